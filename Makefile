@@ -1,0 +1,34 @@
+VENV := .venv
+PY := $(VENV)/bin/python
+STAMP := $(VENV)/.installed
+
+.PHONY: install demo test lint shots bench clean
+
+install: $(STAMP)
+
+$(STAMP): pyproject.toml requirements.lock tools/system-libraries.sh
+	bash tools/system-libraries.sh
+	python3 -m venv $(VENV)
+	$(PY) -m pip install --quiet --disable-pip-version-check -r requirements.lock
+	$(PY) -m pip install --quiet --disable-pip-version-check --no-deps --no-build-isolation -e .
+	touch $(STAMP)
+
+demo: install
+	$(VENV)/bin/kuffin demo
+
+lint: install
+	$(VENV)/bin/ruff check src tests benchmarks tools
+	$(VENV)/bin/mypy
+	$(VENV)/bin/lint-imports
+
+test: lint
+	QT_QPA_PLATFORM=offscreen $(PY) -m pytest
+
+shots: install
+	QT_QPA_PLATFORM=offscreen $(PY) tools/shots.py docs/screenshots
+
+bench: install
+	QT_QPA_PLATFORM=offscreen $(PY) -m benchmarks
+
+clean:
+	rm -rf $(VENV) build dist

@@ -1,0 +1,1 @@
+"""The desks, one package room each."""

@@ -1,0 +1,1 @@
+"""The bench: instruments and the simulated bench."""

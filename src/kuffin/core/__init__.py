@@ -1,0 +1,1 @@
+"""The computation: pure functions over arrays, no files, no database, no window."""

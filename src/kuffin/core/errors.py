@@ -1,0 +1,23 @@
+"""Errors of Kuffin's own: each carries a sentence for the person at the bench."""
+
+from __future__ import annotations
+
+
+class KuffinError(Exception):
+    """Something that the person can mend; the message says what, where and what to do."""
+
+
+class LogError(KuffinError):
+    """A log that cannot be read."""
+
+
+class TraceError(KuffinError):
+    """A trace that cannot be judged."""
+
+
+class CompareError(KuffinError):
+    """A comparison that cannot be made."""
+
+
+class NotebookError(KuffinError):
+    """A notebook that cannot be opened or changed."""

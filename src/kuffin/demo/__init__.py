@@ -1,0 +1,1 @@
+"""The demo notebook, made with the simulated bench."""

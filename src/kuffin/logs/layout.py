@@ -1,0 +1,175 @@
+"""How a delimited log is laid out: delimiter, decimal sign, header, where its data begin."""
+
+from __future__ import annotations
+
+import csv
+import re
+from collections import Counter
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+
+from kuffin.core.errors import LogError
+from kuffin.logs.clock import clock_kind
+from kuffin.logs.header import fold, is_unit_row
+from kuffin.logs.values import is_missing, parse_number
+
+DELIMITERS = (",", ";", "\t", "|", "  ", " ")   # two blanks: columns aligned with blanks, names may hold one
+SAMPLE_LINES = 400
+
+
+@dataclass
+class Layout:
+    """What was worked out about a log's layout. Line numbers count from 0."""
+
+    delimiter: str
+    decimal: str
+    fields: int
+    header: list[str]
+    units: list[str]
+    header_lines: tuple[int, ...]
+    first_data_line: int
+    sample: list[list[str]] = field(default_factory=list)
+    warnings: list[str] = field(default_factory=list)
+
+
+def split_line(line: str, delimiter: str) -> list[str]:
+    """The cells of one line, stripped of blanks and quotes."""
+    if delimiter == "  ":
+        return re.split(r"\s{2,}|\t", line.strip())
+    if delimiter == " ":
+        return line.split()
+    if '"' in line:
+        try:
+            return [c.strip() for c in next(csv.reader([line], delimiter=delimiter, skipinitialspace=True))]
+        except (csv.Error, StopIteration):
+            pass
+    return [c.strip() for c in line.split(delimiter)]
+
+
+def is_value(cell: str) -> bool:
+    """Whether a cell looks like a number (with its unit) or a clock."""
+    if parse_number(cell, ".")[0] == parse_number(cell, ".")[0] or parse_number(cell, ",")[0] == parse_number(cell, ",")[0]:
+        return True
+    return clock_kind([cell]) is not None
+
+
+def sniff(lines: Sequence[str], name: str) -> Layout:
+    """Work out the layout from a log's first lines.
+
+    Raises
+    ------
+    LogError
+        Where no table of numbers is found.
+    """
+    sample = list(lines[:SAMPLE_LINES])
+    told = re.match(r"^\s*sep=(.)\s*$", sample[0]) if sample else None
+    best: tuple[float, str, int] | None = None
+    for delimiter in ([told[1]] if told else DELIMITERS):
+        score, fields = _score(sample, delimiter)
+        if fields >= 2 and score > 0 and (best is None or score > best[0]):
+            best = (score, delimiter, fields)
+    if best is None or best[0] < 0.3:
+        raise LogError(f"{name}: no table of numbers found in it; Kuffin reads text with columns, a header and a clock")
+    _, delimiter, fields = best
+    rows = [split_line(line, delimiter) for line in sample]
+    first = _first_data(rows, fields)
+    if first is None:
+        raise LogError(f"{name}: no rows of numbers found in it; is it cut off after the header?")
+    header, units, header_lines, warnings = _header(sample, rows, first, fields, delimiter)
+    data = [r for r in rows[first:] if len(r) == fields]
+    if len(header) == fields - 1:
+        if all(not r[-1] for r in data):
+            header.append("")
+        elif delimiter == " " and clock_kind([r[0] for r in data]) in {"date", "date8"} and clock_kind([r[1] for r in data]) == "time":
+            header.insert(1, "")
+    if len(header) != fields:
+        if header:
+            warnings.append(f"line {header_lines[0] + 1} names {len(header)} columns, the rows have {fields}")
+        header = (header + [f"Column {i + 1}" for i in range(len(header), fields)])[:fields]
+    units = (units + [""] * fields)[:fields]
+    return Layout(delimiter, _decimal(data, delimiter), fields, header, units, header_lines, first, data, warnings)
+
+
+def _score(sample: Sequence[str], delimiter: str) -> tuple[float, int]:
+    rows = [split_line(line, delimiter) for line in sample if line.strip()]
+    tail = rows[len(rows) // 3:] if len(rows) > 12 else rows
+    counts = Counter(len(r) for r in tail if len(r) >= 2)
+    if not counts:
+        return 0.0, 0
+    fields, hits = counts.most_common(1)[0]
+    typical = [r for r in tail if len(r) == fields][:60]
+    filled = [c for r in typical for c in r if not is_missing(c)]
+    if not filled:
+        return 0.0, fields
+    good = sum(map(is_value, filled)) / len(filled)
+    bonus = 1.0 + 0.02 * min(fields, 40) if delimiter not in {" ", "  "} else 1.0 + 0.015 * min(fields, 40)
+    return hits / len(tail) * good * bonus, fields
+
+
+def _is_data(row: Sequence[str], fields: int) -> bool:
+    if len(row) != fields:
+        return False
+    filled = [c for c in row if not is_missing(c)]
+    return bool(filled) and sum(map(is_value, filled)) >= 0.5 * len(filled)
+
+
+def _first_data(rows: Sequence[Sequence[str]], fields: int) -> int | None:
+    for i, row in enumerate(rows):
+        if _is_data(row, fields):
+            following = rows[i + 1: i + 4]
+            if not following or sum(_is_data(r, fields) for r in following) >= min(2, len(following)) - 1:
+                return i
+    return None
+
+
+def _header(sample: Sequence[str], rows: Sequence[list[str]], first: int, fields: int,
+            delimiter: str) -> tuple[list[str], list[str], tuple[int, ...], list[str]]:
+    above: list[tuple[int, list[str]]] = []
+    for i in range(first - 1, -1, -1):
+        text = sample[i].strip()
+        if not text or re.match(r"^sep=.$", text):
+            continue
+        cells = rows[i]
+        bare = re.sub(r"^\s*(?:#+|//|%|;)\s*", "", sample[i])
+        if text[0] in "#%" or text.startswith("//"):
+            cells = split_line(bare, delimiter)
+        if abs(len(cells) - fields) <= 1 and len(cells) >= 2 or (not above and len(cells) > 2):
+            above.append((i, [fold(c) for c in cells]))
+            if len(above) == 3:
+                break
+        elif above:
+            break
+    if not above:
+        return [], [], (), ["the log has no header: its columns are called Column 1, Column 2 and so on"]
+    last_i, last = above[0]
+    if len(above) > 1:
+        before_i, before = above[1]
+        if is_unit_row(last) and not is_unit_row(before):
+            return before, last, (before_i, last_i), []
+        if is_unit_row(before) and not is_unit_row(last):
+            return last, before, (last_i, before_i), []
+    return last, [], (last_i,), []
+
+
+def _decimal(rows: Sequence[Sequence[str]], delimiter: str) -> str:
+    """The decimal sign: what stands before other than exactly three digits, or after a leading nought."""
+    points = commas = point_groups = comma_groups = 0
+    for row in rows:
+        for cell in row:
+            match = re.match(r"^[+\-−]?(\d[\d.,]*)", cell)
+            if not match or ":" in cell or re.match(r"^\d{1,4}[.\-/]\d{1,2}[.\-/]\d", cell):
+                continue
+            body = match[1]
+            if "." in body and "," in body:
+                points, commas = points + (body.rfind(".") > body.rfind(",")), commas + (body.rfind(",") > body.rfind("."))
+            elif "." in body:
+                group = bool(re.fullmatch(r"[1-9]\d{0,2}(\.\d{3})+", body))
+                points, point_groups = points + (not group), point_groups + group
+            elif "," in body:
+                group = bool(re.fullmatch(r"[1-9]\d{0,2}(,\d{3})+", body))
+                commas, comma_groups = commas + (not group), comma_groups + group
+    if points != commas:
+        return "." if points > commas else ","
+    if comma_groups and not point_groups:
+        return "," if delimiter == ";" else "."
+    return "."

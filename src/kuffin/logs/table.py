@@ -1,0 +1,81 @@
+"""What a log holds once it has been read."""
+
+from __future__ import annotations
+
+import hashlib
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import NDArray
+
+
+@dataclass
+class LogChannel:
+    """One column of numbers, in its canonical unit.
+
+    ``values`` has one entry for each row of the log; missing is NaN.
+    """
+
+    name: str
+    unit: str | None
+    quantity: str
+    role: str | None
+    values: NDArray[np.float64]
+    written_unit: str | None = None
+
+    @property
+    def count(self) -> int:
+        return int(np.count_nonzero(np.isfinite(self.values)))
+
+
+@dataclass(frozen=True)
+class Gap:
+    """A step longer than five median steps."""
+
+    at_s: float
+    length_s: float
+
+
+@dataclass
+class LogTable:
+    """A log: times from its first row, channels, and what was odd about it."""
+
+    file: str
+    encoding: str
+    delimiter: str
+    decimal: str
+    times: NDArray[np.float64]
+    start: str | None
+    channels: list[LogChannel]
+    dropped_rows: int
+    warnings: list[str] = field(default_factory=list)
+    preview: list[list[str]] = field(default_factory=list)
+
+    @property
+    def rows(self) -> int:
+        return int(self.times.size)
+
+    @property
+    def duration_s(self) -> float:
+        return float(self.times[-1]) if self.rows else 0.0
+
+    @property
+    def interval_s(self) -> float | None:
+        return float(np.median(np.diff(self.times))) if self.rows > 1 else None
+
+    @property
+    def gaps(self) -> list[Gap]:
+        step = np.diff(self.times)
+        if not step.size:
+            return []
+        typical = float(np.median(step[step > 0])) if np.any(step > 0) else 0.0
+        return [Gap(float(self.times[i]), float(step[i])) for i in np.flatnonzero(step > 5 * max(typical, 1e-9))]
+
+    @property
+    def shape_key(self) -> str:
+        """The same for logs with the same columns: what a remembered mapping is filed under."""
+        text = "\x1f".join(f"{c.name}\x1e{c.written_unit or ''}" for c in self.channels)
+        return hashlib.sha256(text.encode()).hexdigest()[:24]
+
+    def channel(self, name: str) -> LogChannel | None:
+        return next((c for c in self.channels if c.name == name), None)

@@ -1,0 +1,72 @@
+"""Single cells of a log: numbers with their thousands signs and units, missing marks, words."""
+
+from __future__ import annotations
+
+import math
+import re
+
+MISSING = ("", "-", "--", "---", "----", "—", "–", "?", "*", "n/a", "N/A", "NA", "na", "n.a.", "N.A.", "nan", "NaN", "NAN",
+           "-nan", "null", "NULL", "Null", "none", "None", "NONE", "#N/A", "#NA", "<NA>", ".", "..", "...")
+_MISSING_SET = {m.lower() for m in MISSING}
+_NUMBER = re.compile(
+    r"""^[~≈]?\s*(?P<sign>[+\-−]?)\s*
+        (?P<body>(?:\d[\d.,'’\u00a0\u202f ]*\d|\d)[.,]?|[.,]\d+)
+        (?P<exp>[eE][+\-]?\d{1,3})?
+        \s*(?P<unit>[^\d\s.,;:+\-][^\s]*(?:\s[^\d\s]+)?)?$""",
+    re.VERBOSE,
+)
+_GROUPS = {sep: re.compile(rf"^\d{{1,3}}(?:{re.escape(sep)}\d{{3}})+$") for sep in (",", ".", "'", "’", " ", "\u00a0", "\u202f")}
+
+
+def is_missing(cell: str) -> bool:
+    """Whether a cell says that there is no value."""
+    return cell.strip().lower() in _MISSING_SET
+
+
+def parse_number(cell: str, decimal: str = ".") -> tuple[float, str | None]:
+    """Read a cell as a number and, where it carries one, its unit.
+
+    Parameters
+    ----------
+    cell : str
+        For instance ``41.5 °C``, ``2,480``, ``1.830,5``, ``-``.
+    decimal : {'.', ','}
+        The decimal sign of the log.
+
+    Returns
+    -------
+    value : float
+        NaN where the cell holds no number.
+    unit : str or None
+        The unit as written.
+    """
+    text = cell.strip().strip('"').strip()
+    if text.lower() in _MISSING_SET:
+        return math.nan, None
+    match = _NUMBER.match(text)
+    if match is None:
+        return math.nan, None
+    body = _plain(match["body"], decimal)
+    if body is None:
+        return math.nan, None
+    value = float(body + (match["exp"] or ""))
+    if not math.isfinite(value):
+        return math.nan, None
+    return (-value if match["sign"] in {"-", "−"} else value), match["unit"]
+
+
+def _plain(body: str, decimal: str) -> str | None:
+    """The digits with a point as decimal sign and without thousands signs; None where they make no number."""
+    whole, sign, fraction = body.partition(decimal)
+    if sign and not fraction.isdigit() and fraction:
+        # more than one decimal sign: thousands written with it ("1,234,567" in a file with decimal commas)
+        return body.replace(decimal, "") if _GROUPS[decimal].match(body) else None
+    if whole and not whole.isdigit():
+        if not any(group.match(whole) for sep, group in _GROUPS.items() if sep != decimal):
+            # a lone "3.5" in a file of decimal commas is still three and a half
+            other = "." if decimal == "," else ","
+            if not sign and re.fullmatch(rf"\d+{re.escape(other)}\d+", whole):
+                return whole.replace(",", ".")
+            return None
+        whole = re.sub(r"\D", "", whole)
+    return f"{whole or '0'}.{fraction or '0'}"

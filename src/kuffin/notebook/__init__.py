@@ -1,0 +1,1 @@
+"""The document: entities, the SQLite store, undo and bin."""

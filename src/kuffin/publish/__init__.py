@@ -1,0 +1,1 @@
+"""Tables and pictures for others."""

@@ -1,0 +1,1 @@
+"""From notebook to verdict."""
