@@ -57,6 +57,63 @@ def _read(args: argparse.Namespace) -> None:
         print(f"note: {text}", file=sys.stderr)
 
 
+def _column(table: Any, wanted: str) -> Any:
+    """The channel named exactly so, or the only one with that part in its name."""
+    exact = [c for c in table.channels if c.name == wanted]
+    if exact:
+        return exact[0]
+    part = [c for c in table.channels if wanted.lower() in c.name.lower()]
+    if len(part) == 1:
+        return part[0]
+    have = ", ".join(c.name for c in (part or table.channels))
+    if part:
+        raise KuffinError(f"{table.file}: “{wanted}” fits several columns ({have}); give the whole name")
+    raise KuffinError(f"{table.file}: there is no column “{wanted}”; it has {have}")
+
+
+def _settle(args: argparse.Namespace) -> None:
+    import numpy as np
+
+    from kuffin.core.settle import settle
+    from kuffin.core.units import shown
+    from kuffin.logs.reader import read_log
+
+    table = read_log(args.log)
+    response = _column(table, args.response)
+    over = _column(table, args.over) if args.over else None
+    per = _column(table, args.per) if args.per else None
+    load = _column(table, args.load) if args.load else next((c for c in table.channels if c.role == "power"), None)
+    air = next((c for role in ("air_in", "room") for c in table.channels if c.role == role), None)
+    tolerance = args.tolerance
+    if tolerance is None:
+        # 0.2 K; for a trace per watt, what 0.2 K are at this run's power
+        level = float(np.nanpercentile(per.values, 75)) if per is not None else 1.0
+        tolerance = 0.2 / level if level > 0 else 0.2
+    found = settle(table.times, response.values, over=over.values if over else None, per=per.values if per else None,
+                   load=load.values if load else None, air=air.values if air else None, tolerance=tolerance)
+    if args.json:
+        names = ("load_start_s", "period_s", "tau_s", "settled", "settled_at_s", "window_s", "mean", "mean_u95", "n_eff", "sd", "final",
+                 "final_u95", "still_to_go", "drift_per_10min", "drift_u95", "step_s")
+        _print_json({name: getattr(found, name) for name in names})
+        return
+    unit = "K" if over is not None else shown(response.unit)
+    unit = f"{unit}/{shown(per.unit)}" if per is not None else unit
+    digits = max(2, 2 - int(np.floor(np.log10(tolerance)))) if tolerance < 1 else 2
+
+    def say(x: float) -> str:
+        return f"{x:.{digits}f}"
+    if found.load_start_s is not None:
+        print(f"load from {found.load_start_s:.0f} s" + (f", in loops of {found.period_s:.1f} s" if found.period_s else ""))
+    if found.step_s is not None:
+        print(f"something changed at {found.step_s:.0f} s; what follows is about the last state")
+    if found.tau_s is not None and not found.fast:
+        print(f"time constant {found.tau_s:.0f} s")
+    print(f"settled at {found.settled_at_s:.0f} s" if found.settled_at_s is not None else "not settled")
+    print(f"mean of {found.window_s[0]:.0f} to {found.window_s[1]:.0f} s: {say(found.mean)} ± {say(found.mean_u95)} {unit}")
+    print(f"it points to {say(found.final)} ± {say(found.final_u95)} {unit}, still to go {say(found.still_to_go)} {unit}")
+    print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
+
+
 def build_parser() -> argparse.ArgumentParser:
     """The commands and their options."""
     parser = argparse.ArgumentParser(prog="kuffin", description="A bench notebook for people who test cooling parts.")
@@ -66,6 +123,16 @@ def build_parser() -> argparse.ArgumentParser:
     read.add_argument("log")
     read.add_argument("--json", action="store_true")
     read.set_defaults(run=_read)
+
+    settle = commands.add_parser("settle", help="when a trace reached equilibrium")
+    settle.add_argument("log")
+    settle.add_argument("--response", required=True, metavar="COL")
+    settle.add_argument("--over", metavar="COL")
+    settle.add_argument("--per", metavar="COL")
+    settle.add_argument("--load", metavar="COL")
+    settle.add_argument("--tolerance", type=float, metavar="X", help="default 0.2 K per 10 minutes")
+    settle.add_argument("--json", action="store_true")
+    settle.set_defaults(run=_settle)
     return parser
 
 

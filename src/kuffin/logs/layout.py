@@ -127,7 +127,7 @@ def _header(sample: Sequence[str], rows: Sequence[list[str]], first: int, fields
     above: list[tuple[int, list[str]]] = []
     for i in range(first - 1, -1, -1):
         text = sample[i].strip()
-        if not text or re.match(r"^sep=.$", text):
+        if not re.search(r"\w", text) or re.match(r"^sep=.$", text):
             continue
         cells = rows[i]
         bare = re.sub(r"^\s*(?:#+|//|%|;)\s*", "", sample[i])

@@ -1,0 +1,104 @@
+"""Steps within a run: something changed for good (paste pumped out, a fan slowed down, flow fell)."""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.traces import inflation
+from kuffin.core.warmup import TAUS, SlowData, power_departure
+
+Array = NDArray[np.float64]
+
+PIECE_S = 240.0
+PIECE_BOXES = 6
+
+
+def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> int | None:
+    """The box at which a slow trace is best split in two, None where one piece serves as well.
+
+    Both pieces follow the slow model with a time constant of their own. A split is accepted where
+    n_eff·ln(RSS₁/RSS₂) > 20 and the residuals' improvement is over 0.35 of the tolerance.
+
+    Parameters
+    ----------
+    spacing : int
+        How many boxes make one independent one (4 where boxes overlap by three quarters).
+    """
+    m = t.size
+    least = max(PIECE_BOXES * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
+    if m < 2 * least + 2:
+        return None
+    before = np.full((TAUS.size, m), np.inf)
+    after = np.full((TAUS.size, m), np.inf)
+    whole = np.inf
+    for j, tau in enumerate(TAUS):
+        y, drive = data(float(tau))
+        decay = np.exp(-(t - t[0]) / tau)
+        before[j] = _running_rss(y, drive, decay)
+        # run backwards with the decay counted from the end, so that nothing underflows
+        back = np.exp(np.minimum((t[-1] - t) / tau, 600.0))
+        after[j] = _running_rss(y[::-1], drive[::-1], back[::-1])[::-1]
+        whole = min(whole, float(before[j, -1]))
+    cuts = np.arange(least, m - least)
+    two = before.min(axis=0)[cuts - 1] + after.min(axis=0)[cuts]
+    best = int(np.argmin(two))
+    cut = int(cuts[best])
+    j1, j2 = int(np.argmin(before[:, cut - 1])), int(np.argmin(after[:, cut]))
+    residuals = np.concatenate((_residuals(t, data, TAUS[j1], slice(0, cut)), _residuals(t, data, TAUS[j2], slice(cut, m))))
+    return cut if _worth(whole, float(two[best]), residuals, tolerance) else None
+
+
+def fast_split(t: Array, y: Array, x: Array | None, power: Array | None, tolerance: float, spacing: int = 1) -> int | None:
+    """The box at which a fast trace changed its level, None where it did not.
+
+    Each piece has its own level; both share the same slope against the coolant.
+    """
+    m = t.size
+    least = max(PIECE_BOXES * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
+    if m < 2 * least + 2:
+        return None
+    regressor = np.zeros(m) if x is None else x - x.mean()
+    rest = None if power is None else power_departure(t, x, power)
+    base = np.column_stack((np.ones(m), regressor, *([] if rest is None else [rest])))
+    whole = y - base @ np.linalg.lstsq(base, y, rcond=None)[0]
+    best_rss, best_cut, best_residuals = np.inf, -1, whole
+    for cut in range(least, m - least):
+        step = np.zeros(m)
+        step[cut:] = 1.0
+        basis = np.column_stack((base, step))
+        residuals = y - basis @ np.linalg.lstsq(basis, y, rcond=None)[0]
+        rss = float(residuals @ residuals)
+        if rss < best_rss:
+            best_rss, best_cut, best_residuals = rss, cut, residuals
+    if best_cut < 0:
+        return None
+    return best_cut if _worth(float(whole @ whole), best_rss, best_residuals, tolerance) else None
+
+
+def _worth(one: float, two: float, residuals: Array, tolerance: float) -> bool:
+    n = residuals.size
+    n_eff = n / inflation(residuals)
+    two = max(two, 1e-12 * max(one, 1e-12))
+    gain = float(np.sqrt(max(one - two, 0.0) / n))
+    return bool(n_eff * np.log(one / two) > 20.0 and gain > 0.35 * tolerance)
+
+
+def _running_rss(y: Array, drive: Array, decay: Array) -> Array:
+    """Residual sum of squares of y on (drive, decay) over the first 1, 2, … boxes."""
+    c = np.cumsum
+    dd, de, ee = c(drive * drive), c(drive * decay), c(decay * decay)
+    dy, ey, yy = c(drive * y), c(decay * y), c(y * y)
+    with np.errstate(all="ignore"):
+        determinant = dd * ee - de * de
+        flat = determinant <= 1e-10 * dd * ee
+        full = yy - (dy * (ee * dy - de * ey) + ey * (dd * ey - de * dy)) / np.where(flat, 1.0, determinant)
+        plain = yy - dy * dy / dd
+    return np.maximum(np.where(flat, plain, np.minimum(full, plain)), 0.0)
+
+
+def _residuals(t: Array, data: SlowData, tau: float, piece: slice) -> Array:
+    y, drive = data(float(tau))
+    decay = np.exp(-(t[piece] - t[piece][0]) / tau)
+    basis = np.column_stack((drive[piece], decay))
+    return np.asarray(y[piece] - basis @ np.linalg.lstsq(basis, y[piece], rcond=None)[0], float)

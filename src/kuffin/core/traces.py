@@ -1,0 +1,195 @@
+"""Traces: time stamps as they came, spikes marked, box averages, first-order lags.
+
+Missing is missing (NaN); nothing is interpolated for statistics but at the edges of boxes.
+"""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy import ndimage, signal
+
+Array = NDArray[np.float64]
+Mask = NDArray[np.bool_]
+
+_MAD = 1.4826
+
+
+def quantum(values: Array) -> float:
+    """The step of a coarse sensor: the smallest common step between readings, 0 where there is none.
+
+    Parameters
+    ----------
+    values : ndarray, shape (n,)
+    """
+    finite = np.unique(values[np.isfinite(values)])
+    if finite.size < 2:
+        return 0.0
+    if finite.size > 0.5 * np.isfinite(values).sum() and finite.size > 50:
+        return 0.0
+    steps = np.diff(finite)
+    steps = steps[steps > 1e-9 * max(1.0, float(np.abs(finite).max()))]
+    if not steps.size:
+        return 0.0
+    q = float(np.min(steps))
+    misfit = np.abs(finite / q - np.round(finite / q))
+    return q if float(np.mean(misfit < 0.05)) > 0.9 else 0.0
+
+
+def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
+    """Mark spikes in a smooth trace (coolant, air) with a Hampel filter.
+
+    A sample is a spike where it lies over the larger of `mads` local median absolute deviations and three sensor
+    steps from the local median.
+
+    Source: F. R. Hampel, "The influence curve and its role in robust estimation", JASA 69 (1974); window and limits:
+    docs/methods.md.
+    """
+    marked = np.zeros(values.size, bool)
+    finite = np.flatnonzero(np.isfinite(values))
+    if finite.size < window:
+        return marked
+    x = values[finite]
+    middle = ndimage.median_filter(x, window, mode="nearest")
+    away = np.abs(x - middle)
+    spread = _MAD * ndimage.median_filter(away, window, mode="nearest")
+    typical = _MAD * float(np.median(away))
+    limit = np.maximum(np.maximum(mads * spread, mads * 0.5 * typical), max(3 * quantum(x), 1e-9))
+    marked[finite[away > limit]] = True
+    return marked
+
+
+def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0) -> Mask:
+    """Mark single samples of a lively trace (die, power) that stand off from both neighbours.
+
+    A sample stays where the companion (power for the die, the die for power) moves with it at that moment.
+    """
+    marked = np.zeros(values.size, bool)
+    finite = np.flatnonzero(np.isfinite(values))
+    if finite.size < 5:
+        return marked
+    x = values[finite]
+    step = np.diff(x)
+    limit = max(mads * _MAD * float(np.median(np.abs(step - np.median(step)))), 3 * quantum(x), 1e-9)
+    before, after = step[:-1], -step[1:]
+    lone = (np.sign(before) == np.sign(after)) & (np.minimum(np.abs(before), np.abs(after)) > limit)
+    if companion is not None and lone.any():
+        c = companion[finite]
+        cs = np.diff(c)
+        good = cs[np.isfinite(cs)]
+        c_limit = max(2.5 * _MAD * float(np.median(np.abs(good - np.median(good)))) if good.size else 0.0, 1e-9)
+        # it moves along: into the sample or, a little late, out of it
+        along = np.fmax(np.sign(before) * cs[:-1], -np.sign(before) * cs[1:])
+        lone &= ~(np.where(np.isfinite(along), along, 0.0) > c_limit)
+    marked[finite[1:-1][lone]] = True
+    # what the part cannot read: an ended sensor (-40, 0, 127, 999.9) well outside everything else
+    low, high = np.percentile(x, [1.0, 99.0])
+    reach = max(0.25 * (high - low), limit)
+    marked[finite[(x > high + reach) | (x < low - reach)]] = True
+    return marked
+
+
+def box_means(times: Array, values: Array, width: float, starts: Array) -> Array:
+    """Averages over boxes of a given width, by the trapezium rule.
+
+    Parameters
+    ----------
+    times, values : ndarray, shape (n,)
+        Rising times; missing values are skipped.
+    width : float
+        Width of a box in s.
+    starts : ndarray, shape (m,)
+        Where the boxes begin.
+
+    Returns
+    -------
+    ndarray, shape (m,)
+        NaN where a box has no reading or is mostly a gap.
+    """
+    ok = np.isfinite(values)
+    t, v = times[ok], values[ok]
+    out = np.full(starts.size, np.nan)
+    if t.size < 2:
+        return out
+    area = np.concatenate(([0.0], np.cumsum(0.5 * (v[1:] + v[:-1]) * np.diff(t))))
+
+    def integral(at: Array) -> Array:
+        i = np.clip(np.searchsorted(t, at, side="right") - 1, 0, t.size - 2)
+        h = at - t[i]
+        slope = (v[i + 1] - v[i]) / np.maximum(t[i + 1] - t[i], 1e-12)
+        return area[i] + v[i] * h + 0.5 * slope * h * h
+
+    ends = starts + width
+    inside = (starts >= t[0] - 1e-9) & (ends <= t[-1] + 1e-9)
+    out[inside] = (integral(ends[inside]) - integral(starts[inside])) / width
+    count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
+    out[count < 1] = np.nan
+    gaps = np.flatnonzero(np.diff(t) > 0.5 * width)
+    for g in gaps:
+        covered = np.minimum(ends, t[g + 1]) - np.maximum(starts, t[g])
+        out[covered > 0.5 * width] = np.nan
+    return out
+
+
+def lagged(times: Array, values: Array, tau: float, initial: float | None = None) -> Array:
+    """Pass a trace through a first-order lag: τ·dz/dt = x − z, exactly for a piecewise linear x.
+
+    Parameters
+    ----------
+    times, values : ndarray, shape (n,)
+        Missing values are bridged linearly.
+    tau : float
+        Time constant in s.
+    initial : float, optional
+        The lag's first value; default: the first value of the trace.
+    """
+    ok = np.isfinite(values)
+    x = np.interp(times, times[ok], values[ok])
+    h = np.diff(times)
+    z0 = float(x[0]) if initial is None else initial
+    if h.size == 0:
+        return np.full(times.size, z0)
+    typical = float(np.median(h))
+    if float(np.abs(h - typical).max()) < 1e-6 * typical:
+        a = np.exp(-typical / tau)
+        b = tau / typical * (1 - a)
+        drive = np.concatenate(([0.0], (1 - b) * x[1:] + (b - a) * x[:-1]))
+        out, _ = signal.lfilter([1.0], [1.0, -a], drive, zi=np.array([z0]))
+        out = np.asarray(out, float)
+        # the filter's first output holds z0 already
+        return out
+    a = np.exp(-h / tau)
+    b = np.where(h > 0, tau / np.maximum(h, 1e-12) * (1 - a), 1.0)
+    drive = (1 - b) * x[1:] + (b - a) * x[:-1]
+    out = np.empty(times.size)
+    out[0] = z0
+    z = z0
+    for i, (ai, di) in enumerate(zip(a.tolist(), drive.tolist(), strict=True), 1):
+        z = ai * z + di
+        out[i] = z
+    return out
+
+
+def inflation(residuals: Array) -> float:
+    """By how much autocorrelation inflates the variance of a mean, at least 1 (initial positive sequence).
+
+    Source: C. J. Geyer, "Practical Markov chain Monte Carlo", Statistical Science 7 (1992), section 3.3.
+    """
+    r = residuals[np.isfinite(residuals)]
+    n = r.size
+    if n < 6:
+        return 1.0
+    r = r - r.mean()
+    size = 1 << (2 * n - 1).bit_length()
+    spectrum = np.fft.rfft(r, size)
+    rho = np.fft.irfft(spectrum * np.conj(spectrum), size)[: n // 2]
+    if rho[0] <= 0:
+        return 1.0
+    rho = rho / rho[0]
+    total = 1.0
+    for m in range(0, (rho.size - 1) // 2):
+        pair = float(rho[2 * m] + rho[2 * m + 1]) if m else float(1.0 + rho[1])
+        if pair <= 0:
+            break
+        total = total + 2 * pair if m else 2 * pair - 1.0
+    return max(1.0, min(total, n / 4))
