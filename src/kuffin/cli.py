@@ -114,6 +114,58 @@ def _settle(args: argparse.Namespace) -> None:
     print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
 
 
+def _compare(args: argparse.Namespace) -> None:
+    from kuffin.core.compare import compare
+    from kuffin.core.errors import CompareError
+    from kuffin.logs.tidy import mount_values, read_tidy
+    from kuffin.verdicts.words import pair_sentence
+
+    adjust = [a.strip() for a in (args.adjust or "").split(",") if a.strip()]
+    mounts, warnings, response = mount_values(read_tidy(args.table), args.response, args.by, args.unit, args.sample, args.round, adjust)
+    several = {m.candidate for m in mounts if len({o.sample for o in mounts if o.candidate == m.candidate}) > 1}
+    if several and args.spread == "separate":
+        raise CompareError("separate spreads do not go with several samples; choose one of the two")
+    if several:
+        raise CompareError(f"{', '.join(sorted(several))}: several samples of a candidate cannot be compared yet; "
+                           "compare one sample of each, or leave out --sample")
+    if args.reference is not None and args.reference not in {m.candidate for m in mounts}:
+        near = [c for c in dict.fromkeys(m.candidate for m in mounts) if args.reference.lower() in c.lower()]
+        args.reference = near[0] if len(near) == 1 else args.reference
+    found = compare(mounts, reference=args.reference, margin=args.margin, confidence=args.confidence, better=args.better,
+                    separate=args.spread == "separate", covariate_names=adjust)
+    notes = [*warnings, *found.warnings]
+    if args.json:
+        _print_json({
+            "response": response, "method": found.method, "confidence": found.confidence, "margin": found.margin, "sd": found.sd,
+            "df": found.df,
+            "candidates": [{k: getattr(c, k) for k in ("name", "mounts", "samples", "mean", "low", "high", "group", "p_best")}
+                           for c in found.candidates],
+            "pairs": [{k: getattr(p, k) for k in ("a", "b", "difference", "low", "high", "p", "verdict", "mounts_needed")}
+                      for p in found.pairs],
+            "components": [{"source": s, "sd": v} for s, v in found.components], "warnings": notes})
+        return
+    print(f"{response}: {found.method}, {100 * found.confidence:g} % over {len(found.pairs)} "
+          + ("pair" if len(found.pairs) == 1 else "pairs"))
+    for c in found.candidates:
+        print(f"  {c.name:<16} {c.mean:10.4g}  {c.low:.4g} to {c.high:.4g}   {c.mounts} mounts  {c.group or '':<4} "
+              f"best in {100 * c.p_best:.0f} %")
+    for p in found.pairs:
+        print("  " + pair_sentence(p, found, ""))
+    for text in notes:
+        print(f"note: {text}", file=sys.stderr)
+
+
+def _plan(args: argparse.Namespace) -> None:
+    from kuffin.core.design import plan_mounts
+
+    found = plan_mounts(args.candidates, args.sd, args.difference, args.power, args.confidence, args.reference)
+    if args.json:
+        _print_json({"mounts": found.mounts, "power": found.power, "half_width": found.half_width})
+        return
+    print(f"{found.mounts} mounts of each candidate find a difference of {abs(args.difference):g} with a chance of "
+          f"{100 * found.power:.0f} %; the interval of a pair is then about ± {found.half_width:.3g}")
+
+
 def build_parser() -> argparse.ArgumentParser:
     """The commands and their options."""
     parser = argparse.ArgumentParser(prog="kuffin", description="A bench notebook for people who test cooling parts.")
@@ -133,6 +185,31 @@ def build_parser() -> argparse.ArgumentParser:
     settle.add_argument("--tolerance", type=float, metavar="X", help="default 0.2 K per 10 minutes")
     settle.add_argument("--json", action="store_true")
     settle.set_defaults(run=_settle)
+
+    compare = commands.add_parser("compare", help="compare configurations from a tidy table")
+    compare.add_argument("table")
+    compare.add_argument("--response", required=True, metavar="COL")
+    compare.add_argument("--by", required=True, metavar="COL", help="the candidate")
+    for name, text in (("--unit", "the mount"), ("--sample", "the physical sample"), ("--round", "the round"),
+                       ("--adjust", "numeric covariates, comma between them")):
+        compare.add_argument(name, metavar="COL", help=text)
+    compare.add_argument("--reference", metavar="NAME", help="compare every candidate with this one only")
+    compare.add_argument("--margin", type=float, metavar="X", help="the smallest difference that matters")
+    compare.add_argument("--confidence", type=float, default=0.95, metavar="C")
+    compare.add_argument("--better", choices=("lower", "higher"), default="lower")
+    compare.add_argument("--spread", choices=("pooled", "separate"), default="pooled")
+    compare.add_argument("--json", action="store_true")
+    compare.set_defaults(run=_compare)
+
+    plan = commands.add_parser("plan", help="how many mounts a question takes")
+    plan.add_argument("--candidates", type=int, required=True, metavar="K")
+    plan.add_argument("--sd", type=float, required=True, metavar="S")
+    plan.add_argument("--difference", type=float, required=True, metavar="D")
+    plan.add_argument("--power", type=float, default=0.8)
+    plan.add_argument("--confidence", type=float, default=0.95)
+    plan.add_argument("--reference", action="store_true")
+    plan.add_argument("--json", action="store_true")
+    plan.set_defaults(run=_plan)
     return parser
 
 

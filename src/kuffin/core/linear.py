@@ -1,0 +1,112 @@
+"""The linear model of a study: y = candidate + round + covariates + mount."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.errors import CompareError
+
+Array = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class LinearFit:
+    """Least-squares means of the candidates.
+
+    Attributes
+    ----------
+    means : ndarray, shape (k,)
+        Adjusted to the mounts' mean covariates, each round with the same weight.
+    unscaled : ndarray, shape (k, k)
+        Their covariance over σ².
+    sd, df : float
+        Residual standard deviation and degrees of freedom.
+    residuals, leverage : ndarray, shape (n,)
+    """
+
+    means: Array
+    unscaled: Array
+    sd: float
+    df: float
+    residuals: Array
+    leverage: Array
+
+    @property
+    def covariance(self) -> Array:
+        return self.unscaled * self.sd**2
+
+    @property
+    def studentized(self) -> Array:
+        """Externally studentized residuals (NaN where a mount determines its own fit).
+
+        Source: R. D. Cook and S. Weisberg, *Residuals and Influence in Regression* (1982), section 2.2.
+        """
+        rest = 1 - self.leverage
+        with np.errstate(all="ignore"):
+            inner = self.residuals / (self.sd * np.sqrt(rest))
+            out = inner * np.sqrt((self.df - 1) / (self.df - inner**2))
+        return np.where((rest > 1e-9) & np.isfinite(out), out, np.nan)
+
+
+def fit_linear(y: Array, candidate: NDArray[np.int64], k: int, rounds: Sequence[str] | None = None, covariates: Array | None = None,
+               covariate_names: Sequence[str] = ()) -> LinearFit:
+    """Fit the model by least squares.
+
+    Parameters
+    ----------
+    y : ndarray, shape (n,)
+        One value for each mount.
+    candidate : ndarray of int, shape (n,)
+        0 to k − 1.
+    rounds : sequence of str, length n, optional
+    covariates : ndarray, shape (n, c), optional
+
+    Raises
+    ------
+    CompareError
+        Where rounds and candidates are confounded, a covariate is constant, or nothing is left to judge scatter by.
+
+    Notes
+    -----
+    Candidates are coded one column each; rounds with weights that sum to nought and covariates about their mean, so the
+    candidates' coefficients are the least-squares means (S. R. Searle, F. M. Speed and G. A. Milliken, The American
+    Statistician 34 (1980), 216–221).
+    """
+    n = y.size
+    parts = [np.eye(k)[candidate]]
+    if rounds is not None:
+        names = list(dict.fromkeys(rounds))
+        if len(names) > 1:
+            index = np.array([names.index(r) for r in rounds])
+            effects = np.vstack((np.eye(len(names) - 1), -np.ones(len(names) - 1)))
+            parts.append(effects[index])
+            if np.linalg.matrix_rank(np.hstack(parts)) < k + len(names) - 1:
+                raise CompareError("rounds and candidates cannot be told apart: some candidates share no round with the others, "
+                                   "even by way of a third; compare without rounds, or mount them together once more")
+    if covariates is not None and covariates.size:
+        for j in range(covariates.shape[1]):
+            spread = float(np.ptp(covariates[:, j]))
+            if spread <= 1e-9 * max(1.0, float(np.abs(covariates[:, j]).max())):
+                name = covariate_names[j] if j < len(covariate_names) else f"covariate {j + 1}"
+                raise CompareError(f"“{name}” is the same in all mounts, so it cannot be adjusted for; leave it out")
+        before = np.linalg.matrix_rank(np.hstack(parts))
+        centred = covariates - covariates.mean(axis=0)
+        parts.append(centred / centred.std(axis=0))
+        if np.linalg.matrix_rank(np.hstack(parts)) < before + covariates.shape[1]:
+            raise CompareError("the covariates say nothing beyond candidates and rounds (or repeat each other); leave one out")
+    design = np.hstack(parts)
+    df = n - design.shape[1]
+    if df < 1:
+        raise CompareError(f"{n} mounts leave nothing to judge the scatter by ({design.shape[1]} quantities are fitted); "
+                           "make at least one more mount, or fit fewer")
+    q, r = np.linalg.qr(design)
+    r_inverse = np.linalg.inv(r)
+    coefficients = r_inverse @ (q.T @ y)
+    residuals = y - design @ coefficients
+    unscaled = (r_inverse @ r_inverse.T)[:k, :k]
+    sd = float(np.sqrt(residuals @ residuals / df))
+    return LinearFit(coefficients[:k], unscaled, sd, float(df), residuals, np.asarray((q**2).sum(axis=1), float))

@@ -1,0 +1,109 @@
+"""Tidy tables: one row for each reading, columns with names."""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Sequence
+from dataclasses import dataclass
+from pathlib import Path
+
+import numpy as np
+
+from kuffin.core.compare import MountValue
+from kuffin.core.errors import CompareError, LogError
+from kuffin.logs.encoding import load_text
+from kuffin.logs.values import is_missing, parse_number
+
+
+@dataclass(frozen=True)
+class TidyTable:
+    """A table of text cells."""
+
+    file: str
+    columns: tuple[str, ...]
+    rows: tuple[tuple[str, ...], ...]
+    decimal: str
+
+    def find(self, wanted: str) -> int:
+        """The column named exactly so, or the only one with that part in its name."""
+        if wanted in self.columns:
+            return self.columns.index(wanted)
+        part = [c for c in self.columns if wanted.lower() in c.lower()]
+        if len(part) == 1:
+            return self.columns.index(part[0])
+        if part:
+            raise CompareError(f"{self.file}: “{wanted}” fits several columns ({', '.join(part)}); give the whole name")
+        raise CompareError(f"{self.file}: there is no column “{wanted}”; it has {', '.join(self.columns)}")
+
+
+def read_tidy(path: Path | str) -> TidyTable:
+    """Read a tidy table (CSV with comma, semicolon or tab).
+
+    Raises
+    ------
+    LogError
+    """
+    path = Path(path)
+    text = load_text(path).data.decode("utf-8")
+    lines = [line for line in text.split("\n") if line.strip() and not line.lstrip().startswith("#")]
+    if len(lines) < 2:
+        raise LogError(f"{path.name}: a header and at least one row are needed")
+    delimiter = max((",", ";", "\t", "|"), key=lines[0].count)
+    rows = list(csv.reader(io.StringIO("\n".join(lines)), delimiter=delimiter, skipinitialspace=True))
+    header = tuple(c.strip() for c in rows[0])
+    body = []
+    for number, row in enumerate(rows[1:], 2):
+        if len(row) != len(header):
+            raise LogError(f"{path.name}: line {number} has {len(row)} of {len(header)} fields; mend or remove it")
+        body.append(tuple(c.strip() for c in row))
+    commas = delimiter != "," and any("," in c and "." not in c and parse_number(c, ",")[0] == parse_number(c, ",")[0]
+                                      for r in body for c in r)
+    return TidyTable(path.name, header, tuple(body), "," if commas else ".")
+
+
+def mount_values(table: TidyTable, response: str, by: str, unit: str | None = None, sample: str | None = None, rounds: str | None = None,
+                 adjust: Sequence[str] = ()) -> tuple[list[MountValue], list[str], str]:
+    """Average a tidy table's rows into one value for each mount.
+
+    Returns
+    -------
+    mounts : list of MountValue
+        In the order of first appearance.
+    warnings : list of str
+    response : str
+        The response's full column name.
+    """
+    y_at, by_at = table.find(response), table.find(by)
+    unit_at = None if unit is None else table.find(unit)
+    sample_at = None if sample is None else table.find(sample)
+    round_at = None if rounds is None else table.find(rounds)
+    adjust_at = [table.find(a) for a in adjust]
+    blank, groups = 0, {}       # type: ignore[var-annotated]
+    for number, row in enumerate(table.rows, 2):
+        needed = [row[j] for j in (y_at, by_at, *adjust_at)] + [row[j] for j in (unit_at, sample_at, round_at) if j is not None]
+        if any(is_missing(c) for c in needed):
+            blank += 1
+            continue
+        numbers = []
+        for j in (y_at, *adjust_at):
+            value, _ = parse_number(row[j], table.decimal)
+            if not np.isfinite(value):
+                raise CompareError(f"{table.file}: line {number}, column “{table.columns[j]}”: “{row[j]}” is no number; mend or blank it")
+            numbers.append(value)
+        key = (row[by_at], None if sample_at is None else row[sample_at], row[unit_at] if unit_at is not None else f"row {number}",
+               None if round_at is None else row[round_at])
+        groups.setdefault(key, []).append(numbers)
+    warnings = [f"{blank} rows with blanks were left out"] if blank > 1 else ["1 row with a blank was left out"] if blank else []
+    if round_at is not None and unit_at is not None:
+        seen: dict[tuple[str, str | None, str], int] = {}
+        for candidate, s, m, _ in groups:
+            seen[candidate, s, m] = seen.get((candidate, s, m), 0) + 1
+        twice = [k for k, c in seen.items() if c > 1]
+        if twice:
+            warnings.append(f"mount {twice[0][2]} of {twice[0][0]} stands in several rounds; each is taken for a mount of its own")
+    mounts = []
+    for (candidate, s, m, r), numbers in groups.items():
+        mean = np.mean(numbers, axis=0)
+        mounts.append(MountValue(candidate, m, float(mean[0]), r, s, tuple(float(v) for v in mean[1:])))
+    return mounts, warnings, table.columns[y_at]

@@ -1,0 +1,59 @@
+"""Verdicts in words: never more than the interval says."""
+
+from __future__ import annotations
+
+from kuffin.core.compare import Comparison, PairResult
+
+
+def number(x: float, digits: int = 1) -> str:
+    """A number for a sentence, with a true minus."""
+    return f"{x:.{digits}f}".replace("-", "−")
+
+
+def digits_for(spread: float) -> int:
+    """Decimals that a number of this spread deserves."""
+    if not spread > 0:
+        return 1
+    return 1 if spread >= 0.15 else 2 if spread >= 0.015 else 3
+
+
+def span(low: float, high: float, unit: str, digits: int = 1) -> str:
+    """An interval in words: ``1.2 to 2.6 K``."""
+    return f"{number(low, digits)} to {number(high, digits)}{' ' + unit if unit else ''}"
+
+
+def mounts_more(now: int, needed: int | None) -> str:
+    """What an open pair would take."""
+    if needed is None:
+        return "more than 99 mounts of each would be needed if it stays like this"
+    more = max(needed - now, 1)
+    return f"about {count(more)} more mount{'' if more == 1 else 's'} of each would settle it"
+
+
+def count(n: int) -> str:
+    """Small numbers as words."""
+    words = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
+    return words[n] if n < len(words) else str(n)
+
+
+def pair_sentence(pair: PairResult, found: Comparison, unit: str, lower: str = "lower") -> str:
+    """One sentence on one pair, in the response's unit."""
+    digits = digits_for(pair.high - pair.low)
+    u = f" {unit}" if unit else ""
+    if pair.verdict == "same":
+        real = pair.low > 0 or pair.high < 0
+        limit = f"within {found.margin:g}{u} of each other" if found.margin is not None else "the same"
+        if real:
+            first, second = (pair.a, pair.b) if pair.difference < 0 else (pair.b, pair.a)
+            return f"{first} and {second} are {limit}; {first} is {lower} by a real but small {number(abs(pair.difference), digits)}{u}."
+        return f"{pair.a} and {pair.b} are {limit}: the same for this purpose."
+    if pair.verdict in {"a_lower", "b_lower"}:
+        a_first = pair.verdict == "a_lower"
+        first, second = (pair.a, pair.b) if a_first else (pair.b, pair.a)
+        low, high = (-pair.high, -pair.low) if a_first else (pair.low, pair.high)
+        more = found.margin is not None and low > found.margin
+        tail = f", more than the {found.margin:g}{u} that matter" if more else ""
+        return f"{first} is {lower} than {second} by {span(low, high, unit, digits)}{tail}."
+    now = min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts)
+    return (f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
+            f"{mounts_more(now, pair.mounts_needed)}.")
