@@ -5,10 +5,15 @@ from __future__ import annotations
 import argparse
 import json
 import math
+import os
 import sys
 from typing import Any
 
-from kuffin.core.errors import KuffinError
+# the matrices here are small: more threads only get in each other's way (set before NumPy is imported)
+os.environ.setdefault("OMP_NUM_THREADS", "1")
+os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
+
+from kuffin.core.errors import KuffinError  # noqa: E402
 
 
 def _clean(value: Any) -> Any:

@@ -43,7 +43,10 @@ class Settling:
     still_to_go : float
         `final` less the level at the window's end.
     drift_per_10min, drift_u95 : float
-    unit : str
+    left_in_window : float
+        What the fitted warm-up still had above its final level, on average over the window.
+    by_hand : bool
+        Whether the window was set by a person.
     fast : bool
         Whether the trace jumps at once (die over coolant) or creeps (coolant over air).
     spikes : int
@@ -73,6 +76,8 @@ class Settling:
     drift_u95: float
     step_s: float | None
     tolerance: float
+    left_in_window: float
+    by_hand: bool
     fast: bool
     spikes: int
     samples: int
@@ -80,15 +85,6 @@ class Settling:
     trace: Array = field(repr=False)
     fit_times: Array = field(repr=False)
     fit: Array = field(repr=False)
-
-    @property
-    def value(self) -> float:
-        """The reading: the settled mean, or where the trace points to if it did not settle."""
-        return self.mean if self.settled else self.final
-
-    @property
-    def value_u95(self) -> float:
-        return self.mean_u95 if self.settled else self.final_u95
 
 
 @dataclass
@@ -102,6 +98,21 @@ class _Signals:
     load: Array | None
     air: Array | None
     spikes: int
+
+
+def reading(mean: float, mean_u95: float, left_in_window: float, final: float, final_u95: float, settled: bool,
+            by_hand: bool) -> tuple[float, float]:
+    """The reading of a settled trace and the half-width of its 95 % interval.
+
+    A window that Kuffin found is corrected for the warm-up still left in it (its size then counts for a third, not in
+    full). A window set by hand is read as it is. What did not settle is read as the level it points to.
+    """
+    if by_hand:
+        return mean, mean_u95
+    if not settled:
+        return final, final_u95
+    rest = max(mean_u95 - abs(left_in_window), 0.0)
+    return mean - left_in_window, float(np.hypot(rest, abs(left_in_window) / 3))
 
 
 def settle(times: Array, response: Array, *, over: Array | None = None, per: Array | None = None, load: Array | None = None,
@@ -421,11 +432,14 @@ def _judge(an: _Analysis, fit: WarmUp, start: float | None, end: float, step_at:
     trace = _sample_trace(an, fit)
     mean, mean_u95, n_eff, sd = _window_mean(an, trace, span, float(np.mean(transient[inside])))
     q = quantum(an.s.response)
-    if q and sd < q / 2:
-        mean_u95 = float(np.hypot(mean_u95, 1.96 * q / np.sqrt(12)))
+    coarse = q if an.per is None else q / float(np.mean(an.per))
+    if coarse and sd < coarse / 2:
+        mean_u95 = float(np.hypot(mean_u95, 1.96 * coarse / np.sqrt(12)))
+    left_in_window = float(np.mean(transient[inside]))
     fitted = y - fit.residuals / (1.0 if an.fast or an.per is None else drive)
     return Settling(start, end, an.period, fit.tau_s, settled, chosen if settled else None, span, mean, mean_u95, n_eff, sd, fit.final,
-                    final_u95, still, still_u95, drift, drift_u95, step_at, tolerance, an.fast, an.s.spikes,
+                    final_u95, still, still_u95, drift, drift_u95, step_at, tolerance, left_in_window, window is not None,
+                    an.fast, an.s.spikes,
                     int(np.isfinite(an.s.response).sum()), q, trace, t, fitted)
 
 

@@ -124,10 +124,11 @@ def box_means(times: Array, values: Array, width: float, starts: Array) -> Array
     out[inside] = (integral(ends[inside]) - integral(starts[inside])) / width
     count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
     out[count < 1] = np.nan
-    gaps = np.flatnonzero(np.diff(t) > 0.5 * width)
-    for g in gaps:
-        covered = np.minimum(ends, t[g + 1]) - np.maximum(starts, t[g])
-        out[covered > 0.5 * width] = np.nan
+    step = np.diff(t)
+    gap = np.where(step > max(0.5 * width, 3 * float(np.median(step))), step, 0.0)
+    if gap.any():
+        lost = np.concatenate(([0.0], np.cumsum(gap)))
+        out[np.interp(ends, t, lost) - np.interp(starts, t, lost) > 0.5 * width] = np.nan
     return out
 
 

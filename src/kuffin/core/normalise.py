@@ -1,0 +1,113 @@
+"""The schools: how a temperature is made comparable between runs.
+
+Each school takes something out (the room, the radiator, the power). The table is that of docs/methods.md,
+"Normalising".
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True)
+class School:
+    """One way to normalise.
+
+    Attributes
+    ----------
+    key, label : str
+    part : str
+        ``die`` or ``coolant``: the temperature that is asked about.
+    over : str or None
+        ``air`` or ``coolant``: what is taken off.
+    per_watt : bool
+        Divided by power; shown re-based to the study's reference power, in K.
+    rebased : bool
+        Shown as a temperature in a room at the reference temperature, in °C.
+    takes_out, right_when : str
+        For the person.
+    """
+
+    key: str
+    label: str
+    part: str
+    over: str | None
+    per_watt: bool
+    rebased: bool
+    takes_out: str
+    right_when: str
+
+    @property
+    def trace(self) -> str:
+        """The settled trace this school's value comes from."""
+        if self.over is None:
+            return f"{self.part}_as_read"
+        return f"{self.part}_over_{self.over}" + ("_per_watt" if self.per_watt else "")
+
+    @property
+    def unit(self) -> str:
+        """The unit its values are shown in."""
+        return "°C" if self.over is None or self.rebased else "K"
+
+    def shown(self, value: float, reference_power_w: float, reference_air_c: float) -> float:
+        """A trace's value as it is shown: ``R·P_ref`` per watt, ``T_ref + rise`` re-based."""
+        if self.per_watt:
+            return value * reference_power_w
+        return value + reference_air_c if self.rebased else value
+
+    def shown_u95(self, u95: float, reference_power_w: float) -> float:
+        return u95 * reference_power_w if self.per_watt else u95
+
+
+_ROOM = "the whole loop or a radiator, with the same power everywhere"
+
+
+def _schools(part: str) -> list[School]:
+    name = part.capitalize()
+    found = [
+        School(f"{part}_as_read", f"{name} as read", part, None, False, False, "nothing",
+               "never for comparing; it shows what would have been said"),
+        School(f"{part}_over_air", f"{name} over air", part, "air", False, False, "the room", _ROOM),
+        School(f"{part}_rebased", f"{name} re-based", part, "air", False, True, "the room; reads as a temperature in a room of its own", _ROOM),
+        School(f"{part}_over_air_per_watt", f"{name} over air, per watt", part, "air", True, False, "the room and the power",
+               "power differs between candidates, or drifts"),
+    ]
+    if part == "die":
+        found += [
+            School("die_over_coolant", "Die over coolant", "die", "coolant", False, False, "room, radiator and fans",
+                   "blocks, pastes and pads at the same power"),
+            School("die_over_coolant_per_watt", "Die over coolant, per watt", "die", "coolant", True, False,
+                   "room, radiator, fans and power", "blocks, pastes and pads"),
+        ]
+    return found
+
+
+SCHOOLS: dict[str, School] = {s.key: s for part in ("coolant", "die") for s in _schools(part)}
+
+_BY_TEST = {
+    "radiator": ("coolant", "coolant_over_air_per_watt"),
+    "block": ("die", "die_over_coolant_per_watt"),
+    "paste": ("die", "die_over_coolant_per_watt"),
+    "pad": ("die", "die_over_coolant_per_watt"),
+    "coolant": ("die", "die_over_air_per_watt"),
+    "set": ("die", "die_over_air_per_watt"),
+}
+
+
+def schools_for(under_test: str) -> list[School]:
+    """The schools that make sense for what is under test."""
+    part, _ = _BY_TEST.get(under_test, _BY_TEST["set"])
+    wanted = [s for s in SCHOOLS.values() if s.part == part]
+    if under_test in {"coolant", "set"}:
+        wanted = [s for s in wanted if s.over != "coolant"]
+    return wanted
+
+
+def default_school(under_test: str) -> School:
+    """The school that follows from what is under test."""
+    return SCHOOLS[_BY_TEST.get(under_test, _BY_TEST["set"])[1]]
+
+
+def as_read_school(under_test: str) -> School:
+    """What is read off the screen without any taking out."""
+    return SCHOOLS[f"{_BY_TEST.get(under_test, _BY_TEST['set'])[0]}_as_read"]

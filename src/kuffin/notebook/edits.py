@@ -1,0 +1,181 @@
+"""The edits a person makes, each one step for Undo."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping as MappingType
+from collections.abc import Sequence
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from kuffin.core.errors import NotebookError
+from kuffin.logs.table import LogTable
+from kuffin.notebook.entities import (
+    Candidate,
+    Channel,
+    Exclusion,
+    Mapping,
+    Mount,
+    Run,
+    Sample,
+    Study,
+    Window,
+    now_text,
+)
+from kuffin.notebook.samples import write_chunks
+from kuffin.notebook.store import Notebook
+
+
+def add_study(notebook: Notebook, question: str, under_test: str, candidates: Sequence[str], margin_k: float = 1.0, *,
+              name: str | None = None, rounds: int = 3) -> int:
+    """Start a study; returns its id.
+
+    Raises
+    ------
+    NotebookError
+        Without a question, or with fewer than one candidate, or with two of one name.
+    """
+    question = question.strip()
+    names = [c.strip() for c in candidates if c.strip()]
+    if not question:
+        raise NotebookError("a study begins with a question, such as “Which slim radiator keeps booth seven cool?”")
+    if len({n.lower() for n in names}) != len(names):
+        raise NotebookError("two candidates have the same name; give each its own")
+    with notebook.edit("start a study") as session:
+        study = Study(name=name or question, question=question, under_test=under_test, margin_k=margin_k, planned_rounds=rounds)
+        for position, candidate in enumerate(names):
+            study.candidates.append(Candidate(name=candidate, position=position, samples=[Sample(label="1")]))
+        session.add(study)
+        session.flush()
+        return study.id
+
+
+def change_study(notebook: Notebook, study_id: int, label: str, **values: object) -> None:
+    """Change a study's question, margin, school and the like."""
+    with notebook.edit(label) as session:
+        study = session.get_one(Study, study_id)
+        for key, value in values.items():
+            setattr(study, key, value)
+
+
+def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candidate:
+    """The candidate of this name, made where it is not there yet."""
+    found = session.scalars(select(Candidate).where(Candidate.study_id == study_id, Candidate.binned_at.is_(None))).all()
+    for candidate in found:
+        if candidate.name.lower() == name.strip().lower():
+            return candidate
+    candidate = Candidate(study_id=study_id, name=name.strip(), position=len(found), samples=[Sample(label="1")])
+    session.add(candidate)
+    session.flush()
+    return candidate
+
+
+def add_log(notebook: Notebook, study_id: int, candidate: str, table: LogTable, roles: MappingType[str, str | None] | None = None,
+            round_number: int | None = None, mount_id: int | None = None) -> int:
+    """Add a log as a run: to a given mount, or to a new mount of a candidate.
+
+    Parameters
+    ----------
+    roles : mapping of channel name to role, optional
+        What the person said; else the guesses.
+    round_number : int, optional
+        Default: the candidate's first round without a mount.
+    mount_id : int, optional
+        A mount that gets the run.
+
+    Returns
+    -------
+    int
+        The run's id.
+    """
+    if not candidate.strip() and mount_id is None:
+        raise NotebookError(f"{table.file}: say which candidate this log belongs to")
+    with notebook.edit(f"add {table.file}") as session:
+        if mount_id is None:
+            owner = find_or_add_candidate(session, study_id, candidate)
+            taken = {m.round for m in owner.mounts if m.binned_at is None}
+            if round_number is None:
+                round_number = next(r for r in range(1, len(taken) + 2) if r not in taken)
+            mount = Mount(candidate_id=owner.id, sample_id=owner.samples[0].id if owner.samples else None, round=round_number,
+                          position=round_number * 100 + owner.position)
+            session.add(mount)
+            session.flush()
+            mount_id = mount.id
+        run = Run(mount_id=mount_id, source=table.file, started_at=table.start, rows=table.rows, duration_s=table.duration_s,
+                  warnings=list(table.warnings))
+        session.add(run)
+        session.flush()
+        chosen = dict(roles or {})
+        for position, channel in enumerate(table.channels):
+            role = chosen[channel.name] if channel.name in chosen else channel.role
+            session.add(Channel(run_id=run.id, position=position, name=channel.name, unit=channel.unit, quantity=channel.quantity, role=role))
+        write_chunks(session, run, table.times, [c.values for c in table.channels])
+        if roles is not None:
+            _remember(session, table.shape_key, chosen)
+        return run.id
+
+
+def _remember(session: Session, shape: str, roles: dict[str, str | None]) -> None:
+    known = session.scalars(select(Mapping).where(Mapping.shape == shape)).first()
+    if known is None:
+        session.add(Mapping(shape=shape, roles=roles))
+    elif known.roles != roles:
+        known.roles = roles
+
+
+def remembered_roles(notebook: Notebook, shape: str) -> dict[str, str | None] | None:
+    """What the person chose for logs of this shape, None where there was none yet."""
+    with notebook.session() as session:
+        known = session.scalars(select(Mapping).where(Mapping.shape == shape)).first()
+        return None if known is None else dict(known.roles)
+
+
+def leave_out(notebook: Notebook, mount_id: int, label: str, reason: str) -> None:
+    """Leave a mount out of the comparison; a reason is needed.
+
+    Raises
+    ------
+    NotebookError
+    """
+    reason = reason.strip()
+    if not reason:
+        raise NotebookError("a mount is left out only with a reason; say in a few words what spoilt it")
+    with notebook.edit(f"leave out {label}") as session:
+        session.add(Exclusion(mount_id=mount_id, reason=reason))
+
+
+def take_back_in(notebook: Notebook, mount_id: int, label: str) -> None:
+    """Let a mount count again."""
+    with notebook.edit(f"take {label} back in") as session:
+        for exclusion in session.scalars(select(Exclusion).where(Exclusion.mount_id == mount_id)):
+            session.delete(exclusion)
+
+
+def keep(notebook: Notebook, mount_id: int, label: str, reason: str) -> None:
+    """Let a doubtful mount count, with the reason why."""
+    if not reason.strip():
+        raise NotebookError("a doubtful mount is kept only with a reason; say in a few words why it counts")
+    with notebook.edit(f"keep {label}") as session:
+        session.get_one(Mount, mount_id).kept_because = reason.strip()
+
+
+def set_window(notebook: Notebook, run_id: int, span: tuple[float, float] | None) -> None:
+    """Set a run's window by hand, or (None) leave it to detection again."""
+    with notebook.edit("move the window" if span else "let Kuffin find the window") as session:
+        for window in session.scalars(select(Window).where(Window.run_id == run_id)):
+            session.delete(window)
+        if span is not None:
+            session.add(Window(run_id=run_id, begin_s=float(span[0]), end_s=float(span[1])))
+
+
+def set_role(notebook: Notebook, run_id: int, channel: str, role: str | None) -> None:
+    """Say what a channel is."""
+    with notebook.edit(f"change what {channel} is") as session:
+        found = session.scalars(select(Channel).where(Channel.run_id == run_id, Channel.name == channel)).one()
+        found.role = role
+
+
+def to_bin(notebook: Notebook, kind: type[Study] | type[Candidate] | type[Mount] | type[Run], item_id: int, label: str) -> None:
+    """Put something into the bin."""
+    with notebook.edit(f"put {label} into the bin") as session:
+        session.get_one(kind, item_id).binned_at = now_text()

@@ -1,0 +1,59 @@
+"""From a run's channels to the signals of the heat path."""
+
+from __future__ import annotations
+
+import warnings
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.notebook.samples import RunData
+
+Array = NDArray[np.float64]
+
+COOLANT_ROLES = ("coolant_in", "coolant", "coolant_out")
+AIR_ROLES = ("air_in", "room")
+
+
+@dataclass(frozen=True)
+class Signals:
+    """Die, coolant, air and power of a run, and which channels they are (for the person)."""
+
+    times: Array
+    die: Array | None
+    coolant: Array | None
+    air: Array | None
+    power: Array | None
+    names: dict[str, str]
+
+    def get(self, name: str) -> Array | None:
+        found: Array | None = getattr(self, name)
+        return found
+
+
+def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
+    """Pick the signals.
+
+    The coolant is the block's inlet where there is a probe there; the air is the mean of the probes at the radiator's
+    intake, else the room.
+
+    Parameters
+    ----------
+    roles : list of (channel name, role)
+    """
+    names: dict[str, str] = {}
+
+    def pick(label: str, wanted: tuple[str, ...], mean: bool = False) -> Array | None:
+        for role in wanted:
+            found = [name for name, r in roles if r == role]
+            if found:
+                names[label] = ", ".join(found) if mean else found[0]
+                if mean and len(found) > 1:
+                    with warnings.catch_warnings():
+                        warnings.simplefilter("ignore", RuntimeWarning)
+                        return np.asarray(np.nanmean([data.values[n] for n in found], axis=0), float)
+                return data.values[found[0]]
+        return None
+    return Signals(data.times, pick("die", ("die", "hot_spot")), pick("coolant", COOLANT_ROLES), pick("air", AIR_ROLES, mean=True),
+                   pick("power", ("power", "wall_power")), names)

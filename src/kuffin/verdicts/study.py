@@ -1,0 +1,187 @@
+"""From a study in the notebook to its verdict under every school."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from kuffin.core.compare import Comparison, MountValue, compare
+from kuffin.core.errors import KuffinError
+from kuffin.core.normalise import SCHOOLS, School, as_read_school, default_school, schools_for
+from kuffin.notebook.entities import Mount, Run, Study
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.doubts import Doubt, doubts_of
+from kuffin.verdicts.results import RunResult, TraceResult, run_result
+
+Progress = Callable[[int, int], None]
+
+
+@dataclass(frozen=True)
+class MountReading:
+    """One mount under one school, as shown.
+
+    Attributes
+    ----------
+    value, u95 : float or None
+        None where the mount cannot be read under this school.
+    settled : bool
+    """
+
+    mount_id: int
+    candidate: str
+    round: int
+    value: float | None
+    u95: float | None
+    settled: bool
+    left_out: str | None
+    problem: str | None = None
+    runs: tuple[int, ...] = ()
+
+    @property
+    def label(self) -> str:
+        return f"{self.candidate}, round {self.round}"
+
+
+@dataclass(frozen=True)
+class SchoolResult:
+    """A study under one school: its readings and, where there is enough, the comparison."""
+
+    school: School
+    readings: tuple[MountReading, ...]
+    comparison: Comparison | None
+    why_not: str | None
+
+    def of(self, candidate: str) -> list[MountReading]:
+        return [r for r in self.readings if r.candidate == candidate]
+
+    def ranking(self) -> list[str]:
+        """Candidates from the coolest to the warmest; by their mounts' plain means where no comparison is possible."""
+        if self.comparison is not None:
+            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: c.mean)]
+        means = {}
+        for reading in self.readings:
+            if reading.value is not None and reading.left_out is None:
+                means.setdefault(reading.candidate, []).append(reading.value)
+        return sorted(means, key=lambda name: float(np.mean(means[name])))
+
+
+@dataclass(frozen=True)
+class StudyVerdict:
+    """All that the evidence of a study says so far."""
+
+    study_id: int
+    question: str
+    under_test: str
+    margin_k: float
+    reference_power_w: float
+    reference_air_c: float
+    school: School
+    schools: dict[str, SchoolResult]
+    doubts: dict[int, tuple[Doubt, ...]]
+    kept: frozenset[int]
+    mounts: int
+    planned_rounds: int
+    candidates: tuple[str, ...]
+    results: dict[int, RunResult] = field(repr=False, default_factory=dict)
+    without_exclusions: SchoolResult | None = None
+
+    @property
+    def main(self) -> SchoolResult:
+        return self.schools[self.school.key]
+
+    @property
+    def as_read(self) -> SchoolResult | None:
+        return self.schools.get(as_read_school(self.under_test).key)
+
+    def open_doubts(self) -> list[tuple[int, Doubt]]:
+        """Serious doubts that nobody has answered yet (mounts neither left out nor kept with a reason)."""
+        out_of = {r.mount_id for r in self.main.readings if r.left_out is not None}
+        return [(m, d) for m, found in self.doubts.items() if m not in out_of and m not in self.kept for d in found if d.serious]
+
+
+def judge(notebook: Notebook, study: Study, progress: Progress | None = None) -> StudyVerdict:
+    """Judge a study under every school.
+
+    Parameters
+    ----------
+    progress : callable, optional
+        Called with the runs done and their number; may raise to stop.
+    """
+    mounts = [(c.name, m) for c in study.live_candidates for m in c.live_mounts]
+    runs: list[Run] = [r for _, m in mounts for r in m.live_runs]
+    results: dict[int, RunResult] = {}
+    for done, run in enumerate(runs):
+        results[run.id] = run_result(notebook, study, run)
+        if progress is not None:
+            progress(done + 1, len(runs))
+    return verdict_from(study, mounts, results)
+
+
+def verdict_from(study: Study, mounts: list[tuple[str, Mount]], results: dict[int, RunResult]) -> StudyVerdict:
+    """Judge a study from its runs' results; reads no samples."""
+    power = study.reference_power_w or _typical_power(mounts, results)
+    schools = {}
+    for school in schools_for(study.under_test):
+        schools[school.key] = _under(study, school, mounts, results, power)
+    wanted = SCHOOLS.get(study.school or "") or default_school(study.under_test)
+    if wanted.key not in schools:
+        schools[wanted.key] = _under(study, wanted, mounts, results, power)
+    excluded = any(m.left_out for _, m in mounts)
+    without = _under(study, wanted, mounts, results, power, heed_exclusions=False) if excluded else None
+    doubts = doubts_of(study, mounts, results, schools[wanted.key])
+    return StudyVerdict(study.id, study.question, study.under_test, study.margin_k, power, study.reference_air_c, wanted, schools, doubts,
+                        frozenset(m.id for _, m in mounts if m.kept_because), len(mounts), study.planned_rounds,
+                        tuple(c.name for c in study.live_candidates), results, without)
+
+
+def _typical_power(mounts: list[tuple[str, Mount]], results: dict[int, RunResult]) -> float:
+    values = [p for _, m in mounts for r in m.live_runs if (p := results[r.id].mean_of("power")) is not None]
+    return float(round(float(np.median(values)))) if values else 100.0
+
+
+def _under(study: Study, school: School, mounts: list[tuple[str, Mount]], results: dict[int, RunResult], power: float,
+           heed_exclusions: bool = True) -> SchoolResult:
+    readings = [_reading(study, school, name, m, results, power, heed_exclusions) for name, m in mounts]
+    values = [MountValue(r.candidate, str(r.mount_id), r.value, str(r.round) if study.blocks else None)
+              for r in readings if r.value is not None and r.left_out is None]
+    order = {c.name: i for i, c in enumerate(study.live_candidates)}
+    values.sort(key=lambda v: order.get(v.candidate, 0))
+    margin = study.margin_k
+    try:
+        reference = study.reference_candidate if study.reference_candidate in {v.candidate for v in values} else None
+        found = compare(values, reference=reference, margin=margin, confidence=study.confidence)
+        return SchoolResult(school, tuple(readings), found, None)
+    except KuffinError as error:
+        return SchoolResult(school, tuple(readings), None, str(error))
+
+
+def _reading(study: Study, school: School, candidate: str, mount: Mount, results: dict[int, RunResult], power: float,
+             heed_exclusions: bool) -> MountReading:
+    left_out = mount.left_out if heed_exclusions else None
+    found: list[tuple[float, float, bool]] = []
+    problem: str | None = None
+    for run in mount.live_runs:
+        result = results[run.id]
+        if school.over is None:
+            name = result.names.get(school.part)
+            # the channel's plain mean, as one reads it off; its window is the main trace's
+            if name in result.means and result.window_s is not None:
+                mean, sd = result.means[name]
+                found.append((mean, 1.96 * sd / np.sqrt(10), True))
+            else:
+                problem = f"no channel has the role “{school.part}”"
+            continue
+        trace: TraceResult | None = result.traces.get(school.trace)
+        if trace is None:
+            problem = result.problems.get(school.trace, "cannot be judged")
+            continue
+        found.append((school.shown(trace.value, power, study.reference_air_c), school.shown_u95(trace.u95, power), trace.settled or result.by_hand))
+    runs = tuple(r.id for r in mount.live_runs)
+    if not found:
+        return MountReading(mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", runs)
+    n = len(found)
+    value = float(np.mean([f[0] for f in found]))
+    u95 = float(np.sqrt(sum(f[1] ** 2 for f in found)) / n)
+    return MountReading(mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, runs)
