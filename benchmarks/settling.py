@@ -1,6 +1,6 @@
 """How well settling does on simulated warm-ups whose truth is known.
 
-    python -m benchmarks.settling [TRIALS] [FIRST SEED]
+python -m benchmarks.settling [TRIALS] [FIRST SEED]
 """
 
 from __future__ import annotations
@@ -47,18 +47,27 @@ def _row(seed: int, trial: Trial, pair: str, truth: PairTruth, cut: bool, found:
         return row
     looped = trial.period_s is None or trial.end_s - trial.load_start_s >= 4.2 * trial.period_s
     row |= {
-        "start": found.load_start_s is not None and abs(found.load_start_s - trial.load_start_s) <= max(15, 3 * trial.interval_s),
-        "period": None if cut or not looped else (found.period_s is None) == (trial.period_s is None) and (
-            trial.period_s is None or abs((found.period_s or 0) - trial.period_s) <= 0.05 * trial.period_s),
+        "start": found.load_start_s is not None
+        and abs(found.load_start_s - trial.load_start_s) <= max(15, 3 * trial.interval_s),
+        "period": None
+        if cut or not looped
+        else (found.period_s is None) == (trial.period_s is None)
+        and (trial.period_s is None or abs((found.period_s or 0) - trial.period_s) <= 0.05 * trial.period_s),
         "settled": found.settled,
-        "false": found.settled and (abs(left or 0) > 2 * TOLERANCE or abs(found.mean - truth.equilibrium_k) > 2 * TOLERANCE),
-        "due": not cut and truth.within_tolerance_since_s is not None and truth.drift_floor_k is not None
-        and trial.end_s - max(truth.within_tolerance_since_s, trial.load_start_s) >= 900 and truth.drift_floor_k <= TOLERANCE / 2,
-        "early": found.settled_at_s is not None and (truth.within_twice_since_s is None
-                                                     or found.settled_at_s < truth.within_twice_since_s - 60),
+        "false": found.settled
+        and (abs(left or 0) > 2 * TOLERANCE or abs(found.mean - truth.equilibrium_k) > 2 * TOLERANCE),
+        "due": not cut
+        and truth.within_tolerance_since_s is not None
+        and truth.drift_floor_k is not None
+        and trial.end_s - max(truth.within_tolerance_since_s, trial.load_start_s) >= 900
+        and truth.drift_floor_k <= TOLERANCE / 2,
+        "early": found.settled_at_s is not None
+        and (truth.within_twice_since_s is None or found.settled_at_s < truth.within_twice_since_s - 60),
         "mean_covers": abs(found.mean - truth.equilibrium_k) <= found.mean_u95 + 0.05,
-        "mean_u95": found.mean_u95, "final_u95": found.final_u95,
-        "error": abs(found.final - truth.equilibrium_k), "signed": found.final - truth.equilibrium_k,
+        "mean_u95": found.mean_u95,
+        "final_u95": found.final_u95,
+        "error": abs(found.final - truth.equilibrium_k),
+        "signed": found.final - truth.equilibrium_k,
         "covers": abs(found.final - truth.equilibrium_k) <= found.final_u95,
         "tau": None if found.tau_s is None else abs(found.tau_s / trial.tau_s - 1),
         "left_error": abs(found.still_to_go - (left or 0)),
@@ -107,7 +116,9 @@ def report(rows: list[Row], worst: int = 0) -> None:
     median("coolant: median error of final, whole", [r for r in coolant if not r["cut"]], "error")
     median("coolant: median error of final, cut", [r for r in coolant if r["cut"]], "error")
     median("die: median error of final, whole", [r for r in die if not r["cut"]], "error")
-    median("coolant: median error of tau", [r for r in coolant if not r["cut"] and r["kind"] != "short"], "tau", 100, "%")
+    median(
+        "coolant: median error of tau", [r for r in coolant if not r["cut"] and r["kind"] != "short"], "tau", 100, "%"
+    )
     median("coolant: median error of still to go", [r for r in coolant if not r["cut"]], "left_error")
 
 

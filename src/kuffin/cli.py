@@ -13,7 +13,7 @@ from typing import Any
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
-from kuffin.core.errors import KuffinError  # noqa: E402
+from kuffin.core.errors import KuffinError
 
 
 def _clean(value: Any) -> Any:
@@ -41,23 +41,51 @@ def _read(args: argparse.Namespace) -> None:
 
     warnings.simplefilter("ignore", category=RuntimeWarning)
     table = read_log(args.log)
-    channels = [{"name": c.name, "unit": c.unit, "quantity": c.quantity, "role": c.role, "n": c.count,
-                 "mean": float(np.nanmean(c.values)), "min": float(np.nanmin(c.values)), "max": float(np.nanmax(c.values))}
-                for c in table.channels]
+    channels = [
+        {
+            "name": c.name,
+            "unit": c.unit,
+            "quantity": c.quantity,
+            "role": c.role,
+            "n": c.count,
+            "mean": float(np.nanmean(c.values)),
+            "min": float(np.nanmin(c.values)),
+            "max": float(np.nanmax(c.values)),
+        }
+        for c in table.channels
+    ]
     if args.json:
-        _print_json({"file": table.file, "encoding": table.encoding, "delimiter": table.delimiter, "decimal": table.decimal,
-                     "rows": table.rows, "dropped_rows": table.dropped_rows, "start": table.start, "duration_s": table.duration_s,
-                     "interval_s": table.interval_s, "gaps": [{"at_s": g.at_s, "length_s": g.length_s} for g in table.gaps],
-                     "channels": channels, "warnings": table.warnings})
+        _print_json(
+            {
+                "file": table.file,
+                "encoding": table.encoding,
+                "delimiter": table.delimiter,
+                "decimal": table.decimal,
+                "rows": table.rows,
+                "dropped_rows": table.dropped_rows,
+                "start": table.start,
+                "duration_s": table.duration_s,
+                "interval_s": table.interval_s,
+                "gaps": [{"at_s": g.at_s, "length_s": g.length_s} for g in table.gaps],
+                "channels": channels,
+                "warnings": table.warnings,
+            }
+        )
         return
-    print(f"{table.file}: {table.rows} rows over {table.duration_s:.0f} s, every {table.interval_s or 0:.3g} s"
-          + (f", from {table.start.replace('T', ' ')}" if table.start else ""))
-    print(f"encoding {table.encoding}, delimiter {table.delimiter!r}, decimal sign {table.decimal!r}, rows left out: {table.dropped_rows}")
+    print(
+        f"{table.file}: {table.rows} rows over {table.duration_s:.0f} s, every {table.interval_s or 0:.3g} s"
+        + (f", from {table.start.replace('T', ' ')}" if table.start else "")
+    )
+    print(
+        f"encoding {table.encoding}, delimiter {table.delimiter!r}, decimal sign {table.decimal!r}, rows left out: {table.dropped_rows}"
+    )
     for gap in table.gaps:
         print(f"gap of {gap.length_s:.0f} s at {gap.at_s:.0f} s")
     for c in channels:
-        print(f"  {c['name']:<24} {shown(c['unit']) or '(no unit)':<10} {c['role'] or '-':<12} n {c['n']:<7} "
-              f"mean {c['mean']:.3f}  {c['min']:.3f} to {c['max']:.3f}")
+        print(
+            f"  {c['name']:<24} {shown(c['unit']) or '(no unit)':<10} {c['role'] or '-':<12} n {c['n']:<7} "
+            f"mean {c['mean']:.3f}  {c['min']:.3f} to {c['max']:.3f}"
+        )
     for text in table.warnings:
         print(f"note: {text}", file=sys.stderr)
 
@@ -94,11 +122,34 @@ def _settle(args: argparse.Namespace) -> None:
         # 0.2 K; for a trace per watt, what 0.2 K are at this run's power
         level = float(np.nanpercentile(per.values, 75)) if per is not None else 1.0
         tolerance = 0.2 / level if level > 0 else 0.2
-    found = settle(table.times, response.values, over=over.values if over else None, per=per.values if per else None,
-                   load=load.values if load else None, air=air.values if air else None, tolerance=tolerance)
+    found = settle(
+        table.times,
+        response.values,
+        over=over.values if over else None,
+        per=per.values if per else None,
+        load=load.values if load else None,
+        air=air.values if air else None,
+        tolerance=tolerance,
+    )
     if args.json:
-        names = ("load_start_s", "period_s", "tau_s", "settled", "settled_at_s", "window_s", "mean", "mean_u95", "n_eff", "sd", "final",
-                 "final_u95", "still_to_go", "drift_per_10min", "drift_u95", "step_s")
+        names = (
+            "load_start_s",
+            "period_s",
+            "tau_s",
+            "settled",
+            "settled_at_s",
+            "window_s",
+            "mean",
+            "mean_u95",
+            "n_eff",
+            "sd",
+            "final",
+            "final_u95",
+            "still_to_go",
+            "drift_per_10min",
+            "drift_u95",
+            "step_s",
+        )
         _print_json({name: getattr(found, name) for name in names})
         return
     unit = "K" if over is not None else shown(response.unit)
@@ -107,15 +158,23 @@ def _settle(args: argparse.Namespace) -> None:
 
     def say(x: float) -> str:
         return f"{x:.{digits}f}"
+
     if found.load_start_s is not None:
-        print(f"load from {found.load_start_s:.0f} s" + (f", in loops of {found.period_s:.1f} s" if found.period_s else ""))
+        print(
+            f"load from {found.load_start_s:.0f} s"
+            + (f", in loops of {found.period_s:.1f} s" if found.period_s else "")
+        )
     if found.step_s is not None:
         print(f"something changed at {found.step_s:.0f} s; what follows is about the last state")
     if found.tau_s is not None and not found.fast:
         print(f"time constant {found.tau_s:.0f} s")
     print(f"settled at {found.settled_at_s:.0f} s" if found.settled_at_s is not None else "not settled")
-    print(f"mean of {found.window_s[0]:.0f} to {found.window_s[1]:.0f} s: {say(found.mean)} ± {say(found.mean_u95)} {unit}")
-    print(f"it points to {say(found.final)} ± {say(found.final_u95)} {unit}, still to go {say(found.still_to_go)} {unit}")
+    print(
+        f"mean of {found.window_s[0]:.0f} to {found.window_s[1]:.0f} s: {say(found.mean)} ± {say(found.mean_u95)} {unit}"
+    )
+    print(
+        f"it points to {say(found.final)} ± {say(found.final_u95)} {unit}, still to go {say(found.still_to_go)} {unit}"
+    )
     print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
 
 
@@ -126,34 +185,61 @@ def _compare(args: argparse.Namespace) -> None:
     from kuffin.verdicts.words import pair_sentence
 
     adjust = [a.strip() for a in (args.adjust or "").split(",") if a.strip()]
-    mounts, warnings, response = mount_values(read_tidy(args.table), args.response, args.by, args.unit, args.sample, args.round, adjust)
+    mounts, warnings, response = mount_values(
+        read_tidy(args.table), args.response, args.by, args.unit, args.sample, args.round, adjust
+    )
     several = {m.candidate for m in mounts if len({o.sample for o in mounts if o.candidate == m.candidate}) > 1}
     if several and args.spread == "separate":
         raise CompareError("separate spreads do not go with several samples; choose one of the two")
     if several:
-        raise CompareError(f"{', '.join(sorted(several))}: several samples of a candidate cannot be compared yet; "
-                           "compare one sample of each, or leave out --sample")
+        raise CompareError(
+            f"{', '.join(sorted(several))}: several samples of a candidate cannot be compared yet; "
+            "compare one sample of each, or leave out --sample"
+        )
     if args.reference is not None and args.reference not in {m.candidate for m in mounts}:
         near = [c for c in dict.fromkeys(m.candidate for m in mounts) if args.reference.lower() in c.lower()]
         args.reference = near[0] if len(near) == 1 else args.reference
-    found = compare(mounts, reference=args.reference, margin=args.margin, confidence=args.confidence, better=args.better,
-                    separate=args.spread == "separate", covariate_names=adjust)
+    found = compare(
+        mounts,
+        reference=args.reference,
+        margin=args.margin,
+        confidence=args.confidence,
+        better=args.better,
+        separate=args.spread == "separate",
+        covariate_names=adjust,
+    )
     notes = [*warnings, *found.warnings]
     if args.json:
-        _print_json({
-            "response": response, "method": found.method, "confidence": found.confidence, "margin": found.margin, "sd": found.sd,
-            "df": found.df,
-            "candidates": [{k: getattr(c, k) for k in ("name", "mounts", "samples", "mean", "low", "high", "group", "p_best")}
-                           for c in found.candidates],
-            "pairs": [{k: getattr(p, k) for k in ("a", "b", "difference", "low", "high", "p", "verdict", "mounts_needed")}
-                      for p in found.pairs],
-            "components": [{"source": s, "sd": v} for s, v in found.components], "warnings": notes})
+        _print_json(
+            {
+                "response": response,
+                "method": found.method,
+                "confidence": found.confidence,
+                "margin": found.margin,
+                "sd": found.sd,
+                "df": found.df,
+                "candidates": [
+                    {k: getattr(c, k) for k in ("name", "mounts", "samples", "mean", "low", "high", "group", "p_best")}
+                    for c in found.candidates
+                ],
+                "pairs": [
+                    {k: getattr(p, k) for k in ("a", "b", "difference", "low", "high", "p", "verdict", "mounts_needed")}
+                    for p in found.pairs
+                ],
+                "components": [{"source": s, "sd": v} for s, v in found.components],
+                "warnings": notes,
+            }
+        )
         return
-    print(f"{response}: {found.method}, {100 * found.confidence:g} % over {len(found.pairs)} "
-          + ("pair" if len(found.pairs) == 1 else "pairs"))
+    print(
+        f"{response}: {found.method}, {100 * found.confidence:g} % over {len(found.pairs)} "
+        + ("pair" if len(found.pairs) == 1 else "pairs")
+    )
     for c in found.candidates:
-        print(f"  {c.name:<16} {c.mean:10.4g}  {c.low:.4g} to {c.high:.4g}   {c.mounts} mounts  {c.group or '':<4} "
-              f"best in {100 * c.p_best:.0f} %")
+        print(
+            f"  {c.name:<16} {c.mean:10.4g}  {c.low:.4g} to {c.high:.4g}   {c.mounts} mounts  {c.group or '':<4} "
+            f"best in {100 * c.p_best:.0f} %"
+        )
     for p in found.pairs:
         print("  " + pair_sentence(p, found, ""))
     for text in notes:
@@ -167,8 +253,16 @@ def _plan(args: argparse.Namespace) -> None:
     if args.json:
         _print_json({"mounts": found.mounts, "power": found.power, "half_width": found.half_width})
         return
-    print(f"{found.mounts} mounts of each candidate find a difference of {abs(args.difference):g} with a chance of "
-          f"{100 * found.power:.0f} %; the interval of a pair is then about ± {found.half_width:.3g}")
+    print(
+        f"{found.mounts} mounts of each candidate find a difference of {abs(args.difference):g} with a chance of "
+        f"{100 * found.power:.0f} %; the interval of a pair is then about ± {found.half_width:.3g}"
+    )
+
+
+def _demo(_args: argparse.Namespace) -> int:
+    from kuffin.app.main import run
+
+    return run(demo=True)
 
 
 def build_parser() -> argparse.ArgumentParser:
@@ -195,8 +289,12 @@ def build_parser() -> argparse.ArgumentParser:
     compare.add_argument("table")
     compare.add_argument("--response", required=True, metavar="COL")
     compare.add_argument("--by", required=True, metavar="COL", help="the candidate")
-    for name, text in (("--unit", "the mount"), ("--sample", "the physical sample"), ("--round", "the round"),
-                       ("--adjust", "numeric covariates, comma between them")):
+    for name, text in (
+        ("--unit", "the mount"),
+        ("--sample", "the physical sample"),
+        ("--round", "the round"),
+        ("--adjust", "numeric covariates, comma between them"),
+    ):
         compare.add_argument(name, metavar="COL", help=text)
     compare.add_argument("--reference", metavar="NAME", help="compare every candidate with this one only")
     compare.add_argument("--margin", type=float, metavar="X", help="the smallest difference that matters")
@@ -215,14 +313,26 @@ def build_parser() -> argparse.ArgumentParser:
     plan.add_argument("--reference", action="store_true")
     plan.add_argument("--json", action="store_true")
     plan.set_defaults(run=_plan)
+
+    demo = commands.add_parser("demo", help="open a fresh copy of the demo notebook")
+    demo.set_defaults(run=_demo)
     return parser
+
+
+def _open_window(notebook: str | None) -> int:
+    from kuffin.app.main import run
+
+    return run(notebook)
 
 
 def main(argv: list[str] | None = None) -> int:
     """Run a command, or open the window."""
+    argv = sys.argv[1:] if argv is None else argv
+    if not argv or (argv[0].endswith(".kuffin") and len(argv) == 1):
+        return _open_window(argv[0] if argv else None)
     args = build_parser().parse_args(argv)
     try:
-        args.run(args)
+        return args.run(args) or 0
     except KuffinError as error:
         print(" ".join(str(error).split()), file=sys.stderr)
         return 2
@@ -230,7 +340,6 @@ def main(argv: list[str] | None = None) -> int:
         return 130
     except BrokenPipeError:
         return 0
-    return 0
 
 
 if __name__ == "__main__":

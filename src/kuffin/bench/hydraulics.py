@@ -18,7 +18,7 @@ class Pump:
     head_kpa: float = 38.0
     free_flow_l_h: float = 620.0
     full_rpm: float = 4800.0
-    sound_dba: float = 31.0     # at full speed, at the meter
+    sound_dba: float = 31.0  # at full speed, at the meter
 
     def head(self, flow_l_h: float, speed: float) -> float:
         """Pressure that the pump gives at a share of full speed, kPa."""
@@ -45,7 +45,9 @@ def loop_flow(pump: Pump, speed: float, parts: list[Restriction]) -> float:
     return float((-a + np.sqrt(a * a + 4 * b * c)) / (2 * b))
 
 
-def sound_level(pump: Pump, pump_speed: float, fan_rpm: float, fan_dba_at_1000: float, background_dba: float = 18.0) -> float:
+def sound_level(
+    pump: Pump, pump_speed: float, fan_rpm: float, fan_dba_at_1000: float, background_dba: float = 18.0
+) -> float:
     """Level at the meter from fans, pump and background, dBA."""
     fans = fan_dba_at_1000 + 50 * np.log10(max(fan_rpm, 50.0) / 1000.0)
     pump_level = pump.sound_dba + 50 * np.log10(max(pump_speed, 0.05))

@@ -40,7 +40,9 @@ class Sensor:
             values = np.round(values / self.quantum) * self.quantum
         if self.glitch:
             hit = rng.random(truth.size) < self.glitch
-            nonsense = np.where(rng.random(truth.size) < 0.6, rng.choice(GLITCHES, truth.size), values + rng.uniform(3, 12, truth.size))
+            nonsense = np.where(
+                rng.random(truth.size) < 0.6, rng.choice(GLITCHES, truth.size), values + rng.uniform(3, 12, truth.size)
+            )
             values = np.where(hit, nonsense, values)
         if self.dropout:
             values = np.where(rng.random(truth.size) < self.dropout, np.nan, values)

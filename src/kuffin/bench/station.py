@@ -23,7 +23,7 @@ class Radiator:
     """A radiator's truth: resistance at the reference fan speed and flow, its exponents, restriction and water."""
 
     name: str
-    k_w: float                      # at 1000 rpm and 150 L/h
+    k_w: float  # at 1000 rpm and 150 L/h
     fan_exponent: float = 0.45
     flow_exponent: float = 0.08
     restriction: Restriction = field(default_factory=lambda: Restriction(0.004, 6e-5))
@@ -82,8 +82,8 @@ class RunPlan:
     pump_speed: float = 0.62
     idle_s: float = 240.0
     load_s: float = 3300.0
-    mount_factor: float = 1.0       # on the resistance of the part under test
-    trapped_air: float = 0.0        # share of the flow that is lost
+    mount_factor: float = 1.0  # on the resistance of the part under test
+    trapped_air: float = 0.0  # share of the flow that is lost
     leakage: float = 0.0012
     interval_s: float = 2.0
 
@@ -120,22 +120,35 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, R
     rng = np.random.default_rng(seed)
     parts = [plan.radiator.restriction, plan.block.restriction, Restriction(0.006, 4e-5)]
     flow = loop_flow(pump, plan.pump_speed, parts) * (1 - plan.trapped_air)
-    air_effect = 1 + 0.45 * plan.trapped_air        # air in the radiator's tubes covers some of its surface
+    air_effect = 1 + 0.45 * plan.trapped_air  # air in the radiator's tubes covers some of its surface
     r_radiator = plan.radiator.resistance(plan.fan_rpm, flow) * plan.mount_factor * air_effect
-    loop = Loop(plan.block.paste_k_w, plan.block.resistance(flow), r_radiator, c_die=45.0, c_block=190.0,
-                c_coolant=6800.0 + plan.radiator.heat_capacity_j_k, leakage=plan.leakage, leakage_at_c=62.0)
+    loop = Loop(
+        plan.block.paste_k_w,
+        plan.block.resistance(flow),
+        r_radiator,
+        c_die=45.0,
+        c_block=190.0,
+        c_coolant=6800.0 + plan.radiator.heat_capacity_j_k,
+        leakage=plan.leakage,
+        leakage_at_c=62.0,
+    )
     end = plan.idle_s + plan.load_s
     t = np.arange(0.0, end + _STEP_S, _STEP_S)
     air = plan.room.air(t, rng)
     demand = plan.load.demand(t, plan.idle_s)
     course = simulate(loop, t, demand, air)
-    heat_per_k = flow / 3600.0 * 4180.0 * 0.997     # W/K of the flowing water
+    heat_per_k = flow / 3600.0 * 4180.0 * 0.997  # W/K of the flowing water
     truth = {
-        "Air in": air, "Room": air - 0.35 + 0.05 * np.sin(t / 700), "Coolant in": course.coolant,
+        "Air in": air,
+        "Room": air - 0.35 + 0.05 * np.sin(t / 700),
+        "Coolant in": course.coolant,
         "Coolant out": course.coolant + (course.block - course.coolant) / loop.r_block / heat_per_k,
-        "Die": course.die, "Hot spot": course.die + 0.043 * course.power, "Package power": course.power,
+        "Die": course.die,
+        "Hot spot": course.die + 0.043 * course.power,
+        "Package power": course.power,
         "Clock": np.where(t < plan.idle_s, 1400.0, 4700.0 - 5.0 * np.maximum(course.die - 58.0, 0)),
-        "Flow": np.full(t.size, flow) + 0.4 * np.sin(t / 420), "Pump": np.full(t.size, pump.full_rpm * plan.pump_speed),
+        "Flow": np.full(t.size, flow) + 0.4 * np.sin(t / 420),
+        "Pump": np.full(t.size, pump.full_rpm * plan.pump_speed),
         "Fan": np.full(t.size, plan.fan_rpm),
         "Sound": np.full(t.size, sound_level(pump, plan.pump_speed, plan.fan_rpm, 31.0)),
     }
@@ -145,7 +158,13 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, R
         values = sensor.read(np.interp(at, t, truth[name]), rng)
         channels.append(LogChannel(name, unit, quantity, role, np.round(values, 4), unit))
     table = LogTable(file, "utf-8", ",", ".", at, plan.start.isoformat(timespec="seconds"), channels, 0)
-    rest = RunTruth(r_radiator, loop.r_block, flow, loop.power_at_rest(plan.load.power_w, float(air[-1])), loop.tau_s(plan.load.power_w))
+    rest = RunTruth(
+        r_radiator,
+        loop.r_block,
+        flow,
+        loop.power_at_rest(plan.load.power_w, float(air[-1])),
+        loop.tau_s(plan.load.power_w),
+    )
     return table, rest
 
 

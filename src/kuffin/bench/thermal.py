@@ -49,15 +49,23 @@ class Loop:
     def matrix(self, demand_w: float = 0.0) -> Array:
         """The system matrix A of dT/dt = A·T + b for the states die, block, coolant, in 1/s."""
         g1, g2, g3 = 1 / self.r_die, 1 / self.r_block, 1 / self.r_radiator
-        return np.array([
-            [(-g1 + self.leakage * demand_w) / self.c_die, g1 / self.c_die, 0.0],
-            [g1 / self.c_block, -(g1 + g2) / self.c_block, g2 / self.c_block],
-            [0.0, g2 / self.c_coolant, -(g2 + g3) / self.c_coolant],
-        ])
+        return np.array(
+            [
+                [(-g1 + self.leakage * demand_w) / self.c_die, g1 / self.c_die, 0.0],
+                [g1 / self.c_block, -(g1 + g2) / self.c_block, g2 / self.c_block],
+                [0.0, g2 / self.c_coolant, -(g2 + g3) / self.c_coolant],
+            ]
+        )
 
     def at_rest(self, demand_w: float, air_c: float) -> Array:
         """Temperatures of die, block and coolant at rest, °C, under a steady demand."""
-        b = np.array([demand_w * (1 - self.leakage * self.leakage_at_c) / self.c_die, 0.0, air_c / self.r_radiator / self.c_coolant])
+        b = np.array(
+            [
+                demand_w * (1 - self.leakage * self.leakage_at_c) / self.c_die,
+                0.0,
+                air_c / self.r_radiator / self.c_coolant,
+            ]
+        )
         return np.linalg.solve(self.matrix(demand_w), -b)
 
     def power_at_rest(self, demand_w: float, air_c: float) -> float:
@@ -81,8 +89,15 @@ class Course:
     power: Array
 
 
-def simulate(loop: Loop, times: Array, demand_w: Array, air_c: Array, *, start: Array | None = None,
-             changes: list[tuple[float, Loop]] | None = None) -> Course:
+def simulate(
+    loop: Loop,
+    times: Array,
+    demand_w: Array,
+    air_c: Array,
+    *,
+    start: Array | None = None,
+    changes: list[tuple[float, Loop]] | None = None,
+) -> Course:
     """Let a loop run (semi-implicit Euler; the step is that of `times`, at most about a second).
 
     Parameters

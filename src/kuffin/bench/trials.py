@@ -59,8 +59,16 @@ def make_trial(seed: int) -> Trial:
     leak = float(rng.choice([0.0, rng.uniform(0.0005, 0.0035)]))
     r_rad, r_total = rise / power, over / power
     r_die = r_total * rng.uniform(0.4, 0.7)
-    loop = Loop(r_die, r_total - r_die, r_rad, c_die=rng.uniform(3, 7) / r_die, c_block=rng.uniform(8, 25) / r_total,
-                c_coolant=tau / r_rad - 200.0, leakage=leak, leakage_at_c=22 + rise + over)
+    loop = Loop(
+        r_die,
+        r_total - r_die,
+        r_rad,
+        c_die=rng.uniform(3, 7) / r_die,
+        c_block=rng.uniform(8, 25) / r_total,
+        c_coolant=tau / r_rad - 200.0,
+        leakage=leak,
+        leakage_at_c=22 + rise + over,
+    )
     idle = float(rng.uniform(60, 600))
     hvac = float(rng.choice([0.0, rng.uniform(0.3, 1.0)]))
     period = None if rng.random() < 0.5 else float(rng.uniform(60, 150))
@@ -79,7 +87,9 @@ def make_trial(seed: int) -> Trial:
         after = max(after, 700.0)
         length, step_s = before + after, idle + before
         if kind == "step_fan":
-            final = replace(loop, r_radiator=r_rad * float(rng.choice([rng.uniform(0.72, 0.88), rng.uniform(1.12, 1.35)])))
+            final = replace(
+                loop, r_radiator=r_rad * float(rng.choice([rng.uniform(0.72, 0.88), rng.uniform(1.12, 1.35)]))
+            )
         elif kind == "step_paste":
             final = replace(loop, r_die=r_die + r_total * rng.uniform(0.06, 0.18))
         else:
@@ -93,9 +103,18 @@ def make_trial(seed: int) -> Trial:
     t = np.arange(0.0, end + _H, _H)
     demand = _demand(t, idle, power, period, dip, rng)
     nominal = demand
-    demand = demand * (1 + np.where(t < idle, 0.0, _wander(t.size, float(rng.uniform(0.003, 0.014)), float(rng.uniform(30, 120)), rng)))
-    room = Room(float(rng.uniform(19, 25.5)), float(rng.normal(0, 0.6)), float(rng.uniform(0.05, 0.25)), hvac,
-                float(rng.uniform(480, 1200)), float(rng.uniform(idle, end)) if rng.random() < 0.2 else None, float(rng.uniform(0.4, 1.5)))
+    demand = demand * (
+        1 + np.where(t < idle, 0.0, _wander(t.size, float(rng.uniform(0.003, 0.014)), float(rng.uniform(30, 120)), rng))
+    )
+    room = Room(
+        float(rng.uniform(19, 25.5)),
+        float(rng.normal(0, 0.6)),
+        float(rng.uniform(0.05, 0.25)),
+        hvac,
+        float(rng.uniform(480, 1200)),
+        float(rng.uniform(idle, end)) if rng.random() < 0.2 else None,
+        float(rng.uniform(0.4, 1.5)),
+    )
     air = room.air(t, rng)
     start = loop.at_rest(float(demand[0]), float(air[0]))
     if kind == "hot":
@@ -111,25 +130,44 @@ def make_trial(seed: int) -> Trial:
     interval = float(rng.choice([1.0, 2.0, 5.0]))
     sample = np.arange(0.0, end, interval)
     if rng.random() < 0.6:
-        sample = np.sort(np.clip(sample + np.where(sample > 0, rng.normal(0, 0.015 * interval, sample.size), 0), 0, end))
+        sample = np.sort(
+            np.clip(sample + np.where(sample > 0, rng.normal(0, 0.015 * interval, sample.size), 0), 0, end)
+        )
     if rng.random() < 0.4:
         sample = sample[rng.random(sample.size) > rng.uniform(0.001, 0.02)]
     dropout, glitch = float(rng.choice([0.0, 0.004])), float(rng.choice([0.0, 0.0015, 0.003]))
     die_noise = float(rng.uniform(0.3, 1.3))
     sensors = {
-        "Die": Sensor(die_noise, 1.0, 0.0, dropout, glitch), "Coolant": Sensor(0.05, 0.1, 0.0, dropout, glitch),
-        "Air": Sensor(0.05, 0.1, 0.0, dropout, glitch), "Power": Sensor(0.004 * power, 0.1, 0.0, dropout, 0.0),
+        "Die": Sensor(die_noise, 1.0, 0.0, dropout, glitch),
+        "Coolant": Sensor(0.05, 0.1, 0.0, dropout, glitch),
+        "Air": Sensor(0.05, 0.1, 0.0, dropout, glitch),
+        "Power": Sensor(0.004 * power, 0.1, 0.0, dropout, 0.0),
     }
     truth = {"Die": course.die, "Coolant": course.coolant, "Air": air, "Power": course.power}
     channels = {name: sensors[name].read(np.interp(sample, t, values), rng) for name, values in truth.items()}
     channels["Flow"] = np.round(np.full(sample.size, rng.uniform(75, 220)) + rng.normal(0, 1.5, sample.size))
     window = period or 30.0
     pairs = {}
-    for name, trace, level, noise in (("coolant_over_air", still.coolant - still_air, rest[2] - still_air, 0.08),
-                                      ("die_over_coolant", still.die - still.coolant, rest[0] - rest[2], np.hypot(die_noise, 0.3))):
+    for name, trace, level, noise in (
+        ("coolant_over_air", still.coolant - still_air, rest[2] - still_air, 0.08),
+        ("die_over_coolant", still.die - still.coolant, rest[0] - rest[2], np.hypot(die_noise, 0.3)),
+    ):
         pairs[name] = _pair_truth(t, trace, float(level), window, idle, step_s, end, cut, noise, interval)
-    return Trial(kind, sample, channels, interval, idle, period, final.tau_s(mean_demand),
-                 mean_demand * (1 + leak * (float(rest[0]) - loop.leakage_at_c)), step_s, hvac, end, cut, pairs)
+    return Trial(
+        kind,
+        sample,
+        channels,
+        interval,
+        idle,
+        period,
+        final.tau_s(mean_demand),
+        mean_demand * (1 + leak * (float(rest[0]) - loop.leakage_at_c)),
+        step_s,
+        hvac,
+        end,
+        cut,
+        pairs,
+    )
 
 
 def _wander(n: int, sd: float, memory_s: float, rng: np.random.Generator) -> Array:
@@ -150,21 +188,33 @@ def _loop_mean(demand: Array, t: Array, idle: float, period: float) -> float:
 def _demand(t: Array, idle: float, power: float, period: float | None, dip: float, rng: np.random.Generator) -> Array:
     low = float(rng.uniform(0.06, 0.25)) * power
     demand = np.where(t < idle, low, power)
-    for _ in range(int(rng.integers(0, 4))):       # short bursts while idling
+    for _ in range(int(rng.integers(0, 4))):  # short bursts while idling
         at = rng.uniform(0, max(idle - 20, 1))
-        demand[(t >= at) & (t < at + rng.uniform(1.5, 8)) & (t < idle - 8)] = low + (power - low) * rng.uniform(0.4, 1.0)
+        demand[(t >= at) & (t < at + rng.uniform(1.5, 8)) & (t < idle - 8)] = low + (power - low) * rng.uniform(
+            0.4, 1.0
+        )
     if period is not None:
         into = (t - idle) % period
         demand[(t >= idle) & (into > period - dip)] = low + 0.1 * power
     return demand
 
 
-def _pair_truth(t: Array, trace: Array, level: float, window: float, idle: float, step_s: float | None, end: float, cut: float | None,
-                noise: float, interval: float) -> PairTruth:
+def _pair_truth(
+    t: Array,
+    trace: Array,
+    level: float,
+    window: float,
+    idle: float,
+    step_s: float | None,
+    end: float,
+    cut: float | None,
+    noise: float,
+    interval: float,
+) -> PairTruth:
     width = max(1, int(window / _H))
     total = np.concatenate(([0.0], np.cumsum(trace)))
     left = np.full(t.size, np.nan)
-    left[width - 1:] = level - (total[width:] - total[:-width]) / width        # trailing mean over one loop
+    left[width - 1 :] = level - (total[width:] - total[:-width]) / width  # trailing mean over one loop
     begin = idle if step_s is None else step_s
 
     def since(limit: float) -> float | None:
@@ -181,4 +231,6 @@ def _pair_truth(t: Array, trace: Array, level: float, window: float, idle: float
         length = end - within
         n = length / interval
         floor = float(1.96 * noise * np.sqrt(12 / n) / length * 600)
-    return PairTruth(level, float(left[-1]), None if cut is None else float(left[int(cut / _H)]), within, since(0.4), floor)
+    return PairTruth(
+        level, float(left[-1]), None if cut is None else float(left[int(cut / _H)]), within, since(0.4), floor
+    )

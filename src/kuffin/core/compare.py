@@ -104,8 +104,16 @@ _Critical = Callable[[float, int], float]
 _P = Callable[[float, int], float]
 
 
-def compare(mounts: Sequence[MountValue], *, reference: str | None = None, margin: float | None = None, confidence: float = 0.95,
-            better: str = "lower", separate: bool = False, covariate_names: Sequence[str] = ()) -> Comparison:
+def compare(
+    mounts: Sequence[MountValue],
+    *,
+    reference: str | None = None,
+    margin: float | None = None,
+    confidence: float = 0.95,
+    better: str = "lower",
+    separate: bool = False,
+    covariate_names: Sequence[str] = (),
+) -> Comparison:
     """Compare the candidates of a study.
 
     Parameters
@@ -127,13 +135,20 @@ def compare(mounts: Sequence[MountValue], *, reference: str | None = None, margi
     CompareError
     """
     if not 0.5 < confidence < 1:
-        raise CompareError(f"a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95")
+        raise CompareError(
+            f"a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95"
+        )
     if margin is not None and not margin > 0:
-        raise CompareError(f"a margin of {margin:g} makes no sense; it is the smallest difference that matters, so above 0")
+        raise CompareError(
+            f"a margin of {margin:g} makes no sense; it is the smallest difference that matters, so above 0"
+        )
     names = list(dict.fromkeys(m.candidate for m in mounts))
     if len(names) < 2:
-        raise CompareError("there is only one candidate to compare; add mounts of another" if names else
-                           "there are no mounts to compare; add logs, or take one back in")
+        raise CompareError(
+            "there is only one candidate to compare; add mounts of another"
+            if names
+            else "there are no mounts to compare; add logs, or take one back in"
+        )
     if reference is not None and reference not in names:
         raise CompareError(f"the reference “{reference}” has no mounts; it is one of {', '.join(names)}")
     warnings: list[str] = []
@@ -147,7 +162,7 @@ def compare(mounts: Sequence[MountValue], *, reference: str | None = None, margi
         raise CompareError("separate spreads go with neither rounds nor covariates; choose one of the two")
     if separate and reference is not None:
         raise CompareError("separate spreads go with all pairs only, not with a reference; choose one of the two")
-    if len(names) == 2 and plain or separate:
+    if (len(names) == 2 and plain) or separate:
         if separate and counts.min() < 2:
             raise CompareError(f"“{names[int(counts.argmin())]}” has one mount only; a spread of its own takes two")
         if counts.min() >= 2:
@@ -167,8 +182,17 @@ def _verdict(low: float, high: float, narrow: tuple[float, float], margin: float
     return "unsettled"
 
 
-def _pooled(names: list[str], fit: LinearFit, counts: NDArray[np.int64], mounts: Sequence[MountValue], reference: str | None,
-            margin: float | None, confidence: float, better: str, warnings: list[str]) -> Comparison:
+def _pooled(
+    names: list[str],
+    fit: LinearFit,
+    counts: NDArray[np.int64],
+    mounts: Sequence[MountValue],
+    reference: str | None,
+    margin: float | None,
+    confidence: float,
+    better: str,
+    warnings: list[str],
+) -> Comparison:
     k, df = len(names), fit.df
     if reference is None:
         places = list(combinations(range(k), 2))
@@ -191,10 +215,13 @@ def _pooled(names: list[str], fit: LinearFit, counts: NDArray[np.int64], mounts:
         correlation = covariance / np.outer(size, size)
 
         def critical(level: float, n: int) -> float:
-            return dunnett_critical(level, correlation if n == 0 else even_correlation(k - 1), df if n == 0 else k * (n - 1))
+            return dunnett_critical(
+                level, correlation if n == 0 else even_correlation(k - 1), df if n == 0 else k * (n - 1)
+            )
 
         def p_of(t: float, _: int) -> float:
             return dunnett_p(t, correlation, df)
+
     wide, narrow_c = critical(confidence, 0), critical(2 * confidence - 1, 0)
     pairs = []
     for place, (a, b) in enumerate(places):
@@ -211,15 +238,45 @@ def _pooled(names: list[str], fit: LinearFit, counts: NDArray[np.int64], mounts:
     letters = None if reference is not None else _letters(names, fit.means, pairs, confidence, better)
     samples = _sample_counts(names, mounts)
     candidates = tuple(
-        CandidateResult(name, int(counts[i]), samples[name], float(fit.means[i]), float(fit.means[i] - half[i]),
-                        float(fit.means[i] + half[i]), None if letters is None else letters[i], chances[i])
-        for i, name in enumerate(names))
-    return Comparison(method, confidence, margin, better, fit.sd, df, candidates, tuple(pairs), (("mount", fit.sd),), tuple(mounts),
-                      fit.residuals, fit.studentized, tuple(warnings))
+        CandidateResult(
+            name,
+            int(counts[i]),
+            samples[name],
+            float(fit.means[i]),
+            float(fit.means[i] - half[i]),
+            float(fit.means[i] + half[i]),
+            None if letters is None else letters[i],
+            chances[i],
+        )
+        for i, name in enumerate(names)
+    )
+    return Comparison(
+        method,
+        confidence,
+        margin,
+        better,
+        fit.sd,
+        df,
+        candidates,
+        tuple(pairs),
+        (("mount", fit.sd),),
+        tuple(mounts),
+        fit.residuals,
+        fit.studentized,
+        tuple(warnings),
+    )
 
 
-def _separate(names: list[str], y: Array, index: NDArray[np.int64], mounts: Sequence[MountValue], margin: float | None,
-              confidence: float, better: str, warnings: list[str]) -> Comparison:
+def _separate(
+    names: list[str],
+    y: Array,
+    index: NDArray[np.int64],
+    mounts: Sequence[MountValue],
+    margin: float | None,
+    confidence: float,
+    better: str,
+    warnings: list[str],
+) -> Comparison:
     k = len(names)
     groups = [y[index == i] for i in range(k)]
     n = np.array([g.size for g in groups], float)
@@ -231,15 +288,20 @@ def _separate(names: list[str], y: Array, index: NDArray[np.int64], mounts: Sequ
     for a, b in combinations(range(k), 2):
         difference = float(means[a] - means[b])
         se = float(np.sqrt(share[a] + share[b]))
-        df = se**4 / float(share[a] ** 2 / (n[a] - 1) + share[b] ** 2 / (n[b] - 1)) if se > 0 else float(n[a] + n[b] - 2)
+        df = (
+            se**4 / float(share[a] ** 2 / (n[a] - 1) + share[b] ** 2 / (n[b] - 1)) if se > 0 else float(n[a] + n[b] - 2)
+        )
         wide, narrow_c = tukey_critical(confidence, k, df), tukey_critical(2 * confidence - 1, k, df)
         low, high = difference - wide * se, difference + wide * se
         narrow = (difference - narrow_c * se, difference + narrow_c * se)
         verdict = _verdict(low, high, narrow, margin, difference)
         p = tukey_p(difference / se, k, df) if se > 0 else (1.0 if difference == 0 else 0.0)
         both = float(np.sqrt((variances[a] + variances[b]) / 2))
-        needed = mounts_needed(difference, both, margin, confidence, lambda level, m: tukey_critical(level, k, k * (m - 1))) \
-            if verdict == "unsettled" else None
+        needed = (
+            mounts_needed(difference, both, margin, confidence, lambda level, m: tukey_critical(level, k, k * (m - 1)))
+            if verdict == "unsettled"
+            else None
+        )
         pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
     half = np.array([float(stats.t.ppf(0.5 + confidence / 2, m - 1)) for m in n]) * np.sqrt(share)
     rng = np.random.default_rng(20)
@@ -249,15 +311,37 @@ def _separate(names: list[str], y: Array, index: NDArray[np.int64], mounts: Sequ
     letters = _letters(names, means, pairs, confidence, better)
     samples = _sample_counts(names, mounts)
     candidates = tuple(
-        CandidateResult(name, int(n[i]), samples[name], float(means[i]), float(means[i] - half[i]), float(means[i] + half[i]), letters[i],
-                        float(chances[i]), float(np.sqrt(variances[i])))
-        for i, name in enumerate(names))
+        CandidateResult(
+            name,
+            int(n[i]),
+            samples[name],
+            float(means[i]),
+            float(means[i] - half[i]),
+            float(means[i] + half[i]),
+            letters[i],
+            float(chances[i]),
+            float(np.sqrt(variances[i])),
+        )
+        for i, name in enumerate(names)
+    )
     residuals = y - means[index]
     with np.errstate(all="ignore"):
         studentized = residuals / np.sqrt(variances[index] * (1 - 1 / n[index]))
-    return Comparison("Welch on mount means" if k == 2 else "Games-Howell on mount means", confidence, margin, better, None, None,
-                      candidates, tuple(pairs), (), tuple(mounts), residuals, np.where(np.isfinite(studentized), studentized, np.nan),
-                      tuple(warnings))
+    return Comparison(
+        "Welch on mount means" if k == 2 else "Games-Howell on mount means",
+        confidence,
+        margin,
+        better,
+        None,
+        None,
+        candidates,
+        tuple(pairs),
+        (),
+        tuple(mounts),
+        residuals,
+        np.where(np.isfinite(studentized), studentized, np.nan),
+        tuple(warnings),
+    )
 
 
 def _letters(names: list[str], means: Array, pairs: Sequence[PairResult], confidence: float, better: str) -> list[str]:
@@ -270,7 +354,9 @@ def _letters(names: list[str], means: Array, pairs: Sequence[PairResult], confid
 
 
 def _sample_counts(names: Sequence[str], mounts: Sequence[MountValue]) -> dict[str, int]:
-    return {name: max(1, len({m.sample for m in mounts if m.candidate == name and m.sample is not None})) for name in names}
+    return {
+        name: max(1, len({m.sample for m in mounts if m.candidate == name and m.sample is not None})) for name in names
+    }
 
 
 def _chances(means: Array, covariance: Array, df: float, better: str) -> list[float]:
@@ -285,7 +371,9 @@ def _chances(means: Array, covariance: Array, df: float, better: str) -> list[fl
     return [float(c) for c in np.bincount(best, minlength=k) / _DRAWS]
 
 
-def mounts_needed(difference: float, sd: float, margin: float | None, confidence: float, critical: _Critical) -> int | None:
+def mounts_needed(
+    difference: float, sd: float, margin: float | None, confidence: float, critical: _Critical
+) -> int | None:
     """Mounts in each candidate at which an open pair is expected to settle, if difference and spread stay as they are.
 
     Parameters
@@ -298,6 +386,7 @@ def mounts_needed(difference: float, sd: float, margin: float | None, confidence
     int or None
         None past 99.
     """
+
     def settles(n: int) -> bool:
         root = sd * np.sqrt(2 / n)
         if abs(difference) > critical(confidence, n) * root:

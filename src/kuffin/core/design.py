@@ -22,14 +22,20 @@ class MountPlan:
     half_width: float
 
 
-def planned_power(n: int, candidates: int, sd: float, difference: float, confidence: float = 0.95, reference: bool = False) -> MountPlan:
+def planned_power(
+    n: int, candidates: int, sd: float, difference: float, confidence: float = 0.95, reference: bool = False
+) -> MountPlan:
     """Power to find a true difference between one given pair with n mounts of each candidate.
 
     The comparison is simultaneous over all pairs (Tukey), or over comparisons with one reference (Dunnett); the power
     is that of the noncentral t with ``candidates·(n − 1)`` degrees of freedom.
     """
     df = candidates * (n - 1)
-    critical = dunnett_critical(confidence, even_correlation(candidates - 1), df) if reference else tukey_critical(confidence, candidates, df)
+    critical = (
+        dunnett_critical(confidence, even_correlation(candidates - 1), df)
+        if reference
+        else tukey_critical(confidence, candidates, df)
+    )
     shift = abs(difference) / (sd * np.sqrt(2 / n))
     if shift > 35:
         power = 1.0
@@ -38,8 +44,9 @@ def planned_power(n: int, candidates: int, sd: float, difference: float, confide
     return MountPlan(n, min(max(power, 0.0), 1.0), float(critical * sd * np.sqrt(2 / n)))
 
 
-def plan_mounts(candidates: int, sd: float, difference: float, power: float = 0.8, confidence: float = 0.95,
-                reference: bool = False) -> MountPlan:
+def plan_mounts(
+    candidates: int, sd: float, difference: float, power: float = 0.8, confidence: float = 0.95, reference: bool = False
+) -> MountPlan:
     """The fewest mounts of each candidate that find a difference with the wanted power.
 
     Raises
@@ -56,16 +63,21 @@ def plan_mounts(candidates: int, sd: float, difference: float, power: float = 0.
     if not 0 < power < 1:
         raise CompareError(f"a power of {power:g} makes no sense; choose one between 0 and 1, such as 0.8")
     if not 0.5 < confidence < 1:
-        raise CompareError(f"a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95")
+        raise CompareError(
+            f"a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95"
+        )
 
     def at(n: int) -> MountPlan:
         return planned_power(n, candidates, sd, difference, confidence, reference)
+
     low, high = 1, 2
     while at(high).power < power:
         low, high = high, high * 2
         if low > MOST:
-            raise CompareError(f"more than {MOST} mounts of each candidate would be needed; "
-                               "ask for a larger difference or reduce the scatter between mounts")
+            raise CompareError(
+                f"more than {MOST} mounts of each candidate would be needed; "
+                "ask for a larger difference or reduce the scatter between mounts"
+            )
     while high - low > 1:
         middle = (low + high) // 2
         low, high = (low, middle) if at(middle).power >= power else (middle, high)

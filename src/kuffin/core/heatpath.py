@@ -11,6 +11,14 @@ import numpy as np
 
 
 @dataclass(frozen=True)
+class Level:
+    """A tread of the staircase: what it is and its temperature in °C."""
+
+    name: str
+    temperature_c: float
+
+
+@dataclass(frozen=True)
 class Step:
     """One step of the staircase: from a lower level to a higher one."""
 

@@ -52,8 +52,14 @@ class LinearFit:
         return np.where((rest > 1e-9) & np.isfinite(out), out, np.nan)
 
 
-def fit_linear(y: Array, candidate: NDArray[np.int64], k: int, rounds: Sequence[str] | None = None, covariates: Array | None = None,
-               covariate_names: Sequence[str] = ()) -> LinearFit:
+def fit_linear(
+    y: Array,
+    candidate: NDArray[np.int64],
+    k: int,
+    rounds: Sequence[str] | None = None,
+    covariates: Array | None = None,
+    covariate_names: Sequence[str] = (),
+) -> LinearFit:
     """Fit the model by least squares.
 
     Parameters
@@ -85,8 +91,10 @@ def fit_linear(y: Array, candidate: NDArray[np.int64], k: int, rounds: Sequence[
             effects = np.vstack((np.eye(len(names) - 1), -np.ones(len(names) - 1)))
             parts.append(effects[index])
             if np.linalg.matrix_rank(np.hstack(parts)) < k + len(names) - 1:
-                raise CompareError("rounds and candidates cannot be told apart: some candidates share no round with the others, "
-                                   "even by way of a third; compare without rounds, or mount them together once more")
+                raise CompareError(
+                    "rounds and candidates cannot be told apart: some candidates share no round with the others, "
+                    "even by way of a third; compare without rounds, or mount them together once more"
+                )
     if covariates is not None and covariates.size:
         for j in range(covariates.shape[1]):
             spread = float(np.ptp(covariates[:, j]))
@@ -97,12 +105,16 @@ def fit_linear(y: Array, candidate: NDArray[np.int64], k: int, rounds: Sequence[
         centred = covariates - covariates.mean(axis=0)
         parts.append(centred / centred.std(axis=0))
         if np.linalg.matrix_rank(np.hstack(parts)) < before + covariates.shape[1]:
-            raise CompareError("the covariates say nothing beyond candidates and rounds (or repeat each other); leave one out")
+            raise CompareError(
+                "the covariates say nothing beyond candidates and rounds (or repeat each other); leave one out"
+            )
     design = np.hstack(parts)
     df = n - design.shape[1]
     if df < 1:
-        raise CompareError(f"{n} mounts leave nothing to judge the scatter by ({design.shape[1]} quantities are fitted); "
-                           "make at least one more mount, or fit fewer")
+        raise CompareError(
+            f"{n} mounts leave nothing to judge the scatter by ({design.shape[1]} quantities are fitted); "
+            "make at least one more mount, or fit fewer"
+        )
     q, r = np.linalg.qr(design)
     r_inverse = np.linalg.inv(r)
     coefficients = r_inverse @ (q.T @ y)

@@ -37,7 +37,7 @@ def load_span(times: Array, power: Array) -> tuple[float | None, float]:
         return None, last
     low, high, top = np.percentile(p, [1, 90, 99])
     if top - low > 3 * (high - low):
-        high = top          # load for less than a tenth of the log
+        high = top  # load for less than a tenth of the log
     scale = max(abs(high), abs(low), 1e-12)
     steps = np.abs(np.diff(p))
     noise = 1.4826 * float(np.median(steps)) / np.sqrt(2)
@@ -51,7 +51,7 @@ def load_span(times: Array, power: Array) -> tuple[float | None, float]:
         return None, last
     first = int(begins[0])
     if first == 0:
-        start: float | None = None      # the log begins under load
+        start: float | None = None  # the log begins under load
     else:
         start = float(t[first])
     low_ahead = 1 - _share_ahead(t, above, 60.0)
@@ -130,15 +130,18 @@ def loop_period(times: Array, power: Array, start: float, end: float) -> float |
     if not peaks.size:
         return None
     highest = float(acf[peaks].max())
-    for lag in peaks:
+    for lag in peaks.astype(int).tolist():
         height = float(acf[lag])
         if height < 0.3 or height < 0.7 * highest:
             continue
         trough = float(acf[:lag].min())
-        near = [float(acf[max(0, k * lag - max(1, lag // 10)): k * lag + max(1, lag // 10) + 1].max(initial=-1.0)) for k in (2, 3)]
+        near = [
+            float(acf[max(0, k * lag - max(1, lag // 10)) : k * lag + max(1, lag // 10) + 1].max(initial=-1.0))
+            for k in (2, 3)
+        ]
         if trough > 0.5 * height or min(near) < 0.6 * height:
             continue
-        period = _refined(acf, int(lag), h)
+        period = _refined(acf, lag, h)
         folded = _folded_depth(grid, x, period)
         if folded < 0.03 * level:
             return None
@@ -157,7 +160,7 @@ def _refined(acf: Array, lag: int, h: float) -> float:
         a, b = max(1, centre - reach), min(acf.size - 2, centre + reach)
         if b <= a:
             break
-        i = a + int(np.argmax(acf[a: b + 1]))
+        i = a + int(np.argmax(acf[a : b + 1]))
         if acf[i] < 0.4 * acf[lag]:
             break
         denominator = acf[i - 1] - 2 * acf[i] + acf[i + 1]

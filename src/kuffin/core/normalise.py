@@ -65,19 +65,60 @@ _ROOM = "the whole loop or a radiator, with the same power everywhere"
 def _schools(part: str) -> list[School]:
     name = part.capitalize()
     found = [
-        School(f"{part}_as_read", f"{name} as read", part, None, False, False, "nothing",
-               "never for comparing; it shows what would have been said"),
+        School(
+            f"{part}_as_read",
+            f"{name} as read",
+            part,
+            None,
+            False,
+            False,
+            "nothing",
+            "never for comparing; it shows what would have been said",
+        ),
         School(f"{part}_over_air", f"{name} over air", part, "air", False, False, "the room", _ROOM),
-        School(f"{part}_rebased", f"{name} re-based", part, "air", False, True, "the room; reads as a temperature in a room of its own", _ROOM),
-        School(f"{part}_over_air_per_watt", f"{name} over air, per watt", part, "air", True, False, "the room and the power",
-               "power differs between candidates, or drifts"),
+        School(
+            f"{part}_rebased",
+            f"{name} re-based",
+            part,
+            "air",
+            False,
+            True,
+            "the room; reads as a temperature in a room of its own",
+            _ROOM,
+        ),
+        School(
+            f"{part}_over_air_per_watt",
+            f"{name} over air, per watt",
+            part,
+            "air",
+            True,
+            False,
+            "the room and the power",
+            "power differs between candidates, or drifts",
+        ),
     ]
     if part == "die":
         found += [
-            School("die_over_coolant", "Die over coolant", "die", "coolant", False, False, "room, radiator and fans",
-                   "blocks, pastes and pads at the same power"),
-            School("die_over_coolant_per_watt", "Die over coolant, per watt", "die", "coolant", True, False,
-                   "room, radiator, fans and power", "blocks, pastes and pads"),
+            School(
+                "die_over_coolant",
+                "Die over coolant",
+                "die",
+                "coolant",
+                False,
+                False,
+                "room, radiator and fans",
+                "blocks, pastes and pads at the same power",
+            ),
+            School(
+                "die_over_coolant_per_watt",
+                "Die over coolant, per watt",
+                "die",
+                "coolant",
+                True,
+                False,
+                "room, radiator, fans and power",
+                "blocks, pastes and pads",
+            ),
         ]
     return found
 

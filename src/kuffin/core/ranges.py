@@ -23,7 +23,7 @@ Array = NDArray[np.float64]
 _INNER_X, _INNER_W = np.polynomial.legendre.leggauss(96)
 _OUTER_X, _OUTER_W = np.polynomial.legendre.leggauss(72)
 _Z = 8.75 * _INNER_X
-_ZW = 8.75 * _INNER_W * np.exp(-_Z**2 / 2) / np.sqrt(2 * np.pi)
+_ZW = 8.75 * _INNER_W * np.exp(-(_Z**2) / 2) / np.sqrt(2 * np.pi)
 
 
 @lru_cache(maxsize=256)
@@ -105,7 +105,9 @@ def many_to_one_cdf(c: float, correlation: Array, df: float) -> float:
         return 0.0
     loads = _one_factor(correlation)
     if loads is None:
-        frozen = stats.multivariate_t(np.zeros(correlation.shape[0]), correlation, df=min(df, 1e6), allow_singular=True, seed=7)
+        frozen = stats.multivariate_t(
+            np.zeros(correlation.shape[0]), correlation, df=max(round(min(df, 1e6)), 1), allow_singular=True, seed=7
+        )
         bound = np.full(correlation.shape[0], c)
         return float(frozen.cdf(bound, maxpts=200_000, lower_limit=-bound, random_state=7))
     s, weight = _scale_nodes(float(df))
@@ -132,7 +134,9 @@ def _dunnett_critical(confidence: float, rows: tuple[tuple[float, ...], ...], df
         return _quantile(lambda c: many_to_one_cdf(c, correlation, df), confidence)
     start = float(stats.t.ppf(0.5 + confidence / 2, df))
     top = float(stats.t.ppf(1 - (1 - confidence) / 2 / correlation.shape[0], df))
-    return float(optimize.brentq(lambda c: many_to_one_cdf(c, correlation, df) - confidence, 0.98 * start, 1.02 * top, xtol=1e-5))
+    return float(
+        optimize.brentq(lambda c: many_to_one_cdf(c, correlation, df) - confidence, 0.98 * start, 1.02 * top, xtol=1e-5)
+    )
 
 
 def dunnett_p(t: float, correlation: Array, df: float) -> float:

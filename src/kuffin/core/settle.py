@@ -20,7 +20,7 @@ from kuffin.core.warmup import SlowData, WarmUp, fit_fast, fit_slow
 
 Array = NDArray[np.float64]
 
-LEAD_S = 60.0           # after load start, before the first box
+LEAD_S = 60.0  # after load start, before the first box
 BOX_S = 30.0
 LEAST_WINDOW_S = 300.0
 
@@ -100,8 +100,9 @@ class _Signals:
     spikes: int
 
 
-def reading(mean: float, mean_u95: float, left_in_window: float, final: float, final_u95: float, settled: bool,
-            by_hand: bool) -> tuple[float, float]:
+def reading(
+    mean: float, mean_u95: float, left_in_window: float, final: float, final_u95: float, settled: bool, by_hand: bool
+) -> tuple[float, float]:
     """The reading of a settled trace and the half-width of its 95 % interval.
 
     A window that Kuffin found is corrected for the warm-up still left in it (its size then counts for a third, not in
@@ -115,8 +116,17 @@ def reading(mean: float, mean_u95: float, left_in_window: float, final: float, f
     return mean - left_in_window, float(np.hypot(rest, abs(left_in_window) / 3))
 
 
-def settle(times: Array, response: Array, *, over: Array | None = None, per: Array | None = None, load: Array | None = None,
-           air: Array | None = None, tolerance: float = 0.2, window: tuple[float, float] | None = None) -> Settling:
+def settle(
+    times: Array,
+    response: Array,
+    *,
+    over: Array | None = None,
+    per: Array | None = None,
+    load: Array | None = None,
+    air: Array | None = None,
+    tolerance: float = 0.2,
+    window: tuple[float, float] | None = None,
+) -> Settling:
     """Judge a trace: `response`, less `over`, divided by `per`.
 
     Parameters
@@ -179,9 +189,11 @@ def _span(times: Array, response: Array, over: Array | None, load: Array | None)
 
 def _jumps(t: Array, x: Array, begin: float) -> bool:
     """Whether a channel answers the load at once: by 0.4 of its final rise within 20 to 50 s."""
+
     def level(a: float, b: float) -> float:
         inside = (t >= a) & (t < b) & np.isfinite(x)
         return float(np.median(x[inside])) if inside.sum() >= 2 else float("nan")
+
     before, soon = level(begin - 60, begin - 0.5), level(begin + 20, begin + 50)
     late = level(t[-1] - 300, t[-1] + 1)
     if not np.isfinite([before, soon, late]).all() or abs(late - before) < 1.0:
@@ -189,13 +201,22 @@ def _jumps(t: Array, x: Array, begin: float) -> bool:
     return (soon - before) / (late - before) > 0.4
 
 
-def _clean(times: Array, response: Array, over: Array | None, per: Array | None, load: Array | None, air: Array | None,
-           begin: float, end: float) -> _Signals:
+def _clean(
+    times: Array,
+    response: Array,
+    over: Array | None,
+    per: Array | None,
+    load: Array | None,
+    air: Array | None,
+    begin: float,
+    end: float,
+) -> _Signals:
     keep = times <= end + 1e-9
     t = times[keep]
 
     def cut(x: Array | None) -> Array | None:
         return None if x is None else x[keep].astype(float, copy=True)
+
     y, o, p, q, a = cut(response), cut(over), cut(per), cut(load), cut(air)
     assert y is not None
     spikes = 0
@@ -224,6 +245,7 @@ def _is_fast(s: _Signals, begin: float, end: float, has_start: bool, width: floa
     def level(mask: Mask) -> float:
         v = y[mask & np.isfinite(y)]
         return float(np.mean(v)) if v.size else float("nan")
+
     before = level((s.t < begin - 1) & (s.t >= begin - 60))
     before = 0.0 if not np.isfinite(before) else before
     soon = level((s.t >= begin + 20) & (s.t < begin + 50))
@@ -244,9 +266,27 @@ def _box_starts(first: float, end: float, width: float, stride: float) -> Array:
 class _Analysis:
     """Boxes of one run, from which steps and fits are made."""
 
-    def __init__(self, s: _Signals, starts: Array, width: float, stride: float, fast: bool, tolerance: float, period: float | None,
-                 begin: float, end: float) -> None:
-        self.s, self.width, self.stride, self.fast, self.tolerance, self.period, self.end = s, width, stride, fast, tolerance, period, end
+    def __init__(
+        self,
+        s: _Signals,
+        starts: Array,
+        width: float,
+        stride: float,
+        fast: bool,
+        tolerance: float,
+        period: float | None,
+        begin: float,
+        end: float,
+    ) -> None:
+        self.s, self.width, self.stride, self.fast, self.tolerance, self.period, self.end = (
+            s,
+            width,
+            stride,
+            fast,
+            tolerance,
+            period,
+            end,
+        )
         self.spacing = 4 if period is not None else 1
         box = box_means(s.t, s.response, width, starts)
         if s.over is not None:
@@ -259,7 +299,9 @@ class _Analysis:
             ok &= np.isfinite(box_per) & (np.abs(box_per) > 1e-9)
         self.starts = starts[ok]
         if self.starts.size < 4:
-            raise TraceError("the trace has too few readings under load to judge; look for gaps or choose another column")
+            raise TraceError(
+                "the trace has too few readings under load to judge; look for gaps or choose another column"
+            )
         self.t = self.starts + width / 2
         self.y = box[ok]
         self.over = None if box_over is None else box_over[ok]
@@ -268,7 +310,11 @@ class _Analysis:
         self.load = None if level is None else box_means(s.t, level, width, self.starts)
         self.from_box = 0
         self._grid = np.arange(float(s.t[0]), end + 10.0, float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0)))
-        self._over_grid, self._per_grid, self._air_grid = self._on_grid(s.over), self._on_grid(s.per), self._on_grid(s.air)
+        self._over_grid, self._per_grid, self._air_grid = (
+            self._on_grid(s.over),
+            self._on_grid(s.per),
+            self._on_grid(s.air),
+        )
         self._wander = self._load_wander(level, begin)
         self._cache: dict[float, tuple[Array, Array]] = {}
 
@@ -309,8 +355,11 @@ class _Analysis:
         """Boxes of the response less the lagged air, and of the lagged drive."""
         if tau not in self._cache:
             y = self.y if self._over_grid is None else self.y - self._lagged_boxes(self._over_grid, tau)
-            drive = self._drive(tau) if self._per_grid is None else \
-                self._lagged_boxes(self._per_grid, tau, float(np.median(self._per_grid)))
+            drive = (
+                self._drive(tau)
+                if self._per_grid is None
+                else self._lagged_boxes(self._per_grid, tau, float(np.median(self._per_grid)))
+            )
             self._cache[tau] = (y, drive)
         return self._cache[tau]
 
@@ -324,6 +373,7 @@ class _Analysis:
         def data(tau: float) -> tuple[Array, Array]:
             y, drive = self.slow_data(tau)
             return y[a:], drive[a:]
+
         return data
 
     def fast_trace(self) -> Array:
@@ -371,7 +421,10 @@ class _Analysis:
         air = self.s.air
 
         def data(tau: float) -> tuple[Array, Array]:
-            return (x if self._air_grid is None else x - self._lagged_boxes(self._air_grid, tau)[a:]), self._drive(tau)[a:]
+            return (x if self._air_grid is None else x - self._lagged_boxes(self._air_grid, tau)[a:]), self._drive(tau)[
+                a:
+            ]
+
         own = fit_slow(t, data, self.end, np.geomspace(60, 4000, 24))
         last = 0.0
         if air is not None and self._air_grid is not None:
@@ -382,8 +435,14 @@ class _Analysis:
         return float(np.clip(level, x[-1] - reach, x[-1] + reach))
 
 
-def _judge(an: _Analysis, fit: WarmUp, start: float | None, end: float, step_at: float | None,
-           window: tuple[float, float] | None) -> Settling:
+def _judge(
+    an: _Analysis,
+    fit: WarmUp,
+    start: float | None,
+    end: float,
+    step_at: float | None,
+    window: tuple[float, float] | None,
+) -> Settling:
     a = an.from_box
     t, starts = an.t[a:], an.starts[a:]
     tolerance = an.tolerance
@@ -401,7 +460,9 @@ def _judge(an: _Analysis, fit: WarmUp, start: float | None, end: float, step_at:
     still = -left
     amplitude = float(abs(transient[0])) if transient.size else 0.0
     t95 = fit.t95
-    final_u95 = float(np.sqrt((1.5 * t95 * fit.final_se) ** 2 + (tolerance / 4) ** 2 + (0.15 * still) ** 2 + (0.01 * amplitude) ** 2))
+    final_u95 = float(
+        np.sqrt((1.5 * t95 * fit.final_se) ** 2 + (tolerance / 4) ** 2 + (0.15 * still) ** 2 + (0.01 * amplitude) ** 2)
+    )
     still_u95 = float(np.sqrt((t95 * left_se) ** 2 + (0.15 * still) ** 2))
     noise = _Noise(float(np.sqrt(fit.rss / fit.df)) / scale, max(fit.inflation, 0.6 * an.spacing), t95, an.spacing)
     least = max(LEAST_WINDOW_S, 3 * an.period if an.period else 0.0)
@@ -427,7 +488,7 @@ def _judge(an: _Analysis, fit: WarmUp, start: float | None, end: float, step_at:
         inside &= starts + an.width <= span[1] + 1e-6
     if inside.sum() < 3:
         inside = np.zeros(starts.size, bool)
-        inside[-min(3, starts.size):] = True
+        inside[-min(3, starts.size) :] = True
     drift, drift_u95 = _drift(t[inside], y[inside], noise)
     trace = _sample_trace(an, fit)
     mean, mean_u95, n_eff, sd = _window_mean(an, trace, span, float(np.mean(transient[inside])))
@@ -437,10 +498,36 @@ def _judge(an: _Analysis, fit: WarmUp, start: float | None, end: float, step_at:
         mean_u95 = float(np.hypot(mean_u95, 1.96 * coarse / np.sqrt(12)))
     left_in_window = float(np.mean(transient[inside]))
     fitted = y - fit.residuals / (1.0 if an.fast or an.per is None else drive)
-    return Settling(start, end, an.period, fit.tau_s, settled, chosen if settled else None, span, mean, mean_u95, n_eff, sd, fit.final,
-                    final_u95, still, still_u95, drift, drift_u95, step_at, tolerance, left_in_window, window is not None,
-                    an.fast, an.s.spikes,
-                    int(np.isfinite(an.s.response).sum()), q, trace, t, fitted)
+    return Settling(
+        start,
+        end,
+        an.period,
+        fit.tau_s,
+        settled,
+        chosen if settled else None,
+        span,
+        mean,
+        mean_u95,
+        n_eff,
+        sd,
+        fit.final,
+        final_u95,
+        still,
+        still_u95,
+        drift,
+        drift_u95,
+        step_at,
+        tolerance,
+        left_in_window,
+        window is not None,
+        an.fast,
+        an.s.spikes,
+        int(np.isfinite(an.s.response).sum()),
+        q,
+        trace,
+        t,
+        fitted,
+    )
 
 
 @dataclass(frozen=True)
@@ -468,7 +555,10 @@ def _drift(t: Array, y: Array, noise: _Noise) -> tuple[float, float]:
     pooled = noise.t95 * noise.sd * float(np.sqrt(noise.inflation / sxx))
     residuals = y - y.mean() - slope * x
     ips = max(inflation(residuals), 0.6 * noise.spacing)
-    own = float(stats.t.ppf(0.975, max(n / noise.spacing - 2, 1.0)) * np.sqrt(float(residuals @ residuals) / max(n - 2, 1) / sxx * ips))
+    own = float(
+        stats.t.ppf(0.975, max(n / noise.spacing - 2, 1.0))
+        * np.sqrt(float(residuals @ residuals) / max(n - 2, 1) / sxx * ips)
+    )
     return slope * 600, min(pooled, own) * 600
 
 
@@ -490,12 +580,14 @@ def _sample_trace(an: _Analysis, fit: WarmUp) -> Array:
     return out
 
 
-def _window_mean(an: _Analysis, trace: Array, span: tuple[float, float], warm_up_left: float) -> tuple[float, float, float, float]:
+def _window_mean(
+    an: _Analysis, trace: Array, span: tuple[float, float], warm_up_left: float
+) -> tuple[float, float, float, float]:
     """Mean of the window, its half-width, effective number and scatter of the samples."""
     t = an.s.t
     begin, end = span
     if an.period is not None and end - begin > an.period:
-        begin = end - an.period * np.floor((end - begin) / an.period + 1e-9)     # whole loops
+        begin = end - an.period * np.floor((end - begin) / an.period + 1e-9)  # whole loops
     ok = (t >= begin) & (t <= end) & np.isfinite(trace)
     values, at = trace[ok], t[ok]
     n = values.size

@@ -45,11 +45,15 @@ def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> 
     best = int(np.argmin(two))
     cut = int(cuts[best])
     j1, j2 = int(np.argmin(before[:, cut - 1])), int(np.argmin(after[:, cut]))
-    residuals = np.concatenate((_residuals(t, data, TAUS[j1], slice(0, cut)), _residuals(t, data, TAUS[j2], slice(cut, m))))
+    residuals = np.concatenate(
+        (_residuals(t, data, TAUS[j1], slice(0, cut)), _residuals(t, data, TAUS[j2], slice(cut, m)))
+    )
     return cut if _worth(whole, float(two[best]), residuals, tolerance) else None
 
 
-def fast_split(t: Array, y: Array, x: Array | None, power: Array | None, tolerance: float, spacing: int = 1) -> int | None:
+def fast_split(
+    t: Array, y: Array, x: Array | None, power: Array | None, tolerance: float, spacing: int = 1
+) -> int | None:
     """The box at which a fast trace changed its level, None where it did not.
 
     Each piece has its own level; both share the same slope against the coolant.

@@ -54,7 +54,7 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
     away = np.abs(x - middle)
     spread = _MAD * ndimage.median_filter(away, window, mode="nearest")
     typical = _MAD * float(np.median(away))
-    limit = np.maximum(np.maximum(mads * spread, mads * 0.5 * typical), max(3 * quantum(x), 1e-9))
+    limit = np.maximum(np.maximum(mads * spread, 0.75 * mads * typical), max(3 * quantum(x), 1e-9))
     marked[finite[away > limit]] = True
     return marked
 

@@ -41,10 +41,41 @@ def _add(unit: Unit, *spellings: str) -> None:
         _TABLE[spelling] = unit
 
 
-_add(Unit("degC", "temperature"), "°c", "c", "degc", "celsius", "deg.c", "℃", "ºc", "˚c", "centigrade", "degreesc",
-     "degreec", "degreescelsius", "?c", "\ufffdc", "degcelsius", "tempc")
-_add(Unit("degC", "temperature", 5 / 9, -160 / 9), "°f", "f", "degf", "fahrenheit", "deg.f", "℉", "ºf", "˚f",
-     "degreesf", "degreef", "degreesfahrenheit", "?f", "\ufffdf")
+_add(
+    Unit("degC", "temperature"),
+    "°c",
+    "c",
+    "degc",
+    "celsius",
+    "deg.c",
+    "℃",
+    "ºc",
+    "˚c",
+    "centigrade",
+    "degreesc",
+    "degreec",
+    "degreescelsius",
+    "?c",
+    "\ufffdc",
+    "degcelsius",
+    "tempc",
+)
+_add(
+    Unit("degC", "temperature", 5 / 9, -160 / 9),
+    "°f",
+    "f",
+    "degf",
+    "fahrenheit",
+    "deg.f",
+    "℉",
+    "ºf",
+    "˚f",
+    "degreesf",
+    "degreef",
+    "degreesfahrenheit",
+    "?f",
+    "\ufffdf",
+)
 _add(Unit("K", "temperature"), "k", "kelvin", "°k", "delta°c", "Δ°c", "Δk", "δk", "δ°c", "deltak", "dk")
 _add(Unit("L/h", "flow"), "l/h", "lph", "l/hr", "l/hour", "litres/h", "liters/h", "l·h-1", "lh-1", "ltr/h")
 _add(Unit("L/h", "flow", 60.0), "l/min", "lpm", "l/m", "litres/min", "liters/min", "lmin-1", "ltr/min")
@@ -56,8 +87,21 @@ _add(Unit("L/h", "flow", 1000.0), "m³/h", "m3/h", "m^3/h", "cbm/h", "m³h-1")
 _add(Unit("L/h", "flow", 60000.0), "m³/min", "m3/min")
 _add(Unit("L/h", "flow", _GALLON_L), "gph", "gal/h", "gal/hr", "usgph", "usgal/h", "gallons/h", "g/h")
 _add(Unit("L/h", "flow", 60 * _GALLON_L), "gpm", "gal/min", "usgpm", "usgal/min", "gallons/min")
-_add(Unit("rpm", "rotational_speed"), "rpm", "1/min", "min-1", "min^-1", "min⁻¹", "r/min", "rev/min", "u/min", "upm", "revs/min",
-     "rot/min", "tr/min")
+_add(
+    Unit("rpm", "rotational_speed"),
+    "rpm",
+    "1/min",
+    "min-1",
+    "min^-1",
+    "min⁻¹",
+    "r/min",
+    "rev/min",
+    "u/min",
+    "upm",
+    "revs/min",
+    "rot/min",
+    "tr/min",
+)
 _add(Unit("rpm", "rotational_speed", 60.0), "rps", "r/s", "rev/s")
 _add(Unit("dBA", "sound_level"), "dba", "db(a)", "dbspl(a)", "dba(spl)", "dbaspl")
 _add(Unit("kPa", "pressure", 100.0), "bar", "barg")
@@ -85,8 +129,11 @@ _add(Unit("A", "current"), "amp", "amps", "ampere", "amperes", "adc")
 
 # units that take SI prefixes; here the case of the prefix counts
 _PREFIXED = {
-    "W": Unit("W", "power"), "V": Unit("V", "voltage"), "A": Unit("A", "current"),
-    "Hz": Unit("MHz", "frequency", 1e-6), "Pa": Unit("kPa", "pressure", 1e-3),
+    "W": Unit("W", "power"),
+    "V": Unit("V", "voltage"),
+    "A": Unit("A", "current"),
+    "Hz": Unit("MHz", "frequency", 1e-6),
+    "Pa": Unit("kPa", "pressure", 1e-3),
 }
 
 

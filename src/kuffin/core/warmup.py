@@ -24,7 +24,7 @@ Array = NDArray[np.float64]
 
 TAUS = np.geomspace(30.0, 7200.0, 56)
 K_MAX = 0.15
-K_USUAL, K_SPREAD = 0.04, 0.04      # of die over coolant for each kelvin of coolant, with leaky silicon
+K_USUAL, K_SPREAD = 0.04, 0.04  # of die over coolant for each kelvin of coolant, with leaky silicon
 
 # gives, for a time constant, the boxes' response with the air's lag taken off, and the drive
 SlowData = Callable[[float], tuple[Array, Array]]
@@ -88,7 +88,7 @@ def _solve(basis: Array, y: Array) -> tuple[Array, Array, float]:
     """Least squares; coefficients, residuals, sum of squares."""
     coefficients, *_ = np.linalg.lstsq(basis, y, rcond=None)
     residuals = y - basis @ coefficients
-    return coefficients, residuals, float(residuals @ residuals)
+    return np.asarray(coefficients, float), residuals, float(residuals @ residuals)
 
 
 def fit_slow(t: Array, data: SlowData, end: float, taus: Array = TAUS) -> WarmUp:
@@ -133,8 +133,22 @@ def fit_slow(t: Array, data: SlowData, end: float, taus: Array = TAUS) -> WarmUp
     decay_end = float(np.exp(-(end - origin) / tau))
     towards = np.array([0.0, decay_end, amplitude * decay_end * (end - origin) / tau])
     left_var = float(towards @ covariance @ towards)
-    return WarmUp(float(final), float(np.sqrt(max(covariance[0, 0], 0) * ips)), tau, amplitude * decay, float(amplitude * decay_end),
-                  float(np.sqrt(max(left_var, 0) * ips)), residuals, rss, ips, df, origin, float(amplitude), 0.0, drive)
+    return WarmUp(
+        float(final),
+        float(np.sqrt(max(covariance[0, 0], 0) * ips)),
+        tau,
+        amplitude * decay,
+        float(amplitude * decay_end),
+        float(np.sqrt(max(left_var, 0) * ips)),
+        residuals,
+        rss,
+        ips,
+        df,
+        origin,
+        float(amplitude),
+        0.0,
+        drive,
+    )
 
 
 def _covariance(jacobian: Array, sigma2: float, drop_last: bool) -> Array:
@@ -228,5 +242,18 @@ def fit_fast(t: Array, y: Array, x: Array | None, x_final: float | None, power: 
     left = float(transient[-1]) if m else 0.0
     k_se = float(np.sqrt(max(covariance[k_at, k_at], 0))) if k_at is not None else 0.0
     x_left = float(x[-1] - x_final) if x is not None and x_final is not None else 0.0
-    return WarmUp(float(coefficients[0]), float(np.sqrt(max(covariance[0, 0], 0) * ips)), None, transient, left,
-                  abs(x_left) * k_se * float(np.sqrt(ips)), residuals, rss, ips, float(df), coupling=k, drive=np.ones(m), nuisance=nuisance)
+    return WarmUp(
+        float(coefficients[0]),
+        float(np.sqrt(max(covariance[0, 0], 0) * ips)),
+        None,
+        transient,
+        left,
+        abs(x_left) * k_se * float(np.sqrt(ips)),
+        residuals,
+        rss,
+        ips,
+        float(df),
+        coupling=k,
+        drive=np.ones(m),
+        nuisance=nuisance,
+    )

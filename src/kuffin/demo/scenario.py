@@ -24,16 +24,27 @@ SEED = 711
 QUESTION = "Which slim radiator keeps booth seven cool?"
 REFERENCE_W = 182.0
 MARGIN_K = 0.5
-MOUNT_SCATTER = 0.02       # of the resistance, between fittings
+MOUNT_SCATTER = 0.02  # of the resistance, between fittings
 
-RADIATORS = {r.name: r for r in (
-    Radiator("Reed", 0.0578), Radiator("Rush", 0.0690), Radiator("Sedge", 0.0566), Radiator("Bulrush", 0.0640))}
+RADIATORS = {
+    r.name: r
+    for r in (
+        Radiator("Reed", 0.0578),
+        Radiator("Rush", 0.0690),
+        Radiator("Sedge", 0.0566),
+        Radiator("Bulrush", 0.0640),
+    )
+}
 BLOCK = Block("Tern")
 BATCH = Load("batch stretch", 180.0, period_s=96.0, dip_s=7.0)
 
 # Afternoon by afternoon in bench order: the room is cool when the door has just been shut, warm by the evening. Rush had
 # the cool slot each time and Sedge the last one.
-ORDER = (("Rush", "Bulrush", "Reed", "Sedge"), ("Rush", "Reed", "Bulrush", "Sedge"), ("Rush", "Bulrush", "Reed", "Sedge"))
+ORDER = (
+    ("Rush", "Bulrush", "Reed", "Sedge"),
+    ("Rush", "Reed", "Bulrush", "Sedge"),
+    ("Rush", "Bulrush", "Reed", "Sedge"),
+)
 _FIRST_AIR = (20.6, 21.1, 20.8)
 _AIR_A_RUN = 1.5
 _TRAPPED_AIR = ("Bulrush", 2)
@@ -61,10 +72,19 @@ def demo_runs(progress: Callable[[int, int], None] | None = None) -> list[DemoRu
             start = dt.datetime(2026, 3, 2 + afternoon, 13, 0) + dt.timedelta(minutes=75 * slot)
             trapped = 0.27 if (name, afternoon) == _TRAPPED_AIR else 0.0
             length = 900.0 if (name, afternoon) == _STOPPED_EARLY else 3300.0
-            plan = RunPlan(RADIATORS[name], BLOCK, Load(BATCH.name, power, BATCH.period_s, BATCH.dip_s),
-                           Room(air, 0.7, 0.12, 0.15 if slot % 2 else 0.0, 840.0), start, load_s=length,
-                           mount_factor=1 + float(rng.normal(0, MOUNT_SCATTER)), trapped_air=trapped)
-            table, truth = record(plan, Pump(), SEED * 100 + afternoon * 10 + slot, f"{name.lower()}_round{afternoon}.csv")
+            plan = RunPlan(
+                RADIATORS[name],
+                BLOCK,
+                Load(BATCH.name, power, BATCH.period_s, BATCH.dip_s),
+                Room(air, 0.7, 0.12, 0.15 if slot % 2 else 0.0, 840.0),
+                start,
+                load_s=length,
+                mount_factor=1 + float(rng.normal(0, MOUNT_SCATTER)),
+                trapped_air=trapped,
+            )
+            table, truth = record(
+                plan, Pump(), SEED * 100 + afternoon * 10 + slot, f"{name.lower()}_round{afternoon}.csv"
+            )
             runs.append(DemoRun(name, afternoon, table, truth))
             if progress is not None:
                 progress(len(runs), sum(map(len, ORDER)))
@@ -75,7 +95,9 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
     """Write the demo notebook."""
     notebook = Notebook.create(path)
     try:
-        study = edits.add_study(notebook, QUESTION, "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], MARGIN_K, name="Radiators, spring")
+        study = edits.add_study(
+            notebook, QUESTION, "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], MARGIN_K, name="Radiators, spring"
+        )
         edits.change_study(notebook, study, "set the study up", reference_power_w=REFERENCE_W, blocks=True)
         for run in demo_runs(progress):
             edits.add_log(notebook, study, run.candidate, run.table, round_number=run.round)
@@ -89,6 +111,7 @@ def forget_history(notebook: Notebook) -> None:
     from sqlalchemy import delete
 
     from kuffin.notebook.entities import Edit
+
     with notebook.session() as session:
         session.execute(delete(Edit))
         session.commit()

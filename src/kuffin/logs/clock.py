@@ -12,8 +12,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 DAY = 86400.0
-_MONTHS = {m: i for i, m in enumerate(
-    ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"], 1)}
+_MONTHS = {
+    m: i for i, m in enumerate(["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"], 1)
+}
 _MONTHS |= {"mär": 3, "mai": 5, "okt": 10, "dez": 12, "mrz": 3, "ene": 1, "fév": 2, "avr": 4, "aoû": 8, "déc": 12}
 
 _DATE = r"""(?:[A-Za-z]{2,9}\.?,?\s+)?(?:
@@ -32,7 +33,8 @@ _TIME = r"""(?:
 _OFFSET = r"\s*(?P<off>[Zz]|UTC|GMT|[+-]\d{2}:?\d{2})?(?:\s*\[[\w/+-]+\])?(?:\s+[A-Z]{3,5})?"
 _FULL = re.compile(rf"^\s*{_DATE}[T\s,_;-]+{_TIME}{_OFFSET}\s*$", re.VERBOSE)
 _CTIME = re.compile(
-    r"^\s*[A-Za-z]{3}\s+(?P<mon4>[A-Za-z]{3})\s+(?P<d4>\d{1,2})\s+(?P<H>\d{1,2}):(?P<M>\d{2}):(?P<S>\d{2})\s+(?P<y4>\d{4})\s*$")
+    r"^\s*[A-Za-z]{3}\s+(?P<mon4>[A-Za-z]{3})\s+(?P<d4>\d{1,2})\s+(?P<H>\d{1,2}):(?P<M>\d{2}):(?P<S>\d{2})\s+(?P<y4>\d{4})\s*$"
+)
 _DATE_ONLY = re.compile(rf"^\s*{_DATE}\s*$", re.VERBOSE)
 _TIME_ONLY = re.compile(rf"^\s*T?{_TIME}{_OFFSET}\s*$", re.VERBOSE)
 _ISO = re.compile(r"^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}(?:\.\d{1,6})?$")
@@ -173,19 +175,19 @@ def running(seconds: NDArray[np.float64], *, calendar: bool, offsets: bool) -> t
             if step[i] < 0:
                 days += 1.0
             elif days > 0:
-                days -= 1.0     # a row swapped with its neighbour over midnight
+                days -= 1.0  # a row swapped with its neighbour over midnight
             else:
                 continue
-            shift[i + 1:] = days * DAY
+            shift[i + 1 :] = days * DAY
         if days:
             notes.append("the clock passes midnight: time runs on")
         t += shift
     if not offsets:
         step = np.diff(t)
         for i in np.flatnonzero((step < -3000.0) & (step > -3720.0)):
-            after = t[i + 1: i + 6]
-            if np.all(after - t[i] < -2400.0):      # it stays an hour back, so it is no swapped row
-                t[i + 1:] += 3600.0
+            after = t[i + 1 : i + 6]
+            if np.all(after - t[i] < -2400.0):  # it stays an hour back, so it is no swapped row
+                t[i + 1 :] += 3600.0
                 notes.append("the clock goes back an hour (end of summer time): time runs on")
     return t, notes
 
@@ -213,7 +215,9 @@ def _day_month_order(matches: Sequence[re.Match[str] | None], month_first: bool 
 
 
 def _day(g: dict[str, str | None], order: str, known: dict[tuple[str | None, ...], float]) -> float | None:
-    key = tuple(g.get(k) for k in ("y1", "m1", "d1", "a", "b", "y2", "d3", "mon3", "y3", "mon4", "d4", "y4", "y5", "m5", "d5"))
+    key = tuple(
+        g.get(k) for k in ("y1", "m1", "d1", "a", "b", "y2", "d3", "mon3", "y3", "mon4", "d4", "y4", "y5", "m5", "d5")
+    )
     if key in known:
         return known[key]
     if g.get("y1"):
@@ -249,7 +253,7 @@ def _time_s(g: dict[str, str | None], minutes_first: bool = False) -> float | No
             value = h * 3600.0 + m * 60.0 + (int(s) if s else 0)
         if m > 59 or (s and int(s) > 60):
             return None
-        value += int(g["days"]) * DAY if g.get("days") else 0.0
+        value += int(g.get("days") or 0) * DAY
     elif g.get("H6") is not None:
         value = int(g["H6"] or 0) * 3600.0 + int(g["M6"] or 0) * 60.0 + int(g["S6"] or 0)
         fraction = g.get("f6")

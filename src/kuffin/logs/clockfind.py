@@ -24,10 +24,26 @@ from kuffin.logs.values import parse_number
 
 _TIMEISH = re.compile(
     r"(?i)^(?:.*\b|_*)(time|times|timestamp|elapsed|epoch|unix|seconds|secs?|millis|milliseconds|minutes|hours|uptime|runtime|duration|"
-    r"zeit|uhrzeit|laufzeit|dauer|datum|date|temps|heure|tiempo|hora|tempo|t)(?:\b|_|$)")
-_COUNTER = re.compile(r"(?i)^\W*(no|nr|num|number|index|idx|samples?|rows?|n|records?|count|counter|scan|id|points?|lines?|seq|sequence|frame|step|i|#)\W*$|^#$")
-_SUFFIX = {"ms": 1e-3, "millis": 1e-3, "milliseconds": 1e-3, "us": 1e-6, "min": 60.0, "mins": 60.0, "minutes": 60.0, "h": 3600.0,
-           "hours": 3600.0, "s": 1.0, "sec": 1.0, "secs": 1.0, "seconds": 1.0}
+    r"zeit|uhrzeit|laufzeit|dauer|datum|date|temps|heure|tiempo|hora|tempo|t)(?:\b|_|$)"
+)
+_COUNTER = re.compile(
+    r"(?i)^\W*(no|nr|num|number|index|idx|samples?|rows?|n|records?|count|counter|scan|id|points?|lines?|seq|sequence|frame|step|i|#)\W*$|^#$"
+)
+_SUFFIX = {
+    "ms": 1e-3,
+    "millis": 1e-3,
+    "milliseconds": 1e-3,
+    "us": 1e-6,
+    "min": 60.0,
+    "mins": 60.0,
+    "minutes": 60.0,
+    "h": 3600.0,
+    "hours": 3600.0,
+    "s": 1.0,
+    "sec": 1.0,
+    "secs": 1.0,
+    "seconds": 1.0,
+}
 _UNIX = ((1e9, 1.0), (1e12, 1e-3), (1e15, 1e-6), (1e18, 1e-9))
 
 
@@ -35,7 +51,7 @@ _UNIX = ((1e9, 1.0), (1e12, 1e-3), (1e15, 1e-6), (1e18, 1e-9))
 class ClockChoice:
     """The clock: its kind, its columns, all columns that hold time, and the seconds in one unit of it."""
 
-    kind: str                      # datetime, date+time, unix, spreadsheet, time, elapsed
+    kind: str  # datetime, date+time, unix, spreadsheet, time, elapsed
     columns: tuple[int, ...]
     time_columns: frozenset[int]
     scale: float = 1.0
@@ -52,7 +68,11 @@ def find_clock(names: Sequence[ColumnName], rows: Sequence[Sequence[str]], decim
     """
     columns = list(zip(*rows, strict=False))
     kinds = {j: clock_kind(cells) for j, cells in enumerate(columns)}
-    numbers = {j: np.array([parse_number(c, decimal)[0] for c in cells]) for j, cells in enumerate(columns) if kinds[j] in {None, "date8"}}
+    numbers = {
+        j: np.array([parse_number(c, decimal)[0] for c in cells])
+        for j, cells in enumerate(columns)
+        if kinds[j] in {None, "date8"}
+    }
     elapsed: dict[int, tuple[str, float]] = {}
     for j, values in numbers.items():
         found = _numeric_clock(names[j], values)
@@ -105,8 +125,11 @@ def _numeric_clock(column: ColumnName, values: NDArray[np.float64]) -> tuple[str
         return "spreadsheet", 86400.0
     # a clock moves on: nearly every step is a rise of much the same size
     moves = steps[steps != 0]
-    steady = float(np.mean(steps > 0)) > 0.5 and moves.size > 0 and float(np.median(np.abs(moves - np.median(moves)))) < 0.6 * abs(
-        float(np.median(moves)))
+    steady = (
+        float(np.mean(steps > 0)) > 0.5
+        and moves.size > 0
+        and float(np.median(np.abs(moves - np.median(moves)))) < 0.6 * abs(float(np.median(moves)))
+    )
     if not steady:
         return None
     if unit is not None:
@@ -117,8 +140,9 @@ def _numeric_clock(column: ColumnName, values: NDArray[np.float64]) -> tuple[str
     return None
 
 
-def read_clock(choice: ClockChoice, columns: Sequence[Sequence[str] | NDArray[np.float64]], unit: str | None,
-               us_style: bool) -> tuple[ParsedClock, bool]:
+def read_clock(
+    choice: ClockChoice, columns: Sequence[Sequence[str] | NDArray[np.float64]], unit: str | None, us_style: bool
+) -> tuple[ParsedClock, bool]:
     """The times of all rows, and whether each carries its offset.
 
     Parameters
@@ -140,7 +164,9 @@ def read_clock(choice: ClockChoice, columns: Sequence[Sequence[str] | NDArray[np
     if choice.kind == "time":
         cells = [str(c) for c in columns[0]]
         folded = (unit or "").lower().replace(" ", "")
-        minutes = folded in {"mm:ss", "m:s", "min:s", "min:sec"} or (folded != "hh:mm" and looks_like_minutes(cells[:400]))
+        minutes = folded in {"mm:ss", "m:s", "min:s", "min:sec"} or (
+            folded != "hh:mm" and looks_like_minutes(cells[:400])
+        )
         return parse_time_of_day(cells, minutes), False
     values = np.asarray(columns[0], dtype=float)
     seconds = values * choice.scale

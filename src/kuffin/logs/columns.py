@@ -59,10 +59,17 @@ class ColumnBuilder:
     def finish(self, header_unit: str | None) -> tuple[NDArray[np.float64], str | None, str, str | None]:
         """The values, their canonical unit, their quantity and the unit as written."""
         values = np.concatenate(self._parts) if self._parts else np.empty(0)
-        own = np.concatenate([np.zeros(p.size, bool) if o is None else o for p, o in zip(self._parts, self._own, strict=True)]) \
-            if any(o is not None for o in self._own) else None
+        own = (
+            np.concatenate(
+                [np.zeros(p.size, bool) if o is None else o for p, o in zip(self._parts, self._own, strict=True)]
+            )
+            if any(o is not None for o in self._own)
+            else None
+        )
         self._parts, self._own = [], []
-        written = header_unit or (max(self._value_units, key=lambda u: self._value_units[u]) if self._value_units else None)
+        written = header_unit or (
+            max(self._value_units, key=lambda u: self._value_units[u]) if self._value_units else None
+        )
         if written is None:
             return values, None, "unknown", None
         unit = parse_unit(written)

@@ -10,8 +10,11 @@ from pathlib import Path
 from kuffin.core.errors import LogError
 
 _BOMS = [
-    (codecs.BOM_UTF8, "utf-8"), (codecs.BOM_UTF32_LE, "utf-32"), (codecs.BOM_UTF32_BE, "utf-32"),
-    (codecs.BOM_UTF16_LE, "utf-16"), (codecs.BOM_UTF16_BE, "utf-16"),
+    (codecs.BOM_UTF8, "utf-8"),
+    (codecs.BOM_UTF32_LE, "utf-32"),
+    (codecs.BOM_UTF32_BE, "utf-32"),
+    (codecs.BOM_UTF16_LE, "utf-16"),
+    (codecs.BOM_UTF16_BE, "utf-16"),
 ]
 _MULTIBYTE = re.compile(rb"[\xc2-\xdf][\x80-\xbf]|[\xe0-\xef][\x80-\xbf]{2}|[\xf0-\xf4][\x80-\xbf]{3}")
 
@@ -58,7 +61,7 @@ def decode(raw: bytes, name: str = "log") -> DecodedText:
     for bom, known in _BOMS:
         if raw.startswith(bom):
             encoding = known
-            body = raw[len(bom):] if known == "utf-8" else raw
+            body = raw[len(bom) :] if known == "utf-8" else raw
             break
     if not encoding:
         encoding = _guess(raw, name)

@@ -8,10 +8,40 @@ from dataclasses import dataclass
 
 from kuffin.core.units import parse_unit
 
-_BRACKET = re.compile(r"^(?P<name>.*?)\s*(?P<open>[\[({])\s*(?P<unit>[^\[\](){}]*(?:\([^()]*\)[^\[\](){}]*)?)\s*[\])}]\s*$")
+_BRACKET = re.compile(
+    r"^(?P<name>.*?)\s*(?P<open>[\[({])\s*(?P<unit>[^\[\](){}]*(?:\([^()]*\)[^\[\](){}]*)?)\s*[\])}]\s*$"
+)
 _COMMA = re.compile(r"^(?P<name>.+?)\s*,\s*(?P<unit>[^,]+?)\s*$")
-_QUALIFIERS = {"max", "min", "avg", "mean", "average", "in", "out", "top", "left", "right", "bottom", "front", "rear", "cpu", "gpu",
-               "core", "total", "est", "set", "raw", "sum", "peak", "current", "now", "smoothed", "filtered", "inlet", "outlet"}
+_QUALIFIERS = {
+    "max",
+    "min",
+    "avg",
+    "mean",
+    "average",
+    "in",
+    "out",
+    "top",
+    "left",
+    "right",
+    "bottom",
+    "front",
+    "rear",
+    "cpu",
+    "gpu",
+    "core",
+    "total",
+    "est",
+    "set",
+    "raw",
+    "sum",
+    "peak",
+    "current",
+    "now",
+    "smoothed",
+    "filtered",
+    "inlet",
+    "outlet",
+}
 
 
 @dataclass(frozen=True)
@@ -50,7 +80,7 @@ def split_names(cells: Sequence[str]) -> list[ColumnName]:
         match = _BRACKET.match(cell)
         if match and match["unit"] and match["name"]:
             known = parse_unit(match["unit"]) is not None
-            if known or (match["open"] != "(" or round_style) and _looks_like_unit(match["unit"], match["open"]):
+            if known or ((match["open"] != "(" or round_style) and _looks_like_unit(match["unit"], match["open"])):
                 out.append(ColumnName(fold(match["name"]).rstrip(",;:"), fold(match["unit"])))
                 continue
         if match and match["name"] and not match["unit"]:

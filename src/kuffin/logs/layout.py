@@ -13,7 +13,7 @@ from kuffin.logs.clock import clock_kind
 from kuffin.logs.header import fold, is_unit_row
 from kuffin.logs.values import is_missing, parse_number
 
-DELIMITERS = (",", ";", "\t", "|", "  ", " ")   # two blanks: columns aligned with blanks, names may hold one
+DELIMITERS = (",", ";", "\t", "|", "  ", " ")  # two blanks: columns aligned with blanks, names may hold one
 SAMPLE_LINES = 400
 
 
@@ -48,7 +48,10 @@ def split_line(line: str, delimiter: str) -> list[str]:
 
 def is_value(cell: str) -> bool:
     """Whether a cell looks like a number (with its unit) or a clock."""
-    if parse_number(cell, ".")[0] == parse_number(cell, ".")[0] or parse_number(cell, ",")[0] == parse_number(cell, ",")[0]:
+    if (
+        parse_number(cell, ".")[0] == parse_number(cell, ".")[0]
+        or parse_number(cell, ",")[0] == parse_number(cell, ",")[0]
+    ):
         return True
     return clock_kind([cell]) is not None
 
@@ -64,7 +67,7 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
     sample = list(lines[:SAMPLE_LINES])
     told = re.match(r"^\s*sep=(.)\s*$", sample[0]) if sample else None
     best: tuple[float, str, int] | None = None
-    for delimiter in ([told[1]] if told else DELIMITERS):
+    for delimiter in [told[1]] if told else DELIMITERS:
         score, fields = _score(sample, delimiter)
         if fields >= 2 and score > 0 and (best is None or score > best[0]):
             best = (score, delimiter, fields)
@@ -80,7 +83,11 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
     if len(header) == fields - 1:
         if all(not r[-1] for r in data):
             header.append("")
-        elif delimiter == " " and clock_kind([r[0] for r in data]) in {"date", "date8"} and clock_kind([r[1] for r in data]) == "time":
+        elif (
+            delimiter == " "
+            and clock_kind([r[0] for r in data]) in {"date", "date8"}
+            and clock_kind([r[1] for r in data]) == "time"
+        ):
             header.insert(1, "")
     if len(header) != fields:
         if header:
@@ -92,7 +99,7 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
 
 def _score(sample: Sequence[str], delimiter: str) -> tuple[float, int]:
     rows = [split_line(line, delimiter) for line in sample if line.strip()]
-    tail = rows[len(rows) // 3:] if len(rows) > 12 else rows
+    tail = rows[len(rows) // 3 :] if len(rows) > 12 else rows
     counts = Counter(len(r) for r in tail if len(r) >= 2)
     if not counts:
         return 0.0, 0
@@ -116,14 +123,15 @@ def _is_data(row: Sequence[str], fields: int) -> bool:
 def _first_data(rows: Sequence[Sequence[str]], fields: int) -> int | None:
     for i, row in enumerate(rows):
         if _is_data(row, fields):
-            following = rows[i + 1: i + 4]
+            following = rows[i + 1 : i + 4]
             if not following or sum(_is_data(r, fields) for r in following) >= min(2, len(following)) - 1:
                 return i
     return None
 
 
-def _header(sample: Sequence[str], rows: Sequence[list[str]], first: int, fields: int,
-            delimiter: str) -> tuple[list[str], list[str], tuple[int, ...], list[str]]:
+def _header(
+    sample: Sequence[str], rows: Sequence[list[str]], first: int, fields: int, delimiter: str
+) -> tuple[list[str], list[str], tuple[int, ...], list[str]]:
     above: list[tuple[int, list[str]]] = []
     for i in range(first - 1, -1, -1):
         text = sample[i].strip()
@@ -133,7 +141,7 @@ def _header(sample: Sequence[str], rows: Sequence[list[str]], first: int, fields
         bare = re.sub(r"^\s*(?:#+|//|%|;)\s*", "", sample[i])
         if text[0] in "#%" or text.startswith("//"):
             cells = split_line(bare, delimiter)
-        if abs(len(cells) - fields) <= 1 and len(cells) >= 2 or (not above and len(cells) > 2):
+        if (abs(len(cells) - fields) <= 1 and len(cells) >= 2) or (not above and len(cells) > 2):
             above.append((i, [fold(c) for c in cells]))
             if len(above) == 3:
                 break
@@ -161,7 +169,10 @@ def _decimal(rows: Sequence[Sequence[str]], delimiter: str) -> str:
                 continue
             body = match[1]
             if "." in body and "," in body:
-                points, commas = points + (body.rfind(".") > body.rfind(",")), commas + (body.rfind(",") > body.rfind("."))
+                points, commas = (
+                    points + (body.rfind(".") > body.rfind(",")),
+                    commas + (body.rfind(",") > body.rfind(".")),
+                )
             elif "." in body:
                 group = bool(re.fullmatch(r"[1-9]\d{0,2}(\.\d{3})+", body))
                 points, point_groups = points + (not group), point_groups + group

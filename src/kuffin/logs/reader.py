@@ -39,7 +39,7 @@ class _Rows:
     clock: list[list[Any]]
     starts: list[NDArray[np.int64]] = field(default_factory=list)
     lines: list[NDArray[np.int64]] = field(default_factory=list)
-    odd: list[tuple[int, str]] = field(default_factory=list)      # lines with another number of fields
+    odd: list[tuple[int, str]] = field(default_factory=list)  # lines with another number of fields
 
 
 def read_log(path: Path | str, progress: Progress | None = None) -> LogTable:
@@ -64,11 +64,15 @@ def read_log(path: Path | str, progress: Progress | None = None) -> LogTable:
     data = decoded.data
     layout = sniff(_first_lines(data), path.name)
     names = split_names(layout.header)
-    names = [ColumnName(n.name, n.unit or (u.strip("[](){}") or None)) for n, u in zip(names, layout.units, strict=True)]
+    names = [
+        ColumnName(n.name, n.unit or (u.strip("[](){}") or None)) for n, u in zip(names, layout.units, strict=True)
+    ]
     choice = find_clock(names, layout.sample, layout.decimal)
     if choice is None:
-        raise LogError(f"{path.name}: no column holds a readable clock (date, time of day, or seconds); "
-                       "add one to the log, as a row counter does not say when")
+        raise LogError(
+            f"{path.name}: no column holds a readable clock (date, time of day, or seconds); "
+            "add one to the log, as a row counter does not say when"
+        )
     delimiter = layout.delimiter
     if delimiter.strip(" ") == "":
         gap = rb"[ \t]{2,}|\t" if delimiter == "  " else rb"[ \t]+"
@@ -133,14 +137,14 @@ def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choi
     good = counts == layout.fields
     if layout.delimiter != "\t":
         first = text[np.minimum(starts, text.size - 1)]
-        good &= (first != ord("#"))
+        good &= first != ord("#")
     for i in np.flatnonzero(~good):
-        content = block[starts[i]:ends[i]].decode("utf-8", "replace")
+        content = block[starts[i] : ends[i]].decode("utf-8", "replace")
         if content.strip():
             rows.odd.append((first_line + int(i), content))
     if not good.any():
         return int(ends.size)
-    kept = block if good.all() else b"\n".join(block[starts[i]:ends[i]] for i in np.flatnonzero(good))
+    kept = block if good.all() else b"\n".join(block[starts[i] : ends[i]] for i in np.flatnonzero(good))
     frame = _frame(kept, layout, choice, int(good.sum()))
     for j in range(layout.fields):
         column = frame[j]
@@ -158,9 +162,21 @@ def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choi
 def _frame(kept: bytes, layout: Layout, choice: ClockChoice, expected: int) -> pd.DataFrame:
     text = {j: str for j in choice.columns} if choice.text else {}
     try:
-        frame = pd.read_csv(io.BytesIO(kept), sep=layout.delimiter, header=None, names=list(range(layout.fields)), index_col=False,
-                            decimal=layout.decimal, na_values=list(MISSING), skipinitialspace=True, dtype=text, low_memory=False,
-                            skip_blank_lines=False, encoding_errors="replace", on_bad_lines="skip")
+        frame = pd.read_csv(
+            io.BytesIO(kept),
+            sep=layout.delimiter,
+            header=None,
+            names=list(range(layout.fields)),
+            index_col=False,
+            decimal=layout.decimal,
+            na_values=list(MISSING),
+            skipinitialspace=True,
+            dtype=text,
+            low_memory=False,
+            skip_blank_lines=False,
+            encoding_errors="replace",
+            on_bad_lines="skip",
+        )
         if len(frame) == expected:
             return frame
     except (ValueError, OverflowError, pd.errors.ParserError):
@@ -170,7 +186,9 @@ def _frame(kept: bytes, layout: Layout, choice: ClockChoice, expected: int) -> p
     return pd.DataFrame(cells, columns=list(range(layout.fields)), dtype=object)
 
 
-def _assemble(name: str, rows: _Rows, data: bytes, layout: Layout, names: Sequence[ColumnName], choice: ClockChoice) -> LogTable:
+def _assemble(
+    name: str, rows: _Rows, data: bytes, layout: Layout, names: Sequence[ColumnName], choice: ClockChoice
+) -> LogTable:
     n = sum(part.size for part in rows.lines)
     starts = np.concatenate(rows.starts) if rows.starts else np.empty(0, np.int64)
     lines = np.concatenate(rows.lines) if rows.lines else np.empty(0, np.int64)
@@ -187,7 +205,12 @@ def _assemble(name: str, rows: _Rows, data: bytes, layout: Layout, names: Sequen
     order = np.argsort(times, kind="stable")
     swapped = bool(np.any(np.diff(times) < 0))
     keep, times = keep[order], times[order]
-    warnings += [*parsed.warnings, *notes, *more, *(["some rows were out of order and have been sorted by time"] if swapped else [])]
+    warnings += [
+        *parsed.warnings,
+        *notes,
+        *more,
+        *(["some rows were out of order and have been sorted by time"] if swapped else []),
+    ]
     straight = keep.size == n and not swapped
     channels = []
     unique = unique_names([c.name or f"Column {j + 1}" for j, c in enumerate(names)])
@@ -201,9 +224,23 @@ def _assemble(name: str, rows: _Rows, data: bytes, layout: Layout, names: Sequen
         channels.append(LogChannel(unique[j], unit, quantity, guess_role(unique[j], quantity, unit), values, written))
     if not channels:
         raise LogError(f"{name}: it has a clock but no column of numbers beside it")
-    preview = [list(layout.header), *([list(layout.units)] if any(layout.units) else []), *[list(r) for r in layout.sample[:30]]]
-    return LogTable(name, "", layout.delimiter, layout.decimal, times - times[0], _start(parsed, int(keep[0])), channels, dropped,
-                    warnings, preview)
+    preview = [
+        list(layout.header),
+        *([list(layout.units)] if any(layout.units) else []),
+        *[list(r) for r in layout.sample[:30]],
+    ]
+    return LogTable(
+        name,
+        "",
+        layout.delimiter,
+        layout.decimal,
+        times - times[0],
+        _start(parsed, int(keep[0])),
+        channels,
+        dropped,
+        warnings,
+        preview,
+    )
 
 
 def _start(parsed: ParsedClock, row: int) -> str | None:
@@ -222,32 +259,44 @@ def continue_after_restart(times: NDArray[np.float64], calendar: bool) -> tuple[
     typical = float(np.median(step[step > 0])) if np.any(step > 0) else 1.0
     notes = []
     for i in np.flatnonzero(step < -10 * typical):
-        after = t[i + 1: i + 9]
+        after = t[i + 1 : i + 9]
         if t[i + 1] >= t[i] or not np.all(after < t[i]):
             continue
-        if calendar and t[i + 1: ].max() < t[0]:
+        if calendar and t[i + 1 :].max() < t[0]:
             continue
         back = t[i] - t[i + 1]
-        t[i + 1:] += back + typical
-        notes.append(f"the clock goes back by {back:.0f} s after {t[i] - t[0]:.0f} s and runs on from there; "
-                     "how long the pause was cannot be known")
+        t[i + 1 :] += back + typical
+        notes.append(
+            f"the clock goes back by {back:.0f} s after {t[i] - t[0]:.0f} s and runs on from there; "
+            "how long the pause was cannot be known"
+        )
     return t, notes
 
 
-def _count_dropped(name: str, rows: _Rows, data: bytes, starts: NDArray[np.int64], lines: NDArray[np.int64],
-                   readable: NDArray[np.bool_], layout: Layout, choice: ClockChoice) -> tuple[int, list[str]]:
+def _count_dropped(
+    name: str,
+    rows: _Rows,
+    data: bytes,
+    starts: NDArray[np.int64],
+    lines: NDArray[np.int64],
+    readable: NDArray[np.bool_],
+    layout: Layout,
+    choice: ClockChoice,
+) -> tuple[int, list[str]]:
     """How many data rows could not be used, and what to say of them."""
     header = [c.strip() for c in layout.header]
     reasons: list[tuple[int, str]] = []
     last_good = int(lines[np.flatnonzero(readable)[-1]]) if readable.any() else -1
     for i in np.flatnonzero(~readable):
         end = data.find(b"\n", int(starts[i]))
-        cells = split_line(data[int(starts[i]): end if end >= 0 else len(data)].decode("utf-8", "replace"), layout.delimiter)
+        cells = split_line(
+            data[int(starts[i]) : end if end >= 0 else len(data)].decode("utf-8", "replace"), layout.delimiter
+        )
         clock = " ".join(cells[j] for j in choice.columns if j < len(cells))
         if _is_headerish(cells, header) or all(is_missing(c) for c in cells):
             continue
         if int(lines[i]) > last_good and not re.search(r"\d", clock):
-            continue        # a summary at the end
+            continue  # a summary at the end
         if not any(is_value(c) for k, c in enumerate(cells) if k not in choice.columns):
             continue
         reasons.append((int(lines[i]), "has an unreadable clock"))
@@ -261,7 +310,9 @@ def _count_dropped(name: str, rows: _Rows, data: bytes, starts: NDArray[np.int64
             continue
         clocks = [cells[j] for j in choice.columns if j < len(cells)]
         timed = bool(clocks) and (clock_kind([" ".join(clocks)]) is not None if choice.text else is_value(clocks[0]))
-        if (timed and len(filled) > 1) or (sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields):
+        if (timed and len(filled) > 1) or (
+            sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields
+        ):
             reasons.append((line, f"has {len(cells)} of {layout.fields} fields"))
         elif len(filled) >= 2 and changed is None and not any(map(is_value, filled)) and line < last_good:
             changed = line
@@ -272,7 +323,9 @@ def _count_dropped(name: str, rows: _Rows, data: bytes, starts: NDArray[np.int64
         plural = "1 row" if len(reasons) == 1 else f"{len(reasons)} rows"
         warnings.append(f"{plural} could not be read: line {line + 1} {why}")
         if len(reasons) > 0.2 * max(1, int(readable.sum())) and changed is not None:
-            warnings.append(f"the columns change at line {changed + 1}; what follows was left out. Split the file there to read both parts")
+            warnings.append(
+                f"the columns change at line {changed + 1}; what follows was left out. Split the file there to read both parts"
+            )
     return len(reasons), warnings
 
 

@@ -4,15 +4,54 @@ from __future__ import annotations
 
 import re
 
-ROLES = ("die", "hot_spot", "memory", "regulator", "coolant_in", "coolant_out", "coolant", "air_in", "room", "power", "wall_power",
-         "clock", "flow", "pump", "fan", "sound", "pressure", "humidity", "load", "voltage", "current", "score")
+ROLES = (
+    "die",
+    "hot_spot",
+    "memory",
+    "regulator",
+    "coolant_in",
+    "coolant_out",
+    "coolant",
+    "air_in",
+    "room",
+    "power",
+    "wall_power",
+    "clock",
+    "flow",
+    "pump",
+    "fan",
+    "sound",
+    "pressure",
+    "humidity",
+    "load",
+    "voltage",
+    "current",
+    "score",
+)
 
 ROLE_QUANTITY = {
-    "die": "temperature", "hot_spot": "temperature", "memory": "temperature", "regulator": "temperature",
-    "coolant_in": "temperature", "coolant_out": "temperature", "coolant": "temperature", "air_in": "temperature",
-    "room": "temperature", "power": "power", "wall_power": "power", "clock": "frequency", "flow": "flow",
-    "pump": "rotational_speed", "fan": "rotational_speed", "sound": "sound_level", "pressure": "pressure",
-    "humidity": "share", "load": "share", "voltage": "voltage", "current": "current", "score": "unknown",
+    "die": "temperature",
+    "hot_spot": "temperature",
+    "memory": "temperature",
+    "regulator": "temperature",
+    "coolant_in": "temperature",
+    "coolant_out": "temperature",
+    "coolant": "temperature",
+    "air_in": "temperature",
+    "room": "temperature",
+    "power": "power",
+    "wall_power": "power",
+    "clock": "frequency",
+    "flow": "flow",
+    "pump": "rotational_speed",
+    "fan": "rotational_speed",
+    "sound": "sound_level",
+    "pressure": "pressure",
+    "humidity": "share",
+    "load": "share",
+    "voltage": "voltage",
+    "current": "current",
+    "score": "unknown",
 }
 
 _COOLANT = {"coolant", "water", "liquid", "fluid", "loop", "reservoir", "res"}
@@ -23,7 +62,22 @@ _ROOM = {"room", "ambient", "amb", "booth", "environment", "surroundings"}
 _SPOT = {"hotspot", "junction", "tjunction"}
 _MEMORY = {"memory", "mem", "vram", "ram", "dimm", "dimms"}
 _REGULATOR = {"regulator", "regulators", "vrm", "vr", "mosfet", "mosfets", "mos"}
-_DIE = {"die", "core", "cores", "cpu", "gpu", "package", "chip", "processor", "tctl", "tdie", "heater", "heat", "asic", "edge"}
+_DIE = {
+    "die",
+    "core",
+    "cores",
+    "cpu",
+    "gpu",
+    "package",
+    "chip",
+    "processor",
+    "tctl",
+    "tdie",
+    "heater",
+    "heat",
+    "asic",
+    "edge",
+}
 _WALL = {"wall", "mains", "socket", "plug", "system"}
 
 
@@ -66,7 +120,11 @@ def guess_role(name: str, quantity: str, unit: str | None) -> str | None:
         return quantity
     if words & {"score", "points"}:
         return "score"
-    return _temperature(words, joined) if open_quantity and not words & {"load", "level", "on", "mark", "fan", "pump"} else None
+    return (
+        _temperature(words, joined)
+        if open_quantity and not words & {"load", "level", "on", "mark", "fan", "pump"}
+        else None
+    )
 
 
 def _temperature(words: set[str], joined: str) -> str | None:

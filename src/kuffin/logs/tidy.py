@@ -57,13 +57,21 @@ def read_tidy(path: Path | str) -> TidyTable:
         if len(row) != len(header):
             raise LogError(f"{path.name}: line {number} has {len(row)} of {len(header)} fields; mend or remove it")
         body.append(tuple(c.strip() for c in row))
-    commas = delimiter != "," and any("," in c and "." not in c and parse_number(c, ",")[0] == parse_number(c, ",")[0]
-                                      for r in body for c in r)
+    commas = delimiter != "," and any(
+        "," in c and "." not in c and parse_number(c, ",")[0] == parse_number(c, ",")[0] for r in body for c in r
+    )
     return TidyTable(path.name, header, tuple(body), "," if commas else ".")
 
 
-def mount_values(table: TidyTable, response: str, by: str, unit: str | None = None, sample: str | None = None, rounds: str | None = None,
-                 adjust: Sequence[str] = ()) -> tuple[list[MountValue], list[str], str]:
+def mount_values(
+    table: TidyTable,
+    response: str,
+    by: str,
+    unit: str | None = None,
+    sample: str | None = None,
+    rounds: str | None = None,
+    adjust: Sequence[str] = (),
+) -> tuple[list[MountValue], list[str], str]:
     """Average a tidy table's rows into one value for each mount.
 
     Returns
@@ -79,9 +87,11 @@ def mount_values(table: TidyTable, response: str, by: str, unit: str | None = No
     sample_at = None if sample is None else table.find(sample)
     round_at = None if rounds is None else table.find(rounds)
     adjust_at = [table.find(a) for a in adjust]
-    blank, groups = 0, {}       # type: ignore[var-annotated]
+    blank, groups = 0, {}  # type: ignore[var-annotated]
     for number, row in enumerate(table.rows, 2):
-        needed = [row[j] for j in (y_at, by_at, *adjust_at)] + [row[j] for j in (unit_at, sample_at, round_at) if j is not None]
+        needed = [row[j] for j in (y_at, by_at, *adjust_at)] + [
+            row[j] for j in (unit_at, sample_at, round_at) if j is not None
+        ]
         if any(is_missing(c) for c in needed):
             blank += 1
             continue
@@ -89,19 +99,33 @@ def mount_values(table: TidyTable, response: str, by: str, unit: str | None = No
         for j in (y_at, *adjust_at):
             value, _ = parse_number(row[j], table.decimal)
             if not np.isfinite(value):
-                raise CompareError(f"{table.file}: line {number}, column “{table.columns[j]}”: “{row[j]}” is no number; mend or blank it")
+                raise CompareError(
+                    f"{table.file}: line {number}, column “{table.columns[j]}”: “{row[j]}” is no number; mend or blank it"
+                )
             numbers.append(value)
-        key = (row[by_at], None if sample_at is None else row[sample_at], row[unit_at] if unit_at is not None else f"row {number}",
-               None if round_at is None else row[round_at])
+        key = (
+            row[by_at],
+            None if sample_at is None else row[sample_at],
+            row[unit_at] if unit_at is not None else f"row {number}",
+            None if round_at is None else row[round_at],
+        )
         groups.setdefault(key, []).append(numbers)
-    warnings = [f"{blank} rows with blanks were left out"] if blank > 1 else ["1 row with a blank was left out"] if blank else []
+    warnings = (
+        [f"{blank} rows with blanks were left out"]
+        if blank > 1
+        else ["1 row with a blank was left out"]
+        if blank
+        else []
+    )
     if round_at is not None and unit_at is not None:
         seen: dict[tuple[str, str | None, str], int] = {}
         for candidate, s, m, _ in groups:
             seen[candidate, s, m] = seen.get((candidate, s, m), 0) + 1
         twice = [k for k, c in seen.items() if c > 1]
         if twice:
-            warnings.append(f"mount {twice[0][2]} of {twice[0][0]} stands in several rounds; each is taken for a mount of its own")
+            warnings.append(
+                f"mount {twice[0][2]} of {twice[0][0]} stands in several rounds; each is taken for a mount of its own"
+            )
     mounts = []
     for (candidate, s, m, r), numbers in groups.items():
         mean = np.mean(numbers, axis=0)

@@ -5,8 +5,39 @@ from __future__ import annotations
 import math
 import re
 
-MISSING = ("", "-", "--", "---", "----", "—", "–", "?", "*", "n/a", "N/A", "NA", "na", "n.a.", "N.A.", "nan", "NaN", "NAN",
-           "-nan", "null", "NULL", "Null", "none", "None", "NONE", "#N/A", "#NA", "<NA>", ".", "..", "...")
+MISSING = (
+    "",
+    "-",
+    "--",
+    "---",
+    "----",
+    "—",
+    "–",
+    "?",
+    "*",
+    "n/a",
+    "N/A",
+    "NA",
+    "na",
+    "n.a.",
+    "N.A.",
+    "nan",
+    "NaN",
+    "NAN",
+    "-nan",
+    "null",
+    "NULL",
+    "Null",
+    "none",
+    "None",
+    "NONE",
+    "#N/A",
+    "#NA",
+    "<NA>",
+    ".",
+    "..",
+    "...",
+)
 _MISSING_SET = {m.lower() for m in MISSING}
 _NUMBER = re.compile(
     r"""^[~≈]?\s*(?P<sign>[+\-−]?)\s*
@@ -15,7 +46,10 @@ _NUMBER = re.compile(
         \s*(?P<unit>[^\d\s.,;:+\-][^\s]*(?:\s[^\d\s]+)?)?$""",
     re.VERBOSE,
 )
-_GROUPS = {sep: re.compile(rf"^\d{{1,3}}(?:{re.escape(sep)}\d{{3}})+$") for sep in (",", ".", "'", "’", " ", "\u00a0", "\u202f")}
+_GROUPS = {
+    sep: re.compile(rf"^\d{{1,3}}(?:{re.escape(sep)}\d{{3}})+$")
+    for sep in (",", ".", "'", "’", " ", "\u00a0", "\u202f")
+}
 
 
 def is_missing(cell: str) -> bool:

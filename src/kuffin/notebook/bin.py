@@ -8,6 +8,7 @@ from sqlalchemy import delete, select, text
 from sqlalchemy.orm import selectinload
 
 from kuffin.notebook.entities import (
+    Binnable,
     Candidate,
     Channel,
     Chunk,
@@ -34,8 +35,7 @@ class Binned:
     binned_at: str
 
 
-_KINDS: dict[str, type[Study] | type[Candidate] | type[Mount] | type[Run]] = {
-    "study": Study, "candidate": Candidate, "mount": Mount, "run": Run}
+_KINDS: dict[str, type[Binnable]] = {"study": Study, "candidate": Candidate, "mount": Mount, "run": Run}
 
 
 def contents(notebook: Notebook) -> list[Binned]:
@@ -46,7 +46,9 @@ def contents(notebook: Notebook) -> list[Binned]:
             out.append(Binned("study", study.id, f"study “{study.name}”", study.binned_at or ""))
         for candidate in session.scalars(select(Candidate).where(Candidate.binned_at.is_not(None))):
             out.append(Binned("candidate", candidate.id, f"candidate {candidate.name}", candidate.binned_at or ""))
-        for mount in session.scalars(select(Mount).where(Mount.binned_at.is_not(None)).options(selectinload(Mount.candidate))):
+        for mount in session.scalars(
+            select(Mount).where(Mount.binned_at.is_not(None)).options(selectinload(Mount.candidate))
+        ):
             out.append(Binned("mount", mount.id, f"{mount.candidate.name}, round {mount.round}", mount.binned_at or ""))
         for run in session.scalars(select(Run).where(Run.binned_at.is_not(None))):
             out.append(Binned("run", run.id, f"run {run.source}", run.binned_at or ""))
@@ -63,8 +65,14 @@ def empty(notebook: Notebook) -> None:
     """Delete for good what lies in the bin, and with it the history that could bring it back."""
     with notebook.session() as session:
         studies = set(session.scalars(select(Study.id).where(Study.binned_at.is_not(None))))
-        candidates = set(session.scalars(select(Candidate.id).where(Candidate.binned_at.is_not(None) | Candidate.study_id.in_(studies))))
-        mounts = set(session.scalars(select(Mount.id).where(Mount.binned_at.is_not(None) | Mount.candidate_id.in_(candidates))))
+        candidates = set(
+            session.scalars(
+                select(Candidate.id).where(Candidate.binned_at.is_not(None) | Candidate.study_id.in_(studies))
+            )
+        )
+        mounts = set(
+            session.scalars(select(Mount.id).where(Mount.binned_at.is_not(None) | Mount.candidate_id.in_(candidates)))
+        )
         runs = set(session.scalars(select(Run.id).where(Run.binned_at.is_not(None) | Run.mount_id.in_(mounts))))
         for table in (Chunk, Channel, Window, Reading):
             session.execute(delete(table).where(table.run_id.in_(runs)))

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogTable
 from kuffin.notebook.entities import (
+    Binnable,
     Candidate,
     Channel,
     Exclusion,
@@ -26,8 +27,16 @@ from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
 
 
-def add_study(notebook: Notebook, question: str, under_test: str, candidates: Sequence[str], margin_k: float = 1.0, *,
-              name: str | None = None, rounds: int = 3) -> int:
+def add_study(
+    notebook: Notebook,
+    question: str,
+    under_test: str,
+    candidates: Sequence[str],
+    margin_k: float = 1.0,
+    *,
+    name: str | None = None,
+    rounds: int = 3,
+) -> int:
     """Start a study; returns its id.
 
     Raises
@@ -42,7 +51,9 @@ def add_study(notebook: Notebook, question: str, under_test: str, candidates: Se
     if len({n.lower() for n in names}) != len(names):
         raise NotebookError("two candidates have the same name; give each its own")
     with notebook.edit("start a study") as session:
-        study = Study(name=name or question, question=question, under_test=under_test, margin_k=margin_k, planned_rounds=rounds)
+        study = Study(
+            name=name or question, question=question, under_test=under_test, margin_k=margin_k, planned_rounds=rounds
+        )
         for position, candidate in enumerate(names):
             study.candidates.append(Candidate(name=candidate, position=position, samples=[Sample(label="1")]))
         session.add(study)
@@ -60,7 +71,9 @@ def change_study(notebook: Notebook, study_id: int, label: str, **values: object
 
 def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candidate:
     """The candidate of this name, made where it is not there yet."""
-    found = session.scalars(select(Candidate).where(Candidate.study_id == study_id, Candidate.binned_at.is_(None))).all()
+    found = session.scalars(
+        select(Candidate).where(Candidate.study_id == study_id, Candidate.binned_at.is_(None))
+    ).all()
     for candidate in found:
         if candidate.name.lower() == name.strip().lower():
             return candidate
@@ -70,8 +83,15 @@ def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candida
     return candidate
 
 
-def add_log(notebook: Notebook, study_id: int, candidate: str, table: LogTable, roles: MappingType[str, str | None] | None = None,
-            round_number: int | None = None, mount_id: int | None = None) -> int:
+def add_log(
+    notebook: Notebook,
+    study_id: int,
+    candidate: str,
+    table: LogTable,
+    roles: MappingType[str, str | None] | None = None,
+    round_number: int | None = None,
+    mount_id: int | None = None,
+) -> int:
     """Add a log as a run: to a given mount, or to a new mount of a candidate.
 
     Parameters
@@ -96,19 +116,38 @@ def add_log(notebook: Notebook, study_id: int, candidate: str, table: LogTable, 
             taken = {m.round for m in owner.mounts if m.binned_at is None}
             if round_number is None:
                 round_number = next(r for r in range(1, len(taken) + 2) if r not in taken)
-            mount = Mount(candidate_id=owner.id, sample_id=owner.samples[0].id if owner.samples else None, round=round_number,
-                          position=round_number * 100 + owner.position)
+            mount = Mount(
+                candidate_id=owner.id,
+                sample_id=owner.samples[0].id if owner.samples else None,
+                round=round_number,
+                position=round_number * 100 + owner.position,
+            )
             session.add(mount)
             session.flush()
             mount_id = mount.id
-        run = Run(mount_id=mount_id, source=table.file, started_at=table.start, rows=table.rows, duration_s=table.duration_s,
-                  warnings=list(table.warnings))
+        run = Run(
+            mount_id=mount_id,
+            source=table.file,
+            started_at=table.start,
+            rows=table.rows,
+            duration_s=table.duration_s,
+            warnings=list(table.warnings),
+        )
         session.add(run)
         session.flush()
         chosen = dict(roles or {})
         for position, channel in enumerate(table.channels):
-            role = chosen[channel.name] if channel.name in chosen else channel.role
-            session.add(Channel(run_id=run.id, position=position, name=channel.name, unit=channel.unit, quantity=channel.quantity, role=role))
+            role = chosen.get(channel.name, channel.role)
+            session.add(
+                Channel(
+                    run_id=run.id,
+                    position=position,
+                    name=channel.name,
+                    unit=channel.unit,
+                    quantity=channel.quantity,
+                    role=role,
+                )
+            )
         write_chunks(session, run, table.times, [c.values for c in table.channels])
         if roles is not None:
             _remember(session, table.shape_key, chosen)
@@ -175,7 +214,7 @@ def set_role(notebook: Notebook, run_id: int, channel: str, role: str | None) ->
         found.role = role
 
 
-def to_bin(notebook: Notebook, kind: type[Study] | type[Candidate] | type[Mount] | type[Run], item_id: int, label: str) -> None:
+def to_bin(notebook: Notebook, kind: type[Binnable], item_id: int, label: str) -> None:
     """Put something into the bin."""
     with notebook.edit(f"put {label} into the bin") as session:
         session.get_one(kind, item_id).binned_at = now_text()

@@ -12,7 +12,7 @@ from sqlalchemy import JSON, ForeignKey, LargeBinary, UniqueConstraint
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column, relationship
 
 SCHEMA_VERSION = 1
-APPLICATION_ID = 0x4B554646     # "KUFF"
+APPLICATION_ID = 0x4B554646  # "KUFF"
 
 UNDER_TEST = {
     # what is compared: (word for what is done to it, default school)
@@ -28,7 +28,15 @@ UNDER_TEST = {
 class Base(DeclarativeBase):
     """All tables of a notebook."""
 
-    type_annotation_map = {dict[str, Any]: JSON, list[Any]: JSON}     # noqa: RUF012
+    type_annotation_map = {dict[str, Any]: JSON, list[Any]: JSON}  # noqa: RUF012
+
+
+class Binnable(Base):
+    """What goes to the bin instead of being deleted."""
+
+    __abstract__ = True
+    id: Mapped[int] = mapped_column(primary_key=True)
+    binned_at: Mapped[str | None]
 
 
 def now_text() -> str:
@@ -36,11 +44,10 @@ def now_text() -> str:
     return dt.datetime.now().isoformat(timespec="seconds")
 
 
-class Study(Base):
+class Study(Binnable):
     """A question, its candidates, and how it is judged."""
 
     __tablename__ = "study"
-    id: Mapped[int] = mapped_column(primary_key=True)
     name: Mapped[str]
     question: Mapped[str]
     under_test: Mapped[str] = mapped_column(default="radiator")
@@ -54,7 +61,6 @@ class Study(Base):
     blocks: Mapped[bool] = mapped_column(default=False)
     planned_rounds: Mapped[int] = mapped_column(default=3)
     created_at: Mapped[str] = mapped_column(default=now_text)
-    binned_at: Mapped[str | None]
     candidates: Mapped[list[Candidate]] = relationship(back_populates="study", order_by="Candidate.position")
 
     @property
@@ -62,15 +68,13 @@ class Study(Base):
         return [c for c in self.candidates if c.binned_at is None]
 
 
-class Candidate(Base):
+class Candidate(Binnable):
     """One of the things that are compared."""
 
     __tablename__ = "candidate"
-    id: Mapped[int] = mapped_column(primary_key=True)
     study_id: Mapped[int] = mapped_column(ForeignKey("study.id"))
     name: Mapped[str]
     position: Mapped[int] = mapped_column(default=0)
-    binned_at: Mapped[str | None]
     study: Mapped[Study] = relationship(back_populates="candidates")
     samples: Mapped[list[Sample]] = relationship(back_populates="candidate")
     mounts: Mapped[list[Mount]] = relationship(back_populates="candidate", order_by="Mount.position")
@@ -80,29 +84,25 @@ class Candidate(Base):
         return [m for m in self.mounts if m.binned_at is None]
 
 
-class Sample(Base):
+class Sample(Binnable):
     """One physical specimen of a candidate."""
 
     __tablename__ = "sample"
-    id: Mapped[int] = mapped_column(primary_key=True)
     candidate_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
     label: Mapped[str] = mapped_column(default="1")
-    binned_at: Mapped[str | None]
     candidate: Mapped[Candidate] = relationship(back_populates="samples")
 
 
-class Mount(Base):
+class Mount(Binnable):
     """One candidate, one sample, put together once: the unit of evidence."""
 
     __tablename__ = "mount"
-    id: Mapped[int] = mapped_column(primary_key=True)
     candidate_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
     sample_id: Mapped[int | None] = mapped_column(ForeignKey("sample.id"))
     round: Mapped[int] = mapped_column(default=1)
     position: Mapped[int] = mapped_column(default=0)
     note: Mapped[str] = mapped_column(default="")
     kept_because: Mapped[str | None]
-    binned_at: Mapped[str | None]
     candidate: Mapped[Candidate] = relationship(back_populates="mounts")
     runs: Mapped[list[Run]] = relationship(back_populates="mount", order_by="Run.id")
     exclusions: Mapped[list[Exclusion]] = relationship(back_populates="mount", order_by="Exclusion.id")
@@ -128,11 +128,10 @@ class Exclusion(Base):
     mount: Mapped[Mount] = relationship(back_populates="exclusions")
 
 
-class Run(Base):
+class Run(Binnable):
     """One recording on one mount."""
 
     __tablename__ = "run"
-    id: Mapped[int] = mapped_column(primary_key=True)
     mount_id: Mapped[int] = mapped_column(ForeignKey("mount.id"))
     source: Mapped[str] = mapped_column(default="")
     started_at: Mapped[str | None]
@@ -140,7 +139,6 @@ class Run(Base):
     duration_s: Mapped[float] = mapped_column(default=0.0)
     warnings: Mapped[list[Any]] = mapped_column(default=list)
     added_at: Mapped[str] = mapped_column(default=now_text)
-    binned_at: Mapped[str | None]
     mount: Mapped[Mount] = relationship(back_populates="runs")
     channels: Mapped[list[Channel]] = relationship(back_populates="run", order_by="Channel.position")
     windows: Mapped[list[Window]] = relationship(back_populates="run", order_by="Window.id")

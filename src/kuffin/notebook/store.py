@@ -62,7 +62,9 @@ class Notebook:
         try:
             path.touch()
         except OSError as error:
-            raise NotebookError(f"{path.name}: cannot be written there ({error.strerror}); choose another folder") from None
+            raise NotebookError(
+                f"{path.name}: cannot be written there ({error.strerror}); choose another folder"
+            ) from None
         lock = _take_lock(path)
         engine = _engine(path, read_only=False)
         with _plain_errors(path), engine.begin() as connection:
@@ -127,7 +129,9 @@ class Notebook:
             partial.replace(target)
         except (OSError, sqlite3.Error) as error:
             partial.unlink(missing_ok=True)
-            raise NotebookError(f"the copy could not be written to {target.name} ({error}); the notebook itself is untouched") from None
+            raise NotebookError(
+                f"the copy could not be written to {target.name} ({error}); the notebook itself is untouched"
+            ) from None
 
     # --- reading -------------------------------------------------------------------------------------------------
 
@@ -152,9 +156,16 @@ class Notebook:
         mounts = selectinload(Study.candidates).selectinload(Candidate.mounts)
         runs = mounts.selectinload(Mount.runs)
         with self.session() as session:
-            found = session.scalars(select(Study).where(Study.id == study_id).options(
-                mounts.selectinload(Mount.exclusions), runs.selectinload(Run.channels), runs.selectinload(Run.windows),
-                selectinload(Study.candidates).selectinload(Candidate.samples))).first()
+            found = session.scalars(
+                select(Study)
+                .where(Study.id == study_id)
+                .options(
+                    mounts.selectinload(Mount.exclusions),
+                    runs.selectinload(Run.channels),
+                    runs.selectinload(Run.windows),
+                    selectinload(Study.candidates).selectinload(Candidate.samples),
+                )
+            ).first()
             if found is None:
                 raise NotebookError("this study is no longer in the notebook")
             return found
@@ -176,7 +187,9 @@ class Notebook:
             Where the notebook is read-only or the disk is full.
         """
         if self.read_only:
-            raise NotebookError(f"{self.path.name} is read-only, so nothing can be changed in it; save a copy and work on that")
+            raise NotebookError(
+                f"{self.path.name} is read-only, so nothing can be changed in it; save a copy and work on that"
+            )
         changes: list[journal.Change] = []
         with self.session() as session:
             journal.watch(session, changes)
@@ -244,6 +257,7 @@ def _engine(path: Path, read_only: bool) -> Engine:
         if not read_only:
             connection.execute("PRAGMA journal_mode = WAL")
             connection.execute("PRAGMA synchronous = NORMAL")
+
     return engine
 
 
@@ -261,16 +275,20 @@ def _check(path: Path) -> None:
                 raise NotebookError(f"{path.name}: this is a database of another program, not a Kuffin notebook")
             version = connection.execute("PRAGMA user_version").fetchone()[0]
             if version > SCHEMA_VERSION:
-                raise NotebookError(f"{path.name}: it was written by a newer Kuffin (format {version}, this one knows {SCHEMA_VERSION}); "
-                                    "update Kuffin to open it")
+                raise NotebookError(
+                    f"{path.name}: it was written by a newer Kuffin (format {version}, this one knows {SCHEMA_VERSION}); "
+                    "update Kuffin to open it"
+                )
             sound = connection.execute("PRAGMA quick_check(1)").fetchone()[0]
         finally:
             connection.close()
     except sqlite3.Error as error:
         sound = str(error)
     if sound != "ok":
-        raise NotebookError(f"{path.name}: the notebook is damaged ({sound.splitlines()[0]}); open a copy of it from before. "
-                            "Nothing was changed in it")
+        raise NotebookError(
+            f"{path.name}: the notebook is damaged ({sound.splitlines()[0]}); open a copy of it from before. "
+            "Nothing was changed in it"
+        )
 
 
 def _take_lock(path: Path) -> IO[str]:
@@ -291,7 +309,9 @@ def _plain_errors(path: Path) -> Iterator[None]:
     except DBAPIError as error:
         text = str(error.orig)
         if "full" in text:
-            raise NotebookError(f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again") from None
+            raise NotebookError(
+                f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again"
+            ) from None
         if "locked" in text:
             raise NotebookError(f"{path.name} is in use by another program; try again in a moment") from None
         if "readonly" in text or "read-only" in text:

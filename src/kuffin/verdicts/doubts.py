@@ -25,7 +25,9 @@ class Doubt:
     serious: bool = True
 
 
-def doubts_of(study: Study, mounts: list[tuple[str, Mount]], results: dict[int, RunResult], main: SchoolResult) -> dict[int, tuple[Doubt, ...]]:
+def doubts_of(
+    study: Study, mounts: list[tuple[str, Mount]], results: dict[int, RunResult], main: SchoolResult
+) -> dict[int, tuple[Doubt, ...]]:
     """The doubts about each mount, by mount id."""
     found: dict[int, list[Doubt]] = {}
     for _, mount in mounts:
@@ -41,24 +43,53 @@ def _of_run(study: Study, result: RunResult) -> list[Doubt]:
     trace = result.traces.get(main_trace(study.under_test))
     if trace is None:
         why = result.problems.get(main_trace(study.under_test), "its channels do not allow it")
-        return [Doubt("unreadable", f"cannot be judged: {why}", "a channel has the wrong role, or the log is too short")]
+        return [
+            Doubt("unreadable", f"cannot be judged: {why}", "a channel has the wrong role, or the log is too short")
+        ]
     if not trace.settled and not result.by_hand:
-        out.append(Doubt("not settled", f"not settled: {abs(trace.still_to_go):.1f} ± {trace.still_to_go_u95:.1f} K still to go at the end",
-                         "the run was stopped early; what counts is the level it points to, with its wider interval"))
+        out.append(
+            Doubt(
+                "not settled",
+                f"not settled: {abs(trace.still_to_go):.1f} ± {trace.still_to_go_u95:.1f} K still to go at the end",
+                "the run was stopped early; what counts is the level it points to, with its wider interval",
+            )
+        )
     if trace.mean < 0:
-        out.append(Doubt("swapped", f"a rise of {trace.mean:.1f} K: the lower level is warmer than the upper one",
-                         "two probes are swapped, or a channel has the wrong role"))
+        out.append(
+            Doubt(
+                "swapped",
+                f"a rise of {trace.mean:.1f} K: the lower level is warmer than the upper one",
+                "two probes are swapped, or a channel has the wrong role",
+            )
+        )
     if trace.step_s is not None:
-        out.append(Doubt("step", f"something changed at {trace.step_s / 60:.0f} min; the reading is from after it",
-                         "a fan or pump was set otherwise, air moved, or paste pumped out", serious=False))
+        out.append(
+            Doubt(
+                "step",
+                f"something changed at {trace.step_s / 60:.0f} min; the reading is from after it",
+                "a fan or pump was set otherwise, air moved, or paste pumped out",
+                serious=False,
+            )
+        )
     if trace.samples and trace.spikes > 0.01 * trace.samples:
-        out.append(Doubt("spikes", f"{trace.spikes} of {trace.samples} samples were spikes and left out of means",
-                         "a loose probe or a disturbed sensor", serious=False))
+        out.append(
+            Doubt(
+                "spikes",
+                f"{trace.spikes} of {trace.samples} samples were spikes and left out of means",
+                "a loose probe or a disturbed sensor",
+                serious=False,
+            )
+        )
     return out
 
 
-def _off_siblings(study: Study, mounts: list[tuple[str, Mount]], results: dict[int, RunResult], main: SchoolResult,
-                  found: dict[int, list[Doubt]]) -> None:
+def _off_siblings(
+    study: Study,
+    mounts: list[tuple[str, Mount]],
+    results: dict[int, RunResult],
+    main: SchoolResult,
+    found: dict[int, list[Doubt]],
+) -> None:
     flows: dict[int, float] = {}
     for _, mount in mounts:
         values = [f for r in mount.live_runs if (f := results[r.id].mean_of("flow")) is not None]
@@ -66,12 +97,18 @@ def _off_siblings(study: Study, mounts: list[tuple[str, Mount]], results: dict[i
             flows[mount.id] = float(np.mean(values))
     names = {m.id: name for name, m in mounts}
     for mount_id, flow in flows.items():
-        others = [f for m, f in flows.items() if m != mount_id and names[m] == names[mount_id]] or \
-                 [f for m, f in flows.items() if m != mount_id]
+        others = [f for m, f in flows.items() if m != mount_id and names[m] == names[mount_id]] or [
+            f for m, f in flows.items() if m != mount_id
+        ]
         if len(others) >= 2 and flow < 0.92 * float(np.median(others)):
             usual = float(np.median(others))
-            found[mount_id].append(Doubt("flow", f"flow {flow:.0f} L/h, {100 * (1 - flow / usual):.0f} % below the other mounts ({usual:.0f} L/h)",
-                                         "air in the loop, a kinked tube, or the pump set lower"))
+            found[mount_id].append(
+                Doubt(
+                    "flow",
+                    f"flow {flow:.0f} L/h, {100 * (1 - flow / usual):.0f} % below the other mounts ({usual:.0f} L/h)",
+                    "air in the loop, a kinked tube, or the pump set lower",
+                )
+            )
     comparison = main.comparison
     if comparison is None or comparison.studentized.size < 6:
         return
@@ -86,5 +123,11 @@ def _off_siblings(study: Study, mounts: list[tuple[str, Mount]], results: dict[i
             own = comparison.candidate(value.candidate)
             others = [v.value for v in comparison.mounts if v.candidate == value.candidate and v is not value]
             away = value.value - float(np.mean(others)) if others else value.value - own.mean
-            found[mount_id].append(Doubt("stands apart", f"{abs(away):.1f} K {'above' if away > 0 else 'below'} this candidate's other mounts, "
-                                         "more than their scatter explains", "a bad mount, trapped air, or a changed bench; mount it once more"))
+            found[mount_id].append(
+                Doubt(
+                    "stands apart",
+                    f"{abs(away):.1f} K {'above' if away > 0 else 'below'} this candidate's other mounts, "
+                    "more than their scatter explains",
+                    "a bad mount, trapped air, or a changed bench; mount it once more",
+                )
+            )

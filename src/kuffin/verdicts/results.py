@@ -69,7 +69,9 @@ class TraceResult:
 
     @property
     def _reading(self) -> tuple[float, float]:
-        return reading(self.mean, self.mean_u95, self.left_in_window, self.final, self.final_u95, self.settled, self.by_hand)
+        return reading(
+            self.mean, self.mean_u95, self.left_in_window, self.final, self.final_u95, self.settled, self.by_hand
+        )
 
 
 @dataclass(frozen=True)
@@ -119,13 +121,22 @@ def traces_for(under_test: str) -> tuple[str, ...]:
 
 def main_trace(under_test: str) -> str:
     """The trace whose window the plain readings are taken from."""
-    return {"radiator": "coolant_over_air", "coolant": "die_over_air", "set": "die_over_air"}.get(under_test, "die_over_coolant")
+    return {"radiator": "coolant_over_air", "coolant": "die_over_air", "set": "die_over_air"}.get(
+        under_test, "die_over_coolant"
+    )
 
 
 def made_from(study: Study, run: Run) -> str:
     """A digest of all that a run's result depends on."""
-    told = {"v": METHOD_VERSION, "run": run.id, "rows": run.rows, "roles": [(c.name, c.role) for c in run.channels],
-            "window": [(w.begin_s, w.end_s) for w in run.windows], "tolerance": study.tolerance_k, "test": study.under_test}
+    told = {
+        "v": METHOD_VERSION,
+        "run": run.id,
+        "rows": run.rows,
+        "roles": [(c.name, c.role) for c in run.channels],
+        "window": [(w.begin_s, w.end_s) for w in run.windows],
+        "tolerance": study.tolerance_k,
+        "test": study.under_test,
+    }
     return hashlib.sha256(json.dumps(told).encode()).hexdigest()[:32]
 
 
@@ -171,8 +182,16 @@ def settle_trace(s: Signals, trace: str, tolerance_k: float, window: tuple[float
     tolerance = tolerance_k
     if per_watt and s.power is not None:
         tolerance /= max(float(np.nanpercentile(s.power, 75)), 1.0)
-    return settle(s.times, response, over=base, per=s.power if per_watt else None, load=s.power, air=s.air, tolerance=tolerance,
-                  window=window)
+    return settle(
+        s.times,
+        response,
+        over=base,
+        per=s.power if per_watt else None,
+        load=s.power,
+        air=s.air,
+        tolerance=tolerance,
+        window=window,
+    )
 
 
 def evaluate(notebook: Notebook, study: Study, run: Run) -> RunResult:
@@ -213,5 +232,12 @@ def _to_json(found: RunResult) -> dict[str, Any]:
 def _from_json(values: dict[str, Any]) -> RunResult:
     traces = {k: TraceResult(**{**v, "window_s": tuple(v["window_s"])}) for k, v in values["traces"].items()}
     span = values["window_s"]
-    return RunResult(traces, values["problems"], {k: (v[0], v[1]) for k, v in values["means"].items()},
-                     None if span is None else (span[0], span[1]), values["names"], values["by_hand"], values["roles"])
+    return RunResult(
+        traces,
+        values["problems"],
+        {k: (v[0], v[1]) for k, v in values["means"].items()},
+        None if span is None else (span[0], span[1]),
+        values["names"],
+        values["by_hand"],
+        values["roles"],
+    )

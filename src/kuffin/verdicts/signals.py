@@ -55,5 +55,12 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
                         return np.asarray(np.nanmean([data.values[n] for n in found], axis=0), float)
                 return data.values[found[0]]
         return None
-    return Signals(data.times, pick("die", ("die", "hot_spot")), pick("coolant", COOLANT_ROLES), pick("air", AIR_ROLES, mean=True),
-                   pick("power", ("power", "wall_power")), names)
+
+    return Signals(
+        data.times,
+        pick("die", ("die", "hot_spot")),
+        pick("coolant", COOLANT_ROLES),
+        pick("air", AIR_ROLES, mean=True),
+        pick("power", ("power", "wall_power")),
+        names,
+    )

@@ -60,7 +60,7 @@ class SchoolResult:
         """Candidates from the coolest to the warmest; by their mounts' plain means where no comparison is possible."""
         if self.comparison is not None:
             return [c.name for c in sorted(self.comparison.candidates, key=lambda c: c.mean)]
-        means = {}
+        means: dict[str, list[float]] = {}
         for reading in self.readings:
             if reading.value is not None and reading.left_out is None:
                 means.setdefault(reading.candidate, []).append(reading.value)
@@ -98,7 +98,13 @@ class StudyVerdict:
     def open_doubts(self) -> list[tuple[int, Doubt]]:
         """Serious doubts that nobody has answered yet (mounts neither left out nor kept with a reason)."""
         out_of = {r.mount_id for r in self.main.readings if r.left_out is not None}
-        return [(m, d) for m, found in self.doubts.items() if m not in out_of and m not in self.kept for d in found if d.serious]
+        return [
+            (m, d)
+            for m, found in self.doubts.items()
+            if m not in out_of and m not in self.kept
+            for d in found
+            if d.serious
+        ]
 
 
 def judge(notebook: Notebook, study: Study, progress: Progress | None = None) -> StudyVerdict:
@@ -131,9 +137,23 @@ def verdict_from(study: Study, mounts: list[tuple[str, Mount]], results: dict[in
     excluded = any(m.left_out for _, m in mounts)
     without = _under(study, wanted, mounts, results, power, heed_exclusions=False) if excluded else None
     doubts = doubts_of(study, mounts, results, schools[wanted.key])
-    return StudyVerdict(study.id, study.question, study.under_test, study.margin_k, power, study.reference_air_c, wanted, schools, doubts,
-                        frozenset(m.id for _, m in mounts if m.kept_because), len(mounts), study.planned_rounds,
-                        tuple(c.name for c in study.live_candidates), results, without)
+    return StudyVerdict(
+        study.id,
+        study.question,
+        study.under_test,
+        study.margin_k,
+        power,
+        study.reference_air_c,
+        wanted,
+        schools,
+        doubts,
+        frozenset(m.id for _, m in mounts if m.kept_because),
+        len(mounts),
+        study.planned_rounds,
+        tuple(c.name for c in study.live_candidates),
+        results,
+        without,
+    )
 
 
 def _typical_power(mounts: list[tuple[str, Mount]], results: dict[int, RunResult]) -> float:
@@ -141,11 +161,20 @@ def _typical_power(mounts: list[tuple[str, Mount]], results: dict[int, RunResult
     return float(round(float(np.median(values)))) if values else 100.0
 
 
-def _under(study: Study, school: School, mounts: list[tuple[str, Mount]], results: dict[int, RunResult], power: float,
-           heed_exclusions: bool = True) -> SchoolResult:
+def _under(
+    study: Study,
+    school: School,
+    mounts: list[tuple[str, Mount]],
+    results: dict[int, RunResult],
+    power: float,
+    heed_exclusions: bool = True,
+) -> SchoolResult:
     readings = [_reading(study, school, name, m, results, power, heed_exclusions) for name, m in mounts]
-    values = [MountValue(r.candidate, str(r.mount_id), r.value, str(r.round) if study.blocks else None)
-              for r in readings if r.value is not None and r.left_out is None]
+    values = [
+        MountValue(r.candidate, str(r.mount_id), r.value, str(r.round) if study.blocks else None)
+        for r in readings
+        if r.value is not None and r.left_out is None
+    ]
     order = {c.name: i for i, c in enumerate(study.live_candidates)}
     values.sort(key=lambda v: order.get(v.candidate, 0))
     margin = study.margin_k
@@ -157,8 +186,15 @@ def _under(study: Study, school: School, mounts: list[tuple[str, Mount]], result
         return SchoolResult(school, tuple(readings), None, str(error))
 
 
-def _reading(study: Study, school: School, candidate: str, mount: Mount, results: dict[int, RunResult], power: float,
-             heed_exclusions: bool) -> MountReading:
+def _reading(
+    study: Study,
+    school: School,
+    candidate: str,
+    mount: Mount,
+    results: dict[int, RunResult],
+    power: float,
+    heed_exclusions: bool,
+) -> MountReading:
     left_out = mount.left_out if heed_exclusions else None
     found: list[tuple[float, float, bool]] = []
     problem: str | None = None
@@ -177,10 +213,18 @@ def _reading(study: Study, school: School, candidate: str, mount: Mount, results
         if trace is None:
             problem = result.problems.get(school.trace, "cannot be judged")
             continue
-        found.append((school.shown(trace.value, power, study.reference_air_c), school.shown_u95(trace.u95, power), trace.settled or result.by_hand))
+        found.append(
+            (
+                school.shown(trace.value, power, study.reference_air_c),
+                school.shown_u95(trace.u95, power),
+                trace.settled or result.by_hand,
+            )
+        )
     runs = tuple(r.id for r in mount.live_runs)
     if not found:
-        return MountReading(mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", runs)
+        return MountReading(
+            mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", runs
+        )
     n = len(found)
     value = float(np.mean([f[0] for f in found]))
     u95 = float(np.sqrt(sum(f[1] ** 2 for f in found)) / n)

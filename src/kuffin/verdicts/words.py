@@ -55,5 +55,7 @@ def pair_sentence(pair: PairResult, found: Comparison, unit: str, lower: str = "
         tail = f", more than the {found.margin:g}{u} that matter" if more else ""
         return f"{first} is {lower} than {second} by {span(low, high, unit, digits)}{tail}."
     now = min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts)
-    return (f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
-            f"{mounts_more(now, pair.mounts_needed)}.")
+    return (
+        f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
+        f"{mounts_more(now, pair.mounts_needed)}."
+    )

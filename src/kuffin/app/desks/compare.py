@@ -1,0 +1,227 @@
+"""The Compare desk: the candidates under one school, what may be said of each pair, and what depends on the school."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QKeyEvent
+from PySide6.QtWidgets import (
+    QAbstractItemView,
+    QCheckBox,
+    QComboBox,
+    QDoubleSpinBox,
+    QHBoxLayout,
+    QHeaderView,
+    QScrollArea,
+    QTableWidget,
+    QTableWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.desks import comparemodel as model
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.intervalplot import IntervalPlot
+from kuffin.core.normalise import default_school
+from kuffin.notebook import edits
+from kuffin.verdicts.study import SchoolResult
+from kuffin.verdicts.working import Working, candidate_working, mount_working, pair_working
+
+
+class CompareDesk(QWidget):
+    """The desk. It edits only the study's school, margin and blocks."""
+
+    working = Signal(object)        # a Working
+    mount_wanted = Signal(int)
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__()
+        self._state, self._theme, self._filling = state, theme, False
+        self._title = text(style="heading")
+        self._school = QComboBox()
+        self._school.setAccessibleName("School: what is taken out")
+        self._school.currentIndexChanged.connect(self._school_chosen)
+        self._margin = QDoubleSpinBox()
+        self._margin.setRange(0.05, 50.0)
+        self._margin.setSingleStep(0.1)
+        self._margin.setDecimals(2)
+        self._margin.setSuffix(" K")
+        self._margin.setKeyboardTracking(False)
+        self._margin.setAccessibleName("Smallest difference that matters")
+        self._margin.valueChanged.connect(self._margin_chosen)
+        self._blocks = QCheckBox("rounds are blocks")
+        self._blocks.setToolTip("Take out what a whole round had in common, such as an afternoon. Only where rounds were planned.")
+        self._blocks.toggled.connect(self._blocks_chosen)
+        self.plot = IntervalPlot(theme)
+        self.plot.candidate_chosen.connect(self._explain_candidate)
+        self.plot.mount_chosen.connect(self._explain_mount)
+        self.pairs = QTableWidget(0, 4)
+        self.pairs.setHorizontalHeaderLabels(["pair", "difference", "interval", "what may be said"])
+        self.pairs.setAccessibleName("Pairs and their verdicts")
+        self.pairs.verticalHeader().hide()
+        self.pairs.setShowGrid(False)
+        self.pairs.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
+        self.pairs.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
+        self.pairs.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
+        self.pairs.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self.pairs.setTabKeyNavigation(False)
+        self.pairs.cellClicked.connect(self._explain_pair)
+        self.pairs.cellActivated.connect(self._explain_pair)
+        header = self.pairs.horizontalHeader()
+        header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
+        for column in range(3):
+            header.setSectionResizeMode(column, QHeaderView.ResizeMode.ResizeToContents)
+        header.setSectionResizeMode(3, QHeaderView.ResizeMode.Stretch)
+        self._warning = text(style="warn")
+        self._left_out = text(style="muted")
+        self._foot = text(style="small")
+        self._empty = text(style="muted")
+        self._lay_out()
+        state.verdict_changed.connect(self.renew)
+        state.study_changed.connect(self.renew)
+        self.renew()
+
+    def _lay_out(self) -> None:
+        head = QHBoxLayout()
+        head.addWidget(self._title, 1)
+        head.addWidget(self._blocks)
+        head.addSpacing(8)
+        head.addWidget(text("matters from", style="muted", wrap=False))
+        head.addWidget(self._margin)
+        head.addSpacing(8)
+        head.addWidget(self._school)
+        inner = QWidget()
+        column = QVBoxLayout(inner)
+        column.setContentsMargins(0, 0, 8, 0)
+        column.setSpacing(8)
+        column.addWidget(self._empty)
+        column.addWidget(self.plot)
+        column.addWidget(self._warning)
+        column.addWidget(self._left_out)
+        column.addWidget(self.pairs)
+        column.addWidget(self._foot)
+        column.addStretch()
+        scroll = QScrollArea()
+        scroll.setWidgetResizable(True)
+        scroll.setWidget(inner)
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.addLayout(head)
+        layout.addWidget(scroll, 1)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.plot.set_theme(theme)
+
+    def shown(self) -> SchoolResult | None:
+        """The result under the school in use."""
+        return None if self._state.verdict is None else self._state.verdict.main
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def renew(self) -> None:
+        """Show the verdict as it is now."""
+        verdict, study = self._state.verdict, self._state.study
+        result = self.shown()
+        ready = verdict is not None and result is not None and verdict.mounts > 0
+        for widget in (self.plot, self.pairs, self._foot, self._school, self._margin, self._blocks, self._title):
+            widget.setVisible(ready)
+        self._warning.setVisible(False)
+        self._left_out.setVisible(False)
+        self._empty.setVisible(not ready)
+        if not ready or verdict is None or result is None or study is None:
+            self._empty.setText("Reading the runs …" if self._state.busy else
+                                "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
+                                "Drop the logs of a few mounts on the loom to begin.")
+            return
+        self._filling = True
+        self._title.setText(model.title(verdict, result.school))
+        keys = list(verdict.schools)
+        self._school.clear()
+        usual = default_school(study.under_test).key
+        for key in keys:
+            school = verdict.schools[key].school
+            self._school.addItem(school.label + (" (usual)" if key == usual else ""), key)
+            self._school.setItemData(self._school.count() - 1, f"Takes out {school.takes_out}. Right for {school.right_when}.", Qt.ItemDataRole.ToolTipRole)
+        self._school.setCurrentIndex(keys.index(result.school.key))
+        self._margin.setValue(study.margin_k)
+        self._blocks.setChecked(study.blocks)
+        self._filling = False
+        self.plot.show_verdict(verdict, result)
+        self._fill_pairs(result)
+        notes = model.school_warnings(verdict, result)
+        self._warning.setText(" ".join(notes))
+        self._warning.setVisible(bool(notes))
+        left_out = model.left_out_lines(verdict)
+        self._left_out.setText(" ".join(left_out))
+        self._left_out.setVisible(bool(left_out))
+        self._foot.setText(model.footnote(verdict, result))
+
+    def _fill_pairs(self, result: SchoolResult) -> None:
+        rows = model.pair_rows(result)
+        self.pairs.setRowCount(len(rows))
+        for i, row in enumerate(rows):
+            for j, content in enumerate((row.names, row.difference, row.interval, row.verdict)):
+                item = QTableWidgetItem(content)
+                item.setData(Qt.ItemDataRole.UserRole, (row.pair.a, row.pair.b))
+                item.setToolTip("Click or F1: show the working")
+                if row.open and j == 3:
+                    item.setForeground(self._theme.color("muted"))
+                self.pairs.setItem(i, j, item)
+        self.pairs.setVisible(bool(rows))
+        self.pairs.resizeColumnsToContents()
+        self._fit_pairs()
+
+    def resizeEvent(self, event: object) -> None:
+        super().resizeEvent(event)      # type: ignore[arg-type]
+        self._fit_pairs()
+
+    def _fit_pairs(self) -> None:
+        self.pairs.resizeRowsToContents()
+        height = self.pairs.horizontalHeader().height() + sum(self.pairs.rowHeight(i) for i in range(self.pairs.rowCount())) + 4
+        self.pairs.setFixedHeight(height)
+
+    # --- acting ----------------------------------------------------------------------------------------------------
+
+    def _change(self, label: str, **values: object) -> None:
+        notebook, study = self._state.notebook, self._state.study
+        if not self._filling and notebook is not None and study is not None:
+            self._state.attempt(edits.change_study, notebook, study.id, label, **values)
+
+    def _school_chosen(self, index: int) -> None:
+        if index >= 0:
+            self._change("choose another school", school=self._school.itemData(index))
+
+    def _margin_chosen(self, value: float) -> None:
+        self._change("change the margin", margin_k=round(value, 3))
+
+    def _blocks_chosen(self, on: bool) -> None:
+        self._change("count rounds as blocks" if on else "not count rounds as blocks", blocks=on)
+
+    def _explain_candidate(self, name: str) -> None:
+        if self._state.verdict is not None:
+            self.working.emit(candidate_working(self._state.verdict, self._state.verdict.main, name))
+
+    def _explain_mount(self, mount_id: int) -> None:
+        reading = self._state.reading(mount_id)
+        if self._state.verdict is not None and reading is not None:
+            self.working.emit(mount_working(self._state.verdict, reading))
+
+    def _explain_pair(self, row: int, _column: int) -> None:
+        item = self.pairs.item(row, 0)
+        if item is not None and self._state.verdict is not None:
+            a, b = item.data(Qt.ItemDataRole.UserRole)
+            self.working.emit(pair_working(self._state.verdict, self._state.verdict.main, a, b))
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() == Qt.Key.Key_F1 and self.pairs.hasFocus() and self.pairs.currentRow() >= 0:
+            self._explain_pair(self.pairs.currentRow(), 0)
+        else:
+            super().keyPressEvent(event)
+
+    def explain_focus(self) -> Working | None:
+        """The working of what has the focus (F1)."""
+        if self.pairs.hasFocus() and self.pairs.currentRow() >= 0:
+            self._explain_pair(self.pairs.currentRow(), 0)
+        return None

@@ -1,0 +1,98 @@
+"""What the Inspect desk says; no widgets, so that it can be tested without a window."""
+
+from __future__ import annotations
+
+from kuffin.core.heatpath import Level, Step, step
+from kuffin.core.units import shown
+from kuffin.notebook.entities import Mount, Run
+from kuffin.verdicts.results import RunResult, traces_for
+from kuffin.verdicts.study import MountReading, StudyVerdict
+from kuffin.verdicts.words import number
+
+_TRACES = {
+    "coolant_over_air": "Coolant over air", "coolant_over_air_per_watt": "Coolant over air, per watt",
+    "die_over_coolant": "Die over coolant", "die_over_coolant_per_watt": "Die over coolant, per watt",
+    "die_over_air": "Die over air", "die_over_air_per_watt": "Die over air, per watt",
+}
+_FACTS = (("air_in", "air"), ("room", "room"), ("coolant_in", "coolant in"), ("power", "power"), ("flow", "flow"), ("pump", "pump"),
+          ("fan", "fans"), ("sound", "sound"), ("clock", "clock"), ("hot_spot", "hot spot"))
+
+
+def trace_choices(under_test: str) -> list[tuple[str, str]]:
+    """The traces that can be looked at: key and label."""
+    return [(t, _TRACES[t]) for t in traces_for(under_test)]
+
+
+def axis_label(trace: str) -> str:
+    """The axis of the judged trace."""
+    return f"{_TRACES[trace].replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
+
+
+def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) -> str:
+    """How the run stands, in words."""
+    if mount.left_out:
+        return f"left out: {mount.left_out}"
+    if v is None or result is None:
+        return "being read …"
+    trace = result.traces.get(v.school.trace) or next(iter(result.traces.values()), None)
+    kept = f"; kept: {mount.kept_because}" if mount.kept_because else ""
+    if trace is None:
+        return "cannot be judged" + kept
+    if result.by_hand:
+        return "window set by hand" + kept
+    if trace.settled:
+        return f"settled after {(trace.settled_at_s or 0) / 60:.0f} min" + kept
+    return "not settled" + kept
+
+
+def answer(v: StudyVerdict | None, reading: MountReading | None) -> str:
+    """The reading as a line that opens its working."""
+    if v is None or reading is None:
+        return "…"
+    if reading.value is None or reading.u95 is None:
+        return f"no reading: {reading.problem}"
+    mark = "" if reading.settled else "  (heading for; not settled)"
+    return f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
+
+
+def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
+    """Levels and steps of a run in its window."""
+    if result is None:
+        return [], []
+    power = result.mean_of("power")
+    air_role = "air_in" if "air_in" in result.roles else "room"
+    air = result.mean_of(air_role)
+    levels, steps = [], []
+    if air is None:
+        return [], []
+    levels.append(Level("air", air))
+    coolant, die = result.traces.get("coolant_over_air"), result.traces.get("die_over_coolant")
+    if coolant is not None:
+        levels.append(Level("coolant", air + coolant.value))
+        steps.append(step("air", "coolant", coolant.value, coolant.u95, power))
+        if die is not None:
+            levels.append(Level("die", air + coolant.value + die.value))
+            steps.append(step("coolant", "die", die.value, die.u95, power))
+    elif (whole := result.traces.get("die_over_air")) is not None:
+        levels.append(Level("die", air + whole.value))
+        steps.append(step("air", "die", whole.value, whole.u95, power))
+    return levels, steps
+
+
+def facts(result: RunResult | None, run: Run) -> list[tuple[str, str]]:
+    """Window means of the plain channels, and where the run came from."""
+    out = []
+    units = {c.name: c.unit for c in run.channels}
+    for role, label in _FACTS:
+        name = result.roles.get(role) if result is not None else None
+        if result is None or name is None or name not in result.means:
+            continue
+        mean, _ = result.means[name]
+        digits = 0 if abs(mean) >= 1000 else 1
+        out.append((label, f"{number(mean, digits)} {shown(units.get(name))}"))
+    out.append(("length", f"{run.duration_s / 60:.0f} min, {run.rows} rows"))
+    if run.started_at:
+        out.append(("began", run.started_at.replace("T", " ")[:16]))
+    if run.source:
+        out.append(("log", run.source if len(run.source) < 30 else "…" + run.source[-28:]))
+    return out

@@ -1,0 +1,61 @@
+"""The bin: take things out again, or empty it."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QDialog, QHBoxLayout, QListWidget, QMessageBox, QPushButton, QVBoxLayout, QWidget
+
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.notebook import bin as bin_
+
+
+class BinView(QDialog):
+    """What lies in the bin."""
+
+    def __init__(self, state: State, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self._state = state
+        self.setWindowTitle("Bin")
+        self.resize(460, 340)
+        self._list = QListWidget()
+        self._list.setAccessibleName("What lies in the bin")
+        self._note = text(style="muted")
+        self._back = QPushButton("Take it out again")
+        self._back.clicked.connect(self._restore)
+        self._empty = QPushButton("Empty the bin …")
+        self._empty.clicked.connect(self._clear)
+        close = QPushButton("Close")
+        close.clicked.connect(self.accept)
+        row = QHBoxLayout()
+        row.addWidget(self._back)
+        row.addWidget(self._empty)
+        row.addStretch()
+        row.addWidget(close)
+        layout = QVBoxLayout(self)
+        layout.addWidget(self._note)
+        layout.addWidget(self._list, 1)
+        layout.addLayout(row)
+        self._fill()
+
+    def _fill(self) -> None:
+        self._items = bin_.contents(self._state.notebook) if self._state.notebook is not None else []
+        self._list.clear()
+        self._list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
+        self._note.setText("What you delete stays here until you empty the bin." if self._items else "The bin is empty.")
+        self._back.setEnabled(bool(self._items))
+        self._empty.setEnabled(bool(self._items))
+        if self._items:
+            self._list.setCurrentRow(0)
+
+    def _restore(self) -> None:
+        row = self._list.currentRow()
+        if 0 <= row < len(self._items):
+            self._state.attempt(bin_.restore, self._state.notebook, self._items[row])
+            self._fill()
+
+    def _clear(self) -> None:
+        answer = QMessageBox.question(self, "Empty the bin", f"Delete {len(self._items)} things for good? This cannot be undone, and the "
+                                      "history for Undo goes with it.")
+        if answer == QMessageBox.StandardButton.Yes:
+            self._state.attempt(bin_.empty, self._state.notebook)
+            self._fill()

@@ -1,0 +1,44 @@
+"""What a run's channels are: roles that can be changed after a log was added."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
+
+from kuffin.app.dialogs.importlogs import role_box
+from kuffin.app.widgets.bits import text
+from kuffin.core.units import shown
+from kuffin.notebook.entities import Run
+
+
+class Channels(QDialog):
+    """A role for each channel of a run."""
+
+    def __init__(self, run: Run, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self.setWindowTitle(f"Channels of {run.source or 'this run'}")
+        self.resize(520, 480)
+        self._boxes = {}
+        inner = QWidget()
+        grid = QGridLayout(inner)
+        for row, channel in enumerate(run.channels):
+            box = role_box(channel.role)
+            box.setAccessibleName(f"Role of {channel.name}")
+            self._boxes[channel.name] = box
+            grid.addWidget(text(channel.name, wrap=False), row, 0)
+            grid.addWidget(text(shown(channel.unit) or "no unit", style="muted", wrap=False), row, 1)
+            grid.addWidget(box, row, 2)
+        grid.setRowStretch(len(run.channels), 1)
+        scroll = QScrollArea()
+        scroll.setWidgetResizable(True)
+        scroll.setWidget(inner)
+        buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
+        buttons.accepted.connect(self.accept)
+        buttons.rejected.connect(self.reject)
+        layout = QVBoxLayout(self)
+        layout.addWidget(text("The first channel of a role is used; air is the mean of all probes at the radiator.", style="small"))
+        layout.addWidget(scroll, 1)
+        layout.addWidget(buttons)
+
+    def roles(self) -> dict[str, str | None]:
+        """The chosen roles by channel."""
+        return {name: box.currentData() for name, box in self._boxes.items()}

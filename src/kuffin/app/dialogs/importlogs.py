@@ -1,0 +1,233 @@
+"""Adding logs: what Kuffin made of each, over a preview of the file, to be checked and changed."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from pathlib import Path
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import (
+    QAbstractItemView,
+    QComboBox,
+    QDialog,
+    QDialogButtonBox,
+    QHBoxLayout,
+    QHeaderView,
+    QListWidget,
+    QListWidgetItem,
+    QSpinBox,
+    QTableWidget,
+    QTableWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.widgets.bits import rule, text
+from kuffin.core.units import shown
+from kuffin.logs.guess import guess_candidate, guess_round
+from kuffin.logs.roles import ROLES
+from kuffin.logs.table import LogTable
+
+ROLE_WORDS = {
+    "die": "die", "hot_spot": "hot spot", "memory": "memory", "regulator": "regulator", "coolant_in": "coolant in (into the block)",
+    "coolant_out": "coolant out (of the block)", "coolant": "coolant", "air_in": "air in (at the radiator)", "room": "room", "power": "power",
+    "wall_power": "power at the wall", "clock": "clock", "flow": "flow", "pump": "pump", "fan": "fan", "sound": "sound", "pressure": "pressure",
+    "humidity": "humidity", "load": "load", "voltage": "voltage", "current": "current", "score": "score",
+}
+
+
+@dataclass
+class Incoming:
+    """A log that is about to be added."""
+
+    table: LogTable
+    candidate: str = ""
+    round: int | None = None
+    roles: dict[str, str | None] = field(default_factory=dict)
+    remembered: bool = False
+
+
+def incoming(table: LogTable, candidates: list[str], remembered: dict[str, str | None] | None, candidate: str = "",
+             round_number: int | None = None) -> Incoming:
+    """A log with Kuffin's guesses, or with what was chosen for its like before."""
+    stem = Path(table.file).stem
+    roles = {c.name: c.role for c in table.channels}
+    if remembered is not None:
+        roles |= {k: v for k, v in remembered.items() if k in roles}
+    return Incoming(table, candidate or guess_candidate(stem, candidates) or "", round_number or guess_round(stem), roles, remembered is not None)
+
+
+def role_box(role: str | None) -> QComboBox:
+    """A choice of roles."""
+    box = QComboBox()
+    box.addItem("(no role)", None)
+    for key in ROLES:
+        box.addItem(ROLE_WORDS[key], key)
+    box.setCurrentIndex(max(0, box.findData(role)))
+    return box
+
+
+class ImportLogs(QDialog):
+    """Shows the logs one by one; nothing is added before the person says so."""
+
+    def __init__(self, logs: list[Incoming], problems: list[str], candidates: list[str], parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self.logs = logs
+        self.setWindowTitle("Add logs")
+        self.resize(1080, 690)
+        self._list = QListWidget()
+        self._list.setFixedWidth(230)
+        self._list.setAccessibleName("Logs to add")
+        for log in logs:
+            self._list.addItem(QListWidgetItem(""))
+            del log
+        self._list.currentRowChanged.connect(self._show)
+        self._candidate = QComboBox()
+        self._candidate.setEditable(True)
+        self._candidate.addItems(candidates)
+        self._candidate.setAccessibleName("Candidate")
+        self._candidate.setMinimumWidth(170)
+        self._candidate.currentTextChanged.connect(self._candidate_changed)
+        self._round = QSpinBox()
+        self._round.setRange(0, 60)
+        self._round.setSpecialValueText("next free")
+        self._round.setAccessibleName("Round")
+        self._round.valueChanged.connect(self._round_changed)
+        self._told = text(style="muted")
+        self._warnings = text(style="warn")
+        self._channels = QTableWidget(0, 5)
+        self._channels.setHorizontalHeaderLabels(["channel", "unit", "role", "mean", "from … to"])
+        self._preview = QTableWidget()
+        for table, name in ((self._channels, "Channels and their roles"), (self._preview, "The file's first lines")):
+            table.verticalHeader().hide()
+            table.setShowGrid(False)
+            table.setAccessibleName(name)
+            table.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
+            table.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
+        self._channels.setSelectionMode(QAbstractItemView.SelectionMode.NoSelection)
+        self._channels.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
+        self._channels.horizontalHeader().setStretchLastSection(True)
+        self._buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
+        self._add = self._buttons.addButton("Add", QDialogButtonBox.ButtonRole.AcceptRole)
+        self._buttons.accepted.connect(self.accept)
+        self._buttons.rejected.connect(self.reject)
+        self._missing = text(style="warn")
+        self._lay_out(problems)
+        self._label_all()
+        if logs:
+            self._list.setCurrentRow(0)
+
+    def _lay_out(self, problems: list[str]) -> None:
+        where = QHBoxLayout()
+        where.addWidget(text("belongs to", wrap=False))
+        where.addWidget(self._candidate)
+        where.addSpacing(10)
+        where.addWidget(text("round", wrap=False))
+        where.addWidget(self._round)
+        where.addStretch()
+        right = QVBoxLayout()
+        right.addLayout(where)
+        right.addWidget(self._told)
+        right.addWidget(self._warnings)
+        right.addWidget(text("Roles are guesses. Change what is wrong; it is remembered for logs with the same columns.", style="small"))
+        right.addWidget(self._channels, 3)
+        right.addWidget(text("The file as it was read", style="small"))
+        right.addWidget(self._preview, 2)
+        both = QHBoxLayout()
+        both.addWidget(self._list)
+        both.addWidget(rule(vertical=True))
+        both.addLayout(right, 1)
+        layout = QVBoxLayout(self)
+        layout.addLayout(both, 1)
+        if problems:
+            layout.addWidget(text("Not read: " + " · ".join(problems), style="warn"))
+        foot = QHBoxLayout()
+        foot.addWidget(self._missing, 1)
+        foot.addWidget(self._buttons)
+        layout.addLayout(foot)
+
+    # --- one log ---------------------------------------------------------------------------------------------------
+
+    def _current(self) -> Incoming | None:
+        row = self._list.currentRow()
+        return self.logs[row] if 0 <= row < len(self.logs) else None
+
+    def _show(self, _row: int) -> None:
+        log = self._current()
+        if log is None:
+            return
+        t = log.table
+        for widget in (self._candidate, self._round):
+            widget.blockSignals(True)
+        self._candidate.setCurrentText(log.candidate)
+        self._round.setValue(log.round or 0)
+        for widget in (self._candidate, self._round):
+            widget.blockSignals(False)
+        delimiter = {"\t": "tab", " ": "blanks"}.get(t.delimiter, t.delimiter)
+        start = f", from {t.start.replace('T', ' ')}" if t.start else ", without a date"
+        gaps = f" · {len(t.gaps)} gap{'s' if len(t.gaps) > 1 else ''}" if t.gaps else ""
+        self._told.setText(f"{t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · {t.encoding}, "
+                           f"delimiter {delimiter}, decimal sign {t.decimal}" + (" · roles as you chose before" if log.remembered else ""))
+        self._warnings.setText(" · ".join(t.warnings))
+        self._warnings.setVisible(bool(t.warnings))
+        self._fill_channels(log)
+        self._fill_preview(t)
+
+    def _fill_channels(self, log: Incoming) -> None:
+        import numpy as np
+        self._channels.setRowCount(len(log.table.channels))
+        for i, channel in enumerate(log.table.channels):
+            written = f" (from {channel.written_unit})" if channel.written_unit and channel.written_unit != shown(channel.unit) and channel.unit else ""
+            mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
+            for j, content in enumerate((channel.name, (shown(channel.unit) or "none") + written, "", f"{mean:.2f}", f"{low:.2f} … {high:.2f}")):
+                self._channels.setItem(i, j, QTableWidgetItem(content))
+            box = role_box(log.roles.get(channel.name))
+            box.setAccessibleName(f"Role of {channel.name}")
+            box.currentIndexChanged.connect(lambda _, b=box, n=channel.name, target=log: self._set_role(target, n, b.currentData()))
+            self._channels.setCellWidget(i, 2, box)
+        self._channels.resizeRowsToContents()
+
+    def _fill_preview(self, table: LogTable) -> None:
+        rows = table.preview[:14]
+        width = max((len(r) for r in rows), default=0)
+        self._preview.setColumnCount(width)
+        self._preview.setRowCount(max(0, len(rows) - 1))
+        if rows:
+            self._preview.setHorizontalHeaderLabels([c or " " for c in rows[0]] + [" "] * (width - len(rows[0])))
+        for i, row in enumerate(rows[1:]):
+            for j, cell in enumerate(row):
+                self._preview.setItem(i, j, QTableWidgetItem(cell))
+        self._preview.resizeColumnsToContents()
+        self._preview.resizeRowsToContents()
+
+    def _set_role(self, log: Incoming, name: str, role: str | None) -> None:
+        log.roles[name] = role
+        key = log.table.shape_key
+        for other in self.logs:         # logs of the same shape go along
+            if other is not log and other.table.shape_key == key:
+                other.roles[name] = role
+        self._label_all()
+
+    def _candidate_changed(self, name: str) -> None:
+        log = self._current()
+        if log is not None:
+            log.candidate = name.strip()
+            self._label_all()
+
+    def _round_changed(self, number: int) -> None:
+        log = self._current()
+        if log is not None:
+            log.round = number or None
+            self._label_all()
+
+    def _label_all(self) -> None:
+        lacking = 0
+        for i, log in enumerate(self.logs):
+            where = f"{log.candidate}, round {log.round or 'next'}" if log.candidate else "belongs to: ?"
+            lacking += not log.candidate
+            item = self._list.item(i)
+            if item is not None:
+                item.setText(f"{log.table.file}\n{where}")
+        self._missing.setText(f"{lacking} log{'s' if lacking != 1 else ''} still without a candidate" if lacking else "")
+        self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
+        self._add.setEnabled(lacking == 0 and bool(self.logs))

@@ -1,0 +1,80 @@
+"""Starting a study: the question, what is compared, the candidates, and how small a difference matters."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QComboBox, QDialog, QDialogButtonBox, QDoubleSpinBox, QFormLayout, QLineEdit, QPlainTextEdit, QSpinBox, QVBoxLayout, QWidget
+
+from kuffin.app.widgets.bits import text
+from kuffin.core.normalise import default_school
+
+KINDS = (("radiator", "radiators"), ("block", "water blocks"), ("paste", "pastes"), ("pad", "pads"), ("coolant", "coolants"), ("set", "whole sets"))
+_EXAMPLES = {"radiator": "Reed\nRush\nSedge", "block": "Tern\nPlover\nDunlin", "paste": "Chalk\nMarl\nLoam", "pad": "Chalk\nMarl", "coolant": "Rill\nBrook",
+             "set": "Reed\nSedge"}
+
+
+class NewStudy(QDialog):
+    """Asks for the little that a study needs to begin."""
+
+    def __init__(self, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Start a study")
+        self.resize(560, 430)
+        self.question = QLineEdit()
+        self.question.setPlaceholderText("such as: Which slim radiator keeps booth seven cool?")
+        self.kind = QComboBox()
+        for key, label in KINDS:
+            self.kind.addItem(label, key)
+        self.candidates = QPlainTextEdit()
+        self.candidates.setTabChangesFocus(True)
+        self.margin = QDoubleSpinBox()
+        self.margin.setRange(0.05, 50.0)
+        self.margin.setSingleStep(0.1)
+        self.margin.setValue(1.0)
+        self.margin.setSuffix(" K")
+        self.rounds = QSpinBox()
+        self.rounds.setRange(1, 40)
+        self.rounds.setValue(3)
+        self._school = text(style="muted")
+        self._missing = text(style="warn")
+        form = QFormLayout()
+        form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
+        form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
+        form.setVerticalSpacing(10)
+        form.addRow("The question", self.question)
+        form.addRow("What is compared", self.kind)
+        form.addRow("", self._school)
+        form.addRow("Candidates,\none a line", self.candidates)
+        form.addRow("A difference matters from", self.margin)
+        form.addRow("Mounts of each, planned", self.rounds)
+        buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
+        self._start = buttons.addButton("Start the study", QDialogButtonBox.ButtonRole.AcceptRole)
+        buttons.accepted.connect(self.accept)
+        buttons.rejected.connect(self.reject)
+        layout = QVBoxLayout(self)
+        layout.addLayout(form, 1)
+        layout.addWidget(self._missing)
+        layout.addWidget(buttons)
+        for signal in (self.question.textChanged, self.candidates.textChanged, self.kind.currentIndexChanged):
+            signal.connect(self._check)
+        self._check()
+
+    def names(self) -> list[str]:
+        """The candidates' names."""
+        return [line.strip() for line in self.candidates.toPlainText().splitlines() if line.strip()]
+
+    def _check(self) -> None:
+        key = self.kind.currentData()
+        self._school.setText(f"judged by {default_school(key).label.lower()}; this can be changed at any time")
+        self.candidates.setPlaceholderText(_EXAMPLES[key])
+        names = self.names()
+        if not self.question.text().strip():
+            problem = "A study begins with a question."
+        elif len({n.lower() for n in names}) != len(names):
+            problem = "Two candidates have the same name."
+        elif len(names) < 2:
+            problem = "Name at least two candidates."
+        else:
+            problem = ""
+        self._missing.setText(problem)
+        self._start.setEnabled(not problem)

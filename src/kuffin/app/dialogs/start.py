@@ -1,0 +1,69 @@
+"""The first page, without a notebook: open the demo, start a study, or drop logs."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
+
+from kuffin.app.widgets.bits import link_button, text
+
+
+class StartPage(QWidget):
+    """What one can do first."""
+
+    demo_wanted = Signal()
+    study_wanted = Signal()
+    logs_wanted = Signal()
+    open_wanted = Signal()
+    recent_wanted = Signal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self._recent = QVBoxLayout()
+        column = QVBoxLayout()
+        column.setSpacing(12)
+        column.addWidget(text("A bench notebook for cooling tests", style="big"))
+        column.addWidget(text("Kuffin finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
+                              "evidence, and says what may honestly be said.", style="muted"))
+        column.addSpacing(14)
+        for label, hint, signal in (
+            ("Open the demo", "four slim radiators, three afternoons, a truth that is known", self.demo_wanted),
+            ("Start a study", "what is compared, the candidates, how small a difference matters", self.study_wanted),
+            ("Add logs", "or drop log files anywhere on this window", self.logs_wanted),
+        ):
+            button = QPushButton(label)
+            button.setObjectName("next")
+            button.setFixedWidth(210)
+            button.clicked.connect(signal)
+            row = QHBoxLayout()
+            row.addWidget(button)
+            row.addSpacing(8)
+            row.addWidget(text(hint, style="muted", wrap=False), 1)
+            column.addLayout(row)
+        column.addSpacing(10)
+        opener = link_button("Open a notebook …")
+        opener.clicked.connect(self.open_wanted)
+        column.addWidget(opener, 0, Qt.AlignmentFlag.AlignLeft)
+        column.addLayout(self._recent)
+        column.addStretch()
+        column.addWidget(text("Kuffin is no safety device. Keep water away from mains, heed the parts' manuals and local rules, and leave mains work to "
+                              "qualified people. More under Help.", style="small"))
+        outer = QHBoxLayout(self)
+        outer.setContentsMargins(60, 46, 60, 24)
+        outer.addLayout(column, 3)
+        outer.addStretch(1)
+
+    def show_recent(self, paths: list[str]) -> None:
+        """List notebooks that were open before."""
+        while self._recent.count():
+            item = self._recent.takeAt(0)
+            widget = item.widget() if item is not None else None
+            if widget is not None:
+                widget.deleteLater()
+        for path in paths[:5]:
+            button = link_button(Path(path).name)
+            button.setToolTip(path)
+            button.clicked.connect(lambda _=False, p=path: self.recent_wanted.emit(p))
+            self._recent.addWidget(button, 0, Qt.AlignmentFlag.AlignLeft)

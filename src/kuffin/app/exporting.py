@@ -1,0 +1,61 @@
+"""Out of the window: readings and verdicts as tables, the interval plot as a picture."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtCore import QRectF, QSize, Qt
+from PySide6.QtGui import QImage, QPainter
+from PySide6.QtSvg import QSvgGenerator
+
+from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.intervalplot import IntervalPlot
+from kuffin.core.errors import KuffinError
+from kuffin.publish.tables import as_csv, as_json, readings_rows, verdict_rows
+from kuffin.verdicts.study import StudyVerdict
+
+
+def write_table(verdict: StudyVerdict, path: Path, what: str) -> None:
+    """Write ``readings`` or ``verdicts`` as CSV, or everything as JSON, by the file's ending.
+
+    Raises
+    ------
+    KuffinError
+        Where the file cannot be written.
+    """
+    text = as_json(verdict) if path.suffix.lower() == ".json" else as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
+    try:
+        path.write_text(text, encoding="utf-8")
+    except OSError as error:
+        raise KuffinError(f"{path.name} could not be written ({error.strerror}); choose another place") from None
+
+
+def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:
+    """Write the interval plot as SVG or PNG, by the file's ending.
+
+    Raises
+    ------
+    KuffinError
+    """
+    size = QSize(max(plot.width(), 760), plot.sizeHint().height())
+    if path.suffix.lower() == ".svg":
+        generator = QSvgGenerator()
+        generator.setFileName(str(path))
+        generator.setSize(size)
+        generator.setViewBox(QRectF(0, 0, size.width(), size.height()))
+        generator.setTitle("Candidates with their mounts, means and intervals")
+        painter = QPainter()
+        if not painter.begin(generator):
+            raise KuffinError(f"{path.name} could not be written; choose another place")
+        plot.paint(painter, QRectF(0, 0, size.width(), size.height()))
+        painter.end()
+        return
+    image = QImage(size * 2, QImage.Format.Format_ARGB32)
+    image.setDevicePixelRatio(2.0)
+    image.fill(Qt.GlobalColor.transparent if path.suffix.lower() != ".png" else theme.color("ground"))
+    painter = QPainter(image)
+    painter.setFont(plot.font())
+    plot.paint(painter, QRectF(0, 0, size.width(), size.height()))
+    painter.end()
+    if not image.save(str(path)):
+        raise KuffinError(f"{path.name} could not be written as a picture; end its name in .png or .svg")

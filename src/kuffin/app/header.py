@@ -1,0 +1,86 @@
+"""The top of the window: the question, the verdict line, the one next thing."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Signal
+from PySide6.QtGui import QAction
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
+
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.verdicts.line import NextStep, verdict_line
+
+
+class Header(QWidget):
+    """Always there: what is asked, what may be said so far, what to do next."""
+
+    next_wanted = Signal(object)        # a NextStep
+    study_wanted = Signal(int)
+
+    def __init__(self, state: State) -> None:
+        super().__init__()
+        self._state = state
+        self.step: NextStep | None = None
+        self.question = QLabel()
+        self.question.setObjectName("question")
+        self.verdict = QLabel()
+        self.verdict.setObjectName("verdict")
+        self.verdict.setWordWrap(True)
+        self.verdict.setAccessibleName("Verdict so far")
+        self._switch = QToolButton()
+        self._switch.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
+        self._switch.setAccessibleName("Choose a study")
+        self._menu = QMenu(self._switch)
+        self._menu.aboutToShow.connect(self._fill_menu)
+        self._switch.setMenu(self._menu)
+        self.next = QPushButton()
+        self.next.setObjectName("next")
+        self.next.clicked.connect(lambda: self.step is not None and self.next_wanted.emit(self.step))
+        self.hint = text(style="muted", wrap=True)
+        top = QHBoxLayout()
+        top.addWidget(self.question, 1)
+        top.addWidget(self._switch)
+        bottom = QHBoxLayout()
+        bottom.addWidget(self.next)
+        bottom.addSpacing(10)
+        bottom.addWidget(self.hint, 1)
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(24, 4, 24, 10)
+        layout.setSpacing(6)
+        layout.addLayout(top)
+        layout.addWidget(self.verdict)
+        layout.addLayout(bottom)
+        state.study_changed.connect(self.renew)
+        state.verdict_changed.connect(self.renew)
+        self.renew()
+
+    def renew(self) -> None:
+        """Say what may be said now."""
+        study, verdict = self._state.study, self._state.verdict
+        self.setVisible(study is not None)
+        if study is None:
+            return
+        self.question.setText(study.question)
+        self._switch.setText(f"{study.name if study.name != study.question else 'studies'}  ▾")
+        if verdict is None or verdict.study_id != study.id:
+            self.verdict.setText("Reading the runs …")
+            self.next.setVisible(False)
+            self.hint.setText("")
+            return
+        line = verdict_line(verdict)
+        self.step = line.step
+        self.verdict.setText(f"So far: {line.sentence}")
+        self.next.setVisible(True)
+        self.next.setText(f"Next  ▸  {line.step.label}")
+        self.next.setAccessibleName(f"Next: {line.step.label}")
+        self.hint.setText(line.step.hint)
+
+    def _fill_menu(self) -> None:
+        self._menu.clear()
+        notebook = self._state.notebook
+        for study in notebook.studies() if notebook is not None else []:
+            action = QAction(study.name, self._menu)
+            action.setCheckable(True)
+            action.setChecked(self._state.study is not None and study.id == self._state.study.id)
+            action.triggered.connect(lambda _checked=False, i=study.id: self.study_wanted.emit(i))
+            self._menu.addAction(action)

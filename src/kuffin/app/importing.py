@@ -1,0 +1,84 @@
+"""Adding logs: read them off the window's thread, show what was understood, add them as runs."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtCore import QObject, Signal
+from PySide6.QtWidgets import QDialog, QWidget
+
+from kuffin.app.dialogs.importlogs import ImportLogs, Incoming, incoming
+from kuffin.app.jobs import Job
+from kuffin.app.state import State
+from kuffin.core.errors import KuffinError
+from kuffin.logs.reader import read_log
+from kuffin.notebook import edits
+
+
+class Importer(QObject):
+    """Leads from files to runs."""
+
+    shown = Signal(object)      # the dialog, for tests and for keeping it alive
+
+    def __init__(self, state: State, window: QWidget) -> None:
+        super().__init__(window)
+        self._state, self._window = state, window
+        self.dialog: ImportLogs | None = None
+
+    def add(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
+        """Read files (and the files of folders), then ask."""
+        files = [f for p in paths for f in (sorted(x for x in Path(p).iterdir() if x.is_file()) if Path(p).is_dir() else [Path(p)])]
+        files = [f for f in files if f.suffix != ".kuffin"]
+        if not files:
+            return
+
+        def work(job: Job) -> tuple[list[object], list[str]]:
+            read: list[object] = []
+            problems = []
+            for i, path in enumerate(files):
+                try:
+                    read.append(read_log(path, lambda share, i=i: job.report((i + share) / len(files))))    # type: ignore[misc]
+                except KuffinError as error:
+                    problems.append(str(error))
+            return read, problems
+        label = f"reading {files[0].name}" if len(files) == 1 else f"reading {len(files)} logs"
+        self._state.jobs.start(label, work, lambda found: self._ask(found, candidate, round_number), self._state.trouble.emit)
+
+    def _ask(self, found: object, candidate: str, round_number: int) -> None:
+        tables, problems = found        # type: ignore[misc]
+        if not tables:
+            self._state.trouble.emit(" · ".join(problems))
+            return
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        names = [c.name for c in study.live_candidates]
+        alone = len(tables) == 1
+        logs = [incoming(t, names, edits.remembered_roles(notebook, t.shape_key), candidate if alone or candidate else "",
+                         round_number if alone and round_number else None) for t in tables]
+        logs.sort(key=lambda log: (log.candidate, log.round or 99, log.table.start or "", log.table.file))
+        self.dialog = ImportLogs(logs, problems, names, self._window)
+        self.dialog.accepted.connect(lambda: self._add(logs))
+        self.dialog.setModal(True)
+        self.dialog.show()
+        self.shown.emit(self.dialog)
+
+    def _add(self, logs: list[Incoming]) -> None:
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        before = list(notebook.listeners)
+        notebook.listeners.clear()          # one refresh at the end, not one for each log
+        try:
+            for log in logs:
+                edits.add_log(notebook, study.id, log.candidate, log.table, log.roles, log.round)
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+        finally:
+            notebook.listeners.extend(before)
+        notebook.changed()
+
+
+def finished(dialog: QDialog | None) -> bool:
+    """Whether a dialog is closed (or never was open)."""
+    return dialog is None or not dialog.isVisible()

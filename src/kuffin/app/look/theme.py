@@ -1,0 +1,145 @@
+"""Colours, fonts and the style sheet: paper by day, a true dark by night."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from pathlib import Path
+
+from PySide6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QApplication
+
+FONTS = Path(__file__).with_name("fonts")
+TEXT, FIGURES = "B612", "B612 Mono"
+
+
+@dataclass(frozen=True)
+class Theme:
+    """The colours of one theme."""
+
+    name: str
+    ground: str
+    raised: str
+    ink: str
+    muted: str
+    hairline: str
+    accent: str
+    accent_ground: str
+    warn: str
+    levels: tuple[str, str, str, str]       # the staircase: shades of one neutral hue
+
+    def color(self, role: str) -> QColor:
+        return QColor(getattr(self, role))
+
+
+LIGHT = Theme("light", "#f6f1e7", "#fbf8f1", "#22252b", "#655f54", "#d8d0bf", "#7a3414", "#f1e2d2", "#9a3412",
+              ("#ece5d6", "#ddd4c1", "#cbbfa7", "#b5a68a"))
+DARK = Theme("dark", "#1b1a18", "#242320", "#ece6da", "#a89f90", "#3d3933", "#e8a47c", "#38291f", "#f0a070",
+             ("#2b2925", "#38352f", "#48443c", "#5b554b"))
+
+
+def load_fonts() -> None:
+    """Make the shipped fonts known to Qt."""
+    for path in sorted(FONTS.glob("*.otf")):
+        QFontDatabase.addApplicationFont(str(path))
+
+
+def figures_font(size: float, bold: bool = False) -> QFont:
+    """B612 for figures: its digits are all of one width."""
+    font = QFont(TEXT)
+    font.setPointSizeF(size)
+    font.setBold(bold)
+    return font
+
+
+def chosen(mode: str) -> Theme:
+    """The theme for a mode: ``light``, ``dark``, or ``desktop`` to follow it."""
+    if mode == "desktop":
+        dark = QGuiApplication.styleHints().colorScheme() == Qt.ColorScheme.Dark
+        return DARK if dark else LIGHT
+    return DARK if mode == "dark" else LIGHT
+
+
+def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
+    """Dress the whole application."""
+    app.setStyle("Fusion")
+    font = QFont(TEXT)
+    font.setPointSizeF(10.5 * scale)
+    app.setFont(font)
+    palette = QPalette()
+    for role, name in (
+        (QPalette.ColorRole.Window, "ground"), (QPalette.ColorRole.Base, "raised"), (QPalette.ColorRole.AlternateBase, "ground"),
+        (QPalette.ColorRole.Button, "ground"), (QPalette.ColorRole.WindowText, "ink"), (QPalette.ColorRole.Text, "ink"),
+        (QPalette.ColorRole.ButtonText, "ink"), (QPalette.ColorRole.ToolTipBase, "raised"), (QPalette.ColorRole.ToolTipText, "ink"),
+        (QPalette.ColorRole.Highlight, "accent"), (QPalette.ColorRole.HighlightedText, "ground"), (QPalette.ColorRole.Link, "accent"),
+        (QPalette.ColorRole.PlaceholderText, "muted"), (QPalette.ColorRole.Mid, "hairline"), (QPalette.ColorRole.Dark, "hairline"),
+        (QPalette.ColorRole.Light, "raised"),
+    ):
+        palette.setColor(role, theme.color(name))
+    for role in (QPalette.ColorRole.WindowText, QPalette.ColorRole.Text, QPalette.ColorRole.ButtonText):
+        palette.setColor(QPalette.ColorGroup.Disabled, role, theme.color("muted"))
+    app.setPalette(palette)
+    app.setStyleSheet(_sheet(theme, scale))
+
+
+def _sheet(t: Theme, scale: float) -> str:
+    def pt(x: float) -> str:
+        return f"{x * scale:.1f}pt"
+    return f"""
+    QMainWindow, QDialog {{ background: {t.ground}; }}
+    QMenuBar {{ background: {t.ground}; color: {t.muted}; border: none; padding: 1px 14px; }}
+    QMenuBar::item {{ padding: 3px 9px; background: transparent; }}
+    QMenuBar::item:selected, QMenu::item:selected {{ background: {t.accent_ground}; color: {t.ink}; }}
+    QMenu {{ background: {t.raised}; color: {t.ink}; border: 1px solid {t.hairline}; padding: 4px 0; }}
+    QMenu::item {{ padding: 5px 26px 5px 18px; }}
+    QMenu::item:disabled {{ color: {t.muted}; }}
+    QMenu::separator {{ height: 1px; background: {t.hairline}; margin: 4px 0; }}
+    QLabel#question {{ font-size: {pt(17)}; font-weight: bold; }}
+    QLabel#verdict {{ font-size: {pt(12)}; }}
+    QLabel#muted, QLabel[muted="true"] {{ color: {t.muted}; }}
+    QLabel[small="true"] {{ font-size: {pt(9)}; color: {t.muted}; }}
+    QLabel[heading="true"] {{ font-weight: bold; font-size: {pt(11.5)}; }}
+    QLabel[big="true"] {{ font-size: {pt(21)}; font-weight: bold; }}
+    QLabel[warn="true"] {{ color: {t.warn}; }}
+    QFrame#rule {{ background: {t.hairline}; border: none; }}
+    QPushButton {{ background: transparent; color: {t.ink}; border: 1px solid {t.hairline}; border-radius: 3px; padding: 5px 13px; }}
+    QPushButton:hover {{ background: {t.accent_ground}; }}
+    QPushButton:focus {{ border: 2px solid {t.accent}; padding: 4px 12px; }}
+    QPushButton:disabled {{ color: {t.muted}; }}
+    QPushButton#next {{ background: {t.accent_ground}; color: {t.accent}; border: 1px solid {t.accent}; border-radius: 4px;
+        font-weight: bold; font-size: {pt(11.5)}; padding: 7px 18px; text-align: left; }}
+    QPushButton#next:focus {{ border: 2px solid {t.accent}; padding: 6px 17px; }}
+    QPushButton#desk {{ border: none; border-bottom: 2px solid transparent; border-radius: 0; padding: 5px 2px; margin-right: 22px;
+        color: {t.muted}; font-size: {pt(12)}; background: transparent; }}
+    QPushButton#desk:checked {{ color: {t.ink}; font-weight: bold; border-bottom: 2px solid {t.accent}; }}
+    QPushButton#desk:focus {{ border-bottom: 2px dotted {t.accent}; }}
+    QPushButton#link {{ border: none; color: {t.accent}; text-align: left; padding: 2px 0; }}
+    QPushButton#link:focus {{ border: none; text-decoration: underline; padding: 2px 0; }}
+    QToolButton {{ border: none; color: {t.muted}; padding: 3px 6px; background: transparent; }}
+    QToolButton:hover, QToolButton:focus {{ color: {t.ink}; background: {t.accent_ground}; border-radius: 3px; }}
+    QToolButton::menu-indicator {{ image: none; }}
+    QComboBox, QLineEdit, QSpinBox, QDoubleSpinBox, QPlainTextEdit {{ background: {t.raised}; border: 1px solid {t.hairline};
+        border-radius: 3px; padding: 3px 7px; color: {t.ink}; selection-background-color: {t.accent}; selection-color: {t.ground}; }}
+    QComboBox:focus, QLineEdit:focus, QSpinBox:focus, QDoubleSpinBox:focus, QPlainTextEdit:focus {{ border: 1px solid {t.accent}; }}
+    QComboBox QAbstractItemView {{ background: {t.raised}; color: {t.ink}; selection-background-color: {t.accent_ground};
+        selection-color: {t.ink}; border: 1px solid {t.hairline}; }}
+    QTableWidget, QListWidget, QTextBrowser {{ background: transparent; border: none; gridline-color: {t.hairline};
+        alternate-background-color: {t.raised}; selection-background-color: {t.accent_ground}; selection-color: {t.ink}; }}
+    QHeaderView::section {{ background: transparent; color: {t.muted}; border: none; border-bottom: 1px solid {t.hairline}; padding: 4px 8px 4px 4px;
+        font-weight: normal; }}
+    QTableWidget::item {{ padding: 3px 8px 3px 4px; border-bottom: 1px solid {t.hairline}; }}
+    QTableWidget::item:focus {{ border: 1px solid {t.accent}; }}
+    QScrollArea {{ border: none; background: transparent; }}
+    QScrollArea > QWidget > QWidget {{ background: transparent; }}
+    QScrollBar:vertical {{ width: 10px; background: transparent; }}
+    QScrollBar::handle:vertical {{ background: {t.hairline}; border-radius: 4px; min-height: 24px; }}
+    QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
+    QScrollBar:horizontal {{ height: 10px; background: transparent; }}
+    QScrollBar::handle:horizontal {{ background: {t.hairline}; border-radius: 4px; min-width: 24px; }}
+    QSplitter::handle {{ background: {t.hairline}; }}
+    QSplitter::handle:horizontal {{ width: 1px; }}
+    QProgressBar {{ border: 1px solid {t.hairline}; border-radius: 3px; height: 9px; text-align: center; background: transparent; }}
+    QProgressBar::chunk {{ background: {t.accent}; }}
+    QFrame#working {{ background: {t.raised}; border-left: 1px solid {t.hairline}; }}
+    QToolTip {{ background: {t.raised}; color: {t.ink}; border: 1px solid {t.hairline}; padding: 3px; }}
+    """

@@ -1,0 +1,41 @@
+"""Start the window."""
+
+from __future__ import annotations
+
+import sys
+from pathlib import Path
+
+from PySide6.QtGui import QIcon
+from PySide6.QtWidgets import QApplication
+
+from kuffin.app.look import theme as looks
+from kuffin.app.settings import Settings
+from kuffin.app.window import MainWindow
+
+
+def application() -> QApplication:
+    """The Qt application, dressed."""
+    app = QApplication.instance() or QApplication(sys.argv[:1])
+    assert isinstance(app, QApplication)
+    app.setApplicationName("Kuffin")
+    app.setDesktopFileName("kuffin")
+    looks.load_fonts()
+    return app
+
+
+def run(notebook: str | None = None, demo: bool = False) -> int:
+    """Open the window on a notebook, on the demo, or on the last notebook."""
+    app = application()
+    settings = Settings()
+    looks.apply(app, looks.chosen(settings.value("theme", "desktop")), float(settings.value("scale", "1.0")))
+    icon = Path(__file__).with_name("look") / "icons" / "kuffin.svg"
+    app.setWindowIcon(QIcon(str(icon)))
+    window = MainWindow(settings)
+    window.show()
+    if demo:
+        window.open_demo()
+    elif notebook is not None:
+        window.open_path(notebook)
+    elif settings.recent:
+        window.open_path(settings.recent[0])
+    return int(app.exec())

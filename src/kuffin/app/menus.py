@@ -1,0 +1,142 @@
+"""The menus, and the keys that go with them."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtGui import QAction, QActionGroup, QKeySequence
+from PySide6.QtWidgets import QMenu
+
+if TYPE_CHECKING:
+    from kuffin.app.window import MainWindow
+
+CAUTION = """<p><b>Kuffin is no safety device.</b> It watches nothing for you and switches nothing off.</p>
+<p>Water and mains: fill, bleed and leak-test with the computer's own supply off and unplugged; only the pump runs, from a supply of its own. Dry
+everything before power comes back. Never open a power supply.</p>
+<p>Pressure: never above the lowest pressure that any part's maker allows.</p>
+<p>Coolants: glycol is poisonous to people and animals; store and dispose of it by local rules. Heed what the label says of biocides and dyes.</p>
+<p>Hot parts are measured, not touched. Fins are sharp. Liquid metal and conductive pastes never touch aluminium or bare contacts.</p>
+<p>The parts' manuals, local rules and qualified people come first.</p>"""
+
+KEYS = """<table cellspacing="6">
+<tr><td>Ctrl+1, Ctrl+2</td><td>Inspect, Compare</td></tr>
+<tr><td>F6</td><td>to the loom; arrows move over it, Enter opens a mount</td></tr>
+<tr><td>F1</td><td>show the working of what has the focus</td></tr>
+<tr><td>Esc</td><td>close the working</td></tr>
+<tr><td>Ctrl+Return</td><td>do the next thing</td></tr>
+<tr><td>+ and −</td><td>zoom a trace; Alt+Left and Alt+Right move along it</td></tr>
+<tr><td>Ctrl+Z, Ctrl+Shift+Z</td><td>undo, redo</td></tr>
+<tr><td>Ctrl+L</td><td>add logs</td></tr>
+<tr><td>Ctrl+B</td><td>fold the loom</td></tr>
+</table>"""
+
+
+class Menus:
+    """Builds the menu bar of a window."""
+
+    def __init__(self, window: MainWindow) -> None:
+        self._window = window
+        bar = window.menuBar()
+        self.undo = QAction("Undo", window)
+        self.redo = QAction("Redo", window)
+        self._notebook_only: list[QAction] = []
+        self._verdict_only: list[QAction] = []
+        self._file(bar.addMenu("&Notebook"))
+        self._edit(bar.addMenu("&Edit"))
+        self._study(bar.addMenu("&Study"))
+        self._view(bar.addMenu("&View"))
+        self._help(bar.addMenu("&Help"))
+
+    def _add(self, menu: QMenu, label: str, act: object, keys: str = "", needs: str = "") -> QAction:
+        action = QAction(label, self._window)
+        action.triggered.connect(lambda _checked=False: act())      # type: ignore[operator]
+        if keys:
+            action.setShortcut(QKeySequence(keys))
+        if needs == "notebook":
+            self._notebook_only.append(action)
+        elif needs == "verdict":
+            self._verdict_only.append(action)
+        menu.addAction(action)
+        return action
+
+    def _file(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "New notebook …", w.new_notebook, "Ctrl+N")
+        self._add(menu, "Open …", w.ask_open, "Ctrl+O")
+        self.recent = menu.addMenu("Open recent")
+        self.recent.aboutToShow.connect(self._fill_recent)
+        self._add(menu, "Open the demo", w.open_demo)
+        menu.addSeparator()
+        self._add(menu, "Save a copy as …", w.save_copy, "Ctrl+Shift+S", "notebook")
+        self._add(menu, "Bin …", w.show_bin, "", "notebook")
+        menu.addSeparator()
+        self._add(menu, "Quit", w.close, "Ctrl+Q")
+
+    def _fill_recent(self) -> None:
+        self.recent.clear()
+        paths = self._window.settings.recent
+        for path in paths:
+            self._add(self.recent, path, lambda p=path: self._window.open_path(p))
+        if not paths:
+            self.recent.addAction("none yet").setEnabled(False)
+
+    def _edit(self, menu: QMenu) -> None:
+        for action, keys, act in ((self.undo, "Ctrl+Z", self._window.undo), (self.redo, "Ctrl+Shift+Z", self._window.redo)):
+            action.setShortcut(QKeySequence(keys))
+            action.triggered.connect(act)
+            menu.addAction(action)
+
+    def _study(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "Start a study …", w.new_study, "Ctrl+Shift+N")
+        self._add(menu, "Add logs …", w.ask_logs, "Ctrl+L")
+        menu.addSeparator()
+        self._add(menu, "Put this mount into the bin", w.bin_mount, "", "notebook")
+        self._add(menu, "Put this study into the bin", w.bin_study, "", "notebook")
+        menu.addSeparator()
+        out = menu.addMenu("Write out")
+        self._add(out, "Readings as CSV …", lambda: w.write_out("readings", ".csv"), "", "verdict")
+        self._add(out, "Verdicts as CSV …", lambda: w.write_out("verdicts", ".csv"), "", "verdict")
+        self._add(out, "Everything as JSON …", lambda: w.write_out("everything", ".json"), "", "verdict")
+        self._add(out, "Picture as SVG …", lambda: w.write_out("picture", ".svg"), "", "verdict")
+        self._add(out, "Picture as PNG …", lambda: w.write_out("picture", ".png"), "", "verdict")
+
+    def _view(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "Fold the loom", w.fold_loom, "Ctrl+B")
+        self._add(menu, "To the loom", w.focus_loom, "F6")
+        self._add(menu, "Show working", w.explain, "F1")
+        self._add(menu, "Do the next thing", w.do_next, "Ctrl+Return")
+        menu.addSeparator()
+        group = QActionGroup(w)
+        for mode, label in (("desktop", "Follow the desktop"), ("light", "Paper"), ("dark", "Dark, for the bench at night")):
+            action = QAction(label, w)
+            action.setCheckable(True)
+            action.setChecked(w.settings.value("theme", "desktop") == mode)
+            action.triggered.connect(lambda _checked=False, m=mode: w.set_mode(m))
+            group.addAction(action)
+            menu.addAction(action)
+        menu.addSeparator()
+        self._add(menu, "Larger text", lambda: w.scale_text(1.1), "Ctrl++")
+        self._add(menu, "Smaller text", lambda: w.scale_text(1 / 1.1), "Ctrl+-")
+        self._add(menu, "Usual text", lambda: w.scale_text(0), "Ctrl+0")
+
+    def _help(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "Keys", lambda: w.tell("Keys", KEYS))
+        self._add(menu, "Caution at the bench", lambda: w.tell("Caution at the bench", CAUTION))
+        self._add(menu, "About Kuffin", w.about)
+
+    def renew(self) -> None:
+        """Enable what can be done now, and name what Undo and Redo would do."""
+        notebook = self._window.state.notebook
+        for action in self._notebook_only:
+            action.setEnabled(notebook is not None)
+        for action in self._verdict_only:
+            action.setEnabled(self._window.state.verdict is not None and self._window.state.verdict.mounts > 0)
+        undo = notebook.undo_label if notebook is not None and not notebook.read_only else None
+        redo = notebook.redo_label if notebook is not None and not notebook.read_only else None
+        self.undo.setText(f"Undo: {undo}" if undo else "Undo")
+        self.redo.setText(f"Redo: {redo}" if redo else "Redo")
+        self.undo.setEnabled(undo is not None)
+        self.redo.setEnabled(redo is not None)

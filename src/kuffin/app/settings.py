@@ -1,0 +1,54 @@
+"""What is remembered between starts: recent notebooks, the window's layout, theme and text size."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtCore import QByteArray, QSettings
+from platformdirs import user_cache_dir, user_config_dir, user_documents_dir
+
+_MOST_RECENT = 8
+
+
+class Settings:
+    """The person's settings, kept in an INI file under their configuration folder."""
+
+    def __init__(self, path: Path | None = None) -> None:
+        path = path or Path(user_config_dir("kuffin")) / "window.ini"
+        path.parent.mkdir(parents=True, exist_ok=True)
+        self._store = QSettings(str(path), QSettings.Format.IniFormat)
+
+    @property
+    def recent(self) -> list[str]:
+        """Notebooks opened before that are still there, newest first."""
+        value = self._store.value("recent", [])
+        paths = [value] if isinstance(value, str) else list(value or [])        # type: ignore[call-overload]
+        return [p for p in paths if Path(p).exists()]
+
+    def remember(self, path: Path) -> None:
+        """Put a notebook on top of the recent ones."""
+        paths = [str(path.resolve()), *[p for p in self.recent if p != str(path.resolve())]]
+        self._store.setValue("recent", paths[:_MOST_RECENT])
+
+    def value(self, key: str, default: str) -> str:
+        return str(self._store.value(key, default))
+
+    def set_value(self, key: str, value: str) -> None:
+        self._store.setValue(key, value)
+
+    def layout(self, key: str) -> QByteArray | None:
+        value = self._store.value(key)
+        return value if isinstance(value, QByteArray) else None
+
+    def set_layout(self, key: str, value: QByteArray) -> None:
+        self._store.setValue(key, value)
+
+
+def documents() -> Path:
+    """Where new notebooks are put unless the person says otherwise."""
+    return Path(user_documents_dir())
+
+
+def demo_cache() -> Path:
+    """Where the demo notebook is kept ready."""
+    return Path(user_cache_dir("kuffin"))

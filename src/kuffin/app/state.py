@@ -1,0 +1,149 @@
+"""What the window is about: the open notebook, the study on the desk, its verdict, the mount looked at."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QObject, Signal
+
+from kuffin.app.jobs import Job, Jobs
+from kuffin.core.errors import KuffinError
+from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.study import MountReading, StudyVerdict, judge
+
+
+class State(QObject):
+    """The one place that knows what is open; desks and the loom listen to it.
+
+    Judging runs off the window's thread; a newer edit makes an older judgement void.
+    """
+
+    notebook_changed = Signal()
+    study_changed = Signal()            # another study, or its parts
+    verdict_changed = Signal()
+    mount_changed = Signal()            # the mount that is looked at
+    trouble = Signal(str)
+
+    def __init__(self, jobs: Jobs) -> None:
+        super().__init__()
+        self.jobs = jobs
+        self.notebook: Notebook | None = None
+        self.study: Study | None = None
+        self.verdict: StudyVerdict | None = None
+        self.mount_id: int | None = None
+        self._judging: Job | None = None
+        self._generation = 0
+
+    # --- opening ---------------------------------------------------------------------------------------------------
+
+    def open(self, notebook: Notebook) -> None:
+        """Take over an open notebook (and close the one before)."""
+        self.close()
+        self.notebook = notebook
+        notebook.listeners.append(self.refresh)
+        studies = notebook.studies()
+        self.notebook_changed.emit()
+        self.choose_study(studies[-1].id if studies else None)
+
+    def close(self) -> None:
+        """Close the notebook."""
+        self._generation += 1
+        if self._judging is not None:
+            self._judging.cancel()
+        self.jobs.stop_all()
+        if self.notebook is not None:
+            self.notebook.close()
+        self.notebook = self.study = self.verdict = self.mount_id = None
+
+    # --- study and verdict -----------------------------------------------------------------------------------------
+
+    def choose_study(self, study_id: int | None) -> None:
+        """Put another study on the desk."""
+        self.verdict = None
+        self.mount_id = None
+        self.study = None
+        if self.notebook is not None and study_id is not None:
+            self.study = self.notebook.study(study_id)
+        self.study_changed.emit()
+        self.verdict_changed.emit()
+        self.mount_changed.emit()
+        self._judge()
+
+    def refresh(self) -> None:
+        """Read the study anew after an edit, and judge it again."""
+        if self.notebook is None:
+            return
+        try:
+            found = self.notebook.study(self.study.id) if self.study is not None else None
+            if found is None or found.binned_at is not None:
+                studies = self.notebook.studies()
+                self.choose_study(studies[-1].id if studies else None)
+                return
+            self.study = found
+        except KuffinError as error:
+            self.trouble.emit(str(error))
+            return
+        if self.mount_id is not None and self.mount() is None:
+            self.mount_id = None
+            self.mount_changed.emit()
+        self.study_changed.emit()
+        self._judge()
+
+    def _judge(self) -> None:
+        if self._judging is not None:
+            self._judging.cancel()
+            self._judging = None
+        notebook, study = self.notebook, self.study
+        if notebook is None or study is None:
+            return
+        self._generation += 1
+        generation = self._generation
+
+        def work(job: Job) -> StudyVerdict:
+            return judge(notebook, study, lambda done, total: job.report(done / total))
+
+        def done(verdict: object) -> None:
+            if generation == self._generation and isinstance(verdict, StudyVerdict):
+                self.verdict = verdict
+                self.verdict_changed.emit()
+
+        self._judging = self.jobs.start("judging the study", work, done, self.trouble.emit)
+        self._judging.ended.connect(lambda: setattr(self, "_judging", None) if generation == self._generation else None)
+
+    @property
+    def busy(self) -> bool:
+        return self._judging is not None
+
+    # --- the mount that is looked at -------------------------------------------------------------------------------
+
+    def look_at(self, mount_id: int | None) -> None:
+        """Look at a mount."""
+        if mount_id != self.mount_id:
+            self.mount_id = mount_id
+            self.mount_changed.emit()
+
+    def mount(self) -> Mount | None:
+        """The mount that is looked at."""
+        return next((m for m in self.mounts() if m.id == self.mount_id), None)
+
+    def mounts(self) -> list[Mount]:
+        """All mounts of the study that are not in the bin, candidate by candidate."""
+        return [] if self.study is None else [m for c in self.study.live_candidates for m in c.live_mounts]
+
+    def reading(self, mount_id: int) -> MountReading | None:
+        """A mount's reading under the school in use."""
+        if self.verdict is None:
+            return None
+        return next((r for r in self.verdict.main.readings if r.mount_id == mount_id), None)
+
+    def position(self, candidate: str) -> int:
+        """A candidate's place, which fixes its colour and shape."""
+        names = [] if self.study is None else [c.name for c in self.study.live_candidates]
+        return names.index(candidate) if candidate in names else 0
+
+    def attempt(self, action: object, *args: object, **kwargs: object) -> object:
+        """Make an edit; what goes wrong is said, not thrown."""
+        try:
+            return action(*args, **kwargs)      # type: ignore[operator]
+        except KuffinError as error:
+            self.trouble.emit(str(error))
+            return None

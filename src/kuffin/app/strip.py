@@ -1,0 +1,96 @@
+"""The strip at the foot of the window: the notebook, what is being worked on, and what went wrong."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QTimer
+from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QToolButton, QWidget
+
+from kuffin.app.jobs import Job, Jobs
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+
+
+class Strip(QWidget):
+    """Calm when all is well. Trouble stays until it is closed."""
+
+    def __init__(self, state: State, jobs: Jobs) -> None:
+        super().__init__()
+        self._state, self._jobs = state, jobs
+        self._followed: Job | None = None
+        self.where = text(style="muted", wrap=False)
+        self.trouble = text(style="warn")
+        self.trouble.setAccessibleName("Trouble")
+        self._close = QToolButton()
+        self._close.setText("close")
+        self._close.clicked.connect(lambda: self.say(""))
+        self._work = text(style="muted", wrap=False)
+        self._bar = QProgressBar()
+        self._bar.setFixedWidth(120)
+        self._bar.setTextVisible(False)
+        self._stop = QToolButton()
+        self._stop.setText("stop")
+        self._stop.clicked.connect(self._cancel)
+        layout = QHBoxLayout(self)
+        layout.setContentsMargins(24, 5, 24, 6)
+        layout.addWidget(self.where)
+        layout.addSpacing(14)
+        layout.addWidget(self.trouble, 1)
+        layout.addWidget(self._close)
+        layout.addStretch()
+        for widget in (self._work, self._bar, self._stop):
+            layout.addWidget(widget)
+        self._delay = QTimer(self)
+        self._delay.setSingleShot(True)
+        self._delay.setInterval(250)        # what is done at once needs no bar
+        self._delay.timeout.connect(self._show_work)
+        jobs.changed.connect(self._jobs_changed)
+        state.trouble.connect(self.say)
+        state.notebook_changed.connect(self.renew)
+        state.study_changed.connect(self.renew)
+        self.say("")
+        self._jobs_changed()
+        self.renew()
+
+    def renew(self) -> None:
+        """Name the notebook."""
+        notebook = self._state.notebook
+        if notebook is None:
+            self.where.setText("")
+            return
+        mounts = len(self._state.mounts())
+        self.where.setText(f"{notebook.path.name}{' (read-only)' if notebook.read_only else ''}  ·  {mounts} mount{'s' if mounts != 1 else ''}"
+                           "  ·  every edit is kept when made")
+        self.where.setToolTip(str(notebook.path))
+
+    def say(self, sentence: str) -> None:
+        """Say what went wrong; nothing clears it."""
+        self.trouble.setText(sentence[:1].upper() + sentence[1:])
+        self.trouble.setVisible(bool(sentence))
+        self._close.setVisible(bool(sentence))
+
+    def _jobs_changed(self) -> None:
+        running = self._jobs.running
+        if not running:
+            self._delay.stop()
+            self._followed = None
+            for widget in (self._work, self._bar, self._stop):
+                widget.hide()
+        elif self._followed not in running:
+            self._followed = running[-1]
+            self._followed.progressed.connect(self._progress)
+            self._bar.setRange(0, 0)
+            self._delay.start()
+
+    def _show_work(self) -> None:
+        if self._followed is not None:
+            self._work.setText(self._followed.label)
+            for widget in (self._work, self._bar, self._stop):
+                widget.show()
+
+    def _progress(self, share: float) -> None:
+        self._bar.setRange(0, 100)
+        self._bar.setValue(int(100 * share))
+
+    def _cancel(self) -> None:
+        for job in list(self._jobs.running):
+            job.cancel()

@@ -1,0 +1,275 @@
+"""The loom: candidates across, rounds down the warp; each crossing is a mount with its state as a shape."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QToolTip, QWidget
+
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.notebook.entities import Mount
+from kuffin.verdicts.words import number
+
+_ROW, _HEAD, _LABEL, _CELL = 62.0, 34.0, 84.0, 56.0
+
+
+class Loom(QWidget):
+    """The woven grid. Arrow keys move over it, Enter opens a mount, files may be dropped on a crossing."""
+
+    chosen = Signal(int)                    # a mount's id
+    place_chosen = Signal(str, int)         # an empty crossing: candidate and round
+    files_dropped = Signal(list, str, int)  # paths, candidate, round
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__()
+        self._state, self._theme = state, theme
+        self._at: tuple[int, int] = (0, 0)
+        self._drop: tuple[int, int] | None = None
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setMouseTracking(True)
+        self.setAcceptDrops(True)
+        self.setAccessibleName("The loom: candidates and rounds")
+        for signal in (state.study_changed, state.verdict_changed, state.mount_changed):
+            signal.connect(self._renew)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    # --- what is where ---------------------------------------------------------------------------------------------
+
+    def _candidates(self) -> list[str]:
+        return [] if self._state.study is None else [c.name for c in self._state.study.live_candidates]
+
+    def _rounds(self) -> int:
+        study = self._state.study
+        if study is None:
+            return 0
+        return max([study.planned_rounds + 1, *[m.round + 1 for m in self._state.mounts()]])
+
+    def _mounts_at(self, row: int, column: int) -> list[Mount]:
+        study = self._state.study
+        if study is None or not 0 <= row < len(study.live_candidates):
+            return []
+        return [m for m in study.live_candidates[row].live_mounts if m.round == column + 1]
+
+    def _cell(self) -> float:
+        columns = max(self._rounds(), 1)
+        return max(38.0, min(_CELL, (self.width() - _LABEL - 6) / columns))
+
+    def _centre(self, row: int, column: int) -> QPointF:
+        return QPointF(_LABEL + self._cell() * (column + 0.42), _HEAD + _ROW * (row + 0.5))
+
+    def _hit(self, point: QPointF) -> tuple[int, int] | None:
+        row, column = int((point.y() - _HEAD) // _ROW), int((point.x() - _LABEL) // self._cell())
+        if 0 <= row < len(self._candidates()) and 0 <= column < self._rounds():
+            return row, column
+        return None
+
+    def _scale(self) -> tuple[float, float] | None:
+        verdict = self._state.verdict
+        values = [] if verdict is None else [r.value for r in verdict.main.readings if r.value is not None]
+        if not values:
+            return None
+        low, high = min(values), max(values)
+        room = max(0.08 * (high - low), 0.2)
+        return low - room, high + room
+
+    def sizeHint(self) -> QSize:
+        return QSize(int(_LABEL + _CELL * max(3, self._rounds())), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40))
+
+    def minimumSizeHint(self) -> QSize:
+        return QSize(200, int(_HEAD + _ROW * max(1, len(self._candidates())) + 40))
+
+    def _renew(self) -> None:
+        mount = self._state.mount()
+        if mount is not None:
+            names = self._candidates()
+            if mount.candidate.name in names:
+                self._at = (names.index(mount.candidate.name), mount.round - 1)
+        self.setAccessibleDescription(self.spoken())
+        self.updateGeometry()
+        self.update()
+
+    def state_of(self, mount: Mount) -> str:
+        """A mount's state in a word: empty, settled, doubtful, left out, waiting."""
+        if mount.left_out:
+            return "left out"
+        if not mount.live_runs:
+            return "to do"
+        verdict = self._state.verdict
+        reading = self._state.reading(mount.id)
+        if verdict is None or reading is None:
+            return "waiting"
+        serious = any(d.serious for d in verdict.doubts.get(mount.id, ()))
+        if reading.value is None or (mount.id not in verdict.kept and (serious or not reading.settled)):
+            return "doubtful"
+        return "settled"
+
+    def spoken(self) -> str:
+        """The loom in words, for screen readers."""
+        parts = []
+        for mount in self._state.mounts():
+            reading = self._state.reading(mount.id)
+            value = f", {number(reading.value, 1)} {self._unit()}" if reading is not None and reading.value is not None else ""
+            parts.append(f"{mount.candidate.name} round {mount.round}: {self.state_of(mount)}{value}")
+        return "; ".join(parts) or "no mounts yet"
+
+    def _unit(self) -> str:
+        return "" if self._state.verdict is None else self._state.verdict.school.unit
+
+    # --- painting --------------------------------------------------------------------------------------------------
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        t = self._theme
+        names, rounds, cell = self._candidates(), self._rounds(), self._cell()
+        if not names:
+            painter.setPen(t.color("muted"))
+            painter.drawText(self.rect().adjusted(8, 8, -8, -8), Qt.TextFlag.TextWordWrap,
+                             "The loom shows each mount of a study. Start a study, or drop logs here.")
+            return
+        small = QFont(self.font())
+        small.setPointSizeF(self.font().pointSizeF() * 0.86)
+        hair = QPen(t.color("hairline"), 1.0)
+        bottom, right = _HEAD + _ROW * len(names), _LABEL + cell * rounds
+        painter.setFont(small)
+        painter.setPen(t.color("muted"))
+        painter.drawText(QRectF(0, 4, _LABEL - 10, 20), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, "round")
+        for column in range(rounds):
+            x = self._centre(0, column).x()
+            painter.setPen(hair)
+            painter.drawLine(QPointF(x, _HEAD), QPointF(x, bottom - 8))
+            painter.setPen(t.color("muted"))
+            painter.drawText(QRectF(x - 15, 4, 30, 20), Qt.AlignmentFlag.AlignCenter, str(column + 1))
+        scale = self._scale()
+        for row, name in enumerate(names):
+            m, y = mark(row), self._centre(row, 0).y()
+            painter.setPen(hair)
+            painter.drawLine(QPointF(_LABEL - 6, y), QPointF(right, y))
+            bold = QFont(self.font())
+            bold.setBold(True)
+            painter.setFont(bold)
+            painter.setPen(m.color(t))
+            text = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LABEL - 12))
+            painter.drawText(QRectF(0, y - 12, _LABEL - 8, 24), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, text)
+            for column in range(rounds):
+                self._paint_crossing(painter, row, column, scale)
+        if scale is not None:
+            painter.setFont(small)
+            painter.setPen(t.color("muted"))
+            painter.drawText(QRectF(0, bottom + 2, self.width() - 4, 34), Qt.TextFlag.TextWordWrap,
+                             f"rails: {number(scale[0], 1)} {self._unit()} at the foot, {number(scale[1], 1)} {self._unit()} at the top")
+        painter.end()
+
+    def _paint_crossing(self, painter: QPainter, row: int, column: int, scale: tuple[float, float] | None) -> None:
+        t, centre = self._theme, self._centre(row, column)
+        mounts = self._mounts_at(row, column)
+        if self._drop == (row, column):
+            painter.setPen(QPen(t.color("accent"), 1.5, Qt.PenStyle.DashLine))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRect(QRectF(centre.x() - 16, centre.y() - 22, 44, 44))
+        if not mounts:
+            painter.setPen(QPen(t.color("muted"), 1.2))
+            painter.setBrush(t.color("ground"))
+            painter.drawEllipse(centre, 3.2, 3.2)
+        for i, mount in enumerate(mounts):
+            at = QPointF(centre.x() + 7 * i, centre.y())
+            self._paint_mount(painter, mount, row, at, scale, rail=i == len(mounts) - 1)
+        if any(m.id == self._state.mount_id for m in mounts):
+            painter.setPen(QPen(t.color("accent"), 1.6))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawEllipse(centre, 16, 16)
+        if self.hasFocus() and self._at == (row, column):
+            painter.setPen(QPen(t.color("ink"), 1.0, Qt.PenStyle.DotLine))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRect(QRectF(centre.x() - 18, centre.y() - 24, 46, 48))
+
+    def _paint_mount(self, painter: QPainter, mount: Mount, row: int, at: QPointF, scale: tuple[float, float] | None, rail: bool) -> None:
+        t, state = self._theme, self.state_of(mount)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(t.color("ground"))
+        painter.drawEllipse(at, 10, 10)
+        draw(painter, mark(row), t, at, 7.5, filled=state == "settled", struck=state == "left out")
+        if state == "doubtful":
+            painter.setPen(t.color("warn"))
+            font = QFont(self.font())
+            font.setBold(True)
+            painter.setFont(font)
+            painter.drawText(QRectF(at.x() - 5, at.y() - 27, 14, 18), Qt.AlignmentFlag.AlignCenter, "?")
+        reading = self._state.reading(mount.id)
+        if scale is None or reading is None or reading.value is None or not rail:
+            return
+        x, top, foot = at.x() + 19, at.y() - 19, at.y() + 19
+        painter.setPen(QPen(t.color("hairline"), 1.4))
+        painter.drawLine(QPointF(x, top), QPointF(x, foot))
+        y = foot - (reading.value - scale[0]) / (scale[1] - scale[0]) * (foot - top)
+        ink = QColor(t.color("muted" if state == "left out" else "ink"))
+        painter.setPen(QPen(ink, 2.4))
+        painter.drawLine(QPointF(x - 4.5, y), QPointF(x + 4.5, y))
+
+    # --- acting ----------------------------------------------------------------------------------------------------
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        hit = self._hit(event.position())
+        if hit is not None:
+            self._at = hit
+            self.setFocus(Qt.FocusReason.MouseFocusReason)
+            self._open(hit)
+            self.update()
+
+    def _open(self, at: tuple[int, int]) -> None:
+        mounts = self._mounts_at(*at)
+        if mounts:
+            self.chosen.emit(mounts[0].id)
+        elif self._candidates():
+            self.place_chosen.emit(self._candidates()[at[0]], at[1] + 1)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        moves = {Qt.Key.Key_Left: (0, -1), Qt.Key.Key_Right: (0, 1), Qt.Key.Key_Up: (-1, 0), Qt.Key.Key_Down: (1, 0)}
+        key = Qt.Key(event.key())
+        if key in moves:
+            d = moves[key]
+            self._at = (min(max(self._at[0] + d[0], 0), max(len(self._candidates()) - 1, 0)), min(max(self._at[1] + d[1], 0), max(self._rounds() - 1, 0)))
+            self.update()
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Space}:
+            self._open(self._at)
+        else:
+            super().keyPressEvent(event)
+
+    def event(self, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.ToolTip:
+            hit = self._hit(QPointF(event.pos()))        # type: ignore[attr-defined]
+            mounts = self._mounts_at(*hit) if hit else []
+            text = "\n".join(self._tip(m) for m in mounts) or (f"no mount yet: drop a log here" if hit else "")
+            QToolTip.showText(event.globalPos(), text, self)    # type: ignore[attr-defined]
+            return True
+        return super().event(event)
+
+    def _tip(self, mount: Mount) -> str:
+        reading = self._state.reading(mount.id)
+        value = f": {number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {self._unit()}" if reading and reading.value is not None else ""
+        return f"{mount.candidate.name}, round {mount.round}{value} ({self.state_of(mount)})"
+
+    def dragEnterEvent(self, event: object) -> None:
+        if event.mimeData().hasUrls():          # type: ignore[attr-defined]
+            event.acceptProposedAction()        # type: ignore[attr-defined]
+
+    def dragMoveEvent(self, event: object) -> None:
+        self._drop = self._hit(event.position())        # type: ignore[attr-defined]
+        self.update()
+        event.acceptProposedAction()            # type: ignore[attr-defined]
+
+    def dragLeaveEvent(self, _event: object) -> None:
+        self._drop = None
+        self.update()
+
+    def dropEvent(self, event: object) -> None:
+        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]       # type: ignore[attr-defined]
+        hit, self._drop = self._hit(event.position()), None                                 # type: ignore[attr-defined]
+        self.update()
+        candidate = self._candidates()[hit[0]] if hit and self._candidates() else ""
+        self.files_dropped.emit(paths, candidate, hit[1] + 1 if hit else 0)

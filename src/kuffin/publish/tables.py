@@ -1,0 +1,109 @@
+"""Readings and verdicts as CSV and JSON."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+import math
+from typing import Any
+
+from kuffin.verdicts.study import StudyVerdict
+from kuffin.verdicts.words import pair_sentence
+from kuffin.verdicts.working import scope
+
+
+def readings_rows(v: StudyVerdict) -> list[dict[str, Any]]:
+    """One row for each mount, under every school: tidy enough for ``kuffin compare``."""
+    rows = []
+    by_mount = {key: {r.mount_id: r for r in s.readings} for key, s in v.schools.items()}
+    for main in v.main.readings:
+        row: dict[str, Any] = {
+            "candidate": main.candidate,
+            "mount": main.mount_id,
+            "round": main.round,
+            "settled": main.settled,
+            "left_out": main.left_out or "",
+        }
+        for key, school in v.schools.items():
+            reading = by_mount[key][main.mount_id]
+            unit = {"°C": "degC"}.get(school.school.unit, school.school.unit)
+            row[f"{key} [{unit}]"] = reading.value
+            row[f"{key} u95 [K]"] = reading.u95
+        for role, unit in (("power", "W"), ("air_in", "degC"), ("flow", "L/h")):
+            values = [x for run in main.runs if (x := v.results[run].mean_of(role)) is not None]
+            row[f"{role} [{unit}]"] = sum(values) / len(values) if values else None
+        rows.append(row)
+    return rows
+
+
+def verdict_rows(v: StudyVerdict) -> list[dict[str, Any]]:
+    """One row for each pair and school."""
+    rows = []
+    for school in v.schools.values():
+        found = school.comparison
+        for p in found.pairs if found is not None else ():
+            rows.append(
+                {
+                    "school": school.school.key,
+                    "a": p.a,
+                    "b": p.b,
+                    "difference_k": p.difference,
+                    "low_k": p.low,
+                    "high_k": p.high,
+                    "p": p.p,
+                    "verdict": p.verdict,
+                    "mounts_needed": p.mounts_needed,
+                    "in_words": pair_sentence(p, found, school.school.unit, "cooler") if found is not None else "",
+                }
+            )
+    return rows
+
+
+def as_csv(rows: list[dict[str, Any]]) -> str:
+    """Rows as CSV text; unknown is blank."""
+    out = io.StringIO()
+    if rows:
+        writer = csv.DictWriter(out, list(rows[0]), lineterminator="\n")
+        writer.writeheader()
+        writer.writerows({k: "" if v is None else v for k, v in row.items()} for row in rows)
+    return out.getvalue()
+
+
+def as_json(v: StudyVerdict) -> str:
+    """The whole study as JSON: question, readings, verdicts."""
+    found = v.main.comparison
+    told = {
+        "question": v.question,
+        "under_test": v.under_test,
+        "school": v.school.key,
+        "margin_k": v.margin_k,
+        "reference_power_w": v.reference_power_w,
+        "method": found.method if found else None,
+        "scope": scope(found) if found else None,
+        "candidates": [
+            {
+                "name": c.name,
+                "mounts": c.mounts,
+                "mean": c.mean,
+                "low": c.low,
+                "high": c.high,
+                "group": c.group,
+                "p_best": c.p_best,
+            }
+            for c in found.candidates
+        ]
+        if found
+        else [],
+        "readings": readings_rows(v),
+        "verdicts": verdict_rows(v),
+    }
+    return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
+
+
+def _clean(x: Any) -> Any:
+    if isinstance(x, float):
+        return x if math.isfinite(x) else None
+    if isinstance(x, dict):
+        return {k: _clean(y) for k, y in x.items()}
+    return [_clean(y) for y in x] if isinstance(x, list) else x

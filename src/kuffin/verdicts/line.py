@@ -1,0 +1,150 @@
+"""The verdict line: what the evidence supports so far, and the one next thing to do."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from kuffin.core.compare import Comparison, PairResult
+from kuffin.verdicts.study import StudyVerdict
+from kuffin.verdicts.words import digits_for, mounts_more, number, span
+
+VERBS = {"radiator": ("runs the coolant", "fit"), "coolant": ("keeps the die", "fill in")}
+
+
+@dataclass(frozen=True)
+class NextStep:
+    """The one next thing.
+
+    Attributes
+    ----------
+    action : str
+        ``add``, ``inspect`` or ``compare``.
+    mount_id : int or None
+        Where it leads.
+    """
+
+    label: str
+    hint: str
+    action: str
+    mount_id: int | None = None
+
+
+@dataclass(frozen=True)
+class VerdictLine:
+    """A sentence and a next step."""
+
+    sentence: str
+    step: NextStep
+
+
+def words_for(under_test: str) -> tuple[str, str]:
+    """How a cooler candidate is spoken of, and the word for making a mount."""
+    return VERBS.get(under_test, ("keeps the die", "mount"))
+
+
+def verdict_line(v: StudyVerdict) -> VerdictLine:
+    """What may be said so far, and what to do next."""
+    return VerdictLine(_sentence(v), _next(v))
+
+
+def _joined(parts: list[str]) -> str:
+    return parts[0] if len(parts) == 1 else ", ".join(parts[:-1]) + " and " + parts[-1]
+
+
+def _sentence(v: StudyVerdict) -> str:
+    found = v.main.comparison
+    if v.mounts == 0:
+        return "Nothing yet: no mount has a log."
+    if found is None:
+        counting = [r for r in v.main.readings if r.left_out is None and r.value is not None]
+        if not counting:
+            return "Nothing may be said: no mount counts." if v.main.readings else "Nothing yet."
+        if len({r.candidate for r in counting}) < 2:
+            return "Nothing may be said yet: only one candidate has a mount that counts."
+        return "Nothing may be said yet: with one mount each, the scatter between mounts is unknown."
+    verb, _ = words_for(v.under_test)
+    order = sorted(found.candidates, key=lambda c: c.mean)
+    best = order[0].name
+    apart, same, open_ = _relations(found, best, [c.name for c in order[1:]])
+    parts = []
+    if len(apart) == 1:
+        name, pair = apart[0]
+        digits = digits_for(pair.high - pair.low)
+        low, high = sorted((abs(pair.low), abs(pair.high)))
+        parts.append(
+            f"{best} {verb} {number(abs(pair.difference), digits)} K cooler than {name} ({span(low, high, 'K', digits)})."
+        )
+    elif apart:
+        texts = []
+        for name, pair in apart:
+            digits = digits_for(pair.high - pair.low)
+            low, high = sorted((abs(pair.low), abs(pair.high)))
+            texts.append(f"{name} ({span(low, high, 'K', digits)})")
+        parts.append(f"{best} {verb} cooler than {_joined(texts)}.")
+    if same:
+        parts.append(
+            f"{_joined([best, *[n for n, _ in same]])} are within {found.margin:g} K: the same for this purpose."
+        )
+    if open_:
+        names = [n for n, _ in open_]
+        if not apart and not same:
+            parts.append(
+                f"{best} is ahead so far, but not told apart from {_joined(names)} yet."
+                if len(names) < 4
+                else f"{best} is ahead so far, but no candidate is told apart from it yet."
+            )
+        else:
+            parts.append(f"{_joined([best, *names])} are not told apart yet.")
+    return " ".join(parts)
+
+
+def _relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tuple[str, PairResult]], ...]:
+    apart: list[tuple[str, PairResult]] = []
+    same: list[tuple[str, PairResult]] = []
+    open_: list[tuple[str, PairResult]] = []
+    for name in others:
+        pair = next((p for p in found.pairs if {p.a, p.b} == {best, name}), None)
+        if pair is None:
+            continue
+        place = same if pair.verdict == "same" else open_ if pair.verdict == "unsettled" else apart
+        place.append((name, pair))
+    return apart, same, open_
+
+
+def _next(v: StudyVerdict) -> NextStep:
+    _, make = words_for(v.under_test)
+    doubts = v.open_doubts()
+    label_of = {r.mount_id: r.label for r in v.main.readings}
+    if doubts:
+        # the worst first: a mount with several doubts, then one that stands apart
+        counts = {m: sum(1 for k, _ in doubts if k == m) for m, _ in doubts}
+        mount_id, doubt = max(doubts, key=lambda d: (counts[d[0]], d[1].kind == "stands apart"))
+        return NextStep(f"look at {label_of.get(mount_id, 'a mount')}", doubt.text, "inspect", mount_id)
+    if v.mounts == 0:
+        return NextStep("add the first logs", "drop log files here, several at once if you like", "add")
+    found = v.main.comparison
+    if found is None:
+        lacking = [
+            c
+            for c in v.candidates
+            if not any(r.candidate == c and r.left_out is None and r.value is not None for r in v.main.readings)
+        ]
+        names = _joined(lacking[:3]) if lacking else "each candidate"
+        return NextStep(f"{make} {names}" + ("" if lacking else " once more"), v.main.why_not or "", "add")
+    order = sorted(found.candidates, key=lambda c: c.mean)
+    best = order[0].name
+    _, _, open_ = _relations(found, best, [c.name for c in order[1:]])
+    if open_:
+        name, pair = open_[0]
+        now = min(found.candidate(best).mounts, found.candidate(name).mounts)
+        round_number = 1 + max((r.round for r in v.main.readings if r.candidate in {best, name}), default=0)
+        return NextStep(
+            f"{make} {best} and {name}, round {round_number}",
+            mounts_more(now, pair.mounts_needed) + f": {best} and {name}",
+            "add",
+        )
+    rest = [p for p in found.pairs if not p.settled]
+    hint = "the winner stands" if rest else "every pair is settled"
+    if rest:
+        hint += "; " + _joined([f"{p.a} and {p.b}" for p in rest[:2]]) + " are still open"
+    return NextStep("read the verdict", hint, "compare")
