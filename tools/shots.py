@@ -1,6 +1,6 @@
 """Take pictures of the main views from the demo data.
 
-    python tools/shots.py FOLDER
+python tools/shots.py FOLDER
 """
 
 from __future__ import annotations

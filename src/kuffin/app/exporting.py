@@ -23,7 +23,11 @@ def write_table(verdict: StudyVerdict, path: Path, what: str) -> None:
     KuffinError
         Where the file cannot be written.
     """
-    text = as_json(verdict) if path.suffix.lower() == ".json" else as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
+    text = (
+        as_json(verdict)
+        if path.suffix.lower() == ".json"
+        else as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
+    )
     try:
         path.write_text(text, encoding="utf-8")
     except OSError as error:

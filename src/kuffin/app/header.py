@@ -14,7 +14,7 @@ from kuffin.verdicts.line import NextStep, verdict_line
 class Header(QWidget):
     """Always there: what is asked, what may be said so far, what to do next."""
 
-    next_wanted = Signal(object)        # a NextStep
+    next_wanted = Signal(object)  # a NextStep
     study_wanted = Signal(int)
 
     def __init__(self, state: State) -> None:

@@ -18,7 +18,7 @@ from kuffin.notebook import edits
 class Importer(QObject):
     """Leads from files to runs."""
 
-    shown = Signal(object)      # the dialog, for tests and for keeping it alive
+    shown = Signal(object)  # the dialog, for tests and for keeping it alive
 
     def __init__(self, state: State, window: QWidget) -> None:
         super().__init__(window)
@@ -27,7 +27,11 @@ class Importer(QObject):
 
     def add(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
         """Read files (and the files of folders), then ask."""
-        files = [f for p in paths for f in (sorted(x for x in Path(p).iterdir() if x.is_file()) if Path(p).is_dir() else [Path(p)])]
+        files = [
+            f
+            for p in paths
+            for f in (sorted(x for x in Path(p).iterdir() if x.is_file()) if Path(p).is_dir() else [Path(p)])
+        ]
         files = [f for f in files if f.suffix != ".kuffin"]
         if not files:
             return
@@ -37,15 +41,18 @@ class Importer(QObject):
             problems = []
             for i, path in enumerate(files):
                 try:
-                    read.append(read_log(path, lambda share, i=i: job.report((i + share) / len(files))))    # type: ignore[misc]
+                    read.append(read_log(path, lambda share, i=i: job.report((i + share) / len(files))))  # type: ignore[misc]
                 except KuffinError as error:
                     problems.append(str(error))
             return read, problems
+
         label = f"reading {files[0].name}" if len(files) == 1 else f"reading {len(files)} logs"
-        self._state.jobs.start(label, work, lambda found: self._ask(found, candidate, round_number), self._state.trouble.emit)
+        self._state.jobs.start(
+            label, work, lambda found: self._ask(found, candidate, round_number), self._state.trouble.emit
+        )
 
     def _ask(self, found: object, candidate: str, round_number: int) -> None:
-        tables, problems = found        # type: ignore[misc]
+        tables, problems = found  # type: ignore[misc]
         if not tables:
             self._state.trouble.emit(" · ".join(problems))
             return
@@ -54,8 +61,16 @@ class Importer(QObject):
             return
         names = [c.name for c in study.live_candidates]
         alone = len(tables) == 1
-        logs = [incoming(t, names, edits.remembered_roles(notebook, t.shape_key), candidate if alone or candidate else "",
-                         round_number if alone and round_number else None) for t in tables]
+        logs = [
+            incoming(
+                t,
+                names,
+                edits.remembered_roles(notebook, t.shape_key),
+                candidate if alone or candidate else "",
+                round_number if alone and round_number else None,
+            )
+            for t in tables
+        ]
         logs.sort(key=lambda log: (log.candidate, log.round or 99, log.table.start or "", log.table.file))
         self.dialog = ImportLogs(logs, problems, names, self._window)
         self.dialog.accepted.connect(lambda: self._add(logs))
@@ -68,7 +83,7 @@ class Importer(QObject):
         if study is None or notebook is None:
             return
         before = list(notebook.listeners)
-        notebook.listeners.clear()          # one refresh at the end, not one for each log
+        notebook.listeners.clear()  # one refresh at the end, not one for each log
         try:
             for log in logs:
                 edits.add_log(notebook, study.id, log.candidate, log.table, log.roles, log.round)

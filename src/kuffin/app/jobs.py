@@ -47,7 +47,7 @@ class Job(QObject):
             pass
         except KuffinError as error:
             self.failed.emit(str(error))
-        except Exception as error:      # our own fault: say so plainly, keep the window alive
+        except Exception as error:  # our own fault: say so plainly, keep the window alive
             traceback.print_exc()
             self.failed.emit(f"{self.label} failed by a fault of Kuffin's own ({type(error).__name__}: {error})")
         finally:
@@ -74,7 +74,13 @@ class Jobs(QObject):
         self._pool.setMaxThreadCount(2)
         self.running: list[Job] = []
 
-    def start(self, label: str, work: Callable[[Job], Any], done: Callable[[Any], None], failed: Callable[[str], None] | None = None) -> Job:
+    def start(
+        self,
+        label: str,
+        work: Callable[[Job], Any],
+        done: Callable[[Any], None],
+        failed: Callable[[str], None] | None = None,
+    ) -> Job:
         """Start a job; `done` and `failed` are called in the window's thread."""
         job = Job(label, work)
         job.setParent(self)

@@ -49,7 +49,7 @@ class Menus:
 
     def _add(self, menu: QMenu, label: str, act: object, keys: str = "", needs: str = "") -> QAction:
         action = QAction(label, self._window)
-        action.triggered.connect(lambda _checked=False: act())      # type: ignore[operator]
+        action.triggered.connect(lambda _checked=False: act())  # type: ignore[operator]
         if keys:
             action.setShortcut(QKeySequence(keys))
         if needs == "notebook":
@@ -81,7 +81,10 @@ class Menus:
             self.recent.addAction("none yet").setEnabled(False)
 
     def _edit(self, menu: QMenu) -> None:
-        for action, keys, act in ((self.undo, "Ctrl+Z", self._window.undo), (self.redo, "Ctrl+Shift+Z", self._window.redo)):
+        for action, keys, act in (
+            (self.undo, "Ctrl+Z", self._window.undo),
+            (self.redo, "Ctrl+Shift+Z", self._window.redo),
+        ):
             action.setShortcut(QKeySequence(keys))
             action.triggered.connect(act)
             menu.addAction(action)
@@ -109,7 +112,11 @@ class Menus:
         self._add(menu, "Do the next thing", w.do_next, "Ctrl+Return")
         menu.addSeparator()
         group = QActionGroup(w)
-        for mode, label in (("desktop", "Follow the desktop"), ("light", "Paper"), ("dark", "Dark, for the bench at night")):
+        for mode, label in (
+            ("desktop", "Follow the desktop"),
+            ("light", "Paper"),
+            ("dark", "Dark, for the bench at night"),
+        ):
             action = QAction(label, w)
             action.setCheckable(True)
             action.setChecked(w.settings.value("theme", "desktop") == mode)

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from PySide6.QtCore import QByteArray, QSettings
 from platformdirs import user_cache_dir, user_config_dir, user_documents_dir
+from PySide6.QtCore import QByteArray, QSettings
 
 _MOST_RECENT = 8
 
@@ -22,7 +22,7 @@ class Settings:
     def recent(self) -> list[str]:
         """Notebooks opened before that are still there, newest first."""
         value = self._store.value("recent", [])
-        paths = [value] if isinstance(value, str) else list(value or [])        # type: ignore[call-overload]
+        paths = [value] if isinstance(value, str) else list(value or [])  # type: ignore[call-overload]
         return [p for p in paths if Path(p).exists()]
 
     def remember(self, path: Path) -> None:

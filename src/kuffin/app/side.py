@@ -19,8 +19,11 @@ class Side(QWidget):
         super().__init__()
         self._state = state
         self.loom = Loom(state, theme)
-        self._legend = text("filled: counts · open with ?: doubtful · struck: left out · dot: no mount yet (click it or drop a log) · "
-                            "ring: on the desk", style="small")
+        self._legend = text(
+            "filled: counts · open with ?: doubtful · struck: left out · dot: no mount yet (click it or drop a log) · "
+            "ring: on the desk",
+            style="small",
+        )
         self._name = text(style="heading")
         self._words = text(style="muted")
         inner = QWidget()
@@ -61,8 +64,14 @@ class Side(QWidget):
         reading = self._state.reading(mount.id)
         lines = []
         if reading is not None and reading.value is not None:
-            mean = [r.value for r in verdict.main.of(mount.candidate.name) if r.mount_id != mount.id and r.value is not None and r.left_out is None]
-            lines.append(f"{number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {verdict.school.unit}, {self.loom.state_of(mount)}")
+            mean = [
+                r.value
+                for r in verdict.main.of(mount.candidate.name)
+                if r.mount_id != mount.id and r.value is not None and r.left_out is None
+            ]
+            lines.append(
+                f"{number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {verdict.school.unit}, {self.loom.state_of(mount)}"
+            )
             if mean:
                 away = reading.value - sum(mean) / len(mean)
                 lines.append(f"{number(abs(away), 2)} K {'above' if away > 0 else 'below'} the mean of its siblings")

@@ -18,9 +18,9 @@ class State(QObject):
     """
 
     notebook_changed = Signal()
-    study_changed = Signal()            # another study, or its parts
+    study_changed = Signal()  # another study, or its parts
     verdict_changed = Signal()
-    mount_changed = Signal()            # the mount that is looked at
+    mount_changed = Signal()  # the mount that is looked at
     trouble = Signal(str)
 
     def __init__(self, jobs: Jobs) -> None:
@@ -143,7 +143,7 @@ class State(QObject):
     def attempt(self, action: object, *args: object, **kwargs: object) -> object:
         """Make an edit; what goes wrong is said, not thrown."""
         try:
-            return action(*args, **kwargs)      # type: ignore[operator]
+            return action(*args, **kwargs)  # type: ignore[operator]
         except KuffinError as error:
             self.trouble.emit(str(error))
             return None

@@ -41,7 +41,7 @@ class Strip(QWidget):
             layout.addWidget(widget)
         self._delay = QTimer(self)
         self._delay.setSingleShot(True)
-        self._delay.setInterval(250)        # what is done at once needs no bar
+        self._delay.setInterval(250)  # what is done at once needs no bar
         self._delay.timeout.connect(self._show_work)
         jobs.changed.connect(self._jobs_changed)
         state.trouble.connect(self.say)
@@ -58,8 +58,10 @@ class Strip(QWidget):
             self.where.setText("")
             return
         mounts = len(self._state.mounts())
-        self.where.setText(f"{notebook.path.name}{' (read-only)' if notebook.read_only else ''}  ·  {mounts} mount{'s' if mounts != 1 else ''}"
-                           "  ·  every edit is kept when made")
+        self.where.setText(
+            f"{notebook.path.name}{' (read-only)' if notebook.read_only else ''}  ·  {mounts} mount{'s' if mounts != 1 else ''}"
+            "  ·  every edit is kept when made"
+        )
         self.where.setToolTip(str(notebook.path))
 
     def say(self, sentence: str) -> None:

@@ -47,7 +47,7 @@ from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX, Notebook
 from kuffin.verdicts.line import NextStep
-from kuffin.verdicts.working import Link, candidate_working, mount_working
+from kuffin.verdicts.working import Link, Working, candidate_working, mount_working
 
 DESKS = ("Inspect", "Compare")
 
@@ -115,6 +115,7 @@ class MainWindow(QMainWindow):
         self.split.addWidget(desk)
         self.split.addWidget(self.working)
         self.split.setStretchFactor(1, 1)
+        self.split.setHandleWidth(1)
         self.split.setCollapsible(1, False)
         self.split.setSizes([310, 950, 0])
         self._study_page = QWidget()
@@ -146,7 +147,7 @@ class MainWindow(QMainWindow):
         self.side.loom.place_chosen.connect(self._ask_logs_for)
         self.side.loom.files_dropped.connect(self.add_logs)
         for desk in (self.inspect, self.compare):
-            desk.working.connect(self.working.show_working)
+            desk.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
         self.inspect.channels_wanted.connect(self._ask_channels)
         self.start.demo_wanted.connect(self.open_demo)
@@ -154,7 +155,9 @@ class MainWindow(QMainWindow):
         self.start.logs_wanted.connect(self.ask_logs)
         self.start.open_wanted.connect(self.ask_open)
         self.start.recent_wanted.connect(self.open_path)
-        QGuiApplication.styleHints().colorSchemeChanged.connect(lambda _scheme: self.set_mode(self.settings.value("theme", "desktop")))
+        QGuiApplication.styleHints().colorSchemeChanged.connect(
+            lambda _scheme: self.set_mode(self.settings.value("theme", "desktop"))
+        )
 
     def _renew(self) -> None:
         notebook = self.state.notebook
@@ -181,17 +184,23 @@ class MainWindow(QMainWindow):
         self.settings.remember(notebook.path)
         self.state.open(notebook)
         if notebook.read_only:
-            self.state.trouble.emit(f"{notebook.path.name} is read-only: look at everything, but save a copy to change it")
+            self.state.trouble.emit(
+                f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"
+            )
 
     def ask_open(self) -> None:
         """Ask for a notebook."""
-        path, _ = QFileDialog.getOpenFileName(self, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})")
+        path, _ = QFileDialog.getOpenFileName(
+            self, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
+        )
         if path:
             self.open_path(path)
 
     def new_notebook(self) -> bool:
         """Ask for a name and make an empty notebook."""
-        path, _ = QFileDialog.getSaveFileName(self, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})")
+        path, _ = QFileDialog.getSaveFileName(
+            self, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
+        )
         if not path:
             return False
         return self._create(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
@@ -207,6 +216,7 @@ class MainWindow(QMainWindow):
     def open_demo(self) -> None:
         """Open a fresh copy of the demo notebook."""
         from kuffin.demo.scenario import SEED, build_demo
+
         ready = demo_cache() / f"demo-{__version__}-{SEED}{SUFFIX}"
         target = demo_cache() / f"demo{SUFFIX}"
 
@@ -225,6 +235,7 @@ class MainWindow(QMainWindow):
                 place.with_name(place.name + extra).unlink(missing_ok=True)
             shutil.copyfile(ready, place)
             return place
+
         self.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self.state.trouble.emit)
 
     def save_copy(self) -> None:
@@ -232,7 +243,9 @@ class MainWindow(QMainWindow):
         notebook = self.state.notebook
         if notebook is None:
             return
-        path, _ = QFileDialog.getSaveFileName(self, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})")
+        path, _ = QFileDialog.getSaveFileName(
+            self, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
+        )
         if path:
             self.state.attempt(notebook.save_copy, Path(path if path.endswith(SUFFIX) else path + SUFFIX))
 
@@ -259,14 +272,22 @@ class MainWindow(QMainWindow):
             return
         dialog = NewStudy(self)
         if dialog.exec() == QDialog.DialogCode.Accepted:
-            self.begin_study(dialog.question.text(), dialog.kind.currentData(), dialog.names(), dialog.margin.value(), dialog.rounds.value())
+            self.begin_study(
+                dialog.question.text(),
+                dialog.kind.currentData(),
+                dialog.names(),
+                dialog.margin.value(),
+                dialog.rounds.value(),
+            )
             pending, self._pending = self._pending, []
             if pending:
                 self.importer.add(pending)
 
     def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
         """Start a study and put it on the desk."""
-        study_id = self.state.attempt(edits.add_study, self.state.notebook, question, kind, names, margin_k, rounds=rounds)
+        study_id = self.state.attempt(
+            edits.add_study, self.state.notebook, question, kind, names, margin_k, rounds=rounds
+        )
         if isinstance(study_id, int):
             self.state.choose_study(study_id)
 
@@ -275,7 +296,12 @@ class MainWindow(QMainWindow):
         self._ask_logs_for("", 0)
 
     def _ask_logs_for(self, candidate: str, round_number: int) -> None:
-        paths, _ = QFileDialog.getOpenFileNames(self, f"Add logs{' of ' + candidate if candidate else ''}", "", "Logs (*.csv *.tsv *.txt *.log);;All files (*)")
+        paths, _ = QFileDialog.getOpenFileNames(
+            self,
+            f"Add logs{' of ' + candidate if candidate else ''}",
+            "",
+            "Logs (*.csv *.tsv *.txt *.log);;All files (*)",
+        )
         if paths:
             self.add_logs(paths, candidate, round_number)
 
@@ -302,7 +328,9 @@ class MainWindow(QMainWindow):
     def bin_study(self) -> None:
         """Put the study into the bin."""
         if self.state.study is not None and self.state.notebook is not None:
-            self.state.attempt(edits.to_bin, self.state.notebook, Study, self.state.study.id, f"“{self.state.study.name}”")
+            self.state.attempt(
+                edits.to_bin, self.state.notebook, Study, self.state.study.id, f"“{self.state.study.name}”"
+            )
 
     def _ask_channels(self, run_id: int) -> None:
         run = next((r for m in self.state.mounts() for r in m.live_runs if r.id == run_id), None)
@@ -363,11 +391,19 @@ class MainWindow(QMainWindow):
         if link.kind == "mount":
             self._open_mount(int(link.key))
         elif verdict is not None and link.kind == "candidate":
-            self.working.show_working(candidate_working(verdict, verdict.main, link.key))
+            self._show_working(candidate_working(verdict, verdict.main, link.key))
         elif verdict is not None and link.kind == "reading":
             reading = self.state.reading(int(link.key))
             if reading is not None:
-                self.working.show_working(mount_working(verdict, reading))
+                self._show_working(mount_working(verdict, reading))
+
+    def _show_working(self, working: Working) -> None:
+        was_hidden = self.working.isHidden()
+        self.working.show_working(working)
+        if was_hidden:
+            left, middle, right = self.split.sizes()
+            wanted = max(right, 330)
+            self.split.setSizes([left, middle + right - wanted, wanted])
 
     def explain(self) -> None:
         """Show the working of what has the focus."""
@@ -402,7 +438,11 @@ class MainWindow(QMainWindow):
         app = QApplication.instance()
         if isinstance(app, QApplication):
             looks.apply(app, self.theme, float(self.settings.value("scale", "1.0")))
-        themed: list[Callable[[looks.Theme], None]] = [self.side.set_theme, self.inspect.set_theme, self.compare.set_theme]
+        themed: list[Callable[[looks.Theme], None]] = [
+            self.side.set_theme,
+            self.inspect.set_theme,
+            self.compare.set_theme,
+        ]
         for dress in themed:
             dress(self.theme)
         self.compare.renew()
@@ -419,8 +459,11 @@ class MainWindow(QMainWindow):
 
     def about(self) -> None:
         """Say what this is."""
-        self.tell("About Kuffin", f"<p><b>Kuffin {__version__}</b></p><p>A bench notebook for people who test cooling parts.</p>"
-                  "<p>MIT licence. The B612 fonts are under the SIL Open Font License.</p><p>Kuffin is no safety device.</p>")
+        self.tell(
+            "About Kuffin",
+            f"<p><b>Kuffin {__version__}</b></p><p>A bench notebook for people who test cooling parts.</p>"
+            "<p>MIT licence. The B612 fonts are under the SIL Open Font License.</p><p>Kuffin is no safety device.</p>",
+        )
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():

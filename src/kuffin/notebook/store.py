@@ -14,6 +14,7 @@ from sqlalchemy import create_engine, delete, event, func, select
 from sqlalchemy.engine import Engine
 from sqlalchemy.exc import DBAPIError
 from sqlalchemy.orm import Session, selectinload
+from sqlalchemy.orm.attributes import set_committed_value
 
 from kuffin.core.errors import NotebookError
 from kuffin.notebook import journal
@@ -168,6 +169,9 @@ class Notebook:
             ).first()
             if found is None:
                 raise NotebookError("this study is no longer in the notebook")
+            for candidate in found.candidates:  # the way up, so that no part asks the file again
+                for mount in candidate.mounts:
+                    set_committed_value(mount, "candidate", candidate)
             return found
 
     # --- editing -------------------------------------------------------------------------------------------------

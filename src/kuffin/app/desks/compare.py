@@ -32,7 +32,7 @@ from kuffin.verdicts.working import Working, candidate_working, mount_working, p
 class CompareDesk(QWidget):
     """The desk. It edits only the study's school, margin and blocks."""
 
-    working = Signal(object)        # a Working
+    working = Signal(object)  # a Working
     mount_wanted = Signal(int)
 
     def __init__(self, state: State, theme: Theme) -> None:
@@ -41,6 +41,7 @@ class CompareDesk(QWidget):
         self._title = text(style="heading")
         self._school = QComboBox()
         self._school.setAccessibleName("School: what is taken out")
+        self._school.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self._school.currentIndexChanged.connect(self._school_chosen)
         self._margin = QDoubleSpinBox()
         self._margin.setRange(0.05, 50.0)
@@ -51,7 +52,9 @@ class CompareDesk(QWidget):
         self._margin.setAccessibleName("Smallest difference that matters")
         self._margin.valueChanged.connect(self._margin_chosen)
         self._blocks = QCheckBox("rounds are blocks")
-        self._blocks.setToolTip("Take out what a whole round had in common, such as an afternoon. Only where rounds were planned.")
+        self._blocks.setToolTip(
+            "Take out what a whole round had in common, such as an afternoon. Only where rounds were planned."
+        )
         self._blocks.toggled.connect(self._blocks_chosen)
         self.plot = IntervalPlot(theme)
         self.plot.candidate_chosen.connect(self._explain_candidate)
@@ -73,6 +76,7 @@ class CompareDesk(QWidget):
         for column in range(3):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(3, QHeaderView.ResizeMode.Stretch)
+        header.sectionResized.connect(lambda column, _old, _new: column == 3 and self._fit_pairs())
         self._warning = text(style="warn")
         self._left_out = text(style="muted")
         self._foot = text(style="small")
@@ -85,12 +89,15 @@ class CompareDesk(QWidget):
     def _lay_out(self) -> None:
         head = QHBoxLayout()
         head.addWidget(self._title, 1)
-        head.addWidget(self._blocks)
-        head.addSpacing(8)
-        head.addWidget(text("matters from", style="muted", wrap=False))
-        head.addWidget(self._margin)
-        head.addSpacing(8)
         head.addWidget(self._school)
+        self._options = QWidget()
+        options = QHBoxLayout(self._options)
+        options.setContentsMargins(0, 0, 0, 0)
+        options.addWidget(text("a difference matters from", style="muted", wrap=False))
+        options.addWidget(self._margin)
+        options.addSpacing(16)
+        options.addWidget(self._blocks)
+        options.addStretch()
         inner = QWidget()
         column = QVBoxLayout(inner)
         column.setContentsMargins(0, 0, 8, 0)
@@ -101,6 +108,7 @@ class CompareDesk(QWidget):
         column.addWidget(self._left_out)
         column.addWidget(self.pairs)
         column.addWidget(self._foot)
+        column.addWidget(self._options)
         column.addStretch()
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -125,15 +133,18 @@ class CompareDesk(QWidget):
         verdict, study = self._state.verdict, self._state.study
         result = self.shown()
         ready = verdict is not None and result is not None and verdict.mounts > 0
-        for widget in (self.plot, self.pairs, self._foot, self._school, self._margin, self._blocks, self._title):
+        for widget in (self.plot, self.pairs, self._foot, self._school, self._options, self._title):
             widget.setVisible(ready)
         self._warning.setVisible(False)
         self._left_out.setVisible(False)
         self._empty.setVisible(not ready)
         if not ready or verdict is None or result is None or study is None:
-            self._empty.setText("Reading the runs …" if self._state.busy else
-                                "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
-                                "Drop the logs of a few mounts on the loom to begin.")
+            self._empty.setText(
+                "Reading the runs …"
+                if self._state.busy
+                else "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
+                "Drop the logs of a few mounts on the loom to begin."
+            )
             return
         self._filling = True
         self._title.setText(model.title(verdict, result.school))
@@ -143,7 +154,11 @@ class CompareDesk(QWidget):
         for key in keys:
             school = verdict.schools[key].school
             self._school.addItem(school.label + (" (usual)" if key == usual else ""), key)
-            self._school.setItemData(self._school.count() - 1, f"Takes out {school.takes_out}. Right for {school.right_when}.", Qt.ItemDataRole.ToolTipRole)
+            self._school.setItemData(
+                self._school.count() - 1,
+                f"Takes out {school.takes_out}. Right for {school.right_when}.",
+                Qt.ItemDataRole.ToolTipRole,
+            )
         self._school.setCurrentIndex(keys.index(result.school.key))
         self._margin.setValue(study.margin_k)
         self._blocks.setChecked(study.blocks)
@@ -174,12 +189,16 @@ class CompareDesk(QWidget):
         self._fit_pairs()
 
     def resizeEvent(self, event: object) -> None:
-        super().resizeEvent(event)      # type: ignore[arg-type]
+        super().resizeEvent(event)  # type: ignore[arg-type]
         self._fit_pairs()
 
     def _fit_pairs(self) -> None:
         self.pairs.resizeRowsToContents()
-        height = self.pairs.horizontalHeader().height() + sum(self.pairs.rowHeight(i) for i in range(self.pairs.rowCount())) + 4
+        height = (
+            self.pairs.horizontalHeader().height()
+            + sum(self.pairs.rowHeight(i) for i in range(self.pairs.rowCount()))
+            + 4
+        )
         self.pairs.setFixedHeight(height)
 
     # --- acting ----------------------------------------------------------------------------------------------------

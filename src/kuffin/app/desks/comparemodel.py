@@ -41,8 +41,16 @@ def pair_rows(result: SchoolResult) -> list[PairRow]:
     rows = []
     for pair in found.pairs:
         digits = digits_for(pair.high - pair.low)
-        rows.append(PairRow(pair, f"{pair.a} − {pair.b}", f"{number(pair.difference, digits)} {unit}", span(pair.low, pair.high, unit, digits),
-                            pair_sentence(pair, found, unit, "cooler"), not pair.settled))
+        rows.append(
+            PairRow(
+                pair,
+                f"{pair.a} − {pair.b}",
+                f"{number(pair.difference, digits)} {unit}",
+                span(pair.low, pair.high, unit, digits),
+                pair_sentence(pair, found, unit, "cooler"),
+                not pair.settled,
+            )
+        )
     return sorted(rows, key=lambda r: (r.open, r.pair.p))
 
 
@@ -64,13 +72,14 @@ def school_warnings(v: StudyVerdict, shown: SchoolResult) -> list[str]:
         if other.school.key in {shown.school.key, as_read.school.key if as_read else ""} or other.comparison is None:
             continue
         if other.ranking() and other.ranking()[0] != ranking[0]:
-            out.append(f"The ranking depends on the school: {other.school.label.lower()} puts {other.ranking()[0]} first.")
+            out.append(
+                f"The ranking depends on the school: {other.school.label.lower()} puts {other.ranking()[0]} first."
+            )
             continue
         flipped = [pair for pair, verdict in _verdicts(other).items() if verdicts.get(pair, verdict) != verdict]
-        if flipped:
-            some = ", ".join(f"{a} and {b}" for a, b in flipped[:2])
-            out.append(f"{other.school.label} judges {some} otherwise.")
-    # schools that say the same thing say it once
+        if flipped and not other.school.rebased:  # re-based differs from over air by a constant only
+            some = "; ".join(f"{a} and {b}" for a, b in flipped[:2])
+            out.append(f"The verdict depends on the school for {some}: {other.school.label.lower()} judges otherwise.")
     return list(dict.fromkeys(out))[:3]
 
 
@@ -86,7 +95,11 @@ def left_out_lines(v: StudyVerdict) -> list[str]:
         now, before = v.main.comparison, without.comparison
         if now is not None and before is not None:
             changed = sum(1 for pair, verdict in _verdicts(v.main).items() if _verdicts(without).get(pair) != verdict)
-            same = "every verdict would be the same" if changed == 0 else f"{changed} of {len(now.pairs)} verdicts would differ"
+            same = (
+                "every verdict would be the same"
+                if changed == 0
+                else f"{changed} of {len(now.pairs)} verdicts would differ"
+            )
             out.append(f"With it counted, {same}." if len(out) == 1 else f"With them counted, {same}.")
     return out
 
@@ -99,5 +112,7 @@ def footnote(v: StudyVerdict, result: SchoolResult) -> str:
     mounts = sorted({c.mounts for c in found.candidates})
     counts = f"{mounts[0]}" if len(mounts) == 1 else f"{mounts[0]} to {mounts[-1]}"
     pairs = f"{len(found.pairs)} pairs together" if len(found.pairs) > 1 else "the pair"
-    return (f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:g} % over {pairs} · "
-            f"differences under {v.margin_k:g} K do not matter here · click any number for its working")
+    return (
+        f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:g} % over {pairs} · "
+        f"differences under {v.margin_k:g} K do not matter here · click any number for its working"
+    )

@@ -19,7 +19,7 @@ from kuffin.app.desks import inspectmodel as model
 from kuffin.app.jobs import Job
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import link_button, rule, text
+from kuffin.app.widgets.bits import link_button, text
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.traceplot import Curve, TracePlot
 from kuffin.core.errors import KuffinError
@@ -34,7 +34,7 @@ class InspectDesk(QWidget):
     """One mount's run. Everything that changes it is an edit that can be undone."""
 
     working = Signal(object)
-    channels_wanted = Signal(int)       # a run's id
+    channels_wanted = Signal(int)  # a run's id
 
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__()
@@ -68,12 +68,19 @@ class InspectDesk(QWidget):
         self._find.clicked.connect(self._find_window)
         self._channels = QPushButton("Channels …")
         self._channels.clicked.connect(self._ask_channels)
-        self._empty = text("Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
-                           "Choose a mount on the loom.", style="muted")
+        self._empty = text(
+            "Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
+            "Choose a mount on the loom.",
+            style="muted",
+        )
         self._body = QWidget()
         self._lay_out()
-        for keys, act in (("+", lambda: self.plot.zoom(0.7)), ("-", lambda: self.plot.zoom(1.4)),
-                          ("Alt+Left", lambda: self.plot.pan(-0.2)), ("Alt+Right", lambda: self.plot.pan(0.2))):
+        for keys, act in (
+            ("+", lambda: self.plot.zoom(0.7)),
+            ("-", lambda: self.plot.zoom(1.4)),
+            ("Alt+Left", lambda: self.plot.pan(-0.2)),
+            ("Alt+Right", lambda: self.plot.pan(0.2)),
+        ):
             QShortcut(QKeySequence(keys), self, act)
         state.mount_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
@@ -91,15 +98,14 @@ class InspectDesk(QWidget):
         column.setSpacing(7)
         column.addWidget(self._answer)
         column.addWidget(self._doubts)
-        column.addWidget(self.stairs)
-        column.addWidget(self._facts)
-        column.addWidget(rule())
         column.addWidget(self._reason)
         row = QHBoxLayout()
         row.addWidget(self._leave)
         row.addWidget(self._keep)
         row.addStretch()
         column.addLayout(row)
+        column.addWidget(self.stairs)
+        column.addWidget(self._facts)
         column.addStretch()
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -160,8 +166,11 @@ class InspectDesk(QWidget):
 
         def work(_job: Job) -> tuple[Settling | None, list[Curve], object, str]:
             signals = run_signals(notebook, run)
-            curves = [Curve(label, signals.times, values) for label, values in
-                      (("air", signals.air), ("coolant", signals.coolant), ("die", signals.die)) if values is not None]
+            curves = [
+                Curve(label, signals.times, values)
+                for label, values in (("air", signals.air), ("coolant", signals.coolant), ("die", signals.die))
+                if values is not None
+            ]
             try:
                 return settle_trace(signals, trace, study.tolerance_k, hand_window(run)), curves, signals.times, ""
             except KuffinError as error:
@@ -169,10 +178,11 @@ class InspectDesk(QWidget):
 
         def done(found: object) -> None:
             if self._shown == key:
-                settling, curves, times, problem = found      # type: ignore[misc]
+                settling, curves, times, problem = found  # type: ignore[misc]
                 self.plot.show_run(settling, curves, model.axis_label(trace), times)
                 if problem:
                     self._state_word.setText(problem)
+
         self._state.jobs.start("drawing the run", work, done, self._state.trouble.emit)
 
     def _default_trace(self) -> str:
@@ -207,6 +217,7 @@ class InspectDesk(QWidget):
             item = self._facts_grid.takeAt(0)
             widget = item.widget() if item is not None else None
             if widget is not None:
+                widget.hide()
                 widget.deleteLater()
         for row, (name, value) in enumerate(facts):
             self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)

@@ -10,12 +10,25 @@ from kuffin.verdicts.study import MountReading, StudyVerdict
 from kuffin.verdicts.words import number
 
 _TRACES = {
-    "coolant_over_air": "Coolant over air", "coolant_over_air_per_watt": "Coolant over air, per watt",
-    "die_over_coolant": "Die over coolant", "die_over_coolant_per_watt": "Die over coolant, per watt",
-    "die_over_air": "Die over air", "die_over_air_per_watt": "Die over air, per watt",
+    "coolant_over_air": "Coolant over air",
+    "coolant_over_air_per_watt": "Coolant over air, per watt",
+    "die_over_coolant": "Die over coolant",
+    "die_over_coolant_per_watt": "Die over coolant, per watt",
+    "die_over_air": "Die over air",
+    "die_over_air_per_watt": "Die over air, per watt",
 }
-_FACTS = (("air_in", "air"), ("room", "room"), ("coolant_in", "coolant in"), ("power", "power"), ("flow", "flow"), ("pump", "pump"),
-          ("fan", "fans"), ("sound", "sound"), ("clock", "clock"), ("hot_spot", "hot spot"))
+_FACTS = (
+    ("air_in", "air"),
+    ("room", "room"),
+    ("coolant_in", "coolant in"),
+    ("power", "power"),
+    ("flow", "flow"),
+    ("pump", "pump"),
+    ("fan", "fans"),
+    ("sound", "sound"),
+    ("clock", "clock"),
+    ("hot_spot", "hot spot"),
+)
 
 
 def trace_choices(under_test: str) -> list[tuple[str, str]]:

@@ -41,7 +41,9 @@ class BinView(QDialog):
         self._items = bin_.contents(self._state.notebook) if self._state.notebook is not None else []
         self._list.clear()
         self._list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
-        self._note.setText("What you delete stays here until you empty the bin." if self._items else "The bin is empty.")
+        self._note.setText(
+            "What you delete stays here until you empty the bin." if self._items else "The bin is empty."
+        )
         self._back.setEnabled(bool(self._items))
         self._empty.setEnabled(bool(self._items))
         if self._items:
@@ -54,8 +56,11 @@ class BinView(QDialog):
             self._fill()
 
     def _clear(self) -> None:
-        answer = QMessageBox.question(self, "Empty the bin", f"Delete {len(self._items)} things for good? This cannot be undone, and the "
-                                      "history for Undo goes with it.")
+        answer = QMessageBox.question(
+            self,
+            "Empty the bin",
+            f"Delete {len(self._items)} things for good? This cannot be undone, and the history for Undo goes with it.",
+        )
         if answer == QMessageBox.StandardButton.Yes:
             self._state.attempt(bin_.empty, self._state.notebook)
             self._fill()

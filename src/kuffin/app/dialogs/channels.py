@@ -35,7 +35,9 @@ class Channels(QDialog):
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
-        layout.addWidget(text("The first channel of a role is used; air is the mean of all probes at the radiator.", style="small"))
+        layout.addWidget(
+            text("The first channel of a role is used; air is the mean of all probes at the radiator.", style="small")
+        )
         layout.addWidget(scroll, 1)
         layout.addWidget(buttons)
 

@@ -29,10 +29,28 @@ from kuffin.logs.roles import ROLES
 from kuffin.logs.table import LogTable
 
 ROLE_WORDS = {
-    "die": "die", "hot_spot": "hot spot", "memory": "memory", "regulator": "regulator", "coolant_in": "coolant in (into the block)",
-    "coolant_out": "coolant out (of the block)", "coolant": "coolant", "air_in": "air in (at the radiator)", "room": "room", "power": "power",
-    "wall_power": "power at the wall", "clock": "clock", "flow": "flow", "pump": "pump", "fan": "fan", "sound": "sound", "pressure": "pressure",
-    "humidity": "humidity", "load": "load", "voltage": "voltage", "current": "current", "score": "score",
+    "die": "die",
+    "hot_spot": "hot spot",
+    "memory": "memory",
+    "regulator": "regulator",
+    "coolant_in": "coolant into the block",
+    "coolant_out": "coolant out of the block",
+    "coolant": "coolant",
+    "air_in": "air at the radiator",
+    "room": "room",
+    "power": "power",
+    "wall_power": "power at the wall",
+    "clock": "clock",
+    "flow": "flow",
+    "pump": "pump",
+    "fan": "fan",
+    "sound": "sound",
+    "pressure": "pressure",
+    "humidity": "humidity",
+    "load": "load",
+    "voltage": "voltage",
+    "current": "current",
+    "score": "score",
 }
 
 
@@ -47,19 +65,31 @@ class Incoming:
     remembered: bool = False
 
 
-def incoming(table: LogTable, candidates: list[str], remembered: dict[str, str | None] | None, candidate: str = "",
-             round_number: int | None = None) -> Incoming:
+def incoming(
+    table: LogTable,
+    candidates: list[str],
+    remembered: dict[str, str | None] | None,
+    candidate: str = "",
+    round_number: int | None = None,
+) -> Incoming:
     """A log with Kuffin's guesses, or with what was chosen for its like before."""
     stem = Path(table.file).stem
     roles = {c.name: c.role for c in table.channels}
     if remembered is not None:
         roles |= {k: v for k, v in remembered.items() if k in roles}
-    return Incoming(table, candidate or guess_candidate(stem, candidates) or "", round_number or guess_round(stem), roles, remembered is not None)
+    return Incoming(
+        table,
+        candidate or guess_candidate(stem, candidates) or "",
+        round_number or guess_round(stem),
+        roles,
+        remembered is not None,
+    )
 
 
 def role_box(role: str | None) -> QComboBox:
     """A choice of roles."""
     box = QComboBox()
+    box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
     box.addItem("(no role)", None)
     for key in ROLES:
         box.addItem(ROLE_WORDS[key], key)
@@ -70,7 +100,9 @@ def role_box(role: str | None) -> QComboBox:
 class ImportLogs(QDialog):
     """Shows the logs one by one; nothing is added before the person says so."""
 
-    def __init__(self, logs: list[Incoming], problems: list[str], candidates: list[str], parent: QWidget | None = None) -> None:
+    def __init__(
+        self, logs: list[Incoming], problems: list[str], candidates: list[str], parent: QWidget | None = None
+    ) -> None:
         super().__init__(parent)
         self.logs = logs
         self.setWindowTitle("Add logs")
@@ -129,7 +161,12 @@ class ImportLogs(QDialog):
         right.addLayout(where)
         right.addWidget(self._told)
         right.addWidget(self._warnings)
-        right.addWidget(text("Roles are guesses. Change what is wrong; it is remembered for logs with the same columns.", style="small"))
+        right.addWidget(
+            text(
+                "Roles are guesses. Change what is wrong; it is remembered for logs with the same columns.",
+                style="small",
+            )
+        )
         right.addWidget(self._channels, 3)
         right.addWidget(text("The file as it was read", style="small"))
         right.addWidget(self._preview, 2)
@@ -163,11 +200,16 @@ class ImportLogs(QDialog):
         self._round.setValue(log.round or 0)
         for widget in (self._candidate, self._round):
             widget.blockSignals(False)
-        delimiter = {"\t": "tab", " ": "blanks"}.get(t.delimiter, t.delimiter)
+        delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
+            t.delimiter, t.delimiter
+        )
+        decimal = {".": "point", ",": "comma"}[t.decimal]
         start = f", from {t.start.replace('T', ' ')}" if t.start else ", without a date"
         gaps = f" · {len(t.gaps)} gap{'s' if len(t.gaps) > 1 else ''}" if t.gaps else ""
-        self._told.setText(f"{t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · {t.encoding}, "
-                           f"delimiter {delimiter}, decimal sign {t.decimal}" + (" · roles as you chose before" if log.remembered else ""))
+        self._told.setText(
+            f"{t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · {t.encoding}, "
+            f"delimiter {delimiter}, decimal {decimal}" + (" · roles as you chose before" if log.remembered else "")
+        )
         self._warnings.setText(" · ".join(t.warnings))
         self._warnings.setVisible(bool(t.warnings))
         self._fill_channels(log)
@@ -175,15 +217,24 @@ class ImportLogs(QDialog):
 
     def _fill_channels(self, log: Incoming) -> None:
         import numpy as np
+
         self._channels.setRowCount(len(log.table.channels))
         for i, channel in enumerate(log.table.channels):
-            written = f" (from {channel.written_unit})" if channel.written_unit and channel.written_unit != shown(channel.unit) and channel.unit else ""
+            written = (
+                f" (from {channel.written_unit})"
+                if channel.written_unit and channel.written_unit != shown(channel.unit) and channel.unit
+                else ""
+            )
             mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
-            for j, content in enumerate((channel.name, (shown(channel.unit) or "none") + written, "", f"{mean:.2f}", f"{low:.2f} … {high:.2f}")):
+            for j, content in enumerate(
+                (channel.name, (shown(channel.unit) or "none") + written, "", f"{mean:.2f}", f"{low:.2f} … {high:.2f}")
+            ):
                 self._channels.setItem(i, j, QTableWidgetItem(content))
             box = role_box(log.roles.get(channel.name))
             box.setAccessibleName(f"Role of {channel.name}")
-            box.currentIndexChanged.connect(lambda _, b=box, n=channel.name, target=log: self._set_role(target, n, b.currentData()))
+            box.currentIndexChanged.connect(
+                lambda _, b=box, n=channel.name, target=log: self._set_role(target, n, b.currentData())
+            )
             self._channels.setCellWidget(i, 2, box)
         self._channels.resizeRowsToContents()
 
@@ -203,7 +254,7 @@ class ImportLogs(QDialog):
     def _set_role(self, log: Incoming, name: str, role: str | None) -> None:
         log.roles[name] = role
         key = log.table.shape_key
-        for other in self.logs:         # logs of the same shape go along
+        for other in self.logs:  # logs of the same shape go along
             if other is not log and other.table.shape_key == key:
                 other.roles[name] = role
         self._label_all()
@@ -228,6 +279,8 @@ class ImportLogs(QDialog):
             item = self._list.item(i)
             if item is not None:
                 item.setText(f"{log.table.file}\n{where}")
-        self._missing.setText(f"{lacking} log{'s' if lacking != 1 else ''} still without a candidate" if lacking else "")
+        self._missing.setText(
+            f"{lacking} log{'s' if lacking != 1 else ''} still without a candidate" if lacking else ""
+        )
         self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
         self._add.setEnabled(lacking == 0 and bool(self.logs))

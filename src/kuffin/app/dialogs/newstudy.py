@@ -3,14 +3,38 @@
 from __future__ import annotations
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QComboBox, QDialog, QDialogButtonBox, QDoubleSpinBox, QFormLayout, QLineEdit, QPlainTextEdit, QSpinBox, QVBoxLayout, QWidget
+from PySide6.QtWidgets import (
+    QComboBox,
+    QDialog,
+    QDialogButtonBox,
+    QDoubleSpinBox,
+    QFormLayout,
+    QLineEdit,
+    QPlainTextEdit,
+    QSpinBox,
+    QVBoxLayout,
+    QWidget,
+)
 
 from kuffin.app.widgets.bits import text
 from kuffin.core.normalise import default_school
 
-KINDS = (("radiator", "radiators"), ("block", "water blocks"), ("paste", "pastes"), ("pad", "pads"), ("coolant", "coolants"), ("set", "whole sets"))
-_EXAMPLES = {"radiator": "Reed\nRush\nSedge", "block": "Tern\nPlover\nDunlin", "paste": "Chalk\nMarl\nLoam", "pad": "Chalk\nMarl", "coolant": "Rill\nBrook",
-             "set": "Reed\nSedge"}
+KINDS = (
+    ("radiator", "radiators"),
+    ("block", "water blocks"),
+    ("paste", "pastes"),
+    ("pad", "pads"),
+    ("coolant", "coolants"),
+    ("set", "whole sets"),
+)
+_EXAMPLES = {
+    "radiator": "Reed\nRush\nSedge",
+    "block": "Tern\nPlover\nDunlin",
+    "paste": "Chalk\nMarl\nLoam",
+    "pad": "Chalk\nMarl",
+    "coolant": "Rill\nBrook",
+    "set": "Reed\nSedge",
+}
 
 
 class NewStudy(QDialog):

@@ -25,8 +25,13 @@ class StartPage(QWidget):
         column = QVBoxLayout()
         column.setSpacing(12)
         column.addWidget(text("A bench notebook for cooling tests", style="big"))
-        column.addWidget(text("Kuffin finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
-                              "evidence, and says what may honestly be said.", style="muted"))
+        column.addWidget(
+            text(
+                "Kuffin finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
+                "evidence, and says what may honestly be said.",
+                style="muted",
+            )
+        )
         column.addSpacing(14)
         for label, hint, signal in (
             ("Open the demo", "four slim radiators, three afternoons, a truth that is known", self.demo_wanted),
@@ -48,8 +53,13 @@ class StartPage(QWidget):
         column.addWidget(opener, 0, Qt.AlignmentFlag.AlignLeft)
         column.addLayout(self._recent)
         column.addStretch()
-        column.addWidget(text("Kuffin is no safety device. Keep water away from mains, heed the parts' manuals and local rules, and leave mains work to "
-                              "qualified people. More under Help.", style="small"))
+        column.addWidget(
+            text(
+                "Kuffin is no safety device. Keep water away from mains, heed the parts' manuals and local rules, and leave mains work to "
+                "qualified people. More under Help.",
+                style="small",
+            )
+        )
         outer = QHBoxLayout(self)
         outer.setContentsMargins(60, 46, 60, 24)
         outer.addLayout(column, 3)

@@ -49,7 +49,13 @@ def path(shape: str, centre: QPointF, radius: float) -> QPainterPath:
     if shape == "bar":
         out.addRect(QRectF(x - r * 0.5, y - r * 1.1, r, 2.2 * r))
         return out
-    corners, turn = {"triangle": (3, -90.0), "down": (3, 90.0), "diamond": (4, -90.0), "pentagon": (5, -90.0), "hexagon": (6, 0.0)}[shape]
+    corners, turn = {
+        "triangle": (3, -90.0),
+        "down": (3, 90.0),
+        "diamond": (4, -90.0),
+        "pentagon": (5, -90.0),
+        "hexagon": (6, 0.0),
+    }[shape]
     size = r * (1.18 if corners in {3, 4} else 1.05)
     for i in range(corners):
         angle = math.radians(turn + 360 * i / corners)
@@ -62,7 +68,16 @@ def path(shape: str, centre: QPointF, radius: float) -> QPainterPath:
     return out
 
 
-def draw(painter: QPainter, m: Mark, theme: Theme, centre: QPointF, radius: float, *, filled: bool = True, struck: bool = False) -> None:
+def draw(
+    painter: QPainter,
+    m: Mark,
+    theme: Theme,
+    centre: QPointF,
+    radius: float,
+    *,
+    filled: bool = True,
+    struck: bool = False,
+) -> None:
     """Draw a mark: filled counts, open is doubtful, struck is left out."""
     colour = m.color(theme)
     painter.setPen(QPen(colour, max(1.4, radius * 0.2)))

@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from pathlib import Path
 
-from PySide6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
 from PySide6.QtCore import Qt
+from PySide6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
 from PySide6.QtWidgets import QApplication
 
 FONTS = Path(__file__).with_name("fonts")
@@ -26,16 +26,36 @@ class Theme:
     accent: str
     accent_ground: str
     warn: str
-    levels: tuple[str, str, str, str]       # the staircase: shades of one neutral hue
+    levels: tuple[str, str, str, str]  # the staircase: shades of one neutral hue
 
     def color(self, role: str) -> QColor:
         return QColor(getattr(self, role))
 
 
-LIGHT = Theme("light", "#f6f1e7", "#fbf8f1", "#22252b", "#655f54", "#d8d0bf", "#7a3414", "#f1e2d2", "#9a3412",
-              ("#ece5d6", "#ddd4c1", "#cbbfa7", "#b5a68a"))
-DARK = Theme("dark", "#1b1a18", "#242320", "#ece6da", "#a89f90", "#3d3933", "#e8a47c", "#38291f", "#f0a070",
-             ("#2b2925", "#38352f", "#48443c", "#5b554b"))
+LIGHT = Theme(
+    "light",
+    "#f6f1e7",
+    "#fbf8f1",
+    "#22252b",
+    "#655f54",
+    "#d8d0bf",
+    "#7a3414",
+    "#f1e2d2",
+    "#9a3412",
+    ("#ece5d6", "#ddd4c1", "#cbbfa7", "#b5a68a"),
+)
+DARK = Theme(
+    "dark",
+    "#1b1a18",
+    "#242320",
+    "#ece6da",
+    "#a89f90",
+    "#3d3933",
+    "#e8a47c",
+    "#38291f",
+    "#f0a070",
+    ("#2b2925", "#38352f", "#48443c", "#5b554b"),
+)
 
 
 def load_fonts() -> None:
@@ -68,11 +88,21 @@ def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
     app.setFont(font)
     palette = QPalette()
     for role, name in (
-        (QPalette.ColorRole.Window, "ground"), (QPalette.ColorRole.Base, "raised"), (QPalette.ColorRole.AlternateBase, "ground"),
-        (QPalette.ColorRole.Button, "ground"), (QPalette.ColorRole.WindowText, "ink"), (QPalette.ColorRole.Text, "ink"),
-        (QPalette.ColorRole.ButtonText, "ink"), (QPalette.ColorRole.ToolTipBase, "raised"), (QPalette.ColorRole.ToolTipText, "ink"),
-        (QPalette.ColorRole.Highlight, "accent"), (QPalette.ColorRole.HighlightedText, "ground"), (QPalette.ColorRole.Link, "accent"),
-        (QPalette.ColorRole.PlaceholderText, "muted"), (QPalette.ColorRole.Mid, "hairline"), (QPalette.ColorRole.Dark, "hairline"),
+        (QPalette.ColorRole.Window, "ground"),
+        (QPalette.ColorRole.Base, "raised"),
+        (QPalette.ColorRole.AlternateBase, "ground"),
+        (QPalette.ColorRole.Button, "ground"),
+        (QPalette.ColorRole.WindowText, "ink"),
+        (QPalette.ColorRole.Text, "ink"),
+        (QPalette.ColorRole.ButtonText, "ink"),
+        (QPalette.ColorRole.ToolTipBase, "raised"),
+        (QPalette.ColorRole.ToolTipText, "ink"),
+        (QPalette.ColorRole.Highlight, "accent"),
+        (QPalette.ColorRole.HighlightedText, "ground"),
+        (QPalette.ColorRole.Link, "accent"),
+        (QPalette.ColorRole.PlaceholderText, "muted"),
+        (QPalette.ColorRole.Mid, "hairline"),
+        (QPalette.ColorRole.Dark, "hairline"),
         (QPalette.ColorRole.Light, "raised"),
     ):
         palette.setColor(role, theme.color(name))
@@ -83,8 +113,11 @@ def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
 
 
 def _sheet(t: Theme, scale: float) -> str:
+    icons = FONTS.with_name("icons").as_posix()
+
     def pt(x: float) -> str:
         return f"{x * scale:.1f}pt"
+
     return f"""
     QMainWindow, QDialog {{ background: {t.ground}; }}
     QMenuBar {{ background: {t.ground}; color: {t.muted}; border: none; padding: 1px 14px; }}
@@ -121,6 +154,13 @@ def _sheet(t: Theme, scale: float) -> str:
     QComboBox, QLineEdit, QSpinBox, QDoubleSpinBox, QPlainTextEdit {{ background: {t.raised}; border: 1px solid {t.hairline};
         border-radius: 3px; padding: 3px 7px; color: {t.ink}; selection-background-color: {t.accent}; selection-color: {t.ground}; }}
     QComboBox:focus, QLineEdit:focus, QSpinBox:focus, QDoubleSpinBox:focus, QPlainTextEdit:focus {{ border: 1px solid {t.accent}; }}
+    QAbstractSpinBox::up-button, QAbstractSpinBox::down-button {{ width: 0; border: none; }}
+    QComboBox::drop-down {{ border: none; width: 20px; }}
+    QComboBox::down-arrow {{ image: url({icons}/chevron.svg); width: 12px; height: 12px; }}
+    QCheckBox::indicator {{ width: 13px; height: 13px; border: 1px solid {t.muted}; border-radius: 2px; background: {t.raised}; }}
+    QCheckBox::indicator:checked {{ image: url({icons}/tick.svg); }}
+    QCheckBox:focus {{ text-decoration: underline; }}
+    QSizeGrip {{ image: none; }}
     QComboBox QAbstractItemView {{ background: {t.raised}; color: {t.ink}; selection-background-color: {t.accent_ground};
         selection-color: {t.ink}; border: 1px solid {t.hairline}; }}
     QTableWidget, QListWidget, QTextBrowser {{ background: transparent; border: none; gridline-color: {t.hairline};

@@ -13,7 +13,7 @@ from kuffin.app.look.theme import Theme, figures_font
 from kuffin.verdicts.study import MountReading, SchoolResult, StudyVerdict
 from kuffin.verdicts.words import number
 
-_LEFT, _ROW, _TOP, _FOOT = 96.0, 58.0, 10.0, 30.0
+_LEFT, _ROW, _TOP, _FOOT = 96.0, 52.0, 8.0, 28.0
 _FIGURES, _TIES = 150.0, 26.0
 
 
@@ -67,7 +67,9 @@ class IntervalPlot(QWidget):
         if found is None or self._result is None:
             return "no comparison yet"
         unit = self._result.school.unit
-        return "; ".join(f"{c.name}: {number(c.mean, 2)} {unit}, {number(c.low, 2)} to {number(c.high, 2)}" for c in found.candidates)
+        return "; ".join(
+            f"{c.name}: {number(c.mean, 2)} {unit}, {number(c.low, 2)} to {number(c.high, 2)}" for c in found.candidates
+        )
 
     def sizeHint(self) -> QSize:
         return QSize(760, int(_TOP + _FOOT + _ROW * max(1, len(self._names))))
@@ -93,7 +95,9 @@ class IntervalPlot(QWidget):
         t = self._theme
         if self._result is None or not any(r.value is not None for r in self._result.readings):
             painter.setPen(t.color("muted"))
-            painter.drawText(area, Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, "No mount can be read under this school.")
+            painter.drawText(
+                area, Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, "No mount can be read under this school."
+            )
             return
         low, high = self._range()
         x0, x1 = area.left() + _LEFT, area.right() - _FIGURES - _TIES - 10
@@ -113,7 +117,11 @@ class IntervalPlot(QWidget):
             painter.setPen(QPen(t.color("hairline"), 1.0))
             painter.drawLine(QPointF(at(tick), area.top() + _TOP), QPointF(at(tick), bottom))
             painter.setPen(t.color("muted"))
-            painter.drawText(QRectF(at(tick) - 34, bottom + 4, 68, 20), Qt.AlignmentFlag.AlignCenter, f"{number(tick, digits)} {unit}")
+            painter.drawText(
+                QRectF(at(tick) - 34, bottom + 4, 68, 20),
+                Qt.AlignmentFlag.AlignCenter,
+                f"{number(tick, digits)} {unit}",
+            )
             tick += step
         for row, name in enumerate(self._names):
             self._paint_candidate(painter, name, area, area.top() + _TOP + _ROW * (row + 0.5), at, row)
@@ -140,13 +148,16 @@ class IntervalPlot(QWidget):
             return
         c = found.candidate(name)
         painter.setPen(QPen(m.color(t), 2.6))
-        painter.drawLine(QPointF(at(c.low), y + 4), QPointF(at(c.high), y + 4))     # type: ignore[operator]
-        draw(painter, m, t, QPointF(at(c.mean), y + 4), 8.0)                        # type: ignore[operator]
+        painter.drawLine(QPointF(at(c.low), y + 4), QPointF(at(c.high), y + 4))  # type: ignore[operator]
+        draw(painter, m, t, QPointF(at(c.mean), y + 4), 8.0)  # type: ignore[operator]
         painter.setPen(t.color("ink"))
         unit = self._result.school.unit
-        painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight,
-                         f"{number(c.mean, 1)} ± {number((c.high - c.low) / 2, 1)} {unit}")
-        self._hot.append((QRectF(at(c.low) - 8, y - 4, at(c.high) - at(c.low) + 16, 16), name, None))       # type: ignore[operator]
+        painter.drawText(
+            box,
+            Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight,
+            f"{number(c.mean, 1)} ± {number((c.high - c.low) / 2, 1)} {unit}",
+        )
+        self._hot.append((QRectF(at(c.low) - 8, y - 4, at(c.high) - at(c.low) + 16, 16), name, None))  # type: ignore[operator]
         self._hot.append((box, name, None))
         if self.hasFocus() and row == self._focus:
             painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
@@ -156,7 +167,7 @@ class IntervalPlot(QWidget):
     def _paint_mount(self, painter: QPainter, reading: MountReading, m: Mark, y: float, at: object) -> None:
         if reading.value is None:
             return
-        centre = QPointF(at(reading.value), y)      # type: ignore[operator]
+        centre = QPointF(at(reading.value), y)  # type: ignore[operator]
         draw(painter, m, self._theme, centre, 5.0, filled=False, struck=reading.left_out is not None)
         if not reading.settled and reading.left_out is None:
             painter.setPen(self._theme.color("warn"))
@@ -210,9 +221,9 @@ class IntervalPlot(QWidget):
             super().keyPressEvent(event)
 
     def focusInEvent(self, event: object) -> None:
-        super().focusInEvent(event)     # type: ignore[arg-type]
+        super().focusInEvent(event)  # type: ignore[arg-type]
         self.update()
 
     def focusOutEvent(self, event: object) -> None:
-        super().focusOutEvent(event)    # type: ignore[arg-type]
+        super().focusOutEvent(event)  # type: ignore[arg-type]
         self.update()

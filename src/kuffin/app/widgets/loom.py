@@ -18,8 +18,8 @@ _ROW, _HEAD, _LABEL, _CELL = 62.0, 34.0, 84.0, 56.0
 class Loom(QWidget):
     """The woven grid. Arrow keys move over it, Enter opens a mount, files may be dropped on a crossing."""
 
-    chosen = Signal(int)                    # a mount's id
-    place_chosen = Signal(str, int)         # an empty crossing: candidate and round
+    chosen = Signal(int)  # a mount's id
+    place_chosen = Signal(str, int)  # an empty crossing: candidate and round
     files_dropped = Signal(list, str, int)  # paths, candidate, round
 
     def __init__(self, state: State, theme: Theme) -> None:
@@ -57,7 +57,7 @@ class Loom(QWidget):
 
     def _cell(self) -> float:
         columns = max(self._rounds(), 1)
-        return max(38.0, min(_CELL, (self.width() - _LABEL - 6) / columns))
+        return max(34.0, min(_CELL, (self.width() - _LABEL - 6) / columns))
 
     def _centre(self, row: int, column: int) -> QPointF:
         return QPointF(_LABEL + self._cell() * (column + 0.42), _HEAD + _ROW * (row + 0.5))
@@ -78,7 +78,9 @@ class Loom(QWidget):
         return low - room, high + room
 
     def sizeHint(self) -> QSize:
-        return QSize(int(_LABEL + _CELL * max(3, self._rounds())), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40))
+        return QSize(
+            int(_LABEL + _CELL * max(3, self._rounds())), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
+        )
 
     def minimumSizeHint(self) -> QSize:
         return QSize(200, int(_HEAD + _ROW * max(1, len(self._candidates())) + 40))
@@ -94,7 +96,7 @@ class Loom(QWidget):
         self.update()
 
     def state_of(self, mount: Mount) -> str:
-        """A mount's state in a word: empty, settled, doubtful, left out, waiting."""
+        """A mount's state in a word: to do, waiting, settled, kept, doubtful, left out."""
         if mount.left_out:
             return "left out"
         if not mount.live_runs:
@@ -106,14 +108,18 @@ class Loom(QWidget):
         serious = any(d.serious for d in verdict.doubts.get(mount.id, ()))
         if reading.value is None or (mount.id not in verdict.kept and (serious or not reading.settled)):
             return "doubtful"
-        return "settled"
+        return "kept" if mount.id in verdict.kept else "settled"
 
     def spoken(self) -> str:
         """The loom in words, for screen readers."""
         parts = []
         for mount in self._state.mounts():
             reading = self._state.reading(mount.id)
-            value = f", {number(reading.value, 1)} {self._unit()}" if reading is not None and reading.value is not None else ""
+            value = (
+                f", {number(reading.value, 1)} {self._unit()}"
+                if reading is not None and reading.value is not None
+                else ""
+            )
             parts.append(f"{mount.candidate.name} round {mount.round}: {self.state_of(mount)}{value}")
         return "; ".join(parts) or "no mounts yet"
 
@@ -129,8 +135,11 @@ class Loom(QWidget):
         names, rounds, cell = self._candidates(), self._rounds(), self._cell()
         if not names:
             painter.setPen(t.color("muted"))
-            painter.drawText(self.rect().adjusted(8, 8, -8, -8), Qt.TextFlag.TextWordWrap,
-                             "The loom shows each mount of a study. Start a study, or drop logs here.")
+            painter.drawText(
+                self.rect().adjusted(8, 8, -8, -8),
+                Qt.TextFlag.TextWordWrap,
+                "The loom shows each mount of a study. Start a study, or drop logs here.",
+            )
             return
         small = QFont(self.font())
         small.setPointSizeF(self.font().pointSizeF() * 0.86)
@@ -138,7 +147,9 @@ class Loom(QWidget):
         bottom, right = _HEAD + _ROW * len(names), _LABEL + cell * rounds
         painter.setFont(small)
         painter.setPen(t.color("muted"))
-        painter.drawText(QRectF(0, 4, _LABEL - 10, 20), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, "round")
+        painter.drawText(
+            QRectF(0, 4, _LABEL - 10, 20), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, "round"
+        )
         for column in range(rounds):
             x = self._centre(0, column).x()
             painter.setPen(hair)
@@ -155,14 +166,19 @@ class Loom(QWidget):
             painter.setFont(bold)
             painter.setPen(m.color(t))
             text = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LABEL - 12))
-            painter.drawText(QRectF(0, y - 12, _LABEL - 8, 24), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, text)
+            painter.drawText(
+                QRectF(0, y - 12, _LABEL - 8, 24), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, text
+            )
             for column in range(rounds):
                 self._paint_crossing(painter, row, column, scale)
         if scale is not None:
             painter.setFont(small)
             painter.setPen(t.color("muted"))
-            painter.drawText(QRectF(0, bottom + 2, self.width() - 4, 34), Qt.TextFlag.TextWordWrap,
-                             f"rails: {number(scale[0], 1)} {self._unit()} at the foot, {number(scale[1], 1)} {self._unit()} at the top")
+            painter.drawText(
+                QRectF(0, bottom + 2, self.width() - 4, 34),
+                Qt.TextFlag.TextWordWrap,
+                f"rails: {number(scale[0], 1)} {self._unit()} at the foot, {number(scale[1], 1)} {self._unit()} at the top",
+            )
         painter.end()
 
     def _paint_crossing(self, painter: QPainter, row: int, column: int, scale: tuple[float, float] | None) -> None:
@@ -188,24 +204,28 @@ class Loom(QWidget):
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawRect(QRectF(centre.x() - 18, centre.y() - 24, 46, 48))
 
-    def _paint_mount(self, painter: QPainter, mount: Mount, row: int, at: QPointF, scale: tuple[float, float] | None, rail: bool) -> None:
+    def _paint_mount(
+        self, painter: QPainter, mount: Mount, row: int, at: QPointF, scale: tuple[float, float] | None, rail: bool
+    ) -> None:
         t, state = self._theme, self.state_of(mount)
         painter.setPen(Qt.PenStyle.NoPen)
         painter.setBrush(t.color("ground"))
         painter.drawEllipse(at, 10, 10)
-        draw(painter, mark(row), t, at, 7.5, filled=state == "settled", struck=state == "left out")
+        draw(painter, mark(row), t, at, 7.5, filled=state in {"settled", "kept"}, struck=state == "left out")
         if state == "doubtful":
             painter.setPen(t.color("warn"))
             font = QFont(self.font())
             font.setBold(True)
             painter.setFont(font)
-            painter.drawText(QRectF(at.x() - 5, at.y() - 27, 14, 18), Qt.AlignmentFlag.AlignCenter, "?")
+            painter.drawText(QRectF(at.x() - 22, at.y() - 24, 14, 18), Qt.AlignmentFlag.AlignCenter, "?")
         reading = self._state.reading(mount.id)
         if scale is None or reading is None or reading.value is None or not rail:
             return
         x, top, foot = at.x() + 19, at.y() - 19, at.y() + 19
         painter.setPen(QPen(t.color("hairline"), 1.4))
         painter.drawLine(QPointF(x, top), QPointF(x, foot))
+        for end in (top, foot):
+            painter.drawLine(QPointF(x - 2.5, end), QPointF(x + 2.5, end))
         y = foot - (reading.value - scale[0]) / (scale[1] - scale[0]) * (foot - top)
         ink = QColor(t.color("muted" if state == "left out" else "ink"))
         painter.setPen(QPen(ink, 2.4))
@@ -233,7 +253,10 @@ class Loom(QWidget):
         key = Qt.Key(event.key())
         if key in moves:
             d = moves[key]
-            self._at = (min(max(self._at[0] + d[0], 0), max(len(self._candidates()) - 1, 0)), min(max(self._at[1] + d[1], 0), max(self._rounds() - 1, 0)))
+            self._at = (
+                min(max(self._at[0] + d[0], 0), max(len(self._candidates()) - 1, 0)),
+                min(max(self._at[1] + d[1], 0), max(self._rounds() - 1, 0)),
+            )
             self.update()
         elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Space}:
             self._open(self._at)
@@ -242,34 +265,38 @@ class Loom(QWidget):
 
     def event(self, event: QEvent) -> bool:
         if event.type() == QEvent.Type.ToolTip:
-            hit = self._hit(QPointF(event.pos()))        # type: ignore[attr-defined]
+            hit = self._hit(QPointF(event.pos()))  # type: ignore[attr-defined]
             mounts = self._mounts_at(*hit) if hit else []
-            text = "\n".join(self._tip(m) for m in mounts) or (f"no mount yet: drop a log here" if hit else "")
-            QToolTip.showText(event.globalPos(), text, self)    # type: ignore[attr-defined]
+            text = "\n".join(self._tip(m) for m in mounts) or ("no mount yet: drop a log here" if hit else "")
+            QToolTip.showText(event.globalPos(), text, self)  # type: ignore[attr-defined]
             return True
         return super().event(event)
 
     def _tip(self, mount: Mount) -> str:
         reading = self._state.reading(mount.id)
-        value = f": {number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {self._unit()}" if reading and reading.value is not None else ""
+        value = (
+            f": {number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {self._unit()}"
+            if reading and reading.value is not None
+            else ""
+        )
         return f"{mount.candidate.name}, round {mount.round}{value} ({self.state_of(mount)})"
 
     def dragEnterEvent(self, event: object) -> None:
-        if event.mimeData().hasUrls():          # type: ignore[attr-defined]
-            event.acceptProposedAction()        # type: ignore[attr-defined]
+        if event.mimeData().hasUrls():  # type: ignore[attr-defined]
+            event.acceptProposedAction()  # type: ignore[attr-defined]
 
     def dragMoveEvent(self, event: object) -> None:
-        self._drop = self._hit(event.position())        # type: ignore[attr-defined]
+        self._drop = self._hit(event.position())  # type: ignore[attr-defined]
         self.update()
-        event.acceptProposedAction()            # type: ignore[attr-defined]
+        event.acceptProposedAction()  # type: ignore[attr-defined]
 
     def dragLeaveEvent(self, _event: object) -> None:
         self._drop = None
         self.update()
 
     def dropEvent(self, event: object) -> None:
-        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]       # type: ignore[attr-defined]
-        hit, self._drop = self._hit(event.position()), None                                 # type: ignore[attr-defined]
+        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]  # type: ignore[attr-defined]
+        hit, self._drop = self._hit(event.position()), None  # type: ignore[attr-defined]
         self.update()
         candidate = self._candidates()[hit[0]] if hit and self._candidates() else ""
         self.files_dropped.emit(paths, candidate, hit[1] + 1 if hit else 0)

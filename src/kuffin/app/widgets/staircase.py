@@ -32,8 +32,9 @@ class Staircase(QWidget):
     def show_steps(self, levels: list[Level], steps: list[Step]) -> None:
         """Show a run's levels and steps; nothing clears it."""
         self._levels, self._steps = levels, steps
-        self.setAccessibleDescription("; ".join(
-            f"{s.upper} over {s.lower}: {number(s.rise_k, 1)} kelvins" for s in steps) or "no steps known")
+        self.setAccessibleDescription(
+            "; ".join(f"{s.upper} over {s.lower}: {number(s.rise_k, 1)} kelvins" for s in steps) or "no steps known"
+        )
         self.update()
 
     def paintEvent(self, _event: QPaintEvent) -> None:
@@ -42,8 +43,11 @@ class Staircase(QWidget):
         t = self._theme
         if len(self._levels) < 2:
             painter.setPen(t.color("muted"))
-            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                             "The staircase needs an air and a coolant or die channel.")
+            painter.drawText(
+                self.rect(),
+                Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
+                "The staircase needs an air and a coolant or die channel.",
+            )
             return
         w, h = float(self.width()), float(self.height())
         top, foot = 30.0, h - 8
@@ -65,8 +69,11 @@ class Staircase(QWidget):
             painter.drawLine(QPointF(x, y), QPointF(x + width - 1, y))
             painter.setPen(t.color("ink"))
             painter.setFont(figures_font(size * 1.5, bold=True))
-            painter.drawText(QRectF(x + 6, y - 28, width - 8, 26), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom,
-                             f"{number(level.temperature_c, 1)}")
+            painter.drawText(
+                QRectF(x + 6, y - 28, width - 8, 26),
+                Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom,
+                f"{number(level.temperature_c, 1)}",
+            )
             painter.setFont(QFont(self.font()))
             painter.drawText(QRectF(x + 6, y + 4, width - 8, 20), Qt.AlignmentFlag.AlignLeft, f"{level.name} °C")
             step = self._steps[i - 1] if i else None
@@ -78,7 +85,7 @@ class Staircase(QWidget):
             if step.resistance_k_w is not None:
                 lines.append(f"{number(step.resistance_k_w, 3)} K/W")
             if step is worst and len(self._steps) > 1:
-                lines.append("the largest step")
+                lines.append("largest step")
             room = foot - y - 26
             for j, line in enumerate(lines):
                 if (j + 1) * 17 <= room:

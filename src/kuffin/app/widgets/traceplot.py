@@ -30,7 +30,7 @@ class Curve:
 class TracePlot(QWidget):
     """Two plots over one time axis in minutes. The window is a band whose edges can be dragged."""
 
-    window_moved = Signal(float, float)     # seconds
+    window_moved = Signal(float, float)  # seconds
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
@@ -52,6 +52,8 @@ class TracePlot(QWidget):
             plot.setDownsampling(auto=True, mode="peak")
             plot.setClipToView(True)
             plot.getAxis("left").setWidth(58)
+            plot.getAxis("left").enableAutoSIPrefix(False)
+        self.top.getAxis("bottom").setStyle(showValues=False)
         self.below.setLabel("bottom", "minutes from the first row")
         self._region: pg.LinearRegionItem | None = None
         self._shown: tuple[Settling | None, list[Curve], str] = (None, [], "")
@@ -86,17 +88,22 @@ class TracePlot(QWidget):
         self._region = None
         self.top.setLabel("left", label)
         self.top.getAxis("left").setTextPen(pg.mkPen(t.muted))
-        if self.below.legend is not None:
-            self.below.legend.scene().removeItem(self.below.legend)
-            self.below.legend = None
         if curves:
             self.below.setLabel("left", "°C")
-            legend = self.below.addLegend(offset=(-8, 6), labelTextColor=t.muted, brush=pg.mkBrush(t.ground + "d0"), pen=None)
-            legend.setColumnCount(len(curves))
         shades = (t.ink, t.muted, t.muted, t.ink)
         for i, curve in enumerate(curves):
             pen = pg.mkPen(shades[i % 4], width=1.2, style=_LINES[i % 4])
-            self.below.plot(curve.times / 60, curve.values, pen=pen, name=curve.name, connect="finite")
+            self.below.plot(curve.times / 60, curve.values, pen=pen, connect="finite")
+            end = curve.values[np.isfinite(curve.values)][-200:]
+            if end.size:
+                name = pg.TextItem(curve.name, color=t.ink, anchor=(1, 1), fill=pg.mkBrush(t.ground + "c0"))
+                name.setPos(float(curve.times[-1]) / 60, float(np.median(end)))
+                self.below.addItem(name)
+        finite = [c.values[np.isfinite(c.values)] for c in curves]
+        lows = [float(np.percentile(v, 0.2)) for v in finite if v.size]
+        if lows:
+            high = max(float(np.percentile(v, 99.8)) for v in finite if v.size)
+            self.below.setYRange(min(lows) - 1, high + 0.3 * (high - min(lows)) + 1, padding=0)
         if settling is None:
             return
         x = np.arange(settling.trace.size, dtype=float) if times is None else times[: settling.trace.size]
@@ -106,15 +113,32 @@ class TracePlot(QWidget):
         t = self._theme
         self.top.plot(minutes, s.trace, pen=pg.mkPen(t.muted, width=1.0), connect="finite")
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
-        self.top.addItem(pg.InfiniteLine(s.final, angle=0, pen=pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine),
-                                         label="heading for {value:.2f}" if abs(s.final) > 1 else "heading for {value:.4f}",
-                                         labelOpts={"color": t.accent, "position": 0.09, "anchors": [(0, 1.1), (0, 1.1)]}))
+        self.top.addItem(
+            pg.InfiniteLine(
+                s.final,
+                angle=0,
+                pen=pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine),
+                label="heading for {value:.2f}" if abs(s.final) > 1 else "heading for {value:.4f}",
+                labelOpts={"color": t.accent, "position": 0.09, "anchors": [(0, 1.1), (0, 1.1)]},
+            )
+        )
         if s.step_s is not None:
-            self.top.addItem(pg.InfiniteLine(s.step_s / 60, angle=90, pen=pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine),
-                                             label="changed here", labelOpts={"color": t.warn, "position": 0.1}))
-        self._region = pg.LinearRegionItem([s.window_s[0] / 60, s.window_s[1] / 60], brush=pg.mkBrush(t.accent + "1e"),
-                                           hoverBrush=pg.mkBrush(t.accent + "30"), pen=pg.mkPen(t.accent, width=1.4),
-                                           hoverPen=pg.mkPen(t.accent, width=2.4))
+            self.top.addItem(
+                pg.InfiniteLine(
+                    s.step_s / 60,
+                    angle=90,
+                    pen=pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine),
+                    label="changed here",
+                    labelOpts={"color": t.warn, "position": 0.1},
+                )
+            )
+        self._region = pg.LinearRegionItem(
+            [s.window_s[0] / 60, s.window_s[1] / 60],
+            brush=pg.mkBrush(t.accent + "1e"),
+            hoverBrush=pg.mkBrush(t.accent + "30"),
+            pen=pg.mkPen(t.accent, width=1.4),
+            hoverPen=pg.mkPen(t.accent, width=2.4),
+        )
         self._region.setZValue(-10)
         self._region.sigRegionChangeFinished.connect(self._moved)
         self.top.addItem(self._region)

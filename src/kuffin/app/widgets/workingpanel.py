@@ -14,7 +14,7 @@ from kuffin.verdicts.working import Link, Working
 class WorkingPanel(QFrame):
     """Shows a `Working`; Esc closes it, its links lead on."""
 
-    followed = Signal(object)       # a Link
+    followed = Signal(object)  # a Link
     closed = Signal()
 
     def __init__(self) -> None:
@@ -71,10 +71,15 @@ class WorkingPanel(QFrame):
         self._title.setText(working.title)
         self._answer.setText(working.answer)
         muted = self.palette().placeholderText().color().name()
-        rows = "".join(f'<p style="margin:0 0 9px 0"><span style="color:{muted}">{html.escape(a)}</span><br>{html.escape(b)}</p>'
-                       for a, b in working.lines)
+        rows = "".join(
+            f'<p style="margin:0 0 9px 0"><span style="color:{muted}">{html.escape(a)}</span><br>{html.escape(b)}</p>'
+            for a, b in working.lines
+        )
         self._links = working.links
-        rows += "".join(f'<p style="margin:4px 0"><a href="#{i}">{html.escape(link.label)} ›</a></p>' for i, link in enumerate(working.links))
+        rows += "".join(
+            f'<p style="margin:4px 0"><a href="#{i}">{html.escape(link.label)} ›</a></p>'
+            for i, link in enumerate(working.links)
+        )
         self._text.setHtml(rows)
         self._back.setEnabled(bool(self._history))
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.settle.warmup import TAUS, SlowData, power_departure
 from kuffin.core.traces import inflation
-from kuffin.core.warmup import TAUS, SlowData, power_departure
 
 Array = NDArray[np.float64]
 

@@ -1,0 +1,84 @@
+"""Mounts in, candidates and pairs out: the shapes of a comparison."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import NDArray
+
+Array = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class MountValue:
+    """One mount's normalised reading: the unit of evidence."""
+
+    candidate: str
+    mount: str
+    value: float
+    round: str | None = None
+    sample: str | None = None
+    covariates: tuple[float, ...] = ()
+
+
+@dataclass(frozen=True)
+class CandidateResult:
+    """A candidate's adjusted mean with its plain interval, letters of the ties it belongs to, chance of being best."""
+
+    name: str
+    mounts: int
+    samples: int
+    mean: float
+    low: float
+    high: float
+    group: str | None
+    p_best: float
+    sd: float | None = None
+
+
+@dataclass(frozen=True)
+class PairResult:
+    """A pair's difference a − b with its simultaneous interval, and the verdict on it."""
+
+    a: str
+    b: str
+    difference: float
+    low: float
+    high: float
+    p: float
+    verdict: str
+    mounts_needed: int | None
+    narrow_low: float
+    narrow_high: float
+    se: float
+    df: float
+
+    @property
+    def settled(self) -> bool:
+        return self.verdict != "unsettled"
+
+
+@dataclass(frozen=True)
+class Comparison:
+    """The whole comparison of a study under one school."""
+
+    method: str
+    confidence: float
+    margin: float | None
+    better: str
+    sd: float | None
+    df: float | None
+    candidates: tuple[CandidateResult, ...]
+    pairs: tuple[PairResult, ...]
+    components: tuple[tuple[str, float], ...]
+    mounts: tuple[MountValue, ...] = field(repr=False, default=())
+    residuals: Array = field(repr=False, default_factory=lambda: np.empty(0))
+    studentized: Array = field(repr=False, default_factory=lambda: np.empty(0))
+    warnings: tuple[str, ...] = ()
+
+    def candidate(self, name: str) -> CandidateResult:
+        return next(c for c in self.candidates if c.name == name)
+
+    def pair(self, a: str, b: str) -> PairResult:
+        return next(p for p in self.pairs if {p.a, p.b} == {a, b})

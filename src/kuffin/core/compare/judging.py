@@ -1,0 +1,90 @@
+"""What both ways of comparing share: the verdict on a pair, letters, chances, mounts needed."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.compare.evidence import MountValue, PairResult
+from kuffin.core.compare.letters import tie_letters
+
+Array = NDArray[np.float64]
+
+MOST_MOUNTS = 99
+DRAWS = 20_000
+
+# the family's critical value at a level, with n mounts of each candidate (0: as they are)
+Critical = Callable[[float, int], float]
+
+
+def pair_verdict(low: float, high: float, narrow: tuple[float, float], margin: float | None, difference: float) -> str:
+    if margin is not None and -margin < narrow[0] and narrow[1] < margin:
+        return "same"
+    if low > 0 or high < 0:
+        return "a_lower" if difference < 0 else "b_lower"
+    return "unsettled"
+
+
+def group_letters(
+    names: list[str], means: Array, pairs: Sequence[PairResult], confidence: float, better: str
+) -> list[str]:
+    apart = np.zeros((len(names), len(names)), bool)
+    for pair in pairs:
+        i, j = names.index(pair.a), names.index(pair.b)
+        apart[i, j] = apart[j, i] = pair.p < 1 - confidence
+    order = np.argsort(means if better == "lower" else -means, kind="stable")
+    return tie_letters(apart, order)
+
+
+def sample_counts(names: Sequence[str], mounts: Sequence[MountValue]) -> dict[str, int]:
+    return {
+        name: max(1, len({m.sample for m in mounts if m.candidate == name and m.sample is not None})) for name in names
+    }
+
+
+def chances_of_best(means: Array, covariance: Array, df: float, better: str) -> list[float]:
+    """Share of draws from the joint t of the adjusted means (flat prior) in which each is best."""
+    k = means.size
+    rng = np.random.default_rng(20)
+    values, vectors = np.linalg.eigh(covariance)
+    root = vectors * np.sqrt(np.maximum(values, 0.0))
+    stretch = np.sqrt(df / rng.chisquare(df, (DRAWS, 1)))
+    draws = means + (rng.standard_normal((DRAWS, k)) @ root.T) * stretch
+    best = draws.argmin(axis=1) if better == "lower" else draws.argmax(axis=1)
+    return [float(c) for c in np.bincount(best, minlength=k) / DRAWS]
+
+
+def mounts_needed(
+    difference: float, sd: float, margin: float | None, confidence: float, critical: Critical
+) -> int | None:
+    """Mounts in each candidate at which an open pair is expected to settle, if difference and spread stay as they are.
+
+    Parameters
+    ----------
+    critical : callable
+        ``critical(level, n)``: the family's critical value with n mounts of each candidate.
+
+    Returns
+    -------
+    int or None
+        None past 99.
+    """
+
+    def settles(n: int) -> bool:
+        root = sd * np.sqrt(2 / n)
+        if abs(difference) > critical(confidence, n) * root:
+            return True
+        return margin is not None and abs(difference) + critical(2 * confidence - 1, n) * root < margin
+
+    if not settles(MOST_MOUNTS):
+        return None
+    low, high = 1, MOST_MOUNTS
+    while high - low > 1:
+        middle = (low + high) // 2
+        if settles(middle):
+            high = middle
+        else:
+            low = middle
+    return high

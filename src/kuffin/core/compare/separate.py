@@ -1,0 +1,93 @@
+"""Each candidate keeps its own spread: Welch for two, Games–Howell for more."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from itertools import combinations
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy import stats
+
+from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, PairResult
+from kuffin.core.compare.judging import DRAWS, group_letters, mounts_needed, pair_verdict, sample_counts
+from kuffin.core.ranges import tukey_critical, tukey_p
+
+Array = NDArray[np.float64]
+
+
+def compare_separate(
+    names: list[str],
+    y: Array,
+    index: NDArray[np.int64],
+    mounts: Sequence[MountValue],
+    margin: float | None,
+    confidence: float,
+    better: str,
+    warnings: list[str],
+) -> Comparison:
+    k = len(names)
+    groups = [y[index == i] for i in range(k)]
+    n = np.array([g.size for g in groups], float)
+    means, variances = np.array([g.mean() for g in groups]), np.array([g.var(ddof=1) for g in groups])
+    if np.any(variances == 0):
+        warnings.append("some mounts of a candidate do not scatter at all; check that they are different recordings")
+    share = variances / n
+    pairs = []
+    for a, b in combinations(range(k), 2):
+        difference = float(means[a] - means[b])
+        se = float(np.sqrt(share[a] + share[b]))
+        df = (
+            se**4 / float(share[a] ** 2 / (n[a] - 1) + share[b] ** 2 / (n[b] - 1)) if se > 0 else float(n[a] + n[b] - 2)
+        )
+        wide, narrow_c = tukey_critical(confidence, k, df), tukey_critical(2 * confidence - 1, k, df)
+        low, high = difference - wide * se, difference + wide * se
+        narrow = (difference - narrow_c * se, difference + narrow_c * se)
+        verdict = pair_verdict(low, high, narrow, margin, difference)
+        p = tukey_p(difference / se, k, df) if se > 0 else (1.0 if difference == 0 else 0.0)
+        both = float(np.sqrt((variances[a] + variances[b]) / 2))
+        needed = (
+            mounts_needed(difference, both, margin, confidence, lambda level, m: tukey_critical(level, k, k * (m - 1)))
+            if verdict == "unsettled"
+            else None
+        )
+        pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
+    half = np.array([float(stats.t.ppf(0.5 + confidence / 2, m - 1)) for m in n]) * np.sqrt(share)
+    rng = np.random.default_rng(20)
+    draws = means + rng.standard_t(n - 1, (DRAWS, k)) * np.sqrt(share)
+    best = draws.argmin(axis=1) if better == "lower" else draws.argmax(axis=1)
+    chances = np.bincount(best, minlength=k) / DRAWS
+    letters = group_letters(names, means, pairs, confidence, better)
+    samples = sample_counts(names, mounts)
+    candidates = tuple(
+        CandidateResult(
+            name,
+            int(n[i]),
+            samples[name],
+            float(means[i]),
+            float(means[i] - half[i]),
+            float(means[i] + half[i]),
+            letters[i],
+            float(chances[i]),
+            float(np.sqrt(variances[i])),
+        )
+        for i, name in enumerate(names)
+    )
+    residuals = y - means[index]
+    with np.errstate(all="ignore"):
+        studentized = residuals / np.sqrt(variances[index] * (1 - 1 / n[index]))
+    return Comparison(
+        "Welch on mount means" if k == 2 else "Games-Howell on mount means",
+        confidence,
+        margin,
+        better,
+        None,
+        None,
+        candidates,
+        tuple(pairs),
+        (),
+        tuple(mounts),
+        residuals,
+        np.where(np.isfinite(studentized), studentized, np.nan),
+        tuple(warnings),
+    )

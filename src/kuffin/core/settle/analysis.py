@@ -1,0 +1,187 @@
+"""Boxes of one run, from which steps and fits are made."""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.errors import TraceError
+from kuffin.core.settle.load import load_level
+from kuffin.core.settle.prepare import Signals
+from kuffin.core.settle.steps import fast_split, slow_split
+from kuffin.core.settle.warmup import SlowData, WarmUp, fit_fast, fit_slow
+from kuffin.core.traces import box_means, lagged
+
+Array = NDArray[np.float64]
+
+
+class Analysis:
+    """Boxes of one run, from which steps and fits are made."""
+
+    def __init__(
+        self,
+        s: Signals,
+        starts: Array,
+        width: float,
+        stride: float,
+        fast: bool,
+        tolerance: float,
+        period: float | None,
+        begin: float,
+        end: float,
+    ) -> None:
+        self.s, self.width, self.stride, self.fast, self.tolerance, self.period, self.end = (
+            s,
+            width,
+            stride,
+            fast,
+            tolerance,
+            period,
+            end,
+        )
+        self.spacing = 4 if period is not None else 1
+        box = box_means(s.t, s.response, width, starts)
+        if s.over is not None:
+            box_over = box_means(s.t, s.over, width, starts)
+            ok = np.isfinite(box) & np.isfinite(box_over)
+        else:
+            box_over, ok = None, np.isfinite(box)
+        box_per = None if s.per is None else box_means(s.t, s.per, width, starts)
+        if box_per is not None:
+            ok &= np.isfinite(box_per) & (np.abs(box_per) > 1e-9)
+        self.starts = starts[ok]
+        if self.starts.size < 4:
+            raise TraceError(
+                "the trace has too few readings under load to judge; look for gaps or choose another column"
+            )
+        self.t = self.starts + width / 2
+        self.y = box[ok]
+        self.over = None if box_over is None else box_over[ok]
+        self.per = None if box_per is None else box_per[ok]
+        level = None if s.load is None else load_level(s.t, s.load, begin, period)
+        self.load = None if level is None else box_means(s.t, level, width, self.starts)
+        self.from_box = 0
+        self._grid = np.arange(float(s.t[0]), end + 10.0, float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0)))
+        self._over_grid, self._per_grid, self._air_grid = (
+            self._on_grid(s.over),
+            self._on_grid(s.per),
+            self._on_grid(s.air),
+        )
+        self._wander = self._load_wander(level, begin)
+        self._cache: dict[float, tuple[Array, Array]] = {}
+
+    def _on_grid(self, x: Array | None) -> Array | None:
+        """A channel on a regular grid, for lags only."""
+        if x is None or np.isfinite(x).sum() < 4:
+            return None
+        h = float(self._grid[1] - self._grid[0])
+        means = box_means(self.s.t, x, h, self._grid - h / 2)
+        bare = ~np.isfinite(means)
+        ok = np.isfinite(x)
+        means[bare] = np.interp(self._grid[bare], self.s.t[ok], x[ok])
+        return means
+
+    def _load_wander(self, level: Array | None, begin: float) -> Array | None:
+        """The load's departure from its trend, as a share of its level, on the grid; 0 before the load.
+
+        The trend is what goes with the response itself (leakage), so that only what the load does by itself remains.
+        """
+        if level is None or self.per is not None or self.load is None or not np.isfinite(self.load).all():
+            return None
+        mean = float(np.mean(self.load))
+        grid = self._on_grid(level)
+        response = self._on_grid(self.s.response)
+        if grid is None or response is None or mean <= 0:
+            return None
+        during = (self._grid >= begin + 5) & (self._grid <= self.end)
+        if during.sum() < 12:
+            return None
+        basis = np.column_stack((np.ones(self._grid.size), response))
+        trend = basis @ np.linalg.lstsq(basis[during], grid[during], rcond=None)[0]
+        return np.where(during, (grid - trend) / mean, 0.0)
+
+    def _lagged_boxes(self, x_grid: Array, tau: float, initial: float | None = None) -> Array:
+        return box_means(self._grid, lagged(self._grid, x_grid, tau, initial), self.width, self.starts)
+
+    def slow_data(self, tau: float) -> tuple[Array, Array]:
+        """Boxes of the response less the lagged air, and of the lagged drive."""
+        if tau not in self._cache:
+            y = self.y if self._over_grid is None else self.y - self._lagged_boxes(self._over_grid, tau)
+            drive = (
+                self._drive(tau)
+                if self._per_grid is None
+                else self._lagged_boxes(self._per_grid, tau, float(np.median(self._per_grid)))
+            )
+            self._cache[tau] = (y, drive)
+        return self._cache[tau]
+
+    def _drive(self, tau: float) -> Array:
+        """1, and what the load's wandering adds to it after the lag."""
+        return np.ones(self.t.size) if self._wander is None else 1.0 + self._lagged_boxes(self._wander, tau)
+
+    def piece(self) -> SlowData:
+        a = self.from_box
+
+        def data(tau: float) -> tuple[Array, Array]:
+            y, drive = self.slow_data(tau)
+            return y[a:], drive[a:]
+
+        return data
+
+    def fast_trace(self) -> Array:
+        y = self.y if self.over is None else self.y - self.over
+        return y if self.per is None else y / self.per
+
+    def find_step(self) -> float | None:
+        """Look for steps, at most three; afterwards everything concerns the last state."""
+        at = None
+        for _ in range(3):
+            a = self.from_box
+            tolerance = self.tolerance if self.per is None or self.fast else self.tolerance * float(np.mean(self.per))
+            if self.fast:
+                x = None if self.over is None else self.over[a:]
+                cut = fast_split(self.t[a:], self.fast_trace()[a:], x, self._power(a), tolerance, self.spacing)
+            else:
+                cut = slow_split(self.t[a:], self.piece(), tolerance, self.spacing)
+            if cut is None:
+                break
+            at = float(self.t[a + cut] - 0.5 * self.stride)
+            self.from_box = a + cut
+            if self.period is not None:
+                # boxes that reach over the step belong to neither state
+                skip = int(np.searchsorted(self.starts, at - 0.5 * self.stride))
+                self.from_box = min(max(self.from_box, skip), self.t.size - 8)
+        return at
+
+    def fit(self) -> WarmUp:
+        a = self.from_box
+        t = self.t[a:]
+        if not self.fast:
+            return fit_slow(t, self.piece(), self.end)
+        x = None if self.over is None else self.over[a:]
+        x_final = None if x is None else self._coolant_final(t, x)
+        return fit_fast(t, self.fast_trace()[a:], x, x_final, self._power(a), self.end)
+
+    def _power(self, a: int) -> Array | None:
+        if self.load is None or self.per is not None or not np.isfinite(self.load[a:]).all():
+            return None
+        return self.load[a:]
+
+    def _coolant_final(self, t: Array, x: Array) -> float:
+        """Where the coolant itself is heading, with the air as it was over the last ten minutes."""
+        a = self.from_box
+        air = self.s.air
+
+        def data(tau: float) -> tuple[Array, Array]:
+            return (x if self._air_grid is None else x - self._lagged_boxes(self._air_grid, tau)[a:]), self._drive(tau)[
+                a:
+            ]
+
+        own = fit_slow(t, data, self.end, np.geomspace(60, 4000, 24))
+        last = 0.0
+        if air is not None and self._air_grid is not None:
+            recent = air[(self.s.t > self.end - 600) & np.isfinite(air)]
+            last = float(recent.mean()) if recent.size else float(np.nanmean(air))
+        level = own.final + last
+        reach = 3 * float(np.ptp(x)) + 1.0
+        return float(np.clip(level, x[-1] - reach, x[-1] + reach))

@@ -1,0 +1,205 @@
+"""Settled or not: the window, its drift and its mean, judged from boxes and fit."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy import stats
+
+from kuffin.core.errors import TraceError
+from kuffin.core.settle.analysis import Analysis
+from kuffin.core.settle.result import Settling
+from kuffin.core.settle.warmup import WarmUp
+from kuffin.core.traces import inflation, lagged, quantum
+
+Array = NDArray[np.float64]
+
+LEAST_WINDOW_S = 300.0
+
+
+def judge(
+    an: Analysis,
+    fit: WarmUp,
+    start: float | None,
+    end: float,
+    step_at: float | None,
+    window: tuple[float, float] | None,
+) -> Settling:
+    a = an.from_box
+    t, starts = an.t[a:], an.starts[a:]
+    tolerance = an.tolerance
+    if an.fast:
+        y = an.fast_trace()[a:]
+        drive = np.ones(t.size)
+    else:
+        assert fit.tau_s is not None
+        y, drive = an.piece()(fit.tau_s)
+        y = y / drive if an.per is not None else y - fit.final * (drive - 1.0)
+    y = y - fit.nuisance
+    transient = fit.transient if an.fast or an.per is None else fit.transient / drive
+    scale = 1.0 if an.fast or an.per is None else float(drive[-1])
+    left, left_se = fit.left / scale, fit.left_se / scale
+    still = -left
+    amplitude = float(abs(transient[0])) if transient.size else 0.0
+    t95 = fit.t95
+    final_u95 = float(
+        np.sqrt((1.5 * t95 * fit.final_se) ** 2 + (tolerance / 4) ** 2 + (0.15 * still) ** 2 + (0.01 * amplitude) ** 2)
+    )
+    still_u95 = float(np.sqrt((t95 * left_se) ** 2 + (0.15 * still) ** 2))
+    noise = _Noise(float(np.sqrt(fit.rss / fit.df)) / scale, max(fit.inflation, 0.6 * an.spacing), t95, an.spacing)
+    least = max(LEAST_WINDOW_S, 3 * an.period if an.period else 0.0)
+    settled, chosen = False, max(float(starts[0]), end - least)
+    if window is None:
+        near = np.flatnonzero(np.abs(transient) > tolerance)
+        candidate = int(near[-1]) + 1 if near.size else 0
+        while candidate < starts.size and end - starts[candidate] >= least - 1e-6:
+            drift, u95 = _drift(t[candidate:], y[candidate:], noise)
+            if abs(drift) + u95 <= tolerance:
+                settled = abs(still) + still_u95 <= 1.5 * tolerance
+                chosen = float(starts[candidate])
+                break
+            candidate += max(1, (starts.size - candidate) // 24)
+        span = (chosen, end)
+    else:
+        span = (max(float(window[0]), float(an.s.t[0])), min(float(window[1]), float(an.s.t[-1])))
+        if span[1] - span[0] <= 0 or np.isfinite(an.s.response[(an.s.t >= span[0]) & (an.s.t <= span[1])]).sum() < 3:
+            raise TraceError("the window holds fewer than three readings; drag its edges further apart")
+        settled, chosen = True, span[0]
+    inside = starts >= span[0] - 1e-6
+    if window is not None:
+        inside &= starts + an.width <= span[1] + 1e-6
+    if inside.sum() < 3:
+        inside = np.zeros(starts.size, bool)
+        inside[-min(3, starts.size) :] = True
+    drift, drift_u95 = _drift(t[inside], y[inside], noise)
+    trace = _sample_trace(an, fit)
+    mean, mean_u95, n_eff, sd = _window_mean(an, trace, span, float(np.mean(transient[inside])))
+    q = quantum(an.s.response)
+    coarse = q if an.per is None else q / float(np.mean(an.per))
+    if coarse and sd < coarse / 2:
+        mean_u95 = float(np.hypot(mean_u95, 1.96 * coarse / np.sqrt(12)))
+    left_in_window = float(np.mean(transient[inside]))
+    fitted = y - fit.residuals / (1.0 if an.fast or an.per is None else drive)
+    return Settling(
+        start,
+        end,
+        an.period,
+        fit.tau_s,
+        settled,
+        chosen if settled else None,
+        span,
+        mean,
+        mean_u95,
+        n_eff,
+        sd,
+        fit.final,
+        final_u95,
+        still,
+        still_u95,
+        drift,
+        drift_u95,
+        step_at,
+        tolerance,
+        left_in_window,
+        window is not None,
+        an.fast,
+        an.s.spikes,
+        int(np.isfinite(an.s.response).sum()),
+        q,
+        trace,
+        t,
+        fitted,
+    )
+
+
+@dataclass(frozen=True)
+class _Noise:
+    """The scatter of the boxes about the fit, and how many boxes make one independent one."""
+
+    sd: float
+    inflation: float
+    t95: float
+    spacing: int
+
+
+def _drift(t: Array, y: Array, noise: _Noise) -> tuple[float, float]:
+    """Slope per 10 minutes and the half-width of its 95 % interval.
+
+    The scatter is that of the whole fit, or the window's own where that tells more: the quiet end of a run need not
+    pay for an open door in its middle.
+    """
+    n = t.size
+    if n < 3:
+        return 0.0, float("inf")
+    x = t - t.mean()
+    sxx = float(x @ x)
+    slope = float(x @ y) / sxx
+    pooled = noise.t95 * noise.sd * float(np.sqrt(noise.inflation / sxx))
+    residuals = y - y.mean() - slope * x
+    ips = max(inflation(residuals), 0.6 * noise.spacing)
+    own = float(
+        stats.t.ppf(0.975, max(n / noise.spacing - 2, 1.0))
+        * np.sqrt(float(residuals @ residuals) / max(n - 2, 1) / sxx * ips)
+    )
+    return slope * 600, min(pooled, own) * 600
+
+
+def _sample_trace(an: Analysis, fit: WarmUp) -> Array:
+    """The judged trace at the log's own times."""
+    s = an.s
+    if s.over is None:
+        out = s.response.copy()
+    elif an.fast or fit.tau_s is None:
+        out = s.response - s.over
+    else:
+        out = s.response - lagged(s.t, s.over, fit.tau_s)
+    if s.per is not None:
+        if an.fast or fit.tau_s is None:
+            per = np.interp(s.t, an.t, an.per) if an.per is not None else np.ones(s.t.size)
+        else:
+            per = lagged(s.t, s.per, fit.tau_s, float(np.nanmedian(s.per)))
+        out = out / per
+    return out
+
+
+def _window_mean(
+    an: Analysis, trace: Array, span: tuple[float, float], warm_up_left: float
+) -> tuple[float, float, float, float]:
+    """Mean of the window, its half-width, effective number and scatter of the samples."""
+    t = an.s.t
+    begin, end = span
+    if an.period is not None and end - begin > an.period:
+        begin = end - an.period * np.floor((end - begin) / an.period + 1e-9)  # whole loops
+    ok = (t >= begin) & (t <= end) & np.isfinite(trace)
+    values, at = trace[ok], t[ok]
+    n = values.size
+    if n < 3:
+        raise TraceError("the window holds fewer than three readings; record for longer or widen it")
+    mean, sd = float(values.mean()), float(values.std(ddof=1))
+    if an.period is not None:
+        loops = int(np.floor((end - begin) / an.period + 1e-9))
+        each = max(1, int(np.ceil(30.0 / an.period)))
+        batches = loops // each
+        width = an.period * each
+    else:
+        batches, width = 12, (end - begin) / 12
+    batches = max(batches, 2)
+    if an.period is None or batches * width > end - begin + 1e-6:
+        width = (end - begin) / batches
+    which = np.minimum(((at - (end - batches * width)) / width).astype(int), batches - 1)
+    inside = which >= 0
+    counts = np.bincount(which[inside], minlength=batches)
+    sums = np.bincount(which[inside], values[inside], batches)
+    used = counts > 0
+    means = sums[used] / counts[used]
+    m = int(used.sum())
+    if m < 2:
+        return mean, float("nan"), 1.0, sd
+    ips = inflation(means)
+    se = float(means.std(ddof=1) / np.sqrt(m) * np.sqrt(ips))
+    t95 = float(stats.t.ppf(0.975, max(m / ips - 1, 1.0)))
+    n_eff = float(min(n, (sd / se) ** 2)) if se > 0 else float(n)
+    u95 = abs(warm_up_left) + float(np.hypot(t95 * se, an.tolerance / 4))
+    return mean, u95, n_eff, sd

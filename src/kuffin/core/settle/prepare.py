@@ -1,0 +1,117 @@
+"""Before the fit: where the load lies, cleaned channels, and whether a trace jumps or creeps."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.settle.load import load_span, rise_start
+from kuffin.core.traces import Mask, lone_spikes, smooth_spikes
+
+Array = NDArray[np.float64]
+
+
+@dataclass
+class Signals:
+    """Cleaned channels up to the load's end."""
+
+    t: Array
+    response: Array
+    over: Array | None
+    per: Array | None
+    load: Array | None
+    air: Array | None
+    spikes: int
+
+
+def load_of(times: Array, response: Array, over: Array | None, load: Array | None) -> tuple[float | None, float]:
+    if load is not None and np.isfinite(load).sum() >= 8:
+        cleaned = load.copy()
+        cleaned[lone_spikes(load, response)] = np.nan
+        start, end = load_span(times, cleaned)
+        if start is not None or end < times[-1]:
+            return start, end
+        if float(np.nanpercentile(load, 90)) > 0:
+            return None, end
+    trace = response if over is None else response - over
+    cleaned = trace.copy()
+    cleaned[lone_spikes(trace)] = np.nan
+    return rise_start(times, cleaned), float(times[-1])
+
+
+def _jumps(t: Array, x: Array, begin: float) -> bool:
+    """Whether a channel answers the load at once: by 0.4 of its final rise within 20 to 50 s."""
+
+    def level(a: float, b: float) -> float:
+        inside = (t >= a) & (t < b) & np.isfinite(x)
+        return float(np.median(x[inside])) if inside.sum() >= 2 else float("nan")
+
+    before, soon = level(begin - 60, begin - 0.5), level(begin + 20, begin + 50)
+    late = level(t[-1] - 300, t[-1] + 1)
+    if not np.isfinite([before, soon, late]).all() or abs(late - before) < 1.0:
+        return False
+    return (soon - before) / (late - before) > 0.4
+
+
+def clean(
+    times: Array,
+    response: Array,
+    over: Array | None,
+    per: Array | None,
+    load: Array | None,
+    air: Array | None,
+    begin: float,
+    end: float,
+) -> Signals:
+    keep = times <= end + 1e-9
+    t = times[keep]
+
+    def cut(x: Array | None) -> Array | None:
+        return None if x is None else x[keep].astype(float, copy=True)
+
+    y, o, p, q, a = cut(response), cut(over), cut(per), cut(load), cut(air)
+    assert y is not None
+    spikes = 0
+    marks_y = lone_spikes(y, q) if _jumps(t, y, begin) else smooth_spikes(y)
+    for x, marks in ((o, None), (a, None), (y, marks_y)):
+        if x is not None:
+            found: Mask = smooth_spikes(x) if marks is None else marks
+            x[found] = np.nan
+            if x is not a:
+                spikes += int(found.sum())
+    raw = cut(response)
+    for x in (q, p):
+        if x is not None:
+            x[lone_spikes(x, raw)] = np.nan
+    return Signals(t, y, o, p, q, a, spikes)
+
+
+def is_fast(s: Signals, begin: float, end: float, has_start: bool, width: float) -> bool:
+    y = s.response if s.over is None else s.response - s.over
+    if not has_start:
+        # no start to look at: a trace that shares no slow approach with time is taken for slow all the same
+        return False
+    inside = s.t >= begin
+    late = inside & (s.t >= end - max(300.0, width))
+
+    def level(mask: Mask) -> float:
+        v = y[mask & np.isfinite(y)]
+        return float(np.mean(v)) if v.size else float("nan")
+
+    before = level((s.t < begin - 1) & (s.t >= begin - 60))
+    before = 0.0 if not np.isfinite(before) else before
+    soon = level((s.t >= begin + 20) & (s.t < begin + 50))
+    final = level(late)
+    if not np.isfinite([soon, final]).all() or abs(final - before) < 1e-9:
+        return False
+    return (soon - before) / (final - before) > 0.4
+
+
+def box_starts(first: float, end: float, width: float, stride: float) -> Array:
+    count = int(np.floor((end - width - first) / stride + 1e-9)) + 1
+    if count < 1:
+        return np.empty(0)
+    # the last box ends with the log
+    return np.asarray(end - width - stride * np.arange(count)[::-1], float)
