@@ -73,19 +73,22 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     limit = max(mads * _MAD * float(np.median(np.abs(step - np.median(step)))), 3 * quantum(x), 1e-9)
     before, after = step[:-1], -step[1:]
     lone = (np.sign(before) == np.sign(after)) & (np.minimum(np.abs(before), np.abs(after)) > limit)
-    if companion is not None and lone.any():
+    along = np.zeros(x.size, bool)
+    if companion is not None:
         c = companion[finite]
         cs = np.diff(c)
         good = cs[np.isfinite(cs)]
-        c_limit = max(2.5 * _MAD * float(np.median(np.abs(good - np.median(good)))) if good.size else 0.0, 1e-9)
+        noise = _MAD * float(np.median(np.abs(good - np.median(good)))) if good.size else 0.0
         # it moves along: into the sample or, a little late, out of it
-        along = np.fmax(np.sign(before) * cs[:-1], -np.sign(before) * cs[1:])
-        lone &= ~(np.where(np.isfinite(along), along, 0.0) > c_limit)
-    marked[finite[1:-1][lone]] = True
+        moved = np.fmax(np.sign(before) * cs[:-1], -np.sign(before) * cs[1:])
+        along[1:-1] = np.where(np.isfinite(moved), moved, 0.0) > max(2.5 * noise, 1e-9)
     # what the part cannot read: an ended sensor (-40, 0, 127, 999.9) well outside everything else
     low, high = np.percentile(x, [1.0, 99.0])
     reach = max(0.25 * (high - low), limit)
-    marked[finite[(x > high + reach) | (x < low - reach)]] = True
+    outside = (x > high + reach) | (x < low - reach)
+    outside[1:-1] |= lone
+    far = (x > high + 3 * reach) | (x < low - 3 * reach)
+    marked[finite[outside & (~along | far)]] = True
     return marked
 
 

@@ -1,0 +1,53 @@
+"""Shared by all tests: a place for settings and caches that is not the person's own, and the demo, made once."""
+
+from __future__ import annotations
+
+import os
+import shutil
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+
+os.environ.setdefault("OMP_NUM_THREADS", "1")
+os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
+
+
+@pytest.fixture(autouse=True)
+def own_home(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    """Nothing of the person's own configuration is read or written."""
+    for name in ("XDG_CONFIG_HOME", "XDG_CACHE_HOME", "XDG_DATA_HOME"):
+        monkeypatch.setenv(name, str(tmp_path / name.lower()))
+
+
+@pytest.fixture(scope="session")
+def demo_master(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """The demo notebook, judged once so that its readings are kept in it."""
+    from kuffin.demo.scenario import build_demo
+    from kuffin.notebook.store import Notebook
+    from kuffin.verdicts.study import judge
+
+    path = tmp_path_factory.mktemp("demo") / "demo.kuffin"
+    build_demo(path)
+    notebook = Notebook.open(path)
+    judge(notebook, notebook.study(1))
+    notebook.close()
+    return path
+
+
+@pytest.fixture
+def demo(demo_master: Path, tmp_path: Path) -> Path:
+    """A fresh copy of the demo notebook."""
+    target = tmp_path / "booth seven.kuffin"
+    shutil.copyfile(demo_master, target)
+    return target
+
+
+@pytest.fixture
+def demo_notebook(demo: Path) -> Iterator[object]:
+    """The demo, open."""
+    from kuffin.notebook.store import Notebook
+
+    notebook = Notebook.open(demo)
+    yield notebook
+    notebook.close()
