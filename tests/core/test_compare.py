@@ -13,7 +13,9 @@ from kuffin.core.errors import CompareError
 from tests.core import published as pub
 
 
-def agrees(found: Comparison, truth: dict[tuple[str, str], tuple[float, float, float, float]], abs_: float, p_abs: float = 2e-4) -> None:
+def agrees(
+    found: Comparison, truth: dict[tuple[str, str], tuple[float, float, float, float]], abs_: float, p_abs: float = 2e-4
+) -> None:
     for (a, b), (difference, low, high, p) in truth.items():
         pair = found.pair(a, b)
         assert (pair.a, pair.b) == (a, b)
@@ -44,7 +46,9 @@ def test_dunnett_against_a_reference_agrees_with_r() -> None:
 def test_tukey_kramer_on_uneven_groups_and_its_letters_agree_with_r() -> None:
     found = compare(pub.mounts(pub.CHICKS), better="higher")
     agrees(found, pub.CHICKS_TUKEY, 0.005)
-    share = {(a, b): bool(set(x) & set(y)) for a, x in pub.CHICKS_LETTERS.items() for b, y in pub.CHICKS_LETTERS.items()}
+    share = {
+        (a, b): bool(set(x) & set(y)) for a, x in pub.CHICKS_LETTERS.items() for b, y in pub.CHICKS_LETTERS.items()
+    }
     for (a, b), together in share.items():
         assert bool(set(found.candidate(a).group or "") & set(found.candidate(b).group or "")) is together
 
@@ -95,9 +99,15 @@ def test_a_covariate_is_taken_out_at_its_mean() -> None:
     assert adjusted.pairs[0].verdict == "unsettled"
 
 
-@pytest.mark.parametrize(("spread", "difference", "verdict"), [
-    (0.1, 0.3, "same"), (0.1, 2.0, "a_lower"), (0.1, -2.0, "b_lower"), (1.2, 0.6, "unsettled"),
-])
+@pytest.mark.parametrize(
+    ("spread", "difference", "verdict"),
+    [
+        (0.1, 0.3, "same"),
+        (0.1, 2.0, "a_lower"),
+        (0.1, -2.0, "b_lower"),
+        (1.2, 0.6, "unsettled"),
+    ],
+)
 def test_verdicts_follow_the_margin(spread: float, difference: float, verdict: str) -> None:
     pattern = np.array([-1.0, 0.0, 1.0, -0.5, 0.5]) * spread
     mounts = [MountValue("A", str(i), 10 + v) for i, v in enumerate(pattern)]
@@ -108,14 +118,22 @@ def test_verdicts_follow_the_margin(spread: float, difference: float, verdict: s
 
 
 def test_a_small_real_difference_is_the_same_though_its_letters_differ() -> None:
-    mounts = [MountValue(c, str(i), level + 0.02 * (i % 3)) for c, level in (("A", 10.0), ("B", 10.3), ("C", 14.0)) for i in range(4)]
+    mounts = [
+        MountValue(c, str(i), level + 0.02 * (i % 3))
+        for c, level in (("A", 10.0), ("B", 10.3), ("C", 14.0))
+        for i in range(4)
+    ]
     found = compare(mounts, margin=1.0)
     assert found.pair("A", "B").verdict == "same"
     assert not set(found.candidate("A").group or "") & set(found.candidate("B").group or "")
 
 
 def test_the_chance_of_being_best_is_that_of_the_joint_t() -> None:
-    mounts = [MountValue(c, str(i), v) for c, vs in (("A", [9.8, 10.2, 10.0]), ("B", [10.1, 10.5, 10.3])) for i, v in enumerate(vs)]
+    mounts = [
+        MountValue(c, str(i), v)
+        for c, vs in (("A", [9.8, 10.2, 10.0]), ("B", [10.1, 10.5, 10.3]))
+        for i, v in enumerate(vs)
+    ]
     found = compare([*mounts, *[MountValue("C", str(i), 99.0 + 0.2 * i) for i in range(3)]])
     se = found.pair("A", "B").se
     truth = stats.t.cdf(0.3 / se, found.df)
@@ -163,21 +181,34 @@ def _alike(n: int) -> list[MountValue]:
     return [MountValue(c, str(i), 10.0 + i) for c in "AB" for i in range(n)]
 
 
-@pytest.mark.parametrize(("mounts", "options", "says"), [
-    ([], {}, "no mounts"),
-    (_alike(3)[:3], {}, "only one candidate"),
-    ([MountValue("A", "1", 1.0), MountValue("B", "1", 2.0)], {}, "nothing to judge the scatter by"),
-    (_alike(3), {"confidence": 1.2}, "between 0.5 and 1"),
-    (_alike(3), {"margin": -1.0}, "above 0"),
-    (_alike(3), {"reference": "Z"}, "is one of A, B"),
-    ([MountValue("A", "1", 1.0), *_alike(3)[3:]], {"separate": True}, "one mount only"),
-    (_alike(3), {"separate": True, "reference": "A"}, "not with a reference"),
-    ([MountValue(c, str(i), 1.0 * i, r) for c, r in (("A", "1"), ("B", "2")) for i in range(3)], {}, "cannot be told apart"),
-    ([MountValue(c, str(i), 1.0 * i, covariates=(21.0,)) for c in "AB" for i in range(3)], {"covariate_names": ("air",)}, "“air” is the same"),
-])
-def test_what_cannot_be_compared_is_refused_in_a_sentence(mounts: list[MountValue], options: dict[str, object], says: str) -> None:
+@pytest.mark.parametrize(
+    ("mounts", "options", "says"),
+    [
+        ([], {}, "no mounts"),
+        (_alike(3)[:3], {}, "only one candidate"),
+        ([MountValue("A", "1", 1.0), MountValue("B", "1", 2.0)], {}, "nothing to judge the scatter by"),
+        (_alike(3), {"confidence": 1.2}, "between 0.5 and 1"),
+        (_alike(3), {"margin": -1.0}, "above 0"),
+        (_alike(3), {"reference": "Z"}, "is one of A, B"),
+        ([MountValue("A", "1", 1.0), *_alike(3)[3:]], {"separate": True}, "one mount only"),
+        (_alike(3), {"separate": True, "reference": "A"}, "not with a reference"),
+        (
+            [MountValue(c, str(i), 1.0 * i, r) for c, r in (("A", "1"), ("B", "2")) for i in range(3)],
+            {},
+            "cannot be told apart",
+        ),
+        (
+            [MountValue(c, str(i), 1.0 * i, covariates=(21.0,)) for c in "AB" for i in range(3)],
+            {"covariate_names": ("air",)},
+            "“air” is the same",
+        ),
+    ],
+)
+def test_what_cannot_be_compared_is_refused_in_a_sentence(
+    mounts: list[MountValue], options: dict[str, object], says: str
+) -> None:
     with pytest.raises(CompareError, match=says):
-        compare(mounts, **options)      # type: ignore[arg-type]
+        compare(mounts, **options)  # type: ignore[arg-type]
 
 
 def test_equal_values_everywhere_are_said_to_be_odd() -> None:

@@ -4,25 +4,36 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
-
 from benchmarks.settling import run
+
 from kuffin.core.errors import TraceError
 from kuffin.core.settle import Settling, reading, settle
 from kuffin.core.settle.load import load_span, loop_period, rise_start
 
 
-def warm_up(tau: float = 400.0, final: float = 11.0, end: float = 3600.0, noise: float = 0.03, seed: int = 1,
-            air: np.ndarray | None = None) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
+def warm_up(
+    tau: float = 400.0,
+    final: float = 11.0,
+    end: float = 3600.0,
+    noise: float = 0.03,
+    seed: int = 1,
+    air: np.ndarray | None = None,
+) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
     """Times, coolant, air, power of a textbook warm-up; load from 300 s."""
     rng = np.random.default_rng(seed)
     t = np.arange(0.0, end, 2.0)
     air = np.full(t.size, 22.0) if air is None else air[: t.size]
     rise = np.where(t < 300, 0.0, final * (1 - np.exp(-(t - 300) / tau)))
-    return t, air + rise + rng.normal(0, noise, t.size), air, np.where(t < 300, 20.0, 180.0) + rng.normal(0, 0.5, t.size)
+    return (
+        t,
+        air + rise + rng.normal(0, noise, t.size),
+        air,
+        np.where(t < 300, 20.0, 180.0) + rng.normal(0, 0.5, t.size),
+    )
 
 
 def over_air(t: np.ndarray, coolant: np.ndarray, air: np.ndarray, power: np.ndarray, **more: object) -> Settling:
-    return settle(t, coolant, over=air, load=power, **more)     # type: ignore[arg-type]
+    return settle(t, coolant, over=air, load=power, **more)  # type: ignore[arg-type]
 
 
 def test_a_textbook_warm_up_gives_its_own_constants_back() -> None:
@@ -134,13 +145,16 @@ def test_without_power_the_trace_itself_shows_the_start() -> None:
     assert rise_start(t, np.random.default_rng(6).normal(22, 0.05, t.size)) is None
 
 
-@pytest.mark.parametrize(("change", "says"), [
-    (lambda c: c.__setitem__(slice(None), np.nan), "fewer than 8 readings"),
-    (lambda c: c.__setitem__(slice(5, None), np.nan), "fewer than 8 readings"),
-])
+@pytest.mark.parametrize(
+    ("change", "says"),
+    [
+        (lambda c: c.__setitem__(slice(None), np.nan), "fewer than 8 readings"),
+        (lambda c: c.__setitem__(slice(5, None), np.nan), "fewer than 8 readings"),
+    ],
+)
 def test_too_little_is_refused_in_a_sentence(change: object, says: str) -> None:
     t, coolant, air, power = warm_up()
-    change(coolant)     # type: ignore[operator]
+    change(coolant)  # type: ignore[operator]
     with pytest.raises(TraceError, match=says):
         over_air(t, coolant, air, power)
 
@@ -160,6 +174,7 @@ def test_the_promises_hold_on_simulated_runs() -> None:
 
     def share(some: list[dict[str, object]], key: str) -> float:
         return sum(bool(r[key]) for r in some) / len(some)
+
     assert len(done) == len(rows)
     assert share(whole, "start") >= 0.95
     assert share([r for r in whole if r["period"] is not None], "period") >= 0.90

@@ -39,8 +39,8 @@ def test_a_dip_of_the_load_stays_because_the_power_dips_too() -> None:
     rng = np.random.default_rng(4)
     die = np.round(60 + rng.normal(0, 0.6, 400))
     power = 200 + rng.normal(0, 1.0, 400)
-    die[100], power[100] = 44, 40           # the load's own dip
-    die[250] = 127                          # a glitch
+    die[100], power[100] = 44, 40  # the load's own dip
+    die[250] = 127  # a glitch
     marked = lone_spikes(die, power)
     assert not marked[100]
     assert marked[250]
@@ -57,8 +57,8 @@ def test_box_means_are_exact_for_a_straight_line_at_uneven_times() -> None:
 def test_a_box_that_is_mostly_a_gap_is_missing() -> None:
     t = np.concatenate((np.arange(0, 50.0), np.arange(95, 150.0)))
     boxes = box_means(t, np.ones(t.size), 40.0, np.array([0.0, 52.0, 105.0, 140.0]))
-    assert np.isnan(boxes[1])               # lies in the gap
-    assert np.isnan(boxes[3])               # reaches past the end
+    assert np.isnan(boxes[1])  # lies in the gap
+    assert np.isnan(boxes[3])  # reaches past the end
     assert boxes[[0, 2]] == pytest.approx(1.0)
 
 

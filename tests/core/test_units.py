@@ -9,31 +9,70 @@ import pytest
 from kuffin.core.units import parse_unit, shown, to_canonical
 
 registry = pint.UnitRegistry()
-CANONICAL = {"W": "watt", "L/h": "liter / hour", "MHz": "megahertz", "rpm": "1 / minute", "kPa": "kilopascal", "V": "volt",
-             "A": "ampere", "%": "percent", "s": "second"}
+CANONICAL = {
+    "W": "watt",
+    "L/h": "liter / hour",
+    "MHz": "megahertz",
+    "rpm": "1 / minute",
+    "kPa": "kilopascal",
+    "V": "volt",
+    "A": "ampere",
+    "%": "percent",
+    "s": "second",
+}
 
 # written, quantity, the same unit in the independent library's words
 WRITTEN = [
-    ("W", "power", "watt"), ("kW", "power", "kilowatt"), ("mW", "power", "milliwatt"),
+    ("W", "power", "watt"),
+    ("kW", "power", "kilowatt"),
+    ("mW", "power", "milliwatt"),
     ("Watts", "power", "watt"),
-    ("L/h", "flow", "liter / hour"), ("l/min", "flow", "liter / minute"), ("LPM", "flow", "liter / minute"),
-    ("mL/s", "flow", "milliliter / second"), ("ml/min", "flow", "milliliter / minute"), ("l/s", "flow", "liter / second"),
-    ("m³/h", "flow", "meter ** 3 / hour"), ("m3/min", "flow", "meter ** 3 / minute"),
-    ("gph", "flow", "US_liquid_gallon / hour"), ("GPM", "flow", "US_liquid_gallon / minute"),
-    ("Hz", "frequency", "hertz"), ("kHz", "frequency", "kilohertz"), ("MHz", "frequency", "megahertz"),
-    ("mhz", "frequency", "megahertz"), ("GHz", "frequency", "gigahertz"),
-    ("RPM", "rotational_speed", "1 / minute"), ("1/min", "rotational_speed", "1 / minute"),
-    ("r/s", "rotational_speed", "1 / second"), ("U/min", "rotational_speed", "1 / minute"),
-    ("Pa", "pressure", "pascal"), ("hPa", "pressure", "hectopascal"), ("kPa", "pressure", "kilopascal"),
-    ("MPa", "pressure", "megapascal"), ("bar", "pressure", "bar"), ("mbar", "pressure", "millibar"),
-    ("psi", "pressure", "psi"), ("atm", "pressure", "atmosphere"), ("mmHg", "pressure", "mmHg"),
-    ("inHg", "pressure", "inHg"), ("mmH2O", "pressure", "millimeter * kilogram / liter * g_0"),
-    ("cmH2O", "pressure", "centimeter * kilogram / liter * g_0"), ("mH2O", "pressure", "meter * kilogram / liter * g_0"),
-    ("V", "voltage", "volt"), ("mV", "voltage", "millivolt"), ("kV", "voltage", "kilovolt"),
-    ("A", "current", "ampere"), ("mA", "current", "milliampere"), ("µA", "current", "microampere"),
-    ("%", "share", "percent"), ("‰", "share", "permille"),
-    ("s", "time", "second"), ("ms", "time", "millisecond"), ("µs", "time", "microsecond"), ("min", "time", "minute"),
-    ("h", "time", "hour"), ("d", "time", "day"),
+    ("L/h", "flow", "liter / hour"),
+    ("l/min", "flow", "liter / minute"),
+    ("LPM", "flow", "liter / minute"),
+    ("mL/s", "flow", "milliliter / second"),
+    ("ml/min", "flow", "milliliter / minute"),
+    ("l/s", "flow", "liter / second"),
+    ("m³/h", "flow", "meter ** 3 / hour"),
+    ("m3/min", "flow", "meter ** 3 / minute"),
+    ("gph", "flow", "US_liquid_gallon / hour"),
+    ("GPM", "flow", "US_liquid_gallon / minute"),
+    ("Hz", "frequency", "hertz"),
+    ("kHz", "frequency", "kilohertz"),
+    ("MHz", "frequency", "megahertz"),
+    ("mhz", "frequency", "megahertz"),
+    ("GHz", "frequency", "gigahertz"),
+    ("RPM", "rotational_speed", "1 / minute"),
+    ("1/min", "rotational_speed", "1 / minute"),
+    ("r/s", "rotational_speed", "1 / second"),
+    ("U/min", "rotational_speed", "1 / minute"),
+    ("Pa", "pressure", "pascal"),
+    ("hPa", "pressure", "hectopascal"),
+    ("kPa", "pressure", "kilopascal"),
+    ("MPa", "pressure", "megapascal"),
+    ("bar", "pressure", "bar"),
+    ("mbar", "pressure", "millibar"),
+    ("psi", "pressure", "psi"),
+    ("atm", "pressure", "atmosphere"),
+    ("mmHg", "pressure", "mmHg"),
+    ("inHg", "pressure", "inHg"),
+    ("mmH2O", "pressure", "millimeter * kilogram / liter * g_0"),
+    ("cmH2O", "pressure", "centimeter * kilogram / liter * g_0"),
+    ("mH2O", "pressure", "meter * kilogram / liter * g_0"),
+    ("V", "voltage", "volt"),
+    ("mV", "voltage", "millivolt"),
+    ("kV", "voltage", "kilovolt"),
+    ("A", "current", "ampere"),
+    ("mA", "current", "milliampere"),
+    ("µA", "current", "microampere"),
+    ("%", "share", "percent"),
+    ("‰", "share", "permille"),
+    ("s", "time", "second"),
+    ("ms", "time", "millisecond"),
+    ("µs", "time", "microsecond"),
+    ("min", "time", "minute"),
+    ("h", "time", "hour"),
+    ("d", "time", "day"),
 ]
 
 
@@ -47,10 +86,20 @@ def test_a_written_unit_has_the_factor_of_the_independent_library(written: str, 
     assert unit.scale == pytest.approx(truth, rel=2e-5)
 
 
-@pytest.mark.parametrize(("written", "theirs"), [
-    ("°C", "degC"), ("C", "degC"), ("deg C", "degC"), ("℃", "degC"), ("Celsius", "degC"), ("Â°C", "degC"),
-    ("°F", "degF"), ("F", "degF"), ("fahrenheit", "degF"),
-])
+@pytest.mark.parametrize(
+    ("written", "theirs"),
+    [
+        ("°C", "degC"),
+        ("C", "degC"),
+        ("deg C", "degC"),
+        ("℃", "degC"),
+        ("Celsius", "degC"),
+        ("Â°C", "degC"),
+        ("°F", "degF"),
+        ("F", "degF"),
+        ("fahrenheit", "degF"),
+    ],
+)
 def test_temperatures_agree_at_two_points(written: str, theirs: str) -> None:
     unit = parse_unit(written)
     assert unit is not None

@@ -106,8 +106,8 @@ def _guess(raw: bytes, name: str) -> str:
             return "utf-16-le"
         if even > 0.6 * half and odd < 0.1 * half:
             return "utf-16-be"
-    padding = raw.rstrip(b"\x00")
-    if padding.count(b"\x00") > 0.01 * len(padding):
+    body = raw.rstrip(b"\x00\r\n \t")  # a log cut off by a power loss may end in padding
+    if body.count(b"\x00") > 0.01 * len(body):
         raise LogError(f"{name}: this is no text; export the log as CSV or text first")
     try:
         codecs.lookup("utf-8").decode(raw)

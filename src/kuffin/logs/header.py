@@ -90,14 +90,23 @@ def split_names(cells: Sequence[str]) -> list[ColumnName]:
         if comma and (parse_unit(comma["unit"]) or (comma_style and _looks_like_unit(comma["unit"], ","))):
             out.append(ColumnName(fold(comma["name"]), fold(comma["unit"])))
             continue
-        head, slash, tail = cell.rpartition("/")
-        if slash and head.strip() and parse_unit(tail) and parse_unit(head.rsplit(" ", 1)[-1] + "/" + tail) is None:
-            out.append(ColumnName(fold(head), fold(tail)))
+        by_slash = _split_at_slash(cell)
+        if by_slash is not None:
+            out.append(by_slash)
             continue
         last = cell.rsplit(" ", 1)[-1]
         degrees = last if last != cell and re.fullmatch(r"(°|º|˚)[CcFf]|[℃℉]", last) else None
         out.append(ColumnName(cell, degrees))
     return out
+
+
+def _split_at_slash(cell: str) -> ColumnName | None:
+    """``T / °C`` and ``Flow/L/h``: the first slash after which a whole unit stands."""
+    for at in (i for i, sign in enumerate(cell) if sign == "/"):
+        head, tail = cell[:at].strip(), cell[at + 1 :].strip()
+        if head and parse_unit(tail) and parse_unit(f"{head.rsplit(' ', 1)[-1]}/{tail}") is None:
+            return ColumnName(fold(head), fold(tail))
+    return None
 
 
 def unique_names(names: Sequence[str]) -> list[str]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import re
+import warnings
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field
 from pathlib import Path
@@ -14,8 +15,7 @@ import pandas as pd
 from numpy.typing import NDArray
 
 from kuffin.core.errors import LogError
-from kuffin.core.units import parse_unit
-from kuffin.logs.clock import ParsedClock, clock_kind, running
+from kuffin.logs.clock import clock_kind, running
 from kuffin.logs.clockfind import ClockChoice, find_clock, read_clock
 from kuffin.logs.columns import ColumnBuilder
 from kuffin.logs.encoding import load_text
@@ -159,27 +159,33 @@ def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choi
     return int(ends.size)
 
 
+def _parsed(kept: bytes, layout: Layout, text: dict[int, type[str]]) -> pd.DataFrame:
+    return pd.read_csv(
+        io.BytesIO(kept),
+        sep=layout.delimiter,
+        header=None,
+        names=list(range(layout.fields)),
+        index_col=False,
+        decimal=layout.decimal,
+        na_values=list(MISSING),
+        skipinitialspace=True,
+        dtype=text,
+        low_memory=False,
+        skip_blank_lines=False,
+        encoding_errors="replace",
+        on_bad_lines="skip",
+    )
+
+
 def _frame(kept: bytes, layout: Layout, choice: ClockChoice, expected: int) -> pd.DataFrame:
     text = {j: str for j in choice.columns} if choice.text else {}
     try:
-        frame = pd.read_csv(
-            io.BytesIO(kept),
-            sep=layout.delimiter,
-            header=None,
-            names=list(range(layout.fields)),
-            index_col=False,
-            decimal=layout.decimal,
-            na_values=list(MISSING),
-            skipinitialspace=True,
-            dtype=text,
-            low_memory=False,
-            skip_blank_lines=False,
-            encoding_errors="replace",
-            on_bad_lines="skip",
-        )
+        with warnings.catch_warnings():
+            warnings.simplefilter("error", pd.errors.ParserWarning)
+            frame = _parsed(kept, layout, text)
         if len(frame) == expected:
             return frame
-    except (ValueError, OverflowError, pd.errors.ParserError):
+    except (ValueError, OverflowError, pd.errors.ParserError, pd.errors.ParserWarning):
         pass
     lines = kept.decode("utf-8", "replace").split("\n")[:expected]
     cells = [(split_line(line, layout.delimiter) + [""] * layout.fields)[: layout.fields] for line in lines]
@@ -196,18 +202,18 @@ def _assemble(
     columns: list[Any] = rows.clock if choice.text else [rows.builders[choice.columns[0]].finish(None)[0]]
     parsed, offsets = read_clock(choice, columns, names[choice.columns[0]].unit, us_style)
     readable = np.isfinite(parsed.seconds)
-    dropped, warnings = _count_dropped(name, rows, data, starts, lines, readable, layout, choice)
+    dropped, notes = _count_dropped(name, rows, data, starts, lines, readable, layout, choice)
     if not readable.any():
         raise LogError(f"{name}: no row has a readable clock; check the column “{names[choice.columns[0]].name}”")
-    times, notes = running(parsed.seconds[readable], calendar=parsed.calendar, offsets=offsets)
+    times, ran_on = running(parsed.seconds[readable], calendar=parsed.calendar, offsets=offsets)
     times, more = continue_after_restart(times, parsed.calendar)
     keep = np.flatnonzero(readable)
     order = np.argsort(times, kind="stable")
     swapped = bool(np.any(np.diff(times) < 0))
     keep, times = keep[order], times[order]
-    warnings += [
+    notes += [
         *parsed.warnings,
-        *notes,
+        *ran_on,
         *more,
         *(["some rows were out of order and have been sorted by time"] if swapped else []),
     ]
@@ -235,16 +241,12 @@ def _assemble(
         layout.delimiter,
         layout.decimal,
         times - times[0],
-        _start(parsed, int(keep[0])),
+        parsed.wall_text(int(keep[0])),
         channels,
         dropped,
-        warnings,
+        notes,
         preview,
     )
-
-
-def _start(parsed: ParsedClock, row: int) -> str | None:
-    return parsed.wall_text(row)
 
 
 def continue_after_restart(times: NDArray[np.float64], calendar: bool) -> tuple[NDArray[np.float64], list[str]]:
@@ -300,7 +302,6 @@ def _count_dropped(
         if not any(is_value(c) for k, c in enumerate(cells) if k not in choice.columns):
             continue
         reasons.append((int(lines[i]), "has an unreadable clock"))
-    changed: int | None = None
     for line, text in rows.odd:
         cells = split_line(text, layout.delimiter)
         if text.lstrip().startswith(("#", "//")) or _is_headerish(cells, header):
@@ -314,17 +315,15 @@ def _count_dropped(
             sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields
         ):
             reasons.append((line, f"has {len(cells)} of {layout.fields} fields"))
-        elif len(filled) >= 2 and changed is None and not any(map(is_value, filled)) and line < last_good:
-            changed = line
     warnings = []
     if reasons:
         reasons.sort()
         line, why = reasons[0]
         plural = "1 row" if len(reasons) == 1 else f"{len(reasons)} rows"
         warnings.append(f"{plural} could not be read: line {line + 1} {why}")
-        if len(reasons) > 0.2 * max(1, int(readable.sum())) and changed is not None:
+        if len(reasons) > max(5, 0.05 * int(readable.sum())):
             warnings.append(
-                f"the columns change at line {changed + 1}; what follows was left out. Split the file there to read both parts"
+                f"from line {line + 1} on the columns seem to change; those rows were left out, so split the file there to read both parts"
             )
     return len(reasons), warnings
 
@@ -334,8 +333,3 @@ def _is_headerish(cells: Sequence[str], header: Sequence[str]) -> bool:
     told = [" ".join(c.split()).lower() for c in header]
     same = sum(a == b for a, b in zip(folded, told, strict=False) if a)
     return same >= max(2, 0.6 * min(len([c for c in folded if c]), len(told))) or is_unit_row(list(cells))
-
-
-def known_unit(text: str | None) -> bool:
-    """Whether a written unit is one that Kuffin can convert."""
-    return text is not None and parse_unit(text) is not None
