@@ -50,18 +50,18 @@ def main(folder: Path) -> None:
 
         shoot("start")
         build_demo(place / "booth seven.kuffin")
-        window.open_path(place / "booth seven.kuffin")
+        window.notebooks.open_path(place / "booth seven.kuffin")
         settle_down(app, window)
         shoot("compare-first-look")
         verdict = window.state.verdict
         assert verdict is not None
         odd = next(r for r in verdict.main.readings if r.label == "Bulrush, round 2")
-        window._open_mount(odd.mount_id)
+        window.open_mount(odd.mount_id)
         shoot("inspect-doubtful")
         edits.leave_out(window.state.notebook, odd.mount_id, odd.label, "air trapped in the radiator, flow low")
         settle_down(app, window)
         early = next(r for r in verdict.main.readings if r.label == "Reed, round 3")
-        window._open_mount(early.mount_id)
+        window.open_mount(early.mount_id)
         shoot("inspect-not-settled")
         edits.keep(window.state.notebook, early.mount_id, early.label, "the level it points to is known well enough")
         settle_down(app, window)
@@ -71,7 +71,7 @@ def main(folder: Path) -> None:
         shoot("working")
         window.working.hide()
         logs = write_logs(place / "logs")
-        window.add_logs([str(p) for p in logs[:5]])
+        window.studies.add_logs([str(p) for p in logs[:5]])
         settle_down(app, window)
         dialog = window.importer.dialog
         assert dialog is not None

@@ -33,9 +33,9 @@ def run(notebook: str | None = None, demo: bool = False) -> int:
     window = MainWindow(settings)
     window.show()
     if demo:
-        window.open_demo()
+        window.notebooks.open_demo()
     elif notebook is not None:
-        window.open_path(notebook)
+        window.notebooks.open_path(notebook)
     elif settings.recent:
-        window.open_path(settings.recent[0])
+        window.notebooks.open_path(settings.recent[0])
     return int(app.exec())

@@ -61,14 +61,14 @@ class Menus:
 
     def _file(self, menu: QMenu) -> None:
         w = self._window
-        self._add(menu, "New notebook …", w.new_notebook, "Ctrl+N")
-        self._add(menu, "Open …", w.ask_open, "Ctrl+O")
+        self._add(menu, "New notebook …", w.notebooks.new_notebook, "Ctrl+N")
+        self._add(menu, "Open …", w.notebooks.ask_open, "Ctrl+O")
         self.recent = menu.addMenu("Open recent")
         self.recent.aboutToShow.connect(self._fill_recent)
-        self._add(menu, "Open the demo", w.open_demo)
+        self._add(menu, "Open the demo", w.notebooks.open_demo)
         menu.addSeparator()
-        self._add(menu, "Save a copy as …", w.save_copy, "Ctrl+Shift+S", "notebook")
-        self._add(menu, "Bin …", w.show_bin, "", "notebook")
+        self._add(menu, "Save a copy as …", w.notebooks.save_copy, "Ctrl+Shift+S", "notebook")
+        self._add(menu, "Bin …", w.notebooks.show_bin, "", "notebook")
         menu.addSeparator()
         self._add(menu, "Quit", w.close, "Ctrl+Q")
 
@@ -76,14 +76,14 @@ class Menus:
         self.recent.clear()
         paths = self._window.settings.recent
         for path in paths:
-            self._add(self.recent, path, lambda p=path: self._window.open_path(p))
+            self._add(self.recent, path, lambda p=path: self._window.notebooks.open_path(p))
         if not paths:
             self.recent.addAction("none yet").setEnabled(False)
 
     def _edit(self, menu: QMenu) -> None:
         for action, keys, act in (
-            (self.undo, "Ctrl+Z", self._window.undo),
-            (self.redo, "Ctrl+Shift+Z", self._window.redo),
+            (self.undo, "Ctrl+Z", self._window.notebooks.undo),
+            (self.redo, "Ctrl+Shift+Z", self._window.notebooks.redo),
         ):
             action.setShortcut(QKeySequence(keys))
             action.triggered.connect(act)
@@ -91,18 +91,18 @@ class Menus:
 
     def _study(self, menu: QMenu) -> None:
         w = self._window
-        self._add(menu, "Start a study …", w.new_study, "Ctrl+Shift+N")
-        self._add(menu, "Add logs …", w.ask_logs, "Ctrl+L")
+        self._add(menu, "Start a study …", w.studies.new_study, "Ctrl+Shift+N")
+        self._add(menu, "Add logs …", w.studies.ask_logs, "Ctrl+L")
         menu.addSeparator()
-        self._add(menu, "Put this mount into the bin", w.bin_mount, "", "notebook")
-        self._add(menu, "Put this study into the bin", w.bin_study, "", "notebook")
+        self._add(menu, "Put this mount into the bin", w.studies.bin_mount, "", "notebook")
+        self._add(menu, "Put this study into the bin", w.studies.bin_study, "", "notebook")
         menu.addSeparator()
         out = menu.addMenu("Write out")
-        self._add(out, "Readings as CSV …", lambda: w.write_out("readings", ".csv"), "", "verdict")
-        self._add(out, "Verdicts as CSV …", lambda: w.write_out("verdicts", ".csv"), "", "verdict")
-        self._add(out, "Everything as JSON …", lambda: w.write_out("everything", ".json"), "", "verdict")
-        self._add(out, "Picture as SVG …", lambda: w.write_out("picture", ".svg"), "", "verdict")
-        self._add(out, "Picture as PNG …", lambda: w.write_out("picture", ".png"), "", "verdict")
+        self._add(out, "Readings as CSV …", lambda: w.studies.write_out("readings", ".csv"), "", "verdict")
+        self._add(out, "Verdicts as CSV …", lambda: w.studies.write_out("verdicts", ".csv"), "", "verdict")
+        self._add(out, "Everything as JSON …", lambda: w.studies.write_out("everything", ".json"), "", "verdict")
+        self._add(out, "Picture as SVG …", lambda: w.studies.write_out("picture", ".svg"), "", "verdict")
+        self._add(out, "Picture as PNG …", lambda: w.studies.write_out("picture", ".png"), "", "verdict")
 
     def _view(self, menu: QMenu) -> None:
         w = self._window

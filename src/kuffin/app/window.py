@@ -2,17 +2,13 @@
 
 from __future__ import annotations
 
-import shutil
 from collections.abc import Callable
-from pathlib import Path
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication
 from PySide6.QtWidgets import (
     QApplication,
     QButtonGroup,
-    QDialog,
-    QFileDialog,
     QHBoxLayout,
     QMainWindow,
     QMessageBox,
@@ -26,26 +22,20 @@ from PySide6.QtWidgets import (
 from kuffin import __version__
 from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
-from kuffin.app.dialogs.binview import BinView
-from kuffin.app.dialogs.channels import Channels
-from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.dialogs.start import StartPage
-from kuffin.app.exporting import write_picture, write_table
 from kuffin.app.header import Header
 from kuffin.app.importing import Importer
-from kuffin.app.jobs import Job, Jobs
+from kuffin.app.jobs import Jobs
 from kuffin.app.look import theme as looks
 from kuffin.app.menus import Menus
-from kuffin.app.settings import Settings, demo_cache, documents
+from kuffin.app.notebooks import Notebooks
+from kuffin.app.settings import Settings
 from kuffin.app.side import Side
 from kuffin.app.state import State
 from kuffin.app.strip import Strip
+from kuffin.app.studies import Studies
 from kuffin.app.widgets.bits import rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
-from kuffin.core.errors import KuffinError
-from kuffin.notebook import edits
-from kuffin.notebook.entities import Mount, Study
-from kuffin.notebook.store import SUFFIX, Notebook
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working
 
@@ -74,8 +64,9 @@ class MainWindow(QMainWindow):
         self.working.hide()
         self.start = StartPage()
         self.strip = Strip(self.state, self.jobs)
+        self.notebooks = Notebooks(self)
+        self.studies = Studies(self, self.notebooks)
         self.menus = Menus(self)
-        self._pending: list[str] = []
         self._lay_out()
         self._connect()
         geometry = self.settings.layout("geometry")
@@ -143,18 +134,18 @@ class MainWindow(QMainWindow):
         s.verdict_changed.connect(self.menus.renew)
         self.header.next_wanted.connect(self._follow_step)
         self.header.study_wanted.connect(s.choose_study)
-        self.side.loom.chosen.connect(self._open_mount)
-        self.side.loom.place_chosen.connect(self._ask_logs_for)
-        self.side.loom.files_dropped.connect(self.add_logs)
+        self.side.loom.chosen.connect(self.open_mount)
+        self.side.loom.place_chosen.connect(self.studies.ask_logs_for)
+        self.side.loom.files_dropped.connect(self.studies.add_logs)
         for desk in (self.inspect, self.compare):
             desk.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
-        self.inspect.channels_wanted.connect(self._ask_channels)
-        self.start.demo_wanted.connect(self.open_demo)
-        self.start.study_wanted.connect(self.new_study)
-        self.start.logs_wanted.connect(self.ask_logs)
-        self.start.open_wanted.connect(self.ask_open)
-        self.start.recent_wanted.connect(self.open_path)
+        self.inspect.channels_wanted.connect(self.studies.ask_channels)
+        self.start.demo_wanted.connect(self.notebooks.open_demo)
+        self.start.study_wanted.connect(self.studies.new_study)
+        self.start.logs_wanted.connect(self.studies.ask_logs)
+        self.start.open_wanted.connect(self.notebooks.ask_open)
+        self.start.recent_wanted.connect(self.notebooks.open_path)
         QGuiApplication.styleHints().colorSchemeChanged.connect(
             lambda _scheme: self.set_mode(self.settings.value("theme", "desktop"))
         )
@@ -166,200 +157,6 @@ class MainWindow(QMainWindow):
         self.setWindowTitle("Kuffin" if notebook is None else f"{notebook.path.stem} – Kuffin")
         self.menus.renew()
 
-    # --- notebooks -------------------------------------------------------------------------------------------------
-
-    def open_path(self, path: str | Path) -> bool:
-        """Open a notebook; what goes wrong is said in the strip."""
-        try:
-            notebook = Notebook.open(path)
-        except KuffinError as error:
-            self.state.trouble.emit(str(error))
-            return False
-        self._take(notebook)
-        return True
-
-    def _take(self, notebook: Notebook) -> None:
-        self.strip.say("")
-        self.working.hide()
-        self.settings.remember(notebook.path)
-        self.state.open(notebook)
-        if notebook.read_only:
-            self.state.trouble.emit(
-                f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"
-            )
-
-    def ask_open(self) -> None:
-        """Ask for a notebook."""
-        path, _ = QFileDialog.getOpenFileName(
-            self, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
-        )
-        if path:
-            self.open_path(path)
-
-    def new_notebook(self) -> bool:
-        """Ask for a name and make an empty notebook."""
-        path, _ = QFileDialog.getSaveFileName(
-            self, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
-        )
-        if not path:
-            return False
-        return self._create(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
-
-    def _create(self, path: Path) -> bool:
-        try:
-            self._take(Notebook.create(path))
-        except KuffinError as error:
-            self.state.trouble.emit(str(error))
-            return False
-        return True
-
-    def open_demo(self) -> None:
-        """Open a fresh copy of the demo notebook."""
-        from kuffin.demo.scenario import SEED, build_demo
-
-        ready = demo_cache() / f"demo-{__version__}-{SEED}{SUFFIX}"
-        target = demo_cache() / f"demo{SUFFIX}"
-
-        def work(job: Job) -> Path:
-            ready.parent.mkdir(parents=True, exist_ok=True)
-            if not ready.exists():
-                partial = ready.with_name("building" + SUFFIX)
-                partial.unlink(missing_ok=True)
-                build_demo(partial, lambda done, total: job.report(done / total))
-                partial.replace(ready)
-            place, n = target, 1
-            while place.exists() and self.state.notebook is not None and place == self.state.notebook.path:
-                n += 1
-                place = target.with_name(f"demo-{n}{SUFFIX}")
-            for extra in ("", "-wal", "-shm"):
-                place.with_name(place.name + extra).unlink(missing_ok=True)
-            shutil.copyfile(ready, place)
-            return place
-
-        self.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self.state.trouble.emit)
-
-    def save_copy(self) -> None:
-        """Ask for a name and write a copy of the notebook."""
-        notebook = self.state.notebook
-        if notebook is None:
-            return
-        path, _ = QFileDialog.getSaveFileName(
-            self, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
-        )
-        if path:
-            self.state.attempt(notebook.save_copy, Path(path if path.endswith(SUFFIX) else path + SUFFIX))
-
-    def show_bin(self) -> None:
-        """Show what lies in the bin."""
-        BinView(self.state, self).exec()
-
-    def undo(self) -> None:
-        """Take the last edit back."""
-        if self.state.notebook is not None:
-            self.state.attempt(self.state.notebook.undo)
-
-    def redo(self) -> None:
-        """Make the last undone edit again."""
-        if self.state.notebook is not None:
-            self.state.attempt(self.state.notebook.redo)
-
-    # --- studies and logs ------------------------------------------------------------------------------------------
-
-    def new_study(self) -> None:
-        """Ask what is compared and start a study."""
-        if self.state.notebook is None and not self.new_notebook():
-            self._pending = []
-            return
-        dialog = NewStudy(self)
-        if dialog.exec() == QDialog.DialogCode.Accepted:
-            self.begin_study(
-                dialog.question.text(),
-                dialog.kind.currentData(),
-                dialog.names(),
-                dialog.margin.value(),
-                dialog.rounds.value(),
-            )
-            pending, self._pending = self._pending, []
-            if pending:
-                self.importer.add(pending)
-
-    def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
-        """Start a study and put it on the desk."""
-        study_id = self.state.attempt(
-            edits.add_study, self.state.notebook, question, kind, names, margin_k, rounds=rounds
-        )
-        if isinstance(study_id, int):
-            self.state.choose_study(study_id)
-
-    def ask_logs(self) -> None:
-        """Ask for log files."""
-        self._ask_logs_for("", 0)
-
-    def _ask_logs_for(self, candidate: str, round_number: int) -> None:
-        paths, _ = QFileDialog.getOpenFileNames(
-            self,
-            f"Add logs{' of ' + candidate if candidate else ''}",
-            "",
-            "Logs (*.csv *.tsv *.txt *.log);;All files (*)",
-        )
-        if paths:
-            self.add_logs(paths, candidate, round_number)
-
-    def add_logs(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
-        """Add log files, or open a notebook among them."""
-        notebooks = [p for p in paths if p.endswith(SUFFIX)]
-        if notebooks:
-            self.open_path(notebooks[0])
-            return
-        if self.state.study is None:
-            self._pending = paths
-            self.new_study()
-            return
-        self.importer.add(paths, candidate, round_number)
-
-    def bin_mount(self) -> None:
-        """Put the mount that is looked at into the bin."""
-        mount, notebook = self.state.mount(), self.state.notebook
-        if mount is None or notebook is None:
-            self.state.trouble.emit("choose a mount on the loom first")
-            return
-        self.state.attempt(edits.to_bin, notebook, Mount, mount.id, f"{mount.candidate.name}, round {mount.round}")
-
-    def bin_study(self) -> None:
-        """Put the study into the bin."""
-        if self.state.study is not None and self.state.notebook is not None:
-            self.state.attempt(
-                edits.to_bin, self.state.notebook, Study, self.state.study.id, f"“{self.state.study.name}”"
-            )
-
-    def _ask_channels(self, run_id: int) -> None:
-        run = next((r for m in self.state.mounts() for r in m.live_runs if r.id == run_id), None)
-        notebook = self.state.notebook
-        if run is None or notebook is None:
-            return
-        dialog = Channels(run, self)
-        if dialog.exec() == QDialog.DialogCode.Accepted:
-            for name, role in dialog.roles().items():
-                if any(c.name == name and c.role != role for c in run.channels):
-                    self.state.attempt(edits.set_role, notebook, run_id, name, role)
-
-    def write_out(self, what: str, ending: str) -> None:
-        """Ask for a name and write readings, verdicts or a picture."""
-        if self.state.verdict is None or self.state.notebook is None:
-            return
-        name = f"{self.state.notebook.path.stem}-{what}{ending}"
-        path, _ = QFileDialog.getSaveFileName(self, "Write out", str(documents() / name), f"*{ending}")
-        if path:
-            self.write_to(Path(path if path.endswith(ending) else path + ending), what)
-
-    def write_to(self, path: Path, what: str) -> None:
-        """Write readings, verdicts or a picture to a file."""
-        if self.state.verdict is not None:
-            if what == "picture":
-                self.state.attempt(write_picture, self.compare.plot, self.theme, path)
-            else:
-                self.state.attempt(write_table, self.state.verdict, path, what)
-
     # --- moving around ---------------------------------------------------------------------------------------------
 
     def show_desk(self, index: int) -> None:
@@ -369,7 +166,7 @@ class MainWindow(QMainWindow):
         if button is not None:
             button.setChecked(True)
 
-    def _open_mount(self, mount_id: int) -> None:
+    def open_mount(self, mount_id: int) -> None:
         self.state.look_at(mount_id)
         self.show_desk(0)
 
@@ -380,16 +177,16 @@ class MainWindow(QMainWindow):
 
     def _follow_step(self, step: NextStep) -> None:
         if step.action == "inspect" and step.mount_id is not None:
-            self._open_mount(step.mount_id)
+            self.open_mount(step.mount_id)
         elif step.action == "add":
-            self.ask_logs()
+            self.studies.ask_logs()
         else:
             self.show_desk(1)
 
     def _follow_link(self, link: Link) -> None:
         verdict = self.state.verdict
         if link.kind == "mount":
-            self._open_mount(int(link.key))
+            self.open_mount(int(link.key))
         elif verdict is not None and link.kind == "candidate":
             self._show_working(candidate_working(verdict, verdict.main, link.key))
         elif verdict is not None and link.kind == "reading":
@@ -470,7 +267,7 @@ class MainWindow(QMainWindow):
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        self.add_logs([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])
+        self.studies.add_logs([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])
 
     def closeEvent(self, event: QCloseEvent) -> None:
         self.settings.set_layout("geometry", self.saveGeometry())

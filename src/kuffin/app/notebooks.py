@@ -1,0 +1,126 @@
+"""What is done with whole notebooks: open, make, copy, the demo, the bin, undo and redo."""
+
+from __future__ import annotations
+
+import shutil
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import QObject
+from PySide6.QtWidgets import QFileDialog
+
+from kuffin import __version__
+from kuffin.app.dialogs.binview import BinView
+from kuffin.app.jobs import Job
+from kuffin.app.settings import Settings, demo_cache, documents
+from kuffin.app.state import State
+from kuffin.core.errors import KuffinError
+from kuffin.notebook.store import SUFFIX, Notebook
+
+if TYPE_CHECKING:
+    from kuffin.app.window import MainWindow
+
+
+class Notebooks(QObject):
+    """Opens and closes notebooks for a window."""
+
+    def __init__(self, window: MainWindow) -> None:
+        super().__init__(window)
+        self._window = window
+        self._state: State = window.state
+        self._settings: Settings = window.settings
+
+    def open_path(self, path: str | Path) -> bool:
+        """Open a notebook; what goes wrong is said in the strip."""
+        try:
+            notebook = Notebook.open(path)
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+            return False
+        self._take(notebook)
+        return True
+
+    def _take(self, notebook: Notebook) -> None:
+        self._window.strip.say("")
+        self._window.working.hide()
+        self._settings.remember(notebook.path)
+        self._state.open(notebook)
+        if notebook.read_only:
+            self._state.trouble.emit(
+                f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"
+            )
+
+    def ask_open(self) -> None:
+        """Ask for a notebook."""
+        path, _ = QFileDialog.getOpenFileName(
+            self, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
+        )
+        if path:
+            self.open_path(path)
+
+    def new_notebook(self) -> bool:
+        """Ask for a name and make an empty notebook."""
+        path, _ = QFileDialog.getSaveFileName(
+            self, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
+        )
+        if not path:
+            return False
+        return self.create(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
+
+    def create(self, path: Path) -> bool:
+        try:
+            self._take(Notebook.create(path))
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+            return False
+        return True
+
+    def open_demo(self) -> None:
+        """Open a fresh copy of the demo notebook."""
+        from kuffin.demo.scenario import SEED, build_demo
+
+        ready = demo_cache() / f"demo-{__version__}-{SEED}{SUFFIX}"
+        target = demo_cache() / f"demo{SUFFIX}"
+
+        def work(job: Job) -> Path:
+            ready.parent.mkdir(parents=True, exist_ok=True)
+            if not ready.exists():
+                partial = ready.with_name("building" + SUFFIX)
+                partial.unlink(missing_ok=True)
+                build_demo(partial, lambda done, total: job.report(done / total))
+                partial.replace(ready)
+            place, n = target, 1
+            while place.exists() and self._state.notebook is not None and place == self._state.notebook.path:
+                n += 1
+                place = target.with_name(f"demo-{n}{SUFFIX}")
+            for extra in ("", "-wal", "-shm"):
+                place.with_name(place.name + extra).unlink(missing_ok=True)
+            shutil.copyfile(ready, place)
+            return place
+
+        self._state.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self._state.trouble.emit)
+
+    def save_copy(self) -> None:
+        """Ask for a name and write a copy of the notebook."""
+        notebook = self._state.notebook
+        if notebook is None:
+            return
+        path, _ = QFileDialog.getSaveFileName(
+            self, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
+        )
+        if path:
+            self._state.attempt(notebook.save_copy, Path(path if path.endswith(SUFFIX) else path + SUFFIX))
+
+    def show_bin(self) -> None:
+        """Show what lies in the bin."""
+        BinView(self._state, self._window).exec()
+
+    def undo(self) -> None:
+        """Take the last edit back."""
+        if self._state.notebook is not None:
+            self._state.attempt(self._state.notebook.undo)
+
+    def redo(self) -> None:
+        """Make the last undone edit again."""
+        if self._state.notebook is not None:
+            self._state.attempt(self._state.notebook.redo)

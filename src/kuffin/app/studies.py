@@ -1,0 +1,129 @@
+"""What is done with a study: start it, add logs, change roles, put parts into the bin, write it out."""
+
+from __future__ import annotations
+
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import QObject
+from PySide6.QtWidgets import QDialog, QFileDialog
+
+from kuffin.app.dialogs.channels import Channels
+from kuffin.app.dialogs.newstudy import NewStudy
+from kuffin.app.exporting import write_picture, write_table
+from kuffin.app.importing import Importer
+from kuffin.app.notebooks import Notebooks
+from kuffin.app.settings import documents
+from kuffin.app.state import State
+from kuffin.notebook import edits
+from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.store import SUFFIX
+
+if TYPE_CHECKING:
+    from kuffin.app.window import MainWindow
+
+
+class Studies(QObject):
+    """Works on the study of a window."""
+
+    def __init__(self, window: MainWindow, notebooks: Notebooks) -> None:
+        super().__init__(window)
+        self._window, self._notebooks = window, notebooks
+        self._state: State = window.state
+        self._importer: Importer = window.importer
+        self._pending: list[str] = []
+
+    def new_study(self) -> None:
+        """Ask what is compared and start a study."""
+        if self._state.notebook is None and not self._notebooks.new_notebook():
+            self._pending = []
+            return
+        dialog = NewStudy(self._window)
+        if dialog.exec() == QDialog.DialogCode.Accepted:
+            self.begin_study(
+                dialog.question.text(),
+                dialog.kind.currentData(),
+                dialog.names(),
+                dialog.margin.value(),
+                dialog.rounds.value(),
+            )
+            pending, self._pending = self._pending, []
+            if pending:
+                self._importer.add(pending)
+
+    def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
+        """Start a study and put it on the desk."""
+        study_id = self._state.attempt(
+            edits.add_study, self._state.notebook, question, kind, names, margin_k, rounds=rounds
+        )
+        if isinstance(study_id, int):
+            self._state.choose_study(study_id)
+
+    def ask_logs(self) -> None:
+        """Ask for log files."""
+        self.ask_logs_for("", 0)
+
+    def ask_logs_for(self, candidate: str, round_number: int) -> None:
+        paths, _ = QFileDialog.getOpenFileNames(
+            self,
+            f"Add logs{' of ' + candidate if candidate else ''}",
+            "",
+            "Logs (*.csv *.tsv *.txt *.log);;All files (*)",
+        )
+        if paths:
+            self.add_logs(paths, candidate, round_number)
+
+    def add_logs(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
+        """Add log files, or open a notebook among them."""
+        notebooks = [p for p in paths if p.endswith(SUFFIX)]
+        if notebooks:
+            self._notebooks.open_path(notebooks[0])
+            return
+        if self._state.study is None:
+            self._pending = paths
+            self.new_study()
+            return
+        self._importer.add(paths, candidate, round_number)
+
+    def bin_mount(self) -> None:
+        """Put the mount that is looked at into the bin."""
+        mount, notebook = self._state.mount(), self._state.notebook
+        if mount is None or notebook is None:
+            self._state.trouble.emit("choose a mount on the loom first")
+            return
+        self._state.attempt(edits.to_bin, notebook, Mount, mount.id, f"{mount.candidate.name}, round {mount.round}")
+
+    def bin_study(self) -> None:
+        """Put the study into the bin."""
+        if self._state.study is not None and self._state.notebook is not None:
+            self._state.attempt(
+                edits.to_bin, self._state.notebook, Study, self._state.study.id, f"“{self._state.study.name}”"
+            )
+
+    def ask_channels(self, run_id: int) -> None:
+        run = next((r for m in self._state.mounts() for r in m.live_runs if r.id == run_id), None)
+        notebook = self._state.notebook
+        if run is None or notebook is None:
+            return
+        dialog = Channels(run, self._window)
+        if dialog.exec() == QDialog.DialogCode.Accepted:
+            for name, role in dialog.roles().items():
+                if any(c.name == name and c.role != role for c in run.channels):
+                    self._state.attempt(edits.set_role, notebook, run_id, name, role)
+
+    def write_out(self, what: str, ending: str) -> None:
+        """Ask for a name and write readings, verdicts or a picture."""
+        if self._state.verdict is None or self._state.notebook is None:
+            return
+        name = f"{self._state.notebook.path.stem}-{what}{ending}"
+        path, _ = QFileDialog.getSaveFileName(self._window, "Write out", str(documents() / name), f"*{ending}")
+        if path:
+            self.write_to(Path(path if path.endswith(ending) else path + ending), what)
+
+    def write_to(self, path: Path, what: str) -> None:
+        """Write readings, verdicts or a picture to a file."""
+        if self._state.verdict is not None:
+            if what == "picture":
+                self._state.attempt(write_picture, self._window.compare.plot, self._window.theme, path)
+            else:
+                self._state.attempt(write_table, self._state.verdict, path, what)

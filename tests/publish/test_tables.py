@@ -1,0 +1,50 @@
+"""Tables out: they hold what the verdict says, and Kuffin's own command can read them."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+from pathlib import Path
+
+import pytest
+
+from kuffin.cli import main
+from kuffin.notebook.store import Notebook
+from kuffin.publish.tables import as_csv, as_json, readings_rows, verdict_rows
+from kuffin.verdicts.study import StudyVerdict, judge
+
+
+@pytest.fixture
+def verdict(demo_notebook: Notebook) -> StudyVerdict:
+    return judge(demo_notebook, demo_notebook.study(1))
+
+
+def test_readings_compared_by_the_command_give_the_windows_verdict(verdict: StudyVerdict, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    path = tmp_path / "readings.csv"
+    path.write_text(as_csv(readings_rows(verdict)), encoding="utf-8")
+    code = main(["compare", str(path), "--response", "coolant_over_air_per_watt [K]", "--by", "candidate", "--unit", "mount", "--round", "round",
+                 "--margin", "0.5", "--json"])
+    told = json.loads(capsys.readouterr().out)
+    assert code == 0
+    found = verdict.main.comparison
+    assert found is not None
+    for pair in told["pairs"]:
+        ours = found.pair(pair["a"], pair["b"])
+        sign = 1 if ours.a == pair["a"] else -1
+        assert pair["difference"] == pytest.approx(sign * ours.difference)
+        assert pair["p"] == pytest.approx(ours.p, abs=1e-9)
+
+
+def test_verdicts_come_with_their_words_for_every_school(verdict: StudyVerdict) -> None:
+    rows = list(csv.DictReader(io.StringIO(as_csv(verdict_rows(verdict)))))
+    assert len(rows) == 6 * len(verdict.schools)
+    assert all(row["in_words"].endswith(".") for row in rows)
+    assert as_csv([]) == ""
+
+
+def test_json_has_no_nan_and_names_the_question(verdict: StudyVerdict) -> None:
+    told = json.loads(as_json(verdict), parse_constant=lambda text: pytest.fail(text))
+    assert told["question"] == "Which slim radiator keeps booth seven cool?"
+    assert len(told["readings"]) == 12
+    assert told["school"] == "coolant_over_air_per_watt"
