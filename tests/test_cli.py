@@ -38,7 +38,9 @@ def trial(tmp_path: Path) -> Path:
     names = ("Die", "Coolant", "Air", "Power")
     lines = ["Time [s],Die [°C],Coolant [°C],Air [°C],Power [W]"]
     for i, t in enumerate(run.times):
-        lines.append(f"{t:.2f}," + ",".join("" if np.isnan(v) else f"{v:.1f}" for v in (run.channels[n][i] for n in names)))
+        lines.append(
+            f"{t:.2f}," + ",".join("" if np.isnan(v) else f"{v:.1f}" for v in (run.channels[n][i] for n in names))
+        )
     path.write_text("\n".join(lines))
     return path
 
@@ -47,8 +49,20 @@ def test_read_gives_its_contract(log: Path, capsys: pytest.CaptureFixture[str]) 
     code, out, err = said(capsys, "read", str(log), "--json")
     told = json.loads(out)
     assert (code, err) == (0, "")
-    assert list(told) == ["file", "encoding", "delimiter", "decimal", "rows", "dropped_rows", "start", "duration_s", "interval_s", "gaps", "channels",
-                          "warnings"]
+    assert list(told) == [
+        "file",
+        "encoding",
+        "delimiter",
+        "decimal",
+        "rows",
+        "dropped_rows",
+        "start",
+        "duration_s",
+        "interval_s",
+        "gaps",
+        "channels",
+        "warnings",
+    ]
     assert list(told["channels"][0]) == ["name", "unit", "quantity", "role", "n", "mean", "min", "max"]
     code, out, _ = said(capsys, "read", str(log))
     assert code == 0
@@ -59,8 +73,24 @@ def test_settle_gives_its_contract(trial: Path, capsys: pytest.CaptureFixture[st
     code, out, _ = said(capsys, "settle", str(trial), "--response", "Coolant", "--over", "Air", "--json")
     told = json.loads(out)
     assert code == 0
-    assert list(told) == ["load_start_s", "period_s", "tau_s", "settled", "settled_at_s", "window_s", "mean", "mean_u95", "n_eff", "sd", "final",
-                          "final_u95", "still_to_go", "drift_per_10min", "drift_u95", "step_s"]
+    assert list(told) == [
+        "load_start_s",
+        "period_s",
+        "tau_s",
+        "settled",
+        "settled_at_s",
+        "window_s",
+        "mean",
+        "mean_u95",
+        "n_eff",
+        "sd",
+        "final",
+        "final_u95",
+        "still_to_go",
+        "drift_per_10min",
+        "drift_u95",
+        "step_s",
+    ]
     assert abs(told["final"] - make_trial(12).pairs["coolant_over_air"].equilibrium_k) <= told["final_u95"]
     code, out, _ = said(capsys, "settle", str(trial), "--response", "Coolant", "--over", "Air", "--per", "Power")
     assert code == 0
@@ -70,29 +100,41 @@ def test_settle_gives_its_contract(trial: Path, capsys: pytest.CaptureFixture[st
 def test_plan_says_mounts_and_power(capsys: pytest.CaptureFixture[str]) -> None:
     code, out, _ = said(capsys, "plan", "--candidates", "3", "--sd", "0.4", "--difference", "1", "--json")
     assert code == 0
-    assert json.loads(out) == {"mounts": 5, "power": pytest.approx(0.8806, abs=1e-3), "half_width": pytest.approx(0.6749, abs=1e-3)}
+    assert json.loads(out) == {
+        "mounts": 5,
+        "power": pytest.approx(0.8806, abs=1e-3),
+        "half_width": pytest.approx(0.6749, abs=1e-3),
+    }
     code, out, _ = said(capsys, "plan", "--candidates", "3", "--sd", "0.4", "--difference", "1")
     assert "5 mounts of each" in out
 
 
 def test_compare_speaks_for_a_person(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     path = tmp_path / "t.csv"
-    path.write_text("rise,radiator\n" + "".join(f"{10 + k + 0.1 * i},{name}\n" for k, name in enumerate(("Sedge", "Reed", "Rush")) for i in range(3)))
+    path.write_text(
+        "rise,radiator\n"
+        + "".join(f"{10 + k + 0.1 * i},{name}\n" for k, name in enumerate(("Sedge", "Reed", "Rush")) for i in range(3))
+    )
     code, out, _ = said(capsys, "compare", str(path), "--response", "rise", "--by", "radiator", "--margin", "0.3")
     assert code == 0
     assert "Sedge is lower than Rush by" in out
 
 
-@pytest.mark.parametrize(("args", "says"), [
-    (("read", "none.csv"), "no such file"),
-    (("settle", "LOG", "--response", "Nothing"), "there is no column “Nothing”; it has Coolant in, Die, Power"),
-    (("settle", "LOG", "--response", "i"), "fits several columns"),
-    (("settle", "LOG", "--response", "Die", "--tolerance", "-1"), "above 0"),
-    (("compare", "LOG", "--response", "Die", "--by", "Nobody"), "there is no column “Nobody”"),
-    (("compare", "LOG", "--response", "Die", "--by", "Time", "--confidence", "7"), "between 0.5 and 1"),
-    (("plan", "--candidates", "1", "--sd", "1", "--difference", "1"), "at least two candidates"),
-])
-def test_what_cannot_be_done_is_one_line_and_exit_2(log: Path, capsys: pytest.CaptureFixture[str], args: tuple[str, ...], says: str) -> None:
+@pytest.mark.parametrize(
+    ("args", "says"),
+    [
+        (("read", "none.csv"), "no such file"),
+        (("settle", "LOG", "--response", "Nothing"), "there is no column “Nothing”; it has Coolant in, Die, Power"),
+        (("settle", "LOG", "--response", "i"), "fits several columns"),
+        (("settle", "LOG", "--response", "Die", "--tolerance", "-1"), "above 0"),
+        (("compare", "LOG", "--response", "Die", "--by", "Nobody"), "there is no column “Nobody”"),
+        (("compare", "LOG", "--response", "Die", "--by", "Time", "--confidence", "7"), "between 0.5 and 1"),
+        (("plan", "--candidates", "1", "--sd", "1", "--difference", "1"), "at least two candidates"),
+    ],
+)
+def test_what_cannot_be_done_is_one_line_and_exit_2(
+    log: Path, capsys: pytest.CaptureFixture[str], args: tuple[str, ...], says: str
+) -> None:
     code, out, err = said(capsys, *[str(log) if a == "LOG" else a for a in args])
     assert code == 2
     assert out == ""
@@ -101,7 +143,9 @@ def test_what_cannot_be_done_is_one_line_and_exit_2(log: Path, capsys: pytest.Ca
 
 
 def test_the_installed_command_runs_without_a_screen(log: Path) -> None:
-    done = subprocess.run([sys.executable, "-m", "kuffin.cli", "read", str(log), "--json"], capture_output=True, text=True, check=False)
+    done = subprocess.run(
+        [sys.executable, "-m", "kuffin.cli", "read", str(log), "--json"], capture_output=True, text=True, check=False
+    )
     assert done.returncode == 0
     assert "PySide6" not in done.stderr
     assert json.loads(done.stdout)["rows"] == 120

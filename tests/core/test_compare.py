@@ -101,12 +101,7 @@ def test_a_covariate_is_taken_out_at_its_mean() -> None:
 
 @pytest.mark.parametrize(
     ("spread", "difference", "verdict"),
-    [
-        (0.1, 0.3, "same"),
-        (0.1, 2.0, "a_lower"),
-        (0.1, -2.0, "b_lower"),
-        (1.2, 0.6, "unsettled"),
-    ],
+    [(0.1, 0.3, "same"), (0.1, 2.0, "a_lower"), (0.1, -2.0, "b_lower"), (1.2, 0.6, "unsettled")],
 )
 def test_verdicts_follow_the_margin(spread: float, difference: float, verdict: str) -> None:
     pattern = np.array([-1.0, 0.0, 1.0, -0.5, 0.5]) * spread

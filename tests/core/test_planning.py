@@ -29,12 +29,7 @@ def test_the_studentized_range_is_scipys(k: int, df: float, q: float) -> None:
 # qtukey(p, k, df) / sqrt(2) and qDunnett from published tables (R 4.2; C. W. Dunnett 1964)
 @pytest.mark.parametrize(
     ("confidence", "k", "df", "q"),
-    [
-        (0.95, 3, 10, 3.877676),
-        (0.95, 4, 20, 3.958293),
-        (0.99, 5, 12, 5.835),
-        (0.90, 3, 6, 3.558),
-    ],
+    [(0.95, 3, 10, 3.877676), (0.95, 4, 20, 3.958293), (0.99, 5, 12, 5.835), (0.90, 3, 6, 3.558)],
 )
 def test_tukeys_quantiles_are_those_of_the_tables(confidence: float, k: int, df: float, q: float) -> None:
     assert tukey_critical(confidence, k, df) * np.sqrt(2) == pytest.approx(q, abs=2e-3)

@@ -20,11 +20,28 @@ def verdict(demo_notebook: Notebook) -> StudyVerdict:
     return judge(demo_notebook, demo_notebook.study(1))
 
 
-def test_readings_compared_by_the_command_give_the_windows_verdict(verdict: StudyVerdict, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+def test_readings_compared_by_the_command_give_the_windows_verdict(
+    verdict: StudyVerdict, tmp_path: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
     path = tmp_path / "readings.csv"
     path.write_text(as_csv(readings_rows(verdict)), encoding="utf-8")
-    code = main(["compare", str(path), "--response", "coolant_over_air_per_watt [K]", "--by", "candidate", "--unit", "mount", "--round", "round",
-                 "--margin", "0.5", "--json"])
+    code = main(
+        [
+            "compare",
+            str(path),
+            "--response",
+            "coolant_over_air_per_watt [K]",
+            "--by",
+            "candidate",
+            "--unit",
+            "mount",
+            "--round",
+            "round",
+            "--margin",
+            "0.5",
+            "--json",
+        ]
+    )
     told = json.loads(capsys.readouterr().out)
     assert code == 0
     found = verdict.main.comparison

@@ -48,7 +48,7 @@ def test_readings_are_the_resistances_of_the_simulated_bench(demo_notebook: Note
         truth = run.truth.radiator_k_w * REFERENCE_W
         assert reading.value == pytest.approx(truth, abs=0.25)
         held += abs((reading.value or 0) - truth) <= (reading.u95 or 0)
-    assert held >= 11       # of 12 intervals of 95 %
+    assert held >= 11  # of 12 intervals of 95 %
 
 
 def test_as_read_names_the_wrong_winner_and_the_verdict_does_not(demo_notebook: Notebook) -> None:
@@ -60,7 +60,7 @@ def test_as_read_names_the_wrong_winner_and_the_verdict_does_not(demo_notebook: 
     assert v.main.ranking() == truth
     found = v.main.comparison
     assert found is not None
-    for pair in found.pairs:        # nothing is said that is not so
+    for pair in found.pairs:  # nothing is said that is not so
         true = (RADIATORS[pair.a].k_w - RADIATORS[pair.b].k_w) * (1000 / 900) ** 0.45 * REFERENCE_W
         if pair.verdict in {"a_lower", "b_lower"}:
             assert (true < 0) == (pair.verdict == "a_lower")
@@ -118,6 +118,7 @@ def test_leaving_a_mount_out_reads_no_samples_again(demo_notebook: Notebook, mon
 
     def forbidden(*_: object) -> None:
         raise AssertionError("samples were read again")
+
     monkeypatch.setattr(results, "read_run", forbidden)
     edits.leave_out(demo_notebook, named(v, "Rush, round 1"), "Rush, round 1", "to see")
     assert verdict(demo_notebook).main.comparison is not None
@@ -152,16 +153,20 @@ def test_swapped_probes_are_noticed(demo_notebook: Notebook) -> None:
 def test_each_trace_takes_the_coolant_at_the_blocks_inlet(demo_notebook: Notebook) -> None:
     with demo_notebook.session() as session:
         run = session.get_one(Run, 1)
-        run.channels
         signals = results.run_signals(demo_notebook, run)
     assert signals.names == {"die": "Die", "coolant": "Coolant in", "air": "Air in", "power": "Package power"}
 
 
-@pytest.mark.parametrize(("under_test", "default", "as_read"), [
-    ("radiator", "coolant_over_air_per_watt", "coolant_as_read"), ("block", "die_over_coolant_per_watt", "die_as_read"),
-    ("paste", "die_over_coolant_per_watt", "die_as_read"), ("coolant", "die_over_air_per_watt", "die_as_read"),
-    ("set", "die_over_air_per_watt", "die_as_read"),
-])
+@pytest.mark.parametrize(
+    ("under_test", "default", "as_read"),
+    [
+        ("radiator", "coolant_over_air_per_watt", "coolant_as_read"),
+        ("block", "die_over_coolant_per_watt", "die_as_read"),
+        ("paste", "die_over_coolant_per_watt", "die_as_read"),
+        ("coolant", "die_over_air_per_watt", "die_as_read"),
+        ("set", "die_over_air_per_watt", "die_as_read"),
+    ],
+)
 def test_the_usual_school_follows_from_what_is_under_test(under_test: str, default: str, as_read: str) -> None:
     assert default_school(under_test).key == default
     assert as_read_school(under_test).key == as_read
@@ -187,10 +192,20 @@ def test_hand_worked_heat_path() -> None:
 
 
 def test_words_never_say_more_than_the_interval() -> None:
-    found = compare([MountValue(c, str(i), level + 0.1 * (i % 3 - 1)) for c, level in (("A", 10.0), ("B", 11.0), ("C", 13.4)) for i in range(3)], margin=0.5)
+    found = compare(
+        [
+            MountValue(c, str(i), level + 0.1 * (i % 3 - 1))
+            for c, level in (("A", 10.0), ("B", 11.0), ("C", 13.4))
+            for i in range(3)
+        ],
+        margin=0.5,
+    )
     sentence = pair_sentence(found.pair("A", "B"), found, "K", "cooler")
     pair = found.pair("A", "B")
-    assert sentence == f"A is cooler than B by {number(-pair.high)} to {number(-pair.low)} K, more than the 0.5 K that matter."
+    assert (
+        sentence
+        == f"A is cooler than B by {number(-pair.high)} to {number(-pair.low)} K, more than the 0.5 K that matter."
+    )
     real = replace(pair, verdict="same", difference=-0.3, low=-0.4, high=-0.2)
     assert "real but small 0.3 K" in pair_sentence(real, found, "K", "cooler")
     open_ = replace(pair, verdict="unsettled", low=-0.4, high=0.2, mounts_needed=5)

@@ -18,16 +18,7 @@ from sqlalchemy.orm.attributes import set_committed_value
 
 from kuffin.core.errors import NotebookError
 from kuffin.notebook import journal
-from kuffin.notebook.entities import (
-    APPLICATION_ID,
-    SCHEMA_VERSION,
-    Base,
-    Candidate,
-    Edit,
-    Mount,
-    Run,
-    Study,
-)
+from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Base, Candidate, Edit, Mount, Run, Study
 
 SUFFIX = ".kuffin"
 _KEPT_EDITS = 200

@@ -1,0 +1,53 @@
+"""A window to work with, offscreen."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+from pathlib import Path
+
+import pytest
+from pytestqt.qtbot import QtBot
+
+from kuffin.app.look import theme as looks
+from kuffin.app.main import application
+from kuffin.app.settings import Settings
+from kuffin.app.window import MainWindow
+
+
+@pytest.fixture(scope="session")
+def qapp() -> object:
+    """The application, dressed as it starts."""
+    app = application()
+    looks.apply(app, looks.LIGHT)
+    return app
+
+
+@pytest.fixture
+def window(qtbot: QtBot, tmp_path: Path, qapp: object) -> Iterator[MainWindow]:
+    settings = Settings(tmp_path / "window.ini")
+    settings.set_value("theme", "light")
+    made = MainWindow(settings)
+    made.resize(1280, 800)
+    qtbot.addWidget(made)
+    made.show()
+    qtbot.waitExposed(made)
+    yield made
+    made.close()
+
+
+@pytest.fixture
+def at_rest(qtbot: QtBot, window: MainWindow) -> Callable[[], None]:
+    """Wait until the window has nothing left to do."""
+
+    def wait() -> None:
+        qtbot.waitUntil(lambda: not window.jobs.running, timeout=30_000)
+        qtbot.wait(20)
+
+    return wait
+
+
+@pytest.fixture
+def demo_window(window: MainWindow, demo: Path, at_rest: Callable[[], None]) -> MainWindow:
+    assert window.notebooks.open_path(demo)
+    at_rest()
+    return window
