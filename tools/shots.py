@@ -52,7 +52,6 @@ def main(folder: Path) -> None:
         build_demo(place / "booth seven.kuffin")
         window.notebooks.open_path(place / "booth seven.kuffin")
         settle_down(app, window)
-        shoot("compare-first-look")
         verdict = window.state.verdict
         assert verdict is not None
         odd = next(r for r in verdict.main.readings if r.label == "Bulrush, round 2")

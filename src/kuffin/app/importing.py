@@ -11,7 +11,6 @@ from kuffin.app.dialogs.importlogs import ImportLogs, Incoming, incoming
 from kuffin.app.jobs import Job
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
-from kuffin.logs.reader import read_log
 from kuffin.notebook import edits
 
 
@@ -37,6 +36,8 @@ class Importer(QObject):
             return
 
         def work(job: Job) -> tuple[list[object], list[str]]:
+            from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
             read: list[object] = []
             problems = []
             for i, path in enumerate(files):

@@ -5,10 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import numpy as np
-from scipy import stats
 
 from kuffin.core.errors import CompareError
 from kuffin.core.ranges import dunnett_critical, even_correlation, tukey_critical
+from kuffin.core.student import noncentral_t_cdf
 
 MOST = 1000
 
@@ -40,7 +40,7 @@ def planned_power(
     if shift > 35:
         power = 1.0
     else:
-        power = float(stats.nct.sf(critical, df, shift) + stats.nct.cdf(-critical, df, shift))
+        power = float(1 - noncentral_t_cdf(critical, df, shift) + noncentral_t_cdf(-critical, df, shift))
     return MountPlan(n, min(max(power, 0.0), 1.0), float(critical * sd * np.sqrt(2 / n)))
 
 

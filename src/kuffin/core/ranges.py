@@ -16,12 +16,14 @@ from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import optimize, special, stats
+from scipy import special
+
+from kuffin.core.student import t_quantile, t_two_sided_p
 
 Array = NDArray[np.float64]
 
-_INNER_X, _INNER_W = np.polynomial.legendre.leggauss(96)
-_OUTER_X, _OUTER_W = np.polynomial.legendre.leggauss(72)
+_INNER_X, _INNER_W = np.polynomial.legendre.leggauss(64)
+_OUTER_X, _OUTER_W = np.polynomial.legendre.leggauss(44)
 _Z = 8.75 * _INNER_X
 _ZW = 8.75 * _INNER_W * np.exp(-(_Z**2) / 2) / np.sqrt(2 * np.pi)
 
@@ -31,8 +33,8 @@ def _scale_nodes(df: float) -> tuple[Array, Array]:
     """Nodes and weights of s = √(χ²/df)."""
     if df > 25_000:
         return np.array([1.0]), np.array([1.0])
-    low = 0.0 if df < 3 else float(np.sqrt(stats.chi2.ppf(1e-15, df) / df))
-    high = float(np.sqrt(stats.chi2.isf(1e-15, df) / df))
+    low = 0.0 if df < 3 else float(np.sqrt(2 * special.gammaincinv(df / 2, 1e-15) / df))
+    high = float(np.sqrt(special.chdtri(df, 1e-15) / df))
     s = low + (high - low) * 0.5 * (_OUTER_X + 1)
     log_density = np.log(2.0) + df / 2 * np.log(df / 2) - special.gammaln(df / 2) + (df - 1) * np.log(s) - df * s**2 / 2
     return s, 0.5 * (high - low) * _OUTER_W * np.exp(log_density)
@@ -54,21 +56,41 @@ def _quantile(cdf: Callable[[float], float], p: float) -> float:
         high *= 2
         if high > 1e5:
             return high
-    return float(optimize.brentq(lambda x: cdf(x) - p, 0.0, high, xtol=1e-10, rtol=1e-12))
+    return _root(lambda x: cdf(x) - p, 0.0, high)
+
+
+def _root(f: Callable[[float], float], a: float, b: float, tolerance: float = 1e-10) -> float:
+    """Regula falsi with the Illinois rule (M. Dowell and P. Jarratt, BIT 11 (1971)); f(a) < 0 < f(b)."""
+    fa, fb = f(a), f(b)
+    side = 0
+    for _ in range(200):
+        c = (fa * b - fb * a) / (fa - fb) if fa != fb else 0.5 * (a + b)
+        fc = f(c)
+        if abs(fc) < 1e-14 or abs(b - a) < tolerance:
+            return c
+        if fc > 0:
+            b, fb = c, fc
+            fa = fa / 2 if side == 1 else fa
+            side = 1
+        else:
+            a, fa = c, fc
+            fb = fb / 2 if side == -1 else fb
+            side = -1
+    return 0.5 * (a + b)
 
 
 @lru_cache(maxsize=4096)
 def tukey_critical(confidence: float, k: int, df: float) -> float:
     """The t-like critical value of all pairs of k means: q / √2."""
     if k == 2:
-        return float(stats.t.ppf(0.5 + confidence / 2, df))
+        return t_quantile(0.5 + confidence / 2, df)
     return _quantile(lambda q: studentized_range_cdf(q, k, df), confidence) / float(np.sqrt(2))
 
 
 def tukey_p(t: float, k: int, df: float) -> float:
     """The adjusted p of a difference t standard errors from 0 among all pairs of k means."""
     if k == 2:
-        return float(2 * stats.t.sf(abs(t), df))
+        return t_two_sided_p(t, df)
     return float(np.clip(1 - studentized_range_cdf(abs(t) * np.sqrt(2), k, df), 0.0, 1.0))
 
 
@@ -105,7 +127,9 @@ def many_to_one_cdf(c: float, correlation: Array, df: float) -> float:
         return 0.0
     loads = _one_factor(correlation)
     if loads is None:
-        frozen = stats.multivariate_t(
+        from scipy.stats import multivariate_t  # heavy, and rarely needed
+
+        frozen = multivariate_t(
             np.zeros(correlation.shape[0]), correlation, df=max(round(min(df, 1e6)), 1), allow_singular=True, seed=7
         )
         bound = np.full(correlation.shape[0], c)
@@ -123,7 +147,7 @@ def many_to_one_cdf(c: float, correlation: Array, df: float) -> float:
 def dunnett_critical(confidence: float, correlation: Array, df: float) -> float:
     """Critical value of Dunnett's comparisons with one reference."""
     if correlation.shape[0] == 1:
-        return float(stats.t.ppf(0.5 + confidence / 2, df))
+        return t_quantile(0.5 + confidence / 2, df)
     return _dunnett_critical(confidence, tuple(map(tuple, np.round(correlation, 10).tolist())), float(df))
 
 
@@ -132,17 +156,15 @@ def _dunnett_critical(confidence: float, rows: tuple[tuple[float, ...], ...], df
     correlation = np.array(rows)
     if _one_factor(correlation) is not None:
         return _quantile(lambda c: many_to_one_cdf(c, correlation, df), confidence)
-    start = float(stats.t.ppf(0.5 + confidence / 2, df))
-    top = float(stats.t.ppf(1 - (1 - confidence) / 2 / correlation.shape[0], df))
-    return float(
-        optimize.brentq(lambda c: many_to_one_cdf(c, correlation, df) - confidence, 0.98 * start, 1.02 * top, xtol=1e-5)
-    )
+    start = t_quantile(0.5 + confidence / 2, df)
+    top = t_quantile(1 - (1 - confidence) / 2 / correlation.shape[0], df)
+    return _root(lambda c: many_to_one_cdf(c, correlation, df) - confidence, 0.98 * start, 1.02 * top, 1e-5)
 
 
 def dunnett_p(t: float, correlation: Array, df: float) -> float:
     """The adjusted p of a comparison t standard errors from 0 among comparisons with one reference."""
     if correlation.shape[0] == 1:
-        return float(2 * stats.t.sf(abs(t), df))
+        return t_two_sided_p(t, df)
     return float(np.clip(1 - many_to_one_cdf(abs(t), correlation, df), 0.0, 1.0))
 
 

@@ -7,7 +7,6 @@ from __future__ import annotations
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import ndimage, signal
 
 Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]
@@ -49,6 +48,8 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
     finite = np.flatnonzero(np.isfinite(values))
     if finite.size < window:
         return marked
+    from scipy import ndimage  # off the start-up path
+
     x = values[finite]
     middle = ndimage.median_filter(x, window, mode="nearest")
     away = np.abs(x - middle)
@@ -157,6 +158,8 @@ def lagged(times: Array, values: Array, tau: float, initial: float | None = None
     if float(np.abs(h - typical).max()) < 1e-6 * typical:
         a = np.exp(-typical / tau)
         b = tau / typical * (1 - a)
+        from scipy import signal  # off the start-up path
+
         drive = np.concatenate(([0.0], (1 - b) * x[1:] + (b - a) * x[:-1]))
         out, _ = signal.lfilter([1.0], [1.0, -a], drive, zi=np.array([z0]))
         out = np.asarray(out, float)

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
 import numpy as np
-from scipy import stats
 
+from kuffin.core.student import t_quantile
 from kuffin.verdicts.results import RunResult, main_trace
 
 if TYPE_CHECKING:
@@ -116,7 +116,7 @@ def _off_siblings(
     df = (comparison.df or n - len(comparison.candidates)) - 1
     if df < 2:
         return
-    limit = float(stats.t.isf(0.05 / 2 / n, df))
+    limit = t_quantile(1 - 0.05 / 2 / n, df)
     for value, t in zip(comparison.mounts, comparison.studentized, strict=True):
         if np.isfinite(t) and abs(t) > limit:
             mount_id = int(value.mount)

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from functools import cached_property
+from typing import TYPE_CHECKING
+
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeySequence, QShortcut
 from PySide6.QtWidgets import (
@@ -20,14 +23,17 @@ from kuffin.app.jobs import Job
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import link_button, text
+from kuffin.app.widgets.curve import Curve
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.app.widgets.traceplot import Curve, TracePlot
 from kuffin.core.errors import KuffinError
 from kuffin.core.settle import Settling
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Run
 from kuffin.verdicts.results import hand_window, main_trace, run_signals, settle_trace
 from kuffin.verdicts.working import mount_working
+
+if TYPE_CHECKING:
+    from kuffin.app.widgets.traceplot import TracePlot
 
 
 class InspectDesk(QWidget):
@@ -46,8 +52,6 @@ class InspectDesk(QWidget):
         self._trace_box = QComboBox()
         self._trace_box.setAccessibleName("Trace that is judged")
         self._trace_box.activated.connect(self._trace_chosen)
-        self.plot = TracePlot(theme)
-        self.plot.window_moved.connect(self._window_moved)
         self.stairs = Staircase(theme)
         self._answer = link_button("", "The reading: show its working")
         self._answer.clicked.connect(self._explain)
@@ -113,7 +117,7 @@ class InspectDesk(QWidget):
         scroll.setFixedWidth(350)
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
-        left.addWidget(self.plot, 1)
+        self._plot_place = left
         tools = QHBoxLayout()
         tools.addWidget(text("Drag the band's edges to set the window by hand · + and − zoom", style="small"), 1)
         tools.addWidget(self._find)
@@ -132,9 +136,20 @@ class InspectDesk(QWidget):
         layout.addWidget(self._empty, 0, Qt.AlignmentFlag.AlignTop)
         layout.addWidget(self._body, 1)
 
+    @cached_property
+    def plot(self) -> TracePlot:
+        """The traces; made when a run is first looked at, as the plotting library is slow to import."""
+        from kuffin.app.widgets.traceplot import TracePlot
+
+        plot = TracePlot(self._theme)
+        plot.window_moved.connect(self._window_moved)
+        self._plot_place.insertWidget(0, plot, 1)
+        return plot
+
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
-        self.plot.set_theme(theme)
+        if "plot" in self.__dict__:
+            self.plot.set_theme(theme)
         self.stairs.set_theme(theme)
 
     # --- showing ---------------------------------------------------------------------------------------------------

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
@@ -11,20 +9,10 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.curve import Curve
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
-
-_LINES = (Qt.PenStyle.SolidLine, Qt.PenStyle.DashLine, Qt.PenStyle.DotLine, Qt.PenStyle.DashDotLine)
-
-
-@dataclass(frozen=True)
-class Curve:
-    """A channel to draw: name, times in s, values, and whether it belongs to the temperatures or the power."""
-
-    name: str
-    times: Array
-    values: Array
 
 
 class TracePlot(QWidget):
@@ -92,8 +80,11 @@ class TracePlot(QWidget):
             self.below.setLabel("left", "°C")
         shades = (t.ink, t.muted, t.muted, t.ink)
         for i, curve in enumerate(curves):
-            pen = pg.mkPen(shades[i % 4], width=1.2, style=_LINES[i % 4])
-            self.below.plot(curve.times / 60, curve.values, pen=pen, connect="finite")
+            # one-pixel solid lines without smoothing: dashes and wide pens make long traces crawl
+            pen = pg.mkPen(shades[i % 4], width=1)
+            self.below.plot(
+                curve.times / 60, curve.values, pen=pen, connect="finite", antialias=curve.times.size < 4000
+            )
             end = curve.values[np.isfinite(curve.values)][-200:]
             if end.size:
                 name = pg.TextItem(curve.name, color=t.ink, anchor=(1, 1), fill=pg.mkBrush(t.ground + "c0"))
@@ -111,7 +102,7 @@ class TracePlot(QWidget):
 
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme
-        self.top.plot(minutes, s.trace, pen=pg.mkPen(t.muted, width=1.0), connect="finite")
+        self.top.plot(minutes, s.trace, pen=pg.mkPen(t.muted, width=1), connect="finite", antialias=minutes.size < 4000)
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
         self.top.addItem(
             pg.InfiniteLine(

@@ -13,7 +13,7 @@ from kuffin.core.compare.letters import tie_letters
 Array = NDArray[np.float64]
 
 MOST_MOUNTS = 99
-DRAWS = 20_000
+DRAWS = 10_000
 
 # the family's critical value at a level, with n mounts of each candidate (0: as they are)
 Critical = Callable[[float, int], float]

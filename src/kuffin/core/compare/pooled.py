@@ -7,12 +7,12 @@ from itertools import combinations
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import stats
 
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, PairResult
 from kuffin.core.compare.judging import chances_of_best, group_letters, mounts_needed, pair_verdict, sample_counts
 from kuffin.core.compare.linear import LinearFit
 from kuffin.core.ranges import dunnett_critical, dunnett_p, even_correlation, tukey_critical, tukey_p
+from kuffin.core.student import t_quantile
 
 
 def compare_pooled(
@@ -66,7 +66,7 @@ def compare_pooled(
         p = p_of(difference / se, place) if se > 0 else (1.0 if difference == 0 else 0.0)
         needed = mounts_needed(difference, fit.sd, margin, confidence, critical) if verdict == "unsettled" else None
         pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
-    half = float(stats.t.ppf(0.5 + confidence / 2, df)) * fit.sd * np.sqrt(np.diag(fit.unscaled))
+    half = t_quantile(0.5 + confidence / 2, df) * fit.sd * np.sqrt(np.diag(fit.unscaled))
     chances = chances_of_best(fit.means, fit.covariance, df, better)
     letters = None if reference is not None else group_letters(names, fit.means, pairs, confidence, better)
     samples = sample_counts(names, mounts)

@@ -7,11 +7,11 @@ from itertools import combinations
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import stats
 
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, PairResult
 from kuffin.core.compare.judging import DRAWS, group_letters, mounts_needed, pair_verdict, sample_counts
 from kuffin.core.ranges import tukey_critical, tukey_p
+from kuffin.core.student import t_quantile
 
 Array = NDArray[np.float64]
 
@@ -52,7 +52,7 @@ def compare_separate(
             else None
         )
         pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
-    half = np.array([float(stats.t.ppf(0.5 + confidence / 2, m - 1)) for m in n]) * np.sqrt(share)
+    half = np.array([t_quantile(0.5 + confidence / 2, m - 1) for m in n]) * np.sqrt(share)
     rng = np.random.default_rng(20)
     draws = means + rng.standard_t(n - 1, (DRAWS, k)) * np.sqrt(share)
     best = draws.argmin(axis=1) if better == "lower" else draws.argmax(axis=1)

@@ -6,12 +6,12 @@ from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import stats
 
 from kuffin.core.errors import TraceError
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.result import Settling
 from kuffin.core.settle.warmup import WarmUp
+from kuffin.core.student import t_quantile
 from kuffin.core.traces import inflation, lagged, quantum
 
 Array = NDArray[np.float64]
@@ -140,7 +140,7 @@ def _drift(t: Array, y: Array, noise: _Noise) -> tuple[float, float]:
     residuals = y - y.mean() - slope * x
     ips = max(inflation(residuals), 0.6 * noise.spacing)
     own = float(
-        stats.t.ppf(0.975, max(n / noise.spacing - 2, 1.0))
+        t_quantile(0.975, max(n / noise.spacing - 2, 1.0))
         * np.sqrt(float(residuals @ residuals) / max(n - 2, 1) / sxx * ips)
     )
     return slope * 600, min(pooled, own) * 600
@@ -199,7 +199,7 @@ def _window_mean(
         return mean, float("nan"), 1.0, sd
     ips = inflation(means)
     se = float(means.std(ddof=1) / np.sqrt(m) * np.sqrt(ips))
-    t95 = float(stats.t.ppf(0.975, max(m / ips - 1, 1.0)))
+    t95 = float(t_quantile(0.975, max(m / ips - 1, 1.0)))
     n_eff = float(min(n, (sd / se) ** 2)) if se > 0 else float(n)
     u95 = abs(warm_up_left) + float(np.hypot(t95 * se, an.tolerance / 4))
     return mean, u95, n_eff, sd

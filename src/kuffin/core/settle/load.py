@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import ndimage, signal
 
 Array = NDArray[np.float64]
 
@@ -77,6 +76,8 @@ def rise_start(times: Array, values: Array) -> float | None:
         return None
     step = max(float(np.median(np.diff(t))), 1e-9)
     width = max(3, round(20 / step))
+    from scipy import ndimage  # off the start-up path
+
     smooth = ndimage.median_filter(v, min(width | 1, 2 * (t.size // 2) - 1), mode="nearest")
     noise = 1.4826 * float(np.median(np.abs(np.diff(v)))) + 1e-9
     low, high = float(np.percentile(smooth, 2)), float(np.percentile(smooth, 95))
@@ -106,6 +107,8 @@ def loop_period(times: Array, power: Array, start: float, end: float) -> float |
     t, p = times[ok], power[ok]
     if t.size < 40:
         return None
+    from scipy import ndimage, signal  # off the start-up path
+
     sampling = float(np.median(np.diff(t)))
     h = max(1.0, float(t[-1] - t[0]) / 100_000)
     grid = np.arange(t[0], t[-1], h)

@@ -16,8 +16,8 @@ from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import stats
 
+from kuffin.core.student import t_quantile
 from kuffin.core.traces import inflation
 
 Array = NDArray[np.float64]
@@ -81,7 +81,7 @@ class WarmUp:
 
     @property
     def t95(self) -> float:
-        return float(stats.t.ppf(0.975, max(self.df / self.inflation, 2.0)))
+        return float(t_quantile(0.975, max(self.df / self.inflation, 2.0)))
 
 
 def _solve(basis: Array, y: Array) -> tuple[Array, Array, float]:

@@ -1,0 +1,24 @@
+"""Print the figures: python -m benchmarks [NAME ...], all of them without a name."""
+
+from __future__ import annotations
+
+import os
+import sys
+
+os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+os.environ.setdefault("OMP_NUM_THREADS", "1")
+
+from benchmarks import leaving_out, panning, reading, scaling, settling, starting
+
+ALL = {
+    "reading": reading.report,
+    "scaling": scaling.report,
+    "leaving_out": leaving_out.report,
+    "starting": starting.report,
+    "panning": panning.report,
+    "settling": lambda: settling.report(settling.run(120)),
+}
+
+if __name__ == "__main__":
+    for name in sys.argv[1:] or list(ALL):
+        ALL[name]()
