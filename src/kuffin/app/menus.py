@@ -92,6 +92,7 @@ class Menus:
     def _study(self, menu: QMenu) -> None:
         w = self._window
         self._add(menu, "Start a study …", w.studies.new_study, "Ctrl+Shift+N")
+        self._add(menu, "Change the study …", w.studies.change_study, "", "notebook")
         self._add(menu, "Add logs …", w.studies.ask_logs, "Ctrl+L")
         menu.addSeparator()
         self._add(menu, "Put this mount into the bin", w.studies.bin_mount, "", "notebook")

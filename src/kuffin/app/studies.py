@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING
 from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QDialog, QFileDialog
 
+from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.exporting import write_picture, write_table
@@ -58,6 +59,27 @@ class Studies(QObject):
         )
         if isinstance(study_id, int):
             self._state.choose_study(study_id)
+
+    def change_study(self) -> None:
+        """Ask what shall be different about the study."""
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        verdict = self._state.verdict
+        dialog = ChangeStudy(study, verdict.reference_power_w if verdict is not None else 100.0, self._window)
+        if dialog.exec() == QDialog.DialogCode.Accepted:
+            self.apply_changes(dialog)
+
+    def apply_changes(self, dialog: ChangeStudy) -> None:
+        """Keep what was changed, as one edit for the candidates and one for the rest."""
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        if dialog.names() != [(c.id, c.name) for c in study.live_candidates]:
+            self._state.attempt(edits.change_candidates, notebook, study.id, dialog.names())
+        values = {k: v for k, v in dialog.values().items() if v != "" and v != getattr(study, k)}
+        if values:
+            self._state.attempt(edits.change_study, notebook, study.id, "change the study", **values)
 
     def ask_logs(self) -> None:
         """Ask for log files."""

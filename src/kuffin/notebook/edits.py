@@ -69,6 +69,39 @@ def change_study(notebook: Notebook, study_id: int, label: str, **values: object
             setattr(study, key, value)
 
 
+def change_candidates(notebook: Notebook, study_id: int, names: Sequence[tuple[int | None, str]]) -> None:
+    """Rename, add and take away candidates; what is taken away goes to the bin with its mounts.
+
+    Parameters
+    ----------
+    names : sequence of (candidate id or None, name)
+        In the order in which they shall stand; None for a new one.
+
+    Raises
+    ------
+    NotebookError
+        Where two have the same name, or one has none.
+    """
+    cleaned = [(i, name.strip()) for i, name in names]
+    if any(not name for _, name in cleaned):
+        raise NotebookError("a candidate needs a name")
+    if len({name.lower() for _, name in cleaned}) != len(cleaned):
+        raise NotebookError("two candidates have the same name; give each its own")
+    with notebook.edit("change the candidates") as session:
+        kept = {i for i, _ in cleaned if i is not None}
+        for candidate in session.scalars(
+            select(Candidate).where(Candidate.study_id == study_id, Candidate.binned_at.is_(None))
+        ):
+            if candidate.id not in kept:
+                candidate.binned_at = now_text()
+        for position, (i, name) in enumerate(cleaned):
+            if i is None:
+                session.add(Candidate(study_id=study_id, name=name, position=position, samples=[Sample(label="1")]))
+            else:
+                found = session.get_one(Candidate, i)
+                found.name, found.position = name, position
+
+
 def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candidate:
     """The candidate of this name, made where it is not there yet."""
     found = session.scalars(

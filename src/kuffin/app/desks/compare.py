@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import (
     QAbstractItemView,
@@ -76,7 +76,7 @@ class CompareDesk(QWidget):
         for column in range(3):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(3, QHeaderView.ResizeMode.Stretch)
-        header.sectionResized.connect(lambda column, _old, _new: column == 3 and self._fit_pairs())
+        header.sectionResized.connect(lambda column, _old, _new: column == 3 and QTimer.singleShot(0, self._fit_pairs))
         self._warning = text(style="warn")
         self._left_out = text(style="muted")
         self._foot = text(style="small")

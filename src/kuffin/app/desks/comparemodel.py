@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from kuffin.core.compare import PairResult
 from kuffin.core.normalise import School
 from kuffin.verdicts.study import SchoolResult, StudyVerdict
-from kuffin.verdicts.words import digits_for, number, pair_sentence, span
+from kuffin.verdicts.words import digits_for, mounts_more, number, pair_sentence, span
 from kuffin.verdicts.working import scope
 
 
@@ -41,16 +41,13 @@ def pair_rows(result: SchoolResult) -> list[PairRow]:
     rows = []
     for pair in found.pairs:
         digits = digits_for(pair.high - pair.low)
-        rows.append(
-            PairRow(
-                pair,
-                f"{pair.a} − {pair.b}",
-                f"{number(pair.difference, digits)} {unit}",
-                span(pair.low, pair.high, unit, digits),
-                pair_sentence(pair, found, unit, "cooler"),
-                not pair.settled,
-            )
-        )
+        words = pair_sentence(pair, found, unit, "cooler")
+        if not pair.settled:  # the interval stands beside it already
+            now = min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts)
+            words = f"Not told apart yet: {mounts_more(now, pair.mounts_needed)}."
+        difference = f"{number(pair.difference, digits)} {unit}"
+        interval = span(pair.low, pair.high, unit, digits)
+        rows.append(PairRow(pair, f"{pair.a} − {pair.b}", difference, interval, words, not pair.settled))
     return sorted(rows, key=lambda r: (r.open, r.pair.p))
 
 

@@ -20,6 +20,7 @@ Critical = Callable[[float, int], float]
 
 
 def pair_verdict(low: float, high: float, narrow: tuple[float, float], margin: float | None, difference: float) -> str:
+    """The verdict on a pair: same, a_lower, b_lower or unsettled, from its wide and its narrow interval."""
     if margin is not None and -margin < narrow[0] and narrow[1] < margin:
         return "same"
     if low > 0 or high < 0:
@@ -30,6 +31,7 @@ def pair_verdict(low: float, high: float, narrow: tuple[float, float], margin: f
 def group_letters(
     names: list[str], means: Array, pairs: Sequence[PairResult], confidence: float, better: str
 ) -> list[str]:
+    """Letters of the ties, the best candidate first; two share one where p is not below 1 − confidence."""
     apart = np.zeros((len(names), len(names)), bool)
     for pair in pairs:
         i, j = names.index(pair.a), names.index(pair.b)
@@ -39,6 +41,7 @@ def group_letters(
 
 
 def sample_counts(names: Sequence[str], mounts: Sequence[MountValue]) -> dict[str, int]:
+    """How many samples each candidate was measured with, at least one."""
     return {
         name: max(1, len({m.sample for m in mounts if m.candidate == name and m.sample is not None})) for name in names
     }

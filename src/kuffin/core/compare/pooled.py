@@ -26,6 +26,7 @@ def compare_pooled(
     better: str,
     warnings: list[str],
 ) -> Comparison:
+    """All pairs, or all against a reference, from a linear fit with one spread for all candidates."""
     k, df = len(names), fit.df
     if reference is None:
         places = list(combinations(range(k), 2))

@@ -26,6 +26,7 @@ def compare_separate(
     better: str,
     warnings: list[str],
 ) -> Comparison:
+    """All pairs of candidates that keep their own means and spreads, with Welch's degrees of freedom each."""
     k = len(names)
     groups = [y[index == i] for i in range(k)]
     n = np.array([g.size for g in groups], float)

@@ -27,6 +27,7 @@ def judge(
     step_at: float | None,
     window: tuple[float, float] | None,
 ) -> Settling:
+    """Find the settled window (or take the one set by hand) and put together what is known of the trace."""
     a = an.from_box
     t, starts = an.t[a:], an.starts[a:]
     tolerance = an.tolerance

@@ -27,6 +27,7 @@ class Signals:
 
 
 def load_of(times: Array, response: Array, over: Array | None, load: Array | None) -> tuple[float | None, float]:
+    """When the load began and ended: from the load channel, else from the trace itself."""
     if load is not None and np.isfinite(load).sum() >= 8:
         cleaned = load.copy()
         cleaned[lone_spikes(load, response)] = np.nan
@@ -65,6 +66,7 @@ def clean(
     begin: float,
     end: float,
 ) -> Signals:
+    """Cleaned copies of all channels up to the load's end; spikes are missing in them, and counted."""
     keep = times <= end + 1e-9
     t = times[keep]
 
@@ -89,6 +91,7 @@ def clean(
 
 
 def is_fast(s: Signals, begin: float, end: float, has_start: bool, width: float) -> bool:
+    """Whether the judged trace jumps at once (die over coolant) or creeps (coolant over air)."""
     y = s.response if s.over is None else s.response - s.over
     if not has_start:
         # no start to look at: a trace that shares no slow approach with time is taken for slow all the same
@@ -110,6 +113,7 @@ def is_fast(s: Signals, begin: float, end: float, has_start: bool, width: float)
 
 
 def box_starts(first: float, end: float, width: float, stride: float) -> Array:
+    """Where the boxes begin; the last one ends with the load."""
     count = int(np.floor((end - width - first) / stride + 1e-9)) + 1
     if count < 1:
         return np.empty(0)

@@ -1,0 +1,84 @@
+"""The house itself: small modules, docstrings, a light start, links that lead somewhere."""
+
+from __future__ import annotations
+
+import ast
+import re
+import subprocess
+import sys
+import tomllib
+import xml.dom.minidom
+from pathlib import Path
+
+import pytest
+
+ROOT = Path(__file__).resolve().parents[1]
+MODULES = sorted((ROOT / "src" / "kuffin").rglob("*.py"))
+
+
+@pytest.mark.parametrize("path", MODULES, ids=lambda p: str(p.relative_to(ROOT / "src")))
+def test_a_module_says_what_it_is_and_fits_on_a_few_screens(path: Path) -> None:
+    source = path.read_text(encoding="utf-8")
+    assert source.count("\n") <= 400
+    tree = ast.parse(source)
+    assert ast.get_docstring(tree)
+    for node in tree.body:
+        if isinstance(node, (ast.FunctionDef, ast.ClassDef)) and not node.name.startswith("_"):
+            assert ast.get_docstring(node), f"{path.name}: {node.name} has no docstring"
+
+
+def test_the_start_is_not_held_up_by_heavy_imports() -> None:
+    heavy = ("pandas", "scipy.stats", "scipy.signal", "scipy.optimize", "pyqtgraph", "matplotlib", "statsmodels")
+    program = f"import sys, kuffin.app.main; print([m for m in {heavy!r} if m in sys.modules])"
+    done = subprocess.run([sys.executable, "-c", program], capture_output=True, text=True, check=True)
+    assert done.stdout.strip() == "[]"
+
+
+def test_the_core_is_free_of_files_and_windows() -> None:
+    program = "import sys, kuffin.core.settle, kuffin.core.compare, kuffin.core.design; print([m for m in sys.modules if m.startswith(('PySide6', 'sqlalchemy'))])"
+    done = subprocess.run([sys.executable, "-c", program], capture_output=True, text=True, check=True)
+    assert done.stdout.strip() == "[]"
+
+
+@pytest.mark.parametrize(
+    "name", ["README.md", "CONTRIBUTING.md", "CHANGELOG.md", "docs/methods.md", "docs/notebook-format.md"]
+)
+def test_every_link_leads_to_a_file(name: str) -> None:
+    page = ROOT / name
+    for target in re.findall(r"\]\(([^)#]+)\)", page.read_text(encoding="utf-8")):
+        if not target.startswith("http"):
+            assert (page.parent / target).exists(), f"{name} links to {target}"
+
+
+def test_there_are_few_pictures_and_all_are_shown() -> None:
+    pictures = {p.name for p in (ROOT / "docs" / "screenshots").glob("*.png")}
+    assert 0 < len(pictures) < 20
+    readme = (ROOT / "README.md").read_text(encoding="utf-8")
+    assert all(name in readme for name in pictures)
+
+
+def test_what_a_desktop_needs_is_well_formed() -> None:
+    share = ROOT / "share"
+    for path in share.glob("*.xml"):
+        xml.dom.minidom.parse(str(path))
+    desktop = (share / "kuffin.desktop").read_text(encoding="utf-8")
+    assert "MimeType=application/x-kuffin-notebook;" in desktop
+    assert "<svg" in (share / "kuffin.svg").read_text(encoding="utf-8")
+
+
+def test_the_lock_names_every_dependency() -> None:
+    project = tomllib.loads((ROOT / "pyproject.toml").read_text(encoding="utf-8"))["project"]
+    wanted = [*project["dependencies"], *project["optional-dependencies"]["dev"]]
+    names = {re.split(r"[<>=!~\s]", w)[0].lower().replace("_", "-") for w in wanted}
+    locked = {
+        line.split("==")[0].lower().replace("_", "-")
+        for line in (ROOT / "requirements.lock").read_text().splitlines()
+        if "==" in line
+    }
+    assert names <= locked
+
+
+def test_fonts_and_icons_come_with_their_licences() -> None:
+    look = ROOT / "src" / "kuffin" / "app" / "look"
+    assert "SIL OPEN FONT LICENSE" in (look / "fonts" / "OFL.txt").read_text(encoding="utf-8").upper()
+    assert (look / "icons" / "README.md").exists()
