@@ -80,6 +80,12 @@ KINDS: dict[str, Recipe] = {
     "an empty column and a last delimiter": Recipe(
         names=("Coolant in [°C]", "Die [°C]", "Power [W]", ""), formats=("{:.2f}", "{:.0f}", "{:.1f},")
     ),
+    "a last delimiter here and there": Recipe(
+        changes={0: "2026-03-17 11:38:04,25.00,40,1180.0,", 50: "2026-03-17 11:39:44,25.65,50,1255.0,"}
+    ),
+    "a last delimiter in the header only": Recipe(
+        clock_name="Time", names=("Coolant in [°C]", "Die [°C]", "Power [W],")
+    ),
     "padding at the end": Recipe(after=("\x00" * 300,)),
 }
 

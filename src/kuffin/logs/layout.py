@@ -74,7 +74,7 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
     if best is None or best[0] < 0.3:
         raise LogError(f"{name}: no table of numbers found in it; Kuffin reads text with columns, a header and a clock")
     _, delimiter, fields = best
-    rows = [split_line(line, delimiter) for line in sample]
+    rows = [_without_last_delimiter(split_line(line, delimiter), fields) for line in sample]
     first = _first_data(rows, fields)
     if first is None:
         raise LogError(f"{name}: no rows of numbers found in it; is it cut off after the header?")
@@ -89,12 +89,19 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
             and clock_kind([r[1] for r in data]) == "time"
         ):
             header.insert(1, "")
+    if len(header) == fields + 1 and not header[-1]:
+        header.pop()
     if len(header) != fields:
         if header:
             warnings.append(f"line {header_lines[0] + 1} names {len(header)} columns, the rows have {fields}")
         header = (header + [f"Column {i + 1}" for i in range(len(header), fields)])[:fields]
     units = (units + [""] * fields)[:fields]
     return Layout(delimiter, _decimal(data, delimiter), fields, header, units, header_lines, first, data, warnings)
+
+
+def _without_last_delimiter(row: list[str], fields: int) -> list[str]:
+    """A row that ends in one delimiter too many says nothing by it."""
+    return row[:-1] if len(row) == fields + 1 and not row[-1] else row
 
 
 def _score(sample: Sequence[str], delimiter: str) -> tuple[float, int]:

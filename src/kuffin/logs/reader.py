@@ -138,13 +138,18 @@ def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choi
     if layout.delimiter != "\t":
         first = text[np.minimum(starts, text.size - 1)]
         good &= first != ord("#")
+    # one delimiter too many at a line's end says nothing
+    last = text[np.maximum(ends - 1, 0)] == ord(layout.delimiter)
+    spare = (counts == layout.fields + 1) & last
+    good |= spare
     for i in np.flatnonzero(~good):
         content = block[starts[i] : ends[i]].decode("utf-8", "replace")
         if content.strip():
             rows.odd.append((first_line + int(i), content))
     if not good.any():
         return int(ends.size)
-    kept = block if good.all() else b"\n".join(block[starts[i] : ends[i]] for i in np.flatnonzero(good))
+    plain = bool(good.all()) and not spare.any()
+    kept = block if plain else b"\n".join(block[starts[i] : ends[i] - int(spare[i])] for i in np.flatnonzero(good))
     frame = _frame(kept, layout, choice, int(good.sum()))
     for j in range(layout.fields):
         column = frame[j]
