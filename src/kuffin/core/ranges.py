@@ -40,14 +40,30 @@ def _scale_nodes(df: float) -> tuple[Array, Array]:
     return s, 0.5 * (high - low) * _OUTER_W * np.exp(log_density)
 
 
+def _power(x: Array, n: int) -> Array:
+    """x to a whole power by squaring: several times faster than the general power."""
+    out: Array | None = None
+    while n:
+        if n & 1:
+            out = x if out is None else out * x
+        n >>= 1
+        if n:
+            x = x * x
+    return np.ones_like(x) if out is None else out
+
+
 def studentized_range_cdf(q: float, k: int, df: float) -> float:
     """P(Q ≤ q) for the range of k means over an independent estimate of their spread with df degrees of freedom."""
-    if q <= 0:
-        return 0.0
+    return float(_range_cdf(np.array([q], float), k, df)[0])
+
+
+def _range_cdf(q: Array, k: int, df: float) -> Array:
+    """The same for many q at once, shape (m,)."""
     s, weight = _scale_nodes(float(df))
-    inside = special.ndtr(_Z)[None, :] - special.ndtr(_Z[None, :] - q * s[:, None])
-    inner = k * (np.maximum(inside, 0.0) ** (k - 1)) @ _ZW
-    return float(np.clip(weight @ inner, 0.0, 1.0))
+    lower = special.ndtr(_Z[None, None, :] - np.maximum(q, 0.0)[:, None, None] * s[None, :, None])
+    inside = np.maximum(special.ndtr(_Z)[None, None, :] - lower, 0.0)
+    inner = k * (_power(inside, k - 1) @ _ZW)
+    return np.asarray(np.clip(inner @ weight, 0.0, 1.0), float)
 
 
 def _quantile(cdf: Callable[[float], float], p: float) -> float:
@@ -89,9 +105,16 @@ def tukey_critical(confidence: float, k: int, df: float) -> float:
 
 def tukey_p(t: float, k: int, df: float) -> float:
     """The adjusted p of a difference t standard errors from 0 among all pairs of k means."""
+    return float(tukey_ps(np.array([t], float), k, df)[0])
+
+
+def tukey_ps(t: Array, k: int, df: float) -> Array:
+    """The same for all pairs of a family at once, shape (m,)."""
     if k == 2:
-        return t_two_sided_p(t, df)
-    return float(np.clip(1 - studentized_range_cdf(abs(t) * np.sqrt(2), k, df), 0.0, 1.0))
+        return np.array([t_two_sided_p(float(x), df) for x in t])
+    # in parts, so that forty candidates do not fill the memory
+    parts = [_range_cdf(np.abs(t[i : i + 64]) * np.sqrt(2), k, df) for i in range(0, t.size, 64)]
+    return np.asarray(np.clip(1 - np.concatenate(parts), 0.0, 1.0), float)
 
 
 def _one_factor(correlation: Array) -> Array | None:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -47,14 +48,24 @@ def sample_counts(names: Sequence[str], mounts: Sequence[MountValue]) -> dict[st
     }
 
 
+@lru_cache(maxsize=64)
+def standard_draws(k: int) -> Array:
+    """Seeded standard normal draws, shape (DRAWS, k): the same for every verdict, so that it does not flicker."""
+    return np.random.default_rng(20).standard_normal((DRAWS, k))
+
+
+@lru_cache(maxsize=256)
+def _stretches(df: float) -> Array:
+    """√(df/χ²) for each draw, shape (DRAWS, 1)."""
+    return np.asarray(np.sqrt(df / np.random.default_rng(21).chisquare(df, (DRAWS, 1))), float)
+
+
 def chances_of_best(means: Array, covariance: Array, df: float, better: str) -> list[float]:
     """Share of draws from the joint t of the adjusted means (flat prior) in which each is best."""
     k = means.size
-    rng = np.random.default_rng(20)
     values, vectors = np.linalg.eigh(covariance)
     root = vectors * np.sqrt(np.maximum(values, 0.0))
-    stretch = np.sqrt(df / rng.chisquare(df, (DRAWS, 1)))
-    draws = means + (rng.standard_normal((DRAWS, k)) @ root.T) * stretch
+    draws = means + (standard_draws(k) @ root.T) * _stretches(float(df))
     best = draws.argmin(axis=1) if better == "lower" else draws.argmax(axis=1)
     return [float(c) for c in np.bincount(best, minlength=k) / DRAWS]
 

@@ -11,8 +11,10 @@ from numpy.typing import NDArray
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, PairResult
 from kuffin.core.compare.judging import chances_of_best, group_letters, mounts_needed, pair_verdict, sample_counts
 from kuffin.core.compare.linear import LinearFit
-from kuffin.core.ranges import dunnett_critical, dunnett_p, even_correlation, tukey_critical, tukey_p
+from kuffin.core.ranges import dunnett_critical, dunnett_p, even_correlation, tukey_critical, tukey_ps
 from kuffin.core.student import t_quantile
+
+Array = NDArray[np.float64]
 
 
 def compare_pooled(
@@ -35,8 +37,8 @@ def compare_pooled(
         def critical(level: float, n: int) -> float:
             return tukey_critical(level, k, df if n == 0 else k * (n - 1))
 
-        def p_of(t: float, _: int) -> float:
-            return tukey_p(t, k, df)
+        def ps_of(t: Array) -> Array:
+            return tukey_ps(t, k, df)
     else:
         r = names.index(reference)
         places = [(min(r, i), max(r, i)) for i in range(k) if i != r]
@@ -53,18 +55,22 @@ def compare_pooled(
                 level, correlation if n == 0 else even_correlation(k - 1), df if n == 0 else k * (n - 1)
             )
 
-        def p_of(t: float, _: int) -> float:
-            return dunnett_p(t, correlation, df)
+        def ps_of(t: Array) -> Array:
+            return np.array([dunnett_p(float(x), correlation, df) for x in t])
 
     wide, narrow_c = critical(confidence, 0), critical(2 * confidence - 1, 0)
+    first, second = (np.array(side) for side in zip(*places, strict=True))
+    differences = fit.means[first] - fit.means[second]
+    variances = fit.unscaled[first, first] + fit.unscaled[second, second] - 2 * fit.unscaled[first, second]
+    errors = fit.sd * np.sqrt(np.maximum(variances, 0.0))
+    with np.errstate(all="ignore"):
+        ratios = np.where(errors > 0, differences / errors, np.where(differences == 0, 0.0, np.inf))
+    adjusted = ps_of(np.minimum(np.abs(ratios), 1e6))
     pairs = []
-    for place, (a, b) in enumerate(places):
-        difference = float(fit.means[a] - fit.means[b])
-        se = float(fit.sd * np.sqrt(max(fit.unscaled[a, a] + fit.unscaled[b, b] - 2 * fit.unscaled[a, b], 0.0)))
+    for (a, b), difference, se, p in zip(places, differences.tolist(), errors.tolist(), adjusted.tolist(), strict=True):
         low, high = difference - wide * se, difference + wide * se
         narrow = (difference - narrow_c * se, difference + narrow_c * se)
         verdict = pair_verdict(low, high, narrow, margin, difference)
-        p = p_of(difference / se, place) if se > 0 else (1.0 if difference == 0 else 0.0)
         needed = mounts_needed(difference, fit.sd, margin, confidence, critical) if verdict == "unsettled" else None
         pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
     half = t_quantile(0.5 + confidence / 2, df) * fit.sd * np.sqrt(np.diag(fit.unscaled))
