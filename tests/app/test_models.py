@@ -30,7 +30,7 @@ class TestCompareModel:
         rows = comparemodel.pair_rows(verdict.main)
         assert [r.open for r in rows] == sorted(r.open for r in rows)
         assert rows[0].names == "Sedge − Rush"
-        assert rows[0].difference.startswith("−2.2")
+        assert rows[0].difference.startswith("−2.3")
         assert rows[0].verdict.startswith("Sedge is cooler than Rush by")
         assert rows[-1].verdict.startswith("Not told apart yet: about")
 

@@ -138,7 +138,7 @@ class TestTheLoom:
 
     def test_it_is_told_in_words(self, demo_window: MainWindow) -> None:
         spoken = demo_window.side.loom.accessibleDescription()
-        assert "Bulrush round 2: doubtful, 13.9 K" in spoken
+        assert "Bulrush round 2: doubtful, 14.0 K" in spoken
         assert "Sedge round 1: settled" in spoken
 
     def test_files_dropped_on_a_crossing_go_there(self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path) -> None:
@@ -265,6 +265,18 @@ class TestCompare:
         assert w.stack.currentWidget() is w.inspect
         qtbot.keyClick(w.working, Qt.Key.Key_Escape)
         assert not w.working.isVisible()
+
+    def test_the_verdict_line_and_the_loom_open_their_working(self, demo_window: MainWindow, qtbot: QtBot) -> None:
+        w = demo_window
+        qtbot.mouseClick(w.header.verdict, LEFT)
+        text = w.working._text.toPlainText()
+        assert "Sedge and Rush" in text
+        assert "Sedge is cooler than Rush" in text
+        w.working._anchor(QUrl("#0"))  # on to a pair
+        assert "Standard error" in w.working._text.toPlainText()
+        w.focus_loom()
+        w.explain()
+        assert w.working._title.text().startswith("Sedge, round 1")
 
     def test_a_click_on_a_figure_or_a_mark_shows_its_working(self, demo_window: MainWindow, qtbot: QtBot) -> None:
         plot = demo_window.compare.plot

@@ -7,8 +7,9 @@ from PySide6.QtGui import QAction
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
 
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Opener, text
 from kuffin.verdicts.line import NextStep, verdict_line
+from kuffin.verdicts.working import study_working
 
 
 class Header(QWidget):
@@ -16,6 +17,7 @@ class Header(QWidget):
 
     next_wanted = Signal(object)  # a NextStep
     study_wanted = Signal(int)
+    working = Signal(object)  # a Working
 
     def __init__(self, state: State) -> None:
         super().__init__()
@@ -23,9 +25,9 @@ class Header(QWidget):
         self.step: NextStep | None = None
         self.question = QLabel()
         self.question.setObjectName("question")
-        self.verdict = QLabel()
+        self.verdict = Opener()
         self.verdict.setObjectName("verdict")
-        self.verdict.setWordWrap(True)
+        self.verdict.opened.connect(self.explain)
         self.verdict.setAccessibleName("Verdict so far")
         self._switch = QToolButton()
         self._switch.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
@@ -74,6 +76,12 @@ class Header(QWidget):
         self.next.setText(f"Next  ▸  {line.step.label}")
         self.next.setAccessibleName(f"Next: {line.step.label}")
         self.hint.setText(line.step.hint)
+
+    def explain(self) -> None:
+        """Show what the verdict line rests on."""
+        verdict = self._state.verdict
+        if verdict is not None:
+            self.working.emit(study_working(verdict, verdict_line(verdict).sentence))
 
     def _fill_menu(self) -> None:
         self._menu.clear()

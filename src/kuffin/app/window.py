@@ -37,7 +37,7 @@ from kuffin.app.studies import Studies
 from kuffin.app.widgets.bits import rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
-from kuffin.verdicts.working import Link, Working, candidate_working, mount_working
+from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
 DESKS = ("Inspect", "Compare")
 
@@ -137,8 +137,8 @@ class MainWindow(QMainWindow):
         self.side.loom.chosen.connect(self.open_mount)
         self.side.loom.place_chosen.connect(self.studies.ask_logs_for)
         self.side.loom.files_dropped.connect(self.studies.add_logs)
-        for desk in (self.inspect, self.compare):
-            desk.working.connect(self._show_working)
+        for source in (self.header, self.inspect, self.compare):
+            source.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.start.demo_wanted.connect(self.notebooks.open_demo)
@@ -189,6 +189,8 @@ class MainWindow(QMainWindow):
             self.open_mount(int(link.key))
         elif verdict is not None and link.kind == "candidate":
             self._show_working(candidate_working(verdict, verdict.main, link.key))
+        elif verdict is not None and link.kind == "pair":
+            self._show_working(pair_working(verdict, verdict.main, *link.key.split("\n")))
         elif verdict is not None and link.kind == "reading":
             reading = self.state.reading(int(link.key))
             if reading is not None:
@@ -203,7 +205,15 @@ class MainWindow(QMainWindow):
             self.split.setSizes([left, middle + right - wanted, wanted])
 
     def explain(self) -> None:
-        """Show the working of what has the focus."""
+        """Show the working of what has the focus: the verdict line, a mount on the loom, or what the desk says."""
+        if self.header.verdict.hasFocus():
+            self.header.explain()
+            return
+        mount_id = self.side.loom.focused_mount()
+        reading = self.state.reading(mount_id) if mount_id is not None else None
+        if reading is not None and self.state.verdict is not None:
+            self._show_working(mount_working(self.state.verdict, reading))
+            return
         desk = self.stack.currentWidget()
         if isinstance(desk, (InspectDesk, CompareDesk)):
             desk.explain_focus()

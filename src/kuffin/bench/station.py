@@ -82,7 +82,8 @@ class RunPlan:
     pump_speed: float = 0.62
     idle_s: float = 240.0
     load_s: float = 3300.0
-    mount_factor: float = 1.0  # on the resistance of the part under test
+    sample_factor: float = 1.0  # on the radiator's resistance: this specimen against its kind
+    mount_factor: float = 1.0  # and this fitting against the others
     trapped_air: float = 0.0  # share of the flow that is lost
     leakage: float = 0.0012
     interval_s: float = 2.0
@@ -121,7 +122,7 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, R
     parts = [plan.radiator.restriction, plan.block.restriction, Restriction(0.006, 4e-5)]
     flow = loop_flow(pump, plan.pump_speed, parts) * (1 - plan.trapped_air)
     air_effect = 1 + 0.45 * plan.trapped_air  # air in the radiator's tubes covers some of its surface
-    r_radiator = plan.radiator.resistance(plan.fan_rpm, flow) * plan.mount_factor * air_effect
+    r_radiator = plan.radiator.resistance(plan.fan_rpm, flow) * plan.sample_factor * plan.mount_factor * air_effect
     loop = Loop(
         plan.block.paste_k_w,
         plan.block.resistance(flow),

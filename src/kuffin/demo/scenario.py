@@ -25,6 +25,7 @@ QUESTION = "Which slim radiator keeps booth seven cool?"
 REFERENCE_W = 182.0
 MARGIN_K = 0.5
 MOUNT_SCATTER = 0.02  # of the resistance, between fittings
+SAMPLE_SCATTER = 0.005  # and between specimens of one kind
 
 RADIATORS = {
     r.name: r
@@ -61,9 +62,16 @@ class DemoRun:
     truth: RunTruth
 
 
+def sample_factors() -> dict[str, float]:
+    """How each radiator's one specimen differs from its kind, drawn once."""
+    rng = np.random.default_rng(SEED + 3)
+    return {name: 1 + float(rng.normal(0, SAMPLE_SCATTER)) for name in RADIATORS}
+
+
 def demo_runs(progress: Callable[[int, int], None] | None = None) -> list[DemoRun]:
     """Simulate all runs of the demo, in bench order."""
     rng = np.random.default_rng(SEED)
+    samples = sample_factors()
     runs = []
     for afternoon, order in enumerate(ORDER, 1):
         for slot, name in enumerate(order):
@@ -79,6 +87,7 @@ def demo_runs(progress: Callable[[int, int], None] | None = None) -> list[DemoRu
                 Room(air, 0.7, 0.12, 0.15 if slot % 2 else 0.0, 840.0),
                 start,
                 load_s=length,
+                sample_factor=samples[name],
                 mount_factor=1 + float(rng.normal(0, MOUNT_SCATTER)),
                 trapped_air=trapped,
             )

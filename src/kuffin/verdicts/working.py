@@ -180,6 +180,25 @@ def _trace_lines(v: StudyVerdict, result: RunResult, t: TraceResult) -> list[tup
     return lines
 
 
+def study_working(v: StudyVerdict, sentence: str) -> Working:
+    """What the verdict line rests on: every pair with the leader, and how it was judged."""
+    found = v.main.comparison
+    if found is None:
+        return Working("So far", sentence, [("Why", v.main.why_not or "too few mounts")])
+    out = Working("So far", sentence)
+    best = min(found.candidates, key=lambda c: c.mean).name
+    for pair in found.pairs:
+        if best in {pair.a, pair.b}:
+            other = pair.b if pair.a == best else pair.a
+            out.lines.append((f"{best} and {other}", pair_sentence(pair, found, v.school.unit, "cooler")))
+            out.links.append(Link(f"{best} and {other}: the working", "pair", f"{pair.a}\n{pair.b}"))
+    out.lines.append(
+        ("Judged by", f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:g} % over all pairs together")
+    )
+    out.lines.append(("Scope", scope(found)))
+    return out
+
+
 def candidate_working(v: StudyVerdict, under: SchoolResult, name: str) -> Working:
     """How a candidate's mean and interval came about."""
     found = under.comparison

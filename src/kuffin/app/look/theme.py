@@ -128,7 +128,8 @@ def _sheet(t: Theme, scale: float) -> str:
     QMenu::item:disabled {{ color: {t.muted}; }}
     QMenu::separator {{ height: 1px; background: {t.hairline}; margin: 4px 0; }}
     QLabel#question {{ font-size: {pt(17)}; font-weight: bold; }}
-    QLabel#verdict {{ font-size: {pt(12)}; }}
+    QLabel#verdict {{ font-size: {pt(12)}; border: 1px solid transparent; }}
+    QLabel#verdict:focus {{ border: 1px dotted {t.accent}; }}
     QLabel#muted, QLabel[muted="true"] {{ color: {t.muted}; }}
     QLabel[small="true"] {{ font-size: {pt(9)}; color: {t.muted}; }}
     QLabel[heading="true"] {{ font-weight: bold; font-size: {pt(11.5)}; }}
@@ -167,7 +168,7 @@ def _sheet(t: Theme, scale: float) -> str:
         alternate-background-color: {t.raised}; selection-background-color: {t.accent_ground}; selection-color: {t.ink}; }}
     QHeaderView::section {{ background: transparent; color: {t.muted}; border: none; border-bottom: 1px solid {t.hairline}; padding: 4px 8px 4px 4px;
         font-weight: normal; }}
-    QTableWidget::item {{ padding: 3px 8px 3px 4px; border-bottom: 1px solid {t.hairline}; }}
+    QTableWidget::item {{ padding: 1px 8px 1px 4px; border-bottom: 1px solid {t.hairline}; }}
     QTableWidget::item:focus {{ border: 1px solid {t.accent}; }}
     QScrollArea {{ border: none; background: transparent; }}
     QScrollArea > QWidget > QWidget {{ background: transparent; }}

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import Qt
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QFrame, QLabel, QPushButton
 
 
@@ -24,6 +25,28 @@ def text(content: str = "", *, style: str | None = None, wrap: bool = True) -> Q
     if style:
         label.setProperty(style, "true")
     return label
+
+
+class Opener(QLabel):
+    """A sentence that opens its working: with a click, or with Enter or F1 while it has the focus."""
+
+    opened = Signal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setWordWrap(True)
+        self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
+        self.setCursor(Qt.CursorShape.PointingHandCursor)
+        self.setToolTip("Click, or F1: show the working")
+
+    def mousePressEvent(self, _event: QMouseEvent) -> None:
+        self.opened.emit()
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1}:
+            self.opened.emit()
+        else:
+            super().keyPressEvent(event)
 
 
 def link_button(content: str, name: str | None = None) -> QPushButton:

@@ -13,7 +13,7 @@ from kuffin.app.look.theme import Theme, figures_font
 from kuffin.verdicts.study import MountReading, SchoolResult, StudyVerdict
 from kuffin.verdicts.words import number
 
-_LEFT, _ROW, _TOP, _FOOT = 96.0, 52.0, 8.0, 28.0
+_LEFT, _ROW, _TOP, _FOOT = 96.0, 49.0, 6.0, 26.0
 _FIGURES, _TIES = 150.0, 26.0
 
 

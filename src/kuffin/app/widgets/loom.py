@@ -248,6 +248,11 @@ class Loom(QWidget):
         elif self._candidates():
             self.place_chosen.emit(self._candidates()[at[0]], at[1] + 1)
 
+    def focused_mount(self) -> int | None:
+        """The mount under the keyboard's mark, None where there is none or the loom has no focus."""
+        mounts = self._mounts_at(*self._at) if self.hasFocus() else []
+        return mounts[0].id if mounts else None
+
     def keyPressEvent(self, event: QKeyEvent) -> None:
         moves = {Qt.Key.Key_Left: (0, -1), Qt.Key.Key_Right: (0, 1), Qt.Key.Key_Up: (-1, 0), Qt.Key.Key_Down: (1, 0)}
         key = Qt.Key(event.key())
