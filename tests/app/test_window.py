@@ -203,6 +203,31 @@ class TestAddingLogs:
         assert again.logs[0].roles["Hot spot"] == "memory"
         again.reject()
 
+    def test_a_unit_that_the_log_does_not_name_is_told_and_remembered(
+        self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
+    ) -> None:
+        path = tmp_path / "sedge bare.csv"
+        path.write_text("Time,Die,Coolant\n" + "".join(f"{i},{104 + i % 3},{77 + i % 2}\n" for i in range(200)))
+        demo_window.studies.add_logs([str(path)])
+        at_rest()
+        dialog = demo_window.importer.dialog
+        assert dialog is not None
+        box = dialog._channels.cellWidget(0, 1)
+        box.setCurrentText("°F")  # type: ignore[attr-defined]
+        box.activated.emit(0)  # type: ignore[attr-defined]
+        die = dialog.logs[0].table.channels[0]
+        assert (die.unit, die.quantity) == ("degC", "temperature")
+        assert die.values[0] == pytest.approx(40.0)
+        assert dialog._channels.item(0, 3).text().endswith("°C")
+        dialog.accept()
+        at_rest()
+        demo_window.studies.add_logs([str(path)])
+        at_rest()
+        again = demo_window.importer.dialog
+        assert again is not None
+        assert again.logs[0].table.channels[0].values[0] == pytest.approx(40.0)
+        again.reject()
+
     def test_a_log_without_a_candidate_waits_for_one(
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
     ) -> None:

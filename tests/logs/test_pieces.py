@@ -5,12 +5,15 @@ from __future__ import annotations
 import math
 from pathlib import Path
 
+import numpy as np
 import pytest
 
 from kuffin.core.errors import CompareError, LogError
+from kuffin.core.units import parse_unit
 from kuffin.logs.guess import guess_candidate, guess_round
 from kuffin.logs.header import is_unit_row, split_names, unique_names
 from kuffin.logs.roles import guess_role
+from kuffin.logs.table import LogChannel
 from kuffin.logs.tidy import mount_values, read_tidy
 from kuffin.logs.values import parse_number
 
@@ -129,6 +132,34 @@ def test_file_names_tell_candidate_and_round() -> None:
         guess_round("rush"),
         guess_round("r2026"),
     ) == (2, 3, 4, None, None)
+
+
+@pytest.mark.parametrize(
+    ("written", "told", "unit", "first"),
+    [
+        ("°C", "°F", "degC", (40.0 - 32) / 1.8),
+        ("°F", "°C", "degC", 104.0),
+        (None, "°C", "degC", 40.0),
+        ("W", "kW", "W", 40_000.0),
+        ("°C", None, None, 40.0),
+        ("°C", "fps", "fps", 40.0),
+        (None, "K", "K", 40.0),
+    ],
+)
+def test_a_persons_word_for_a_unit_goes_back_to_the_written_numbers(
+    written: str | None, told: str | None, unit: str | None, first: float
+) -> None:
+    start = np.array([40.0, 41.0])
+    known = parse_unit(written) if written else None
+    values = start * known.scale + known.offset if known else start
+    channel = LogChannel(
+        "Die", known.canonical if known else None, known.quantity if known else "unknown", None, values, written
+    )
+    if written == "°F":
+        channel.values = (np.array([104.0, 105.8]) - 32) / 1.8
+    again = channel.written_in(told)
+    assert again.unit == unit
+    assert again.values[0] == pytest.approx(first)
 
 
 TABLE = "rise;candidate;mount;air\n10,5;Sedge;1;21\n10,7;Sedge;1;21\n;Sedge;2;22\n11,0;Reed;1;22\n11,4;Reed;2;23\n"

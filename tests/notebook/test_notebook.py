@@ -179,9 +179,9 @@ def test_the_bin_gives_back_and_can_be_emptied(notebook: Notebook, study: int) -
 
 def test_roles_are_remembered_for_logs_of_the_same_shape(notebook: Notebook, study: int) -> None:
     table = log()
-    assert edits.remembered_roles(notebook, table.shape_key) is None
+    assert edits.remembered(notebook, table.shape_key) is None
     edits.add_log(notebook, study, "Sedge", table, {"Die": "hot_spot", "Coolant": None})
-    assert edits.remembered_roles(notebook, table.shape_key) == {"Die": "hot_spot", "Coolant": None}
+    assert edits.remembered(notebook, table.shape_key) == edits.Remembered({"Die": "hot_spot", "Coolant": None}, {})
     run = notebook.study(study).candidates[0].mounts[0].runs[0]
     assert [c.role for c in run.channels] == ["hot_spot", None]
 

@@ -66,7 +66,7 @@ class Importer(QObject):
             incoming(
                 t,
                 names,
-                edits.remembered_roles(notebook, t.shape_key),
+                edits.remembered(notebook, t.shape_key),
                 candidate if alone or candidate else "",
                 round_number if alone and round_number else None,
             )
@@ -87,7 +87,9 @@ class Importer(QObject):
         notebook.listeners.clear()  # one refresh at the end, not one for each log
         try:
             for log in logs:
-                edits.add_log(notebook, study.id, log.candidate, log.table, log.roles, log.round)
+                edits.add_log(
+                    notebook, study.id, log.candidate, log.table, log.roles, log.round, shape=log.shape, units=log.units
+                )
         except KuffinError as error:
             self._state.trouble.emit(str(error))
         finally:

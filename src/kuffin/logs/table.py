@@ -8,6 +8,9 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.units import parse_unit, to_canonical
+from kuffin.logs.roles import guess_role
+
 
 @dataclass
 class LogChannel:
@@ -26,6 +29,23 @@ class LogChannel:
     @property
     def count(self) -> int:
         return int(np.count_nonzero(np.isfinite(self.values)))
+
+    def written_in(self, text: str | None) -> LogChannel:
+        """The same column with the person's word for the unit it was written in (None or blank: no unit)."""
+        values = self.values
+        before = parse_unit(self.written_unit) if self.written_unit else None
+        if before is not None:
+            values = (
+                values + 273.15
+                if before.canonical == "K" and self.unit == "degC"
+                else (values - before.offset) / before.scale
+            )
+        text = (text or "").strip() or None
+        after = parse_unit(text) if text else None
+        if after is None:
+            return LogChannel(self.name, text, "unknown", guess_role(self.name, "unknown", text), values, text)
+        values, unit = to_canonical(values, after)
+        return LogChannel(self.name, unit, after.quantity, guess_role(self.name, after.quantity, unit), values, text)
 
 
 @dataclass(frozen=True)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
@@ -124,6 +125,8 @@ def add_log(
     roles: MappingType[str, str | None] | None = None,
     round_number: int | None = None,
     mount_id: int | None = None,
+    shape: str | None = None,
+    units: MappingType[str, str | None] | None = None,
 ) -> int:
     """Add a log as a run: to a given mount, or to a new mount of a candidate.
 
@@ -135,6 +138,8 @@ def add_log(
         Default: the candidate's first round without a mount.
     mount_id : int, optional
         A mount that gets the run.
+    shape, units : str and mapping, optional
+        The log's shape as it was read, and the units that the person changed; remembered with the roles.
 
     Returns
     -------
@@ -183,23 +188,31 @@ def add_log(
             )
         write_chunks(session, run, table.times, [c.values for c in table.channels])
         if roles is not None:
-            _remember(session, table.shape_key, chosen)
+            _remember(session, shape or table.shape_key, chosen, dict(units or {}))
         return run.id
 
 
-def _remember(session: Session, shape: str, roles: dict[str, str | None]) -> None:
+def _remember(session: Session, shape: str, roles: dict[str, str | None], units: dict[str, str | None]) -> None:
     known = session.scalars(select(Mapping).where(Mapping.shape == shape)).first()
     if known is None:
-        session.add(Mapping(shape=shape, roles=roles))
-    elif known.roles != roles:
-        known.roles = roles
+        session.add(Mapping(shape=shape, roles=roles, units=units))
+    elif (known.roles, known.units) != (roles, units):
+        known.roles, known.units = roles, units
 
 
-def remembered_roles(notebook: Notebook, shape: str) -> dict[str, str | None] | None:
+@dataclass(frozen=True)
+class Remembered:
+    """What a person chose for logs of one shape: roles by channel, and units where the log's were changed."""
+
+    roles: dict[str, str | None]
+    units: dict[str, str | None]
+
+
+def remembered(notebook: Notebook, shape: str) -> Remembered | None:
     """What the person chose for logs of this shape, None where there was none yet."""
     with notebook.session() as session:
         known = session.scalars(select(Mapping).where(Mapping.shape == shape)).first()
-        return None if known is None else dict(known.roles)
+        return None if known is None else Remembered(dict(known.roles), dict(known.units))
 
 
 def leave_out(notebook: Notebook, mount_id: int, label: str, reason: str) -> None:

@@ -200,6 +200,7 @@ class Mapping(Base):
     id: Mapped[int] = mapped_column(primary_key=True)
     shape: Mapped[str] = mapped_column(unique=True)
     roles: Mapped[dict[str, Any]]
+    units: Mapped[dict[str, Any]] = mapped_column(default=dict)
 
 
 class Edit(Base):

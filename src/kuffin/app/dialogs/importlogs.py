@@ -26,7 +26,8 @@ from kuffin.app.widgets.bits import rule, text
 from kuffin.core.units import shown
 from kuffin.logs.guess import guess_candidate, guess_round
 from kuffin.logs.roles import ROLES
-from kuffin.logs.table import LogTable
+from kuffin.logs.table import LogChannel, LogTable
+from kuffin.notebook.edits import Remembered
 
 ROLE_WORDS = {
     "die": "die",
@@ -54,36 +55,89 @@ ROLE_WORDS = {
 }
 
 
+UNITS = (
+    "",
+    "°C",
+    "°F",
+    "K",
+    "W",
+    "kW",
+    "L/h",
+    "L/min",
+    "gph",
+    "rpm",
+    "MHz",
+    "GHz",
+    "%",
+    "dBA",
+    "kPa",
+    "mbar",
+    "bar",
+    "psi",
+    "V",
+    "A",
+    "s",
+    "ms",
+)
+
+
 @dataclass
 class Incoming:
-    """A log that is about to be added."""
+    """A log that is about to be added. `shape` is that of the file, whatever is changed here."""
 
     table: LogTable
     candidate: str = ""
     round: int | None = None
     roles: dict[str, str | None] = field(default_factory=dict)
+    units: dict[str, str | None] = field(default_factory=dict)
+    shape: str = ""
     remembered: bool = False
+
+    def set_unit(self, name: str, text: str | None) -> None:
+        """Take the person's word for the unit that a column was written in."""
+        for i, channel in enumerate(self.table.channels):
+            if channel.name == name and (text or None) != channel.written_unit:
+                self.table.channels[i] = channel.written_in(text)
+                self.units[name] = text or None
+                if self.roles.get(name) is None:
+                    self.roles[name] = self.table.channels[i].role
 
 
 def incoming(
     table: LogTable,
     candidates: list[str],
-    remembered: dict[str, str | None] | None,
+    known: Remembered | None,
     candidate: str = "",
     round_number: int | None = None,
 ) -> Incoming:
     """A log with Kuffin's guesses, or with what was chosen for its like before."""
     stem = Path(table.file).stem
-    roles = {c.name: c.role for c in table.channels}
-    if remembered is not None:
-        roles |= {k: v for k, v in remembered.items() if k in roles}
-    return Incoming(
+    log = Incoming(
         table,
         candidate or guess_candidate(stem, candidates) or "",
         round_number or guess_round(stem),
-        roles,
-        remembered is not None,
+        {c.name: c.role for c in table.channels},
+        shape=table.shape_key,
+        remembered=known is not None,
     )
+    if known is not None:
+        for name, unit in known.units.items():
+            log.set_unit(name, unit)
+        log.roles |= {k: v for k, v in known.roles.items() if k in log.roles}
+    return log
+
+
+def unit_box(channel: LogChannel) -> QComboBox:
+    """A choice of units, or any other written in."""
+    box = QComboBox()
+    box.setEditable(True)
+    box.addItems(UNITS)
+    box.setCurrentText(channel.written_unit or "")
+    line = box.lineEdit()
+    if line is not None:
+        line.setPlaceholderText("no unit")
+    box.setAccessibleName(f"Unit that {channel.name} was written in")
+    return box
 
 
 def role_box(role: str | None) -> QComboBox:
@@ -128,7 +182,7 @@ class ImportLogs(QDialog):
         self._told = text(style="muted")
         self._warnings = text(style="warn")
         self._channels = QTableWidget(0, 5)
-        self._channels.setHorizontalHeaderLabels(["channel", "unit", "role", "mean", "from … to"])
+        self._channels.setHorizontalHeaderLabels(["channel", "written in", "role", "mean", "from … to"])
         self._preview = QTableWidget()
         for table, name in ((self._channels, "Channels and their roles"), (self._preview, "The file's first lines")):
             table.verticalHeader().hide()
@@ -163,7 +217,7 @@ class ImportLogs(QDialog):
         right.addWidget(self._warnings)
         right.addWidget(
             text(
-                "Roles are guesses. Change what is wrong; it is remembered for logs with the same columns.",
+                "Units and roles are guesses. Change what is wrong; it is remembered for logs with the same columns.",
                 style="small",
             )
         )
@@ -216,27 +270,49 @@ class ImportLogs(QDialog):
         self._fill_preview(t)
 
     def _fill_channels(self, log: Incoming) -> None:
-        import numpy as np
 
         self._channels.setRowCount(len(log.table.channels))
         for i, channel in enumerate(log.table.channels):
-            written = (
-                f" (from {channel.written_unit})"
-                if channel.written_unit and channel.written_unit != shown(channel.unit) and channel.unit
-                else ""
+            unit = unit_box(channel)
+            unit.activated.connect(
+                lambda _, b=unit, n=channel.name, target=log: self._set_unit(target, n, b.currentText())
             )
-            mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
-            for j, content in enumerate(
-                (channel.name, (shown(channel.unit) or "none") + written, "", f"{mean:.2f}", f"{low:.2f} … {high:.2f}")
-            ):
-                self._channels.setItem(i, j, QTableWidgetItem(content))
+            line = unit.lineEdit()
+            if line is not None:
+                line.editingFinished.connect(
+                    lambda b=unit, n=channel.name, target=log: self._set_unit(target, n, b.currentText())
+                )
+            self._channels.setCellWidget(i, 1, unit)
             box = role_box(log.roles.get(channel.name))
             box.setAccessibleName(f"Role of {channel.name}")
             box.currentIndexChanged.connect(
                 lambda _, b=box, n=channel.name, target=log: self._set_role(target, n, b.currentData())
             )
             self._channels.setCellWidget(i, 2, box)
+            self._channels.setItem(i, 0, QTableWidgetItem(channel.name))
+            self._show_figures(i, channel)
         self._channels.resizeRowsToContents()
+
+    def _show_figures(self, row: int, channel: LogChannel) -> None:
+        import numpy as np
+
+        mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
+        unit = f" {shown(channel.unit)}" if channel.unit else ""
+        self._channels.setItem(row, 3, QTableWidgetItem(f"{mean:.2f}{unit}"))
+        self._channels.setItem(row, 4, QTableWidgetItem(f"{low:.2f} … {high:.2f}{unit}"))
+
+    def _set_unit(self, log: Incoming, name: str, text: str) -> None:
+        for other in self.logs:  # logs of the same shape go along
+            if other is log or other.shape == log.shape:
+                other.set_unit(name, text.strip() or None)
+        if log is self._current():
+            for row, channel in enumerate(log.table.channels):
+                if channel.name == name:
+                    self._show_figures(row, channel)
+                    box = self._channels.cellWidget(row, 2)
+                    if isinstance(box, QComboBox):
+                        box.setCurrentIndex(max(0, box.findData(log.roles.get(name))))
+        self._label_all()
 
     def _fill_preview(self, table: LogTable) -> None:
         rows = table.preview[:14]
@@ -253,9 +329,8 @@ class ImportLogs(QDialog):
 
     def _set_role(self, log: Incoming, name: str, role: str | None) -> None:
         log.roles[name] = role
-        key = log.table.shape_key
         for other in self.logs:  # logs of the same shape go along
-            if other is not log and other.table.shape_key == key:
+            if other is not log and other.shape == log.shape:
                 other.roles[name] = role
         self._label_all()
 

@@ -35,6 +35,7 @@ class Opener(QLabel):
     def __init__(self) -> None:
         super().__init__()
         self.setWordWrap(True)
+        self.setIndent(0)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
         self.setToolTip("Click, or F1: show the working")

@@ -136,6 +136,7 @@ class TracePlot(QWidget):
         finite = s.trace[np.isfinite(s.trace)]
         if finite.size:
             low, high = np.percentile(finite, [0.5, 99.5])
+            low, high = min(low, s.final), max(high, s.final)
             room = 0.12 * max(high - low, 1e-6)
             self.top.setYRange(low - room, high + room, padding=0)
         self.top.setXRange(float(minutes[0]), float(minutes[-1]), padding=0.01)
