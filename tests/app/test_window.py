@@ -10,7 +10,7 @@ from pathlib import Path
 import pytest
 from PySide6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PySide6.QtGui import QDropEvent, QImage
-from PySide6.QtWidgets import QFileDialog, QMessageBox
+from PySide6.QtWidgets import QFileDialog, QMessageBox, QPushButton
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.dialogs.binview import BinView
@@ -399,6 +399,26 @@ class TestTheRest:
         demo_window.studies.add_logs([str(tmp_path / "copy.kuffin")])
         at_rest()
         assert demo_window.windowTitle() == "copy – Kuffin"
+
+    def test_the_demos_logs_can_be_written_to_practise_with(
+        self, window: MainWindow, at_rest: Wait, tmp_path: Path
+    ) -> None:
+        window.notebooks.write_demo_logs(tmp_path / "logs")
+        at_rest()
+        assert len(list((tmp_path / "logs").glob("*.csv"))) == 12
+        assert "12 logs written" in window.strip.trouble.text()
+
+    def test_a_reading_under_another_school_opens_its_own_working(
+        self, demo_window: MainWindow, qtbot: QtBot, at_rest: Wait
+    ) -> None:
+        w = demo_window
+        w.open_mount(mount(w, "Sedge, round 1"))
+        at_rest()
+        buttons = [b for b in w.inspect._facts.findChildren(QPushButton) if b.isVisible()]
+        assert len(buttons) == 4
+        qtbot.mouseClick(buttons[2], LEFT)
+        assert w.working._title.text() == "Sedge, round 1: coolant re-based"
+        assert "22 °C + " in w.working._text.toPlainText()
 
     def test_closing_stops_the_work_and_frees_the_notebook(self, window: MainWindow, demo: Path) -> None:
         assert window.notebooks.open_path(demo)

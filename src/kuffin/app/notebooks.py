@@ -100,6 +100,31 @@ class Notebooks(QObject):
 
         self._state.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self._state.trouble.emit)
 
+    def ask_demo_logs(self) -> None:
+        """Ask for a folder and write the demo's runs there as ordinary logs, to practise adding them."""
+        folder = QFileDialog.getExistingDirectory(self._window, "Write the demo's logs into", str(documents()))
+        if folder:
+            self.write_demo_logs(Path(folder))
+
+    def write_demo_logs(self, folder: Path) -> None:
+        """Write the demo's runs as ordinary logs."""
+        from kuffin.demo.scenario import write_logs
+
+        def work(_job: Job) -> int:
+            try:
+                return len(write_logs(folder))
+            except OSError as error:
+                raise KuffinError(
+                    f"the logs could not be written into {folder} ({error.strerror}); choose another folder"
+                ) from None
+
+        self._state.jobs.start(
+            "writing the demo's logs",
+            work,
+            lambda n: self._window.strip.say(f"{n} logs written into {folder}; start a study and drop them on it"),
+            self._state.trouble.emit,
+        )
+
     def save_copy(self) -> None:
         """Ask for a name and write a copy of the notebook."""
         notebook = self._state.notebook

@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.design import plan_mounts
 from kuffin.core.errors import CompareError
+from kuffin.core.normalise import School
 from kuffin.verdicts.results import RunResult, TraceResult
 from kuffin.verdicts.study import MountReading, SchoolResult, StudyVerdict
 from kuffin.verdicts.words import digits_for, number, pair_sentence, span
@@ -35,9 +36,9 @@ class Working:
         return "\n".join([self.title, self.answer, "", *[f"{a}: {b}" if a else b for a, b in self.lines]])
 
 
-def mount_working(v: StudyVerdict, reading: MountReading) -> Working:
-    """How a mount's reading came about."""
-    school = v.school
+def mount_working(v: StudyVerdict, reading: MountReading, school: School | None = None) -> Working:
+    """How a mount's reading came about, under the school in use or another one."""
+    school = school or v.school
     if reading.value is None or reading.u95 is None:
         return Working(
             reading.label,
@@ -53,7 +54,7 @@ def mount_working(v: StudyVerdict, reading: MountReading) -> Working:
         result = v.results[run_id]
         trace = result.traces.get(school.trace)
         if trace is not None:
-            out.lines += _trace_lines(v, result, trace)
+            out.lines += _trace_lines(v, school, result, trace)
         elif school.over is None and result.window_s is not None:
             out.lines.append(
                 (
@@ -82,8 +83,7 @@ def _minutes(span_s: tuple[float, float]) -> str:
     return f"{span_s[0] / 60:.1f} to {span_s[1] / 60:.1f} min"
 
 
-def _trace_lines(v: StudyVerdict, result: RunResult, t: TraceResult) -> list[tuple[str, str]]:
-    school = v.school
+def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: TraceResult) -> list[tuple[str, str]]:
     names = result.names
     unit = "K/W" if school.per_watt else "K"
     digits = 4 if school.per_watt else 2

@@ -22,7 +22,7 @@ from kuffin.app.desks import inspectmodel as model
 from kuffin.app.jobs import Job
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import link_button, text
+from kuffin.app.widgets.bits import link_button, rule, text
 from kuffin.app.widgets.curve import Curve
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.errors import KuffinError
@@ -220,25 +220,36 @@ class InspectDesk(QWidget):
         self._doubts.setVisible(bool(doubts))
         levels, steps = model.staircase(result)
         self.stairs.show_steps(levels, steps)
-        self._fill_facts(model.facts(result, run))
+        self._fill_facts(model.readings(verdict, mount.id), model.facts(result, run))
         out = mount.left_out
         self._reason.setVisible(out is None)
         self._leave.setText("Take it back in" if out is not None else "Leave out")
         self._keep.setVisible(out is None and any(d.serious for d in doubts) and not mount.kept_because)
         self._find.setEnabled(bool(run.windows))
 
-    def _fill_facts(self, facts: list[tuple[str, str]]) -> None:
+    def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
         while self._facts_grid.count():
             item = self._facts_grid.takeAt(0)
             widget = item.widget() if item is not None else None
             if widget is not None:
                 widget.hide()
                 widget.deleteLater()
-        for row, (name, value) in enumerate(facts):
+        row = 0
+        for key, name, value in readings:
+            self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)
+            button = link_button(value, f"{name}: {value}; show its working")
+            button.clicked.connect(lambda _checked=False, k=key: self._explain_school(k))
+            self._facts_grid.addWidget(button, row, 1, Qt.AlignmentFlag.AlignRight)
+            row += 1
+        if readings:
+            self._facts_grid.addWidget(rule(), row, 0, 1, 2)
+            row += 1
+        for name, value in facts:
             self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)
             label = text(value, wrap=False)
             label.setAlignment(Qt.AlignmentFlag.AlignRight)
             self._facts_grid.addWidget(label, row, 1)
+            row += 1
         self._facts_grid.setColumnStretch(1, 1)
 
     # --- acting ----------------------------------------------------------------------------------------------------
@@ -298,6 +309,14 @@ class InspectDesk(QWidget):
         reading = self._state.reading(mount.id) if mount is not None else None
         if self._state.verdict is not None and reading is not None:
             self.working.emit(mount_working(self._state.verdict, reading))
+
+    def _explain_school(self, key: str) -> None:
+        verdict, mount = self._state.verdict, self._state.mount()
+        if verdict is not None and mount is not None:
+            under = verdict.schools[key]
+            reading = next((r for r in under.readings if r.mount_id == mount.id), None)
+            if reading is not None:
+                self.working.emit(mount_working(verdict, reading, under.school))
 
     def explain_focus(self) -> None:
         """The working of the reading (F1)."""

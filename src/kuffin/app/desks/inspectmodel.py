@@ -73,6 +73,17 @@ def answer(v: StudyVerdict | None, reading: MountReading | None) -> str:
     return f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
 
 
+def readings(v: StudyVerdict | None, mount_id: int) -> list[tuple[str, str, str]]:
+    """The mount's reading under every school: the school's key, its label, value and half-width."""
+    out = []
+    for key, result in v.schools.items() if v is not None else ():
+        found = next((r for r in result.readings if r.mount_id == mount_id), None)
+        if found is not None and found.value is not None and found.u95 is not None:
+            value = f"{number(found.value, 2)} ± {number(found.u95, 2)} {result.school.unit}"
+            out.append((key, result.school.label, value))
+    return out
+
+
 def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
     """Levels and steps of a run in its window."""
     if result is None:

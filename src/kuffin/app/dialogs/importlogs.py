@@ -144,6 +144,7 @@ def role_box(role: str | None) -> QComboBox:
     """A choice of roles."""
     box = QComboBox()
     box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+    box.setMinimumWidth(216)
     box.addItem("(no role)", None)
     for key in ROLES:
         box.addItem(ROLE_WORDS[key], key)
@@ -193,6 +194,7 @@ class ImportLogs(QDialog):
         self._channels.setSelectionMode(QAbstractItemView.SelectionMode.NoSelection)
         self._channels.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         self._channels.horizontalHeader().setStretchLastSection(True)
+        self._channels.horizontalHeader().setMinimumSectionSize(72)
         self._buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
         self._add = self._buttons.addButton("Add", QDialogButtonBox.ButtonRole.AcceptRole)
         self._buttons.accepted.connect(self.accept)
@@ -291,7 +293,7 @@ class ImportLogs(QDialog):
             self._channels.setCellWidget(i, 2, box)
             self._channels.setItem(i, 0, QTableWidgetItem(channel.name))
             self._show_figures(i, channel)
-        self._channels.resizeRowsToContents()
+            self._channels.setRowHeight(i, 33)
 
     def _show_figures(self, row: int, channel: LogChannel) -> None:
         import numpy as np
