@@ -74,6 +74,18 @@ def test_both_steps_of_the_heat_path_come_out_of_one_run(period: float | None) -
             assert abs(value - truth) <= u95
 
 
+def test_the_die_over_air_is_the_sum_of_both_steps_though_part_of_it_jumps() -> None:
+    run = bench_run()
+    found = settle(run["t"], run["die"], over=run["air"], load=run["power"], air=run["air"])
+    assert not found.fast
+    assert found.tau_s == pytest.approx(coolant(run).tau_s or 0, rel=0.1)
+    assert found.final == pytest.approx((0.058 + 0.125) * 190, abs=0.2)
+    per_watt = settle(
+        run["t"], run["die"], over=run["air"], per=run["power"], load=run["power"], air=run["air"], tolerance=0.001
+    )
+    assert per_watt.final == pytest.approx(0.058 + 0.125, rel=0.006)
+
+
 def test_a_hot_start_cools_down_to_the_same_level() -> None:
     cold, hot = coolant(bench_run()), coolant(bench_run(start_hot_k=18.0))
     assert hot.still_to_go <= 0 or abs(hot.still_to_go) < 0.05

@@ -90,6 +90,21 @@ def test_the_verdict_line_says_what_is_told_apart_and_what_comes_next(demo_noteb
     assert "more mounts of each" in line.step.hint
 
 
+def test_a_flat_but_noisy_trace_is_no_serious_doubt(demo_notebook: Notebook) -> None:
+    """The die of a short run is where it will be; only its drift cannot be bounded, and that is what is said."""
+    study = edits.add_study(demo_notebook, "Which block?", "block", ["Tern"])
+    table = demo_runs()[0].table
+    keep = table.times < 1300
+    short = replace(
+        table, times=table.times[keep], channels=[replace(c, values=c.values[keep]) for c in table.channels]
+    )
+    edits.add_log(demo_notebook, study, "Tern", short)
+    v = judge(demo_notebook, demo_notebook.study(study))
+    doubts = [d for found in v.doubts.values() for d in found]
+    assert [(d.kind, d.serious) for d in doubts] in ([("drift", False)], [])
+    assert v.open_doubts() == []
+
+
 def test_an_empty_study_and_one_mount_each_say_so(tmp_path: object, demo_notebook: Notebook) -> None:
     study = edits.add_study(demo_notebook, "Which paste?", "paste", ["Chalk", "Marl"])
     v = judge(demo_notebook, demo_notebook.study(study))

@@ -25,6 +25,7 @@ class Header(QWidget):
         self.step: NextStep | None = None
         self.question = QLabel()
         self.question.setObjectName("question")
+        self.question.setWordWrap(True)
         self.verdict = Opener()
         self.verdict.setObjectName("verdict")
         self.verdict.opened.connect(self.explain)

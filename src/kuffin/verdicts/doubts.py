@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING
 import numpy as np
 
 from kuffin.core.student import t_quantile
-from kuffin.verdicts.results import RunResult, main_trace
+from kuffin.verdicts.results import RunResult, TraceResult, main_trace
 
 if TYPE_CHECKING:
     from kuffin.notebook.entities import Mount, Study
@@ -47,13 +47,7 @@ def _of_run(study: Study, result: RunResult) -> list[Doubt]:
             Doubt("unreadable", f"cannot be judged: {why}", "a channel has the wrong role, or the log is too short")
         ]
     if not trace.settled and not result.by_hand:
-        out.append(
-            Doubt(
-                "not settled",
-                f"not settled: {abs(trace.still_to_go):.1f} ± {trace.still_to_go_u95:.1f} K still to go at the end",
-                "the run was stopped early; what counts is the level it points to, with its wider interval",
-            )
-        )
+        out.append(_not_settled(trace))
     if trace.mean < 0:
         out.append(
             Doubt(
@@ -81,6 +75,22 @@ def _of_run(study: Study, result: RunResult) -> list[Doubt]:
             )
         )
     return out
+
+
+def _not_settled(t: TraceResult) -> Doubt:
+    if abs(t.still_to_go) + t.still_to_go_u95 <= 1.5 * t.tolerance:
+        # it is where it will be; only the sensor's noise keeps the drift from being bounded
+        return Doubt(
+            "drift",
+            f"flat as far as one can see, but its drift is known to ± {t.drift_u95:.1f} K in 10 min only",
+            "a coarse or noisy sensor; a few minutes more would have shown that it settled",
+            serious=False,
+        )
+    return Doubt(
+        "not settled",
+        f"not settled: {abs(t.still_to_go):.1f} ± {t.still_to_go_u95:.1f} K still to go at the end",
+        "the run was stopped early; what counts is the level it points to, with its wider interval",
+    )
 
 
 def _off_siblings(

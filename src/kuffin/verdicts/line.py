@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import digits_for, mounts_more, number, span
+from kuffin.verdicts.words import count, digits_for, mounts_more, number, span
 
 VERBS = {"radiator": ("runs the coolant", "fit"), "coolant": ("keeps the die", "fill in")}
 
@@ -76,10 +76,12 @@ def _sentence(v: StudyVerdict) -> str:
         )
     elif apart:
         texts = []
-        for name, pair in apart:
+        for name, pair in apart[:3]:
             digits = digits_for(pair.high - pair.low)
             low, high = sorted((abs(pair.low), abs(pair.high)))
             texts.append(f"{name} ({span(low, high, 'K', digits)})")
+        if len(apart) > 3:
+            texts.append(f"{count(len(apart) - 3)} more")
         parts.append(f"{best} {verb} cooler than {_joined(texts)}.")
     if same:
         parts.append(

@@ -141,7 +141,7 @@ class CompareDesk(QWidget):
         if not ready or verdict is None or result is None or study is None:
             self._empty.setText(
                 "Reading the runs …"
-                if self._state.busy
+                if verdict is None and study is not None
                 else "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
                 "Drop the logs of a few mounts on the loom to begin."
             )

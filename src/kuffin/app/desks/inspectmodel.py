@@ -55,7 +55,8 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
         return "window set by hand" + kept
     if trace.settled:
         return f"settled after {(trace.settled_at_s or 0) / 60:.0f} min{_still_to_go(v, trace)}" + kept
-    return "not settled" + kept
+    near = abs(trace.still_to_go) + trace.still_to_go_u95 <= 1.5 * trace.tolerance
+    return ("level known, drift not yet bounded" if near else "not settled") + kept
 
 
 def _still_to_go(v: StudyVerdict, trace: TraceResult) -> str:

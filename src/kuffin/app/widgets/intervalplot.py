@@ -38,6 +38,7 @@ class IntervalPlot(QWidget):
         self._result: SchoolResult | None = None
         self._names: list[str] = []
         self._marks: dict[str, Mark] = {}
+        self._doubtful: set[int] = set()
         self._hot: list[tuple[QRectF, str, int | None]] = []
         self._focus = 0
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
@@ -57,6 +58,7 @@ class IntervalPlot(QWidget):
             ranking = result.ranking()
             self._names = ranking + [c for c in verdict.candidates if c not in ranking]
             self._marks = {c: mark(i) for i, c in enumerate(verdict.candidates)}
+            self._doubtful = {m for m, doubts in verdict.doubts.items() if any(d.serious for d in doubts)}
         self.setAccessibleDescription(self.spoken())
         self.setFixedHeight(self.sizeHint().height())
         self.update()
@@ -169,7 +171,7 @@ class IntervalPlot(QWidget):
             return
         centre = QPointF(at(reading.value), y)  # type: ignore[operator]
         draw(painter, m, self._theme, centre, 5.0, filled=False, struck=reading.left_out is not None)
-        if not reading.settled and reading.left_out is None:
+        if reading.mount_id in self._doubtful and reading.left_out is None:
             painter.setPen(self._theme.color("warn"))
             painter.setFont(figures_font(self.font().pointSizeF() * 0.85, bold=True))
             painter.drawText(QRectF(centre.x() + 5, y - 13, 12, 14), Qt.AlignmentFlag.AlignCenter, "?")

@@ -96,7 +96,7 @@ class Loom(QWidget):
         self.update()
 
     def state_of(self, mount: Mount) -> str:
-        """A mount's state in a word: to do, waiting, settled, kept, doubtful, left out."""
+        """A mount's state in a word: to do, waiting, settled, level known, kept, doubtful, left out."""
         if mount.left_out:
             return "left out"
         if not mount.live_runs:
@@ -106,9 +106,9 @@ class Loom(QWidget):
         if verdict is None or reading is None:
             return "waiting"
         serious = any(d.serious for d in verdict.doubts.get(mount.id, ()))
-        if reading.value is None or (mount.id not in verdict.kept and (serious or not reading.settled)):
+        if reading.value is None or (mount.id not in verdict.kept and serious):
             return "doubtful"
-        return "kept" if mount.id in verdict.kept else "settled"
+        return "kept" if mount.id in verdict.kept else "settled" if reading.settled else "level known"
 
     def spoken(self) -> str:
         """The loom in words, for screen readers."""
@@ -211,7 +211,15 @@ class Loom(QWidget):
         painter.setPen(Qt.PenStyle.NoPen)
         painter.setBrush(t.color("ground"))
         painter.drawEllipse(at, 10, 10)
-        draw(painter, mark(row), t, at, 7.5, filled=state in {"settled", "kept"}, struck=state == "left out")
+        draw(
+            painter,
+            mark(row),
+            t,
+            at,
+            7.5,
+            filled=state in {"settled", "level known", "kept"},
+            struck=state == "left out",
+        )
         if state == "doubtful":
             painter.setPen(t.color("warn"))
             font = QFont(self.font())

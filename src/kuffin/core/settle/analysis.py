@@ -25,6 +25,7 @@ class Analysis:
         width: float,
         stride: float,
         fast: bool,
+        jump: float,
         tolerance: float,
         period: float | None,
         begin: float,
@@ -39,6 +40,8 @@ class Analysis:
             period,
             end,
         )
+        # what comes at once in a slow trace (die over air); little of it is the block's own delay, not a jump
+        self.jump = jump if jump > 0.25 else 0.0
         self.spacing = 4 if period is not None else 1
         box = box_means(s.t, s.response, width, starts)
         if s.over is not None:
@@ -104,20 +107,23 @@ class Analysis:
         return box_means(self._grid, lagged(self._grid, x_grid, tau, initial), self.width, self.starts)
 
     def slow_data(self, tau: float) -> tuple[Array, Array]:
-        """Boxes of the response less the lagged air, and of the lagged drive."""
+        """Boxes of the response less the lagged air, and of what drives it."""
         if tau not in self._cache:
             y = self.y if self._over_grid is None else self.y - self._lagged_boxes(self._over_grid, tau)
-            drive = (
-                self._drive(tau)
-                if self._per_grid is None
-                else self._lagged_boxes(self._per_grid, tau, float(np.median(self._per_grid)))
-            )
+            if self._per_grid is None or self.per is None:
+                drive = self._drive(tau, self.jump)
+            else:
+                late = self._lagged_boxes(self._per_grid, tau, float(np.median(self._per_grid)))
+                drive = self.jump * self.per + (1 - self.jump) * late
             self._cache[tau] = (y, drive)
         return self._cache[tau]
 
-    def _drive(self, tau: float) -> Array:
-        """1, and what the load's wandering adds to it after the lag."""
-        return np.ones(self.t.size) if self._wander is None else 1.0 + self._lagged_boxes(self._wander, tau)
+    def _drive(self, tau: float, jump: float = 0.0) -> Array:
+        """1, and what the load's wandering adds to it: a share at once, the rest after the lag."""
+        if self._wander is None:
+            return np.ones(self.t.size)
+        drive = 1.0 + (1 - jump) * self._lagged_boxes(self._wander, tau)
+        return drive + jump * box_means(self._grid, self._wander, self.width, self.starts) if jump else drive
 
     def piece(self) -> SlowData:
         a = self.from_box

@@ -9,7 +9,7 @@ from kuffin.core.errors import TraceError
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.judge import judge
 from kuffin.core.settle.load import loop_period
-from kuffin.core.settle.prepare import box_starts, clean, is_fast, load_of
+from kuffin.core.settle.prepare import box_starts, clean, is_fast, jump_share, load_of
 from kuffin.core.settle.result import Settling
 
 Array = NDArray[np.float64]
@@ -64,11 +64,12 @@ def settle(
     first = begin + (LEAD_S if start is not None else 0.0)
     if end - first < 4 * stride + width:
         first = begin
-    fast = is_fast(s, begin, end, start is not None, width)
+    share = jump_share(s, begin, end, start is not None, width)
+    fast = is_fast(s, share)
     starts = box_starts(first, end, width, stride)
     if starts.size < 4:
         raise TraceError(f"only {end - begin:.0f} s lie under load; that is too short to judge, record for longer")
-    analysis = Analysis(s, starts, width, stride, fast, tolerance, period, begin, end)
+    analysis = Analysis(s, starts, width, stride, fast, share, tolerance, period, begin, end)
     step_at = analysis.find_step()
     fit = analysis.fit()
     return judge(analysis, fit, start, end, step_at, window)

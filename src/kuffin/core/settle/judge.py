@@ -161,6 +161,8 @@ def _sample_trace(an: Analysis, fit: WarmUp) -> Array:
             per = np.interp(s.t, an.t, an.per) if an.per is not None else np.ones(s.t.size)
         else:
             per = lagged(s.t, s.per, fit.tau_s, float(np.nanmedian(s.per)))
+            if an.jump and an.per is not None:
+                per = an.jump * np.interp(s.t, an.t, an.per) + (1 - an.jump) * per
         out = out / per
     return out
 

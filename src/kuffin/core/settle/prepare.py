@@ -23,6 +23,7 @@ class Signals:
     per: Array | None
     load: Array | None
     air: Array | None
+    over_air: bool
     spikes: int
 
 
@@ -87,17 +88,14 @@ def clean(
     for x in (q, p):
         if x is not None:
             x[lone_spikes(x, raw)] = np.nan
-    return Signals(t, y, o, p, q, a, spikes)
+    return Signals(t, y, o, p, q, a, over is not None and over is air, spikes)
 
 
-def is_fast(s: Signals, begin: float, end: float, has_start: bool, width: float) -> bool:
-    """Whether the judged trace jumps at once (die over coolant) or creeps (coolant over air)."""
-    y = s.response if s.over is None else s.response - s.over
+def jump_share(s: Signals, begin: float, end: float, has_start: bool, width: float) -> float:
+    """The share of its final level that the judged trace takes at once, 20 to 50 s after load; 0 to 1."""
     if not has_start:
-        # no start to look at: a trace that shares no slow approach with time is taken for slow all the same
-        return False
-    inside = s.t >= begin
-    late = inside & (s.t >= end - max(300.0, width))
+        return 0.0  # no start to look at
+    y = s.response if s.over is None else s.response - s.over
 
     def level(mask: Mask) -> float:
         v = y[mask & np.isfinite(y)]
@@ -106,10 +104,18 @@ def is_fast(s: Signals, begin: float, end: float, has_start: bool, width: float)
     before = level((s.t < begin - 1) & (s.t >= begin - 60))
     before = 0.0 if not np.isfinite(before) else before
     soon = level((s.t >= begin + 20) & (s.t < begin + 50))
-    final = level(late)
+    final = level((s.t >= begin) & (s.t >= end - max(300.0, width)))
     if not np.isfinite([soon, final]).all() or abs(final - before) < 1e-9:
-        return False
-    return (soon - before) / (final - before) > 0.4
+        return 0.0
+    return float(np.clip((soon - before) / (final - before), 0.0, 1.0))
+
+
+def is_fast(s: Signals, share: float) -> bool:
+    """Whether the judged trace is a fast one (die over coolant).
+
+    What stands on the air, or on nothing, creeps with the coolant however much of it comes at once.
+    """
+    return s.over is not None and not s.over_air and share > 0.4
 
 
 def box_starts(first: float, end: float, width: float, stride: float) -> Array:
