@@ -7,7 +7,7 @@ import pytest
 from benchmarks.settling import run
 
 from kuffin.core.errors import TraceError
-from kuffin.core.settle import Settling, reading, settle
+from kuffin.core.settle import Settling, settle
 from kuffin.core.settle.load import load_span, loop_period, rise_start
 
 
@@ -47,7 +47,7 @@ def test_a_textbook_warm_up_gives_its_own_constants_back() -> None:
     assert found.settled
     # within 0.2 K from t = 300 + 400·ln(11/0.2) on
     assert found.settled_at_s == pytest.approx(300 + 400 * np.log(11 / 0.2), abs=90)
-    value, u95 = reading(found.mean, found.mean_u95, found.left_in_window, found.final, found.final_u95, True, False)
+    value, u95 = found.reading
     assert abs(value - 11.0) < u95 < 0.15
 
 

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from kuffin.bench.thermal import Loop, simulate
 from kuffin.bench.trials import make_trial
 from kuffin.core.errors import TraceError
-from kuffin.core.settle import Settling, reading, settle
+from kuffin.core.settle import Settling, settle
 from kuffin.core.settle.steps import fast_split, slow_split
 from kuffin.core.settle.warmup import fit_fast, fit_slow
 
@@ -68,9 +68,7 @@ def test_both_steps_of_the_heat_path_come_out_of_one_run(period: float | None) -
     for found, truth in ((slow, 0.058 * power), (fast, 0.125 * power)):
         assert abs(found.final - truth) <= found.final_u95
         if found.settled:
-            value, u95 = reading(
-                found.mean, found.mean_u95, found.left_in_window, found.final, found.final_u95, True, False
-            )
+            value, u95 = found.reading
             assert abs(value - truth) <= u95
 
 

@@ -7,8 +7,9 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from kuffin.core.settle import Settled
 from kuffin.core.student import t_quantile
-from kuffin.verdicts.results import RunResult, TraceResult, main_trace
+from kuffin.verdicts.results import RunResult, main_trace
 
 if TYPE_CHECKING:
     from kuffin.notebook.entities import Mount, Study
@@ -77,8 +78,8 @@ def _of_run(study: Study, result: RunResult) -> list[Doubt]:
     return out
 
 
-def _not_settled(t: TraceResult) -> Doubt:
-    if abs(t.still_to_go) + t.still_to_go_u95 <= 1.5 * t.tolerance:
+def _not_settled(t: Settled) -> Doubt:
+    if t.level_known:
         # it is where it will be; only the sensor's noise keeps the drift from being bounded
         return Doubt(
             "drift",

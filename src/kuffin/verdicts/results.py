@@ -11,13 +11,13 @@ import numpy as np
 from sqlalchemy import select
 
 from kuffin.core.errors import TraceError
-from kuffin.core.settle import Settling, reading, settle
+from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
 
-METHOD_VERSION = 5
+METHOD_VERSION = 6
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {
@@ -31,56 +31,12 @@ TRACES: dict[str, tuple[str, str, bool]] = {
 
 
 @dataclass(frozen=True)
-class TraceResult:
-    """A trace's settling without its samples (see `kuffin.core.settle.Settling`)."""
-
-    load_start_s: float | None
-    period_s: float | None
-    tau_s: float | None
-    settled: bool
-    settled_at_s: float | None
-    window_s: tuple[float, float]
-    mean: float
-    mean_u95: float
-    n_eff: float
-    sd: float
-    final: float
-    final_u95: float
-    still_to_go: float
-    still_to_go_u95: float
-    drift_per_10min: float
-    drift_u95: float
-    step_s: float | None
-    tolerance: float
-    left_in_window: float
-    by_hand: bool
-    fast: bool
-    spikes: int
-    samples: int
-    quantum: float
-
-    @property
-    def value(self) -> float:
-        return self._reading[0]
-
-    @property
-    def u95(self) -> float:
-        return self._reading[1]
-
-    @property
-    def _reading(self) -> tuple[float, float]:
-        return reading(
-            self.mean, self.mean_u95, self.left_in_window, self.final, self.final_u95, self.settled, self.by_hand
-        )
-
-
-@dataclass(frozen=True)
 class RunResult:
     """All that is kept of a run's evaluation.
 
     Attributes
     ----------
-    traces : dict of TraceResult
+    traces : dict of Settled
     problems : dict of str
         Why a trace could not be judged.
     means : dict
@@ -93,7 +49,7 @@ class RunResult:
         Whether the window was set by a person.
     """
 
-    traces: dict[str, TraceResult]
+    traces: dict[str, Settled]
     problems: dict[str, str]
     means: dict[str, tuple[float, float]]
     window_s: tuple[float, float] | None
@@ -202,7 +158,7 @@ def evaluate(notebook: Notebook, study: Study, run: Run) -> RunResult:
     traces, problems = {}, {}
     for trace in traces_for(study.under_test):
         try:
-            traces[trace] = _summary(settle_trace(s, trace, study.tolerance_k, window))
+            traces[trace] = settle_trace(s, trace, study.tolerance_k, window).summary()
         except TraceError as error:
             problems[trace] = str(error)
     main = traces.get(main_trace(study.under_test)) or next(iter(traces.values()), None)
@@ -221,16 +177,12 @@ def evaluate(notebook: Notebook, study: Study, run: Run) -> RunResult:
     return RunResult(traces, problems, means, span, s.names, window is not None, roles)
 
 
-def _summary(found: Settling) -> TraceResult:
-    return TraceResult(**{name: getattr(found, name) for name in TraceResult.__dataclass_fields__})
-
-
 def _to_json(found: RunResult) -> dict[str, Any]:
     return asdict(found)
 
 
 def _from_json(values: dict[str, Any]) -> RunResult:
-    traces = {k: TraceResult(**{**v, "window_s": tuple(v["window_s"])}) for k, v in values["traces"].items()}
+    traces = {k: Settled(**{**v, "window_s": tuple(v["window_s"])}) for k, v in values["traces"].items()}
     span = values["window_s"]
     return RunResult(
         traces,

@@ -10,10 +10,11 @@ import numpy as np
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import SCHOOLS, School, as_read_school, default_school, schools_for
+from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.doubts import Doubt, doubts_of
-from kuffin.verdicts.results import RunResult, TraceResult, run_result
+from kuffin.verdicts.results import RunResult, run_result
 
 Progress = Callable[[int, int], None]
 
@@ -209,7 +210,7 @@ def _reading(
             else:
                 problem = f"no channel has the role “{school.part}”"
             continue
-        trace: TraceResult | None = result.traces.get(school.trace)
+        trace: Settled | None = result.traces.get(school.trace)
         if trace is None:
             problem = result.problems.get(school.trace, "cannot be judged")
             continue

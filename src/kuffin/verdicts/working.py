@@ -8,7 +8,8 @@ from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.design import plan_mounts
 from kuffin.core.errors import CompareError
 from kuffin.core.normalise import School
-from kuffin.verdicts.results import RunResult, TraceResult
+from kuffin.core.settle import Settled
+from kuffin.verdicts.results import RunResult
 from kuffin.verdicts.study import MountReading, SchoolResult, StudyVerdict
 from kuffin.verdicts.words import digits_for, number, pair_sentence, span
 
@@ -83,7 +84,7 @@ def _minutes(span_s: tuple[float, float]) -> str:
     return f"{span_s[0] / 60:.1f} to {span_s[1] / 60:.1f} min"
 
 
-def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: TraceResult) -> list[tuple[str, str]]:
+def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled) -> list[tuple[str, str]]:
     names = result.names
     unit = "K/W" if school.per_watt else "K"
     digits = 4 if school.per_watt else 2

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from kuffin.core.heatpath import Level, Step, step
+from kuffin.core.settle import Settled
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
-from kuffin.verdicts.results import RunResult, TraceResult, traces_for
+from kuffin.verdicts.results import RunResult, traces_for
 from kuffin.verdicts.study import MountReading, StudyVerdict
 from kuffin.verdicts.words import number
 
@@ -55,11 +56,10 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
         return "window set by hand" + kept
     if trace.settled:
         return f"settled after {(trace.settled_at_s or 0) / 60:.0f} min{_still_to_go(v, trace)}" + kept
-    near = abs(trace.still_to_go) + trace.still_to_go_u95 <= 1.5 * trace.tolerance
-    return ("level known, drift not yet bounded" if near else "not settled") + kept
+    return ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
 
 
-def _still_to_go(v: StudyVerdict, trace: TraceResult) -> str:
+def _still_to_go(v: StudyVerdict, trace: Settled) -> str:
     scale = v.reference_power_w if v.school.per_watt else 1.0
     return f", {number(abs(trace.still_to_go) * scale, 2)} K still to go at the end"
 

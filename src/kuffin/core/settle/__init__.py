@@ -5,6 +5,6 @@ within the run, fit, judge.
 """
 
 from kuffin.core.settle.api import settle
-from kuffin.core.settle.result import Settling, reading
+from kuffin.core.settle.result import Settled, Settling
 
-__all__ = ["Settling", "reading", "settle"]
+__all__ = ["Settled", "Settling", "settle"]
