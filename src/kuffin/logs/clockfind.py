@@ -66,7 +66,7 @@ def find_clock(names: Sequence[ColumnName], rows: Sequence[Sequence[str]], decim
 
     A calendar clock is preferred to a time of day, that to elapsed seconds. A row counter is no clock.
     """
-    columns = list(zip(*rows, strict=False))
+    columns = list(zip(*rows[:160], strict=False))
     kinds = {j: clock_kind(cells) for j, cells in enumerate(columns)}
     numbers = {
         j: np.array([parse_number(c, decimal)[0] for c in cells])

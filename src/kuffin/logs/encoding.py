@@ -44,7 +44,8 @@ def load_text(path: Path) -> DecodedText:
         raise LogError(f"{path}: there is no such file; check the name") from None
     except OSError as error:
         raise LogError(f"{path.name}: cannot be read ({error.strerror}); check its permissions") from None
-    if not raw.strip(b"\x00 \t\r\n\x1a"):
+    blank = b"\x00 \t\r\n\x1a"
+    if not raw[:65536].strip(blank) and not raw.strip(blank):
         raise LogError(f"{path.name}: the file is empty; record it again or choose another")
     return decode(raw, path.name)
 
@@ -63,12 +64,14 @@ def decode(raw: bytes, name: str = "log") -> DecodedText:
             encoding = known
             body = raw[len(bom) :] if known == "utf-8" else raw
             break
+    sound = False
     if not encoding:
-        encoding = _guess(raw, name)
+        encoding, sound = _guess(raw, name)
     if encoding == "utf-8":
         data = body
         try:
-            codecs.lookup("utf-8").decode(data)
+            if not sound and not data.isascii():
+                codecs.lookup("utf-8").decode(data)
         except UnicodeDecodeError:
             data = data.decode("utf-8", "replace").encode("utf-8")
             warnings.append("some characters are damaged and show as \ufffd")
@@ -97,27 +100,30 @@ def decode(raw: bytes, name: str = "log") -> DecodedText:
     return DecodedText(data, label, tuple(warnings))
 
 
-def _guess(raw: bytes, name: str) -> str:
+def _guess(raw: bytes, name: str) -> tuple[str, bool]:
+    """The encoding, and whether every byte has been found to fit it."""
     head = raw[:4000]
     if len(head) >= 4:
         even, odd = head[0::2].count(0), head[1::2].count(0)
         half = len(head) / 2
         if odd > 0.6 * half and even < 0.1 * half:
-            return "utf-16-le"
+            return "utf-16-le", False
         if even > 0.6 * half and odd < 0.1 * half:
-            return "utf-16-be"
+            return "utf-16-be", False
     body = raw.rstrip(b"\x00\r\n \t")  # a log cut off by a power loss may end in padding
     if body.count(b"\x00") > 0.01 * len(body):
         raise LogError(f"{name}: this is no text; export the log as CSV or text first")
+    if raw.isascii():
+        return "utf-8", True
     try:
         codecs.lookup("utf-8").decode(raw)
-        return "utf-8"
+        return "utf-8", True
     except UnicodeDecodeError:
         pass
     high = sum(1 for b in raw[:2_000_000] if b >= 0x80)
     sound = sum(len(m) for m in _MULTIBYTE.findall(raw[:2_000_000]))
     if sound > 0.5 * high:
-        return "utf-8"
+        return "utf-8", False
     if high > 0.3 * min(len(raw), 2_000_000):
         raise LogError(f"{name}: this is no text that Kuffin can read; export the log as CSV or text first")
-    return "cp1252"
+    return "cp1252", False

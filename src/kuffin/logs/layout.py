@@ -96,7 +96,7 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
             warnings.append(f"line {header_lines[0] + 1} names {len(header)} columns, the rows have {fields}")
         header = (header + [f"Column {i + 1}" for i in range(len(header), fields)])[:fields]
     units = (units + [""] * fields)[:fields]
-    return Layout(delimiter, _decimal(data, delimiter), fields, header, units, header_lines, first, data, warnings)
+    return Layout(delimiter, _decimal(data[:80], delimiter), fields, header, units, header_lines, first, data, warnings)
 
 
 def _without_last_delimiter(row: list[str], fields: int) -> list[str]:

@@ -127,13 +127,16 @@ def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choi
     if not block.endswith(b"\n"):
         ends = np.append(ends, text.size)
     starts = np.concatenate(([0], ends[:-1] + 1)).astype(np.int64)
-    marks = np.flatnonzero(text == ord(layout.delimiter))
-    if b'"' in block:
-        quotes = np.flatnonzero(text == 34)
+    is_mark = text == ord(layout.delimiter)
+    if b'"' in block:  # a delimiter inside quotes is none
+        marks, quotes = np.flatnonzero(is_mark), np.flatnonzero(text == 34)
         owner = np.searchsorted(ends, marks)
         before = np.searchsorted(quotes, marks) - np.searchsorted(quotes, starts)[owner]
-        marks = marks[before % 2 == 0]
-    counts = np.bincount(np.searchsorted(ends, marks), minlength=ends.size) + 1
+        counts = np.bincount(owner[before % 2 == 0], minlength=ends.size) + 1
+    else:
+        whole = np.minimum(starts, text.size - 1)
+        counts = np.add.reduceat(is_mark.view(np.uint8), whole, dtype=np.int64) + 1
+        counts[starts >= text.size] = 1
     good = counts == layout.fields
     if layout.delimiter != "\t":
         first = text[np.minimum(starts, text.size - 1)]
