@@ -142,6 +142,41 @@ def test_what_cannot_be_done_is_one_line_and_exit_2(
     assert len(err.strip().splitlines()) == 1
 
 
+@pytest.mark.parametrize(
+    "args",
+    [("settle", "x.csv"), ("read",), ("dance",), ("plan", "--candidates", "many", "--sd", "1", "--difference", "1")],
+)
+def test_a_wrong_command_is_one_line_too(capsys: pytest.CaptureFixture[str], args: tuple[str, ...]) -> None:
+    code, out, err = said(capsys, *args)
+    assert (code, out) == (2, "")
+    assert len(err.strip().splitlines()) == 1
+    assert "--help" in err
+
+
+def test_our_own_faults_are_one_line_and_exit_1(
+    log: Path, capsys: pytest.CaptureFixture[str], monkeypatch: pytest.MonkeyPatch
+) -> None:
+    def broken(_: object) -> None:
+        raise ZeroDivisionError("division by zero")
+
+    monkeypatch.setattr("kuffin.logs.reader.read_log", broken)
+    code, out, err = said(capsys, "read", str(log))
+    assert (code, out) == (1, "")
+    assert len(err.strip().splitlines()) == 1
+    assert "fault of Kuffin's own" in err
+
+
+@pytest.mark.parametrize("args", [(), ("demo",), ("booth.kuffin",)])
+def test_without_a_screen_it_says_so(
+    capsys: pytest.CaptureFixture[str], monkeypatch: pytest.MonkeyPatch, args: tuple[str, ...]
+) -> None:
+    for name in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM"):
+        monkeypatch.delenv(name, raising=False)
+    code, _, err = said(capsys, *args)
+    assert code == 2
+    assert "no screen" in err
+
+
 def test_the_installed_command_runs_without_a_screen(log: Path) -> None:
     done = subprocess.run(
         [sys.executable, "-m", "kuffin.cli", "read", str(log), "--json"], capture_output=True, text=True, check=False

@@ -7,7 +7,8 @@ import json
 import math
 import os
 import sys
-from typing import Any
+import warnings
+from typing import Any, NoReturn
 
 # the matrices here are small: more threads only get in each other's way (set before NumPy is imported)
 os.environ.setdefault("OMP_NUM_THREADS", "1")
@@ -32,14 +33,11 @@ def _print_json(value: Any) -> None:
 
 
 def _read(args: argparse.Namespace) -> None:
-    import warnings
-
     import numpy as np
 
     from kuffin.core.units import shown
     from kuffin.logs.reader import read_log
 
-    warnings.simplefilter("ignore", category=RuntimeWarning)
     table = read_log(args.log)
     channels = [
         {
@@ -260,14 +258,22 @@ def _plan(args: argparse.Namespace) -> None:
 
 
 def _demo(_args: argparse.Namespace) -> int:
+    _need_a_screen()
     from kuffin.app.main import run
 
     return run(demo=True)
 
 
+class _Parser(argparse.ArgumentParser):
+    """Says what is wrong with a command in one line."""
+
+    def error(self, message: str) -> NoReturn:
+        self.exit(2, f"{self.prog}: {message}; see {self.prog} --help\n")
+
+
 def build_parser() -> argparse.ArgumentParser:
     """The commands and their options."""
-    parser = argparse.ArgumentParser(prog="kuffin", description="A bench notebook for people who test cooling parts.")
+    parser = _Parser(prog="kuffin", description="A bench notebook for people who test cooling parts.")
     commands = parser.add_subparsers(dest="command")
 
     read = commands.add_parser("read", help="what a delimited log holds")
@@ -320,18 +326,30 @@ def build_parser() -> argparse.ArgumentParser:
 
 
 def _open_window(notebook: str | None) -> int:
+    _need_a_screen()
     from kuffin.app.main import run
 
     return run(notebook)
 
 
+def _need_a_screen() -> None:
+    if sys.platform.startswith("linux") and not any(
+        os.environ.get(name) for name in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")
+    ):
+        raise KuffinError(
+            "there is no screen to open a window on; the commands read, settle, compare and plan need none"
+        )
+
+
 def main(argv: list[str] | None = None) -> int:
     """Run a command, or open the window."""
     argv = sys.argv[1:] if argv is None else argv
-    if not argv or (argv[0].endswith(".kuffin") and len(argv) == 1):
-        return _open_window(argv[0] if argv else None)
-    args = build_parser().parse_args(argv)
+    if not os.environ.get("KUFFIN_DEBUG"):
+        warnings.simplefilter("ignore")  # one line on standard error is for the person
     try:
+        if not argv or (argv[0].endswith(".kuffin") and len(argv) == 1):
+            return _open_window(argv[0] if argv else None)
+        args = build_parser().parse_args(argv)
         return args.run(args) or 0
     except KuffinError as error:
         print(" ".join(str(error).split()), file=sys.stderr)
@@ -340,6 +358,14 @@ def main(argv: list[str] | None = None) -> int:
         return 130
     except BrokenPipeError:
         return 0
+    except Exception as error:
+        if os.environ.get("KUFFIN_DEBUG"):
+            raise
+        print(
+            f"a fault of Kuffin's own: {type(error).__name__}: {' '.join(str(error).split())}; set KUFFIN_DEBUG=1 to see more",
+            file=sys.stderr,
+        )
+        return 1
 
 
 if __name__ == "__main__":

@@ -69,6 +69,8 @@ def test_nists_certified_residual_spread() -> None:
 def test_two_candidates_are_welch_and_with_rounds_the_paired_t() -> None:
     welch = compare(pub.mounts(pub.SLEEP))
     assert "Welch" in welch.method
+    assert welch.candidate("1").group is not None
+    assert compare(pub.mounts(pub.SLEEP), reference="2").candidate("1").group is None
     agrees(welch, {("1", "2"): pub.SLEEP_WELCH}, 1e-6)
     paired = compare(pub.mounts(pub.SLEEP, rounds=True))
     agrees(paired, {("1", "2"): pub.SLEEP_PAIRED}, 1e-6)

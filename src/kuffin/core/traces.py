@@ -14,6 +14,11 @@ Mask = NDArray[np.bool_]
 _MAD = 1.4826
 
 
+def few(x: Array, most: int = 20_000) -> Array:
+    """Every so-many-th value: enough to judge scale and spread of a long trace by."""
+    return x[:: max(1, x.size // most)]
+
+
 def quantum(values: Array) -> float:
     """The step of a coarse sensor: the smallest common step between readings, 0 where there is none.
 
@@ -21,10 +26,11 @@ def quantum(values: Array) -> float:
     ----------
     values : ndarray, shape (n,)
     """
-    finite = np.unique(values[np.isfinite(values)])
+    present = few(values[np.isfinite(values)])
+    finite = np.unique(present)
     if finite.size < 2:
         return 0.0
-    if finite.size > 0.5 * np.isfinite(values).sum() and finite.size > 50:
+    if finite.size > 0.5 * present.size and finite.size > 50:
         return 0.0
     steps = np.diff(finite)
     steps = steps[steps > 1e-9 * max(1.0, float(np.abs(finite).max()))]
@@ -54,7 +60,7 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
     middle = ndimage.median_filter(x, window, mode="nearest")
     away = np.abs(x - middle)
     spread = _MAD * ndimage.median_filter(away, window, mode="nearest")
-    typical = _MAD * float(np.median(away))
+    typical = _MAD * float(np.median(few(away)))
     limit = np.maximum(np.maximum(mads * spread, 0.75 * mads * typical), max(3 * quantum(x), 1e-9))
     marked[finite[away > limit]] = True
     return marked
@@ -71,20 +77,21 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
         return marked
     x = values[finite]
     step = np.diff(x)
-    limit = max(mads * _MAD * float(np.median(np.abs(step - np.median(step)))), 3 * quantum(x), 1e-9)
+    some = few(step)
+    limit = max(mads * _MAD * float(np.median(np.abs(some - np.median(some)))), 3 * quantum(x), 1e-9)
     before, after = step[:-1], -step[1:]
     lone = (np.sign(before) == np.sign(after)) & (np.minimum(np.abs(before), np.abs(after)) > limit)
     along = np.zeros(x.size, bool)
     if companion is not None:
         c = companion[finite]
         cs = np.diff(c)
-        good = cs[np.isfinite(cs)]
+        good = few(cs[np.isfinite(cs)])
         noise = _MAD * float(np.median(np.abs(good - np.median(good)))) if good.size else 0.0
         # it moves along: into the sample or, a little late, out of it
         moved = np.fmax(np.sign(before) * cs[:-1], -np.sign(before) * cs[1:])
         along[1:-1] = np.where(np.isfinite(moved), moved, 0.0) > max(2.5 * noise, 1e-9)
     # what the part cannot read: an ended sensor (-40, 0, 127, 999.9) well outside everything else
-    low, high = np.percentile(x, [1.0, 99.0])
+    low, high = np.percentile(few(x), [1.0, 99.0])
     reach = max(0.25 * (high - low), limit)
     outside = (x > high + reach) | (x < low - reach)
     outside[1:-1] |= lone
@@ -129,7 +136,7 @@ def box_means(times: Array, values: Array, width: float, starts: Array) -> Array
     count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
     out[count < 1] = np.nan
     step = np.diff(t)
-    gap = np.where(step > max(0.5 * width, 3 * float(np.median(step))), step, 0.0)
+    gap = np.where(step > max(0.5 * width, 3 * float(np.median(few(step)))), step, 0.0)
     if gap.any():
         lost = np.concatenate(([0.0], np.cumsum(gap)))
         out[np.interp(ends, t, lost) - np.interp(starts, t, lost) > 0.5 * width] = np.nan

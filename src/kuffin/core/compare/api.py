@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 import numpy as np
 
@@ -75,7 +76,11 @@ def compare(
         if separate and counts.min() < 2:
             raise CompareError(f"“{names[int(counts.argmin())]}” has one mount only; a spread of its own takes two")
         if counts.min() >= 2:
-            return compare_separate(names, y, index, mounts, margin, confidence, better, warnings)
+            found = compare_separate(names, y, index, mounts, margin, confidence, better, warnings)
+            if reference is None:
+                return found
+            # against a reference there are no ties to show
+            return replace(found, candidates=tuple(replace(c, group=None) for c in found.candidates))
         warnings.append("one candidate has a single mount: both are taken to scatter alike")
     fit = fit_linear(y, index, len(names), rounds, covariates, covariate_names)
     if float(np.ptp(y)) == 0 or fit.sd <= 1e-12 * max(1.0, float(np.abs(y).max())):

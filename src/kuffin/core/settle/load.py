@@ -5,6 +5,8 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.traces import few
+
 Array = NDArray[np.float64]
 
 _HOLD_S = 30.0
@@ -34,12 +36,12 @@ def load_span(times: Array, power: Array) -> tuple[float | None, float]:
     last = float(times[-1])
     if t.size < 8:
         return None, last
-    low, high, top = np.percentile(p, [1, 90, 99])
+    low, high, top = np.percentile(few(p), [1, 90, 99])
     if top - low > 3 * (high - low):
         high = top  # load for less than a tenth of the log
     scale = max(abs(high), abs(low), 1e-12)
     steps = np.abs(np.diff(p))
-    noise = 1.4826 * float(np.median(steps)) / np.sqrt(2)
+    noise = 1.4826 * float(np.median(few(steps))) / np.sqrt(2)
     if high - low < 0.12 * scale or high - low < 6 * noise:
         return None, last
     middle = 0.5 * (low + high)
@@ -115,7 +117,7 @@ def loop_period(times: Array, power: Array, start: float, end: float) -> float |
     n = grid.size
     if n < 40:
         return None
-    x = np.interp(grid, t, np.clip(p, *np.percentile(p, [0.5, 99.5])))
+    x = np.interp(grid, t, np.clip(p, *np.percentile(few(p), [0.5, 99.5])))
     width = max(1, round(max(5.0, 2.4 * sampling) / h))
     if width > 1:
         x = ndimage.uniform_filter1d(ndimage.uniform_filter1d(x, width), width)
