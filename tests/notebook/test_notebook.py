@@ -90,6 +90,22 @@ def test_each_log_goes_to_the_next_free_round_and_a_new_candidate_is_made(notebo
         edits.add_log(notebook, study, " ", log())
 
 
+def test_many_logs_are_one_edit_and_a_log_can_join_a_mount(notebook: Notebook, study: int) -> None:
+    runs = [edits.NewRun(name, log()) for name in ("Sedge", "Sedge", "Reed")]
+    ids = edits.add_logs(notebook, study, runs)
+    assert crossing(notebook, study) == [("Sedge", 1, None), ("Sedge", 2, None), ("Reed", 1, None)]
+    mount = crossing_mounts(notebook, study)[0]
+    edits.add_logs(notebook, study, [edits.NewRun("", log(), mount_id=mount)])
+    first = notebook.study(study).candidates[0].mounts[0]
+    assert next(r.id for r in first.live_runs) == ids[0]
+    assert len(first.live_runs) == 2
+    notebook.undo()
+    assert notebook.undo_label == "add 3 logs"
+    notebook.undo()
+    assert crossing(notebook, study) == []
+    assert read_run(notebook, ids[2]).times.size == 30
+
+
 def test_every_edit_can_be_undone_and_redone_to_the_end(notebook: Notebook, study: int) -> None:
     edits.add_log(notebook, study, "Sedge", log())
     mount = crossing_mounts(notebook, study)[0]

@@ -5,7 +5,7 @@ from __future__ import annotations
 from pathlib import Path
 
 from PySide6.QtCore import QObject, Signal
-from PySide6.QtWidgets import QDialog, QWidget
+from PySide6.QtWidgets import QWidget
 
 from kuffin.app.dialogs.importlogs import ImportLogs, Incoming, incoming
 from kuffin.app.jobs import Job
@@ -83,20 +83,13 @@ class Importer(QObject):
         study, notebook = self._state.study, self._state.notebook
         if study is None or notebook is None:
             return
-        before = list(notebook.listeners)
-        notebook.listeners.clear()  # one refresh at the end, not one for each log
-        try:
-            for log in logs:
-                edits.add_log(
-                    notebook, study.id, log.candidate, log.table, log.roles, log.round, shape=log.shape, units=log.units
-                )
-        except KuffinError as error:
-            self._state.trouble.emit(str(error))
-        finally:
-            notebook.listeners.extend(before)
-        notebook.changed()
-
-
-def finished(dialog: QDialog | None) -> bool:
-    """Whether a dialog is closed (or never was open)."""
-    return dialog is None or not dialog.isVisible()
+        runs = [
+            edits.NewRun(log.candidate, log.table, log.roles, log.round, shape=log.shape, units=log.units)
+            for log in logs
+        ]
+        self._state.jobs.start(
+            "adding the logs",
+            lambda _job: edits.add_logs(notebook, study.id, runs, tell=False),
+            lambda _ids: notebook.changed(),
+            self._state.trouble.emit,
+        )

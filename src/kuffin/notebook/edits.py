@@ -117,6 +117,49 @@ def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candida
     return candidate
 
 
+@dataclass(frozen=True)
+class NewRun:
+    """A log that is to be kept as a run.
+
+    Attributes
+    ----------
+    candidate : str
+        Whose mount it is; made where there is none of this name.
+    roles : mapping of channel name to role, optional
+        What the person said; else the guesses.
+    round : int, optional
+        Default: the candidate's first round without a mount.
+    mount_id : int, optional
+        A mount that gets the run, instead of a new one.
+    shape, units : str and mapping, optional
+        The log's shape as it was read, and the units that the person changed; remembered with the roles.
+    """
+
+    candidate: str
+    table: LogTable
+    roles: MappingType[str, str | None] | None = None
+    round: int | None = None
+    mount_id: int | None = None
+    shape: str | None = None
+    units: MappingType[str, str | None] | None = None
+
+
+def add_logs(notebook: Notebook, study_id: int, runs: Sequence[NewRun], *, tell: bool = True) -> list[int]:
+    """Keep logs as runs, all in one edit; returns the runs' ids.
+
+    Parameters
+    ----------
+    tell : bool
+        Whether listeners are told; not from a thread of its own.
+    """
+    for run in runs:
+        if not run.candidate.strip() and run.mount_id is None:
+            raise NotebookError(f"{run.table.file}: say which candidate this log belongs to")
+    label = f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs"
+    with notebook.edit(label, tell=tell) as session:
+        return [_keep_run(session, study_id, run) for run in runs]
+
+
 def add_log(
     notebook: Notebook,
     study_id: int,
@@ -124,72 +167,44 @@ def add_log(
     table: LogTable,
     roles: MappingType[str, str | None] | None = None,
     round_number: int | None = None,
-    mount_id: int | None = None,
-    shape: str | None = None,
-    units: MappingType[str, str | None] | None = None,
 ) -> int:
-    """Add a log as a run: to a given mount, or to a new mount of a candidate.
+    """Keep one log as a run of a new mount; returns the run's id."""
+    return add_logs(notebook, study_id, [NewRun(candidate, table, roles, round_number)])[0]
 
-    Parameters
-    ----------
-    roles : mapping of channel name to role, optional
-        What the person said; else the guesses.
-    round_number : int, optional
-        Default: the candidate's first round without a mount.
-    mount_id : int, optional
-        A mount that gets the run.
-    shape, units : str and mapping, optional
-        The log's shape as it was read, and the units that the person changed; remembered with the roles.
 
-    Returns
-    -------
-    int
-        The run's id.
-    """
-    if not candidate.strip() and mount_id is None:
-        raise NotebookError(f"{table.file}: say which candidate this log belongs to")
-    with notebook.edit(f"add {table.file}") as session:
-        if mount_id is None:
-            owner = find_or_add_candidate(session, study_id, candidate)
-            taken = {m.round for m in owner.mounts if m.binned_at is None}
-            if round_number is None:
-                round_number = next(r for r in range(1, len(taken) + 2) if r not in taken)
-            mount = Mount(
-                candidate_id=owner.id,
-                sample_id=owner.samples[0].id if owner.samples else None,
-                round=round_number,
-                position=round_number * 100 + owner.position,
-            )
-            session.add(mount)
-            session.flush()
-            mount_id = mount.id
-        run = Run(
-            mount_id=mount_id,
-            source=table.file,
-            started_at=table.start,
-            rows=table.rows,
-            duration_s=table.duration_s,
-            warnings=list(table.warnings),
-        )
-        session.add(run)
-        session.flush()
-        chosen = dict(roles or {})
-        for position, channel in enumerate(table.channels):
-            role = chosen.get(channel.name, channel.role)
-            session.add(
-                Channel(
-                    run_id=run.id,
-                    position=position,
-                    name=channel.name,
-                    unit=channel.unit,
-                    quantity=channel.quantity,
-                    role=role,
-                )
-            )
-        write_chunks(session, run, table.times, [c.values for c in table.channels])
-        if roles is not None:
-            _remember(session, shape or table.shape_key, chosen, dict(units or {}))
-        return run.id
+def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
+    table = new.table
+    mount_id = new.mount_id if new.mount_id is not None else _new_mount(session, study_id, new)
+    run = Run(
+        mount_id=mount_id,
+        source=table.file,
+        started_at=table.start,
+        rows=table.rows,
+        duration_s=table.duration_s,
+        warnings=list(table.warnings),
+    )
+    session.add(run)
+    session.flush()
+    chosen = dict(new.roles or {})
+    for position, c in enumerate(table.channels):
+        role = chosen.get(c.name, c.role)
+        session.add(Channel(run_id=run.id, position=position, name=c.name, unit=c.unit, quantity=c.quantity, role=role))
+    write_chunks(session, run, table.times, [c.values for c in table.channels])
+    if new.roles is not None:
+        _remember(session, new.shape or table.shape_key, chosen, dict(new.units or {}))
+    return run.id
+
+
+def _new_mount(session: Session, study_id: int, new: NewRun) -> int:
+    owner = find_or_add_candidate(session, study_id, new.candidate)
+    kept = select(Mount.round).where(Mount.candidate_id == owner.id, Mount.binned_at.is_(None))
+    taken = set(session.scalars(kept))
+    number = new.round if new.round is not None else next(r for r in range(1, len(taken) + 2) if r not in taken)
+    sample = session.scalars(select(Sample.id).where(Sample.candidate_id == owner.id)).first()
+    mount = Mount(candidate_id=owner.id, sample_id=sample, round=number, position=number * 100 + owner.position)
+    session.add(mount)
+    session.flush()
+    return mount.id
 
 
 def _remember(session: Session, shape: str, roles: dict[str, str | None], units: dict[str, str | None]) -> None:

@@ -168,13 +168,15 @@ class Notebook:
     # --- editing -------------------------------------------------------------------------------------------------
 
     @contextmanager
-    def edit(self, label: str) -> Iterator[Session]:
+    def edit(self, label: str, *, tell: bool = True) -> Iterator[Session]:
         """Change something: all of it is kept at the end, or nothing.
 
         Parameters
         ----------
         label : str
             What is done, as the Undo menu names it ("leave out Rush, round 2").
+        tell : bool
+            Whether listeners are told at the end; an edit from a thread of its own tells them later.
 
         Raises
         ------
@@ -197,7 +199,8 @@ class Notebook:
                 oldest = session.scalar(select(func.max(Edit.id)))
                 session.execute(delete(Edit).where(Edit.id <= (oldest or 0) - _KEPT_EDITS))
             session.commit()
-        self.changed()
+        if tell:
+            self.changed()
 
     def changed(self) -> None:
         """Tell everyone who listens."""
