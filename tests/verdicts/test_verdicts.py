@@ -2,17 +2,19 @@
 
 from __future__ import annotations
 
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import replace
 
 import numpy as np
 import pytest
+from sqlalchemy import delete
 
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.heatpath import bottleneck, step
 from kuffin.core.normalise import SCHOOLS, as_read_school, default_school, schools_for
 from kuffin.demo.scenario import BATCH, RADIATORS, REFERENCE_W, demo_runs, sample_factors
 from kuffin.notebook import edits
-from kuffin.notebook.entities import Run
+from kuffin.notebook.entities import Reading, Run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts import results
 from kuffin.verdicts.line import verdict_line
@@ -138,6 +140,16 @@ def test_leaving_a_mount_out_reads_no_samples_again(demo_notebook: Notebook, mon
     monkeypatch.setattr(results, "read_run", forbidden)
     edits.leave_out(demo_notebook, named(v, "Rush, round 1"), "Rush, round 1", "to see")
     assert verdict(demo_notebook).main.comparison is not None
+
+
+def test_two_judgements_at_once_do_not_get_in_each_others_way(demo_notebook: Notebook) -> None:
+    with demo_notebook.session() as session:
+        session.execute(delete(Reading))
+        session.commit()
+    study = demo_notebook.study(1)
+    with ThreadPoolExecutor(2) as pool:
+        one, two = pool.map(lambda _: judge(demo_notebook, study), range(2))
+    assert [r.value for r in one.main.readings] == [r.value for r in two.main.readings]
 
 
 def test_a_window_by_hand_and_a_changed_role_are_heeded(demo_notebook: Notebook) -> None:

@@ -9,6 +9,7 @@ from typing import Any
 
 import numpy as np
 from sqlalchemy import select
+from sqlalchemy.dialects.sqlite import insert
 
 from kuffin.core.errors import TraceError
 from kuffin.core.settle import Settled, Settling, settle
@@ -106,7 +107,9 @@ def run_result(notebook: Notebook, study: Study, run: Run) -> RunResult:
     found = evaluate(notebook, study, run)
     if not notebook.read_only:
         with notebook.session() as session:
-            session.add(Reading(run_id=run.id, made_from=key, values=_to_json(found)))
+            # two judgements may come to the same result at once; either serves
+            row = insert(Reading).values(run_id=run.id, made_from=key, values=_to_json(found))
+            session.execute(row.on_conflict_do_nothing())
             session.commit()
     return found
 
