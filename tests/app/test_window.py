@@ -438,3 +438,11 @@ class TestTheRest:
         assert d - c == pytest.approx((b - a) / 2)
         plot.pan(0.5)
         assert plot.below.viewRange()[0][0] == pytest.approx(c + 0.5 * (d - c), abs=0.05)
+
+    def test_a_change_of_theme_keeps_the_time_axis(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        demo_window.open_mount(mount(demo_window, "Sedge, round 1"))
+        at_rest()
+        before = demo_window.inspect.plot.top.viewRange()[0]
+        demo_window.set_mode("dark")
+        assert demo_window.inspect.plot.top.viewRange()[0] == pytest.approx(before)
+        demo_window.set_mode("light")

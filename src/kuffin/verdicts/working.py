@@ -88,6 +88,7 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
     names = result.names
     unit = "K/W" if school.per_watt else "K"
     digits = 4 if school.per_watt else 2
+    fine = digits + 1  # for what is small beside the reading
     over = school.over or "air"
     lines = [
         (
@@ -113,43 +114,43 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
             (
                 "Warm-up",
                 f"y(t) = f + A·exp(−t/τ), fitted: τ = {t.tau_s / 60:.1f} min, "
-                f"f = {number(t.final, digits)} ± {number(t.final_u95, digits)} {unit}, still to go at the end {number(t.still_to_go, digits)} {unit}",
+                f"f = {number(t.final, digits)} ± {number(t.final_u95, fine)} {unit}, still to go at the end {number(t.still_to_go, fine)} {unit}",
             )
         )
     if t.by_hand:
         lines.append(
             (
                 "Window",
-                f"{_minutes(t.window_s)}, set by hand: mean {number(t.mean, digits)} ± {number(t.mean_u95, digits)} {unit}",
+                f"{_minutes(t.window_s)}, set by hand: mean {number(t.mean, digits)} ± {number(t.mean_u95, fine)} {unit}",
             )
         )
     elif t.settled:
         lines.append(
             (
                 "Settled",
-                f"from {(t.settled_at_s or 0) / 60:.1f} min: drift {number(t.drift_per_10min, digits)} ± {number(t.drift_u95, digits)} {unit} "
-                f"in 10 min, inside ± {number(t.tolerance, digits)} {unit}",
+                f"from {(t.settled_at_s or 0) / 60:.1f} min: drift {number(t.drift_per_10min, fine)} ± {number(t.drift_u95, fine)} {unit} "
+                f"in 10 min, inside ± {number(t.tolerance, fine)} {unit}",
             )
         )
         lines.append(
             (
                 "Window",
-                f"{_minutes(t.window_s)}: mean {number(t.mean, digits)} {unit}, scatter {number(t.sd, digits)} {unit}, "
+                f"{_minutes(t.window_s)}: mean {number(t.mean, digits)} {unit}, scatter {number(t.sd, fine)} {unit}, "
                 f"as good as {t.n_eff:.0f} independent samples",
             )
         )
         lines.append(
             (
                 "Warm-up left",
-                f"{number(t.left_in_window, digits)} {unit} on average over the window, taken off: "
-                f"{number(t.mean, digits)} − ({number(t.left_in_window, digits)}) = {number(t.value, digits)} {unit}",
+                f"{number(t.left_in_window, fine)} {unit} on average over the window, taken off: "
+                f"{number(t.mean, digits)} − ({number(t.left_in_window, fine)}) = {number(t.value, digits)} {unit}",
             )
         )
     else:
         lines.append(
             (
                 "Not settled",
-                f"at the end {number(abs(t.still_to_go), digits)} {unit} were still to go; the reading is the level that the warm-up "
+                f"at the end {number(abs(t.still_to_go), fine)} {unit} were still to go; the reading is the level that the warm-up "
                 f"points to, f, with its wider interval",
             )
         )
@@ -157,7 +158,7 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
         (
             "Half-width",
             f"95 %: the window's mean with the autocorrelation of its samples, the tolerance's quarter, "
-            f"and a third of the correction: ± {number(t.u95, digits)} {unit}",
+            f"and a third of the correction: ± {number(t.u95, fine)} {unit}",
         )
     )
     if t.spikes:

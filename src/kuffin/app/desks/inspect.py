@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
     QLineEdit,
     QPushButton,
     QScrollArea,
+    QSizePolicy,
     QVBoxLayout,
     QWidget,
 )
@@ -119,7 +120,9 @@ class InspectDesk(QWidget):
         left = QVBoxLayout()
         self._plot_place = left
         tools = QHBoxLayout()
-        tools.addWidget(text("Drag the band's edges to set the window by hand · + and − zoom", style="small"), 1)
+        hint = text("drag the band's edges to set the window · + and − zoom", style="small", wrap=False)
+        hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        tools.addWidget(hint, 1)
         tools.addWidget(self._find)
         tools.addWidget(self._channels)
         left.addLayout(tools)

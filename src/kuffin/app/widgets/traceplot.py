@@ -44,7 +44,7 @@ class TracePlot(QWidget):
         self.top.getAxis("bottom").setStyle(showValues=False)
         self.below.setLabel("bottom", "minutes from the first row")
         self._region: pg.LinearRegionItem | None = None
-        self._shown: tuple[Settling | None, list[Curve], str] = (None, [], "")
+        self._shown: tuple[Settling | None, list[Curve], str, Array | None] = (None, [], "", None)
         self.setAccessibleName("Traces of the run")
         self.set_theme(theme)
 
@@ -62,14 +62,14 @@ class TracePlot(QWidget):
 
     def clear(self) -> None:
         """Show nothing."""
-        self._shown = (None, [], "")
+        self._shown = (None, [], "", None)
         self._region = None
         self.top.clear()
         self.below.clear()
 
     def show_run(self, settling: Settling | None, curves: list[Curve], label: str, times: Array | None = None) -> None:
         """Show a judged trace with its fit and window, and the channels below."""
-        self._shown = (settling, curves, label)
+        self._shown = (settling, curves, label, times)
         t = self._theme
         self.top.clear()
         self.below.clear()
@@ -110,7 +110,12 @@ class TracePlot(QWidget):
                 angle=0,
                 pen=pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine),
                 label="heading for {value:.2f}" if abs(s.final) > 1 else "heading for {value:.4f}",
-                labelOpts={"color": t.accent, "position": 0.09, "anchors": [(0, 1.1), (0, 1.1)]},
+                labelOpts={
+                    "color": t.accent,
+                    "fill": t.ground + "d8",
+                    "position": 0.09,
+                    "anchors": [(0, 1.1), (0, 1.1)],
+                },
             )
         )
         if s.step_s is not None:
