@@ -228,6 +228,22 @@ class TestAddingLogs:
         assert again.logs[0].table.channels[0].values[0] == pytest.approx(40.0)
         again.reject()
 
+    def test_a_date_that_can_be_read_two_ways_is_turned_round(
+        self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
+    ) -> None:
+        path = tmp_path / "sedge dates.csv"
+        rows = "".join(f"03/04/2026 10:{i // 60:02d}:{i % 60:02d},{40 + i % 3}\n" for i in range(200))
+        path.write_text("Time,Die [°C]\n" + rows)
+        demo_window.studies.add_logs([str(path)])
+        at_rest()
+        dialog = demo_window.importer.dialog
+        assert dialog is not None
+        assert dialog._month_first.isVisible()
+        assert dialog.logs[0].table.start == "2026-04-03T10:00:00"
+        dialog._month_first.click()
+        assert dialog.logs[0].table.start == "2026-03-04T10:00:00"
+        dialog.reject()
+
     def test_a_log_without_a_candidate_waits_for_one(
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
     ) -> None:

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import os
 import sqlite3
+import subprocess
+import sys
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -307,3 +309,18 @@ def test_a_full_disk_keeps_what_was_there(notebook: Notebook, study: int) -> Non
     with pytest.raises(NotebookError, match="disk is full"):
         edits.add_log(notebook, study, "Reed", log(rows=200_000))
     assert crossing(notebook, study) == [("Sedge", 1, None)]
+
+
+def test_a_killed_process_leaves_everything_that_was_kept(tmp_path: Path) -> None:
+    path = tmp_path / "killed.kuffin"
+    program = (
+        "import os, sys; from kuffin.notebook.store import Notebook; from kuffin.notebook import edits;"
+        "book = Notebook.create(sys.argv[1]); edits.add_study(book, 'Which?', 'block', ['Tern', 'Plover']);"
+        "os.kill(os.getpid(), 9)"
+    )
+    done = subprocess.run([sys.executable, "-c", program, str(path)], check=False)
+    assert done.returncode == -9
+    book = Notebook.open(path)
+    assert [c.name for c in book.study(book.studies()[0].id).candidates] == ["Tern", "Plover"]
+    assert book.undo() == "start a study"
+    book.close()

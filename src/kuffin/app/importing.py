@@ -7,7 +7,8 @@ from pathlib import Path
 from PySide6.QtCore import QObject, Signal
 from PySide6.QtWidgets import QWidget
 
-from kuffin.app.dialogs.importlogs import ImportLogs, Incoming, incoming
+from kuffin.app.dialogs.importlogs import ImportLogs
+from kuffin.app.dialogs.incoming import Incoming, incoming
 from kuffin.app.jobs import Job
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError

@@ -52,12 +52,15 @@ class ParsedClock:
         Seconds since 1970 as written on the wall, NaN without a calendar.
     calendar : bool
         Whether the clock knows the date.
+    month_first : bool or None
+        How the date was read where the cells leave it open; None where they do not.
     """
 
     seconds: NDArray[np.float64]
     wall: NDArray[np.float64]
     calendar: bool
     warnings: list[str] = field(default_factory=list)
+    month_first: bool | None = None
 
     def wall_text(self, row: int) -> str | None:
         """The wall clock of a row as ISO text to the second, None without a calendar."""
@@ -118,7 +121,7 @@ def parse_calendar(cells: Sequence[str], month_first: bool | None = None) -> Par
             continue
         wall[i] = day + time_s
         seconds[i] = wall[i] - _offset_s(g.get("off"))
-    return ParsedClock(seconds, wall, True, warnings)
+    return ParsedClock(seconds, wall, True, warnings, (order == "md") if warnings else None)
 
 
 def parse_time_of_day(cells: Sequence[str], minutes_first: bool = False) -> ParsedClock:
@@ -208,7 +211,7 @@ def _day_month_order(matches: Sequence[re.Match[str] | None], month_first: bool 
     if next(iter(pairs))[2] == ".":
         return "dm", []
     half_day = any(m is not None and m.groupdict().get("ap") for m in matches)
-    order = "md" if (month_first or (month_first is None and half_day) or half_day) else "dm"
+    order = "md" if month_first or (month_first is None and half_day) else "dm"
     a, b, sep = next(iter(pairs))
     which = "month" if order == "md" else "day"
     return order, [f"the date {a:02d}{sep}{b:02d} was read with the {which} first; the file does not say which"]

@@ -141,7 +141,11 @@ def _numeric_clock(column: ColumnName, values: NDArray[np.float64]) -> tuple[str
 
 
 def read_clock(
-    choice: ClockChoice, columns: Sequence[Sequence[str] | NDArray[np.float64]], unit: str | None, us_style: bool
+    choice: ClockChoice,
+    columns: Sequence[Sequence[str] | NDArray[np.float64]],
+    unit: str | None,
+    us_style: bool,
+    month_first: bool | None = None,
 ) -> tuple[ParsedClock, bool]:
     """The times of all rows, and whether each carries its offset.
 
@@ -153,8 +157,10 @@ def read_clock(
         The unit as written, for ``[mm:ss]``.
     us_style
         Whether other columns speak for month before day.
+    month_first
+        What the person says, which counts more.
     """
-    month_first = True if us_style else None
+    month_first = month_first if month_first is not None else (True if us_style else None)
     if choice.kind == "datetime":
         cells = [str(c) for c in columns[0]]
         return parse_calendar(cells, month_first), has_offsets(cells)

@@ -42,7 +42,7 @@ class _Rows:
     odd: list[tuple[int, str]] = field(default_factory=list)  # lines with another number of fields
 
 
-def read_log(path: Path | str, progress: Progress | None = None) -> LogTable:
+def read_log(path: Path | str, progress: Progress | None = None, month_first: bool | None = None) -> LogTable:
     """Read a delimited log of any layout that Kuffin knows.
 
     Encoding, delimiter, decimal sign, header, units and the clock are worked out from the file. Rows are sorted by
@@ -53,6 +53,8 @@ def read_log(path: Path | str, progress: Progress | None = None) -> LogTable:
     path : path
     progress : callable, optional
         Called with the share done, 0 to 1; may raise to stop the reading.
+    month_first : bool, optional
+        Which way round ``03/04/2026`` goes, where the file leaves it open and the person knows.
 
     Raises
     ------
@@ -79,7 +81,8 @@ def read_log(path: Path | str, progress: Progress | None = None) -> LogTable:
         data = b"\n".join(re.sub(gap, b"\t", line.strip(b" \t")) for line in data.split(b"\n"))
         layout.delimiter = "\t"
     rows = _read_rows(data, layout, choice, progress)
-    table = _assemble(path.name, rows, data, layout, names, choice)
+    table = _assemble(path.name, rows, data, layout, names, choice, month_first)
+    table.path = path
     table.encoding = decoded.encoding
     table.delimiter = " " if delimiter.strip(" ") == "" else delimiter
     table.warnings = [*decoded.warnings, *layout.warnings, *table.warnings]
@@ -201,14 +204,20 @@ def _frame(kept: bytes, layout: Layout, choice: ClockChoice, expected: int) -> p
 
 
 def _assemble(
-    name: str, rows: _Rows, data: bytes, layout: Layout, names: Sequence[ColumnName], choice: ClockChoice
+    name: str,
+    rows: _Rows,
+    data: bytes,
+    layout: Layout,
+    names: Sequence[ColumnName],
+    choice: ClockChoice,
+    month_first: bool | None,
 ) -> LogTable:
     n = sum(part.size for part in rows.lines)
     starts = np.concatenate(rows.starts) if rows.starts else np.empty(0, np.int64)
     lines = np.concatenate(rows.lines) if rows.lines else np.empty(0, np.int64)
     us_style = any((c.unit or "").lower().replace(" ", "") in _US_UNITS for c in names)
     columns: list[Any] = rows.clock if choice.text else [rows.builders[choice.columns[0]].finish(None)[0]]
-    parsed, offsets = read_clock(choice, columns, names[choice.columns[0]].unit, us_style)
+    parsed, offsets = read_clock(choice, columns, names[choice.columns[0]].unit, us_style, month_first)
     readable = np.isfinite(parsed.seconds)
     dropped, notes = _count_dropped(name, rows, data, starts, lines, readable, layout, choice)
     if not readable.any():
@@ -254,6 +263,7 @@ def _assemble(
         dropped,
         notes,
         preview,
+        month_first=parsed.month_first,
     )
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import hashlib
 from dataclasses import dataclass, field
+from pathlib import Path
 
 import numpy as np
 from numpy.typing import NDArray
@@ -70,6 +71,8 @@ class LogTable:
     dropped_rows: int
     warnings: list[str] = field(default_factory=list)
     preview: list[list[str]] = field(default_factory=list)
+    month_first: bool | None = None  # how the date was read where the file leaves it open
+    path: Path | None = None
 
     @property
     def rows(self) -> int:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
 
-from kuffin.app.dialogs.importlogs import role_box
+from kuffin.app.dialogs.incoming import role_box
 from kuffin.app.widgets.bits import text
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Run

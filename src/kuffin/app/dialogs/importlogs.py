@@ -2,12 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
-from pathlib import Path
-
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
     QAbstractItemView,
+    QCheckBox,
     QComboBox,
     QDialog,
     QDialogButtonBox,
@@ -22,134 +20,10 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.dialogs.incoming import Incoming, role_box, unit_box
 from kuffin.app.widgets.bits import rule, text
 from kuffin.core.units import shown
-from kuffin.logs.guess import guess_candidate, guess_round
-from kuffin.logs.roles import ROLES
 from kuffin.logs.table import LogChannel, LogTable
-from kuffin.notebook.edits import Remembered
-
-ROLE_WORDS = {
-    "die": "die",
-    "hot_spot": "hot spot",
-    "memory": "memory",
-    "regulator": "regulator",
-    "coolant_in": "coolant into the block",
-    "coolant_out": "coolant out of the block",
-    "coolant": "coolant",
-    "air_in": "air at the radiator",
-    "room": "room",
-    "power": "power",
-    "wall_power": "power at the wall",
-    "clock": "clock",
-    "flow": "flow",
-    "pump": "pump",
-    "fan": "fan",
-    "sound": "sound",
-    "pressure": "pressure",
-    "humidity": "humidity",
-    "load": "load",
-    "voltage": "voltage",
-    "current": "current",
-    "score": "score",
-}
-
-
-UNITS = (
-    "",
-    "°C",
-    "°F",
-    "K",
-    "W",
-    "kW",
-    "L/h",
-    "L/min",
-    "gph",
-    "rpm",
-    "MHz",
-    "GHz",
-    "%",
-    "dBA",
-    "kPa",
-    "mbar",
-    "bar",
-    "psi",
-    "V",
-    "A",
-    "s",
-    "ms",
-)
-
-
-@dataclass
-class Incoming:
-    """A log that is about to be added. `shape` is that of the file, whatever is changed here."""
-
-    table: LogTable
-    candidate: str = ""
-    round: int | None = None
-    roles: dict[str, str | None] = field(default_factory=dict)
-    units: dict[str, str | None] = field(default_factory=dict)
-    shape: str = ""
-    remembered: bool = False
-
-    def set_unit(self, name: str, text: str | None) -> None:
-        """Take the person's word for the unit that a column was written in."""
-        for i, channel in enumerate(self.table.channels):
-            if channel.name == name and (text or None) != channel.written_unit:
-                self.table.channels[i] = channel.written_in(text)
-                self.units[name] = text or None
-                if self.roles.get(name) is None:
-                    self.roles[name] = self.table.channels[i].role
-
-
-def incoming(
-    table: LogTable,
-    candidates: list[str],
-    known: Remembered | None,
-    candidate: str = "",
-    round_number: int | None = None,
-) -> Incoming:
-    """A log with Kuffin's guesses, or with what was chosen for its like before."""
-    stem = Path(table.file).stem
-    log = Incoming(
-        table,
-        candidate or guess_candidate(stem, candidates) or "",
-        round_number or guess_round(stem),
-        {c.name: c.role for c in table.channels},
-        shape=table.shape_key,
-        remembered=known is not None,
-    )
-    if known is not None:
-        for name, unit in known.units.items():
-            log.set_unit(name, unit)
-        log.roles |= {k: v for k, v in known.roles.items() if k in log.roles}
-    return log
-
-
-def unit_box(channel: LogChannel) -> QComboBox:
-    """A choice of units, or any other written in."""
-    box = QComboBox()
-    box.setEditable(True)
-    box.addItems(UNITS)
-    box.setCurrentText(channel.written_unit or "")
-    line = box.lineEdit()
-    if line is not None:
-        line.setPlaceholderText("no unit")
-    box.setAccessibleName(f"Unit that {channel.name} was written in")
-    return box
-
-
-def role_box(role: str | None) -> QComboBox:
-    """A choice of roles."""
-    box = QComboBox()
-    box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
-    box.setMinimumWidth(216)
-    box.addItem("(no role)", None)
-    for key in ROLES:
-        box.addItem(ROLE_WORDS[key], key)
-    box.setCurrentIndex(max(0, box.findData(role)))
-    return box
 
 
 class ImportLogs(QDialog):
@@ -180,6 +54,8 @@ class ImportLogs(QDialog):
         self._round.setSpecialValueText("next free")
         self._round.setAccessibleName("Round")
         self._round.valueChanged.connect(self._round_changed)
+        self._month_first = QCheckBox("dates have the month first")
+        self._month_first.clicked.connect(self._read_again)
         self._told = text(style="muted")
         self._warnings = text(style="warn")
         self._channels = QTableWidget(0, 5)
@@ -212,6 +88,8 @@ class ImportLogs(QDialog):
         where.addSpacing(10)
         where.addWidget(text("round", wrap=False))
         where.addWidget(self._round)
+        where.addSpacing(10)
+        where.addWidget(self._month_first)
         where.addStretch()
         right = QVBoxLayout()
         right.addLayout(where)
@@ -256,6 +134,8 @@ class ImportLogs(QDialog):
         self._round.setValue(log.round or 0)
         for widget in (self._candidate, self._round):
             widget.blockSignals(False)
+        self._month_first.setVisible(t.month_first is not None)
+        self._month_first.setChecked(bool(t.month_first))
         delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
             t.delimiter, t.delimiter
         )
@@ -294,6 +174,18 @@ class ImportLogs(QDialog):
             self._channels.setItem(i, 0, QTableWidgetItem(channel.name))
             self._show_figures(i, channel)
             self._channels.setRowHeight(i, 33)
+
+    def _read_again(self, month_first: bool) -> None:
+        """Read the dates the other way round, with all else as the person has left it."""
+        from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+        log = self._current()
+        if log is None or log.table.path is None:
+            return
+        log.table = read_log(log.table.path, month_first=month_first)
+        for name, unit in log.units.items():
+            log.set_unit(name, unit)
+        self._show(self._list.currentRow())
 
     def _show_figures(self, row: int, channel: LogChannel) -> None:
         import numpy as np
