@@ -4,10 +4,9 @@ from __future__ import annotations
 
 import shutil
 from pathlib import Path
-from typing import TYPE_CHECKING
 
-from PySide6.QtCore import QObject
-from PySide6.QtWidgets import QFileDialog
+from PySide6.QtCore import QObject, Signal
+from PySide6.QtWidgets import QFileDialog, QWidget
 
 from kuffin import __version__
 from kuffin.app.dialogs.binview import BinView
@@ -17,18 +16,16 @@ from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.store import SUFFIX, Notebook
 
-if TYPE_CHECKING:
-    from kuffin.app.window import MainWindow
-
 
 class Notebooks(QObject):
     """Opens and closes notebooks for a window."""
 
-    def __init__(self, window: MainWindow) -> None:
-        super().__init__(window)
-        self._window = window
-        self._state: State = window.state
-        self._settings: Settings = window.settings
+    opened = Signal()
+    said = Signal(str)  # what the person should know, and is no trouble
+
+    def __init__(self, parent: QWidget, state: State, settings: Settings) -> None:
+        super().__init__(parent)
+        self._parent, self._state, self._settings = parent, state, settings
 
     def open_path(self, path: str | Path) -> bool:
         """Open a notebook; what goes wrong is said in the strip."""
@@ -41,8 +38,7 @@ class Notebooks(QObject):
         return True
 
     def _take(self, notebook: Notebook) -> None:
-        self._window.strip.say("")
-        self._window.working.hide()
+        self.opened.emit()
         self._settings.remember(notebook.path)
         self._state.open(notebook)
         if notebook.read_only:
@@ -53,7 +49,7 @@ class Notebooks(QObject):
     def ask_open(self) -> None:
         """Ask for a notebook."""
         path, _ = QFileDialog.getOpenFileName(
-            self, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
+            self._parent, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
         )
         if path:
             self.open_path(path)
@@ -61,7 +57,7 @@ class Notebooks(QObject):
     def new_notebook(self) -> bool:
         """Ask for a name and make an empty notebook."""
         path, _ = QFileDialog.getSaveFileName(
-            self, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
+            self._parent, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
         )
         if not path:
             return False
@@ -102,7 +98,7 @@ class Notebooks(QObject):
 
     def ask_demo_logs(self) -> None:
         """Ask for a folder and write the demo's runs there as ordinary logs, to practise adding them."""
-        folder = QFileDialog.getExistingDirectory(self._window, "Write the demo's logs into", str(documents()))
+        folder = QFileDialog.getExistingDirectory(self._parent, "Write the demo's logs into", str(documents()))
         if folder:
             self.write_demo_logs(Path(folder))
 
@@ -121,7 +117,7 @@ class Notebooks(QObject):
         self._state.jobs.start(
             "writing the demo's logs",
             work,
-            lambda n: self._window.strip.say(f"{n} logs written into {folder}; start a study and drop them on it"),
+            lambda n: self.said.emit(f"{n} logs written into {folder}; start a study and drop them on it"),
             self._state.trouble.emit,
         )
 
@@ -131,14 +127,14 @@ class Notebooks(QObject):
         if notebook is None:
             return
         path, _ = QFileDialog.getSaveFileName(
-            self, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
+            self._parent, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
         )
         if path:
             self._state.attempt(notebook.save_copy, Path(path if path.endswith(SUFFIX) else path + SUFFIX))
 
     def show_bin(self) -> None:
         """Show what lies in the bin."""
-        BinView(self._state, self._window).exec()
+        BinView(self._state, self._parent).exec()
 
     def undo(self) -> None:
         """Take the last edit back."""

@@ -8,7 +8,8 @@ from kuffin.app.jobs import Job, Jobs
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.study import MountReading, StudyVerdict, judge
+from kuffin.verdicts.schools import MountReading
+from kuffin.verdicts.study import StudyVerdict, judge
 
 
 class State(QObject):

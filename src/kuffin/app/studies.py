@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from pathlib import Path
-from typing import TYPE_CHECKING
 
 from PySide6.QtCore import QObject
-from PySide6.QtWidgets import QDialog, QFileDialog
+from PySide6.QtWidgets import QDialog, QFileDialog, QWidget
 
 from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.dialogs.newstudy import NewStudy
-from kuffin.app.exporting import write_picture, write_table
+from kuffin.app.exporting import write_table
 from kuffin.app.importing import Importer
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.settings import documents
@@ -20,18 +20,21 @@ from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
 
-if TYPE_CHECKING:
-    from kuffin.app.window import MainWindow
-
 
 class Studies(QObject):
     """Works on the study of a window."""
 
-    def __init__(self, window: MainWindow, notebooks: Notebooks) -> None:
-        super().__init__(window)
-        self._window, self._notebooks = window, notebooks
-        self._state: State = window.state
-        self._importer: Importer = window.importer
+    def __init__(
+        self,
+        parent: QWidget,
+        state: State,
+        notebooks: Notebooks,
+        importer: Importer,
+        draw_picture: Callable[[Path], None],
+    ) -> None:
+        super().__init__(parent)
+        self._parent, self._state, self._notebooks, self._importer = parent, state, notebooks, importer
+        self._draw_picture = draw_picture
         self._pending: list[str] = []
 
     def new_study(self) -> None:
@@ -39,7 +42,7 @@ class Studies(QObject):
         if self._state.notebook is None and not self._notebooks.new_notebook():
             self._pending = []
             return
-        dialog = NewStudy(self._window)
+        dialog = NewStudy(self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
             self.begin_study(
                 dialog.question.text(),
@@ -66,7 +69,7 @@ class Studies(QObject):
         if study is None or notebook is None:
             return
         verdict = self._state.verdict
-        dialog = ChangeStudy(study, verdict.reference_power_w if verdict is not None else 100.0, self._window)
+        dialog = ChangeStudy(study, verdict.reference_power_w if verdict is not None else 100.0, self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
             self.apply_changes(dialog)
 
@@ -87,7 +90,7 @@ class Studies(QObject):
 
     def ask_logs_for(self, candidate: str, round_number: int) -> None:
         paths, _ = QFileDialog.getOpenFileNames(
-            self,
+            self._parent,
             f"Add logs{' of ' + candidate if candidate else ''}",
             "",
             "Logs (*.csv *.tsv *.txt *.log);;All files (*)",
@@ -127,7 +130,7 @@ class Studies(QObject):
         notebook = self._state.notebook
         if run is None or notebook is None:
             return
-        dialog = Channels(run, self._window)
+        dialog = Channels(run, self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
             for name, role in dialog.roles().items():
                 if any(c.name == name and c.role != role for c in run.channels):
@@ -138,7 +141,7 @@ class Studies(QObject):
         if self._state.verdict is None or self._state.notebook is None:
             return
         name = f"{self._state.notebook.path.stem}-{what}{ending}"
-        path, _ = QFileDialog.getSaveFileName(self._window, "Write out", str(documents() / name), f"*{ending}")
+        path, _ = QFileDialog.getSaveFileName(self._parent, "Write out", str(documents() / name), f"*{ending}")
         if path:
             self.write_to(Path(path if path.endswith(ending) else path + ending), what)
 
@@ -146,6 +149,6 @@ class Studies(QObject):
         """Write readings, verdicts or a picture to a file."""
         if self._state.verdict is not None:
             if what == "picture":
-                self._state.attempt(write_picture, self._window.compare.plot, self._window.theme, path)
+                self._state.attempt(self._draw_picture, path)
             else:
                 self._state.attempt(write_table, self._state.verdict, path, what)

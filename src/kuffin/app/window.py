@@ -23,6 +23,7 @@ from kuffin import __version__
 from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
 from kuffin.app.dialogs.start import StartPage
+from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
 from kuffin.app.importing import Importer
 from kuffin.app.jobs import Jobs
@@ -64,8 +65,14 @@ class MainWindow(QMainWindow):
         self.working.hide()
         self.start = StartPage()
         self.strip = Strip(self.state, self.jobs)
-        self.notebooks = Notebooks(self)
-        self.studies = Studies(self, self.notebooks)
+        self.notebooks = Notebooks(self, self.state, self.settings)
+        self.studies = Studies(
+            self,
+            self.state,
+            self.notebooks,
+            self.importer,
+            lambda path: write_picture(self.compare.plot, self.theme, path),
+        )
         self.menus = Menus(self)
         self._lay_out()
         self._connect()
@@ -132,6 +139,9 @@ class MainWindow(QMainWindow):
         s.notebook_changed.connect(self._renew)
         s.study_changed.connect(self._renew)
         s.verdict_changed.connect(self.menus.renew)
+        self.notebooks.opened.connect(self.working.hide)
+        self.notebooks.opened.connect(lambda: self.strip.say(""))
+        self.notebooks.said.connect(self.strip.say)
         self.header.next_wanted.connect(self._follow_step)
         self.header.study_wanted.connect(s.choose_study)
         self.side.loom.chosen.connect(self.open_mount)

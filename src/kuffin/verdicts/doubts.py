@@ -3,17 +3,14 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import TYPE_CHECKING
 
 import numpy as np
 
 from kuffin.core.settle import Settled
 from kuffin.core.student import t_quantile
+from kuffin.notebook.entities import Mount, Study
 from kuffin.verdicts.results import RunResult, main_trace
-
-if TYPE_CHECKING:
-    from kuffin.notebook.entities import Mount, Study
-    from kuffin.verdicts.study import SchoolResult
+from kuffin.verdicts.schools import SchoolResult
 
 
 @dataclass(frozen=True)

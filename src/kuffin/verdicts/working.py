@@ -10,7 +10,8 @@ from kuffin.core.errors import CompareError
 from kuffin.core.normalise import School
 from kuffin.core.settle import Settled
 from kuffin.verdicts.results import RunResult
-from kuffin.verdicts.study import MountReading, SchoolResult, StudyVerdict
+from kuffin.verdicts.schools import MountReading, SchoolResult
+from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import digits_for, number, pair_sentence, span
 
 

@@ -25,7 +25,7 @@ from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.core.normalise import default_school
 from kuffin.notebook import edits
-from kuffin.verdicts.study import SchoolResult
+from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.working import Working, candidate_working, mount_working, pair_working
 
 

@@ -7,7 +7,8 @@ from kuffin.core.settle import Settled
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
 from kuffin.verdicts.results import RunResult, traces_for
-from kuffin.verdicts.study import MountReading, StudyVerdict
+from kuffin.verdicts.schools import MountReading
+from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import number
 
 _TRACES = {

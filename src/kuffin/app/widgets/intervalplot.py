@@ -10,7 +10,8 @@ from PySide6.QtWidgets import QWidget
 
 from kuffin.app.look.marks import Mark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.verdicts.study import MountReading, SchoolResult, StudyVerdict
+from kuffin.verdicts.schools import MountReading, SchoolResult
+from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import number
 
 _LEFT, _ROW, _TOP, _FOOT = 96.0, 49.0, 6.0, 26.0

@@ -1,0 +1,131 @@
+"""Every menu entry that asks something really opens its dialog (none of them stood in for)."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from pathlib import Path
+
+import pytest
+from PySide6.QtCore import Qt, QTimer
+from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QLineEdit
+from pytestqt.qtbot import QtBot
+
+from kuffin.app.dialogs.newstudy import NewStudy
+from kuffin.app.window import MainWindow
+
+Wait = Callable[[], None]
+
+
+@pytest.fixture(autouse=True)
+def own_dialogs(qapp: QApplication) -> None:
+    """Qt's own file dialogs, which a test can reach."""
+    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
+
+
+def with_dialog(do: Callable[[], object], answer: Callable[[QDialog], None]) -> list[str]:
+    """Do something that opens a modal dialog, and answer it; returns the titles of what opened."""
+    seen: list[str] = []
+
+    def look(tries: int = 200) -> None:
+        dialog = QApplication.activeModalWidget()
+        if isinstance(dialog, QDialog):
+            seen.append(dialog.windowTitle())
+            answer(dialog)
+        elif tries:
+            QTimer.singleShot(20, lambda: look(tries - 1))
+
+    QTimer.singleShot(0, look)
+    do()
+    return seen
+
+
+def action(window: MainWindow, text: str) -> Callable[[], None]:
+    for menu in window.menuBar().actions():
+        stack = [menu]
+        while stack:
+            entry = stack.pop()
+            if entry.menu() is not None:
+                stack += entry.menu().actions()  # type: ignore[attr-defined]
+            elif entry.text() == text:
+                return entry.trigger
+    raise AssertionError(f"no menu entry “{text}”")
+
+
+@pytest.mark.parametrize(
+    ("entry", "title"),
+    [
+        ("New notebook …", "New notebook"),
+        ("Open …", "Open a notebook"),
+        ("Save a copy as …", "Save a copy as"),
+        ("Write the demo's logs …", "Write the demo's logs into"),
+        ("Bin …", "Bin"),
+        ("Start a study …", "Start a study"),
+        ("Change the study …", "Change the study"),
+        ("Add logs …", "Add logs"),
+        ("Readings as CSV …", "Write out"),
+        ("Picture as SVG …", "Write out"),
+        ("Keys", "Keys"),
+        ("Caution at the bench", "Caution at the bench"),
+        ("About Kuffin", "About Kuffin"),
+    ],
+)
+def test_the_entry_opens_its_dialog_and_nothing_happens_on_cancel(
+    demo_window: MainWindow, at_rest: Wait, entry: str, title: str
+) -> None:
+    before = demo_window.state.notebook
+    assert with_dialog(action(demo_window, entry), QDialog.reject) == [title]
+    at_rest()
+    assert demo_window.state.notebook is before
+    assert demo_window.strip.trouble.text() == ""
+
+
+def choose(path: Path) -> Callable[[QDialog], None]:
+    def answer(dialog: QDialog) -> None:
+        assert isinstance(dialog, QFileDialog)
+        line = dialog.findChild(QLineEdit, "fileNameEdit")
+        assert line is not None
+        line.setText(str(path))
+        dialog.accept()
+
+    return answer
+
+
+def test_a_notebook_is_made_a_study_started_and_its_numbers_written_out(
+    demo_window: MainWindow, at_rest: Wait, tmp_path: Path
+) -> None:
+    w = demo_window
+    with_dialog(action(w, "Readings as CSV …"), choose(tmp_path / "out.csv"))
+    assert (tmp_path / "out.csv").read_text().startswith("candidate,mount,round")
+    with_dialog(action(w, "Save a copy as …"), choose(tmp_path / "copy.kuffin"))
+    with_dialog(action(w, "New notebook …"), choose(tmp_path / "mine.kuffin"))
+    at_rest()
+    assert w.state.notebook is not None
+    assert w.state.notebook.path.name == "mine.kuffin"
+    assert w.pages.currentWidget() is w.start
+
+    def fill(dialog: QDialog) -> None:
+        assert isinstance(dialog, NewStudy)
+        dialog.question.setText("Which paste?")
+        dialog.candidates.setPlainText("Chalk\nMarl")
+        dialog.kind.setCurrentIndex(dialog.kind.findData("paste"))
+        dialog.accept()
+
+    with_dialog(action(w, "Start a study …"), fill)
+    at_rest()
+    assert w.header.question.text() == "Which paste?"
+    with_dialog(action(w, "Open …"), choose(tmp_path / "copy.kuffin"))
+    at_rest()
+    assert "Sedge runs the coolant" in w.header.verdict.text()
+
+
+def test_logs_are_chosen_in_a_dialog(demo_window: MainWindow, at_rest: Wait, tmp_path: Path, qtbot: QtBot) -> None:
+    path = tmp_path / "sedge_round9.csv"
+    path.write_text(
+        "Time,Die [°C]\n" + "".join(f"2026-03-04 10:{i // 60:02d}:{i % 60:02d},{40 + i % 3}\n" for i in range(200))
+    )
+    with_dialog(action(demo_window, "Add logs …"), choose(path))
+    at_rest()
+    dialog = demo_window.importer.dialog
+    assert dialog is not None
+    assert (dialog.logs[0].candidate, dialog.logs[0].round) == ("Sedge", 9)
+    dialog.reject()
