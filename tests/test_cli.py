@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import csv
 import json
 import subprocess
 import sys
@@ -118,6 +119,26 @@ def test_compare_speaks_for_a_person(tmp_path: Path, capsys: pytest.CaptureFixtu
     code, out, _ = said(capsys, "compare", str(path), "--response", "rise", "--by", "radiator", "--margin", "0.3")
     assert code == 0
     assert "Sedge is lower than Rush by" in out
+
+
+def test_compare_writes_tables_and_pictures(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    path = tmp_path / "t.csv"
+    rows = "".join(f"{10 + k + 0.1 * i},{name}\n" for k, name in enumerate(("Sedge", "Reed", "Rush")) for i in range(3))
+    path.write_text("rise [K],radiator\n" + rows)
+    command = ("compare", str(path), "--response", "rise", "--by", "radiator")
+    for name in ("p.svg", "p.png"):
+        code, _, err = said(capsys, *command, "--csv", str(tmp_path / "pairs.csv"), "--picture", str(tmp_path / name))
+        assert (code, err) == (0, "")
+    table = list(csv.DictReader((tmp_path / "pairs.csv").open(encoding="utf-8")))
+    assert [(row["a"], row["b"]) for row in table] == [("Sedge", "Reed"), ("Sedge", "Rush"), ("Reed", "Rush")]
+    assert table[1]["in_words"].startswith("Sedge is lower than Rush by ")
+    assert " K." in table[1]["in_words"]
+    svg = (tmp_path / "p.svg").read_text(encoding="utf-8")
+    assert svg.count("#009e73") >= 2
+    assert (tmp_path / "p.png").read_bytes().startswith(b"\x89PNG")
+    code, _, err = said(capsys, *command, "--csv", str(tmp_path / "none" / "pairs.csv"))
+    assert code == 2
+    assert "could not be written" in err
 
 
 @pytest.mark.parametrize(

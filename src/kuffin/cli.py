@@ -8,6 +8,7 @@ import math
 import os
 import sys
 import warnings
+from pathlib import Path
 from typing import Any, NoReturn
 
 # the matrices here are small: more threads only get in each other's way (set before NumPy is imported)
@@ -176,10 +177,19 @@ def _settle(args: argparse.Namespace) -> None:
     print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
 
 
+def _write(path: str, text: str) -> None:
+    try:
+        Path(path).write_text(text, encoding="utf-8")
+    except OSError as error:
+        raise KuffinError(f"{path} could not be written ({error.strerror}); choose another place") from None
+
+
 def _compare(args: argparse.Namespace) -> None:
     from kuffin.core.compare import compare
     from kuffin.core.errors import CompareError
+    from kuffin.logs.header import split_names
     from kuffin.logs.tidy import mount_values, read_tidy
+    from kuffin.publish.tables import as_csv, comparison_rows
     from kuffin.verdicts.words import pair_sentence
 
     adjust = [a.strip() for a in (args.adjust or "").split(",") if a.strip()]
@@ -207,6 +217,13 @@ def _compare(args: argparse.Namespace) -> None:
         covariate_names=adjust,
     )
     notes = [*warnings, *found.warnings]
+    unit = split_names([response])[0].unit or ""
+    if args.csv:
+        _write(args.csv, as_csv(comparison_rows(found, unit)))
+    if args.picture:
+        from kuffin.app.exporting import draw_comparison
+
+        draw_comparison(found, unit, Path(args.picture))
     if args.json:
         _print_json(
             {
@@ -239,7 +256,7 @@ def _compare(args: argparse.Namespace) -> None:
             f"best in {100 * c.p_best:.0f} %"
         )
     for p in found.pairs:
-        print("  " + pair_sentence(p, found, ""))
+        print("  " + pair_sentence(p, found, unit))
     for text in notes:
         print(f"note: {text}", file=sys.stderr)
 
@@ -307,6 +324,8 @@ def build_parser() -> argparse.ArgumentParser:
     compare.add_argument("--confidence", type=float, default=0.95, metavar="C")
     compare.add_argument("--better", choices=("lower", "higher"), default="lower")
     compare.add_argument("--spread", choices=("pooled", "separate"), default="pooled")
+    compare.add_argument("--csv", metavar="FILE", help="write the pairs as a table")
+    compare.add_argument("--picture", metavar="FILE", help="draw the comparison; the name ends in .svg or .png")
     compare.add_argument("--json", action="store_true")
     compare.set_defaults(run=_compare)
 

@@ -2,16 +2,22 @@
 
 from __future__ import annotations
 
+import os
+from dataclasses import dataclass
 from pathlib import Path
 
 from PySide6.QtCore import QRectF, QSize, Qt
 from PySide6.QtGui import QImage, QPainter
 from PySide6.QtSvg import QSvgGenerator
 
+from kuffin.app.look import theme as looks
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.intervalplot import IntervalPlot
+from kuffin.core.compare import Comparison
 from kuffin.core.errors import KuffinError
+from kuffin.core.normalise import School
 from kuffin.publish.tables import as_csv, as_json, readings_rows, verdict_rows
+from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
 
 
@@ -32,6 +38,38 @@ def write_table(verdict: StudyVerdict, path: Path, what: str) -> None:
         path.write_text(text, encoding="utf-8")
     except OSError as error:
         raise KuffinError(f"{path.name} could not be written ({error.strerror}); choose another place") from None
+
+
+@dataclass(frozen=True)
+class _TableSchool(School):
+    """A comparison of a table: its values are what they are."""
+
+    written_unit: str = ""
+
+    @property
+    def unit(self) -> str:
+        return self.written_unit
+
+
+def draw_comparison(found: Comparison, unit: str, path: Path) -> None:
+    """Draw a comparison of a table as a picture, without a window.
+
+    Raises
+    ------
+    KuffinError
+    """
+    os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+    from kuffin.app.main import application
+
+    app = application()
+    looks.apply(app, looks.LIGHT)
+    school = _TableSchool("table", "", "die", None, False, False, "", "", written_unit=unit)
+    readings = tuple(MountReading(i, m.candidate, 1, m.value, None, True, None) for i, m in enumerate(found.mounts))
+    plot = IntervalPlot(looks.LIGHT)
+    plot.resize(900, 300)
+    names = [c.name for c in found.candidates]
+    plot.show_result(SchoolResult(school, readings, found, None), names, best_first=found.better == "lower")
+    write_picture(plot, looks.LIGHT, path)
 
 
 def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:

@@ -8,6 +8,7 @@ import json
 import math
 from typing import Any
 
+from kuffin.core.compare import Comparison, PairResult
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import pair_sentence
 from kuffin.verdicts.working import scope
@@ -43,21 +44,27 @@ def verdict_rows(v: StudyVerdict) -> list[dict[str, Any]]:
     for school in v.schools.values():
         found = school.comparison
         for p in found.pairs if found is not None else ():
-            rows.append(
-                {
-                    "school": school.school.key,
-                    "a": p.a,
-                    "b": p.b,
-                    "difference_k": p.difference,
-                    "low_k": p.low,
-                    "high_k": p.high,
-                    "p": p.p,
-                    "verdict": p.verdict,
-                    "mounts_needed": p.mounts_needed,
-                    "in_words": pair_sentence(p, found, school.school.unit, "cooler") if found is not None else "",
-                }
-            )
+            words = pair_sentence(p, found, school.school.unit, "cooler") if found is not None else ""
+            rows.append({"school": school.school.key, **_pair(p, "_k"), "in_words": words})
     return rows
+
+
+def comparison_rows(found: Comparison, unit: str = "") -> list[dict[str, Any]]:
+    """One row for each pair of a comparison."""
+    return [{**_pair(p), "in_words": pair_sentence(p, found, unit)} for p in found.pairs]
+
+
+def _pair(p: PairResult, suffix: str = "") -> dict[str, Any]:
+    return {
+        "a": p.a,
+        "b": p.b,
+        f"difference{suffix}": p.difference,
+        f"low{suffix}": p.low,
+        f"high{suffix}": p.high,
+        "p": p.p,
+        "verdict": p.verdict,
+        "mounts_needed": p.mounts_needed,
+    }
 
 
 def as_csv(rows: list[dict[str, Any]]) -> str:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Collection, Sequence
 
 from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
@@ -12,7 +13,7 @@ from kuffin.app.look.marks import Mark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import number
+from kuffin.verdicts.words import digits_for, number
 
 _LEFT, _ROW, _TOP, _FOOT = 96.0, 49.0, 6.0, 26.0
 _FIGURES, _TIES = 150.0, 26.0
@@ -52,14 +53,25 @@ class IntervalPlot(QWidget):
 
     def show_verdict(self, verdict: StudyVerdict | None, result: SchoolResult | None) -> None:
         """Show a study under a school, best candidate on top."""
-        self._result = result
         if verdict is None or result is None:
-            self._names = []
+            self.show_result(None, ())
         else:
-            ranking = result.ranking()
-            self._names = ranking + [c for c in verdict.candidates if c not in ranking]
-            self._marks = {c: mark(i) for i, c in enumerate(verdict.candidates)}
-            self._doubtful = {m for m, doubts in verdict.doubts.items() if any(d.serious for d in doubts)}
+            doubtful = {m for m, doubts in verdict.doubts.items() if any(d.serious for d in doubts)}
+            self.show_result(result, verdict.candidates, doubtful)
+
+    def show_result(
+        self,
+        result: SchoolResult | None,
+        candidates: Sequence[str],
+        doubtful: Collection[int] = (),
+        best_first: bool = True,
+    ) -> None:
+        """Show readings and their comparison; `candidates` fixes colours and shapes."""
+        self._result = result
+        ranking = [] if result is None else result.ranking()[:: 1 if best_first else -1]
+        self._names = ranking + [c for c in candidates if c not in ranking]
+        self._marks = {c: mark(i) for i, c in enumerate(candidates)}
+        self._doubtful = set(doubtful)
         self.setAccessibleDescription(self.spoken())
         self.setFixedHeight(self.sizeHint().height())
         self.update()
@@ -154,11 +166,11 @@ class IntervalPlot(QWidget):
         painter.drawLine(QPointF(at(c.low), y + 4), QPointF(at(c.high), y + 4))  # type: ignore[operator]
         draw(painter, m, t, QPointF(at(c.mean), y + 4), 8.0)  # type: ignore[operator]
         painter.setPen(t.color("ink"))
-        unit = self._result.school.unit
+        unit, digits = self._result.school.unit, digits_for((c.high - c.low) / 2)
         painter.drawText(
             box,
             Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight,
-            f"{number(c.mean, 1)} ± {number((c.high - c.low) / 2, 1)} {unit}",
+            f"{number(c.mean, digits)} ± {number((c.high - c.low) / 2, digits)} {unit}",
         )
         self._hot.append((QRectF(at(c.low) - 8, y - 4, at(c.high) - at(c.low) + 16, 16), name, None))  # type: ignore[operator]
         self._hot.append((box, name, None))
