@@ -1,0 +1,298 @@
+"""What each command does; the command line itself is in `kuffin.cli`."""
+
+from __future__ import annotations
+
+import argparse
+import json
+import math
+import os
+import sys
+from pathlib import Path
+from typing import Any
+
+from kuffin.core.errors import KuffinError
+
+
+def _clean(value: Any) -> Any:
+    """Unknown numbers are null, never NaN."""
+    if isinstance(value, float):
+        return value if math.isfinite(value) else None
+    if isinstance(value, dict):
+        return {k: _clean(v) for k, v in value.items()}
+    if isinstance(value, (list, tuple)):
+        return [_clean(v) for v in value]
+    return value
+
+
+def _print_json(value: Any) -> None:
+    print(json.dumps(_clean(value), ensure_ascii=False, allow_nan=False))
+
+
+def read(args: argparse.Namespace) -> None:
+    """What a delimited log holds."""
+    import numpy as np
+
+    from kuffin.core.units import shown
+    from kuffin.logs.reader import read_log
+
+    table = read_log(args.log)
+    channels = [
+        {
+            "name": c.name,
+            "unit": c.unit,
+            "quantity": c.quantity,
+            "role": c.role,
+            "n": c.count,
+            "mean": float(np.nanmean(c.values)),
+            "min": float(np.nanmin(c.values)),
+            "max": float(np.nanmax(c.values)),
+        }
+        for c in table.channels
+    ]
+    if args.json:
+        _print_json(
+            {
+                "file": table.file,
+                "encoding": table.encoding,
+                "delimiter": table.delimiter,
+                "decimal": table.decimal,
+                "rows": table.rows,
+                "dropped_rows": table.dropped_rows,
+                "start": table.start,
+                "duration_s": table.duration_s,
+                "interval_s": table.interval_s,
+                "gaps": [{"at_s": g.at_s, "length_s": g.length_s} for g in table.gaps],
+                "channels": channels,
+                "warnings": table.warnings,
+            }
+        )
+        return
+    print(
+        f"{table.file}: {table.rows} rows over {table.duration_s:.0f} s, every {table.interval_s or 0:.3g} s"
+        + (f", from {table.start.replace('T', ' ')}" if table.start else "")
+    )
+    print(
+        f"encoding {table.encoding}, delimiter {table.delimiter!r}, decimal sign {table.decimal!r}, rows left out: {table.dropped_rows}"
+    )
+    for gap in table.gaps:
+        print(f"gap of {gap.length_s:.0f} s at {gap.at_s:.0f} s")
+    for c in channels:
+        print(
+            f"  {c['name']:<24} {shown(c['unit']) or '(no unit)':<10} {c['role'] or '-':<12} n {c['n']:<7} "
+            f"mean {c['mean']:.3f}  {c['min']:.3f} to {c['max']:.3f}"
+        )
+    for text in table.warnings:
+        print(f"note: {text}", file=sys.stderr)
+
+
+def _column(table: Any, wanted: str) -> Any:
+    """The channel named exactly so, or the only one with that part in its name."""
+    exact = [c for c in table.channels if c.name == wanted]
+    if exact:
+        return exact[0]
+    part = [c for c in table.channels if wanted.lower() in c.name.lower()]
+    if len(part) == 1:
+        return part[0]
+    have = ", ".join(c.name for c in (part or table.channels))
+    if part:
+        raise KuffinError(f"{table.file}: “{wanted}” fits several columns ({have}); give the whole name")
+    raise KuffinError(f"{table.file}: there is no column “{wanted}”; it has {have}")
+
+
+def settle_log(args: argparse.Namespace) -> None:
+    """When a trace reached equilibrium, and what it settled at."""
+    import numpy as np
+
+    from kuffin.core.settle import settle
+    from kuffin.core.units import shown
+    from kuffin.logs.reader import read_log
+
+    table = read_log(args.log)
+    response = _column(table, args.response)
+    over = _column(table, args.over) if args.over else None
+    per = _column(table, args.per) if args.per else None
+    load = _column(table, args.load) if args.load else next((c for c in table.channels if c.role == "power"), None)
+    air = next((c for role in ("air_in", "room") for c in table.channels if c.role == role), None)
+    tolerance = args.tolerance
+    if tolerance is None:
+        # 0.2 K; for a trace per watt, what 0.2 K are at this run's power
+        level = float(np.nanpercentile(per.values, 75)) if per is not None else 1.0
+        tolerance = 0.2 / level if level > 0 else 0.2
+    found = settle(
+        table.times,
+        response.values,
+        over=over.values if over else None,
+        per=per.values if per else None,
+        load=load.values if load else None,
+        air=air.values if air else None,
+        tolerance=tolerance,
+    )
+    if args.json:
+        names = (
+            "load_start_s",
+            "period_s",
+            "tau_s",
+            "settled",
+            "settled_at_s",
+            "window_s",
+            "mean",
+            "mean_u95",
+            "n_eff",
+            "sd",
+            "final",
+            "final_u95",
+            "still_to_go",
+            "drift_per_10min",
+            "drift_u95",
+            "step_s",
+        )
+        _print_json({name: getattr(found, name) for name in names})
+        return
+    unit = "K" if over is not None else shown(response.unit)
+    unit = f"{unit}/{shown(per.unit)}" if per is not None else unit
+    digits = max(2, 2 - int(np.floor(np.log10(tolerance)))) if tolerance < 1 else 2
+
+    def say(x: float) -> str:
+        return f"{x:.{digits}f}"
+
+    if found.load_start_s is not None:
+        print(
+            f"load from {found.load_start_s:.0f} s"
+            + (f", in loops of {found.period_s:.1f} s" if found.period_s else "")
+        )
+    if found.step_s is not None:
+        print(f"something changed at {found.step_s:.0f} s; what follows is about the last state")
+    if found.tau_s is not None and not found.fast:
+        print(f"time constant {found.tau_s:.0f} s")
+    print(f"settled at {found.settled_at_s:.0f} s" if found.settled_at_s is not None else "not settled")
+    print(
+        f"mean of {found.window_s[0]:.0f} to {found.window_s[1]:.0f} s: {say(found.mean)} ± {say(found.mean_u95)} {unit}"
+    )
+    print(
+        f"it points to {say(found.final)} ± {say(found.final_u95)} {unit}, still to go {say(found.still_to_go)} {unit}"
+    )
+    print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
+
+
+def _write(path: str, text: str) -> None:
+    try:
+        Path(path).write_text(text, encoding="utf-8")
+    except OSError as error:
+        raise KuffinError(f"{path} could not be written ({error.strerror}); choose another place") from None
+
+
+def compare_table(args: argparse.Namespace) -> None:
+    """What may be said of each pair of candidates in a tidy table."""
+    from kuffin.core.compare import compare
+    from kuffin.core.errors import CompareError
+    from kuffin.logs.header import split_names
+    from kuffin.logs.tidy import mount_values, read_tidy
+    from kuffin.publish.tables import as_csv, comparison_rows
+    from kuffin.verdicts.words import pair_sentence
+
+    adjust = [a.strip() for a in (args.adjust or "").split(",") if a.strip()]
+    mounts, warnings, response = mount_values(
+        read_tidy(args.table), args.response, args.by, args.unit, args.sample, args.round, adjust
+    )
+    several = {m.candidate for m in mounts if len({o.sample for o in mounts if o.candidate == m.candidate}) > 1}
+    if several and args.spread == "separate":
+        raise CompareError("separate spreads do not go with several samples; choose one of the two")
+    if several:
+        raise CompareError(
+            f"{', '.join(sorted(several))}: several samples of a candidate cannot be compared yet; "
+            "compare one sample of each, or leave out --sample"
+        )
+    if args.reference is not None and args.reference not in {m.candidate for m in mounts}:
+        near = [c for c in dict.fromkeys(m.candidate for m in mounts) if args.reference.lower() in c.lower()]
+        args.reference = near[0] if len(near) == 1 else args.reference
+    found = compare(
+        mounts,
+        reference=args.reference,
+        margin=args.margin,
+        confidence=args.confidence,
+        better=args.better,
+        separate=args.spread == "separate",
+        covariate_names=adjust,
+    )
+    notes = [*warnings, *found.warnings]
+    unit = split_names([response])[0].unit or ""
+    if args.csv:
+        _write(args.csv, as_csv(comparison_rows(found, unit)))
+    if args.picture:
+        from kuffin.app.exporting import draw_comparison
+
+        draw_comparison(found, unit, Path(args.picture))
+    if args.json:
+        _print_json(
+            {
+                "response": response,
+                "method": found.method,
+                "confidence": found.confidence,
+                "margin": found.margin,
+                "sd": found.sd,
+                "df": found.df,
+                "candidates": [
+                    {k: getattr(c, k) for k in ("name", "mounts", "samples", "mean", "low", "high", "group", "p_best")}
+                    for c in found.candidates
+                ],
+                "pairs": [
+                    {k: getattr(p, k) for k in ("a", "b", "difference", "low", "high", "p", "verdict", "mounts_needed")}
+                    for p in found.pairs
+                ],
+                "components": [{"source": s, "sd": v} for s, v in found.components],
+                "warnings": notes,
+            }
+        )
+        return
+    print(
+        f"{response}: {found.method}, {100 * found.confidence:g} % over {len(found.pairs)} "
+        + ("pair" if len(found.pairs) == 1 else "pairs")
+    )
+    for c in found.candidates:
+        print(
+            f"  {c.name:<16} {c.mean:10.4g}  {c.low:.4g} to {c.high:.4g}   {c.mounts} mounts  {c.group or '':<4} "
+            f"best in {100 * c.p_best:.0f} %"
+        )
+    for p in found.pairs:
+        print("  " + pair_sentence(p, found, unit))
+    for text in notes:
+        print(f"note: {text}", file=sys.stderr)
+
+
+def plan(args: argparse.Namespace) -> None:
+    """How many mounts a question takes."""
+    from kuffin.core.design import plan_mounts
+
+    found = plan_mounts(args.candidates, args.sd, args.difference, args.power, args.confidence, args.reference)
+    if args.json:
+        _print_json({"mounts": found.mounts, "power": found.power, "half_width": found.half_width})
+        return
+    print(
+        f"{found.mounts} mounts of each candidate find a difference of {abs(args.difference):g} with a chance of "
+        f"{100 * found.power:.0f} %; the interval of a pair is then about ± {found.half_width:.3g}"
+    )
+
+
+def demo(_args: argparse.Namespace) -> int:
+    """Open a fresh copy of the demo notebook."""
+    _need_a_screen()
+    from kuffin.app.main import run
+
+    return run(demo=True)
+
+
+def open_window(notebook: str | None) -> int:
+    """Open the window on a notebook, or on the last one."""
+    _need_a_screen()
+    from kuffin.app.main import run
+
+    return run(notebook)
+
+
+def _need_a_screen() -> None:
+    if sys.platform.startswith("linux") and not any(
+        os.environ.get(name) for name in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")
+    ):
+        raise KuffinError(
+            "there is no screen to open a window on; the commands read, settle, compare and plan need none"
+        )
