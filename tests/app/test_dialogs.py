@@ -6,7 +6,8 @@ from collections.abc import Callable
 from pathlib import Path
 
 import pytest
-from PySide6.QtCore import Qt, QTimer
+from PySide6.QtCore import QMimeData, QPointF, Qt, QTimer, QUrl
+from PySide6.QtGui import QDropEvent
 from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QLineEdit
 from pytestqt.qtbot import QtBot
 
@@ -129,3 +130,50 @@ def test_logs_are_chosen_in_a_dialog(demo_window: MainWindow, at_rest: Wait, tmp
     assert dialog is not None
     assert (dialog.logs[0].candidate, dialog.logs[0].round) == ("Sedge", 9)
     dialog.reject()
+
+
+def test_logs_dropped_on_the_first_page_lead_to_a_notebook_a_study_and_a_verdict(
+    window: MainWindow, at_rest: Wait, tmp_path: Path
+) -> None:
+    from kuffin.demo.scenario import write_logs
+
+    write_logs(tmp_path / "logs")
+    steps: list[str] = []
+
+    def study(dialog: QDialog) -> None:
+        assert isinstance(dialog, NewStudy)
+        steps.append("study")
+        dialog.question.setText("Which radiator?")
+        dialog.candidates.setPlainText("Sedge\nReed\nBulrush\nRush")
+        dialog.accept()
+
+    def notebook(dialog: QDialog) -> None:
+        steps.append("notebook")
+        choose(tmp_path / "first.kuffin")(dialog)
+        look = QTimer(window)
+        look.setInterval(20)
+
+        def next_dialog() -> None:
+            now = QApplication.activeModalWidget()
+            if isinstance(now, NewStudy):
+                look.stop()
+                study(now)
+
+        look.timeout.connect(next_dialog)
+        look.start()
+
+    data = QMimeData()
+    data.setUrls([QUrl.fromLocalFile(str(tmp_path / "logs"))])
+    drop = QDropEvent(
+        QPointF(400, 400), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
+    )
+    with_dialog(lambda: window.dropEvent(drop), notebook)
+    at_rest()
+    assert steps == ["notebook", "study"]
+    dialog = window.importer.dialog
+    assert dialog is not None
+    dialog.accept()
+    at_rest()
+    assert window.state.verdict is not None
+    assert window.state.verdict.mounts == 12
+    assert window.header.verdict.text().startswith("So far: Sedge runs the coolant")
