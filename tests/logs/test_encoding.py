@@ -143,3 +143,8 @@ def test_a_clock_runs_on_over_several_midnights_even_with_a_swapped_row() -> Non
     found, notes = running(rows, calendar=False, offsets=False)
     assert np.sort(found) - found.min() == pytest.approx(true - true[0])
     assert notes
+
+
+def test_a_zone_in_one_cell_of_many_is_heeded() -> None:
+    cells = ["2026-03-17 10:00:00", "2026-03-17 12:00:01+02:00", "2026-03-17 10:00:02", "2026-03-17 10:00:03"]
+    assert np.diff(parse_calendar(cells).seconds) == pytest.approx([1, 1, 1])

@@ -5,6 +5,7 @@ from __future__ import annotations
 import datetime as dt
 import math
 import re
+import warnings
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 
@@ -98,14 +99,16 @@ def parse_calendar(cells: Sequence[str], month_first: bool | None = None) -> Par
     n = len(cells)
     if n and all(_ISO.match(c) for c in (cells[0], cells[n // 2], cells[-1])):
         try:
-            stamps = np.array(cells, dtype="U26").astype("datetime64[us]")
+            with warnings.catch_warnings():
+                warnings.simplefilter("error")  # a zone in some cell: the careful way below knows what to do
+                stamps = np.array(cells, dtype="U26").astype("datetime64[us]")
             if len({len(c) for c in cells}) <= 7:
                 wall = stamps.astype(np.int64) / 1e6
                 return ParsedClock(wall, wall.copy(), True)
-        except ValueError:
+        except (ValueError, UserWarning):
             pass
     matches = [_FULL.match(c) or _CTIME.match(c) for c in cells]
-    order, warnings = _day_month_order(matches, month_first)
+    order, notes = _day_month_order(matches, month_first)
     seconds = np.full(n, np.nan)
     wall = np.full(n, np.nan)
     days: dict[tuple[str | None, ...], float] = {}
@@ -121,7 +124,7 @@ def parse_calendar(cells: Sequence[str], month_first: bool | None = None) -> Par
             continue
         wall[i] = day + time_s
         seconds[i] = wall[i] - _offset_s(g.get("off"))
-    return ParsedClock(seconds, wall, True, warnings, (order == "md") if warnings else None)
+    return ParsedClock(seconds, wall, True, notes, (order == "md") if notes else None)
 
 
 def parse_time_of_day(cells: Sequence[str], minutes_first: bool = False) -> ParsedClock:
