@@ -110,8 +110,8 @@ def _guess(raw: bytes, name: str) -> tuple[str, bool]:
             return "utf-16-le", False
         if even > 0.6 * half and odd < 0.1 * half:
             return "utf-16-be", False
-    body = raw.rstrip(b"\x00\r\n \t")  # a log cut off by a power loss may end in padding
-    if body.count(b"\x00") > 0.01 * len(body):
+    # a log cut off by a power loss may end in padding; noughts elsewhere mean that this is no text
+    if b"\x00" in raw and (body := raw.rstrip(b"\x00\r\n \t")).count(b"\x00") > 0.01 * len(body):
         raise LogError(f"{name}: this is no text; export the log as CSV or text first")
     if raw.isascii():
         return "utf-8", True
