@@ -17,6 +17,14 @@ def test_the_step_of_a_coarse_sensor_is_found(q: float) -> None:
     assert quantum(values) == pytest.approx(q, rel=1e-6)
 
 
+def test_a_few_glitches_do_not_hide_the_step() -> None:
+    rng = np.random.default_rng(8)
+    values = np.round((30 + rng.normal(0, 0.1, 600)) / 0.1) * 0.1
+    values[[50, 200, 410]] = [33.4372, 999.9, 38.019]
+    assert quantum(values) == pytest.approx(0.1)
+    assert smooth_spikes(values).sum() == 3
+
+
 def test_a_fine_sensor_has_no_step() -> None:
     assert quantum(np.random.default_rng(2).normal(size=500)) == 0.0
     assert quantum(np.full(100, 3.0)) == 0.0

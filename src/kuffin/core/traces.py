@@ -27,7 +27,9 @@ def quantum(values: Array) -> float:
     values : ndarray, shape (n,)
     """
     present = few(values[np.isfinite(values)])
-    finite = np.unique(present)
+    finite, counts = np.unique(present, return_counts=True)
+    if np.count_nonzero(counts > 1) >= 2:
+        finite = finite[counts > 1]  # a glitch stands alone and must not spoil the step
     if finite.size < 2:
         return 0.0
     if finite.size > 0.5 * present.size and finite.size > 50:

@@ -26,7 +26,7 @@ def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> 
         How many boxes make one independent one (4 where boxes overlap by three quarters).
     """
     m = t.size
-    least = max(PIECE_BOXES * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
+    least = max(PIECE_BOXES, 2 * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
     if m < 2 * least + 2:
         return None
     before = np.full((TAUS.size, m), np.inf)
@@ -59,7 +59,7 @@ def fast_split(
     Each piece has its own level; both share the same slope against the coolant.
     """
     m = t.size
-    least = max(PIECE_BOXES * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
+    least = max(PIECE_BOXES, 2 * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
     if m < 2 * least + 2:
         return None
     regressor = np.zeros(m) if x is None else x - x.mean()
