@@ -18,7 +18,7 @@ from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
 
-METHOD_VERSION = 7
+METHOD_VERSION = 8
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {

@@ -183,6 +183,16 @@ class Analysis:
                 a:
             ]
 
+        tolerance = self.tolerance if self.per is None else self.tolerance * float(np.mean(self.per))
+        cut = slow_split(t, data, tolerance, self.spacing)
+        if cut is not None:  # a fan was changed: only its last state tells where it is heading
+            whole = data
+
+            def data(tau: float) -> tuple[Array, Array]:
+                y, drive = whole(tau)
+                return y[cut:], drive[cut:]
+
+            t = t[cut:]
         own = fit_slow(t, data, self.end, np.geomspace(60, 4000, 24))
         last = 0.0
         if air is not None and self._air_grid is not None:
