@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from PySide6.QtCore import QObject, Signal
+from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QWidget
 
 from kuffin.app.dialogs.importlogs import ImportLogs
@@ -17,8 +17,6 @@ from kuffin.notebook import edits
 
 class Importer(QObject):
     """Leads from files to runs."""
-
-    shown = Signal(object)  # the dialog, for tests and for keeping it alive
 
     def __init__(self, state: State, window: QWidget) -> None:
         super().__init__(window)
@@ -78,7 +76,6 @@ class Importer(QObject):
         self.dialog.accepted.connect(lambda: self._add(logs))
         self.dialog.setModal(True)
         self.dialog.show()
-        self.shown.emit(self.dialog)
 
     def _add(self, logs: list[Incoming]) -> None:
         study, notebook = self._state.study, self._state.notebook

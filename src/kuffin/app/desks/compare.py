@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from PySide6.QtCore import Qt, QTimer, Signal
-from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QCheckBox,
@@ -26,7 +25,7 @@ from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.core.normalise import default_school
 from kuffin.notebook import edits
 from kuffin.verdicts.schools import SchoolResult
-from kuffin.verdicts.working import Working, candidate_working, mount_working, pair_working
+from kuffin.verdicts.working import candidate_working, mount_working, pair_working
 
 
 class CompareDesk(QWidget):
@@ -233,14 +232,7 @@ class CompareDesk(QWidget):
             a, b = item.data(Qt.ItemDataRole.UserRole)
             self.working.emit(pair_working(self._state.verdict, self._state.verdict.main, a, b))
 
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        if event.key() == Qt.Key.Key_F1 and self.pairs.hasFocus() and self.pairs.currentRow() >= 0:
-            self._explain_pair(self.pairs.currentRow(), 0)
-        else:
-            super().keyPressEvent(event)
-
-    def explain_focus(self) -> Working | None:
-        """The working of what has the focus (F1)."""
+    def explain_focus(self) -> None:
+        """Show the working of the pair that has the focus (F1)."""
         if self.pairs.hasFocus() and self.pairs.currentRow() >= 0:
             self._explain_pair(self.pairs.currentRow(), 0)
-        return None

@@ -120,7 +120,7 @@ class InspectDesk(QWidget):
         left = QVBoxLayout()
         self._plot_place = left
         tools = QHBoxLayout()
-        hint = text("drag the band's edges to set the window · + and − zoom", style="small", wrap=False)
+        hint = text("drag the band's edges to set the window", style="small", wrap=False)
         hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
         tools.addWidget(hint, 1)
         tools.addWidget(self._find)
