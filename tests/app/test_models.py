@@ -10,7 +10,7 @@ from pytestqt.qtbot import QtBot
 
 from kuffin.app.desks import comparemodel, inspectmodel
 from kuffin.app.dialogs.changestudy import ChangeStudy
-from kuffin.app.jobs import Job, Jobs
+from kuffin.app.jobs import Jobs, Task
 from kuffin.app.settings import Settings
 from kuffin.app.widgets.intervalplot import nice_step
 from kuffin.app.window import MainWindow
@@ -105,7 +105,7 @@ class TestJobs:
     def test_progress_and_result_arrive_in_the_windows_thread(self, qtbot: QtBot) -> None:
         jobs, heard, threads = Jobs(), [], set()
 
-        def work(job: Job) -> int:
+        def work(job: Task) -> int:
             threads.add(threading.get_ident())
             job.report(0.5)
             return 42
@@ -120,7 +120,7 @@ class TestJobs:
     def test_a_job_can_be_stopped(self, qtbot: QtBot) -> None:
         jobs, heard, go = Jobs(), [], threading.Event()
 
-        def work(job: Job) -> None:
+        def work(job: Task) -> None:
             go.wait(5)
             for _ in range(100):
                 job.report(0.1)
@@ -141,12 +141,33 @@ class TestJobs:
     ) -> None:
         jobs, heard = Jobs(), []
 
-        def work(_job: Job) -> None:
+        def work(_job: Task) -> None:
             raise error
 
         jobs.start("work", work, lambda _: None, heard.append)
         qtbot.waitUntil(lambda: not jobs.running)
         assert says in heard[0]
+
+
+    def test_a_worker_never_tears_down_what_belongs_to_the_window(self, qtbot: QtBot, qapp: object) -> None:
+        class Knot:
+            def __init__(self) -> None:
+                self.itself = self
+
+            def __del__(self) -> None:
+                freed_in.append(threading.get_ident())
+
+        def work(_task: Task) -> None:
+            keep = []
+            for _ in range(200_000):  # enough for Python's collector to start many times, wherever it may
+                keep.append([keep])
+
+        jobs, freed_in = Jobs(), list[int]()
+        Knot()
+        jobs.start("making lists", work, lambda _: None)
+        qtbot.waitUntil(lambda: not jobs.running)
+        qtbot.waitUntil(lambda: bool(freed_in))
+        assert freed_in == [threading.get_ident()]
 
 
 class TestChangingAStudy:

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QWidget
 
 from kuffin.app.dialogs.importlogs import ImportLogs
 from kuffin.app.dialogs.incoming import Incoming, incoming
-from kuffin.app.jobs import Job
+from kuffin.app.jobs import Task
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
 from kuffin.notebook import edits
@@ -34,7 +34,7 @@ class Importer(QObject):
         if not files:
             return
 
-        def work(job: Job) -> tuple[list[object], list[str]]:
+        def work(job: Task) -> tuple[list[object], list[str]]:
             from kuffin.logs.reader import read_log  # heavy, so only when it is needed
 
             read: list[object] = []

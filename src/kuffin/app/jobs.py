@@ -1,12 +1,19 @@
-"""Long work off the window's thread, with progress and cancel."""
+"""Long work off the window's thread, with progress and cancel.
+
+Qt objects live and die in the window's thread: a worker holds a plain `Task` only, and speaks through one signal of
+`Jobs`, which outlives every worker. Python's cycle collector would break that rule by tearing down old widgets in
+whichever thread it happens to run, so `collect_in_window_thread` takes it over.
+"""
 
 from __future__ import annotations
 
+import gc
 import traceback
 from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor, wait
 from typing import Any
 
-from PySide6.QtCore import QObject, QRunnable, QThreadPool, Signal
+from PySide6.QtCore import QCoreApplication, QObject, Qt, QTimer, Signal
 
 from kuffin.core.errors import KuffinError
 
@@ -15,92 +22,130 @@ class Cancelled(Exception):
     """The person stopped the work."""
 
 
-class Job(QObject):
-    """One piece of work. `done` gives its result, `failed` a sentence, `progressed` the share done."""
+class Task:
+    """What the work sees of its job: how to say how far it is, and whether to go on."""
 
-    done = Signal(object)
-    failed = Signal(str)
-    progressed = Signal(float)
-    ended = Signal()
-
-    def __init__(self, label: str, work: Callable[[Job], Any]) -> None:
-        super().__init__()
+    def __init__(self, number: int, label: str, work: Callable[[Task], Any], tell: Callable[[int, str, Any], None]):
+        self.number = number
         self.label = label
-        self._work = work
-        self._cancelled = False
-
-    def cancel(self) -> None:
-        """Stop at the next step."""
-        self._cancelled = True
+        self.work: Callable[[Task], Any] | None = work
+        self.cancelled = False
+        self._tell = tell
 
     def report(self, share: float) -> None:
         """Say how far it is; raises where the person has stopped it."""
-        if self._cancelled:
+        if self.cancelled:
             raise Cancelled
-        self.progressed.emit(share)
+        self._tell(self.number, "progressed", share)
 
     def run(self) -> None:
         """Do the work (in a worker thread)."""
+        work = self.work
         try:
-            self.done.emit(self._work(self))
+            if work is not None and not self.cancelled:
+                self._tell(self.number, "done", work(self))
         except Cancelled:
             pass
         except KuffinError as error:
-            self.failed.emit(str(error))
+            self._tell(self.number, "failed", str(error))
         except Exception as error:  # our own fault: say so plainly, keep the window alive
             traceback.print_exc()
-            self.failed.emit(f"{self.label} failed by a fault of Kuffin's own ({type(error).__name__}: {error})")
+            sentence = f"{self.label} failed by a fault of Kuffin's own ({type(error).__name__}: {error})"
+            self._tell(self.number, "failed", sentence)
         finally:
-            self.ended.emit()
+            del work  # what the work holds on to is let go in the window's thread
+            self._tell(self.number, "ended", None)
 
 
-class _Runner(QRunnable):
-    def __init__(self, job: Job) -> None:
-        super().__init__()
-        self._job = job
+class Job(QObject):
+    """One piece of work, as the window sees it. `progressed` gives the share done."""
 
-    def run(self) -> None:
-        self._job.run()
+    progressed = Signal(float)
+    ended = Signal()
+
+    def __init__(self, task: Task, done: Callable[[Any], None], failed: Callable[[str], None] | None, parent: QObject):
+        super().__init__(parent)
+        self.label = task.label
+        self.task = task
+        self.done = done
+        self.failed = failed
+
+    def cancel(self) -> None:
+        """Stop at the next step."""
+        self.task.cancelled = True
 
 
 class Jobs(QObject):
     """The jobs that run now."""
 
     changed = Signal()
+    _told = Signal(int, str, object)
 
     def __init__(self, parent: QObject | None = None) -> None:
         super().__init__(parent)
-        self._pool = QThreadPool(self)
-        self._pool.setMaxThreadCount(2)
+        self._pool = ThreadPoolExecutor(2, thread_name_prefix="kuffin")
+        self._futures: dict[int, Any] = {}
+        self._count = 0
         self.running: list[Job] = []
+        self._told.connect(self._hear, Qt.ConnectionType.QueuedConnection)
 
     def start(
         self,
         label: str,
-        work: Callable[[Job], Any],
+        work: Callable[[Task], Any],
         done: Callable[[Any], None],
         failed: Callable[[str], None] | None = None,
     ) -> Job:
         """Start a job; `done` and `failed` are called in the window's thread."""
-        job = Job(label, work)
-        job.setParent(self)
-        job.done.connect(done)
-        if failed is not None:
-            job.failed.connect(failed)
-        job.ended.connect(lambda: self._ended(job))
+        self._count += 1
+        task = Task(self._count, label, work, self._told.emit)
+        job = Job(task, done, failed, self)
         self.running.append(job)
+        self._futures[task.number] = self._pool.submit(task.run)
         self.changed.emit()
-        self._pool.start(_Runner(job))
         return job
 
-    def _ended(self, job: Job) -> None:
-        if job in self.running:
+    def _hear(self, number: int, what: str, value: Any) -> None:
+        job = next((j for j in self.running if j.task.number == number), None)
+        if job is None:
+            return
+        if what == "progressed":
+            job.progressed.emit(value)
+        elif what == "done":
+            job.done(value)
+        elif what == "failed" and job.failed is not None:
+            job.failed(value)
+        elif what == "ended":
+            self._futures.pop(number, None)
             self.running.remove(job)
-        job.deleteLater()
-        self.changed.emit()
+            job.task.work = None
+            job.ended.emit()
+            job.deleteLater()
+            self.changed.emit()
 
     def stop_all(self) -> None:
         """Cancel everything and wait for it."""
-        for job in list(self.running):
+        for job in self.running:
             job.cancel()
-        self._pool.waitForDone(10_000)
+        wait(list(self._futures.values()), timeout=10)
+
+
+def collect_in_window_thread(app: QCoreApplication) -> QTimer:
+    """Let Python's cycle collector run in the window's thread only, between events."""
+    gc.disable()
+    timer = QTimer(app)
+    timer.setInterval(1000)
+
+    def collect() -> None:
+        young, middle, old = gc.get_count()
+        thresholds = gc.get_threshold()
+        if old > thresholds[2]:
+            gc.collect()
+        elif middle > thresholds[1]:
+            gc.collect(1)
+        elif young > thresholds[0]:
+            gc.collect(0)
+
+    timer.timeout.connect(collect)
+    timer.start()
+    return timer

@@ -8,6 +8,7 @@ from pathlib import Path
 from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
+from kuffin.app.jobs import collect_in_window_thread
 from kuffin.app.look import theme as looks
 from kuffin.app.settings import Settings
 from kuffin.app.window import MainWindow
@@ -15,7 +16,10 @@ from kuffin.app.window import MainWindow
 
 def application() -> QApplication:
     """The Qt application, dressed."""
-    app = QApplication.instance() or QApplication(sys.argv[:1])
+    app = QApplication.instance()
+    if app is None:
+        app = QApplication(sys.argv[:1])
+        collect_in_window_thread(app)
     assert isinstance(app, QApplication)
     app.setApplicationName("Kuffin")
     app.setDesktopFileName("kuffin")

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QFileDialog, QWidget
 
 from kuffin import __version__
 from kuffin.app.dialogs.binview import BinView
-from kuffin.app.jobs import Job
+from kuffin.app.jobs import Task
 from kuffin.app.settings import Settings, demo_cache, documents
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
@@ -78,7 +78,7 @@ class Notebooks(QObject):
         ready = demo_cache() / f"demo-{__version__}-{SEED}{SUFFIX}"
         target = demo_cache() / f"demo{SUFFIX}"
 
-        def work(job: Job) -> Path:
+        def work(job: Task) -> Path:
             ready.parent.mkdir(parents=True, exist_ok=True)
             if not ready.exists():
                 partial = ready.with_name("building" + SUFFIX)
@@ -106,7 +106,7 @@ class Notebooks(QObject):
         """Write the demo's runs as ordinary logs."""
         from kuffin.demo.scenario import write_logs
 
-        def work(_job: Job) -> int:
+        def work(_job: Task) -> int:
             try:
                 return len(write_logs(folder))
             except OSError as error:

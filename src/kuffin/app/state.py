@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtCore import QObject, Signal
 
-from kuffin.app.jobs import Job, Jobs
+from kuffin.app.jobs import Job, Jobs, Task
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
@@ -99,7 +99,7 @@ class State(QObject):
         self._generation += 1
         generation = self._generation
 
-        def work(job: Job) -> StudyVerdict:
+        def work(job: Task) -> StudyVerdict:
             return judge(notebook, study, lambda done, total: job.report(done / total))
 
         def done(verdict: object) -> None:

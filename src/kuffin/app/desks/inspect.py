@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.desks import inspectmodel as model
-from kuffin.app.jobs import Job
+from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import link_button, rule, text
@@ -182,7 +182,7 @@ class InspectDesk(QWidget):
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.plot.clear()
 
-        def work(_job: Job) -> tuple[Settling | None, list[Curve], object, str]:
+        def work(_job: Task) -> tuple[Settling | None, list[Curve], object, str]:
             signals = run_signals(notebook, run)
             curves = [
                 Curve(label, signals.times, values)
