@@ -148,7 +148,6 @@ class TestJobs:
         qtbot.waitUntil(lambda: not jobs.running)
         assert says in heard[0]
 
-
     def test_a_worker_never_tears_down_what_belongs_to_the_window(self, qtbot: QtBot, qapp: object) -> None:
         class Knot:
             def __init__(self) -> None:

@@ -3,22 +3,34 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import Any
 
-from sqlalchemy import delete, select, text
-from sqlalchemy.orm import selectinload
+from sqlalchemy import delete, or_, select, text
 
 from kuffin.notebook.entities import (
+    Attachment,
+    Base,
+    Bench,
     Binnable,
+    Blob,
     Candidate,
     Channel,
     Chunk,
+    Claim,
     Edit,
     Exclusion,
+    Instrument,
     Mount,
+    Part,
+    Place,
+    Probe,
+    Protocol,
     Reading,
     Run,
     Sample,
+    Sheet,
     Study,
+    Tick,
     Window,
 )
 from kuffin.notebook.journal import BY_UNDO
@@ -35,24 +47,39 @@ class Binned:
     binned_at: str
 
 
-_KINDS: dict[str, type[Binnable]] = {"study": Study, "candidate": Candidate, "mount": Mount, "run": Run}
+_KINDS: dict[str, type[Binnable]] = {
+    "study": Study,
+    "candidate": Candidate,
+    "mount": Mount,
+    "run": Run,
+    "part": Part,
+    "sample": Sample,
+    "bench": Bench,
+    "instrument": Instrument,
+    "protocol": Protocol,
+    "photo": Attachment,
+}
+
+
+def _label(kind: str, item: Any) -> str:
+    if kind == "mount":
+        return f"{item.candidate.name}, round {item.round}"
+    if kind == "sample":
+        return f"{item.part.name}, sample {item.label}"
+    if kind == "run":
+        return f"run {item.source}"
+    return f"{kind} “{item.name}”" if kind in {"study", "protocol", "bench"} else f"{kind} {item.name}"
 
 
 def contents(notebook: Notebook) -> list[Binned]:
     """What lies in the bin, newest first."""
     out = []
     with notebook.session() as session:
-        for study in session.scalars(select(Study).where(Study.binned_at.is_not(None))):
-            out.append(Binned("study", study.id, f"study “{study.name}”", study.binned_at or ""))
-        for candidate in session.scalars(select(Candidate).where(Candidate.binned_at.is_not(None))):
-            out.append(Binned("candidate", candidate.id, f"candidate {candidate.name}", candidate.binned_at or ""))
-        for mount in session.scalars(
-            select(Mount).where(Mount.binned_at.is_not(None)).options(selectinload(Mount.candidate))
-        ):
-            out.append(Binned("mount", mount.id, f"{mount.candidate.name}, round {mount.round}", mount.binned_at or ""))
-        for run in session.scalars(select(Run).where(Run.binned_at.is_not(None))):
-            out.append(Binned("run", run.id, f"run {run.source}", run.binned_at or ""))
-    return sorted((b for b in out if b.binned_at != BY_UNDO), key=lambda b: b.binned_at, reverse=True)
+        for kind, entity in _KINDS.items():
+            for item in session.scalars(select(entity).where(entity.binned_at.is_not(None))):
+                if item.binned_at != BY_UNDO:
+                    out.append(Binned(kind, item.id, _label(kind, item), item.binned_at or ""))
+    return sorted(out, key=lambda b: b.binned_at, reverse=True)
 
 
 def restore(notebook: Notebook, item: Binned) -> None:
@@ -61,27 +88,56 @@ def restore(notebook: Notebook, item: Binned) -> None:
         session.get_one(_KINDS[item.kind], item.id).binned_at = None
 
 
+# what goes with what: a table, and the columns that say whose its rows are
+_BELONGS: tuple[tuple[type[Base], dict[str, type[Base]]], ...] = (
+    (Study, {}),
+    (Bench, {}),
+    (Protocol, {}),
+    (Candidate, {"study_id": Study}),
+    (Claim, {"study_id": Study, "candidate_id": Candidate, "against_id": Candidate}),
+    (Mount, {"candidate_id": Candidate}),
+    (Exclusion, {"mount_id": Mount}),
+    (Tick, {"mount_id": Mount}),
+    (Sheet, {"mount_id": Mount}),
+    (Run, {"mount_id": Mount}),
+    (Channel, {"run_id": Run}),
+    (Chunk, {"run_id": Run}),
+    (Window, {"run_id": Run}),
+    (Reading, {"run_id": Run}),
+    (Place, {"bench_id": Bench}),
+    (Instrument, {"bench_id": Bench}),
+    (Probe, {"instrument_id": Instrument}),
+    (Part, {}),
+    (Sample, {"part_id": Part}),
+    (Attachment, {"mount_id": Mount, "part_id": Part}),
+    (Blob, {"attachment_id": Attachment}),
+)
+# what still holds on to these keeps them, binned as they are
+_HELD: dict[type[Base], tuple[tuple[type[Base], str], ...]] = {
+    Part: ((Candidate, "part_id"), (Place, "part_id")),
+    Sample: ((Mount, "sample_id"),),
+    Bench: ((Study, "bench_id"),),
+    Protocol: ((Study, "protocol_id"),),
+}
+
+
 def empty(notebook: Notebook) -> None:
     """Delete for good what lies in the bin, and with it the history that could bring it back."""
     with notebook.session() as session:
-        studies = set(session.scalars(select(Study.id).where(Study.binned_at.is_not(None))))
-        candidates = set(
-            session.scalars(
-                select(Candidate.id).where(Candidate.binned_at.is_not(None) | Candidate.study_id.in_(studies))
-            )
-        )
-        mounts = set(
-            session.scalars(select(Mount.id).where(Mount.binned_at.is_not(None) | Mount.candidate_id.in_(candidates)))
-        )
-        runs = set(session.scalars(select(Run.id).where(Run.binned_at.is_not(None) | Run.mount_id.in_(mounts))))
-        for table in (Chunk, Channel, Window, Reading):
-            session.execute(delete(table).where(table.run_id.in_(runs)))
-        session.execute(delete(Run).where(Run.id.in_(runs)))
-        session.execute(delete(Exclusion).where(Exclusion.mount_id.in_(mounts)))
-        session.execute(delete(Mount).where(Mount.id.in_(mounts)))
-        session.execute(delete(Sample).where(Sample.candidate_id.in_(candidates)))
-        session.execute(delete(Candidate).where(Candidate.id.in_(candidates)))
-        session.execute(delete(Study).where(Study.id.in_(studies)))
+        going: dict[type[Base], set[int]] = {}
+        for entity, owners in _BELONGS:
+            table = entity.__table__
+            why = [table.c[column].in_(going[owner]) for column, owner in owners.items()]
+            if issubclass(entity, Binnable):
+                why.append(table.c.binned_at.is_not(None))
+            going[entity] = set(session.scalars(select(table.c.id).where(or_(*why)))) if why else set()
+            for holder, column in _HELD.get(entity, ()):
+                held = holder.__table__
+                staying = select(held.c[column]).where(held.c.id.not_in(going.get(holder, set())))
+                going[entity] -= set(session.scalars(staying))
+        for entity, _ in reversed(_BELONGS):
+            table = Base.metadata.tables[entity.__tablename__]
+            session.execute(delete(table).where(table.c.id.in_(going[entity])))
         session.execute(delete(Edit))
         session.commit()
         session.execute(text("VACUUM"))

@@ -7,17 +7,19 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from sqlalchemy import select
-from sqlalchemy.orm import Session
+from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogTable
 from kuffin.notebook.entities import (
+    UNDER_TEST,
     Binnable,
     Candidate,
     Channel,
     Exclusion,
     Mapping,
     Mount,
+    Part,
     Run,
     Sample,
     Study,
@@ -56,7 +58,8 @@ def add_study(
             name=name or question, question=question, under_test=under_test, margin_k=margin_k, planned_rounds=rounds
         )
         for position, candidate in enumerate(names):
-            study.candidates.append(Candidate(name=candidate, position=position, samples=[Sample(label="1")]))
+            part = find_or_add_part(session, UNDER_TEST[under_test][2][0], candidate)
+            study.candidates.append(Candidate(name=candidate, position=position, part=part))
         session.add(study)
         session.flush()
         return study.id
@@ -89,6 +92,7 @@ def change_candidates(notebook: Notebook, study_id: int, names: Sequence[tuple[i
     if len({name.lower() for _, name in cleaned}) != len(cleaned):
         raise NotebookError("two candidates have the same name; give each its own")
     with notebook.edit("change the candidates") as session:
+        kind = UNDER_TEST[session.get_one(Study, study_id).under_test][2][0]
         kept = {i for i, _ in cleaned if i is not None}
         for candidate in session.scalars(
             select(Candidate).where(Candidate.study_id == study_id, Candidate.binned_at.is_(None))
@@ -97,10 +101,22 @@ def change_candidates(notebook: Notebook, study_id: int, names: Sequence[tuple[i
                 candidate.binned_at = now_text()
         for position, (i, name) in enumerate(cleaned):
             if i is None:
-                session.add(Candidate(study_id=study_id, name=name, position=position, samples=[Sample(label="1")]))
+                part = find_or_add_part(session, kind, name)
+                session.add(Candidate(study_id=study_id, name=name, position=position, part=part))
             else:
                 found = session.get_one(Candidate, i)
                 found.name, found.position = name, position
+
+
+def find_or_add_part(session: Session, kind: str, name: str) -> Part:
+    """The part of this kind and name on the shelf, put there with one sample where it is not there yet."""
+    for part in session.scalars(select(Part).where(Part.kind == kind, Part.binned_at.is_(None))):
+        if part.name.lower() == name.lower():
+            return part
+    part = Part(kind=kind, name=name, samples=[Sample(label="1")])
+    session.add(part)
+    session.flush()
+    return part
 
 
 def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candidate:
@@ -111,7 +127,9 @@ def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candida
     for candidate in found:
         if candidate.name.lower() == name.strip().lower():
             return candidate
-    candidate = Candidate(study_id=study_id, name=name.strip(), position=len(found), samples=[Sample(label="1")])
+    kind = UNDER_TEST[session.get_one(Study, study_id).under_test][2][0]
+    part = find_or_add_part(session, kind, name.strip())
+    candidate = Candidate(study_id=study_id, name=name.strip(), position=len(found), part=part)
     session.add(candidate)
     session.flush()
     return candidate
@@ -174,7 +192,7 @@ def add_log(
 
 def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     table = new.table
-    mount_id = new.mount_id if new.mount_id is not None else _new_mount(session, study_id, new)
+    mount_id = new.mount_id if new.mount_id is not None else _mount_for(session, study_id, new)
     run = Run(
         mount_id=mount_id,
         source=table.file,
@@ -195,12 +213,23 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     return run.id
 
 
-def _new_mount(session: Session, study_id: int, new: NewRun) -> int:
+def _mount_for(session: Session, study_id: int, new: NewRun) -> int:
+    """The planned mount that this log belongs to, or a new one."""
     owner = find_or_add_candidate(session, study_id, new.candidate)
-    kept = select(Mount.round).where(Mount.candidate_id == owner.id, Mount.binned_at.is_(None))
-    taken = set(session.scalars(kept))
+    there = session.scalars(
+        select(Mount)
+        .where(Mount.candidate_id == owner.id, Mount.binned_at.is_(None))
+        .options(selectinload(Mount.runs))
+        .order_by(Mount.position, Mount.id)
+    ).all()
+    for mount in there:
+        if not mount.live_runs and new.round in {None, mount.round}:
+            return mount.id
+    taken = {m.round for m in there}
     number = new.round if new.round is not None else next(r for r in range(1, len(taken) + 2) if r not in taken)
-    sample = session.scalars(select(Sample.id).where(Sample.candidate_id == owner.id)).first()
+    sample = session.scalars(
+        select(Sample.id).where(Sample.part_id == owner.part_id, Sample.binned_at.is_(None))
+    ).first()
     mount = Mount(candidate_id=owner.id, sample_id=sample, round=number, position=number * 100 + owner.position)
     session.add(mount)
     session.flush()

@@ -11,9 +11,9 @@ from typing import Any
 from sqlalchemy import Table, delete, event, insert, inspect, update
 from sqlalchemy.orm import Session
 
-from kuffin.notebook.entities import Base, Channel, Chunk, Edit, Reading
+from kuffin.notebook.entities import Base, Blob, Channel, Chunk, Edit, Reading
 
-_NOT_KEPT = (Chunk, Edit, Reading)
+_NOT_KEPT = (Blob, Chunk, Edit, Reading)
 BY_UNDO = "undone"
 
 Change = dict[str, Any]

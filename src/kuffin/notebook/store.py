@@ -18,7 +18,8 @@ from sqlalchemy.orm.attributes import set_committed_value
 
 from kuffin.core.errors import NotebookError
 from kuffin.notebook import journal
-from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Base, Candidate, Edit, Mount, Run, Study
+from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Base, Candidate, Edit, Mount, Part, Run, Study
+from kuffin.notebook.migrations import bring_up_to_date
 
 SUFFIX = ".kuffin"
 _KEPT_EDITS = 200
@@ -35,6 +36,7 @@ class Notebook:
         self.path = path
         self.read_only = read_only
         self.listeners: list[Callable[[], None]] = []
+        self.kept_before_update: Path | None = None  # the file in its older format, where it was brought up to date
         self._engine = engine
         self._lock = lock
 
@@ -81,14 +83,24 @@ class Notebook:
             raise NotebookError(f"{path.name}: the file is empty, so it is no notebook")
         read_only = not (os.access(path, os.W_OK) and os.access(path.parent, os.W_OK))
         lock = None if read_only else _take_lock(path)
+        kept: Path | None = None
         try:
-            _check(path)
+            version = _check(path)
+            if version < SCHEMA_VERSION:
+                if read_only:
+                    raise NotebookError(
+                        f"{path.name} is in an older format and read-only; copy it to where it can be written, "
+                        "and open the copy"
+                    )
+                kept = bring_up_to_date(path, version)
         except NotebookError:
             if lock is not None:
                 lock.close()
                 Path(lock.name).unlink(missing_ok=True)
             raise
-        return cls(path, _engine(path, read_only), lock, read_only)
+        found = cls(path, _engine(path, read_only), lock, read_only)
+        found.kept_before_update = kept
+        return found
 
     def close(self) -> None:
         """Close the file; everything is in it already."""
@@ -155,7 +167,9 @@ class Notebook:
                     mounts.selectinload(Mount.exclusions),
                     runs.selectinload(Run.channels),
                     runs.selectinload(Run.windows),
-                    selectinload(Study.candidates).selectinload(Candidate.samples),
+                    mounts.selectinload(Mount.sample),
+                    selectinload(Study.candidates).selectinload(Candidate.part).selectinload(Part.samples),
+                    selectinload(Study.claims),
                 )
             ).first()
             if found is None:
@@ -259,10 +273,11 @@ def _engine(path: Path, read_only: bool) -> Engine:
     return engine
 
 
-def _check(path: Path) -> None:
-    """Refuse what is no notebook, damaged, or newer than this Kuffin."""
+def _check(path: Path) -> int:
+    """Refuse what is no notebook, damaged, or newer than this Kuffin; returns the format it is in."""
     with path.open("rb") as file:
         head = file.read(100)
+    version = SCHEMA_VERSION
     if not head.startswith(b"SQLite format 3\x00"):
         raise NotebookError(f"{path.name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it")
     try:
@@ -289,6 +304,7 @@ def _check(path: Path) -> None:
             f"{path.name}: the notebook is damaged ({sound.splitlines()[0]}); open a copy of it from before. "
             "Nothing was changed in it"
         )
+    return version
 
 
 def _take_lock(path: Path) -> IO[str]:

@@ -132,7 +132,8 @@ def _under(
     values.sort(key=lambda v: order.get(v.candidate, 0))
     margin = study.margin_k
     try:
-        reference = study.reference_candidate if study.reference_candidate in {v.candidate for v in values} else None
+        chosen = study.candidate(study.reference_id)
+        reference = chosen.name if chosen is not None and chosen.name in {v.candidate for v in values} else None
         found = compare(values, reference=reference, margin=margin, confidence=study.confidence)
         return SchoolResult(school, tuple(readings), found, None)
     except KuffinError as error:

@@ -1,96 +1,17 @@
-"""What a notebook holds: studies, candidates, samples, mounts, runs, channels, windows, readings, exclusions.
-
-The schema is described for others in docs/notebook-format.md.
-"""
+"""The evidence: mounts, runs, channels, windows, readings, exclusions; and the history of edits."""
 
 from __future__ import annotations
 
-import datetime as dt
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
-from sqlalchemy import JSON, ForeignKey, LargeBinary, UniqueConstraint
-from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column, relationship
+from sqlalchemy import ForeignKey, LargeBinary, UniqueConstraint
+from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-SCHEMA_VERSION = 1
-APPLICATION_ID = 0x4B554646  # "KUFF"
+from kuffin.notebook.entities.base import Base, Binnable, now_text
+from kuffin.notebook.entities.shelf import Sample
 
-UNDER_TEST = {
-    # what is compared: (word for what is done to it, default school)
-    "radiator": ("fitted", "coolant_over_air_per_watt"),
-    "block": ("mounted", "die_over_coolant_per_watt"),
-    "paste": ("mounted", "die_over_coolant_per_watt"),
-    "pad": ("mounted", "die_over_coolant_per_watt"),
-    "coolant": ("filled", "die_over_air_per_watt"),
-    "set": ("mounted", "die_over_air_per_watt"),
-}
-
-
-class Base(DeclarativeBase):
-    """All tables of a notebook."""
-
-    type_annotation_map = {dict[str, Any]: JSON, list[Any]: JSON}  # noqa: RUF012
-
-
-class Binnable(Base):
-    """What goes to the bin instead of being deleted."""
-
-    __abstract__ = True
-    id: Mapped[int] = mapped_column(primary_key=True)
-    binned_at: Mapped[str | None]
-
-
-def now_text() -> str:
-    """The present moment as ISO text to the second."""
-    return dt.datetime.now().isoformat(timespec="seconds")
-
-
-class Study(Binnable):
-    """A question, its candidates, and how it is judged."""
-
-    __tablename__ = "study"
-    name: Mapped[str]
-    question: Mapped[str]
-    under_test: Mapped[str] = mapped_column(default="radiator")
-    margin_k: Mapped[float] = mapped_column(default=1.0)
-    confidence: Mapped[float] = mapped_column(default=0.95)
-    reference_power_w: Mapped[float | None]
-    reference_air_c: Mapped[float] = mapped_column(default=22.0)
-    tolerance_k: Mapped[float] = mapped_column(default=0.2)
-    school: Mapped[str | None]
-    reference_candidate: Mapped[str | None]
-    blocks: Mapped[bool] = mapped_column(default=False)
-    planned_rounds: Mapped[int] = mapped_column(default=3)
-    created_at: Mapped[str] = mapped_column(default=now_text)
-    candidates: Mapped[list[Candidate]] = relationship(back_populates="study", order_by="Candidate.position")
-
-    @property
-    def live_candidates(self) -> list[Candidate]:
-        return [c for c in self.candidates if c.binned_at is None]
-
-
-class Candidate(Binnable):
-    """One of the things that are compared."""
-
-    __tablename__ = "candidate"
-    study_id: Mapped[int] = mapped_column(ForeignKey("study.id"))
-    name: Mapped[str]
-    position: Mapped[int] = mapped_column(default=0)
-    study: Mapped[Study] = relationship(back_populates="candidates")
-    samples: Mapped[list[Sample]] = relationship(back_populates="candidate")
-    mounts: Mapped[list[Mount]] = relationship(back_populates="candidate", order_by="Mount.position")
-
-    @property
-    def live_mounts(self) -> list[Mount]:
-        return [m for m in self.mounts if m.binned_at is None]
-
-
-class Sample(Binnable):
-    """One physical specimen of a candidate."""
-
-    __tablename__ = "sample"
-    candidate_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
-    label: Mapped[str] = mapped_column(default="1")
-    candidate: Mapped[Candidate] = relationship(back_populates="samples")
+if TYPE_CHECKING:
+    from kuffin.notebook.entities.study import Candidate
 
 
 class Mount(Binnable):
@@ -103,9 +24,13 @@ class Mount(Binnable):
     position: Mapped[int] = mapped_column(default=0)
     note: Mapped[str] = mapped_column(default="")
     kept_because: Mapped[str | None]
+    control: Mapped[bool] = mapped_column(default=False)  # a retest of the baseline
+    begun_at: Mapped[str | None]  # when preparing it began
+    ready_at: Mapped[str | None]  # when it was ready to run
     candidate: Mapped[Candidate] = relationship(back_populates="mounts")
     runs: Mapped[list[Run]] = relationship(back_populates="mount", order_by="Run.id")
     exclusions: Mapped[list[Exclusion]] = relationship(back_populates="mount", order_by="Exclusion.id")
+    sample: Mapped[Sample | None] = relationship()
 
     @property
     def live_runs(self) -> list[Run]:

@@ -1,0 +1,39 @@
+"""What a notebook holds. The schema is described for others in docs/notebook-format.md."""
+
+from kuffin.notebook.entities.base import APPLICATION_ID, SCHEMA_VERSION, Base, Binnable, now_text
+from kuffin.notebook.entities.evidence import Channel, Chunk, Edit, Exclusion, Mapping, Mount, Reading, Run, Window
+from kuffin.notebook.entities.preparing import Attachment, Blob, Sheet, Tick
+from kuffin.notebook.entities.shelf import Bench, Instrument, Part, Place, Probe, Sample
+from kuffin.notebook.entities.study import UNDER_TEST, Candidate, Claim, Protocol, Study
+
+__all__ = [
+    "APPLICATION_ID",
+    "SCHEMA_VERSION",
+    "UNDER_TEST",
+    "Attachment",
+    "Base",
+    "Bench",
+    "Binnable",
+    "Blob",
+    "Candidate",
+    "Channel",
+    "Chunk",
+    "Claim",
+    "Edit",
+    "Exclusion",
+    "Instrument",
+    "Mapping",
+    "Mount",
+    "Part",
+    "Place",
+    "Probe",
+    "Protocol",
+    "Reading",
+    "Run",
+    "Sample",
+    "Sheet",
+    "Study",
+    "Tick",
+    "Window",
+    "now_text",
+]

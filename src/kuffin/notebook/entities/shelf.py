@@ -1,0 +1,108 @@
+"""The shelf and the bench: parts, their samples, the loop, its instruments and probes."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from sqlalchemy import ForeignKey
+from sqlalchemy.orm import Mapped, mapped_column, relationship
+
+from kuffin.notebook.entities.base import Binnable
+
+
+class Part(Binnable):
+    """Something on the shelf; `fields` holds what its kind needs (see kuffin.core.parts)."""
+
+    __tablename__ = "part"
+    kind: Mapped[str]
+    name: Mapped[str]
+    maker: Mapped[str] = mapped_column(default="")
+    fields: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    price: Mapped[float | None]
+    currency: Mapped[str] = mapped_column(default="")
+    claim: Mapped[str] = mapped_column(default="")
+    claim_where: Mapped[str] = mapped_column(default="")
+    note: Mapped[str] = mapped_column(default="")
+    samples: Mapped[list[Sample]] = relationship(back_populates="part", order_by="Sample.id")
+
+    @property
+    def live_samples(self) -> list[Sample]:
+        return [s for s in self.samples if s.binned_at is None]
+
+
+class Sample(Binnable):
+    """One physical specimen of a part, and how it came."""
+
+    __tablename__ = "sample"
+    part_id: Mapped[int] = mapped_column(ForeignKey("part.id"))
+    label: Mapped[str] = mapped_column(default="1")
+    came: Mapped[str] = mapped_column(default="")
+    note: Mapped[str] = mapped_column(default="")
+    part: Mapped[Part] = relationship(back_populates="samples")
+
+
+class Bench(Binnable):
+    """A bench: a loop in order, its instruments, and what is being cooled."""
+
+    __tablename__ = "bench"
+    name: Mapped[str]
+    note: Mapped[str] = mapped_column(default="")
+    settings: Mapped[dict[str, Any]] = mapped_column(
+        default=dict
+    )  # the usual configuration, see kuffin.core.configuration
+    places: Mapped[list[Place]] = relationship(back_populates="bench", order_by="Place.position")
+    instruments: Mapped[list[Instrument]] = relationship(back_populates="bench", order_by="Instrument.id")
+
+    @property
+    def loop(self) -> list[Place]:
+        return [p for p in self.places if p.binned_at is None]
+
+    @property
+    def live_instruments(self) -> list[Instrument]:
+        return [i for i in self.instruments if i.binned_at is None]
+
+
+class Place(Binnable):
+    """One place in the loop, in the direction of flow; the part under test takes the place of its kind."""
+
+    __tablename__ = "place"
+    bench_id: Mapped[int] = mapped_column(ForeignKey("bench.id"))
+    position: Mapped[int] = mapped_column(default=0)
+    part_id: Mapped[int | None] = mapped_column(ForeignKey("part.id"))
+    settings: Mapped[dict[str, Any]] = mapped_column(default=dict)  # such as length_mm of a tube
+    bench: Mapped[Bench] = relationship(back_populates="places")
+    part: Mapped[Part | None] = relationship()
+
+
+class Instrument(Binnable):
+    """A measuring instrument with its accuracy."""
+
+    __tablename__ = "instrument"
+    bench_id: Mapped[int] = mapped_column(ForeignKey("bench.id"))
+    name: Mapped[str]
+    unit: Mapped[str] = mapped_column(default="degC")
+    reading_percent: Mapped[float] = mapped_column(default=0.0)
+    full_scale_percent: Mapped[float] = mapped_column(default=0.0)
+    full_scale: Mapped[float | None]
+    counts: Mapped[float] = mapped_column(default=0.0)
+    count_size: Mapped[float] = mapped_column(default=0.1)
+    calibrated_on: Mapped[str] = mapped_column(default="")
+    offset: Mapped[float] = mapped_column(default=0.0)
+    note: Mapped[str] = mapped_column(default="")
+    bench: Mapped[Bench] = relationship(back_populates="instruments")
+    probes: Mapped[list[Probe]] = relationship(back_populates="instrument", order_by="Probe.id")
+
+    @property
+    def live_probes(self) -> list[Probe]:
+        return [p for p in self.probes if p.binned_at is None]
+
+
+class Probe(Binnable):
+    """Where a probe of an instrument sits, and what it tells there."""
+
+    __tablename__ = "probe"
+    instrument_id: Mapped[int] = mapped_column(ForeignKey("instrument.id"))
+    role: Mapped[str | None]
+    where: Mapped[str] = mapped_column(default="")
+    channel: Mapped[str] = mapped_column(default="")
+    instrument: Mapped[Instrument] = relationship(back_populates="probes")

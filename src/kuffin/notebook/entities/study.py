@@ -1,0 +1,105 @@
+"""The study: its question, candidates, claims and protocol."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from sqlalchemy import ForeignKey
+from sqlalchemy.orm import Mapped, mapped_column, relationship
+
+from kuffin.notebook.entities.base import Binnable, now_text
+from kuffin.notebook.entities.evidence import Mount
+from kuffin.notebook.entities.shelf import Part, Sample
+
+UNDER_TEST = {
+    # what is compared: (word for what is done to it, default school, kinds of part)
+    "radiator": ("fitted", "coolant_over_air_per_watt", ("radiator",)),
+    "block": ("mounted", "die_over_coolant_per_watt", ("processor block", "card block")),
+    "paste": ("mounted", "die_over_coolant_per_watt", ("paste",)),
+    "pad": ("mounted", "die_over_coolant_per_watt", ("pad",)),
+    "coolant": ("filled", "die_over_air_per_watt", ("coolant",)),
+    "set": ("mounted", "die_over_air_per_watt", ("whole set",)),
+}
+
+
+class Study(Binnable):
+    """A question, its candidates, how it is planned and how it is judged."""
+
+    __tablename__ = "study"
+    name: Mapped[str]
+    question: Mapped[str]
+    under_test: Mapped[str] = mapped_column(default="radiator")
+    margin_k: Mapped[float] = mapped_column(default=1.0)
+    confidence: Mapped[float] = mapped_column(default=0.95)
+    reference_power_w: Mapped[float | None]
+    reference_air_c: Mapped[float] = mapped_column(default=22.0)
+    tolerance_k: Mapped[float] = mapped_column(default=0.2)
+    school: Mapped[str | None]
+    reference_id: Mapped[int | None]  # the candidate that all others are compared with
+    baseline_id: Mapped[int | None]  # the candidate that is mounted again and again to watch the bench
+    blocks: Mapped[bool] = mapped_column(default=False)
+    planned_rounds: Mapped[int] = mapped_column(default=3)
+    bench_id: Mapped[int | None] = mapped_column(ForeignKey("bench.id"))
+    protocol_id: Mapped[int | None] = mapped_column(ForeignKey("protocol.id"))
+    same: Mapped[list[Any]] = mapped_column(default=list)  # settings that must stay the same
+    fair_because: Mapped[dict[str, Any]] = mapped_column(default=dict)  # what differs and stays: the reason, by its key
+    plan: Mapped[dict[str, Any]] = mapped_column(default=dict)  # goal, order and hours; see docs/notebook-format.md
+    created_at: Mapped[str] = mapped_column(default=now_text)
+    candidates: Mapped[list[Candidate]] = relationship(back_populates="study", order_by="Candidate.position")
+    claims: Mapped[list[Claim]] = relationship(back_populates="study", order_by="Claim.id")
+
+    @property
+    def live_candidates(self) -> list[Candidate]:
+        return [c for c in self.candidates if c.binned_at is None]
+
+    @property
+    def live_claims(self) -> list[Claim]:
+        return [c for c in self.claims if c.binned_at is None]
+
+    def candidate(self, candidate_id: int | None) -> Candidate | None:
+        return next((c for c in self.live_candidates if c.id == candidate_id), None)
+
+
+class Candidate(Binnable):
+    """One of the things that are compared: a part from the shelf, built in with certain settings."""
+
+    __tablename__ = "candidate"
+    study_id: Mapped[int] = mapped_column(ForeignKey("study.id"))
+    part_id: Mapped[int] = mapped_column(ForeignKey("part.id"))
+    name: Mapped[str]
+    position: Mapped[int] = mapped_column(default=0)
+    configuration: Mapped[dict[str, Any]] = mapped_column(default=dict)  # where it departs from the bench's settings
+    study: Mapped[Study] = relationship(back_populates="candidates")
+    part: Mapped[Part] = relationship()
+    mounts: Mapped[list[Mount]] = relationship(back_populates="candidate", order_by="Mount.position, Mount.id")
+
+    @property
+    def samples(self) -> list[Sample]:
+        return self.part.live_samples
+
+    @property
+    def live_mounts(self) -> list[Mount]:
+        return [m for m in self.mounts if m.binned_at is None]
+
+
+class Claim(Binnable):
+    """What somebody else says: A is at least so much lower than B."""
+
+    __tablename__ = "claim"
+    study_id: Mapped[int] = mapped_column(ForeignKey("study.id"))
+    candidate_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
+    against_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
+    at_least_k: Mapped[float]
+    said_by: Mapped[str] = mapped_column(default="")
+    said_where: Mapped[str] = mapped_column(default="")
+    study: Mapped[Study] = relationship(back_populates="claims")
+
+
+class Protocol(Binnable):
+    """What is done in each run: steps, how each settles, limits. Kept apart from the studies to be used again."""
+
+    __tablename__ = "protocol"
+    name: Mapped[str]
+    steps: Mapped[list[Any]] = mapped_column(default=list)  # see kuffin.core.protocol.Step
+    limits: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    note: Mapped[str] = mapped_column(default="")

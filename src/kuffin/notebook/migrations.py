@@ -1,0 +1,144 @@
+"""Bringing an older notebook to the present format, on a copy; the file itself stays as it was until that worked."""
+
+from __future__ import annotations
+
+import json
+import os
+import sqlite3
+from pathlib import Path
+from typing import Any
+
+from sqlalchemy import Table
+from sqlalchemy.dialects import sqlite
+from sqlalchemy.schema import CreateTable
+
+from kuffin.core.errors import NotebookError
+from kuffin.notebook.entities import SCHEMA_VERSION, UNDER_TEST, Base
+
+
+def bring_up_to_date(path: Path, version: int) -> Path:
+    """Write an older notebook in the present format under its own name.
+
+    Parameters
+    ----------
+    path : Path
+    version : int
+        The format that the file is in.
+
+    Returns
+    -------
+    Path
+        The file as it was before, kept beside it.
+
+    Raises
+    ------
+    NotebookError
+        Where the copy cannot be written; the notebook itself is then untouched.
+    """
+    partial = path.with_name(f".{path.name}.updating")
+    kept = _free_name(path, version)
+    try:
+        partial.unlink(missing_ok=True)
+        source, copy = sqlite3.connect(f"file:{path}?mode=ro", uri=True), sqlite3.connect(partial)
+        try:
+            source.backup(copy)
+            _migrate(copy, version)
+        finally:
+            copy.close()
+            source.close()
+        os.link(path, kept)
+        for extra in ("-wal", "-shm"):
+            path.with_name(path.name + extra).unlink(missing_ok=True)
+        partial.replace(path)
+    except (OSError, sqlite3.Error) as error:
+        partial.unlink(missing_ok=True)
+        raise NotebookError(
+            f"{path.name} is in the older format {version} and could not be brought up to date ({error}); "
+            "it is untouched. Copy it to a folder with room that you may write in, and open it there"
+        ) from None
+    return kept
+
+
+def _free_name(path: Path, version: int) -> Path:
+    n, kept = 1, path.with_name(f"{path.stem} (format {version}){path.suffix}")
+    while kept.exists():
+        n += 1
+        kept = path.with_name(f"{path.stem} (format {version}, {n}){path.suffix}")
+    return kept
+
+
+def _migrate(db: sqlite3.Connection, version: int) -> None:
+    db.execute("PRAGMA foreign_keys = OFF")
+    db.execute("PRAGMA legacy_alter_table = ON")
+    with db:
+        if version < 2:
+            _give_candidates_parts(db)
+        for table in Base.metadata.sorted_tables:
+            _rebuild(db, table)
+        db.execute("DELETE FROM edit")  # what it would undo had another form
+        db.execute(f"PRAGMA user_version = {SCHEMA_VERSION}")
+    broken = db.execute("PRAGMA foreign_key_check").fetchall()
+    if broken:
+        raise sqlite3.IntegrityError(f"{len(broken)} rows lost what they belong to")
+    db.execute("VACUUM")
+
+
+def _columns(db: sqlite3.Connection, table: str) -> list[str]:
+    return [row[1] for row in db.execute(f'PRAGMA table_info("{table}")')]
+
+
+def _default(column: Any) -> Any:
+    """What a new column holds in old rows, as SQLite stores it."""
+    value = None if column.default is None else column.default.arg
+    if callable(value):
+        value = value(None)
+    return json.dumps(value) if isinstance(value, (list, dict)) else value
+
+
+def _rebuild(db: sqlite3.Connection, table: Table) -> None:
+    """Make a table anew as it is now, with the rows it had."""
+    had, wanted = _columns(db, table.name), [c.name for c in table.columns]
+    create = str(CreateTable(table).compile(dialect=sqlite.dialect()))
+    if had == wanted:
+        return
+    if not had:
+        db.execute(create)
+    else:
+        db.execute(f'ALTER TABLE "{table.name}" RENAME TO "old_{table.name}"')
+        db.execute(create)
+        names = ", ".join(f'"{c}"' for c in wanted)
+        sources = ", ".join(f'"{c}"' if c in had else "?" for c in wanted)
+        fill = [_default(table.columns[c]) for c in wanted if c not in had]
+        db.execute(f'INSERT INTO "{table.name}" ({names}) SELECT {sources} FROM "old_{table.name}"', fill)
+        db.execute(f'DROP TABLE "old_{table.name}"')
+    for index in table.indexes:
+        columns = ", ".join(f'"{c.name}"' for c in index.columns)
+        db.execute(f'CREATE INDEX IF NOT EXISTS "{index.name}" ON "{table.name}" ({columns})')
+
+
+def _give_candidates_parts(db: sqlite3.Connection) -> None:
+    """Format 1 had samples of candidates; from 2 on they are samples of parts on the shelf."""
+    db.execute(str(CreateTable(Base.metadata.tables["part"]).compile(dialect=sqlite.dialect())))
+    for table in ("candidate", "sample"):
+        db.execute(f"ALTER TABLE {table} ADD COLUMN part_id INTEGER")
+    db.execute("ALTER TABLE study ADD COLUMN reference_id INTEGER")
+    parts: dict[tuple[str, str], int] = {}
+    rows = db.execute(
+        "SELECT c.id, c.name, s.under_test FROM candidate c JOIN study s ON s.id = c.study_id ORDER BY c.id"
+    ).fetchall()
+    for candidate, name, under_test in rows:
+        kind = UNDER_TEST.get(under_test, UNDER_TEST["set"])[2][0]
+        if (kind, name) not in parts:
+            made = db.execute(
+                "INSERT INTO part (kind, name, maker, fields, currency, claim, claim_where, note) "
+                "VALUES (?, ?, '', '{}', '', '', '', '')",
+                (kind, name),
+            )
+            parts[kind, name] = int(made.lastrowid or 0)
+        part = parts[kind, name]
+        db.execute("UPDATE candidate SET part_id = ? WHERE id = ?", (part, candidate))
+        db.execute("UPDATE sample SET part_id = ? WHERE candidate_id = ?", (part, candidate))
+    db.execute(
+        "UPDATE study SET reference_id = (SELECT id FROM candidate c WHERE c.study_id = study.id "
+        "AND c.name = study.reference_candidate)"
+    )

@@ -1,0 +1,79 @@
+"""A notebook of the first format opens with all it held; the file as it was is kept beside it."""
+
+from __future__ import annotations
+
+import sqlite3
+from pathlib import Path
+
+import pytest
+
+from kuffin.core.errors import NotebookError
+from kuffin.notebook import edits
+from kuffin.notebook.store import Notebook
+
+SQL = Path(__file__).with_name("format1.sql").read_text(encoding="utf-8")
+
+
+@pytest.fixture
+def old(tmp_path: Path) -> Path:
+    path = tmp_path / "spring.kuffin"
+    db = sqlite3.connect(path)
+    db.executescript(SQL)
+    db.execute("PRAGMA application_id = 0x4B554646")
+    db.execute("PRAGMA user_version = 1")
+    db.close()
+    return path
+
+
+def test_the_first_format_opens_with_all_it_held(old: Path) -> None:
+    before = old.read_bytes()
+    notebook = Notebook.open(old)
+    try:
+        kept = notebook.kept_before_update
+        assert kept is not None and kept.read_bytes() == before
+        study = notebook.study(1)
+        assert [c.name for c in study.live_candidates] == ["Reed", "Rush"]
+        assert [(c.part.kind, c.part.name) for c in study.live_candidates] == [
+            ("radiator", "Reed"),
+            ("radiator", "Rush"),
+        ]
+        assert study.candidate(study.reference_id).name == "Rush"  # type: ignore[union-attr]
+        (mount,) = study.live_candidates[0].live_mounts
+        assert mount.sample is not None and mount.sample.part_id == study.live_candidates[0].part_id
+        assert len(mount.live_runs[0].channels) > 3
+        assert study.plan == {} and study.same == []
+        assert [c.part.kind for c in notebook.study(2).live_candidates] == ["processor block", "processor block"]
+        edits.add_study(notebook, "Which paste?", "paste", ["Chalk", "Marl"])
+        notebook.undo()
+    finally:
+        notebook.close()
+    again = Notebook.open(old)
+    assert again.kept_before_update is None
+    again.close()
+
+
+def test_the_schema_is_the_same_as_of_a_new_notebook(old: Path, tmp_path: Path) -> None:
+    Notebook.open(old).close()
+    Notebook.create(tmp_path / "new.kuffin").close()
+
+    def schema(path: Path) -> set[tuple[str, ...]]:
+        db = sqlite3.connect(path)
+        tables = [t for (t,) in db.execute("SELECT name FROM sqlite_master WHERE type = 'table'")]
+        return {(t, *map(str, row)) for t in tables for row in db.execute(f"PRAGMA table_info({t})")} | {
+            ("index", i) for (i,) in db.execute("SELECT name FROM sqlite_master WHERE type = 'index'")
+        }
+
+    assert schema(old) == schema(tmp_path / "new.kuffin")
+
+
+def test_where_it_cannot_be_brought_up_to_date_it_stays_as_it_was(old: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    before = old.read_bytes()
+
+    def full(*_: object) -> None:
+        raise sqlite3.OperationalError("database or disk is full")
+
+    monkeypatch.setattr("kuffin.notebook.migrations._migrate", full)
+    with pytest.raises(NotebookError, match="untouched"):
+        Notebook.open(old)
+    assert old.read_bytes() == before
+    assert [p.name for p in old.parent.iterdir()] == ["spring.kuffin"]
