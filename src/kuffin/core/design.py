@@ -5,10 +5,11 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import numpy as np
+from scipy import special
 
 from kuffin.core.errors import CompareError
 from kuffin.core.ranges import dunnett_critical, even_correlation, tukey_critical
-from kuffin.core.student import noncentral_t_cdf
+from kuffin.core.student import noncentral_t_cdf, t_quantile
 
 MOST = 1000
 
@@ -42,6 +43,79 @@ def planned_power(
     else:
         power = float(1 - noncentral_t_cdf(critical, df, shift) + noncentral_t_cdf(-critical, df, shift))
     return MountPlan(n, min(max(power, 0.0), 1.0), float(critical * sd * np.sqrt(2 / n)))
+
+
+def power_to_show_sameness(
+    n: int, candidates: int, sd: float, margin: float, confidence: float = 0.95, reference: bool = False
+) -> MountPlan:
+    """Power to show that two candidates which do not differ are the same within a margin, with n mounts of each.
+
+    Two one-sided tests: the simultaneous interval at confidence ``2C − 1`` must lie inside ±margin. With the spread s
+    estimated at ν degrees of freedom the power is the mean of ``2Φ((margin − c·s·√(2/n)) / (σ·√(2/n))) − 1`` (not
+    below 0) over ``s²·ν/σ² ~ χ²(ν)``, taken at 400 equally likely values of s.
+    """
+    df = candidates * (n - 1)
+    level = 2 * confidence - 1
+    critical = (
+        dunnett_critical(level, even_correlation(candidates - 1), df)
+        if reference
+        else tukey_critical(level, candidates, df)
+    )
+    error = np.sqrt(2 / n)
+    s = np.sqrt(special.chdtri(df, 1 - (np.arange(400) + 0.5) / 400) / df)
+    room = (abs(margin) / sd - critical * s * error) / error
+    power = float(np.mean(np.maximum(2 * special.ndtr(room) - 1, 0.0)))
+    return MountPlan(n, power, float(critical * sd * error))
+
+
+def power_curve(
+    candidates: int,
+    sd: float,
+    size: float,
+    goal: str = "find",
+    confidence: float = 0.95,
+    reference: bool = False,
+    most: int = 12,
+) -> list[MountPlan]:
+    """Power over the number of mounts of each candidate, from 2 to `most`.
+
+    Parameters
+    ----------
+    size : float
+        The difference to be found, or the margin within which sameness is to be shown.
+    goal : str
+        ``find`` or ``same``.
+    """
+    at = power_to_show_sameness if goal == "same" else planned_power
+    return [at(n, candidates, sd, size, confidence, reference) for n in range(2, most + 1)]
+
+
+@dataclass(frozen=True)
+class Buys:
+    """What a number of samples and of mounts on each buys: the half-width of a pair's plain interval, in K."""
+
+    samples: int
+    mounts_each: int
+    half_width: float
+
+
+def sample_or_mount(
+    samples: int, mounts_each: int, sd_mount: float, sd_sample: float, candidates: int, confidence: float = 0.95
+) -> list[Buys]:
+    """What one more mount of each sample buys, compared with one more sample (the first entry is as it stands).
+
+    A candidate's mean scatters with ``√(σs²/S + σm²/(S·M))``. With one sample its own scatter cannot be told from the
+    candidate's, so a claim beyond that sample has no interval (infinite); with more, its degrees of freedom are
+    ``K(S − 1)``.
+    """
+
+    def at(s: int, m: int) -> Buys:
+        spread = np.sqrt(sd_sample**2 / s + sd_mount**2 / (s * m))
+        df = candidates * (s - 1)
+        half = float("inf") if df < 1 else t_quantile(0.5 + confidence / 2, df) * spread * np.sqrt(2)
+        return Buys(s, m, float(half))
+
+    return [at(samples, mounts_each), at(samples, mounts_each + 1), at(samples + 1, mounts_each)]
 
 
 def plan_mounts(

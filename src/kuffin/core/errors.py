@@ -21,3 +21,7 @@ class CompareError(KuffinError):
 
 class NotebookError(KuffinError):
     """A notebook that cannot be opened or changed."""
+
+
+class BenchError(KuffinError):
+    """A part, a plan or a sum of the bench that makes no sense as it was given."""

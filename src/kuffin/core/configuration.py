@@ -1,0 +1,141 @@
+"""Configurations: what is built in and how it is set; and what differs between candidates besides what is under test."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True)
+class Setting:
+    """One thing that can be set, or one part that can be built in.
+
+    Attributes
+    ----------
+    kind : str
+        ``number``, ``choice``, ``text``, or ``part`` (then `part_kinds` says which may stand there).
+    effect : str
+        What a difference in it does to a comparison, for the person.
+    strength : int
+        3: it can decide the comparison alone; 2: it can shift it; 1: small, worth a line in the report.
+    """
+
+    key: str
+    label: str
+    kind: str
+    effect: str
+    strength: int = 2
+    unit: str = ""
+    options: tuple[str, ...] = ()
+    part_kinds: tuple[str, ...] = ()
+    low: float = 0.0
+    high: float = 1000.0
+
+
+_S = Setting
+SETTINGS: dict[str, Setting] = {
+    s.key: s
+    for s in (
+        _S("block", "block", "part", "The step from die to coolant is the block's: another block decides it.", 3, part_kinds=("processor block", "card block")),
+        _S("radiator", "radiator", "part", "The step from coolant to air is the radiator's: another radiator decides it.", 3, part_kinds=("radiator",)),
+        _S("pump", "pump", "part", "Another pump gives another flow; blocks gain with flow, about 1 K for a doubling.", 2, part_kinds=("pump",)),
+        _S("fans", "fans", "part", "Other fans move another amount of air: several kelvins from coolant to air, and another sound.", 3, part_kinds=("fan",)),
+        _S("coolant", "coolant", "part", "More glycol carries less heat and flows less: up to about 1 K at the die.", 2, part_kinds=("coolant",)),
+        _S("paste", "paste", "part", "Another paste shifts the step from die to coolant by up to some kelvins.", 3, part_kinds=("paste",)),
+        _S("pads", "pads", "part", "Other pads change memory and regulators, and may lift the block off the die.", 2, part_kinds=("pad",)),
+        _S("pump_percent", "pump", "number", "Another pump speed gives another flow; compare blocks at the same flow.", 2, "%", high=100),
+        _S("fan_percent", "fans", "number", "Another fan speed changes coolant over air at once: several kelvins.", 3, "%", high=100),
+        _S("power_w", "power", "number", "Rises grow in step with power: 5 % more power is 5 % more rise. “Per watt” takes that out.", 2, "W", high=5000),
+        _S("load", "load", "text", "Another load heats other places of the die.", 2),
+        _S("orientation", "orientation", "choice", "A radiator or block the other way up may hold air.", 1, options=("lying", "standing, ports up", "standing, ports down", "on its side", "hanging")),
+        _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", 2, options=("as marked", "against the mark", "not marked")),
+        _S("tightening", "tightening", "choice", "An uneven pull tilts the block: part of the die loses contact.", 2, options=("crosswise, in turns", "one after the other", "springs to the stop")),
+        _S("torque_nm", "torque", "number", "More pull thins the paste: commonly some tenths of a kelvin.", 2, "N m", high=20),
+        _S("paste_amount_g", "paste amount", "number", "Too little leaves bare places; too much costs little.", 1, "g", high=20),
+        _S("spread", "way of spreading", "choice", "The way of spreading decides where air is shut in.", 2, options=("dot", "line", "cross", "several dots", "spread flat", "sheet")),
+        _S("pads_where", "pads, where and how thick", "text", "Thicker pads can hold the block off the die.", 2),
+        _S("fans_where", "fans, how many and which side", "text", "One fan more, or pulling instead of pushing, changes the air through the core.", 3),
+    )
+}  # fmt: skip
+
+# what a part under test brings with it and may therefore differ
+UNDER_TEST_SETS: dict[str, frozenset[str]] = {
+    "radiator": frozenset({"radiator"}),
+    "block": frozenset({"block"}),
+    "paste": frozenset({"paste"}),
+    "pad": frozenset({"pads"}),
+    "coolant": frozenset({"coolant"}),
+    "set": frozenset({"block", "radiator", "pump", "fans", "coolant"}),
+}
+
+
+@dataclass(frozen=True)
+class Difference:
+    """Something that differs between candidates besides what is under test.
+
+    Attributes
+    ----------
+    key : str
+        What it is known by, so that a reason can be written down for it.
+    groups : tuple of (value as text, candidates)
+    """
+
+    key: str
+    label: str
+    groups: tuple[tuple[str, tuple[str, ...]], ...]
+    effect: str
+    strength: int
+
+    @property
+    def sentence(self) -> str:
+        """Who has what."""
+        parts = []
+        for value, names in self.groups:
+            who = ", ".join(names) if len(names) < 4 else f"{len(names)} candidates"
+            parts.append(f"{who}: {value}")
+        return f"{self.label[0].upper()}{self.label[1:]} differs. " + " · ".join(parts)
+
+
+def written(setting: Setting, value: object) -> str:
+    """A setting's value with its unit."""
+    if value is None or value == "":
+        return "not said"
+    if isinstance(value, (int, float)):
+        return f"{value:g} {setting.unit}".rstrip()
+    return str(value)
+
+
+def differences(
+    under_test: str, configurations: Mapping[str, Mapping[str, object]], keep_same: Sequence[str] = ()
+) -> list[Difference]:
+    """Everything in which candidates differ besides what is under test, the strongest first.
+
+    Parameters
+    ----------
+    under_test : str
+        What is compared: radiator, block, paste, pad, coolant or set.
+    configurations : mapping of candidate to its settings
+        Parts by their name. A setting that only some candidates say differs from those that do not.
+    keep_same : sequence of str
+        Settings that the study promises to keep the same: a difference there counts as one that can decide.
+    """
+    free = UNDER_TEST_SETS.get(under_test, frozenset())
+    found = []
+    for setting in SETTINGS.values():
+        if setting.key in free:
+            continue
+        groups: dict[str, list[str]] = {}
+        for name, values in configurations.items():
+            groups.setdefault(written(setting, values.get(setting.key)), []).append(name)
+        if len(groups) > 1:
+            label = setting.label + (" setting" if setting.key in {"pump_percent", "fan_percent"} else "")
+            found.append(
+                Difference(
+                    setting.key,
+                    label,
+                    tuple((v, tuple(n)) for v, n in groups.items()),
+                    setting.effect,
+                    3 if setting.key in keep_same else setting.strength,
+                )
+            )
+    return sorted(found, key=lambda d: -d.strength)

@@ -1,0 +1,163 @@
+"""Protocols: the steps of a run, how each settles, how long each takes."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, replace
+from typing import Any
+
+import numpy as np
+
+from kuffin.core.errors import BenchError
+
+DEFAULT_TAU_S = 600.0
+DEFAULT_RISE_K = 12.0
+
+
+@dataclass(frozen=True)
+class Step:
+    """One step of a run.
+
+    Attributes
+    ----------
+    load : str
+        What runs meanwhile; blank for idle.
+    power_w, pump_percent, fan_percent : float or None
+        None: as it stands.
+    settle : str
+        ``detect``: until the trace has settled, at most `longest_min`; ``clock``: `longest_min` by the clock.
+    measure_min : float
+        How long is measured after settling.
+    """
+
+    name: str
+    load: str = ""
+    power_w: float | None = None
+    pump_percent: float | None = None
+    fan_percent: float | None = None
+    settle: str = "detect"
+    longest_min: float = 45.0
+    measure_min: float = 5.0
+
+
+@dataclass(frozen=True)
+class Limits:
+    """What stops a run. Kuffin warns and stops the load where it can; it is no safety device."""
+
+    die_c: float | None = 95.0
+    coolant_c: float | None = 55.0
+    flow_l_h: float | None = None
+
+    def sentence(self) -> str:
+        """The limits in words."""
+        parts = []
+        if self.die_c is not None:
+            parts.append(f"die at {self.die_c:g} °C")
+        if self.coolant_c is not None:
+            parts.append(f"coolant at {self.coolant_c:g} °C")
+        if self.flow_l_h is not None:
+            parts.append(f"flow under {self.flow_l_h:g} L/h")
+        return "stops at: " + ", ".join(parts) if parts else "no limit stops the run"
+
+
+def usual_steps() -> tuple[Step, ...]:
+    """The three steps that most tests are made of: idle, load, cool down."""
+    return (
+        Step("idle", settle="clock", longest_min=5, measure_min=2),
+        Step("load", "batch stretch", settle="detect", longest_min=45, measure_min=5),
+        Step("cool down", settle="clock", longest_min=8, measure_min=0),
+    )
+
+
+def check(steps: Sequence[Step]) -> None:
+    """Refuse steps that cannot be run.
+
+    Raises
+    ------
+    BenchError
+    """
+    if not steps:
+        raise BenchError("a protocol needs at least one step")
+    for i, step in enumerate(steps, 1):
+        where = f"step {i} ({step.name or 'no name'})"
+        if not step.name.strip():
+            raise BenchError(f"step {i} has no name")
+        if step.settle not in {"detect", "clock"}:
+            raise BenchError(f"{where}: it settles by detection or by the clock")
+        if not 0 <= step.longest_min <= 1440 or not 0 <= step.measure_min <= 1440:
+            raise BenchError(f"{where}: times are between 0 and 1440 minutes")
+        for label, value, high in (
+            ("power", step.power_w, 5000.0),
+            ("pump", step.pump_percent, 100.0),
+            ("fans", step.fan_percent, 100.0),
+        ):
+            if value is not None and not 0 <= value <= high:
+                raise BenchError(f"{where}: {label} must lie between 0 and {high:g}")
+    if not any(step.measure_min > 0 for step in steps):
+        raise BenchError("nothing is measured: at least one step needs time to measure")
+
+
+def warm_up_min(tau_s: float, rise_k: float, tolerance_k: float) -> float:
+    """How long a first-order warm-up takes to come within the tolerance: ``τ·ln(rise/tolerance)``, in minutes."""
+    return float(tau_s * np.log(max(abs(rise_k) / tolerance_k, 1.0)) / 60)
+
+
+def step_minutes(
+    step: Step, tau_s: float = DEFAULT_TAU_S, rise_k: float = DEFAULT_RISE_K, tolerance_k: float = 0.2
+) -> float:
+    """How long a step is expected to take, from the loop's time constant where it settles by detection."""
+    settling = (
+        min(warm_up_min(tau_s, rise_k, tolerance_k) + 5.0, step.longest_min)
+        if step.settle == "detect"
+        else step.longest_min
+    )
+    return settling + step.measure_min
+
+
+def run_minutes(
+    steps: Sequence[Step], tau_s: float = DEFAULT_TAU_S, rise_k: float = DEFAULT_RISE_K, tolerance_k: float = 0.2
+) -> float:
+    """How long a whole run is expected to take; steps after the first settle over a third of the rise."""
+    total, warmed = 0.0, False
+    for step in steps:
+        total += step_minutes(step, tau_s, rise_k / 3 if warmed else rise_k, tolerance_k)
+        warmed = warmed or step.settle == "detect"
+    return total
+
+
+def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
+    """A protocol of many steps: one step, with one thing set to each of several values in turn.
+
+    Parameters
+    ----------
+    what : str
+        ``power_w``, ``pump_percent`` or ``fan_percent``.
+
+    Raises
+    ------
+    BenchError
+        Where there is nothing to sweep.
+    """
+    units = {"power_w": "W", "pump_percent": "% pump", "fan_percent": "% fans"}
+    if what not in units:
+        raise BenchError(f"“{what}” cannot be swept; choose power, pump or fans")
+    if len(set(values)) < 2:
+        raise BenchError("a sweep needs at least two different values")
+    change: dict[str, Any]
+    steps: tuple[Step, ...] = ()
+    for value in values:
+        change = {"name": f"{base.name} {value:g} {units[what]}", what: float(value)}
+        steps = (*steps, replace(base, **change))
+    check(steps)
+    return steps
+
+
+def to_plain(steps: Sequence[Step]) -> list[dict[str, Any]]:
+    """Steps as they are kept in a notebook."""
+    return [asdict(s) for s in steps]
+
+
+def from_plain(kept: Sequence[Mapping[str, Any]]) -> tuple[Step, ...]:
+    """Steps from a notebook; what an older Kuffin did not know takes its default."""
+    known = Step.__dataclass_fields__
+    return tuple(Step(**{k: v for k, v in step.items() if k in known}) for step in kept)
