@@ -1,0 +1,277 @@
+"""What a plan rests on: what differs, the scatter that is assumed, how long things take, and the calendar."""
+
+from __future__ import annotations
+
+import datetime as dt
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.changeover import change_over, minutes
+from kuffin.core.configuration import Difference, differences
+from kuffin.core.errors import KuffinError
+from kuffin.core.order import Slot
+from kuffin.core.protocol import DEFAULT_RISE_K, DEFAULT_TAU_S, Step, from_plain, run_minutes, usual_steps
+from kuffin.core.schedule import Hours, Job, Plan, lay
+from kuffin.notebook.entities import Bench, Mount, Part, Protocol, Study
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.configurations import built_in, configuration
+from kuffin.verdicts.study import StudyVerdict, judge
+from kuffin.verdicts.words import count, number
+
+GUESSED_SPREAD_K = {"radiator": 0.4, "coolant": 0.4, "block": 0.6, "paste": 0.6, "pad": 0.8, "set": 0.6}
+USUAL_WEEK: dict[int, tuple[float, float]] = {d: (9.0, 18.0) for d in range(5)}
+
+
+# --- fair? -------------------------------------------------------------------------------------------------------------
+
+
+def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], verdict: StudyVerdict | None) -> list[Difference]:
+    """Everything that differs between the candidates besides what is under test, the strongest first."""
+    configurations = {c.name: configuration(study, c, bench, shelf) for c in study.live_candidates}
+    found = differences(study.under_test, configurations, study.same)
+    found += _samples(study) + _mounts(study)
+    if verdict is not None:
+        found += _measured(study, verdict)
+    return sorted(found, key=lambda d: -d.strength)
+
+
+def _groups(values: dict[str, str]) -> tuple[tuple[str, tuple[str, ...]], ...]:
+    groups: dict[str, list[str]] = {}
+    for name, value in values.items():
+        groups.setdefault(value, []).append(name)
+    return tuple((v, tuple(n)) for v, n in groups.items())
+
+
+def _samples(study: Study) -> list[Difference]:
+    came = _groups(
+        {c.name: ", ".join(sorted({s.came for s in c.samples if s.came})) or "not said" for c in study.live_candidates}
+    )
+    if len(came) < 2:
+        return []
+    chosen = any("maker" in value or "pre-production" in value for value, _ in came)
+    effect = (
+        "A sample that a maker chose may be a better one than those in the shops."
+        if chosen
+        else "A used sample may be worn, or run in."
+    )
+    return [Difference("samples came", "how the samples came", came, effect, 2 if chosen else 1)]
+
+
+def _mounts(study: Study) -> list[Difference]:
+    numbers = {
+        c.name: f"{sum(not m.left_out for m in c.live_mounts)} mounts"
+        for c in study.live_candidates
+        if c.id != study.baseline_id
+    }
+    groups = _groups(numbers)
+    if len(groups) < 2:
+        return []
+    effect = "A candidate with fewer mounts has a wider interval, and its luck counts for more."
+    return [Difference("mounts", "the number of mounts", groups, effect, 1)]
+
+
+def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
+    """What the runs so far had unlike: power, and the room."""
+    out = []
+    for role, label, unit, least in (
+        ("power", "the power measured", "W", 0.01),
+        ("air_in", "the room's air", "°C", 0.0),
+    ):
+        means: dict[str, float] = {}
+        for c in study.live_candidates:
+            values = [
+                v
+                for m in c.live_mounts
+                if not m.left_out
+                for r in m.live_runs
+                if r.id in verdict.results and (v := verdict.results[r.id].mean_of(role)) is not None
+            ]
+            if values:
+                means[c.name] = float(np.mean(values))
+        if len(means) < 2:
+            continue
+        spread = max(means.values()) - min(means.values())
+        if spread < max(least * abs(float(np.mean(list(means.values())))), 0.3):
+            continue
+        warm, cool = max(means, key=lambda n: means[n]), min(means, key=lambda n: means[n])
+        groups = tuple((f"{number(v, 1)} {unit}", (n,)) for n, v in means.items())
+        if role == "power":
+            share = spread / means[cool]
+            effect = f"{warm} was given {number(100 * share, 1)} % more than {cool}, and its rise grows as much. “Per watt” takes it out."
+        else:
+            effect = (
+                f"{warm} was tested in air {number(spread, 1)} K warmer than {cool}: its temperature as read is higher by "
+                "about as much. Rises over air take it out."
+            )
+        out.append(Difference(f"measured {role}", label, groups, effect, 2 if role == "power" else 1))
+    return out
+
+
+# --- scatter -----------------------------------------------------------------------------------------------------------
+
+
+@dataclass(frozen=True)
+class Scatter:
+    """The scatter between mounts that a plan assumes.
+
+    Attributes
+    ----------
+    df : float
+        Its degrees of freedom; 0 for a guess.
+    where : str
+        Where it comes from, in words.
+    """
+
+    sd_k: float
+    df: float
+    where: str
+    guessed: bool
+
+
+def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> Scatter:
+    """The scatter between mounts of the same kind, pooled over the notebook's studies; else a guess.
+
+    ``s² = Σ νᵢ·sᵢ² / Σ νᵢ`` over the studies' residual variances.
+    """
+    kept = [
+        (v.main.comparison.sd, v.main.comparison.df)
+        for v in verdicts
+        if v.under_test == study.under_test
+        and v.main.comparison is not None
+        and v.main.comparison.sd is not None
+        and v.main.comparison.df
+    ]
+    total = sum(df for _, df in kept)
+    if total >= 2:
+        sd = float(np.sqrt(sum(df * s**2 for s, df in kept) / total))
+        where = f"from this notebook's own mounts ({count(len(kept))} {'study' if len(kept) == 1 else 'studies'}, {total:.0f} degrees of freedom)"
+        return Scatter(sd, total, where, False)
+    guess = GUESSED_SPREAD_K.get(study.under_test, 0.6)
+    return Scatter(guess, 0, "a guess for its kind, until three mounts of one candidate are there", True)
+
+
+def judged_studies(notebook: Notebook) -> list[StudyVerdict]:
+    """The verdicts of all studies in the notebook; one that cannot be judged is left out."""
+    out = []
+    for listed in notebook.studies():
+        try:
+            out.append(judge(notebook, notebook.study(listed.id)))
+        except KuffinError:
+            continue
+    return out
+
+
+# --- time --------------------------------------------------------------------------------------------------------------
+
+
+@dataclass(frozen=True)
+class Durations:
+    """How long things take, and where each figure comes from."""
+
+    run_min: float
+    tau_s: float
+    run_from: str
+    change_from: str
+    change_min: float | None  # None: from the list of things to do
+
+
+def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdict]) -> Durations:
+    """Learnt durations: medians of the notebook's own, else defaults."""
+    taus, rises = [], []
+    for verdict in verdicts:
+        for result in verdict.results.values():
+            found = result.traces.get("coolant_over_air")
+            if found is not None and found.tau_s:
+                taus.append(found.tau_s)
+                rises.append(abs(found.final))
+    tau = float(np.median(taus)) if taus else DEFAULT_TAU_S
+    rise = float(np.median(rises)) if rises else DEFAULT_RISE_K
+    run_from = (
+        f"warm-up from the loop's own time constant, {tau / 60:.0f} min ({count(len(taus))} runs)"
+        if taus
+        else f"warm-up from a usual time constant, {tau / 60:.0f} min, until a run tells the loop's own"
+    )
+    took = []
+    for candidate in study.live_candidates:
+        for mount in candidate.live_mounts:
+            if mount.begun_at and mount.ready_at:
+                span = dt.datetime.fromisoformat(mount.ready_at) - dt.datetime.fromisoformat(mount.begun_at)
+                if 120 <= span.total_seconds() <= 6 * 3600:
+                    took.append(span.total_seconds() / 60)
+    change = float(np.median(took)) if len(took) >= 2 else None
+    change_from = (
+        f"median of {count(len(took))} change-overs of this study"
+        if change is not None
+        else "summed from the list of things to do"
+    )
+    return Durations(run_minutes(steps, tau, rise, study.tolerance_k), tau, run_from, change_from, change)
+
+
+def steps_of(protocol: Protocol | None) -> tuple[Step, ...]:
+    """A protocol's steps; the usual three where none is chosen."""
+    return from_plain(protocol.steps) if protocol is not None and protocol.steps else usual_steps()
+
+
+def order_of(study: Study) -> list[Mount]:
+    """All mounts of a study in bench order."""
+    mounts = [m for c in study.live_candidates for m in c.live_mounts]
+    return sorted(mounts, key=lambda m: (m.position, m.id))
+
+
+def slots_of(study: Study) -> list[Slot]:
+    """The order of a study as slots."""
+    return [Slot(m.candidate.name, m.round, m.control) for m in order_of(study)]
+
+
+def is_done(mount: Mount) -> bool:
+    """Whether a mount has its run."""
+    return bool(mount.live_runs)
+
+
+def next_mount(study: Study) -> Mount | None:
+    """The mount that comes next: the one that was begun, else the first without a run."""
+    waiting = [m for m in order_of(study) if not is_done(m)]
+    begun = [m for m in waiting if m.begun_at]
+    return begun[-1] if begun else waiting[0] if waiting else None
+
+
+def jobs_of(
+    study: Study, bench: Bench | None, shelf: Sequence[Part], takes: Durations, steps: Sequence[Step]
+) -> list[Job]:
+    """What is still to be laid over the days: each mount without a run, change-over and run."""
+    out = []
+    before = None
+    for mount in order_of(study):
+        after = built_in(study, mount, bench, shelf)
+        if not is_done(mount):
+            change = takes.change_min if takes.change_min is not None else minutes(change_over(before, after))
+            first = () if mount.ready_at else (("change over", float(round(change))),)
+            phases = (*first, ("run", float(np.ceil(takes.run_min))))
+            out.append(Job(mount.id, f"{mount.candidate.name}, round {mount.round}", phases))
+        before = after
+    return out
+
+
+def hours_of(study: Study) -> Hours:
+    """The hours at the bench, as the plan has them."""
+    week = study.plan.get("hours")
+    kept = {int(d): (float(a), float(b)) for d, (a, b) in week.items()} if isinstance(week, dict) else USUAL_WEEK
+    days_off = frozenset(dt.date.fromisoformat(d) for d in study.plan.get("days_off", []))
+    return Hours(kept, days_off)
+
+
+def laid_plan(study: Study, jobs: Sequence[Job], now: dt.datetime) -> Plan:
+    """The calendar of what is still to do, from now or from the planned begin, whichever is later.
+
+    Raises
+    ------
+    BenchError
+        Where the plan is impossible.
+    """
+    begin_text, deadline_text = study.plan.get("begin"), study.plan.get("deadline")
+    begin = dt.datetime.fromisoformat(begin_text) if begin_text else now
+    deadline = dt.datetime.fromisoformat(deadline_text) if deadline_text else None
+    now = now.replace(second=0, microsecond=0) + dt.timedelta(minutes=-now.minute % 5)
+    return lay(jobs, hours_of(study), max(begin, now), deadline, float(study.plan.get("pause_min", 5.0)))
