@@ -64,7 +64,7 @@ def main(folder: Path) -> None:
         shoot("inspect-not-settled")
         edits.keep(window.state.notebook, early.mount_id, early.label, "the level it points to is known well enough")
         settle_down(app, window)
-        window.show_desk(1)
+        window.show_desk("Compare")
         shoot("compare")
         window.compare._explain_pair(len(window.compare.pairs.selectedRanges()), 0)
         shoot("working")

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QPushButton, QToolButt
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import Opener, text
 from kuffin.verdicts.line import NextStep, verdict_line
+from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.working import study_working
 
 
@@ -70,7 +71,7 @@ class Header(QWidget):
             self.next.setVisible(False)
             self.hint.setText("")
             return
-        line = verdict_line(verdict)
+        line = verdict_line(verdict, next_mount(study))
         self.step = line.step
         self.verdict.setText(f"So far: {line.sentence}")
         self.next.setVisible(True)

@@ -20,7 +20,8 @@ class Side(QWidget):
         self._state = state
         self.loom = Loom(state, theme)
         self._legend = text(
-            "filled: counts · open with ?: doubtful · struck: left out · dot: no mount yet (click it or drop a log) · "
+            "filled: counts · open with ?: doubtful · struck: left out · small: planned, dotted: next, half: on the bench, "
+            "underlined: ready · dot: no mount yet (click it or drop a log) · "
             "ring: on the desk",
             style="small",
         )

@@ -22,6 +22,7 @@ from PySide6.QtWidgets import (
 from kuffin import __version__
 from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
+from kuffin.app.desks.plan.desk import PlanDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
@@ -31,6 +32,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.menus import Menus
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.settings import Settings
+from kuffin.app.shelfstate import ShelfState
 from kuffin.app.side import Side
 from kuffin.app.state import State
 from kuffin.app.strip import Strip
@@ -40,7 +42,8 @@ from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
-DESKS = ("Inspect", "Compare")
+# desk -> its place in the working order, which fixes its key (Ctrl+1 …)
+DESKS = {"Plan": 1, "Inspect": 4, "Compare": 5}
 
 
 class MainWindow(QMainWindow):
@@ -52,6 +55,7 @@ class MainWindow(QMainWindow):
         self.theme = looks.chosen(self.settings.value("theme", "desktop"))
         self.jobs = Jobs(self)
         self.state = State(self.jobs)
+        self.shelf = ShelfState(self.state)
         self.setWindowTitle("Kuffin")
         self.resize(1280, 800)
         self.setMinimumSize(860, 560)
@@ -59,6 +63,7 @@ class MainWindow(QMainWindow):
         self.importer = Importer(self.state, self)
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
+        self.plan = PlanDesk(self.state, self.shelf, self.theme, self.settings)
         self.inspect = InspectDesk(self.state, self.theme)
         self.compare = CompareDesk(self.state, self.theme)
         self.working = WorkingPanel()
@@ -82,27 +87,27 @@ class MainWindow(QMainWindow):
         sizes = self.settings.layout("split")
         if sizes is not None:
             self.split.restoreState(sizes)
-        self.show_desk(1)
+        self.show_desk("Compare")
         self._renew()
 
     def _lay_out(self) -> None:
         self.stack = QStackedWidget()
-        self.stack.addWidget(self.inspect)
-        self.stack.addWidget(self.compare)
+        self._desks: dict[str, QWidget] = {"Plan": self.plan, "Inspect": self.inspect, "Compare": self.compare}
         self._tabs = QButtonGroup(self)
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
-        for i, name in enumerate(DESKS):
+        for i, (name, widget) in enumerate(self._desks.items()):
+            self.stack.addWidget(widget)
             button = QPushButton(name)
             button.setObjectName("desk")
             button.setCheckable(True)
-            button.setShortcut(f"Ctrl+{i + 1}")
-            button.setToolTip(f"Ctrl+{i + 1}")
+            button.setShortcut(f"Ctrl+{DESKS[name]}")
+            button.setToolTip(f"Ctrl+{DESKS[name]}")
             self._tabs.addButton(button, i)
             row.addWidget(button)
         row.addStretch()
-        self._tabs.idClicked.connect(self.show_desk)
+        self._tabs.idClicked.connect(lambda i: self.show_desk(list(self._desks)[i]))
         desk = QWidget()
         column = QVBoxLayout(desk)
         column.setContentsMargins(20, 8, 18, 6)
@@ -169,16 +174,14 @@ class MainWindow(QMainWindow):
 
     # --- moving around ---------------------------------------------------------------------------------------------
 
-    def show_desk(self, index: int) -> None:
+    def show_desk(self, name: str) -> None:
         """Go to a desk."""
-        self.stack.setCurrentIndex(index)
-        button = self._tabs.button(index)
-        if button is not None:
-            button.setChecked(True)
+        self.stack.setCurrentWidget(self._desks[name])
+        self._tabs.button(list(self._desks).index(name)).setChecked(True)
 
     def open_mount(self, mount_id: int) -> None:
         self.state.look_at(mount_id)
-        self.show_desk(0)
+        self.show_desk("Inspect")
 
     def do_next(self) -> None:
         """Do the one next thing."""
@@ -190,8 +193,10 @@ class MainWindow(QMainWindow):
             self.open_mount(step.mount_id)
         elif step.action == "add":
             self.studies.ask_logs()
+        elif step.action in {"plan", "prepare"}:
+            self.show_desk("Plan")
         else:
-            self.show_desk(1)
+            self.show_desk("Compare")
 
     def _follow_link(self, link: Link) -> None:
         verdict = self.state.verdict
@@ -257,6 +262,7 @@ class MainWindow(QMainWindow):
             looks.apply(app, self.theme, float(self.settings.value("scale", "1.0")))
         themed: list[Callable[[looks.Theme], None]] = [
             self.side.set_theme,
+            self.plan.set_theme,
             self.inspect.set_theme,
             self.compare.set_theme,
         ]

@@ -17,7 +17,8 @@ class Setting:
     effect : str
         What a difference in it does to a comparison, for the person.
     strength : int
-        3: it can decide the comparison alone; 2: it can shift it; 1: small, worth a line in the report.
+        3: it can decide the comparison alone; 2: it can shift it; 1: small, worth a line in the report; 0: it is taken
+        out of the numbers.
     """
 
     key: str

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from typing import Any
 
 from sqlalchemy import select
@@ -12,7 +12,7 @@ from kuffin.core.configuration import SETTINGS, UNDER_TEST_SETS
 from kuffin.core.errors import NotebookError
 from kuffin.core.order import Slot
 from kuffin.core.protocol import Limits, Step, check, to_plain
-from kuffin.notebook.entities import Candidate, Claim, Mount, Protocol, Sample, Study, now_text
+from kuffin.notebook.entities import Candidate, Claim, Mount, Protocol, Sample, Study, in_bench_order, now_text
 from kuffin.notebook.store import Notebook
 
 
@@ -125,48 +125,95 @@ def add_claim(
         return claim.id
 
 
-def lay_order(notebook: Notebook, study_id: int, slots: Sequence[Slot], label: str = "draw the order") -> None:
-    """Make the planned mounts those of an order. What was begun or has a run stays, and comes first.
+def change_claim(notebook: Notebook, claim_id: int, column: int, written: str, by_name: Mapping[str, int]) -> None:
+    """Change one entry of a claim: candidate, kelvins, against, said by, said where (columns 0 to 4).
+
+    Raises
+    ------
+    NotebookError
+        Where it says nothing any more.
+    """
+    with notebook.edit("change a claim") as session:
+        claim = session.get_one(Claim, claim_id)
+        if column == 1:
+            try:
+                claim.at_least_k = float(written.replace(",", ".").replace("K", "").strip())
+            except ValueError:
+                raise NotebookError(f"“{written}” is no number of kelvins") from None
+        elif column in {0, 2}:
+            if written not in by_name:
+                raise NotebookError(f"{written} is none of the candidates")
+            setattr(claim, "candidate_id" if column == 0 else "against_id", by_name[written])
+        else:
+            setattr(claim, "said_by" if column == 3 else "said_where", written.strip())
+        if claim.candidate_id == claim.against_id:
+            raise NotebookError("a claim compares two candidates; choose another one to compare with")
+        if not claim.at_least_k > 0:
+            raise NotebookError("a claim says by how much; give it above 0 K")
+
+
+def _lay(session: Session, study_id: int, slots: Sequence[Slot]) -> None:
+    """Make the planned mounts those of an order; what was begun or has a run stays, and comes first."""
+    candidates = _candidates(session, study_id)
+    ids = {c.name: c.id for c in candidates}
+    mounts = in_bench_order([m for c in candidates for m in c.live_mounts])
+    done = [m for m in mounts if m.live_runs or m.begun_at]
+    free = [m for m in mounts if m not in done]
+    left = {
+        (name, round_): [m for m in done if m.candidate_id == ids[name] and m.round == round_]
+        for name, round_ in {(s.candidate, s.round) for s in slots}
+    }
+    position = 0
+    for mount in done:
+        mount.position, position = position, position + 1
+    for slot in slots:
+        if left[slot.candidate, slot.round]:
+            left[slot.candidate, slot.round].pop(0)
+            continue
+        mine = [m for m in free if m.candidate_id == ids[slot.candidate]]
+        if mine:
+            mount = mine[0]
+            free.remove(mount)
+        else:
+            mount = Mount(candidate_id=ids[slot.candidate])
+            session.add(mount)
+        mount.round, mount.control, mount.position = slot.round, slot.control, position
+        position += 1
+    for mount in free:
+        mount.binned_at = now_text()
+    study = session.get_one(Study, study_id)
+    study.planned_rounds = max((s.round for s in slots), default=study.planned_rounds)
+    session.flush()
+    session.expire_all()
+    for candidate in candidates:
+        _share_samples(session, candidate.id)
+
+
+def draw_order(notebook: Notebook, study_id: int, slots: Sequence[Slot], seed: int) -> None:
+    """Make the planned mounts those of a drawn order and remember its seed; from now on rounds count as blocks.
 
     Parameters
     ----------
     slots : sequence of Slot
-        The whole order, with what is done already.
+        The whole order, with what is done already. What was begun or has a run stays, and comes first.
     """
-    with notebook.edit(label) as session:
-        candidates = _candidates(session, study_id)
-        ids = {c.name: c.id for c in candidates}
-        mounts = sorted((m for c in candidates for m in c.live_mounts), key=lambda m: (m.position, m.id))
-        done = [m for m in mounts if m.live_runs or m.begun_at]
-        free = [m for m in mounts if m not in done]
-        left = {
-            (name, round_): [m for m in done if m.candidate_id == ids[name] and m.round == round_]
-            for name, round_ in {(s.candidate, s.round) for s in slots}
-        }
-        position = 0
-        for mount in done:
-            mount.position, position = position, position + 1
-        for slot in slots:
-            if left[slot.candidate, slot.round]:
-                left[slot.candidate, slot.round].pop(0)
-                continue
-            mine = [m for m in free if m.candidate_id == ids[slot.candidate]]
-            if mine:
-                mount = mine[0]
-                free.remove(mount)
-            else:
-                mount = Mount(candidate_id=ids[slot.candidate])
-                session.add(mount)
-            mount.round, mount.control, mount.position = slot.round, slot.control, position
-            position += 1
-        for mount in free:
-            mount.binned_at = now_text()
+    with notebook.edit("draw the order") as session:
+        _lay(session, study_id, slots)
         study = session.get_one(Study, study_id)
-        study.planned_rounds = max((s.round for s in slots), default=study.planned_rounds)
-        session.flush()
-        session.expire_all()
-        for candidate in candidates:
-            _share_samples(session, candidate.id)
+        study.plan = {**study.plan, "seed": seed}
+        study.blocks = True
+
+
+def move_mount(notebook: Notebook, study_id: int, mount_id: int, target: int, round_number: int) -> None:
+    """Move a mount to another place in the order, and into the round of where it lands."""
+    with notebook.edit("move a mount in the order") as session:
+        mounts = in_bench_order([m for c in _candidates(session, study_id) for m in c.live_mounts])
+        mine = next(m for m in mounts if m.id == mount_id)
+        mounts.remove(mine)
+        mounts.insert(target, mine)
+        mine.round = round_number
+        for position, mount in enumerate(mounts):
+            mount.position = position
 
 
 def _candidates(session: Session, study_id: int) -> list[Candidate]:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from kuffin.core.compare import Comparison, PairResult
+from kuffin.notebook.entities import Mount
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import count, digits_for, mounts_more, number, span
 
@@ -18,7 +19,7 @@ class NextStep:
     Attributes
     ----------
     action : str
-        ``add``, ``inspect`` or ``compare``.
+        ``plan``, ``prepare``, ``add``, ``inspect`` or ``compare``.
     mount_id : int or None
         Where it leads.
     """
@@ -42,9 +43,28 @@ def words_for(under_test: str) -> tuple[str, str]:
     return VERBS.get(under_test, ("keeps the die", "mount"))
 
 
-def verdict_line(v: StudyVerdict) -> VerdictLine:
-    """What may be said so far, and what to do next."""
-    return VerdictLine(_sentence(v), _next(v))
+def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
+    """What may be said so far, and what to do next.
+
+    Parameters
+    ----------
+    planned : Mount, optional
+        The mount that the plan has next.
+    """
+    step = _next(v)
+    if planned is not None and step.action == "add":
+        step = _prepare(v, planned, step)
+    return VerdictLine(_sentence(v), step)
+
+
+def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
+    _, make = words_for(v.under_test)
+    what = f"{planned.candidate.name}, round {planned.round}"
+    if planned.ready_at:
+        return NextStep(f"run {what}", "it is ready to run; drop its log on the loom afterwards", "add", planned.id)
+    hint = "" if otherwise.label.startswith("add") else otherwise.hint
+    verb = "go on with" if planned.begun_at else make
+    return NextStep(f"{verb} {what}", hint or "the plan has it next", "prepare", planned.id)
 
 
 def _joined(parts: list[str]) -> str:
@@ -123,7 +143,7 @@ def _next(v: StudyVerdict) -> NextStep:
         mount_id, doubt = max(doubts, key=lambda d: (counts[d[0]], d[1].kind == "stands apart"))
         return NextStep(f"look at {label_of.get(mount_id, 'a mount')}", doubt.text, "inspect", mount_id)
     if v.mounts == 0:
-        return NextStep("add the first logs", "drop log files here, several at once if you like", "add")
+        return NextStep("add the first logs", "or plan the mounts first, on the Plan desk (Ctrl+1)", "add")
     found = v.main.comparison
     if found is None:
         lacking = [

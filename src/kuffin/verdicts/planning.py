@@ -14,7 +14,7 @@ from kuffin.core.errors import KuffinError
 from kuffin.core.order import Slot
 from kuffin.core.protocol import DEFAULT_RISE_K, DEFAULT_TAU_S, Step, from_plain, run_minutes, usual_steps
 from kuffin.core.schedule import Hours, Job, Plan, lay
-from kuffin.notebook.entities import Bench, Mount, Part, Protocol, Study
+from kuffin.notebook.entities import Bench, Mount, Part, Protocol, Study, in_bench_order
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.configurations import built_in, configuration
 from kuffin.verdicts.study import StudyVerdict, judge
@@ -97,15 +97,19 @@ def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
             continue
         warm, cool = max(means, key=lambda n: means[n]), min(means, key=lambda n: means[n])
         groups = tuple((f"{number(v, 1)} {unit}", (n,)) for n, v in means.items())
+        school = verdict.school
+        taken_out = school.per_watt if role == "power" else school.over is not None
         if role == "power":
             share = spread / means[cool]
-            effect = f"{warm} was given {number(100 * share, 1)} % more than {cool}, and its rise grows as much. “Per watt” takes it out."
+            effect = f"{warm} was given {number(100 * share, 1)} % more than {cool}, and its rise grows as much."
         else:
             effect = (
                 f"{warm} was tested in air {number(spread, 1)} K warmer than {cool}: its temperature as read is higher by "
-                "about as much. Rises over air take it out."
+                "about as much."
             )
-        out.append(Difference(f"measured {role}", label, groups, effect, 2 if role == "power" else 1))
+        if taken_out:
+            effect += f" “{school.label}” takes that out."
+        out.append(Difference(f"measured {role}", label, groups, effect, 0 if taken_out else 2))
     return out
 
 
@@ -216,8 +220,7 @@ def steps_of(protocol: Protocol | None) -> tuple[Step, ...]:
 
 def order_of(study: Study) -> list[Mount]:
     """All mounts of a study in bench order."""
-    mounts = [m for c in study.live_candidates for m in c.live_mounts]
-    return sorted(mounts, key=lambda m: (m.position, m.id))
+    return in_bench_order([m for c in study.live_candidates for m in c.live_mounts])
 
 
 def slots_of(study: Study) -> list[Slot]:
@@ -237,6 +240,10 @@ def next_mount(study: Study) -> Mount | None:
     return begun[-1] if begun else waiting[0] if waiting else None
 
 
+def _in_fives(minutes_: float) -> float:
+    return 5.0 * float(np.ceil(minutes_ / 5 - 1e-9))
+
+
 def jobs_of(
     study: Study, bench: Bench | None, shelf: Sequence[Part], takes: Durations, steps: Sequence[Step]
 ) -> list[Job]:
@@ -247,8 +254,8 @@ def jobs_of(
         after = built_in(study, mount, bench, shelf)
         if not is_done(mount):
             change = takes.change_min if takes.change_min is not None else minutes(change_over(before, after))
-            first = () if mount.ready_at else (("change over", float(round(change))),)
-            phases = (*first, ("run", float(np.ceil(takes.run_min))))
+            first = () if mount.ready_at else (("change over", _in_fives(change)),)
+            phases = (*first, ("run", _in_fives(takes.run_min)))
             out.append(Job(mount.id, f"{mount.candidate.name}, round {mount.round}", phases))
         before = after
     return out

@@ -68,7 +68,8 @@ def judge(notebook: Notebook, study: Study, progress: Progress | None = None) ->
     progress : callable, optional
         Called with the runs done and their number; may raise to stop.
     """
-    mounts = [(c.name, m) for c in study.live_candidates for m in c.live_mounts]
+    # a mount that is only planned is no evidence yet
+    mounts = [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
     runs: list[Run] = [r for _, m in mounts for r in m.live_runs]
     results: dict[int, RunResult] = {}
     for done, run in enumerate(runs):

@@ -135,6 +135,7 @@ def _sheet(t: Theme, scale: float) -> str:
     QLabel[heading="true"] {{ font-weight: bold; font-size: {pt(11.5)}; }}
     QLabel[big="true"] {{ font-size: {pt(21)}; font-weight: bold; }}
     QLabel[warn="true"] {{ color: {t.warn}; }}
+    QFrame#card {{ border: none; border-left: 2px solid {t.hairline}; background: transparent; }}
     QFrame#rule {{ background: {t.hairline}; border: none; }}
     QPushButton {{ background: transparent; color: {t.ink}; border: 1px solid {t.hairline}; border-radius: 3px; padding: 5px 13px; }}
     QPushButton:hover {{ background: {t.accent_ground}; }}
@@ -147,15 +148,22 @@ def _sheet(t: Theme, scale: float) -> str:
         color: {t.muted}; font-size: {pt(12)}; background: transparent; }}
     QPushButton#desk:checked {{ color: {t.ink}; font-weight: bold; border-bottom: 2px solid {t.accent}; }}
     QPushButton#desk:focus {{ border-bottom: 2px dotted {t.accent}; }}
+    QPushButton#page {{ border: none; border-radius: 3px; padding: 3px 9px; color: {t.muted}; background: transparent; }}
+    QPushButton#page:hover {{ color: {t.ink}; }}
+    QPushButton#page:checked {{ color: {t.ink}; background: {t.accent_ground}; }}
+    QPushButton#page:focus {{ border: 1px dotted {t.accent}; padding: 2px 8px; }}
     QPushButton#link {{ border: none; color: {t.accent}; text-align: left; padding: 2px 0; }}
     QPushButton#link:focus {{ border: none; text-decoration: underline; padding: 2px 0; }}
     QToolButton {{ border: none; color: {t.muted}; padding: 3px 6px; background: transparent; }}
     QToolButton:hover, QToolButton:focus {{ color: {t.ink}; background: {t.accent_ground}; border-radius: 3px; }}
     QToolButton::menu-indicator {{ image: none; }}
-    QComboBox, QLineEdit, QSpinBox, QDoubleSpinBox, QPlainTextEdit {{ background: {t.raised}; border: 1px solid {t.hairline};
+    QComboBox, QLineEdit, QSpinBox, QDoubleSpinBox, QDateTimeEdit, QPlainTextEdit {{ background: {t.raised}; border: 1px solid {t.hairline};
         border-radius: 3px; padding: 3px 7px; color: {t.ink}; selection-background-color: {t.accent}; selection-color: {t.ground}; }}
-    QComboBox:focus, QLineEdit:focus, QSpinBox:focus, QDoubleSpinBox:focus, QPlainTextEdit:focus {{ border: 1px solid {t.accent}; }}
-    QAbstractSpinBox::up-button, QAbstractSpinBox::down-button {{ width: 0; border: none; }}
+    QComboBox:focus, QLineEdit:focus, QSpinBox:focus, QDoubleSpinBox:focus, QDateTimeEdit:focus, QPlainTextEdit:focus {{ border: 1px solid {t.accent}; }}
+    QAbstractSpinBox QLineEdit, QAbstractSpinBox QLineEdit:focus {{ border: none; padding: 0 4px; background: transparent; }}
+    QDateTimeEdit::drop-down {{ border: none; width: 20px; }}
+    QDateTimeEdit::down-arrow {{ image: url({icons}/chevron.svg); width: 12px; height: 12px; }}
+    QSpinBox::up-button, QSpinBox::down-button, QDoubleSpinBox::up-button, QDoubleSpinBox::down-button {{ width: 0; border: none; }}
     QComboBox::drop-down {{ border: none; width: 20px; }}
     QComboBox::down-arrow {{ image: url({icons}/chevron.svg); width: 12px; height: 12px; }}
     QCheckBox::indicator {{ width: 13px; height: 13px; border: 1px solid {t.muted}; border-radius: 2px; background: {t.raised}; }}

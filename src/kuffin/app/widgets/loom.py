@@ -10,6 +10,7 @@ from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.notebook.entities import Mount
+from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.words import number
 
 _ROW, _HEAD, _LABEL, _CELL = 62.0, 34.0, 84.0, 56.0
@@ -96,11 +97,14 @@ class Loom(QWidget):
         self.update()
 
     def state_of(self, mount: Mount) -> str:
-        """A mount's state in a word: to do, waiting, settled, level known, kept, doubtful, left out."""
+        """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, level known, kept, doubtful, left out."""
         if mount.left_out:
             return "left out"
         if not mount.live_runs:
-            return "to do"
+            if mount.ready_at or mount.begun_at:
+                return "ready to run" if mount.ready_at else "on the bench"
+            coming = None if self._state.study is None else next_mount(self._state.study)
+            return "next" if coming is not None and coming.id == mount.id else "to do"
         verdict = self._state.verdict
         reading = self._state.reading(mount.id)
         if verdict is None or reading is None:
@@ -211,6 +215,9 @@ class Loom(QWidget):
         painter.setPen(Qt.PenStyle.NoPen)
         painter.setBrush(t.color("ground"))
         painter.drawEllipse(at, 10, 10)
+        if state in {"to do", "next", "on the bench", "ready to run"}:
+            self._paint_coming(painter, state, row, at)
+            return
         draw(
             painter,
             mark(row),
@@ -238,6 +245,23 @@ class Loom(QWidget):
         ink = QColor(t.color("muted" if state == "left out" else "ink"))
         painter.setPen(QPen(ink, 2.4))
         painter.drawLine(QPointF(x - 4.5, y), QPointF(x + 4.5, y))
+
+    def _paint_coming(self, painter: QPainter, state: str, row: int, at: QPointF) -> None:
+        """What has no run yet: small; with a dot where it is next, half filled where it is on the bench."""
+        t = self._theme
+        draw(painter, mark(row), t, at, 5.0, filled=False)
+        if state == "next":
+            painter.setPen(Qt.PenStyle.NoPen)
+            painter.setBrush(mark(row).color(t))
+            painter.drawEllipse(at, 2.2, 2.2)
+        elif state != "to do":
+            painter.save()
+            painter.setClipRect(QRectF(at.x() - 10, at.y(), 20, 12))
+            draw(painter, mark(row), t, at, 5.0)
+            painter.restore()
+        if state == "ready to run":
+            painter.setPen(QPen(t.color("ink"), 1.4))
+            painter.drawLine(QPointF(at.x() - 8, at.y() + 10), QPointF(at.x() + 8, at.y() + 10))
 
     # --- acting ----------------------------------------------------------------------------------------------------
 

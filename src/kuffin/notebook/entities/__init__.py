@@ -1,7 +1,18 @@
 """What a notebook holds. The schema is described for others in docs/notebook-format.md."""
 
 from kuffin.notebook.entities.base import APPLICATION_ID, SCHEMA_VERSION, Base, Binnable, now_text
-from kuffin.notebook.entities.evidence import Channel, Chunk, Edit, Exclusion, Mapping, Mount, Reading, Run, Window
+from kuffin.notebook.entities.evidence import (
+    Channel,
+    Chunk,
+    Edit,
+    Exclusion,
+    Mapping,
+    Mount,
+    Reading,
+    Run,
+    Window,
+    in_bench_order,
+)
 from kuffin.notebook.entities.preparing import Attachment, Blob, Sheet, Tick
 from kuffin.notebook.entities.shelf import Bench, Instrument, Part, Place, Probe, Sample
 from kuffin.notebook.entities.study import UNDER_TEST, Candidate, Claim, Protocol, Study
@@ -35,5 +46,6 @@ __all__ = [
     "Study",
     "Tick",
     "Window",
+    "in_bench_order",
     "now_text",
 ]

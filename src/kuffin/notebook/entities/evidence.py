@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import TYPE_CHECKING, Any
 
 from sqlalchemy import ForeignKey, LargeBinary, UniqueConstraint
@@ -40,6 +41,17 @@ class Mount(Binnable):
     def left_out(self) -> str | None:
         """The reason why the mount does not count, None where it does."""
         return self.exclusions[-1].reason if self.exclusions else None
+
+
+def in_bench_order(mounts: Sequence[Mount]) -> list[Mount]:
+    """Mounts in the order in which they were, or will be, on the bench: those with a run by its start, then the plan."""
+
+    def key(mount: Mount) -> tuple[int, str, int, int]:
+        starts = [r.started_at for r in mount.live_runs if r.started_at]
+        begun = 0 if mount.live_runs else 1 if mount.begun_at else 2
+        return begun, min(starts, default=""), mount.position, mount.id
+
+    return sorted(mounts, key=key)
 
 
 class Exclusion(Base):

@@ -1,0 +1,48 @@
+"""The Plan desk."""
+
+from __future__ import annotations
+
+from kuffin.app.desks.plan.fair import FairPage
+from kuffin.app.desks.plan.mounts import MountsPage
+from kuffin.app.desks.plan.order import OrderPage
+from kuffin.app.desks.plan.protocol import ProtocolPage
+from kuffin.app.desks.plan.question import QuestionPage
+from kuffin.app.desks.plan.when import WhenPage
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import Settings
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.paged import PagedDesk
+
+
+class PlanDesk(PagedDesk):
+    """Six pages, in the order in which one thinks of them."""
+
+    def __init__(self, state: State, shelf: ShelfState, theme: Theme, settings: Settings) -> None:
+        super().__init__("plan", settings)
+        self.question = QuestionPage(state, shelf)
+        self.fair = FairPage(state, shelf)
+        self.mounts = MountsPage(state, shelf, theme)
+        self.order = OrderPage(state, shelf, theme)
+        self.protocol = ProtocolPage(state, shelf)
+        self.when = WhenPage(state, shelf, theme)
+        self.add_pages(
+            [
+                ("question", "The question", self.question),
+                ("fair", "Fair?", self.fair),
+                ("mounts", "How many", self.mounts),
+                ("order", "In which order", self.order),
+                ("protocol", "Protocol", self.protocol),
+                ("when", "When", self.when),
+            ]
+        )
+        shelf.changed.connect(self._mark)
+
+    def _mark(self) -> None:
+        open_ = self.fair.open_count()
+        self.mark_page("fair", f"{open_} open" if open_ else "")
+
+    def set_theme(self, theme: Theme) -> None:
+        self.mounts.plot.set_theme(theme)
+        self.order.theme = theme
+        self.when.sheet.set_theme(theme)

@@ -1,0 +1,212 @@
+"""Fair? What differs between the candidates besides what is under test: mended, or kept with a reason."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QLineEdit, QVBoxLayout, QWidget
+
+from kuffin.app.desks.plan.page import Page
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import WritingTable, button
+from kuffin.core.configuration import SETTINGS, Difference, written
+from kuffin.core.errors import BenchError
+from kuffin.core.parts import Field, read_field
+from kuffin.notebook import planning
+from kuffin.notebook.shelf import change_bench
+from kuffin.verdicts.configurations import configuration
+from kuffin.verdicts.planning import unfair
+
+_AS_BENCH = "as the bench"
+_STRENGTH = {3: "can decide the comparison alone", 2: "can shift the comparison", 1: "small", 0: "taken out"}
+
+
+class FairPage(Page):
+    """The page: a list of differences over a table of configurations."""
+
+    def __init__(self, state: State, shelf: ShelfState) -> None:
+        super().__init__(state, shelf)
+        self._said = text(style="heading")
+        self.column.addWidget(self._said)
+        self._list = QVBoxLayout()
+        self._list.setSpacing(8)
+        self.column.addLayout(self._list)
+        self.answers: dict[str, QLineEdit] = {}
+        self._shown: list[tuple[Difference, str | None]] = []
+        self.heading("Configurations")
+        self.column.addWidget(
+            text(
+                "Each candidate is as the bench, except where a cell says otherwise. Double-click or type to change one.",
+                style="muted",
+            )
+        )
+        self.table = WritingTable(["", "bench"], "Configurations", self._options)
+        self.table.written.connect(self._written)
+        self.column.addWidget(self.table)
+        self.column.addStretch(1)
+
+    def renew(self) -> None:
+        study = self.state.study
+        assert study is not None
+        found = unfair(study, self.shelf.bench, self.shelf.parts, self.state.verdict)
+        now = [(d, study.fair_because.get(d.key)) for d in found]
+        if now != self._shown:
+            self._shown = now
+            self._list_differences(now)
+        open_ = [d for d, reason in now if reason is None and d.strength > 0]
+        if not found:
+            self._said.setText("Fair, as far as is known: nothing differs besides what is under test.")
+        elif not any(d.strength for d in found):
+            self._said.setText("Fair, as far as is known: what differs is taken out of the numbers.")
+        elif open_:
+            self._said.setText(
+                f"{len(open_)} thing{'s' if len(open_) > 1 else ''} differ{'' if len(open_) > 1 else 's'} besides what is under test. "
+                "Mend it, or write down why it stays."
+            )
+        else:
+            self._said.setText("All that differs stays for a reason; the reasons come out with the result.")
+        self._fill_table()
+
+    def open_count(self) -> int:
+        """How many differences have no answer yet."""
+        return sum(1 for d, reason in self._shown if reason is None and d.strength > 0)
+
+    # --- the list --------------------------------------------------------------------------------------------------
+
+    def _list_differences(self, shown: list[tuple[Difference, str | None]]) -> None:
+        while self._list.count():
+            item = self._list.takeAt(0)
+            if item is not None and (old := item.widget()) is not None:
+                old.hide()
+                old.deleteLater()
+        self.answers = {}
+        for difference, reason in shown:
+            self._list.addWidget(self._card(difference, reason))
+
+    def _card(self, difference: Difference, reason: str | None) -> QWidget:
+        card = QFrame()
+        card.setObjectName("card")
+        box = QVBoxLayout(card)
+        box.setContentsMargins(12, 6, 10, 8)
+        box.setSpacing(3)
+        top = QHBoxLayout()
+        label = text(difference.sentence)
+        top.addWidget(label, 1)
+        top.addWidget(
+            text(
+                _STRENGTH[difference.strength],
+                style="small" if reason or difference.strength < 3 else "warn",
+                wrap=False,
+            )
+        )
+        box.addLayout(top)
+        box.addWidget(text(difference.effect, style="muted"))
+        if difference.strength == 0:
+            return card
+        answer = QLineEdit(reason or "")
+        answer.setPlaceholderText("it stays because …")
+        answer.setAccessibleName(f"Why the {difference.label} differs")
+        answer.editingFinished.connect(lambda: self._answer(difference, answer.text()))
+        self.answers[difference.key] = answer
+        mend = None
+        if difference.key in SETTINGS:
+            most = max(difference.groups, key=lambda g: (g[0] != "not said", len(g[1])))[0]
+            mend = (
+                button(f"Make it {most} for all", lambda: self._alike(difference, most)) if most != "not said" else None
+            )
+        line = QHBoxLayout()
+        line.addWidget(answer, 1)
+        if mend is not None:
+            line.addWidget(mend)
+        box.addLayout(line)
+        return card
+
+    def _answer(self, difference: Difference, written_text: str) -> None:
+        study = self.state.study
+        if study is None or (study.fair_because.get(difference.key) or "") == written_text.strip():
+            return
+        self.edit(planning.answer_difference, study.id, difference.key, difference.label, written_text.strip() or None)
+
+    def _alike(self, difference: Difference, value: str) -> None:
+        study = self.state.study
+        if study is None:
+            return
+        for candidate in study.live_candidates:
+            found = configuration(study, candidate, self.shelf.bench, self.shelf.parts).get(difference.key)
+            if written(SETTINGS[difference.key], found) == value:
+                kept = candidate.configuration.get(difference.key)
+                if kept is None and self.shelf.bench is not None:
+                    kept = self.shelf.bench.settings.get(difference.key)
+                self.edit(planning.configure_alike, study.id, difference.key, kept)
+                return
+
+    # --- the table -------------------------------------------------------------------------------------------------
+
+    def _rows(self) -> list[str]:
+        return planning.free_settings(self.state.study.under_test) if self.state.study is not None else []
+
+    def _kept(self, key: str, value: object) -> str:
+        setting = SETTINGS[key]
+        if setting.kind == "part":
+            part = self.shelf.part(value) if isinstance(value, int) else None
+            return part.name if part is not None else ""
+        return "" if value in (None, "") else written(setting, value)
+
+    def _fill_table(self) -> None:
+        study, bench = self.state.study, self.shelf.bench
+        assert study is not None
+        self.table.setColumnCount(2 + len(study.live_candidates))
+        self.table.setHorizontalHeaderLabels(
+            ["", bench.name if bench is not None else "bench", *(c.name for c in study.live_candidates)]
+        )
+        rows = []
+        for key in self._rows():
+            setting = SETTINGS[key]
+            label = setting.label + (" speed" if key in {"pump_percent", "fan_percent"} else "")
+            usual = self._kept(key, bench.settings.get(key)) if bench is not None else ""
+            if not usual and bench is not None and setting.kind == "part":
+                usual = next((p.part.name for p in bench.loop if p.part and p.part.kind in setting.part_kinds), "")
+            own = [self._kept(key, c.configuration.get(key)) for c in study.live_candidates]
+            rows.append([label, usual, *(o or "·" for o in own)])
+        self.table.fill(rows, fixed=(0,), data=self._rows())
+        self.table.fit(30)
+
+    def _options(self, at: int, column: int) -> list[str] | None:
+        key = self._rows()[at]
+        setting = SETTINGS[key]
+        first = "" if column == 1 else _AS_BENCH
+        if setting.kind == "part":
+            return [first, *(p.name for p in self.shelf.of_kind(*setting.part_kinds))]
+        return [first, *setting.options] if setting.kind == "choice" else None
+
+    def _written(self, at: int, column: int, content: str) -> None:
+        study, bench, key = self.state.study, self.shelf.bench, self._rows()[at]
+        setting = SETTINGS[key]
+        content = content.strip()
+        value: object = None if content in {"", "·", _AS_BENCH} else content
+        try:
+            if value is not None and setting.kind == "number":
+                value = read_field(
+                    Field(key, setting.label, "number", setting.unit, (), setting.low, setting.high), content
+                )
+            elif value is not None and setting.kind == "part":
+                part = next((p for p in self.shelf.of_kind(*setting.part_kinds) if p.name == content), None)
+                value = part.id if part is not None else None
+        except BenchError as error:
+            self.state.trouble.emit(str(error))
+            self._renew()
+            return
+        if column == 1:
+            if bench is None:
+                self.state.trouble.emit("there is no bench yet; set one up on the Bench page")
+            else:
+                settings = {k: v for k, v in bench.settings.items() if k != key}
+                self.edit(
+                    change_bench,
+                    bench.id,
+                    f"set the bench's {setting.label}",
+                    settings=settings if value is None else {**settings, key: value},
+                )
+        elif study is not None:
+            self.edit(planning.configure, study.live_candidates[column - 2].id, key, value)
+        self._renew()

@@ -1,0 +1,172 @@
+"""How many mounts: the power of the planned comparison over their number, and what one more sample would buy."""
+
+from __future__ import annotations
+
+import math
+
+from PySide6.QtWidgets import QGridLayout, QWidget
+
+from kuffin.app.desks.plan.page import Page
+from kuffin.app.look.theme import Theme
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import NumberLine, button, choice, number, row
+from kuffin.app.widgets.sketch import Guide, Series, Sketch
+from kuffin.core.design import MountPlan, power_curve, sample_or_mount
+from kuffin.core.errors import KuffinError
+from kuffin.verdicts.words import count
+from kuffin.verdicts.words import number as figure
+
+_MOST = 12
+
+
+class MountsPage(Page):
+    """The page."""
+
+    def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
+        super().__init__(state, shelf)
+        self.goal = choice([("find a difference of", "find"), ("show sameness within", "same")], "Goal")
+        self.goal.activated.connect(lambda: self.change_plan("change the goal", goal=self.goal.currentData()))
+        self.size = NumberLine("K", "Difference or margin", 0.01, 100)
+        self.size.given.connect(lambda v: self.change_plan("change the difference to be found", difference_k=v))
+        self.power = number(50, 99, "%", 0, 5, "Wanted chance")
+        self.power.valueChanged.connect(lambda v: self.change_plan("change the wanted chance", power=v / 100))
+        self.spread = NumberLine("K", "Scatter between mounts", 0.001, 100)
+        self.spread.given.connect(lambda v: self.change_plan("change the scatter assumed", spread_k=v))
+        self.samples = NumberLine("K", "Scatter between samples", 0.0, 100)
+        self.samples.given.connect(lambda v: self.change_plan("change the scatter between samples", sample_spread_k=v))
+        for box in (self.size, self.spread, self.samples):
+            box.refused.connect(self.state.trouble.emit)
+        self._where, self._where_samples = text(style="muted"), text(style="muted")
+        holder = QWidget()
+        grid = QGridLayout(holder)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setHorizontalSpacing(10)
+        grid.setColumnStretch(2, 1)
+        for i, (label, box, words) in enumerate(
+            (
+                (
+                    "I want to",
+                    row(self.goal, self.size, text("K with a chance of", style="muted", wrap=False), self.power),
+                    None,
+                ),
+                ("Scatter between mounts", row(self.spread, text("K", style="muted", wrap=False)), self._where),
+                (
+                    "Scatter between samples",
+                    row(self.samples, text("K", style="muted", wrap=False)),
+                    self._where_samples,
+                ),
+            )
+        ):
+            grid.addWidget(text(label, wrap=False), i, 0)
+            if words is None:
+                grid.addWidget(box, i, 1, 1, 2)
+            else:
+                grid.addWidget(box, i, 1)
+                grid.addWidget(words, i, 2)
+        self.column.addWidget(holder)
+        self._said = text(style="heading")
+        self.column.addWidget(self._said)
+        self.plot = Sketch(theme, "Chance over the number of mounts", 230)
+        self.column.addWidget(self.plot)
+        self._use = button("Plan so many mounts", self._take)
+        self._planned = text(style="muted")
+        self.column.addWidget(self._planned)
+        self.column.addWidget(row(self._use))
+        self.heading("One more mount, or one more sample?")
+        self._buys = text()
+        self.column.addWidget(self._buys)
+        self.column.addStretch(1)
+        self._wanted: int | None = None
+
+    def renew(self) -> None:
+        study = self.state.study
+        assert study is not None
+        plan = study.plan
+        goal = plan.get("goal", "find")
+        self.goal.setCurrentIndex(self.goal.findData(goal))
+        size = float(plan.get("difference_k") or study.margin_k)
+        self.size.show_value(size)
+        self.power.setValue(100 * float(plan.get("power", 0.8)))
+        assumed = self.shelf.scatter()
+        assert assumed is not None
+        own = plan.get("spread_k")
+        spread = float(own or assumed.sd_k)
+        self.spread.show_value(round(spread, 3))
+        known = f"{figure(assumed.sd_k, 2)} K, {assumed.where}"
+        self._where.setText(f"your own figure; else {known}" if own else known)
+        of_samples = float(plan["sample_spread_k"]) if "sample_spread_k" in plan else round(spread / 2, 3)
+        self.samples.show_value(of_samples)
+        self._where_samples.setText(
+            "your own figure" if "sample_spread_k" in plan else "a guess: half of that between mounts"
+        )
+        k = max(2, len(study.live_candidates))
+        reference = study.reference_id is not None
+        try:
+            curve = power_curve(k, spread, size, goal, study.confidence, reference, _MOST)
+        except KuffinError as error:
+            self._said.setText(str(error))
+            return
+        self._show(curve, goal, size, float(plan.get("power", 0.8)), k)
+        self._show_buys(of_samples, spread, k)
+
+    def _show(self, curve: list[MountPlan], goal: str, size: float, wanted: float, k: int) -> None:
+        study = self.state.study
+        assert study is not None
+        enough = next((p for p in curve if p.power >= wanted), None)
+        self._wanted = enough.mounts if enough is not None else None
+        what = (
+            f"show two candidates to be the same within {size:g} K"
+            if goal == "same"
+            else f"find a difference of {size:g} K"
+        )
+        among = f"between one pair among {count(k)}" + (", against the reference" if study.reference_id else "")
+        if enough is not None:
+            self._said.setText(
+                f"{count(enough.mounts).capitalize()} mounts of each {what} {among} with a chance of "
+                f"{100 * enough.power:.0f} %; a pair's interval is then about ±{figure(enough.half_width, 2)} K."
+            )
+        else:
+            self._said.setText(
+                f"Even {count(_MOST)} mounts of each {what} with a chance of {100 * curve[-1].power:.0f} % only: take a larger "
+                "difference, or reduce the scatter between mounts."
+            )
+        planned = study.planned_rounds
+        guides = [Guide(100 * wanted, "wanted"), Guide(planned, "planned", vertical=True)]
+        self.plot.show_series(
+            [Series([p.mounts for p in curve], [100 * p.power for p in curve], "both")],
+            "mounts of each candidate",
+            "chance, %",
+            guides,
+            (0, 105),
+            "; ".join(f"{p.mounts} mounts: {100 * p.power:.0f} %" for p in curve),
+        )
+        now = next((p for p in curve if p.mounts == planned), None)
+        self._use.setVisible(enough is not None and enough.mounts != planned)
+        self._use.setText(f"Plan {count(enough.mounts)} mounts of each" if enough else "")
+        tail = f": a chance of {100 * now.power:.0f} %, ±{figure(now.half_width, 2)} K" if now is not None else ""
+        self._planned.setText(f"Planned: {count(planned)} of each{tail}.")
+
+    def _show_buys(self, sd_sample: float, sd_mount: float, k: int) -> None:
+        study = self.state.study
+        assert study is not None
+        samples = max((len(c.samples) for c in study.live_candidates), default=1)
+        each = max(1, math.ceil(study.planned_rounds / samples))
+        lines = []
+        for i, buys in enumerate(sample_or_mount(samples, each, sd_mount, sd_sample, k, study.confidence)):
+            what = ("As planned", "One more mount of each sample", "One more sample")[i]
+            half = (
+                f"±{figure(buys.half_width, 2)} K for the products"
+                if math.isfinite(buys.half_width)
+                else "nothing beyond the very samples tested: one sample says nothing of the next"
+            )
+            s = "sample" if buys.samples == 1 else "samples"
+            lines.append(
+                f"{what} ({count(buys.samples)} {s}, {count(buys.mounts_each)} mount{'' if buys.mounts_each == 1 else 's'} on each): {half}."
+            )
+        self._buys.setText("\n".join(lines))
+
+    def _take(self) -> None:
+        if self._wanted is not None:
+            self.change("plan the number of mounts", planned_rounds=self._wanted)

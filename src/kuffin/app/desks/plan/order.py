@@ -1,0 +1,247 @@
+"""In which order: the mounts in a list that can be dragged, and what the order is worth."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QPointF, QSize, Qt
+from PySide6.QtGui import QColor, QDropEvent, QIcon, QKeyEvent, QPainter, QPixmap
+from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem, QSpinBox
+
+from kuffin.app.desks.plan.page import Page
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import button, choice, refill, row
+from kuffin.core.changeover import change_over, minutes
+from kuffin.core.configuration import SETTINGS, written
+from kuffin.core.errors import KuffinError
+from kuffin.core.order import Slot, change_over_minutes, fairness, moved, plan_order
+from kuffin.notebook import planning
+from kuffin.verdicts.configurations import built_in, configuration
+from kuffin.verdicts.planning import is_done, order_of, slots_of
+
+
+class OrderList(QListWidget):
+    """The mounts in order; dragging one, or Alt+Up and Alt+Down, moves it."""
+
+    def __init__(self, page: OrderPage) -> None:
+        super().__init__()
+        self._page = page
+        self.setAccessibleName("Mounts in bench order")
+        self.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
+        self.setDefaultDropAction(Qt.DropAction.MoveAction)
+        self.setIconSize(QSize(18, 18))
+        self.setSpacing(0)
+        self.setUniformItemSizes(True)
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        source = self.currentRow()
+        target = self.indexAt(event.position().toPoint()).row()
+        if target < 0:
+            target = self.count()
+        below = self.dropIndicatorPosition() == QAbstractItemView.DropIndicatorPosition.BelowItem
+        event.setDropAction(Qt.DropAction.IgnoreAction)
+        event.accept()
+        place = target + (1 if below else 0)
+        self._page.move(source, place - 1 if place > source else place)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        step = {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}.get(Qt.Key(event.key()))
+        if step is not None and event.modifiers() & Qt.KeyboardModifier.AltModifier:
+            self._page.move(self.currentRow(), self.currentRow() + step)
+        else:
+            super().keyPressEvent(event)
+
+
+class OrderPage(Page):
+    """The page."""
+
+    def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
+        super().__init__(state, shelf)
+        self.theme = theme
+        self.rounds = QSpinBox()
+        self.rounds.setRange(1, 60)
+        self.rounds.setKeyboardTracking(False)
+        self.rounds.setAccessibleName("Rounds")
+        self.rounds.valueChanged.connect(lambda v: self.change("plan the number of mounts", planned_rounds=v))
+        self.every = QSpinBox()
+        self.every.setRange(1, 20)
+        self.every.setKeyboardTracking(False)
+        self.every.setAccessibleName("Baseline again after so many rounds")
+        self.every.valueChanged.connect(
+            lambda v: self.change_plan("change how often the baseline comes", control_every=v)
+        )
+        self.plots = choice([("nothing", None)], "Keep together")
+        self.plots.activated.connect(
+            lambda: self.change_plan("change what stays together", plot_by=self.plots.currentData() or None)
+        )
+        self._every_words = text("rounds the baseline comes again", style="muted", wrap=False)
+        self.column.addWidget(
+            row(
+                text("Rounds", wrap=False),
+                self.rounds,
+                text("· after every", style="muted", wrap=False),
+                self.every,
+                self._every_words,
+            )
+        )
+        self.column.addWidget(
+            row(
+                text("Keep together within a round, because it is costly to change:", style="muted", wrap=False),
+                self.plots,
+            )
+        )
+        self._draw = button("Draw the order", self.draw, "At random within each round, then the evenest of sixty draws")
+        self._said = text()
+        self._change = text(style="warn")
+        self._minutes = text(style="muted")
+        self.column.addWidget(row(self._draw))
+        self.column.addWidget(self._said)
+        self.column.addWidget(self._change)
+        self.list = OrderList(self)
+        self.list.setMinimumHeight(220)
+        self.column.addWidget(self.list, 1)
+        self.column.addWidget(self._minutes)
+        self._before: list[Slot] | None = None
+
+    def renew(self) -> None:
+        study = self.state.study
+        assert study is not None
+        self.rounds.setValue(study.planned_rounds)
+        self.every.setValue(int(study.plan.get("control_every", 2)))
+        self.every.setEnabled(study.baseline_id is not None)
+        self._every_words.setText(
+            "rounds the baseline comes again"
+            if study.baseline_id is not None
+            else "rounds the baseline comes again (none is chosen)"
+        )
+        keys = ["coolant", "pump_percent", "fan_percent", "fans", "paste"]
+        free = [k for k in planning.free_settings(study.under_test) if k in keys]
+        refill(
+            self.plots, [("nothing", None), *((f"the {SETTINGS[k].label}", k) for k in free)], study.plan.get("plot_by")
+        )
+        slots, mounts = slots_of(study), order_of(study)
+        planned = [m for m in mounts if not is_done(m)]
+        self._draw.setText("Draw the order again" if planned else "Draw the order")
+        self._fill(slots)
+        self._say(slots)
+
+    def _fill(self, slots: list[Slot]) -> None:
+        study = self.state.study
+        assert study is not None
+        at = self.list.currentRow()
+        self.list.clear()
+        places = {c.name: i for i, c in enumerate(study.live_candidates)}
+        for number, (slot, mount) in enumerate(zip(slots, order_of(study), strict=True), 1):
+            many = len(mount.candidate.samples) > 1
+            sample = f", sample {mount.sample.label}" if mount.sample is not None and many else ""
+            state = (
+                "done" if is_done(mount) else "ready to run" if mount.ready_at else "begun" if mount.begun_at else ""
+            )
+            words = f"{number:>2}   {slot.candidate}{sample}   ·   round {slot.round}"
+            words += "   ·   baseline" if slot.control else ""
+            item = QListWidgetItem(
+                self._icon(places.get(slot.candidate, 0), is_done(mount)), words + (f"   ·   {state}" if state else "")
+            )
+            flags = Qt.ItemFlag.ItemIsEnabled | Qt.ItemFlag.ItemIsSelectable
+            item.setFlags(flags if state else flags | Qt.ItemFlag.ItemIsDragEnabled)
+            if state:
+                item.setForeground(QColor(self.theme.muted))
+            self.list.addItem(item)
+        self.list.setCurrentRow(min(max(at, 0), self.list.count() - 1))
+
+    def _icon(self, place: int, filled: bool) -> QIcon:
+        picture = QPixmap(36, 36)
+        picture.fill(Qt.GlobalColor.transparent)
+        painter = QPainter(picture)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        draw(painter, mark(place), self.theme, QPointF(18, 18), 12, filled=filled)
+        painter.end()
+        return QIcon(picture)
+
+    def _say(self, slots: list[Slot]) -> None:
+        study = self.state.study
+        assert study is not None
+        if not slots:
+            self._said.setText("No mount is planned yet. Draw an order; it can be dragged afterwards.")
+            self._change.setText("")
+            self._minutes.setText("")
+            return
+        now = fairness(slots)
+        self._said.setText(now.sentence()[0].upper() + now.sentence()[1:])
+        cost = ""
+        if (
+            self._before is not None and sorted(map(str, self._before)) != sorted(map(str, slots))
+        ) or self._before not in (None, slots):
+            was = fairness(self._before or [])
+            if (
+                now.worst_gap > was.worst_gap + 0.01
+                or len(now.uneven_rounds) > len(was.uneven_rounds)
+                or now.repeats > was.repeats
+            ):
+                cost = (
+                    f"That change costs fairness: the share of a drift that lands in a difference goes from "
+                    f"{was.worst_gap:.2f} to {now.worst_gap:.2f}. Ctrl+Z takes it back."
+                )
+        self._change.setText(cost)
+        self._change.setVisible(bool(cost))
+        total = change_over_minutes(slots, self._between())
+        gain = "Each round holds every candidate once, so what a round has in common (an afternoon, a fill) can be taken out."
+        self._minutes.setText(f"Change-overs take about {total / 60:.1f} h in all. {gain}")
+
+    def _between(self) -> dict[tuple[str, str], float]:
+        """Minutes of each change-over between two candidates."""
+        study, bench, parts = self.state.study, self.shelf.bench, self.shelf.parts
+        assert study is not None
+        built = {m.candidate.name: built_in(study, m, bench, parts) for m in order_of(study)}
+        return {(a, b): minutes(change_over(built[a], built[b])) for a in built for b in built}
+
+    # --- acting ----------------------------------------------------------------------------------------------------
+
+    def draw(self) -> None:
+        """Draw an order, another one each time."""
+        study = self.state.study
+        if study is None:
+            return
+        seed = int(study.plan.get("seed", 0)) + 1
+        key = study.plan.get("plot_by")
+        plots = None
+        if key:
+            plots = {
+                c.name: written(SETTINGS[key], configuration(study, c, self.shelf.bench, self.shelf.parts).get(key))
+                for c in study.live_candidates
+            }
+        base = study.candidate(study.baseline_id)
+        try:
+            slots = plan_order(
+                [c.name for c in study.live_candidates],
+                study.planned_rounds,
+                1000 * study.id + seed,
+                baseline=base.name if base is not None else None,
+                control_every=int(study.plan.get("control_every", 2)),
+                plots=plots,
+                minutes=self._between(),
+            )
+        except KuffinError as error:
+            self.state.trouble.emit(str(error))
+            return
+        self._before = None
+        self.edit(planning.draw_order, study.id, slots, seed)
+
+    def move(self, source: int, target: int) -> None:
+        """Move a mount to another place."""
+        study = self.state.study
+        if study is None:
+            return
+        slots, mounts = slots_of(study), order_of(study)
+        if not (0 <= source < len(slots) and 0 <= target < len(slots)) or source == target:
+            return
+        fixed = [i for i, m in enumerate(mounts) if is_done(m) or m.begun_at]
+        if source in fixed or any(target <= i for i in fixed):
+            self.state.trouble.emit("what is done or begun stays where it is; move one that is still to do")
+            return
+        self._before = slots
+        new = moved(slots, source, target)
+        self.edit(planning.move_mount, study.id, mounts[source].id, target, new[target].round)
+        self.list.setCurrentRow(target)

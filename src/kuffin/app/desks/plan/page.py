@@ -1,0 +1,59 @@
+"""What the pages of Plan and Prepare share."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+from PySide6.QtWidgets import QVBoxLayout, QWidget
+
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.notebook import edits
+from kuffin.notebook.planning import set_plan
+
+
+class Page(QWidget):
+    """A page of a desk: it shows the study as it is, and makes edits through the notebook."""
+
+    def __init__(self, state: State, shelf: ShelfState) -> None:
+        super().__init__()
+        self.state, self.shelf = state, shelf
+        self.filling = False
+        self.column = QVBoxLayout(self)
+        self.column.setContentsMargins(0, 4, 10, 8)
+        self.column.setSpacing(8)
+        shelf.changed.connect(self._renew)
+
+    def _renew(self) -> None:
+        if self.state.study is not None and self.state.notebook is not None:
+            self.filling = True
+            try:
+                self.renew()
+            finally:
+                self.filling = False
+
+    def renew(self) -> None:
+        """Show everything as it is now."""
+        raise NotImplementedError
+
+    def heading(self, content: str) -> None:
+        """Add a heading."""
+        self.column.addWidget(text(content, style="heading"))
+
+    def edit(self, act: Callable[..., Any], *args: object, **kwargs: object) -> object:
+        """Make an edit on the notebook; what goes wrong is said."""
+        if self.filling or self.state.notebook is None:
+            return None
+        return self.state.attempt(act, self.state.notebook, *args, **kwargs)
+
+    def change(self, label: str, **values: object) -> None:
+        """Change the study itself."""
+        if self.state.study is not None:
+            self.edit(edits.change_study, self.state.study.id, label, **values)
+
+    def change_plan(self, label: str, **values: object) -> None:
+        """Change an entry of the study's plan."""
+        if self.state.study is not None:
+            self.edit(set_plan, self.state.study.id, label, **values)

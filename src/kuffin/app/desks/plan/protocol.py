@@ -1,0 +1,232 @@
+"""The protocol: the steps of each run, their limits, and protocols kept to be used again."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from PySide6.QtWidgets import QInputDialog
+
+from kuffin.app.desks.plan.page import Page
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.parts import Field, read_field
+from kuffin.core.protocol import Limits, Step, run_minutes, step_minutes, sweep
+from kuffin.notebook import edits, planning
+from kuffin.notebook.entities import Protocol
+
+_NAME = "the usual three steps"
+_COLUMNS = ("step", "load", "power", "pump", "fans", "settles", "at most", "measure", "expected")
+_KEYS = ("name", "load", "power_w", "pump_percent", "fan_percent", "settle", "longest_min", "measure_min")
+_SETTLES = {"detect": "when it has settled", "clock": "by the clock"}
+_FIELDS = {
+    2: Field("power_w", "power", "number", "W", (), 0, 5000),
+    3: Field("pump_percent", "pump", "number", "%", (), 0, 100),
+    4: Field("fan_percent", "fans", "number", "%", (), 0, 100),
+    6: Field("longest_min", "longest time", "number", "min", (), 0, 1440),
+    7: Field("measure_min", "time to measure", "number", "min", (), 0, 1440),
+}
+
+
+class ProtocolPage(Page):
+    """The page."""
+
+    def __init__(self, state: State, shelf: ShelfState) -> None:
+        super().__init__(state, shelf)
+        self.which = choice([], "Protocol")
+        self.which.activated.connect(self._chosen)
+        self.column.addWidget(
+            row(
+                text("Protocol", wrap=False),
+                self.which,
+                button("Keep it as …", self._keep_as, "Under another name, to be used again in other studies"),
+                button("Put it into the bin", self._bin),
+            )
+        )
+        self.table = WritingTable(_COLUMNS, "Steps", self._options, stretch=1)
+        self.table.written.connect(self._written)
+        self.column.addWidget(self.table)
+        self.column.addWidget(
+            row(
+                button("Add a step", self._add),
+                button("Up", lambda: self._move(-1)),
+                button("Down", lambda: self._move(1)),
+                button("Remove it", self._remove),
+                button("Make a sweep of it …", self._sweep, "Many steps from one, with power, pump or fans varied"),
+            )
+        )
+        self._takes = text(style="muted")
+        self.column.addWidget(self._takes)
+        self.heading("What stops a run")
+        self.die = NumberLine("°C", "Die limit", 20, 150)
+        self.coolant = NumberLine("°C", "Coolant limit", 20, 95)
+        self.flow = NumberLine("L/h", "Least flow", 0, 5000)
+        for box in (self.die, self.coolant, self.flow):
+            box.given.connect(lambda _v: self._save(self.shelf.steps))
+            box.refused.connect(self.state.trouble.emit)
+        words = [text(w, style="muted", wrap=False) for w in ("die at", "°C   coolant at", "°C   flow under", "L/h")]
+        self.column.addWidget(row(words[0], self.die, words[1], self.coolant, words[2], self.flow, words[3]))
+        self.column.addWidget(
+            text(
+                "Kuffin warns, and stops the load where it can. It is no safety device: the parts' own protection and their "
+                "manuals come first. Coolant hotter than tubes and pump allow can burst a loop.",
+                style="small",
+            )
+        )
+        self.column.addStretch(1)
+
+    def renew(self) -> None:
+        study, steps, takes = self.state.study, self.shelf.steps, self.shelf.durations()
+        assert study is not None and takes is not None
+        listed: list[tuple[str, object]] = [
+            (f"{_NAME} (built in)", None),
+            *((p.name, p.id) for p in self.shelf.protocols),
+        ]
+        refill(self.which, listed, study.protocol_id)
+        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(8,))
+        self.table.fit(14)
+        limits = self._limits()
+        self.die.show_value(limits.die_c)
+        self.coolant.show_value(limits.coolant_c)
+        self.flow.show_value(limits.flow_l_h)
+        total = run_minutes(steps, takes.tau_s, tolerance_k=study.tolerance_k)
+        self._takes.setText(
+            f"A run takes about {total:.0f} min; {takes.run_from}. {limits.sentence()[0].upper()}{limits.sentence()[1:]}."
+        )
+
+    def _row(self, step: Step, tau_s: float) -> list[str]:
+        def shown(value: float | None, unit: str) -> str:
+            return "as it stands" if value is None else f"{value:g} {unit}"
+
+        return [
+            step.name,
+            step.load or "idle",
+            shown(step.power_w, "W"),
+            shown(step.pump_percent, "%"),
+            shown(step.fan_percent, "%"),
+            _SETTLES[step.settle],
+            f"{step.longest_min:g} min",
+            f"{step.measure_min:g} min",
+            f"{step_minutes(step, tau_s):.0f} min",
+        ]
+
+    def _limits(self) -> Limits:
+        kept: dict[str, Any] = dict(self.shelf.protocol.limits) if self.shelf.protocol is not None else {}
+        return Limits(**{k: v for k, v in kept.items() if k in Limits.__dataclass_fields__}) if kept else Limits()
+
+    def _options(self, _at: int, column: int) -> list[str] | None:
+        return list(_SETTLES.values()) if column == 5 else None
+
+    # --- writing ---------------------------------------------------------------------------------------------------
+
+    def _save(self, steps: tuple[Step, ...]) -> None:
+        """Keep changed steps and limits: in the study's protocol, or in a new one where it took the built-in one."""
+        study, protocol = self.state.study, self.shelf.protocol
+        if study is None or self.filling:
+            return
+        try:
+            limits = Limits(self.die.value(), self.coolant.value(), self.flow.value())
+        except BenchError as error:
+            self.state.trouble.emit(str(error))
+            return
+        name = protocol.name if protocol is not None else f"{_NAME}, changed"
+        kept = self.edit(planning.keep_protocol, name, steps, limits, protocol.id if protocol else None)
+        if protocol is None and isinstance(kept, int):
+            self.change("take a protocol", protocol_id=kept)
+        self._renew()
+
+    def _written(self, at: int, column: int, content: str) -> None:
+        steps = list(self.shelf.steps)
+        value: object = content.strip()
+        try:
+            if column in _FIELDS:
+                value = None if content.strip() in {"", "as it stands"} else read_field(_FIELDS[column], content)
+                if value is None and column in {6, 7}:
+                    value = 0.0
+            elif column == 5:
+                value = next((k for k, words in _SETTLES.items() if words == content), "detect")
+            elif column == 1 and content.strip().lower() == "idle":
+                value = ""
+            change: dict[str, Any] = {_KEYS[column]: value}
+            steps[at] = replace(steps[at], **change)
+        except KuffinError as error:
+            self.state.trouble.emit(str(error))
+            self._renew()
+            return
+        self._save(tuple(steps))
+
+    def _add(self) -> None:
+        at = self.table.currentRow() + 1 if self.table.currentRow() >= 0 else len(self.shelf.steps)
+        steps = self.shelf.steps
+        self._save((*steps[:at], Step(f"load {sum(s.load != '' for s in steps) + 1}", "batch stretch"), *steps[at:]))
+
+    def _at(self) -> int | None:
+        at = self.table.currentRow()
+        if not 0 <= at < len(self.shelf.steps):
+            self.state.trouble.emit("choose a step in the table first")
+            return None
+        return at
+
+    def _move(self, by: int) -> None:
+        at = self._at()
+        if at is not None and 0 <= at + by < len(self.shelf.steps):
+            steps = list(self.shelf.steps)
+            steps[at], steps[at + by] = steps[at + by], steps[at]
+            self._save(tuple(steps))
+            self.table.setCurrentCell(at + by, 0)
+
+    def _remove(self) -> None:
+        at = self._at()
+        if at is not None:
+            self._save((*self.shelf.steps[:at], *self.shelf.steps[at + 1 :]))
+
+    def _sweep(self) -> None:
+        at = self._at()
+        if at is None:
+            return
+        kinds = {"power, W": "power_w", "pump, %": "pump_percent", "fans, %": "fan_percent"}
+        what, ok = QInputDialog.getItem(self, "Make a sweep", "What is varied:", list(kinds), 0, False)
+        if ok:
+            values, ok = QInputDialog.getText(
+                self, "Make a sweep", f"{what}, one value for each step:", text="40, 55, 70, 85, 100"
+            )
+            if ok:
+                self.make_sweep(at, kinds[what], values)
+
+    def make_sweep(self, at: int, what: str, values: str) -> None:
+        """Put a sweep in the place of a step."""
+        try:
+            numbers = [float(v) for v in values.replace(";", ",").split(",") if v.strip()]
+            made = sweep(self.shelf.steps[at], what, numbers)
+        except ValueError:
+            self.state.trouble.emit(f"“{values}” are no numbers; write them with commas between")
+            return
+        except BenchError as error:
+            self.state.trouble.emit(str(error))
+            return
+        self._save((*self.shelf.steps[:at], *made, *self.shelf.steps[at + 1 :]))
+
+    def _chosen(self) -> None:
+        self.change("take another protocol", protocol_id=self.which.currentData())
+
+    def _keep_as(self) -> None:
+        name, ok = QInputDialog.getText(self, "Keep the protocol as", "Its name:", text="the same tests as last spring")
+        if ok:
+            self.keep_as(name)
+
+    def keep_as(self, name: str) -> None:
+        """Keep the steps under another name and take that for the study."""
+        kept = self.edit(planning.keep_protocol, name, self.shelf.steps, self._limits())
+        if isinstance(kept, int):
+            self.change("take another protocol", protocol_id=kept)
+
+    def _bin(self) -> None:
+        protocol = self.shelf.protocol
+        if protocol is None:
+            self.state.trouble.emit("the built-in protocol stays; keep it under another name to change it")
+            return
+        self.change("take the usual protocol", protocol_id=None)
+        self.edit(edits.to_bin, Protocol, protocol.id, f"the protocol {protocol.name}")

@@ -1,0 +1,284 @@
+"""The question: what is under test, the candidates, what matters, what is claimed, what must stay the same."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QCheckBox, QFormLayout, QGridLayout, QInputDialog, QLineEdit, QWidget
+
+from kuffin.app.desks.plan.page import Page
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
+from kuffin.core.claims import judge_claim
+from kuffin.core.configuration import SETTINGS
+from kuffin.core.normalise import default_school
+from kuffin.core.parts import CAME
+from kuffin.notebook import edits, planning
+from kuffin.notebook import shelf as shelfedits
+from kuffin.notebook.entities import UNDER_TEST, Candidate, Claim
+from kuffin.verdicts.words import number as figure
+
+_WORDS = {"radiator": "radiators", "block": "water blocks", "paste": "pastes", "pad": "pads", "coolant": "coolants", "set": "whole sets"}  # fmt: skip
+
+
+class QuestionPage(Page):
+    """The page."""
+
+    def __init__(self, state: State, shelf: ShelfState) -> None:
+        super().__init__(state, shelf)
+        self.question = QLineEdit()
+        self.question.setAccessibleName("The question")
+        self.question.editingFinished.connect(self._asked)
+        self._under = text(style="muted")
+        self.margin = number(0.05, 50, "K", 2, 0.1, "Smallest difference that matters")
+        self.margin.valueChanged.connect(lambda v: self.change("change the margin", margin_k=round(v, 3)))
+        self.power = number(1, 5000, "W", 0, 5, "Reference power")
+        self.power.setSpecialValueText("as measured")
+        self.power.valueChanged.connect(
+            lambda v: self.change("change the reference power", reference_power_w=v if v > 1 else None)
+        )
+        self.reference = choice([], "Compare with")
+        self.reference.activated.connect(
+            lambda: self.change("compare with one reference", reference_id=self.reference.currentData())
+        )
+        self.baseline = choice([], "Baseline")
+        self.baseline.activated.connect(
+            lambda: self.change("choose the baseline", baseline_id=self.baseline.currentData())
+        )
+        form = QFormLayout()
+        form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
+        form.setVerticalSpacing(6)
+        form.setHorizontalSpacing(16)
+        form.addRow("The question", self.question)
+        form.addRow("Under test", self._under)
+        form.addRow(
+            "A difference matters from", row(self.margin, text("read at", style="muted", wrap=False), self.power)
+        )
+        form.addRow(
+            "Compared with",
+            row(self.reference, text("baseline, mounted again and again", style="muted", wrap=False), self.baseline),
+        )
+        self.column.addLayout(form)
+        self.heading("Candidates")
+        self.candidates = WritingTable(
+            ["name", "part on the shelf", "samples", "mounts planned and done"], "Candidates", self._options, stretch=3
+        )
+        self.candidates.written.connect(self._candidate_written)
+        self.column.addWidget(self.candidates)
+        self.column.addWidget(
+            row(
+                button("Add a candidate", self._add_candidate),
+                button("Add a sample of it", self._add_sample, "Another specimen of the chosen candidate"),
+                button("Take it out", self._remove_candidate, "Into the bin, with its mounts"),
+            )
+        )
+        self.heading("Claims to test")
+        self.claims = WritingTable(
+            ["candidate", "lower by at least", "than", "said by", "said where", "so far"],
+            "Claims",
+            self._claim_options,
+            stretch=4,
+        )
+        self.claims.written.connect(self._claim_written)
+        self._no_claims = text(
+            "Nobody's claim is tested yet: “8 K cooler than …”, say, from a box or a review.", style="muted"
+        )
+        self.column.addWidget(self._no_claims)
+        self.column.addWidget(self.claims)
+        self.column.addWidget(row(button("Add a claim", self._add_claim), button("Remove it", self._remove_claim)))
+        self.heading("What must stay the same")
+        self._same: dict[str, QCheckBox] = {}
+        self._grid_holder = QWidget()
+        self._grid = QGridLayout(self._grid_holder)
+        self._grid.setContentsMargins(0, 0, 0, 0)
+        for setting in SETTINGS.values():
+            label = setting.label + (" speed" if setting.key in {"pump_percent", "fan_percent"} else "")
+            box = QCheckBox(label, self._grid_holder)
+            box.setToolTip(setting.effect)
+            box.toggled.connect(lambda on, k=setting.key: self._same_toggled(k, on))
+            self._same[setting.key] = box
+        self.column.addWidget(self._grid_holder)
+        self.column.addStretch(1)
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def renew(self) -> None:
+        study = self.state.study
+        assert study is not None
+        if not self.question.hasFocus():
+            self.question.setText(study.question)
+        school = default_school(study.under_test)
+        self._under.setText(
+            f"{_WORDS.get(study.under_test, study.under_test)}; each is {UNDER_TEST[study.under_test][0]}, and judged by "
+            f"{school.label[0].lower()}{school.label[1:]} unless Compare says otherwise"
+        )
+        self.margin.setValue(study.margin_k)
+        self.power.setValue(study.reference_power_w or 1)
+        names: list[tuple[str, object]] = [(c.name, c.id) for c in study.live_candidates]
+        refill(self.reference, [("every other one", None), *names], study.reference_id)
+        refill(self.baseline, [("none", None), *names], study.baseline_id)
+        self.candidates.fill(
+            [[c.name, c.part.name, self._samples(c), self._mounts(c)] for c in study.live_candidates],
+            fixed=(2, 3),
+            data=[c.id for c in study.live_candidates],
+        )
+        self.candidates.fit(8)
+        self.claims.fill(
+            [self._claim_row(c) for c in study.live_claims], fixed=(5,), data=[c.id for c in study.live_claims]
+        )
+        self.claims.fit(5)
+        self.claims.setVisible(bool(study.live_claims))
+        self._no_claims.setVisible(not study.live_claims)
+        free = set(planning.free_settings(study.under_test))
+        for key, box in self._same.items():
+            self._grid.removeWidget(box)
+            box.setVisible(key in free)
+            box.setChecked(key in study.same)
+        for i, box in enumerate(box for key, box in self._same.items() if key in free):
+            self._grid.addWidget(box, i // 4, i % 4)
+
+    def _samples(self, candidate: Candidate) -> str:
+        return ", ".join(s.label + (f" ({s.came})" if s.came else "") for s in candidate.samples) or "none on the shelf"
+
+    def _mounts(self, candidate: Candidate) -> str:
+        done = sum(1 for m in candidate.live_mounts if m.live_runs)
+        return f"{len(candidate.live_mounts)}, {done} done"
+
+    def _name(self, candidate_id: int) -> str:
+        found = self.state.study.candidate(candidate_id) if self.state.study is not None else None
+        return found.name if found is not None else "(taken out)"
+
+    def _claim_row(self, claim: Claim) -> list[str]:
+        return [
+            self._name(claim.candidate_id),
+            f"{claim.at_least_k:g} K",
+            self._name(claim.against_id),
+            claim.said_by,
+            claim.said_where,
+            self._so_far(claim),
+        ]
+
+    def _so_far(self, claim: Claim) -> str:
+        found = self.state.verdict.main.comparison if self.state.verdict is not None else None
+        a, b = self._name(claim.candidate_id), self._name(claim.against_id)
+        pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None) if found is not None else None
+        if pair is None:
+            return "not measured yet"
+        low, high = (pair.low, pair.high) if pair.a == a else (-pair.high, -pair.low)
+        return f"{judge_claim(low, high, claim.at_least_k)} ({figure(-high, 1)} to {figure(-low, 1)} K measured)"
+
+    # --- writing ---------------------------------------------------------------------------------------------------
+
+    def _asked(self) -> None:
+        study = self.state.study
+        written = self.question.text().strip()
+        if study is None or self.filling or written == study.question:
+            return
+        if written:
+            name = {"name": written} if study.name == study.question else {}
+            self.change("change the question", question=written, **name)
+        else:
+            self.question.setText(study.question)
+
+    def _part_names(self) -> list[str]:
+        study = self.state.study
+        return [] if study is None else [p.name for p in self.shelf.of_kind(*UNDER_TEST[study.under_test][2])]
+
+    def _options(self, _row: int, column: int) -> list[str] | None:
+        return self._part_names() if column == 1 else None
+
+    def _claim_options(self, _row: int, column: int) -> list[str] | None:
+        study = self.state.study
+        return [c.name for c in study.live_candidates] if column in {0, 2} and study is not None else None
+
+    def _listed(self) -> list[tuple[int | None, str]]:
+        return [(c.id, c.name) for c in self.state.study.live_candidates] if self.state.study is not None else []
+
+    def _candidate_written(self, at: int, column: int, written: str) -> None:
+        study = self.state.study
+        candidate_id = self.candidates.data_of(at)
+        if study is None or not isinstance(candidate_id, int):
+            return
+        if column == 0:
+            listed = [(i, written if i == candidate_id else name) for i, name in self._listed()]
+            self.edit(edits.change_candidates, study.id, listed)
+        elif column == 1:
+            part = next((p for p in self.shelf.of_kind(*UNDER_TEST[study.under_test][2]) if p.name == written), None)
+            if part is not None:
+                self.edit(planning.choose_part, candidate_id, part.id)
+        self._renew()
+
+    def _add_candidate(self) -> None:
+        study = self.state.study
+        if study is None:
+            return
+        taken = {c.name.lower() for c in study.live_candidates}
+        offered = [n for n in self._part_names() if n.lower() not in taken]
+        name, ok = QInputDialog.getItem(self, "Add a candidate", "From the shelf, or a new name:", offered, 0, True)
+        if ok and name.strip():
+            self.edit(edits.change_candidates, study.id, [*self._listed(), (None, name)])
+
+    def _chosen_candidate(self) -> Candidate | None:
+        study, at = self.state.study, self.candidates.currentRow()
+        if study is None or not 0 <= at < len(study.live_candidates):
+            self.state.trouble.emit("choose a candidate in the table first")
+            return None
+        return study.live_candidates[at]
+
+    def _add_sample(self) -> None:
+        candidate = self._chosen_candidate()
+        study = self.state.study
+        if candidate is None or study is None:
+            return
+        label, ok = QInputDialog.getText(
+            self,
+            "Add a sample",
+            f"A label for another {candidate.name}, to write on it:",
+            text=str(len(candidate.samples) + 1),
+        )
+        if ok:
+            came, ok = QInputDialog.getItem(self, "Add a sample", "How it came:", ["", *CAME], 0, False)
+        if ok:
+            self.add_sample(candidate, label, came)
+
+    def add_sample(self, candidate: Candidate, label: str, came: str) -> None:
+        """Add a sample of a candidate and share the planned mounts out among all of them."""
+        made = self.edit(shelfedits.add_sample, candidate.part_id, label, came)
+        if made is not None and self.state.study is not None:
+            self.edit(planning.share_samples, self.state.study.id)
+            self.state.refresh()
+
+    def _remove_candidate(self) -> None:
+        candidate = self._chosen_candidate()
+        if candidate is not None and self.state.study is not None:
+            left = [(i, n) for i, n in self._listed() if i != candidate.id]
+            self.edit(edits.change_candidates, self.state.study.id, left)
+
+    def _add_claim(self) -> None:
+        study = self.state.study
+        if study is None:
+            return
+        if len(study.live_candidates) < 2:
+            self.state.trouble.emit("a claim compares two candidates; add another one first")
+            return
+        a, b = study.live_candidates[:2]
+        self.edit(planning.add_claim, study.id, a.id, b.id, study.margin_k)
+
+    def _claim_written(self, at: int, column: int, written: str) -> None:
+        claim_id = self.claims.data_of(at)
+        if isinstance(claim_id, int) and self.state.study is not None:
+            by_name = {c.name: c.id for c in self.state.study.live_candidates}
+            self.edit(planning.change_claim, claim_id, column, written, by_name)
+        self._renew()
+
+    def _remove_claim(self) -> None:
+        claim_id = self.claims.data_of(self.claims.currentRow()) if self.claims.currentRow() >= 0 else None
+        if isinstance(claim_id, int):
+            self.edit(edits.to_bin, Claim, claim_id, "a claim")
+        else:
+            self.state.trouble.emit("choose a claim in the table first")
+
+    def _same_toggled(self, key: str, on: bool) -> None:
+        if self.state.study is not None:
+            self.edit(planning.set_same, self.state.study.id, key, on)

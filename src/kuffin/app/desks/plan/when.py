@@ -1,0 +1,186 @@
+"""When: the plan over days and hours, what fits before the deadline, and the calendar file."""
+
+from __future__ import annotations
+
+import datetime as dt
+from pathlib import Path
+
+from PySide6.QtCore import QDateTime
+from PySide6.QtWidgets import QCheckBox, QDateTimeEdit, QDoubleSpinBox, QFileDialog, QGridLayout, QLineEdit, QWidget
+
+from kuffin.app.desks.plan.page import Page
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import documents
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.daysheet import DaySheet
+from kuffin.app.widgets.forms import button, number, row
+from kuffin.core.errors import KuffinError
+from kuffin.core.schedule import DAYS, Plan
+from kuffin.publish.calendarfile import write_icalendar
+from kuffin.verdicts.planning import hours_of, jobs_of, laid_plan
+from kuffin.verdicts.words import count
+
+
+def _moment(edit: QDateTimeEdit) -> dt.datetime:
+    found = edit.dateTime().toPython()
+    assert isinstance(found, dt.datetime)
+    return found.replace(second=0, microsecond=0)
+
+
+class WhenPage(Page):
+    """The page."""
+
+    def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
+        super().__init__(state, shelf)
+        self.plan: Plan | None = None
+        self.begin, self.deadline = QDateTimeEdit(), QDateTimeEdit()
+        for box, name in ((self.begin, "First mount not before"), (self.deadline, "Deadline")):
+            box.setDisplayFormat("ddd d.M.yyyy  HH:mm")
+            box.setCalendarPopup(True)
+            box.setKeyboardTracking(False)
+            box.setAccessibleName(name)
+        self.begin.dateTimeChanged.connect(
+            lambda _d: self.change_plan("change when it begins", begin=_moment(self.begin).isoformat())
+        )
+        self.has_deadline = QCheckBox("deadline")
+        self.has_deadline.toggled.connect(self._deadline_changed)
+        self.deadline.dateTimeChanged.connect(self._deadline_changed)
+        self.pause = number(0, 240, "min", 0, 5, "Pause between mounts")
+        self.pause.valueChanged.connect(lambda v: self.change_plan("change the pause", pause_min=v))
+        self.column.addWidget(
+            row(
+                text("Not before", wrap=False),
+                self.begin,
+                self.has_deadline,
+                self.deadline,
+                text("pause between mounts", style="muted", wrap=False),
+                self.pause,
+            )
+        )
+        holder = QWidget()
+        grid = QGridLayout(holder)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setHorizontalSpacing(10)
+        self._days: list[tuple[QCheckBox, QDoubleSpinBox, QDoubleSpinBox]] = []
+        for d, name in enumerate(DAYS):
+            on = QCheckBox(name[:3])
+            on.setAccessibleName(f"At the bench on {name}s")
+            spans = []
+            for what in ("from", "to"):
+                hour = number(0, 24, "h", 1, 0.5, f"{name} {what}")
+                hour.setMaximumWidth(86)
+                hour.valueChanged.connect(self._hours_changed)
+                spans.append(hour)
+            on.toggled.connect(self._hours_changed)
+            self._days.append((on, spans[0], spans[1]))
+            for i, widget in enumerate((on, *spans)):
+                grid.addWidget(widget, i, d)
+        grid.setColumnStretch(7, 1)
+        self.column.addWidget(holder)
+        self.off = QLineEdit()
+        self.off.setPlaceholderText("such as 2026-12-08, 2026-12-24")
+        self.off.setAccessibleName("Days off")
+        self.off.editingFinished.connect(self._off_changed)
+        self.column.addWidget(row(text("Days off", wrap=False), self.off, button("Write iCalendar …", self._ask_file)))
+        self.off.setMinimumWidth(320)
+        self._said = text(style="heading")
+        self.column.addWidget(self._said)
+        self.sheet = DaySheet(theme)
+        self.column.addWidget(self.sheet)
+        self._rests = text(style="muted")
+        self.column.addWidget(self._rests)
+        self.column.addStretch(1)
+
+    def renew(self) -> None:
+        study, takes = self.state.study, self.shelf.durations()
+        assert study is not None and takes is not None
+        now = dt.datetime.now().replace(second=0, microsecond=0)
+        begin = dt.datetime.fromisoformat(study.plan["begin"]) if study.plan.get("begin") else now
+        self.begin.setDateTime(QDateTime(begin))  # type: ignore[call-overload]
+        has = bool(study.plan.get("deadline"))
+        self.has_deadline.setChecked(has)
+        self.deadline.setEnabled(has)
+        end = dt.datetime.fromisoformat(study.plan["deadline"]) if has else begin + dt.timedelta(days=14)
+        self.deadline.setDateTime(QDateTime(end))  # type: ignore[call-overload]
+        self.pause.setValue(float(study.plan.get("pause_min", 5.0)))
+        hours = hours_of(study)
+        for d, (on, start, stop) in enumerate(self._days):
+            span = hours.week.get(d)
+            on.setChecked(span is not None)
+            start.setEnabled(span is not None)
+            stop.setEnabled(span is not None)
+            if span is not None:
+                start.setValue(span[0])
+                stop.setValue(span[1])
+        if not self.off.hasFocus():
+            self.off.setText(", ".join(sorted(d.isoformat() for d in hours.days_off)))
+        places = {c.name: i for i, c in enumerate(study.live_candidates)}
+        try:
+            jobs = jobs_of(study, self.shelf.bench, self.shelf.parts, takes, self.shelf.steps)
+            self.plan = laid_plan(study, jobs, now) if jobs else None
+            self._said.setText(self._sentence(len(jobs)))
+            self._said.setProperty("warn", None)
+        except KuffinError as error:
+            self.plan = None
+            sentence = str(error)
+            self._said.setText(sentence[0].upper() + sentence[1:] + ".")
+        self.sheet.show_plan(self.plan, hours, places)
+        self._rests.setText(
+            f"A run: {takes.run_min:.0f} min, {takes.run_from}. Change-overs: {takes.change_from}. "
+            "The plan is laid anew whenever something is done, later or earlier."
+        )
+
+    def _sentence(self, jobs: int) -> str:
+        study, plan = self.state.study, self.plan
+        assert study is not None
+        if plan is None or plan.end is None:
+            done = any(c.live_mounts for c in study.live_candidates)
+            return "Everything planned is done." if done else "No mount is planned yet: draw an order first."
+        end = f"{DAYS[plan.end.weekday()]} {plan.end.day}.{plan.end.month}., {plan.end:%H:%M}"
+        what = f"{count(jobs).capitalize()} mount{'s' if jobs > 1 else ''} to do; the last one ends on {end}."
+        if plan.deadline is None:
+            return what
+        if plan.late:
+            fit = jobs - plan.late
+            return f"{what} Only {count(fit)} of them fit{'s' if fit == 1 else ''} before the deadline: add hours, shorten the protocol, or plan fewer rounds."
+        spare = plan.deadline - plan.end
+        return f"{what} All fit before the deadline, with {spare.days} days and {spare.seconds // 3600} hours to spare."
+
+    # --- writing ---------------------------------------------------------------------------------------------------
+
+    def _deadline_changed(self) -> None:
+        value = _moment(self.deadline).isoformat() if self.has_deadline.isChecked() else None
+        self.change_plan("change the deadline", deadline=value)
+
+    def _hours_changed(self) -> None:
+        week = {str(d): [a.value(), b.value()] for d, (on, a, b) in enumerate(self._days) if on.isChecked()}
+        for d, (on, a, b) in enumerate(self._days):
+            if on.isChecked() and b.value() <= a.value():
+                week[str(d)] = [9.0, 18.0] if not a.isEnabled() else [a.value(), min(a.value() + 1, 24.0)]
+        self.change_plan("change the hours at the bench", hours=week)
+
+    def _off_changed(self) -> None:
+        written = [w.strip() for w in self.off.text().replace(";", ",").split(",") if w.strip()]
+        try:
+            days = sorted({dt.date.fromisoformat(w).isoformat() for w in written})
+        except ValueError:
+            self.state.trouble.emit("write days off as year-month-day, such as 2026-12-24, with commas between")
+            return
+        if self.state.study is not None and days != self.state.study.plan.get("days_off", []):
+            self.change_plan("change the days off", days_off=days or None)
+
+    def _ask_file(self) -> None:
+        if self.plan is None:
+            self.state.trouble.emit("nothing is laid yet, so there is nothing to write; draw an order first")
+            return
+        path, _ = QFileDialog.getSaveFileName(self, "Write iCalendar", str(documents() / "plan.ics"), "*.ics")
+        if path:
+            self.write_calendar(Path(path if path.endswith(".ics") else path + ".ics"))
+
+    def write_calendar(self, path: Path) -> None:
+        """Write the plan as iCalendar."""
+        study = self.state.study
+        if self.plan is not None and study is not None:
+            self.state.attempt(write_icalendar, self.plan, study.question, path)

@@ -1,0 +1,158 @@
+"""Days side by side with what is laid on them: mounts as bars with their candidate's mark."""
+
+from __future__ import annotations
+
+import datetime as dt
+from collections.abc import Mapping
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt
+from PySide6.QtGui import QColor, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
+
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.core.schedule import DAYS, Hours, Laid, Plan
+
+_LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
+
+
+class DaySheet(QWidget):
+    """The calendar of a plan; days off are hatched, what comes too late is dashed."""
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        self._theme = theme
+        self._plan: Plan | None = None
+        self._hours: Hours | None = None
+        self._places: Mapping[str, int] = {}
+        self._boxes: list[tuple[QRectF, Laid]] = []
+        self.setMouseTracking(True)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setAccessibleName("The plan, day by day")
+        self.setFixedHeight(300)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def show_plan(self, plan: Plan | None, hours: Hours, places: Mapping[str, int]) -> None:
+        """Show a plan; `places` fixes the candidates' marks."""
+        self._plan, self._hours, self._places = plan, hours, places
+        spoken = (
+            ""
+            if plan is None
+            else "; ".join(f"{p.job.label}: {p.begin:%d.%m. %H:%M} to {p.end:%H:%M}" for p in plan.laid)
+        )
+        self.setAccessibleDescription(spoken)
+        self.setMinimumWidth(int(_LEFT + _LEAST * len(self._days())) if self._days() else 200)
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(int(_LEFT + _LEAST * max(len(self._days()), 5)), 300)
+
+    def _days(self) -> list[dt.date]:
+        """The days with something on them, and those between that are no more than two apart."""
+        if self._plan is None or not self._plan.laid:
+            return []
+        with_work = sorted({p.begin.date() for p in self._plan.laid})
+        days = []
+        for a, b in zip(with_work, [*with_work[1:], with_work[-1]], strict=True):
+            days.append(a)
+            if 1 < (b - a).days <= 3:
+                days += [a + dt.timedelta(days=n) for n in range(1, (b - a).days)]
+        return days
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        t, days = self._theme, self._days()
+        self._boxes = []
+        painter.setFont(figures_font(self.font().pointSizeF() * 0.86))
+        if self._plan is None or self._hours is None or not days:
+            painter.setPen(t.color("muted"))
+            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, "Nothing is laid yet.")
+            painter.end()
+            return
+        spans = [s for d in days if (s := self._hours.of(d)) is not None]
+        first = min([s[0].hour + s[0].minute / 60 for s in spans] + [p.begin.hour + 0.0 for p in self._plan.laid])
+        last = (
+            max((s[1] - dt.datetime.combine(s[1].date(), dt.time())).total_seconds() / 3600 or 24 for s in spans)
+            if spans
+            else 24.0
+        )
+        width = (self.width() - _LEFT - 4) / len(days)
+        height = self.height() - _TOP - 8
+
+        def y_of(hour: float) -> float:
+            return _TOP + (hour - first) / (last - first) * height
+
+        for hour in range(int(first), int(last) + 1):
+            painter.setPen(QPen(t.color("hairline"), 1.0))
+            painter.drawLine(QPointF(_LEFT, y_of(hour)), QPointF(self.width() - 4, y_of(hour)))
+            painter.setPen(t.color("muted"))
+            painter.drawText(QRectF(0, y_of(hour) - 8, _LEFT - 8, 16), Qt.AlignmentFlag.AlignRight, f"{hour}:00")
+        for i, day in enumerate(days):
+            x = _LEFT + i * width
+            painter.setPen(t.color("ink"))
+            painter.drawText(
+                QRectF(x, 2, width, 17), Qt.AlignmentFlag.AlignHCenter, DAYS[day.weekday()][: 3 if width < 110 else 9]
+            )
+            painter.setPen(t.color("muted"))
+            painter.drawText(QRectF(x, 18, width, 16), Qt.AlignmentFlag.AlignHCenter, f"{day.day}.{day.month}.")
+            if self._hours.of(day) is None:
+                painter.fillRect(QRectF(x + 2, _TOP, width - 4, height), QColor(t.levels[0]))
+        for laid in self._plan.laid:
+            self._bar(painter, laid, _LEFT + days.index(laid.begin.date()) * width, width, y_of)
+        self._mark_deadline(painter, days, width, y_of)
+        painter.end()
+
+    def _bar(self, painter: QPainter, laid: Laid, x: float, width: float, y_of) -> None:  # type: ignore[no-untyped-def]
+        t = self._theme
+
+        def hour(moment: dt.datetime) -> float:
+            return moment.hour + moment.minute / 60 + (24 if moment.date() > laid.begin.date() else 0)
+
+        late = self._plan is not None and self._plan.deadline is not None and laid.end > self._plan.deadline
+        box = QRectF(x + 3, y_of(hour(laid.begin)) + 1, width - 6, y_of(hour(laid.end)) - y_of(hour(laid.begin)) - 2)
+        name = laid.job.label.rsplit(", round", 1)[0]
+        m = mark(self._places.get(name, 0))
+        for phase, begin, end in laid.phases():
+            part = QRectF(box.left(), y_of(hour(begin)) + 1, box.width(), y_of(hour(end)) - y_of(hour(begin)) - 1)
+            painter.fillRect(part, QColor(t.levels[1 if phase == "run" else 0]))
+        painter.setPen(QPen(m.color(t), 1.4, Qt.PenStyle.DashLine if late else Qt.PenStyle.SolidLine))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawRect(box)
+        draw(painter, m, t, QPointF(box.left() + 10, box.top() + 11), 5)
+        painter.setPen(t.color("ink"))
+        metrics = painter.fontMetrics()
+        painter.drawText(
+            QRectF(box.left() + 19, box.top() + 2, box.width() - 20, 18),
+            Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter,
+            metrics.elidedText(name, Qt.TextElideMode.ElideRight, int(box.width() - 21)),
+        )
+        if box.height() > 38:
+            painter.setPen(t.color("muted"))
+            painter.drawText(
+                QRectF(box.left() + 5, box.top() + 19, box.width() - 6, 16),
+                Qt.AlignmentFlag.AlignLeft,
+                f"{laid.begin:%H:%M}",
+            )
+        self._boxes.append((box, laid))
+
+    def _mark_deadline(self, painter: QPainter, days: list[dt.date], width: float, y_of) -> None:  # type: ignore[no-untyped-def]
+        deadline = self._plan.deadline if self._plan is not None else None
+        if deadline is None or deadline.date() not in days:
+            return
+        x = _LEFT + days.index(deadline.date()) * width
+        y = min(max(y_of(deadline.hour + deadline.minute / 60), _TOP), self.height() - 8.0)
+        painter.setPen(QPen(self._theme.color("warn"), 2))
+        painter.drawLine(QPointF(x, y), QPointF(x + width, y))
+        painter.drawText(QRectF(x, y - 17, width - 4, 16), Qt.AlignmentFlag.AlignRight, "deadline")
+
+    def mouseMoveEvent(self, event: object) -> None:
+        for box, laid in self._boxes:
+            if box.contains(event.position()):  # type: ignore[attr-defined]
+                lines = [laid.job.label, *(f"{b:%H:%M}–{e:%H:%M} {name}" for name, b, e in laid.phases())]
+                QToolTip.showText(event.globalPosition().toPoint(), "\n".join(lines), self)  # type: ignore[attr-defined]
+                return
+        QToolTip.hideText()

@@ -1,0 +1,73 @@
+"""A desk of several pages, with their names in a row and the last one remembered."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from PySide6.QtGui import QKeySequence, QShortcut
+from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
+
+from kuffin.app.settings import Settings
+
+
+class PagedDesk(QWidget):
+    """Pages with a row of names; Ctrl+PgUp and Ctrl+PgDown go from one to the next."""
+
+    def __init__(self, name: str, settings: Settings) -> None:
+        super().__init__()
+        self._name, self._settings = name, settings
+        self.pages = QStackedWidget()
+        self._group = QButtonGroup(self)
+        self._row = QHBoxLayout()
+        self._row.setContentsMargins(0, 2, 0, 4)
+        self._row.setSpacing(4)
+        self._titles: list[str] = []
+        self._keys: list[str] = []
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.setSpacing(6)
+        layout.addLayout(self._row)
+        layout.addWidget(self.pages, 1)
+        self._group.idClicked.connect(self._go)
+        for keys, step in (("Ctrl+PgDown", 1), ("Ctrl+PgUp", -1)):
+            shortcut = QShortcut(QKeySequence(keys), self)
+            shortcut.activated.connect(
+                lambda s=step: self._go((self.pages.currentIndex() + s) % max(self.pages.count(), 1))
+            )
+
+    def add_pages(self, pages: Sequence[tuple[str, str, QWidget]]) -> None:
+        """Give it its pages: (key, title, widget)."""
+        for i, (key, title, page) in enumerate(pages):
+            self._keys.append(key)
+            self._titles.append(title)
+            name = QPushButton(title)
+            name.setObjectName("page")
+            name.setCheckable(True)
+            self._group.addButton(name, i)
+            self._row.addWidget(name)
+            scroll = QScrollArea()
+            scroll.setWidgetResizable(True)
+            scroll.setWidget(page)
+            self.pages.addWidget(scroll)
+        self._row.addStretch(1)
+        remembered = self._settings.value(f"page/{self._name}", self._keys[0])
+        self.go(remembered if remembered in self._keys else self._keys[0])
+
+    def go(self, key: str) -> None:
+        """Turn to a page."""
+        self._go(self._keys.index(key))
+
+    @property
+    def page(self) -> str:
+        """The key of the page that is shown."""
+        return self._keys[self.pages.currentIndex()]
+
+    def mark_page(self, key: str, note: str) -> None:
+        """Put a short note behind a page's name, such as a count of what is open."""
+        i = self._keys.index(key)
+        self._group.button(i).setText(self._titles[i] + (f"  {note}" if note else ""))
+
+    def _go(self, index: int) -> None:
+        self.pages.setCurrentIndex(index)
+        self._group.button(index).setChecked(True)
+        self._settings.set_value(f"page/{self._name}", self._keys[index])

@@ -1,0 +1,52 @@
+"""The plan as an iCalendar file, for whatever calendar a person keeps (RFC 5545)."""
+
+from __future__ import annotations
+
+import datetime as dt
+from pathlib import Path
+
+from kuffin.core.errors import KuffinError
+from kuffin.core.schedule import Plan
+
+
+def to_icalendar(plan: Plan, question: str, now: dt.datetime | None = None) -> bytes:
+    """One event for each mount, its phases in the description; times are local, without a zone.
+
+    Parameters
+    ----------
+    plan : Plan
+    question : str
+        The study's question.
+    now : datetime, optional
+        When it was written.
+    """
+    from icalendar import Calendar, Event
+
+    calendar = Calendar()
+    calendar.add("prodid", "-//Kuffin//plan//EN")
+    calendar.add("version", "2.0")
+    stamp = now or dt.datetime.now(dt.UTC)
+    for laid in plan.laid:
+        event = Event()
+        event.add("uid", f"kuffin-mount-{laid.job.key}-{laid.begin:%Y%m%dT%H%M}")
+        event.add("dtstamp", stamp)
+        event.add("dtstart", laid.begin)
+        event.add("dtend", laid.end)
+        event.add("summary", laid.job.label)
+        phases = "\n".join(f"{begin:%H:%M} {name}" for name, begin, _ in laid.phases())
+        event.add("description", f"{question}\n{phases}")
+        calendar.add_component(event)
+    return calendar.to_ical()
+
+
+def write_icalendar(plan: Plan, question: str, path: Path) -> None:
+    """Write the plan to a file.
+
+    Raises
+    ------
+    KuffinError
+    """
+    try:
+        path.write_bytes(to_icalendar(plan, question))
+    except OSError as error:
+        raise KuffinError(f"{path.name}: cannot be written there ({error.strerror}); choose another folder") from None
