@@ -23,6 +23,7 @@ from kuffin import __version__
 from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
 from kuffin.app.desks.plan.desk import PlanDesk
+from kuffin.app.desks.prepare.desk import PrepareDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
@@ -43,7 +44,7 @@ from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
 # desk -> its place in the working order, which fixes its key (Ctrl+1 …)
-DESKS = {"Plan": 1, "Inspect": 4, "Compare": 5}
+DESKS = {"Plan": 1, "Prepare": 2, "Inspect": 4, "Compare": 5}
 
 
 class MainWindow(QMainWindow):
@@ -64,6 +65,7 @@ class MainWindow(QMainWindow):
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
         self.plan = PlanDesk(self.state, self.shelf, self.theme, self.settings)
+        self.prepare = PrepareDesk(self.state, self.shelf, self.theme, self.settings)
         self.inspect = InspectDesk(self.state, self.theme)
         self.compare = CompareDesk(self.state, self.theme)
         self.working = WorkingPanel()
@@ -92,7 +94,12 @@ class MainWindow(QMainWindow):
 
     def _lay_out(self) -> None:
         self.stack = QStackedWidget()
-        self._desks: dict[str, QWidget] = {"Plan": self.plan, "Inspect": self.inspect, "Compare": self.compare}
+        self._desks: dict[str, QWidget] = {
+            "Plan": self.plan,
+            "Prepare": self.prepare,
+            "Inspect": self.inspect,
+            "Compare": self.compare,
+        }
         self._tabs = QButtonGroup(self)
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
@@ -155,6 +162,8 @@ class MainWindow(QMainWindow):
         for source in (self.header, self.inspect, self.compare):
             source.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
+        self.prepare.plan_wanted.connect(lambda: self.show_desk("Plan"))
+        self.prepare.said.connect(self.strip.say)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.start.demo_wanted.connect(self.notebooks.open_demo)
         self.start.study_wanted.connect(self.studies.new_study)
@@ -180,8 +189,18 @@ class MainWindow(QMainWindow):
         self._tabs.button(list(self._desks).index(name)).setChecked(True)
 
     def open_mount(self, mount_id: int) -> None:
+        """Look at a mount's run, or prepare it where it has none."""
         self.state.look_at(mount_id)
-        self.show_desk("Inspect")
+        mount = self.state.mount()
+        if mount is not None and not mount.live_runs:
+            self.prepare_mount(mount_id)
+        else:
+            self.show_desk("Inspect")
+
+    def prepare_mount(self, mount_id: int | None) -> None:
+        """Go to the Prepare desk with a mount."""
+        self.prepare.choose(mount_id)
+        self.show_desk("Prepare")
 
     def do_next(self) -> None:
         """Do the one next thing."""
@@ -193,7 +212,9 @@ class MainWindow(QMainWindow):
             self.open_mount(step.mount_id)
         elif step.action == "add":
             self.studies.ask_logs()
-        elif step.action in {"plan", "prepare"}:
+        elif step.action == "prepare":
+            self.prepare_mount(step.mount_id)
+        elif step.action == "plan":
             self.show_desk("Plan")
         else:
             self.show_desk("Compare")
@@ -263,6 +284,7 @@ class MainWindow(QMainWindow):
         themed: list[Callable[[looks.Theme], None]] = [
             self.side.set_theme,
             self.plan.set_theme,
+            self.prepare.set_theme,
             self.inspect.set_theme,
             self.compare.set_theme,
         ]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -94,3 +95,10 @@ def set_note(notebook: Notebook, mount_id: int, note: str) -> None:
     """Write a note on a mount."""
     with notebook.edit("note on a mount") as session:
         session.get_one(Mount, mount_id).note = note.strip()
+
+
+def sheets_of(notebook: Notebook, mounts: Sequence[int], kind: str) -> dict[int, dict[str, Any]]:
+    """One kind of sheet of several mounts, by mount."""
+    with notebook.session() as session:
+        found = session.scalars(select(Sheet).where(Sheet.mount_id.in_(list(mounts)), Sheet.kind == kind))
+        return {s.mount_id: dict(s.values) for s in found}

@@ -1,0 +1,65 @@
+"""Bleeding: whether air still comes out, from the flow."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+
+from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.desks.prepare.watch import Watched
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import number, row
+from kuffin.app.widgets.sketch import Series, Sketch
+from kuffin.core.errors import KuffinError
+from kuffin.core.loop import Bleeding, bleeding
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.prepare.desk import PrepareDesk
+
+
+class BleedPage(PreparePage):
+    """The page."""
+
+    kind = "bleed"
+
+    def __init__(self, desk: PrepareDesk) -> None:
+        super().__init__(desk)
+        self._said = text(style="heading")
+        self.column.addWidget(self._said)
+        self.usual = number(0.05, 20, "%", 2, 0.1, "The flow sensor's own scatter")
+        self.usual.valueChanged.connect(lambda v: self.keep(usual_percent=v))
+        self.column.addWidget(
+            row(text("the flow sensor's own scatter, of its reading", style="muted", wrap=False), self.usual)
+        )
+        self.plot = Sketch(desk.theme, "Flow", 190)
+        self.column.addWidget(self.plot)
+        self.watched = Watched(self, [("flow", "L/h")], [("flow",)])
+        self.watched.changed.connect(lambda rows: self.keep(readings=rows, began=self.watched.began))
+        self.column.addWidget(self.watched)
+        self.column.addWidget(self.cautions("dry", "jumper"))
+        self.column.addStretch(1)
+        self.result: Bleeding | None = None
+
+    def renew(self) -> None:
+        kept = self.sheet()
+        self.usual.setValue(float(kept.get("usual_percent", 0.6)))
+        rows: list[list[Any]] = kept.get("readings", [])
+        self.watched.show_rows(rows, kept.get("began"))
+        self.result = None
+        if not rows:
+            self._said.setText(
+                "Let the pump run, tilt and tap, and read the flow every quarter of a minute; or take a log of it."
+            )
+            self.plot.show_series([Series([], [])], "min", "L/h")
+            return
+        data = np.array([[np.nan if v is None else v for v in r] for r in rows], dtype=float)
+        self.plot.show_series(
+            [Series(list(data[:, 0] / 60), list(data[:, 1]), "both" if len(rows) < 60 else "line")], "min", "L/h"
+        )
+        try:
+            self.result = bleeding(data[:, 0], data[:, 1], self.usual.value())
+            sentence = self.result.sentence
+        except KuffinError as error:
+            sentence = str(error)
+        self._said.setText(sentence[0].upper() + sentence[1:] + ".")

@@ -1,0 +1,277 @@
+"""The change-over: what to do, ticked one by one, timed, with notes and photos; until the mount is ready to run."""
+
+from __future__ import annotations
+
+import datetime as dt
+from collections.abc import Sequence
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeyEvent
+from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
+
+from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.settings import documents
+from kuffin.app.widgets.bits import link_button, text
+from kuffin.app.widgets.forms import button, choice, refill, row
+from kuffin.app.widgets.photos import PhotoStrip
+from kuffin.core.cautions import ABOUT, CAUTIONS
+from kuffin.core.changeover import Task, minutes
+from kuffin.notebook import planning, preparing, shelf
+from kuffin.notebook.entities import Tick
+from kuffin.verdicts.preparing import change_to
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.prepare.desk import PrepareDesk
+
+
+class _Box(QCheckBox):
+    """Enter ticks and goes on to the next; Space ticks."""
+
+    passed = Signal()
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            if not self.isChecked():
+                self.click()
+            self.passed.emit()
+        else:
+            super().keyPressEvent(event)
+
+
+class TaskRow(QWidget):
+    """One thing to do."""
+
+    ticked = Signal(str, bool)
+    noted = Signal(str, str)
+    sheet_wanted = Signal(str)
+    dismissed = Signal(str)
+
+    def __init__(self, number: int, task: Task) -> None:
+        super().__init__()
+        self.task = task
+        self.box = _Box()
+        self.box.setAccessibleName(task.text)
+        self.box.clicked.connect(lambda on: self.ticked.emit(task.key, on))
+        self._words = text(f"{number}.  {task.text}")
+        self._words.mousePressEvent = lambda _e: self.box.click()  # type: ignore[method-assign]
+        self._took = text(style="small", wrap=False)
+        self._cautions = QVBoxLayout()
+        self._cautions.setSpacing(0)
+        self.note = QLineEdit()
+        self.note.setPlaceholderText("note on this step")
+        self.note.setAccessibleName(f"Note on step {number}")
+        self.note.editingFinished.connect(lambda: self.noted.emit(task.key, self.note.text().strip()))
+        self._write = link_button("note", f"Write a note on step {number}")
+        self._write.clicked.connect(self._open_note)
+        grid = QGridLayout(self)
+        grid.setContentsMargins(0, 1, 0, 1)
+        grid.setVerticalSpacing(1)
+        grid.setHorizontalSpacing(8)
+        grid.addWidget(self.box, 0, 0, Qt.AlignmentFlag.AlignTop)
+        grid.addWidget(self._words, 0, 1)
+        grid.addWidget(self._took, 0, 2)
+        if task.sheet:
+            names = {"leak": "leak test", "bleed": "bleeding", "print": "contact print"}
+            go = link_button(names.get(task.sheet, task.sheet))
+            go.clicked.connect(lambda: self.sheet_wanted.emit(task.sheet))
+            grid.addWidget(go, 0, 3)
+        grid.addWidget(self._write, 0, 4)
+        grid.addLayout(self._cautions, 1, 1, 1, 4)
+        grid.addWidget(self.note, 2, 1, 1, 4)
+        grid.setColumnStretch(1, 1)
+        self.note.hide()
+        self._shown_cautions: tuple[str, ...] | None = None
+
+    def show_tick(self, tick: Tick | None, dismissed: Sequence[str]) -> None:
+        """Show whether it is done, how long it took, what was noted, and the cautions that still count."""
+        done = tick is not None and tick.done_at is not None
+        self.box.setChecked(done)
+        if done and tick is not None and tick.seconds is not None:
+            self._took.setText(f"{tick.seconds / 60:.0f} min" if tick.seconds >= 90 else f"{tick.seconds:.0f} s")
+        else:
+            self._took.setText("done" if done else f"about {self.task.minutes:.0f} min")
+        note = tick.note if tick is not None else ""
+        if not self.note.hasFocus():
+            self.note.setText(note)
+            self.note.setVisible(bool(note))
+            self._write.setVisible(not note)
+        self._words.setProperty("muted", "true" if done else None)
+        self._words.style().unpolish(self._words)
+        self._words.style().polish(self._words)
+        self._show_cautions(() if done else tuple(c for c in self.task.cautions if c not in dismissed))
+
+    def _show_cautions(self, keys: tuple[str, ...]) -> None:
+        if keys == self._shown_cautions:
+            return
+        self._shown_cautions = keys
+        while self._cautions.count():
+            item = self._cautions.takeAt(0)
+            if item is not None and (old := item.widget()) is not None:
+                old.hide()
+                old.deleteLater()
+        for key in keys:
+            seen = link_button("seen", f"Do not show this caution again for this mount: {key}")
+            seen.clicked.connect(lambda _c=False, k=key: self.dismissed.emit(k))
+            line = QWidget()
+            grid = QGridLayout(line)
+            grid.setContentsMargins(0, 0, 0, 0)
+            words = text(CAUTIONS[key], style="warn")
+            words.setProperty("caution", "true")
+            grid.addWidget(words, 0, 0)
+            grid.addWidget(seen, 0, 1, Qt.AlignmentFlag.AlignTop)
+            grid.setColumnStretch(0, 1)
+            self._cautions.addWidget(line)
+
+    def _open_note(self) -> None:
+        self.note.show()
+        self._write.hide()
+        self.note.setFocus()
+
+
+class ChangeOverPage(PreparePage):
+    """The page."""
+
+    kind = "cautions"
+
+    def __init__(self, desk: PrepareDesk) -> None:
+        super().__init__(desk)
+        self.setAcceptDrops(True)
+        self._said = text(style="heading")
+        self.sample = choice([], "Sample")
+        self.sample.activated.connect(lambda: self.edit(planning.set_sample, self.mount.id, self.sample.currentData()))
+        self.column.addWidget(self._said)
+        self.column.addWidget(row(text("sample", style="muted", wrap=False), self.sample))
+        self._list = QVBoxLayout()
+        self._list.setSpacing(2)
+        self.column.addLayout(self._list)
+        self.rows: list[TaskRow] = []
+        self.ready = QPushButton("Ready to run")
+        self.ready.setObjectName("next")
+        self.ready.clicked.connect(self._make_ready)
+        self._left = text(style="muted")
+        again = button(
+            "Start again", lambda: self.edit(preparing.start_again, self.mount.id), "Takes all ticks back; notes stay"
+        )
+        self.column.addWidget(row(self.ready, again))
+        self.column.addWidget(self._left)
+        self.column.addWidget(text("Photos: drop them here", style="muted"))
+        self.photos = PhotoStrip(desk.state)
+        self.photos.removed.connect(lambda i: self.edit(shelf.bin_photo, i))
+        self.column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
+        self.note = QLineEdit()
+        self.note.setPlaceholderText("note on this mount")
+        self.note.setAccessibleName("Note on this mount")
+        self.note.editingFinished.connect(self._noted)
+        self.column.addWidget(self.note)
+        self.column.addWidget(text(ABOUT, style="small"))
+        self.column.addStretch(1)
+
+    def renew(self) -> None:
+        change = change_to(self.study, self.mount, self.shelf.bench, self.shelf.parts)
+        coming = f"{self.candidate.name}, round {self.mount.round}"
+        if change.before is None:
+            self._said.setText(
+                f"An empty bench is made ready for {coming}: about {minutes(list(change.tasks)):.0f} min."
+            )
+        else:
+            self._said.setText(
+                f"From {change.before.candidate.name}, round {change.before.round}, to {coming}: about {minutes(list(change.tasks)):.0f} min."
+            )
+        samples: list[tuple[str, object]] = [
+            (s.label + (f" ({s.came})" if s.came else ""), s.id) for s in self.candidate.samples
+        ]
+        refill(self.sample, samples, self.mount.sample_id)
+        if [r.task for r in self.rows] != list(change.tasks):
+            self._list_tasks(change.tasks)
+        dismissed = self.sheet().get("dismissed", [])
+        for task_row in self.rows:
+            task_row.show_tick(self.desk.done.ticks.get(task_row.task.key), dismissed)
+        left = [r.task for r in self.rows if not r.box.isChecked()]
+        self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
+        if self.mount.ready_at:
+            self._left.setText(
+                f"Ready since {self.mount.ready_at[11:16]}. Start the run; drop its log on the loom afterwards."
+            )
+        elif left:
+            self._left.setText(f"Still to do: {len(left)} of {len(self.rows)}; next: {left[0].text}")
+        else:
+            self._left.setText("Everything is ticked.")
+        self.photos.show_photos(
+            shelf.photos(self.state.notebook, mount_id=self.mount.id) if self.state.notebook else []
+        )
+        if not self.note.hasFocus():
+            self.note.setText(self.mount.note)
+
+    def _list_tasks(self, tasks: Sequence[Task]) -> None:
+        for old in self.rows:
+            self._list.removeWidget(old)
+            old.hide()
+            old.deleteLater()
+        self.rows = []
+        for number, task in enumerate(tasks, 1):
+            made = TaskRow(number, task)
+            made.ticked.connect(self.tick)
+            made.noted.connect(self._note)
+            made.sheet_wanted.connect(self.desk.go)
+            made.dismissed.connect(self._dismiss)
+            made.box.passed.connect(lambda n=number: self._focus(n))
+            self.rows.append(made)
+            self._list.addWidget(made)
+
+    def _focus(self, number: int) -> None:
+        if number < len(self.rows):
+            self.rows[number].box.setFocus()
+        else:
+            self.ready.setFocus()
+
+    # --- doing -----------------------------------------------------------------------------------------------------
+
+    def tick(self, key: str, on: bool) -> None:
+        """Tick a step; the time since the one before is its own."""
+        task = next(r.task for r in self.rows if r.task.key == key)
+        stamps = [t.done_at for t in self.desk.done.ticks.values() if t.done_at]
+        last = max([*stamps, self.mount.begun_at or ""])
+        seconds = None
+        if on and last:
+            seconds = (dt.datetime.now() - dt.datetime.fromisoformat(last)).total_seconds()
+            seconds = round(seconds) if 0 <= seconds < 4 * 3600 else None
+        self.edit(preparing.tick, self.mount.id, key, task.text, on, seconds)
+
+    def _note(self, key: str, note: str) -> None:
+        tick = self.desk.done.ticks.get(key)
+        if note != (tick.note if tick is not None else ""):
+            task = next(r.task for r in self.rows if r.task.key == key)
+            self.edit(preparing.note_step, self.mount.id, key, task.text, note)
+
+    def _noted(self) -> None:
+        if self.desk.mount is not None and self.note.text().strip() != self.mount.note:
+            self.edit(preparing.set_note, self.mount.id, self.note.text())
+
+    def _dismiss(self, key: str) -> None:
+        self.keep(dismissed=sorted({*self.sheet().get("dismissed", []), key}))
+
+    def _make_ready(self) -> None:
+        left = [r.task.text for r in self.rows if not r.box.isChecked()]
+        if left and not self.mount.ready_at:
+            self.state.trouble.emit(f"not ticked yet: {left[0]} Tick it, or write a note on it why it is left out")
+            unexplained = [r for r in self.rows if not r.box.isChecked() and not r.note.text().strip()]
+            if unexplained:
+                return
+        self.edit(preparing.make_ready, self.mount.id, self.mount.ready_at is None)
+
+    def _ask_photos(self) -> None:
+        paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")
+        self.add_photos(paths)
+
+    def add_photos(self, paths: Sequence[str]) -> None:
+        """Attach photos to the mount."""
+        for path in paths:
+            self.edit(shelf.add_photo, path, mount_id=self.mount.id)
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls() and self.desk.mount is not None:
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        self.add_photos([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])

@@ -1,0 +1,296 @@
+"""The contact print: two photos, their dies' corners marked, what was covered; and all mounts' prints side by side."""
+
+from __future__ import annotations
+
+import base64
+import io
+from collections.abc import Sequence
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+from PySide6.QtCore import QByteArray, Qt, Signal
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QImage, QPixmap
+from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QHBoxLayout, QLabel, QVBoxLayout, QWidget
+
+from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.jobs import Task
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import documents
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import NumberLine, button, row
+from kuffin.app.widgets.photos import CornerMarker, load_picture
+from kuffin.core.contact import Print, both_sides, read_print, turned_round
+from kuffin.notebook.preparing import sheets_of
+from kuffin.notebook.shelf import add_photo, photo_data
+from kuffin.verdicts.words import number as figure
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.prepare.desk import PrepareDesk
+
+_SIDES = {"block": "on the block", "die": "on the die"}
+
+
+class Side(QWidget):
+    """One of the two photos: dropped, marked, read."""
+
+    photo_given = Signal(str)
+    marked = Signal(list)
+    turned = Signal(bool)
+
+    def __init__(self, title: str, theme: Theme) -> None:
+        super().__init__()
+        self.setAcceptDrops(True)
+        self.marker = CornerMarker(theme, f"Photo of the print {title}")
+        self.marker.marked.connect(self.marked.emit)
+        self.turn = QCheckBox("covered and bare are the other way round")
+        self.turn.clicked.connect(self.turned.emit)
+        self.said = text(style="muted")
+        self.map = QLabel()
+        self.map.setAccessibleName(f"Map of the print {title}")
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.addWidget(
+            row(text(f"The print {title}", style="heading", wrap=False), None, button("Photo …", self._ask))
+        )
+        layout.addWidget(self.marker)
+        lower = QHBoxLayout()
+        lower.addWidget(self.map)
+        words = QVBoxLayout()
+        words.addWidget(self.said)
+        words.addWidget(self.turn)
+        words.addStretch(1)
+        lower.addLayout(words, 1)
+        layout.addLayout(lower)
+
+    def _ask(self) -> None:
+        path, _ = QFileDialog.getOpenFileName(self, "Photo of a print", str(documents()), "Photos (*.jpg *.jpeg *.png)")
+        if path:
+            self.photo_given.emit(path)
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls():
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
+        if paths:
+            self.photo_given.emit(paths[0])
+
+
+class PrintPage(PreparePage):
+    """The page."""
+
+    kind = "print"
+
+    def __init__(self, desk: PrepareDesk) -> None:
+        super().__init__(desk)
+        self._said = text(style="heading")
+        self.column.addWidget(self._said)
+        self.width = NumberLine("mm", "Width of the die", 1, 200)
+        self.height = NumberLine("mm", "Height of the die", 1, 200)
+        for box, key in ((self.width, "width_mm"), (self.height, "height_mm")):
+            box.given.connect(lambda v, k=key: self._measured(k, v))
+            box.refused.connect(self.state.trouble.emit)
+        self.column.addWidget(
+            row(
+                text("the die is", style="muted", wrap=False),
+                self.width,
+                text("mm wide and", style="muted", wrap=False),
+                self.height,
+                text("mm high", style="muted", wrap=False),
+            )
+        )
+        self.sides = {key: Side(title, desk.theme) for key, title in _SIDES.items()}
+        both = QHBoxLayout()
+        for key, side in self.sides.items():
+            side.photo_given.connect(lambda path, k=key: self.take_photo(k, path))
+            side.marked.connect(lambda corners, k=key: self.mark(k, corners))
+            side.turned.connect(lambda on, k=key: self._turn(k, on))
+            both.addWidget(side, 1)
+        self.column.addLayout(both)
+        self.column.addWidget(
+            text(
+                "Click the die's four corners in each photo, one after the other around it (Space and the arrow keys do it too).",
+                style="muted",
+            )
+        )
+        self.heading("All mounts")
+        self._gallery = QGridLayout()
+        self._gallery.setHorizontalSpacing(14)
+        self.column.addLayout(self._gallery)
+        self.column.addStretch(1)
+        self.prints: dict[str, Print] = {}
+        self._shown: dict[str, object] = {}
+        self._gallery_shown: object = None
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def renew(self) -> None:
+        kept = self.sheet()
+        self.width.show_value(kept.get("width_mm"))
+        self.height.show_value(kept.get("height_mm"))
+        for key, side in self.sides.items():
+            one: dict[str, Any] = kept.get(key, {})
+            shows = (self.mount.id, one.get("photo"), tuple(map(tuple, one.get("corners", []))))
+            if self._shown.get(key) != shows:
+                self._shown[key] = shows
+                image = load_picture(self.state, one["photo"]) if one.get("photo") else QImage()
+                side.marker.show_photo(image, one.get("corners", []))
+            side.turn.setVisible("share" in one)
+            side.turn.setChecked(bool(one.get("turned")))
+            side.said.setText(self._words(one))
+            side.map.setPixmap(_picture(one.get("map")))
+        self._said.setText(self._headline(kept))
+        self._show_gallery()
+
+    def _words(self, one: dict[str, Any]) -> str:
+        if "problem" in one:
+            return str(one["problem"])
+        if "share" not in one:
+            return "mark the four corners of the die" if one.get("photo") else ""
+        glare = one.get("glare", 0.0)
+        said = (
+            f"{100 * one['share']:.0f} % covered ({100 * one['low']:.0f} to {100 * one['high']:.0f} %), "
+            f"{100 * one['thin']:.0f} % of it thinly (light on the map)"
+        )
+        return said + (f". Glare hides {100 * glare:.0f} %: photograph it again in soft light" if glare > 0.15 else "")
+
+    def _headline(self, kept: dict[str, Any]) -> str:
+        read = [kept[k] for k in _SIDES if "share" in kept.get(k, {})]
+        if not read:
+            return "After taking the block off, photograph the print on it and on the die, straight from above and without flash."
+        best = max(read, key=lambda o: o["share"])
+        if "both" in kept and len(read) == 2:
+            return (
+                f"{100 * kept['both']:.0f} % of the die had paste on one side or the other; "
+                f"on the better print {100 * best['low']:.0f} to {100 * best['high']:.0f} %."
+            )
+        return f"{100 * best['share']:.0f} % of the die was covered ({100 * best['low']:.0f} to {100 * best['high']:.0f} %)."
+
+    def _show_gallery(self) -> None:
+        notebook = self.state.notebook
+        if notebook is None:
+            return
+        mounts = [m for c in self.study.live_candidates for m in c.live_mounts]
+        found = sheets_of(notebook, [m.id for m in mounts], "print")
+        rows = []
+        for m in mounts:
+            kept = found.get(m.id, {})
+            one = max((kept[k] for k in _SIDES if "share" in kept.get(k, {})), key=lambda o: o["share"], default=None)
+            if one is not None:
+                reading = self.state.reading(m.id)
+                value = (
+                    f"{figure(reading.value, 2)} K"
+                    if reading is not None and reading.value is not None
+                    else "no reading yet"
+                )
+                rows.append((f"{m.candidate.name}, round {m.round}", one["map"], f"{100 * one['share']:.0f} %", value))
+        if rows == self._gallery_shown:
+            return
+        self._gallery_shown = rows
+        while self._gallery.count():
+            item = self._gallery.takeAt(0)
+            if item is not None and (old := item.widget()) is not None:
+                old.hide()
+                old.deleteLater()
+        if not rows:
+            self._gallery.addWidget(
+                text("The prints of all mounts come here, beside their readings.", style="muted"), 0, 0
+            )
+        for i, (label, picture, share, value) in enumerate(rows):
+            image = QLabel()
+            image.setPixmap(_picture(picture))
+            image.setAccessibleName(f"Print of {label}")
+            at = 4 * (i // 6), i % 6
+            for j, widget in enumerate(
+                (image, text(label, style="small"), text(f"{share} covered"), text(value, style="muted"))
+            ):
+                self._gallery.addWidget(widget, at[0] + j, at[1])
+        self._gallery.setColumnStretch(6, 1)
+
+    # --- doing -----------------------------------------------------------------------------------------------------
+
+    def take_photo(self, side: str, path: str) -> None:
+        """Take a photo for one side."""
+        photo = self.edit(add_photo, path, mount_id=self.mount.id, kind=f"print {side}")
+        if isinstance(photo, int):
+            self.keep(**{side: {"photo": photo}}, both=None)
+
+    def mark(self, side: str, corners: Sequence[tuple[float, float]]) -> None:
+        """Take the four corners and read the print."""
+        one = dict(self.sheet().get(side, {}))
+        one["corners"] = [[round(x, 1), round(y, 1)] for x, y in corners]
+        self._read(side, one)
+
+    def _turn(self, side: str, on: bool) -> None:
+        self._read(side, {**self.sheet().get(side, {}), "turned": on})
+
+    def _measured(self, key: str, value: float | None) -> None:
+        self.keep(**{key: value})
+        for side in _SIDES:
+            if len(self.sheet().get(side, {}).get("corners", [])) == 4:
+                self._read(side, dict(self.sheet()[side]))
+
+    def _read(self, side: str, one: dict[str, Any]) -> None:
+        notebook, mount_id = self.state.notebook, self.mount.id
+        if notebook is None or not one.get("photo"):
+            return
+        width, height = self.sheet().get("width_mm"), self.sheet().get("height_mm")
+        aspect = width / height if width and height else 1.0
+        photo, corners, turned = one["photo"], one["corners"], bool(one.get("turned"))
+
+        def work(_task: Task) -> tuple[Print, str]:
+            from PIL import Image, ImageOps
+
+            with Image.open(io.BytesIO(photo_data(notebook, photo))) as opened:
+                # Qt shows a photo as its camera held it, so corners are marked there too
+                image = np.asarray(ImageOps.exif_transpose(opened).convert("RGB"))
+            found = read_print(image, corners, aspect)
+            found = turned_round(found) if turned else found
+            return found, _map_png(found)
+
+        def done(result: tuple[Print, str]) -> None:
+            if self.desk.mount is None or self.desk.mount.id != mount_id:
+                return
+            found, png = result
+            self.prints[side] = found
+            numbers = {
+                "share": found.share,
+                "low": found.low,
+                "high": found.high,
+                "thin": found.thin_share,
+                "glare": found.glare_share,
+            }
+            kept = {k: v for k, v in one.items() if k != "problem"}
+            values: dict[str, Any] = {side: {**kept, **{k: round(v, 4) for k, v in numbers.items()}, "map": png}}
+            if len(self.prints) == 2:
+                values["both"] = round(both_sides(self.prints["block"], self.prints["die"])[0], 4)
+            self.keep(**values)
+
+        def failed(sentence: str) -> None:
+            self.keep(**{side: {"photo": photo, "corners": corners, "problem": sentence}})
+
+        self.state.jobs.start("reading the print", work, done, failed)
+
+    def forget(self) -> None:
+        """Another mount is on the desk."""
+        self.prints = {}
+
+
+def _map_png(found: Print, side: int = 96) -> str:
+    """A small picture of how thickly a print is covered: dark is full, light is thin, white is bare."""
+    from PIL import Image
+
+    levels = np.where(found.covered, 255 - 175 * np.clip(found.fill, 0, 1), 250).astype(np.uint8)
+    image = Image.fromarray(levels, "L")
+    image.thumbnail((side, side))
+    out = io.BytesIO()
+    image.save(out, "PNG")
+    return base64.b64encode(out.getvalue()).decode("ascii")
+
+
+def _picture(png: str | None) -> QPixmap:
+    if not png:
+        return QPixmap()
+    image = QImage.fromData(QByteArray(base64.b64decode(png)))
+    return QPixmap.fromImage(image.scaledToHeight(96, Qt.TransformationMode.SmoothTransformation))

@@ -1,0 +1,134 @@
+"""The Prepare desk."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
+
+from kuffin.app.desks.prepare.bleed import BleedPage
+from kuffin.app.desks.prepare.changeover import ChangeOverPage
+from kuffin.app.desks.prepare.contact import PrintPage
+from kuffin.app.desks.prepare.fill import FillPage
+from kuffin.app.desks.prepare.fitting import FitPage
+from kuffin.app.desks.prepare.leak import LeakPage
+from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import Settings
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import button, choice, refill
+from kuffin.app.widgets.paged import PagedDesk
+from kuffin.core.changeover import Task
+from kuffin.core.errors import KuffinError
+from kuffin.notebook.entities import Mount
+from kuffin.notebook.preparing import Prepared, prepared
+from kuffin.verdicts.planning import is_done, next_mount, order_of
+from kuffin.verdicts.preparing import change_to
+
+
+class PrepareDesk(PagedDesk):
+    """Six pages about one mount: the one that comes next, or another that is chosen."""
+
+    plan_wanted = Signal()
+    said = Signal(str)
+
+    def __init__(self, state: State, shelf: ShelfState, theme: Theme, settings: Settings) -> None:
+        super().__init__("prepare", settings)
+        self.state, self.shelf, self.theme = state, shelf, theme
+        self.mount: Mount | None = None
+        self.done = Prepared({}, {})
+        self._chosen: int | None = None
+        self.which = choice([], "The mount that is prepared")
+        self.which.activated.connect(lambda: self.choose(self.which.currentData()))
+        self._empty = text(style="muted")
+        self._plan = button("Plan the mounts", self.plan_wanted.emit)
+        self.changeover = ChangeOverPage(self)
+        self.fill = FillPage(self)
+        self.leak = LeakPage(self)
+        self.bleed = BleedPage(self)
+        self.fitting = FitPage(self)
+        self.contact = PrintPage(self)
+        self._pages: tuple[PreparePage, ...] = (
+            self.changeover,
+            self.fill,
+            self.leak,
+            self.bleed,
+            self.fitting,
+            self.contact,
+        )
+        titles = ("Change-over", "Fill", "Leak test", "Bleeding", "Fit", "Contact print")
+        keys = ("changeover", "fill", "leak", "bleed", "fit", "print")
+        self.add_pages(list(zip(keys, titles, self._pages, strict=True)))
+        head = QHBoxLayout()
+        head.addWidget(self.which)
+        head.addStretch(1)
+        outer = self.layout()
+        assert isinstance(outer, QVBoxLayout)
+        outer.insertLayout(0, head)
+        outer.insertWidget(1, self._empty)
+        outer.insertWidget(2, self._plan)
+        shelf.changed.connect(self.renew)
+        self.renew()
+
+    def choose(self, mount_id: object) -> None:
+        """Prepare another mount than the next one."""
+        self._chosen = mount_id if isinstance(mount_id, int) else None
+        self.renew()
+
+    def renew(self) -> None:
+        """Show the mount as it is now."""
+        study, notebook = self.state.study, self.state.notebook
+        before = self.mount.id if self.mount is not None else None
+        mounts = order_of(study) if study is not None else []
+        self.mount = next((m for m in mounts if m.id == self._chosen), None)
+        if self.mount is None and study is not None:
+            self._chosen = None
+            self.mount = next_mount(study) or (mounts[-1] if mounts else None)
+        ready = self.mount is not None
+        self.which.setVisible(ready)
+        self.pages.setVisible(ready)
+        for name in self._group.buttons():
+            name.setVisible(ready)
+        self._empty.setVisible(not ready)
+        self._plan.setVisible(not ready and study is not None)
+        self._empty.setText(
+            "Prepare walks you through each mount, from the change-over to “ready to run”. No mount is planned yet."
+        )
+        if self.mount is None or notebook is None or study is None:
+            self.done = Prepared({}, {})
+            return
+        coming = next_mount(study)
+        words = {True: "done"}
+        options: list[tuple[str, object]] = []
+        for m in mounts:
+            state = words.get(is_done(m)) or (
+                "ready to run" if m.ready_at else "next" if coming and m.id == coming.id else "to do"
+            )
+            options.append((f"{m.candidate.name}, round {m.round}  ·  {state}", m.id))
+        refill(self.which, options, self.mount.id)
+        try:
+            self.done = prepared(notebook, self.mount.id)
+        except KuffinError as error:
+            self.state.trouble.emit(str(error))
+            return
+        if self.mount.id != before:
+            self.contact.forget()
+        for page in self._pages:
+            page._renew()
+        ticked = sum(1 for t in self.tasks() if (k := self.done.ticks.get(t.key)) is not None and k.done_at)
+        self.mark_page("changeover", f"{ticked} of {len(self.tasks())}")
+
+    def tasks(self) -> tuple[Task, ...]:
+        """What there is to do for the mount."""
+        if self.mount is None or self.state.study is None:
+            return ()
+        return change_to(self.state.study, self.mount, self.shelf.bench, self.shelf.parts).tasks
+
+    def set_theme(self, theme: Theme) -> None:
+        self.theme = theme
+        self.leak.plot.set_theme(theme)
+        self.bleed.plot.set_theme(theme)
+        self.fitting.picture.set_theme(theme)
+        for side in self.contact.sides.values():
+            side.marker.set_theme(theme)

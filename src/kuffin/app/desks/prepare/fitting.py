@@ -1,0 +1,209 @@
+"""Fit: screws into the radiator, pads under the block, metals in the loop, the order of tightening, the dew point."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING, Any
+
+from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
+
+from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.app.widgets.screws import ScrewPicture
+from kuffin.core.errors import KuffinError
+from kuffin.core.fit import Pad, pads, screw
+from kuffin.core.loop import dew_point_c, metal_warnings
+from kuffin.core.parts import kind_of
+from kuffin.verdicts.configurations import metals_of, parts_of
+from kuffin.verdicts.words import number as figure
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.prepare.desk import PrepareDesk
+
+_PATTERNS = next(f.options for f in kind_of("processor block").fields if f.key == "screw_pattern")
+
+
+class FitPage(PreparePage):
+    """The page."""
+
+    kind = "fit"
+
+    def __init__(self, desk: PrepareDesk) -> None:
+        super().__init__(desk)
+        self.heading("Screws into the radiator")
+        self.boxes: dict[str, NumberLine] = {}
+        self.column.addWidget(
+            row(
+                *self._numbers(
+                    ("length_mm", "screw"),
+                    ("fan_mm", "fan"),
+                    ("depth_mm", "depth to the core"),
+                    ("washers", "washers"),
+                    ("washer_mm", "each"),
+                    ("grille_mm", "grille"),
+                )
+            )
+        )
+        self._screws = text()
+        self.column.addWidget(self._screws)
+        self.heading("Pads")
+        self.table = WritingTable(
+            ["where", "pad, mm", "gap, mm", "squeeze at least, %", "at most, %", "how it sits"], "Pads", stretch=5
+        )
+        self.table.written.connect(self._pad_written)
+        self.column.addWidget(self.table)
+        self.column.addWidget(row(button("Add a pad", self._add_pad), button("Remove it", self._remove_pad)))
+        self._pads = text()
+        self.column.addWidget(self._pads)
+        self.heading("Metals in the loop")
+        self._metals = text()
+        self.column.addWidget(self._metals)
+        lower = QHBoxLayout()
+        left, right = QVBoxLayout(), QVBoxLayout()
+        left.addWidget(text("Tightening", style="heading"))
+        self.pattern = choice([(p, p) for p in _PATTERNS], "Screw pattern")
+        self.pattern.activated.connect(lambda: self.keep(pattern=self.pattern.currentData()))
+        left.addWidget(row(self.pattern, text("screws, across each time", style="muted", wrap=False)))
+        self.picture = ScrewPicture(desk.theme)
+        left.addWidget(self.picture)
+        left.addWidget(
+            text("Two turns each, then round again until they stop or the torque is reached.", style="muted")
+        )
+        right.addWidget(text("Dew point", style="heading"))
+        right.addWidget(
+            row(*self._numbers(("air_c", "air"), ("humidity", "humidity"), ("coldest_c", "coldest wet surface")))
+        )
+        self._dew = text()
+        right.addWidget(self._dew)
+        right.addStretch(1)
+        lower.addLayout(left, 1)
+        lower.addLayout(right, 1)
+        self.column.addLayout(lower)
+        self.column.addWidget(self.cautions("fins"))
+        self.column.addStretch(1)
+
+    _UNITS = {"washers": "", "humidity": "%", "air_c": "°C", "coldest_c": "°C"}  # noqa: RUF012
+
+    def _numbers(self, *named: tuple[str, str]) -> list[Any]:
+        out: list[Any] = []
+        for key, label in named:
+            unit = self._UNITS.get(key, "mm")
+            box = NumberLine(unit, label)
+            box.setMaximumWidth(70)
+            box.given.connect(lambda v, k=key: self.keep(**{k: v}))
+            box.refused.connect(self.state.trouble.emit)
+            self.boxes[key] = box
+            out += [text(label, style="muted", wrap=False), box]
+            if unit:
+                out.append(text(unit, style="muted", wrap=False))
+        return out
+
+    def renew(self) -> None:
+        kept = self.sheet()
+        parts = parts_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts)
+        radiator, fans, block = parts.get("radiator"), parts.get("fans"), parts.get("block")
+        known = {
+            "fan_mm": fans.fields.get("thickness_mm") if fans is not None else None,
+            "depth_mm": radiator.fields.get("screw_depth_mm") if radiator is not None else None,
+            "washer_mm": 0.5,
+            "washers": 0,
+        }
+        values = {k: kept.get(k, known.get(k)) for k in self.boxes}
+        for key, box in self.boxes.items():
+            box.show_value(values[key])
+        self._say_screws(values)
+        self._say_pads(kept.get("pads", []))
+        metals = metals_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts)
+        silent = [name for name, found in metals.items() if not found]
+        warnings = metal_warnings(metals)
+        said = " ".join(warnings) if warnings else "No two metals meet that should not." if any(metals.values()) else ""
+        unknown = f" Nothing is known of {', '.join(silent)}." if silent else ""
+        self._metals.setText((said + unknown).strip() or "No part of the loop is known yet.")
+        pattern = kept.get("pattern") or (block.fields.get("screw_pattern") if block is not None else None) or "four"
+        refill(self.pattern, [(p, p) for p in _PATTERNS], pattern)
+        self.picture.show_pattern(pattern)
+        self._say_dew(values)
+
+    def _say_screws(self, v: dict[str, Any]) -> None:
+        if v["length_mm"] is None or v["fan_mm"] is None or v["depth_mm"] is None:
+            self._screws.setText(
+                "Type the screw's length, the fan's thickness, and the depth from the radiator's flange to its core."
+            )
+            return
+        try:
+            found = screw(
+                v["length_mm"],
+                v["fan_mm"],
+                v["depth_mm"],
+                washers=int(v["washers"] or 0),
+                washer_mm=v["washer_mm"] or 0.0,
+                grille_mm=v["grille_mm"] or 0.0,
+            )
+            self._screws.setText(found.sentence)
+        except KuffinError as error:
+            self._screws.setText(str(error)[0].upper() + str(error)[1:] + ".")
+
+    def _say_pads(self, kept: list[list[Any]]) -> None:
+        try:
+            found, _, said = pads([Pad(str(p[0]), *(float(x) for x in p[1:5])) for p in kept])
+            states = [f.sentence.split(": ", 1)[1] for f in found]
+        except KuffinError as error:
+            states, said = [""] * len(kept), str(error)[0].upper() + str(error)[1:] + "."
+        self.table.fill(
+            [[str(p[0]), *(f"{float(x):g}" for x in p[1:5]), s] for p, s in zip(kept, states, strict=True)], fixed=(5,)
+        )
+        self.table.fit(6)
+        self.table.setVisible(bool(kept))
+        self._pads.setText(said)
+
+    def _say_dew(self, v: dict[str, Any]) -> None:
+        if v["air_c"] is None or v["humidity"] is None:
+            self._dew.setText("With the air and its humidity, Kuffin says from when on a cold surface sweats.")
+            return
+        try:
+            dew = dew_point_c(v["air_c"], v["humidity"])
+        except KuffinError as error:
+            self._dew.setText(str(error))
+            return
+        said = f"Dew point {figure(dew, 1)} °C."
+        if v["coldest_c"] is not None:
+            room = v["coldest_c"] - dew
+            if room < 0:
+                said += f" The coldest surface is {figure(-room, 1)} K below it: it will sweat, and water will run to the board. Do not run it like this."
+            elif room < 2:
+                said += f" Only {figure(room, 1)} K above it: too close, a draught is enough."
+            else:
+                said += f" {figure(room, 1)} K of room."
+        self._dew.setText(said)
+
+    # --- pads ------------------------------------------------------------------------------------------------------
+
+    def _add_pad(self) -> None:
+        used = parts_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts).get("pads")
+        fields = used.fields if used is not None else {}
+        thickness = float(fields.get("thickness_mm") or 1.0)
+        pad = [
+            "memory",
+            thickness,
+            round(0.8 * thickness, 2),
+            float(fields.get("least_percent") or 10),
+            float(fields.get("most_percent") or 40),
+        ]
+        self.keep(pads=[*self.sheet().get("pads", []), pad])
+
+    def _pad_written(self, at: int, column: int, content: str) -> None:
+        kept = [list(p) for p in self.sheet().get("pads", [])]
+        try:
+            kept[at][column] = content.strip() if column == 0 else float(content.replace(",", "."))
+        except ValueError:
+            self.state.trouble.emit(f"“{content}” is no number")
+            self._renew()
+            return
+        self.keep(pads=kept)
+
+    def _remove_pad(self) -> None:
+        kept, at = self.sheet().get("pads", []), self.table.currentRow()
+        if 0 <= at < len(kept):
+            self.keep(pads=kept[:at] + kept[at + 1 :])
+        else:
+            self.state.trouble.emit("choose a pad in the table first")

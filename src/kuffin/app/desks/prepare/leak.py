@@ -1,0 +1,133 @@
+"""The leak test: pressures over time, freed from temperature; pass, fail, or hold on."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+
+from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.desks.prepare.watch import Watched
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import number, row
+from kuffin.app.widgets.sketch import Guide, Series, Sketch
+from kuffin.core.errors import KuffinError
+from kuffin.core.leak import USUAL_LIMIT_KPA, LeakTest, highest_pressure, judge_leak
+from kuffin.core.loop import loop_volume_ml
+from kuffin.notebook.preparing import tick
+from kuffin.verdicts.configurations import loop_of, pressures_of
+from kuffin.verdicts.words import number as figure
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.prepare.desk import PrepareDesk
+
+
+class LeakPage(PreparePage):
+    """The page."""
+
+    kind = "leak"
+
+    def __init__(self, desk: PrepareDesk) -> None:
+        super().__init__(desk)
+        self._allowed = text(style="warn")
+        self.column.addWidget(self._allowed)
+        self.volume = number(1, 20_000, "mL", 0, 10, "Air in the loop")
+        self.step = number(0, 10, "kPa", 2, 0.1, "Smallest step of the gauge")
+        self.limit = number(0.05, 20, "kPa", 2, 0.1, "Loss in 15 minutes that may pass")
+        self.volume.valueChanged.connect(lambda v: self.keep(volume_ml=v))
+        self.step.valueChanged.connect(lambda v: self.keep(gauge_step_kpa=v))
+        self.limit.valueChanged.connect(lambda v: self.keep(limit_kpa=v))
+        words = [
+            text(w, style="muted", wrap=False)
+            for w in ("air in the loop", "gauge's smallest step", "may lose in 15 min")
+        ]
+        self.column.addWidget(row(words[0], self.volume, words[1], self.step, words[2], self.limit))
+        self.watched = Watched(
+            self,
+            [("pressure over air", "kPa"), ("at the loop", "°C")],
+            [("pressure",), ("coolant", "coolant_in", "room", "air_in")],
+        )
+        self.watched.changed.connect(self._readings)
+        self._said = text(style="heading")
+        self.column.addWidget(self._said)
+        self.plot = Sketch(desk.theme, "Pressure freed from temperature", 170)
+        self.column.addWidget(self.plot)
+        self.column.addWidget(self.watched)
+        self.column.addWidget(self.cautions("pressure"))
+        self.column.addStretch(1)
+        self.result: LeakTest | None = None
+
+    def renew(self) -> None:
+        kept = self.sheet()
+        total, _ = loop_volume_ml(loop_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts))
+        self.volume.setValue(float(kept.get("volume_ml", round(total) or 500)))
+        self.step.setValue(float(kept.get("gauge_step_kpa", 0.1)))
+        self.limit.setValue(float(kept.get("limit_kpa", USUAL_LIMIT_KPA)))
+        most, whose, silent = highest_pressure(
+            pressures_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts)
+        )
+        says_nothing = f" Nothing is known of {', '.join(silent)}: see the manuals." if silent else ""
+        if most is None:
+            self._allowed.setText(
+                f"What pressure the parts allow is not on the shelf: see their manuals before you pump.{says_nothing}"
+            )
+        else:
+            self._allowed.setText(f"Never above {most:g} kPa: {whose} allows no more.{says_nothing}")
+        rows = kept.get("readings", [])
+        self.watched.show_rows(rows, kept.get("began"))
+        too_high = most is not None and any((r[1] or 0) > most for r in rows)
+        self._judge(rows)
+        if too_high and most is not None:
+            self._said.setText(
+                f"Let pressure off now: {max(r[1] for r in rows):g} kPa is above the {most:g} kPa that {whose} allows."
+            )
+
+    def _judge(self, rows: list[list[Any]]) -> None:
+        self.result = None
+        if len(rows) < 2:
+            self._said.setText(
+                "Pump up, close the valve, and read the pressure every minute or so; with the temperature, if you can."
+            )
+            self.plot.show_series([Series([], [])], "min", "kPa over air, freed from temperature")
+            return
+        data = np.array([[np.nan if v is None else v for v in r] for r in rows], dtype=float)
+        temperature = data[:, 2] if data.shape[1] > 2 and np.isfinite(data[:, 2]).all() else None
+        try:
+            found = judge_leak(
+                data[:, 0],
+                data[:, 1],
+                temperature,
+                volume_ml=self.volume.value(),
+                gauge_count_kpa=self.step.value(),
+                limit_kpa=self.limit.value(),
+            )
+        except KuffinError as error:
+            self._said.setText(str(error))
+            return
+        self.result = found
+        more = "" if temperature is not None else " Without temperatures, a kelvin of change is allowed for."
+        self._said.setText(found.sentence + more)
+        minutes_ = found.times_s / 60
+        series = [
+            Series(list(minutes_), list(data[:, 1]), "faint", label="as read"),
+            Series(list(minutes_), list(found.corrected_kpa), "both" if minutes_.size < 60 else "line"),
+        ]
+        guides = [Guide(found.needed_s / 60, "hold until here", vertical=True)] if found.needed_s else []
+        self.plot.show_series(series, "min", "kPa over air, freed from temperature", guides, spoken=found.sentence)
+
+    def _readings(self, rows: list[list[Any]]) -> None:
+        self.keep(readings=rows, began=self.watched.began)
+        if self.result is not None and self.result.verdict == "pass":
+            self._pass(self.result)
+
+    def _pass(self, result: LeakTest) -> None:
+        """A test that passed ticks its step."""
+        done = self.desk.done.ticks.get("leak")
+        if done is None or done.done_at is None:
+            task = next((t for t in self.desk.tasks() if t.key == "leak"), None)
+            if task is not None:
+                self.edit(tick, self.mount.id, "leak", task.text, True)
+                self.state.trouble.emit("")
+                self.desk.said.emit(
+                    f"the leak test passed (under {figure(result.smallest_kpa, 2)} kPa in 15 min); its step is ticked"
+                )

@@ -1,0 +1,191 @@
+"""Photos: a strip of small ones, and one with the four corners of a die marked on it."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from PySide6.QtCore import QByteArray, QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap, QPolygonF
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QSizePolicy, QWidget
+
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.core.errors import KuffinError
+from kuffin.notebook.entities import Attachment
+from kuffin.notebook.shelf import photo_data
+
+
+def load_picture(state: State, attachment_id: int) -> QImage:
+    """A photo from the notebook; empty where it cannot be shown."""
+    if state.notebook is None:
+        return QImage()
+    try:
+        return QImage.fromData(QByteArray(photo_data(state.notebook, attachment_id)))
+    except KuffinError as error:
+        state.trouble.emit(str(error))
+        return QImage()
+
+
+class PhotoStrip(QWidget):
+    """Small photos side by side; a right click offers to remove one."""
+
+    removed = Signal(int)
+
+    def __init__(self, state: State) -> None:
+        super().__init__()
+        self._state = state
+        self._shown: list[int] = []
+        self._row = QHBoxLayout(self)
+        self._row.setContentsMargins(0, 0, 0, 0)
+
+    def show_photos(self, photos: Sequence[Attachment]) -> None:
+        """Show photos; those shown already stay."""
+        ids = [p.id for p in photos]
+        if ids == self._shown:
+            return
+        self._shown = ids
+        while self._row.count():
+            item = self._row.takeAt(0)
+            if item is not None and (old := item.widget()) is not None:
+                old.hide()
+                old.deleteLater()
+        for photo in photos:
+            label = QLabel()
+            picture = load_picture(self._state, photo.id)
+            label.setPixmap(QPixmap.fromImage(picture.scaledToHeight(64, Qt.TransformationMode.SmoothTransformation)))
+            label.setToolTip(f"{photo.name}, {photo.added_at.replace('T', ' ')}")
+            label.setAccessibleName(f"Photo {photo.name}")
+            label.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
+            label.customContextMenuRequested.connect(lambda at, i=photo.id, w=label: self._menu(w, at, i))
+            self._row.addWidget(label)
+
+    def _menu(self, label: QLabel, at: object, photo_id: int) -> None:
+        menu = QMenu(self)
+        menu.addAction("Put it into the bin", lambda: self.removed.emit(photo_id))
+        menu.popup(label.mapToGlobal(at))  # type: ignore[call-overload]
+
+
+class CornerMarker(QWidget):
+    """A photo on which the four corners of a die are marked: click for each, drag to mend, arrow keys for one pixel."""
+
+    marked = Signal(list)  # four (x, y) in the photo's pixels
+
+    def __init__(self, theme: Theme, name: str) -> None:
+        super().__init__()
+        self._theme = theme
+        self.image = QImage()
+        self.corners: list[tuple[float, float]] = []
+        self._chosen: int | None = None
+        self.setAccessibleName(name)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFixedHeight(250)
+        self.setMinimumWidth(200)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(320, 250)
+
+    def show_photo(self, image: QImage, corners: Sequence[tuple[float, float]]) -> None:
+        """Show a photo and the corners marked so far."""
+        self.image = image
+        self.corners = [(float(x), float(y)) for x, y in corners]
+        self._chosen = None
+        self.update()
+
+    def _frame(self) -> QRectF:
+        if self.image.isNull():
+            return QRectF(self.rect())
+        size = self.image.size().scaled(self.size(), Qt.AspectRatioMode.KeepAspectRatio)
+        return QRectF((self.width() - size.width()) / 2, 0, size.width(), size.height())
+
+    def _to_screen(self, corner: tuple[float, float]) -> QPointF:
+        frame = self._frame()
+        k = frame.width() / max(self.image.width(), 1)
+        return QPointF(frame.left() + corner[0] * k, frame.top() + corner[1] * k)
+
+    def _to_photo(self, point: QPointF) -> tuple[float, float]:
+        frame = self._frame()
+        k = max(self.image.width(), 1) / frame.width()
+        x, y = (point.x() - frame.left()) * k, (point.y() - frame.top()) * k
+        return min(max(x, 0.0), self.image.width() - 1.0), min(max(y, 0.0), self.image.height() - 1.0)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        t = self._theme
+        if self.image.isNull():
+            painter.setPen(QPen(t.color("hairline"), 1.2, Qt.PenStyle.DashLine))
+            painter.drawRect(self.rect().adjusted(1, 1, -2, -2))
+            painter.setPen(t.color("muted"))
+            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, "drop a photo here")
+            painter.end()
+            return
+        painter.drawImage(self._frame(), self.image)
+        points = [self._to_screen(c) for c in self.corners]
+        painter.setPen(QPen(t.color("accent"), 1.6))
+        if len(points) > 1:
+            painter.drawPolyline(QPolygonF([*points, points[0]] if len(points) == 4 else points))
+        for i, point in enumerate(points):
+            painter.setBrush(t.color("accent") if i == self._chosen else Qt.BrushStyle.NoBrush)
+            painter.setPen(QPen(Qt.GlobalColor.white, 3.0))
+            painter.drawEllipse(point, 5, 5)
+            painter.setPen(QPen(t.color("accent"), 1.6))
+            painter.drawEllipse(point, 5, 5)
+        if self.hasFocus():
+            painter.setPen(QPen(t.color("accent"), 1.0, Qt.PenStyle.DotLine))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRect(self._frame().adjusted(0, 0, -1, -1))
+        painter.end()
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if self.image.isNull():
+            return
+        near = [i for i, c in enumerate(self.corners) if (self._to_screen(c) - event.position()).manhattanLength() < 16]
+        if near:
+            self._chosen = near[0]
+        elif len(self.corners) < 4:
+            self.corners.append(self._to_photo(event.position()))
+            self._chosen = len(self.corners) - 1
+        self.update()
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self._chosen is not None and event.buttons() & Qt.MouseButton.LeftButton:
+            self.corners[self._chosen] = self._to_photo(event.position())
+            self.update()
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        if len(self.corners) == 4 and self._chosen is not None:
+            self.marked.emit(list(self.corners))
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        moves = {Qt.Key.Key_Left: (-1, 0), Qt.Key.Key_Right: (1, 0), Qt.Key.Key_Up: (0, -1), Qt.Key.Key_Down: (0, 1)}
+        key = Qt.Key(event.key())
+        if self.image.isNull():
+            super().keyPressEvent(event)
+        elif key == Qt.Key.Key_Backspace and self.corners:
+            self.corners.pop()
+            self._chosen = None
+            self.update()
+        elif key == Qt.Key.Key_Space:
+            if len(self.corners) < 4:  # begin from the corners of the middle half, and move them
+                w, h = self.image.width(), self.image.height()
+                self.corners = [(w / 4, h / 4), (3 * w / 4, h / 4), (3 * w / 4, 3 * h / 4), (w / 4, 3 * h / 4)]
+            self._chosen = 0 if self._chosen is None else (self._chosen + 1) % 4
+            self.update()
+        elif key in moves and self._chosen is not None:
+            step = 10 if event.modifiers() & Qt.KeyboardModifier.ShiftModifier else 1
+            x, y = self.corners[self._chosen]
+            self.corners[self._chosen] = (
+                min(max(x + step * moves[key][0], 0.0), self.image.width() - 1.0),
+                min(max(y + step * moves[key][1], 0.0), self.image.height() - 1.0),
+            )
+            self.update()
+            if len(self.corners) == 4:
+                self.marked.emit(list(self.corners))
+        else:
+            super().keyPressEvent(event)
