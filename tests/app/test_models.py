@@ -82,6 +82,7 @@ class TestInspectModel:
             f"{m.candidate.name} {m.round}": inspectmodel.state_words(verdict, m, verdict.results[m.runs[0].id])
             for c in study.candidates
             for m in c.mounts
+            if m.runs
         }
         assert words["Reed 3"] == "not settled"
         assert words["Sedge 1"].startswith("settled after ")

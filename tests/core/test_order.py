@@ -78,6 +78,15 @@ def test_whole_plots_stay_together_and_change_over_time_is_saved_where_it_costs_
     assert np.mean(saved) < np.mean(plain)
 
 
+def test_what_is_done_stays_and_only_the_rest_is_drawn() -> None:
+    done = [Slot("Rush", 1), Slot("Sedge", 1), Slot("Reed", 1), Slot("Bulrush", 1), Slot("Sedge", 2)]
+    for seed in range(30):
+        order = plan_order(NAMES, 3, seed, done=done)
+        assert order[:5] == done and len(order) == 12
+        assert all(sorted(drawn) == sorted(NAMES) for drawn in rounds_of(order).values())
+        assert all(a.candidate != b.candidate for a, b in pairwise(order))
+
+
 def test_what_a_drag_costs_is_said() -> None:
     order = [Slot(n, r) for r in (1, 2) for n in (NAMES if r == 1 else NAMES[::-1])]
     assert fairness(order).worst_gap == 0

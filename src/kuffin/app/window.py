@@ -13,6 +13,7 @@ from PySide6.QtWidgets import (
     QMainWindow,
     QMessageBox,
     QPushButton,
+    QScrollArea,
     QSplitter,
     QStackedWidget,
     QVBoxLayout,
@@ -24,6 +25,8 @@ from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
 from kuffin.app.desks.plan.desk import PlanDesk
 from kuffin.app.desks.prepare.desk import PrepareDesk
+from kuffin.app.desks.shelf.benchpage import BenchPage
+from kuffin.app.desks.shelf.shelfpage import ShelfPage
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
@@ -45,6 +48,7 @@ from kuffin.verdicts.working import Link, Working, candidate_working, mount_work
 
 # desk -> its place in the working order, which fixes its key (Ctrl+1 …)
 DESKS = {"Plan": 1, "Prepare": 2, "Inspect": 4, "Compare": 5}
+BEHIND = ("Shelf", "Bench")  # what stands behind the desks
 
 
 class MainWindow(QMainWindow):
@@ -68,6 +72,8 @@ class MainWindow(QMainWindow):
         self.prepare = PrepareDesk(self.state, self.shelf, self.theme, self.settings)
         self.inspect = InspectDesk(self.state, self.theme)
         self.compare = CompareDesk(self.state, self.theme)
+        self.shelf_page = ShelfPage(self.state, self.shelf)
+        self.bench_page = BenchPage(self.state, self.shelf, self.theme)
         self.working = WorkingPanel()
         self.working.hide()
         self.start = StartPage()
@@ -99,6 +105,8 @@ class MainWindow(QMainWindow):
             "Prepare": self.prepare,
             "Inspect": self.inspect,
             "Compare": self.compare,
+            "Shelf": self.shelf_page,
+            "Bench": self._scrolled(self.bench_page),
         }
         self._tabs = QButtonGroup(self)
         row = QHBoxLayout()
@@ -106,14 +114,16 @@ class MainWindow(QMainWindow):
         row.setSpacing(0)
         for i, (name, widget) in enumerate(self._desks.items()):
             self.stack.addWidget(widget)
+            if name == BEHIND[0]:
+                row.addStretch()
             button = QPushButton(name)
             button.setObjectName("desk")
             button.setCheckable(True)
-            button.setShortcut(f"Ctrl+{DESKS[name]}")
-            button.setToolTip(f"Ctrl+{DESKS[name]}")
+            keys = f"Ctrl+{DESKS[name]}" if name in DESKS else {"Shelf": "Ctrl+Shift+H", "Bench": "Ctrl+Shift+B"}[name]
+            button.setShortcut(keys)
+            button.setToolTip(keys)
             self._tabs.addButton(button, i)
             row.addWidget(button)
-        row.addStretch()
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self._desks)[i]))
         desk = QWidget()
         column = QVBoxLayout(desk)
@@ -145,6 +155,13 @@ class MainWindow(QMainWindow):
         outer.addWidget(rule())
         outer.addWidget(self.strip)
         self.setCentralWidget(whole)
+
+    @staticmethod
+    def _scrolled(page: QWidget) -> QScrollArea:
+        scroll = QScrollArea()
+        scroll.setWidgetResizable(True)
+        scroll.setWidget(page)
+        return scroll
 
     def _connect(self) -> None:
         s = self.state
@@ -285,6 +302,7 @@ class MainWindow(QMainWindow):
             self.side.set_theme,
             self.plan.set_theme,
             self.prepare.set_theme,
+            self.bench_page.ring.set_theme,
             self.inspect.set_theme,
             self.compare.set_theme,
         ]

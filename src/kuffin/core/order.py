@@ -83,6 +83,7 @@ def plan_order(
     control_every: int = 2,
     plots: Mapping[str, str] | None = None,
     minutes: Mapping[tuple[str, str], float] | None = None,
+    done: Sequence[Slot] = (),
 ) -> list[Slot]:
     """Draw an order: randomised complete blocks.
 
@@ -104,6 +105,8 @@ def plan_order(
         together within a round (whole plots), in random order, and the levels are in random order.
     minutes : mapping of (from, to) to minutes, optional
         What each change-over takes.
+    done : sequence of Slot
+        What is done already, in its order: it stays at the front, and only what its rounds lack is drawn.
 
     Raises
     ------
@@ -123,7 +126,7 @@ def plan_order(
     rng = np.random.default_rng(seed)
     best: tuple[float, float, list[Slot]] | None = None
     for _ in range(_DRAWS):
-        drawn = _with_controls(_rounds(tested, rounds, rng, plots), rounds, baseline, control_every)
+        drawn = _with_controls(_rounds(tested, rounds, rng, plots, done), rounds, baseline, control_every, done)
         score = (round(fairness(drawn).worst_gap, 9), change_over_minutes(drawn, minutes))
         if best is None or score < best[:2]:
             best = (*score, drawn)
@@ -132,10 +135,18 @@ def plan_order(
 
 
 def _rounds(
-    tested: Sequence[str], rounds: int, rng: np.random.Generator, plots: Mapping[str, str] | None
+    tested: Sequence[str], rounds: int, rng: np.random.Generator, plots: Mapping[str, str] | None, done: Sequence[Slot]
 ) -> list[list[str]]:
+    """What is still to be drawn of each round."""
     out: list[list[str]] = []
-    for _ in range(rounds):
+    last = done[-1].candidate if done else ""
+    everyone = tested
+    for number in range(1, rounds + 1):
+        there = {s.candidate for s in done if s.round == number and not s.control}
+        tested = [n for n in everyone if n not in there]
+        if not tested:
+            out.append([])
+            continue
         for _attempt in range(100):
             if plots:
                 levels = sorted({plots.get(n, "") for n in tested})
@@ -146,15 +157,20 @@ def _rounds(
                 ]
             else:
                 drawn = [str(n) for n in rng.permutation(list(tested))]
-            if not out or len(tested) < 3 or drawn[0] != out[-1][-1]:
+            if len(tested) < 2 or len(everyone) < 3 or drawn[0] != last:
                 break
         out.append(drawn)
+        last = drawn[-1]
     return out
 
 
-def _with_controls(drawn: list[list[str]], rounds: int, baseline: str | None, every: int) -> list[Slot]:
-    after = set(controls_after(rounds, every)) if baseline is not None else set()
-    out = []
+def _with_controls(
+    drawn: list[list[str]], rounds: int, baseline: str | None, every: int, done: Sequence[Slot]
+) -> list[Slot]:
+    after = controls_after(rounds, every) if baseline is not None else []
+    had = sum(1 for s in done if s.candidate == baseline)
+    after = after[had:]  # the first ones were made already
+    out = list(done)
     if baseline is not None and 0 in after:
         out.append(Slot(baseline, 1, control=True))
     for number, names in enumerate(drawn, 1):

@@ -16,6 +16,7 @@ import numpy as np
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
+from kuffin.demo.shelf import fill_shelf
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
@@ -110,6 +111,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
         edits.change_study(notebook, study, "set the study up", reference_power_w=REFERENCE_W, blocks=True)
         for run in demo_runs(progress):
             edits.add_log(notebook, study, run.candidate, run.table, round_number=run.round)
+        fill_shelf(notebook, study)
         forget_history(notebook)
     finally:
         notebook.close()

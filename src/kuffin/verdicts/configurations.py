@@ -9,7 +9,7 @@ from kuffin.core.changeover import BuiltIn
 from kuffin.core.configuration import SETTINGS
 from kuffin.core.loop import USUAL_VOLUME_ML, Held, tube_volume_ml
 from kuffin.core.parts import KINDS
-from kuffin.notebook.entities import Bench, Candidate, Mount, Part, Study
+from kuffin.notebook.entities import Bench, Candidate, Mount, Part, Place, Study
 
 SLOT_OF_TEST = {"radiator": "radiator", "block": "block", "paste": "paste", "pad": "pads", "coolant": "coolant"}
 
@@ -61,19 +61,28 @@ def loop_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequ
         if slot in replaced:
             seen.add(slot)
             part = replaced[slot]
-        if part.kind == "tube":
-            inner = float(part.fields.get("inner_mm") or 10.0)
-            length = float(place.settings.get("length_mm") or 1000.0)
-            guessed = not (part.fields.get("inner_mm") and place.settings.get("length_mm"))
-            out.append(Held(f"{part.name}, {length / 1000:g} m", tube_volume_ml(inner, length), guessed))
-        else:
             out += _held(part)
+        else:
+            out += held_by(place)
     for slot, part in replaced.items():
         if slot not in seen:
             out += _held(part)
     if study.under_test == "set":
         out += _held(candidate.part)
     return out
+
+
+def held_by(place: Place) -> list[Held]:
+    """What a place of the loop holds: a tube by its length, all else by its part."""
+    part = place.part
+    if part is None:
+        return []
+    if part.kind == "tube":
+        inner = float(part.fields.get("inner_mm") or 10.0)
+        length = float(place.settings.get("length_mm") or 1000.0)
+        guessed = not (part.fields.get("inner_mm") and place.settings.get("length_mm"))
+        return [Held(f"{part.name}, {length / 1000:g} m", tube_volume_ml(inner, length), guessed)]
+    return _held(part)
 
 
 def _held(part: Part) -> list[Held]:

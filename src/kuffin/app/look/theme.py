@@ -156,6 +156,10 @@ def _sheet(t: Theme, scale: float) -> str:
     QPushButton#link:focus {{ border: none; text-decoration: underline; padding: 2px 0; }}
     QToolButton {{ border: none; color: {t.muted}; padding: 3px 6px; background: transparent; }}
     QToolButton:hover, QToolButton:focus {{ color: {t.ink}; background: {t.accent_ground}; border-radius: 3px; }}
+    QToolButton#several {{ border: 1px solid {t.hairline}; border-radius: 3px; padding: 3px 9px; background: {t.raised}; color: {t.ink}; }}
+    QPushButton::menu-indicator {{ image: url({icons}/chevron.svg); width: 12px; height: 12px; subcontrol-position: right center; right: 6px; }}
+    QTreeWidget::item {{ padding: 3px 2px; }}
+    QTreeWidget::item:selected {{ background: {t.accent_ground}; color: {t.ink}; }}
     QToolButton::menu-indicator {{ image: none; }}
     QComboBox, QLineEdit, QSpinBox, QDoubleSpinBox, QDateTimeEdit, QPlainTextEdit {{ background: {t.raised}; border: 1px solid {t.hairline};
         border-radius: 3px; padding: 3px 7px; color: {t.ink}; selection-background-color: {t.accent}; selection-color: {t.ground}; }}
@@ -172,7 +176,7 @@ def _sheet(t: Theme, scale: float) -> str:
     QSizeGrip {{ image: none; }}
     QComboBox QAbstractItemView {{ background: {t.raised}; color: {t.ink}; selection-background-color: {t.accent_ground};
         selection-color: {t.ink}; border: 1px solid {t.hairline}; }}
-    QTableWidget, QListWidget, QTextBrowser {{ background: transparent; border: none; gridline-color: {t.hairline};
+    QTableWidget, QListWidget, QTreeWidget, QTextBrowser {{ background: transparent; border: none; gridline-color: {t.hairline};
         alternate-background-color: {t.raised}; selection-background-color: {t.accent_ground}; selection-color: {t.ink}; }}
     QHeaderView::section {{ background: transparent; color: {t.muted}; border: none; border-bottom: 1px solid {t.hairline}; padding: 4px 8px 4px 4px;
         font-weight: normal; }}

@@ -40,6 +40,7 @@ def number(
     if name:
         box.setAccessibleName(name)
     box.setMaximumWidth(150)
+    box.lineEdit().setTextMargins(5, 0, 2, 0)
     return box
 
 

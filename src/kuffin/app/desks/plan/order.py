@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtCore import QPointF, QSize, Qt
 from PySide6.QtGui import QColor, QDropEvent, QIcon, QKeyEvent, QPainter, QPixmap
-from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem, QSpinBox
+from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.look.marks import draw, mark
@@ -12,7 +12,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
-from kuffin.app.widgets.forms import button, choice, refill, row
+from kuffin.app.widgets.forms import button, choice, number, refill, row
 from kuffin.core.changeover import change_over, minutes
 from kuffin.core.configuration import SETTINGS, written
 from kuffin.core.errors import KuffinError
@@ -60,18 +60,14 @@ class OrderPage(Page):
     def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
         super().__init__(state, shelf)
         self.theme = theme
-        self.rounds = QSpinBox()
-        self.rounds.setRange(1, 60)
-        self.rounds.setKeyboardTracking(False)
-        self.rounds.setAccessibleName("Rounds")
-        self.rounds.valueChanged.connect(lambda v: self.change("plan the number of mounts", planned_rounds=v))
-        self.every = QSpinBox()
-        self.every.setRange(1, 20)
-        self.every.setKeyboardTracking(False)
-        self.every.setAccessibleName("Baseline again after so many rounds")
+        self.rounds = number(1, 60, "", 0, 1, "Rounds")
+        self.rounds.valueChanged.connect(lambda v: self.change("plan the number of mounts", planned_rounds=int(v)))
+        self.every = number(1, 20, "", 0, 1, "Baseline again after so many rounds")
         self.every.valueChanged.connect(
-            lambda v: self.change_plan("change how often the baseline comes", control_every=v)
+            lambda v: self.change_plan("change how often the baseline comes", control_every=int(v))
         )
+        for box in (self.rounds, self.every):
+            box.setMaximumWidth(64)
         self.plots = choice([("nothing", None)], "Keep together")
         self.plots.activated.connect(
             lambda: self.change_plan("change what stays together", plot_by=self.plots.currentData() or None)
@@ -133,13 +129,13 @@ class OrderPage(Page):
         at = self.list.currentRow()
         self.list.clear()
         places = {c.name: i for i, c in enumerate(study.live_candidates)}
-        for number, (slot, mount) in enumerate(zip(slots, order_of(study), strict=True), 1):
+        for place, (slot, mount) in enumerate(zip(slots, order_of(study), strict=True), 1):
             many = len(mount.candidate.samples) > 1
             sample = f", sample {mount.sample.label}" if mount.sample is not None and many else ""
             state = (
                 "done" if is_done(mount) else "ready to run" if mount.ready_at else "begun" if mount.begun_at else ""
             )
-            words = f"{number:>2}   {slot.candidate}{sample}   ·   round {slot.round}"
+            words = f"{place:>2}   {slot.candidate}{sample}   ·   round {slot.round}"
             words += "   ·   baseline" if slot.control else ""
             item = QListWidgetItem(
                 self._icon(places.get(slot.candidate, 0), is_done(mount)), words + (f"   ·   {state}" if state else "")
@@ -222,6 +218,7 @@ class OrderPage(Page):
                 control_every=int(study.plan.get("control_every", 2)),
                 plots=plots,
                 minutes=self._between(),
+                done=[Slot(m.candidate.name, m.round, m.control) for m in order_of(study) if is_done(m) or m.begun_at],
             )
         except KuffinError as error:
             self.state.trouble.emit(str(error))

@@ -47,11 +47,11 @@ class BleedPage(PreparePage):
         rows: list[list[Any]] = kept.get("readings", [])
         self.watched.show_rows(rows, kept.get("began"))
         self.result = None
+        self.plot.setVisible(len(rows) > 1)
         if not rows:
             self._said.setText(
                 "Let the pump run, tilt and tap, and read the flow every quarter of a minute; or take a log of it."
             )
-            self.plot.show_series([Series([], [])], "min", "L/h")
             return
         data = np.array([[np.nan if v is None else v for v in r] for r in rows], dtype=float)
         self.plot.show_series(

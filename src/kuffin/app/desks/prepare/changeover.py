@@ -58,6 +58,7 @@ class TaskRow(QWidget):
         self._took = text(style="small", wrap=False)
         self._cautions = QVBoxLayout()
         self._cautions.setSpacing(0)
+        self._short = text(style="small")
         self.note = QLineEdit()
         self.note.setPlaceholderText("note on this step")
         self.note.setAccessibleName(f"Note on step {number}")
@@ -68,7 +69,8 @@ class TaskRow(QWidget):
         grid.setContentsMargins(0, 1, 0, 1)
         grid.setVerticalSpacing(1)
         grid.setHorizontalSpacing(8)
-        grid.addWidget(self.box, 0, 0, Qt.AlignmentFlag.AlignTop)
+        self.box.setContentsMargins(0, 3, 0, 0)
+        grid.addWidget(self.box, 0, 0, Qt.AlignmentFlag.AlignVCenter)
         grid.addWidget(self._words, 0, 1)
         grid.addWidget(self._took, 0, 2)
         if task.sheet:
@@ -78,13 +80,14 @@ class TaskRow(QWidget):
             grid.addWidget(go, 0, 3)
         grid.addWidget(self._write, 0, 4)
         grid.addLayout(self._cautions, 1, 1, 1, 4)
+        grid.addWidget(self._short, 3, 1, 1, 4)
         grid.addWidget(self.note, 2, 1, 1, 4)
         grid.setColumnStretch(1, 1)
         self.note.hide()
         self._shown_cautions: tuple[str, ...] | None = None
 
-    def show_tick(self, tick: Tick | None, dismissed: Sequence[str]) -> None:
-        """Show whether it is done, how long it took, what was noted, and the cautions that still count."""
+    def show_tick(self, tick: Tick | None, dismissed: Sequence[str], now: bool) -> None:
+        """Show whether it is done, how long it took, what was noted; and its cautions: whole where it comes now."""
         done = tick is not None and tick.done_at is not None
         self.box.setChecked(done)
         if done and tick is not None and tick.seconds is not None:
@@ -99,7 +102,10 @@ class TaskRow(QWidget):
         self._words.setProperty("muted", "true" if done else None)
         self._words.style().unpolish(self._words)
         self._words.style().polish(self._words)
-        self._show_cautions(() if done else tuple(c for c in self.task.cautions if c not in dismissed))
+        live = () if done else tuple(c for c in self.task.cautions if c not in dismissed)
+        self._show_cautions(live if now else ())
+        self._short.setText("" if now or not live else f"caution: {', '.join(live)}")
+        self._short.setVisible(bool(self._short.text()))
 
     def _show_cautions(self, keys: tuple[str, ...]) -> None:
         if keys == self._shown_cautions:
@@ -185,8 +191,10 @@ class ChangeOverPage(PreparePage):
         if [r.task for r in self.rows] != list(change.tasks):
             self._list_tasks(change.tasks)
         dismissed = self.sheet().get("dismissed", [])
+        ticks = self.desk.done.ticks
+        coming = next((r.task.key for r in self.rows if not (t := ticks.get(r.task.key)) or not t.done_at), None)
         for task_row in self.rows:
-            task_row.show_tick(self.desk.done.ticks.get(task_row.task.key), dismissed)
+            task_row.show_tick(ticks.get(task_row.task.key), dismissed, task_row.task.key == coming)
         left = [r.task for r in self.rows if not r.box.isChecked()]
         self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
         if self.mount.ready_at:

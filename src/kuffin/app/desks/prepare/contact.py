@@ -195,7 +195,7 @@ class PrintPage(PreparePage):
                 old.deleteLater()
         if not rows:
             self._gallery.addWidget(
-                text("The prints of all mounts come here, beside their readings.", style="muted"), 0, 0
+                text("The prints of all mounts come here, beside their readings.", style="muted", wrap=False), 0, 0
             )
         for i, (label, picture, share, value) in enumerate(rows):
             image = QLabel()

@@ -84,11 +84,11 @@ class LeakPage(PreparePage):
 
     def _judge(self, rows: list[list[Any]]) -> None:
         self.result = None
+        self.plot.setVisible(len(rows) > 1)
         if len(rows) < 2:
             self._said.setText(
                 "Pump up, close the valve, and read the pressure every minute or so; with the temperature, if you can."
             )
-            self.plot.show_series([Series([], [])], "min", "kPa over air, freed from temperature")
             return
         data = np.array([[np.nan if v is None else v for v in r] for r in rows], dtype=float)
         temperature = data[:, 2] if data.shape[1] > 2 and np.isfinite(data[:, 2]).all() else None

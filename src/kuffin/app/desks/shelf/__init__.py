@@ -1,0 +1,1 @@
+"""The shelf with its parts, and the bench with its loop and instruments."""

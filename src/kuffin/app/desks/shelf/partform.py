@@ -1,0 +1,273 @@
+"""One part: what its kind needs, what it cost, what its maker claims, its samples, its photos."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QAction
+from PySide6.QtWidgets import (
+    QComboBox,
+    QFileDialog,
+    QFormLayout,
+    QLineEdit,
+    QMenu,
+    QPlainTextEdit,
+    QToolButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.settings import documents
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
+from kuffin.app.widgets.photos import PhotoStrip
+from kuffin.core.parts import CAME, Field, gaps, kind_of
+from kuffin.notebook import edits, shelf
+from kuffin.notebook.entities import Part, Sample
+
+
+class Several(QToolButton):
+    """Some of a few choices, ticked in a menu."""
+
+    given = Signal(object)
+
+    def __init__(self, options: tuple[str, ...], name: str) -> None:
+        super().__init__()
+        self.setObjectName("several")
+        self.setAccessibleName(name)
+        self.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
+        menu = QMenu(self)
+        self._actions: list[QAction] = []
+        for option in options:
+            action = menu.addAction(option)
+            action.setCheckable(True)
+            action.triggered.connect(lambda _on: self._tell())
+            self._actions.append(action)
+        self.setMenu(menu)
+        self.show_value([])
+
+    def show_value(self, chosen: list[str]) -> None:
+        """Show what is chosen."""
+        for action in self._actions:
+            action.setChecked(action.text() in chosen)
+        self.setText((", ".join(chosen) or "choose …") + "  ▾")
+
+    def _tell(self) -> None:
+        chosen = [a.text() for a in self._actions if a.isChecked()]
+        self.show_value(chosen)
+        self.given.emit(chosen)
+
+
+class PartForm(QWidget):
+    """The form; it is built anew where another kind is shown."""
+
+    def __init__(self, state: State) -> None:
+        super().__init__()
+        self._state = state
+        self.part: Part | None = None
+        self._kind = ""
+        self._filling = False
+        self.fields: dict[str, QWidget] = {}
+        self._layout = QVBoxLayout(self)
+        self._layout.setContentsMargins(0, 0, 6, 0)
+        self._layout.setSpacing(8)
+        self._body: QWidget | None = None
+
+    def show_part(self, part: Part | None) -> None:
+        """Show a part, or nothing."""
+        self.part = part
+        if part is None:
+            self._clear()
+            return
+        if part.kind != self._kind or self._body is None:
+            self._build(part.kind)
+        self._filling = True
+        self._fill(part)
+        self._filling = False
+
+    def _clear(self) -> None:
+        if self._body is not None:
+            self._body.hide()
+            self._body.deleteLater()
+            self._body, self._kind = None, ""
+
+    # --- building --------------------------------------------------------------------------------------------------
+
+    def _build(self, kind: str) -> None:
+        self._clear()
+        self._kind, self.fields = kind, {}
+        self._body = QWidget()
+        column = QVBoxLayout(self._body)
+        column.setContentsMargins(0, 0, 0, 0)
+        form = QFormLayout()
+        form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
+        form.setHorizontalSpacing(14)
+        form.setVerticalSpacing(5)
+        self.name = self._line(lambda t: self._change("rename a part", name=t))
+        self.maker = self._line(lambda t: self._change("change the maker", maker=t))
+        form.addRow("name", self.name)
+        form.addRow("maker", self.maker)
+        for field in kind_of(kind).fields:
+            form.addRow(field.label, self._field(field))
+        self.price = NumberLine("", "Price", 0, 1e7)
+        self.price.given.connect(lambda v: self._change("change the price", price=v))
+        self.price.refused.connect(self._state.trouble.emit)
+        self.currency = self._line(lambda t: self._change("change the currency", currency=t))
+        self.currency.setPlaceholderText("currency")
+        self.currency.setMaximumWidth(110)
+        form.addRow("price", row(self.price, self.currency))
+        self.claim = self._line(lambda t: self._change("change what its maker claims", claim=t))
+        self.claim_where = self._line(lambda t: self._change("change where it is claimed", claim_where=t))
+        form.addRow("its maker claims", self.claim)
+        form.addRow("where", self.claim_where)
+        column.addLayout(form)
+        self._missing = text(style="small")
+        column.addWidget(self._missing)
+        column.addWidget(text("Samples", style="heading"))
+        self.samples = WritingTable(["label", "how it came", "note"], "Samples", self._sample_options, stretch=2)
+        self.samples.written.connect(self._sample_written)
+        column.addWidget(self.samples)
+        column.addWidget(row(button("Add a sample", self._add_sample), button("Remove it", self._bin_sample)))
+        self.note = QPlainTextEdit()
+        self.note.setPlaceholderText("notes")
+        self.note.setAccessibleName("Notes on the part")
+        self.note.setTabChangesFocus(True)
+        self.note.setFixedHeight(56)
+        self.note.focusOutEvent = self._noted  # type: ignore[method-assign,assignment]
+        column.addWidget(self.note)
+        self.photos = PhotoStrip(self._state)
+        self.photos.removed.connect(lambda i: self._edit(shelf.bin_photo, i))
+        column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
+        column.addStretch(1)
+        self._layout.addWidget(self._body)
+
+    def _line(self, take: Callable[[str], None]) -> QLineEdit:
+        line = QLineEdit()
+        line.editingFinished.connect(lambda: take(line.text().strip()))
+        return line
+
+    def _field(self, field: Field) -> QWidget:
+        made: QWidget
+        if field.kind == "number":
+            number = NumberLine(field.unit, field.label, field.low, field.high)
+            number.given.connect(lambda v, k=field.key: self._set(k, v))
+            number.refused.connect(self._state.trouble.emit)
+            self.fields[field.key] = number
+            return with_unit(number, field.unit)
+        if field.kind == "choice":
+            box = choice([("", None), *((o, o) for o in field.options)], field.label)
+            box.activated.connect(lambda _i, b=box, k=field.key: self._set(k, b.currentData()))
+            made = box
+        elif field.kind == "several":
+            several = Several(field.options, field.label)
+            several.given.connect(lambda v, k=field.key: self._set(k, v))
+            made = several
+        else:
+            made = self._line(lambda t, k=field.key: self._set(k, t or None))  # type: ignore[misc]
+            made.setAccessibleName(field.label)
+        self.fields[field.key] = made
+        return row(made)
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def _fill(self, part: Part) -> None:
+        for line, value in (
+            (self.name, part.name),
+            (self.maker, part.maker),
+            (self.currency, part.currency),
+            (self.claim, part.claim),
+            (self.claim_where, part.claim_where),
+        ):
+            if not line.hasFocus():
+                line.setText(value)
+        self.price.show_value(part.price)
+        for key, widget in self.fields.items():
+            value = part.fields.get(key)
+            if isinstance(widget, NumberLine):
+                widget.show_value(value)
+            elif isinstance(widget, QComboBox):
+                widget.setCurrentIndex(max(0, widget.findData(value)))
+            elif isinstance(widget, Several):
+                widget.show_value(list(value or []))
+            elif isinstance(widget, QLineEdit) and not widget.hasFocus():
+                widget.setText(value or "")
+        missing = gaps(part.kind, part.fields)
+        self._missing.setText(
+            f"Still blank: {', '.join(missing)}. What is blank is estimated, and said to be." if missing else ""
+        )
+        self.samples.fill(
+            [[s.label, s.came, s.note] for s in part.live_samples], data=[s.id for s in part.live_samples]
+        )
+        self.samples.fit(5)
+        if not self.note.hasFocus():
+            self.note.setPlainText(part.note)
+        if self._state.notebook is not None:
+            self.photos.show_photos(shelf.photos(self._state.notebook, part_id=part.id))
+
+    # --- writing ---------------------------------------------------------------------------------------------------
+
+    def _edit(self, act: Callable[..., Any], *args: object, **kwargs: object) -> object:
+        if self._filling or self._state.notebook is None:
+            return None
+        return self._state.attempt(act, self._state.notebook, *args, **kwargs)
+
+    def _change(self, label: str, **values: object) -> None:
+        part = self.part
+        if part is not None and any(getattr(part, k) != v for k, v in values.items()):
+            self._edit(shelf.change_part, part.id, label, **values)
+            if self.part is not None:
+                self.show_part(self.part)
+
+    def _set(self, key: str, value: object) -> None:
+        part = self.part
+        if part is not None and part.fields.get(key) != value:
+            kept = {k: v for k, v in part.fields.items() if k != key}
+            label = next(f.label for f in kind_of(part.kind).fields if f.key == key)
+            fields = kept if value in (None, []) else {**kept, key: value}
+            self._edit(shelf.change_part, part.id, f"change {label} of {part.name}", fields=fields)
+
+    def _noted(self, event: object) -> None:
+        QPlainTextEdit.focusOutEvent(self.note, event)  # type: ignore[arg-type]
+        self._change("note on a part", note=self.note.toPlainText().strip())
+
+    def _sample_options(self, _at: int, column: int) -> list[str] | None:
+        return ["", *CAME] if column == 1 else None
+
+    def _sample_written(self, at: int, column: int, written: str) -> None:
+        sample_id = self.samples.data_of(at)
+        if isinstance(sample_id, int):
+            key = ("label", "came", "note")[column]
+            if key == "label" and not written.strip():
+                self._state.trouble.emit("a sample needs a label")
+            else:
+                self._edit(shelf.change_sample, sample_id, **{key: written.strip()})
+        if self.part is not None:
+            self.show_part(self.part)
+
+    def _add_sample(self) -> None:
+        if self.part is not None:
+            taken = {s.label for s in self.part.live_samples}
+            label = next(str(n) for n in range(1, len(taken) + 2) if str(n) not in taken)
+            self._edit(shelf.add_sample, self.part.id, label)
+
+    def _bin_sample(self) -> None:
+        sample_id = self.samples.data_of(self.samples.currentRow()) if self.samples.currentRow() >= 0 else None
+        if not isinstance(sample_id, int) or self.part is None:
+            self._state.trouble.emit("choose a sample in the table first")
+        elif len(self.part.live_samples) < 2:
+            self._state.trouble.emit("a part has at least one sample; put the part into the bin instead")
+        else:
+            self._edit(edits.to_bin, Sample, sample_id, f"a sample of {self.part.name}")
+
+    def _ask_photos(self) -> None:
+        paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")
+        for path in paths:
+            self.add_photo(path)
+
+    def add_photo(self, path: str) -> None:
+        """Attach a photo to the part."""
+        if self.part is not None:
+            self._edit(shelf.add_photo, path, part_id=self.part.id)

@@ -1,0 +1,200 @@
+"""The shelf: all parts by kind, and the one that is looked at."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QDragEnterEvent, QDropEvent
+from PySide6.QtWidgets import (
+    QFileDialog,
+    QHBoxLayout,
+    QInputDialog,
+    QLineEdit,
+    QMenu,
+    QPushButton,
+    QScrollArea,
+    QTreeWidget,
+    QTreeWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.desks.shelf.partform import PartForm
+from kuffin.app.settings import documents
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import button, row
+from kuffin.core.parts import KINDS
+from kuffin.notebook import partsfile, shelf
+from kuffin.notebook.entities import Part
+
+
+class ShelfPage(QWidget):
+    """The page. Drop a list of parts (CSV, JSON) or a photo of the chosen part on it."""
+
+    def __init__(self, state: State, behind: ShelfState) -> None:
+        super().__init__()
+        self._state, self._behind = state, behind
+        self.setAcceptDrops(True)
+        self._chosen: int | None = None
+        self.find = QLineEdit()
+        self.find.setPlaceholderText("find")
+        self.find.setAccessibleName("Find a part")
+        self.find.setClearButtonEnabled(True)
+        self.find.textChanged.connect(self.renew)
+        self.tree = QTreeWidget()
+        self.tree.setHeaderHidden(True)
+        self.tree.setAccessibleName("Parts on the shelf")
+        self.tree.setIndentation(14)
+        self.tree.currentItemChanged.connect(lambda now, _before: self._picked(now))
+        add = QPushButton("Add a part")
+        menu = QMenu(add)
+        for kind in KINDS.values():
+            menu.addAction(kind.key, lambda k=kind.key: self._ask_part(k))
+        add.setMenu(menu)
+        left = QVBoxLayout()
+        left.addWidget(self.find)
+        left.addWidget(self.tree, 1)
+        left.addWidget(row(add, button("Bin it", self._bin, "Put the chosen part into the bin")))
+        left.addWidget(
+            row(
+                button("Read a list …", self._ask_read, "Parts from CSV or JSON"), button("Write it …", self._ask_write)
+            )
+        )
+        self.form = PartForm(state)
+        self._empty = text(
+            "The shelf keeps parts, their samples and photos, for all studies of this notebook. Add one, read a list, or "
+            "start a study: its candidates come here by themselves.",
+            style="muted",
+        )
+        inner = QWidget()
+        column = QVBoxLayout(inner)
+        column.setContentsMargins(12, 0, 0, 0)
+        column.addWidget(self._empty)
+        column.addWidget(self.form)
+        column.addStretch(1)
+        scroll = QScrollArea()
+        scroll.setWidgetResizable(True)
+        scroll.setWidget(inner)
+        layout = QHBoxLayout(self)
+        layout.setContentsMargins(0, 6, 0, 0)
+        layout.addLayout(left, 2)
+        layout.addWidget(scroll, 5)
+        behind.changed.connect(self.renew)
+
+    def renew(self) -> None:
+        """Show the shelf as it is now."""
+        wanted = self.find.text().strip().lower()
+        self.tree.blockSignals(True)
+        self.tree.clear()
+        current: QTreeWidgetItem | None = None
+        for kind in KINDS.values():
+            found = [p for p in self._behind.parts if p.kind == kind.key and (wanted in f"{p.name} {p.maker}".lower())]
+            if not found:
+                continue
+            head = QTreeWidgetItem([kind.plural])
+            head.setFlags(Qt.ItemFlag.ItemIsEnabled)
+            self.tree.addTopLevelItem(head)
+            for part in found:
+                n = len(part.live_samples)
+                item = QTreeWidgetItem([part.name + (f"  ·  {n} samples" if n > 1 else "")])
+                item.setData(0, Qt.ItemDataRole.UserRole, part.id)
+                head.addChild(item)
+                if part.id == self._chosen or (current is None and self._chosen is None):
+                    current = item
+            head.setExpanded(True)
+        if current is not None:
+            self.tree.setCurrentItem(current)
+        self.tree.blockSignals(False)
+        self._picked(current)
+
+    def _picked(self, item: QTreeWidgetItem | None) -> None:
+        part_id = item.data(0, Qt.ItemDataRole.UserRole) if item is not None else None
+        part = self._behind.part(part_id)
+        if part is not None:
+            self._chosen = part.id
+        self._empty.setVisible(not self._behind.parts)
+        self.form.setVisible(part is not None)
+        self.form.show_part(part)
+
+    def chosen(self) -> Part | None:
+        """The part that is looked at."""
+        return self._behind.part(self._chosen)
+
+    def look_at(self, part_id: int) -> None:
+        """Look at a part."""
+        self._chosen = part_id
+        self.renew()
+
+    # --- acting ----------------------------------------------------------------------------------------------------
+
+    def _ask_part(self, kind: str) -> None:
+        name, ok = QInputDialog.getText(self, "Add a part", f"The {kind}'s name:")
+        if ok:
+            self.add(kind, name)
+
+    def add(self, kind: str, name: str) -> None:
+        """Put a part on the shelf and look at it."""
+        if self._state.notebook is None:
+            self._state.trouble.emit("open or make a notebook first: the shelf is kept in it")
+            return
+        made = self._state.attempt(shelf.add_part, self._state.notebook, kind, name)
+        if isinstance(made, int):
+            self.look_at(made)
+
+    def _bin(self) -> None:
+        part = self.chosen()
+        if part is None or self._state.notebook is None:
+            self._state.trouble.emit("choose a part first")
+            return
+        self._state.attempt(shelf.bin_part, self._state.notebook, part.id)
+        if self._behind.part(part.id) is None:
+            self._chosen = None
+            self.renew()
+
+    def _ask_read(self) -> None:
+        path, _ = QFileDialog.getOpenFileName(
+            self, "Read a list of parts", str(documents()), "Lists of parts (*.csv *.json)"
+        )
+        if path:
+            self.read(path)
+
+    def read(self, path: str) -> None:
+        """Read a list of parts from a file."""
+        if self._state.notebook is None:
+            self._state.trouble.emit("open or make a notebook first: the shelf is kept in it")
+            return
+        found = self._state.attempt(partsfile.read_parts, path)
+        if isinstance(found, list):
+            counts = self._state.attempt(partsfile.add_parts, self._state.notebook, found)
+            if isinstance(counts, tuple):
+                self._state.trouble.emit("")
+
+    def _ask_write(self) -> None:
+        path, _ = QFileDialog.getSaveFileName(
+            self, "Write the parts", str(documents() / "parts.csv"), "CSV (*.csv);;JSON (*.json)"
+        )
+        if path:
+            self.write(Path(path))
+
+    def write(self, path: Path) -> None:
+        """Write all parts, as CSV or JSON by the file's ending."""
+        parts = self._behind.parts
+        content = partsfile.to_json(parts) if path.suffix.lower() == ".json" else partsfile.to_csv(parts)
+        try:
+            path.write_text(content, encoding="utf-8")
+        except OSError as error:
+            self._state.trouble.emit(f"{path.name}: cannot be written there ({error.strerror}); choose another folder")
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls():
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        for path in [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]:
+            if Path(path).suffix.lower() in {".csv", ".json"}:
+                self.read(path)
+            else:
+                self.form.add_photo(path)
