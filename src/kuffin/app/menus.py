@@ -7,28 +7,11 @@ from typing import TYPE_CHECKING
 from PySide6.QtGui import QAction, QActionGroup, QKeySequence
 from PySide6.QtWidgets import QMenu
 
+from kuffin.app.helptexts import KEYS, cautions
+from kuffin.app.places import BEHIND
+
 if TYPE_CHECKING:
     from kuffin.app.window import MainWindow
-
-CAUTION = """<p><b>Kuffin is no safety device.</b> It watches nothing for you and switches nothing off.</p>
-<p>Water and mains: fill, bleed and leak-test with the computer's own supply off and unplugged; only the pump runs, from a supply of its own. Dry
-everything before power comes back. Never open a power supply.</p>
-<p>Pressure: never above the lowest pressure that any part's maker allows.</p>
-<p>Coolants: glycol is poisonous to people and animals; store and dispose of it by local rules. Heed what the label says of biocides and dyes.</p>
-<p>Hot parts are measured, not touched. Fins are sharp. Liquid metal and conductive pastes never touch aluminium or bare contacts.</p>
-<p>The parts' manuals, local rules and qualified people come first.</p>"""
-
-KEYS = """<table cellspacing="6">
-<tr><td>Ctrl+1, Ctrl+2</td><td>Inspect, Compare</td></tr>
-<tr><td>F6</td><td>to the loom; arrows move over it, Enter opens a mount</td></tr>
-<tr><td>F1</td><td>show the working of what has the focus</td></tr>
-<tr><td>Esc</td><td>close the working</td></tr>
-<tr><td>Ctrl+Return</td><td>do the next thing</td></tr>
-<tr><td>+ and −</td><td>zoom a trace; Alt+Left and Alt+Right move along it</td></tr>
-<tr><td>Ctrl+Z, Ctrl+Shift+Z</td><td>undo, redo</td></tr>
-<tr><td>Ctrl+L</td><td>add logs</td></tr>
-<tr><td>Ctrl+B</td><td>fold the loom</td></tr>
-</table>"""
 
 
 class Menus:
@@ -108,6 +91,8 @@ class Menus:
 
     def _view(self, menu: QMenu) -> None:
         w = self._window
+        for name, keys in BEHIND.items():
+            self._add(menu, f"The {name.lower()}", lambda n=name: w.show_behind(n), keys)
         self._add(menu, "Fold the loom", w.fold_loom, "Ctrl+B")
         self._add(menu, "To the loom", w.focus_loom, "F6")
         self._add(menu, "Show working", w.explain, "F1")
@@ -133,7 +118,7 @@ class Menus:
     def _help(self, menu: QMenu) -> None:
         w = self._window
         self._add(menu, "Keys", lambda: w.tell("Keys", KEYS))
-        self._add(menu, "Caution at the bench", lambda: w.tell("Caution at the bench", CAUTION))
+        self._add(menu, "Caution at the bench", lambda: w.tell("Caution at the bench", cautions()))
         self._add(menu, "About Kuffin", w.about)
 
     def renew(self) -> None:

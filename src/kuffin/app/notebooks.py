@@ -41,6 +41,10 @@ class Notebooks(QObject):
         self.opened.emit()
         self._settings.remember(notebook.path)
         self._state.open(notebook)
+        if notebook.kept_before_update is not None:
+            self.said.emit(
+                f"This notebook was of an older format and is now of the new one; it stays as it was in “{notebook.kept_before_update.name}”."
+            )
         if notebook.read_only:
             self._state.trouble.emit(
                 f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"

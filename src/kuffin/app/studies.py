@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtCore import QObject
+from PySide6.QtCore import QObject, Signal
 from PySide6.QtWidgets import QDialog, QFileDialog, QWidget
 
 from kuffin.app.dialogs.changestudy import ChangeStudy
@@ -23,6 +23,8 @@ from kuffin.notebook.store import SUFFIX
 
 class Studies(QObject):
     """Works on the study of a window."""
+
+    started = Signal()  # a study without logs, which is to be planned
 
     def __init__(
         self,
@@ -54,6 +56,8 @@ class Studies(QObject):
             pending, self._pending = self._pending, []
             if pending:
                 self._importer.add(pending)
+            elif self._state.study is not None:
+                self.started.emit()
 
     def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
         """Start a study and put it on the desk."""

@@ -35,6 +35,7 @@ from kuffin.app.jobs import Jobs
 from kuffin.app.look import theme as looks
 from kuffin.app.menus import Menus
 from kuffin.app.notebooks import Notebooks
+from kuffin.app.places import BEHIND, DESKS
 from kuffin.app.settings import Settings
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.side import Side
@@ -45,10 +46,6 @@ from kuffin.app.widgets.bits import rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
-
-# desk -> its place in the working order, which fixes its key (Ctrl+1 …)
-DESKS = {"Plan": 1, "Prepare": 2, "Inspect": 4, "Compare": 5}
-BEHIND = ("Shelf", "Bench")  # what stands behind the desks
 
 
 class MainWindow(QMainWindow):
@@ -108,20 +105,21 @@ class MainWindow(QMainWindow):
             "Shelf": self.shelf_page,
             "Bench": self._scrolled(self.bench_page),
         }
+        self._desk = "Compare"
         self._tabs = QButtonGroup(self)
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
         for i, (name, widget) in enumerate(self._desks.items()):
             self.stack.addWidget(widget)
-            if name == BEHIND[0]:
+            if name == "Shelf":
                 row.addStretch()
             button = QPushButton(name)
             button.setObjectName("desk")
             button.setCheckable(True)
-            keys = f"Ctrl+{DESKS[name]}" if name in DESKS else {"Shelf": "Ctrl+Shift+H", "Bench": "Ctrl+Shift+B"}[name]
-            button.setShortcut(keys)
-            button.setToolTip(keys)
+            button.setToolTip(BEHIND.get(name) or f"Ctrl+{DESKS[name]}")
+            if name in DESKS:
+                button.setShortcut(f"Ctrl+{DESKS[name]}")
             self._tabs.addButton(button, i)
             row.addWidget(button)
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self._desks)[i]))
@@ -184,6 +182,8 @@ class MainWindow(QMainWindow):
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.start.demo_wanted.connect(self.notebooks.open_demo)
         self.start.study_wanted.connect(self.studies.new_study)
+        self.start.shelf_wanted.connect(lambda: self.show_behind("Shelf"))
+        self.studies.started.connect(lambda: self.show_desk("Plan"))
         self.start.logs_wanted.connect(self.studies.ask_logs)
         self.start.open_wanted.connect(self.notebooks.ask_open)
         self.start.recent_wanted.connect(self.notebooks.open_path)
@@ -193,7 +193,7 @@ class MainWindow(QMainWindow):
 
     def _renew(self) -> None:
         notebook = self.state.notebook
-        self.pages.setCurrentIndex(0 if self.state.study is None else 1)
+        self.pages.setCurrentIndex(self._page())
         self.start.show_recent(self.settings.recent)
         self.setWindowTitle("Kuffin" if notebook is None else f"{notebook.path.stem} – Kuffin")
         self.menus.renew()
@@ -202,7 +202,9 @@ class MainWindow(QMainWindow):
 
     def show_desk(self, name: str) -> None:
         """Go to a desk."""
+        self._desk = name
         self.stack.setCurrentWidget(self._desks[name])
+        self.pages.setCurrentIndex(self._page())
         self._tabs.button(list(self._desks).index(name)).setChecked(True)
 
     def open_mount(self, mount_id: int) -> None:
@@ -213,6 +215,15 @@ class MainWindow(QMainWindow):
             self.prepare_mount(mount_id)
         else:
             self.show_desk("Inspect")
+
+    def _page(self) -> int:
+        """The first page stands where there is no study, unless one looks at the shelf or the bench."""
+        return 0 if self.state.study is None and self._desk not in BEHIND else 1
+
+    def show_behind(self, name: str) -> None:
+        """Look at the shelf or the bench; they are kept in a notebook, so one is needed."""
+        if self.state.notebook is not None or self.notebooks.new_notebook():
+            self.show_desk(name)
 
     def prepare_mount(self, mount_id: int | None) -> None:
         """Go to the Prepare desk with a mount."""

@@ -17,6 +17,7 @@ class StartPage(QWidget):
     study_wanted = Signal()
     logs_wanted = Signal()
     open_wanted = Signal()
+    shelf_wanted = Signal()
     recent_wanted = Signal(str)
 
     def __init__(self) -> None:
@@ -51,6 +52,9 @@ class StartPage(QWidget):
         opener = link_button("Open a notebook …")
         opener.clicked.connect(self.open_wanted)
         column.addWidget(opener, 0, Qt.AlignmentFlag.AlignLeft)
+        shelf = link_button("Fill the shelf first: parts, samples, the bench …")
+        shelf.clicked.connect(self.shelf_wanted)
+        column.addWidget(shelf, 0, Qt.AlignmentFlag.AlignLeft)
         column.addLayout(self._recent)
         column.addStretch()
         column.addWidget(

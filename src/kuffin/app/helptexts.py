@@ -1,0 +1,32 @@
+"""What Help says: the keys, and the cautions of the whole bench."""
+
+from __future__ import annotations
+
+from kuffin.app.places import BEHIND, DESKS
+from kuffin.core.cautions import ABOUT, CAUTIONS
+
+_KEYS = {
+    ", ".join(f"Ctrl+{n}" for n in DESKS.values()): ", ".join(DESKS),
+    ", ".join(BEHIND.values()): "the shelf, the bench",
+    "Ctrl+PgUp, Ctrl+PgDown": "the page before or after, on Plan and Prepare",
+    "Alt+Up, Alt+Down": "move a mount earlier or later, in the order",
+    "Space": "tick the step that has the focus, and go to the next",
+    "F6": "to the loom; arrows move over it, Enter opens a mount",
+    "F1": "show the working of what has the focus",
+    "Esc": "close the working",
+    "Ctrl+Return": "do the next thing",
+    "+ and −": "zoom a trace; Alt+Left and Alt+Right move along it",
+    "Ctrl+Z, Ctrl+Shift+Z": "undo, redo",
+    "Ctrl+L": "add logs",
+    "Ctrl+B": "fold the loom",
+}
+KEYS = (
+    '<table cellspacing="6">'
+    + "".join(f"<tr><td>{keys}</td><td>{what}</td></tr>" for keys, what in _KEYS.items())
+    + "</table>"
+)
+
+
+def cautions() -> str:
+    """All cautions, as rich text."""
+    return f"<p><b>{ABOUT}</b></p>" + "".join(f"<p>{text}</p>" for text in CAUTIONS.values())
