@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -17,11 +18,12 @@ from kuffin.core.compare import Comparison
 from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import School
 from kuffin.publish.tables import as_csv, as_json, readings_rows, verdict_rows
+from kuffin.verdicts.preparation import Preparation, preparation_rows
 from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
 
 
-def write_table(verdict: StudyVerdict, path: Path, what: str) -> None:
+def write_table(verdict: StudyVerdict, path: Path, what: str, preparations: Sequence[Preparation] = ()) -> None:
     """Write ``readings`` or ``verdicts`` as CSV, or everything as JSON, by the file's ending.
 
     Raises
@@ -29,11 +31,27 @@ def write_table(verdict: StudyVerdict, path: Path, what: str) -> None:
     KuffinError
         Where the file cannot be written.
     """
-    text = (
-        as_json(verdict)
-        if path.suffix.lower() == ".json"
-        else as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
-    )
+    if path.suffix.lower() == ".json":
+        text = as_json(verdict, preparations)
+    else:
+        text = as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
+    _write(text, path)
+
+
+def write_preparations(preparations: Sequence[Preparation], path: Path) -> None:
+    """Write how the mounts were prepared as CSV.
+
+    Raises
+    ------
+    KuffinError
+        Where nothing was ticked or noted yet, or the file cannot be written.
+    """
+    if not preparations:
+        raise KuffinError("no mount of this study was prepared yet: nothing was ticked, noted or measured")
+    _write(as_csv(preparation_rows(list(preparations))), path)
+
+
+def _write(text: str, path: Path) -> None:
     try:
         path.write_text(text, encoding="utf-8")
     except OSError as error:

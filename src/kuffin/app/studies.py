@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QDialog, QFileDialog, QWidget
 from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.dialogs.newstudy import NewStudy
-from kuffin.app.exporting import write_table
+from kuffin.app.exporting import write_preparations, write_table
 from kuffin.app.importing import Importer
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.settings import documents
@@ -19,6 +19,8 @@ from kuffin.app.state import State
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
+from kuffin.verdicts.planning import order_of
+from kuffin.verdicts.preparation import Preparation, preparation_of
 
 
 class Studies(QObject):
@@ -142,7 +144,7 @@ class Studies(QObject):
 
     def write_out(self, what: str, ending: str) -> None:
         """Ask for a name and write readings, verdicts or a picture."""
-        if self._state.verdict is None or self._state.notebook is None:
+        if self._state.study is None or self._state.notebook is None:
             return
         name = f"{self._state.notebook.path.stem}-{what}{ending}"
         path, _ = QFileDialog.getSaveFileName(self._parent, "Write out", str(documents() / name), f"*{ending}")
@@ -151,8 +153,18 @@ class Studies(QObject):
 
     def write_to(self, path: Path, what: str) -> None:
         """Write readings, verdicts or a picture to a file."""
-        if self._state.verdict is not None:
-            if what == "picture":
-                self._state.attempt(self._draw_picture, path)
-            else:
-                self._state.attempt(write_table, self._state.verdict, path, what)
+        if what == "picture":
+            self._state.attempt(self._draw_picture, path)
+        elif what == "preparation":
+            self._state.attempt(write_preparations, self._preparations(), path)
+        elif self._state.verdict is not None:
+            prepared = self._preparations() if what == "everything" else []
+            self._state.attempt(write_table, self._state.verdict, path, what, prepared)
+
+    def _preparations(self) -> list[Preparation]:
+        """How the study's mounts were prepared, in bench order."""
+        notebook, study = self._state.notebook, self._state.study
+        if notebook is None or study is None:
+            return []
+        found = [preparation_of(notebook, m) for m in order_of(study)]
+        return [p for p in found if p is not None]

@@ -32,6 +32,11 @@ class Setting:
     low: float = 0.0
     high: float = 1000.0
 
+    @property
+    def spoken(self) -> str:
+        """Its name where it could be taken for the part."""
+        return {"pump_percent": "pump speed", "fan_percent": "fan speed"}.get(self.key, self.label)
+
 
 _S = Setting
 SETTINGS: dict[str, Setting] = {
@@ -51,6 +56,7 @@ SETTINGS: dict[str, Setting] = {
         _S("orientation", "orientation", "choice", "A radiator or block the other way up may hold air.", 1, options=("lying", "standing, ports up", "standing, ports down", "on its side", "hanging")),
         _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", 2, options=("as marked", "against the mark", "not marked")),
         _S("tightening", "tightening", "choice", "An uneven pull tilts the block: part of the die loses contact.", 2, options=("crosswise, in turns", "one after the other", "springs to the stop")),
+        _S("screws", "screws", "text", "Longer screws or other springs pull otherwise: commonly some tenths of a kelvin.", 1),
         _S("torque_nm", "torque", "number", "More pull thins the paste: commonly some tenths of a kelvin.", 2, "N m", high=20),
         _S("paste_amount_g", "paste amount", "number", "Too little leaves bare places; too much costs little.", 1, "g", high=20),
         _S("spread", "way of spreading", "choice", "The way of spreading decides where air is shut in.", 2, options=("dot", "line", "cross", "several dots", "spread flat", "sheet")),
@@ -129,11 +135,10 @@ def differences(
         for name, values in configurations.items():
             groups.setdefault(written(setting, values.get(setting.key)), []).append(name)
         if len(groups) > 1:
-            label = setting.label + (" setting" if setting.key in {"pump_percent", "fan_percent"} else "")
             found.append(
                 Difference(
                     setting.key,
-                    label,
+                    setting.spoken,
                     tuple((v, tuple(n)) for v, n in groups.items()),
                     setting.effect,
                     3 if setting.key in keep_same else setting.strength,

@@ -16,6 +16,7 @@ import numpy as np
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
+from kuffin.demo.prepared import prepare_mounts
 from kuffin.demo.shelf import fill_shelf
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits
@@ -112,6 +113,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
         for run in demo_runs(progress):
             edits.add_log(notebook, study, run.candidate, run.table, round_number=run.round)
         fill_shelf(notebook, study)
+        prepare_mounts(notebook, study, _TRAPPED_AIR, SEED + 9)
         forget_history(notebook)
     finally:
         notebook.close()

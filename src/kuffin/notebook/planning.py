@@ -25,7 +25,7 @@ def set_plan(notebook: Notebook, study_id: int, label: str, **values: Any) -> No
 
 def set_same(notebook: Notebook, study_id: int, key: str, same: bool) -> None:
     """Promise that a setting stays the same for all candidates, or take that back."""
-    label = SETTINGS[key].label
+    label = SETTINGS[key].spoken
     with notebook.edit(f"promise to keep the {label} the same" if same else f"no longer promise the same {label}") as s:
         study = s.get_one(Study, study_id)
         study.same = [k for k in study.same if k != key] + ([key] if same else [])
@@ -52,9 +52,9 @@ def configure(notebook: Notebook, candidate_id: int, key: str, value: object) ->
     setting = SETTINGS[key]
     if setting.kind == "number" and isinstance(value, (int, float)) and not setting.low <= value <= setting.high:
         raise NotebookError(
-            f"{setting.label}: {value:g} {setting.unit} is outside {setting.low:g} to {setting.high:g} {setting.unit}"
+            f"{setting.spoken}: {value:g} {setting.unit} is outside {setting.low:g} to {setting.high:g} {setting.unit}"
         )
-    with notebook.edit(f"set the {setting.label}") as session:
+    with notebook.edit(f"set the {setting.spoken}") as session:
         candidate = session.get_one(Candidate, candidate_id)
         kept = {k: v for k, v in candidate.configuration.items() if k != key}
         candidate.configuration = kept if value in (None, "") else {**kept, key: value}
@@ -62,7 +62,7 @@ def configure(notebook: Notebook, candidate_id: int, key: str, value: object) ->
 
 def configure_alike(notebook: Notebook, study_id: int, key: str, value: object) -> None:
     """Set one thing alike for all candidates: the way to mend a difference."""
-    with notebook.edit(f"the same {SETTINGS[key].label} for all") as session:
+    with notebook.edit(f"the same {SETTINGS[key].spoken} for all") as session:
         for candidate in session.scalars(select(Candidate).where(Candidate.study_id == study_id)):
             kept = {k: v for k, v in candidate.configuration.items() if k != key}
             candidate.configuration = kept if value in (None, "") else {**kept, key: value}
@@ -87,6 +87,10 @@ def choose_part(notebook: Notebook, candidate_id: int, part_id: int) -> None:
         if any(m.live_runs for m in candidate.live_mounts):
             raise NotebookError(f"{candidate.name} has runs already, so it stays the part it is; add another candidate")
         part = session.get_one(Part, part_id)
+        if any(c.name == part.name and c.id != candidate.id for c in _candidates(session, candidate.study_id)):
+            raise NotebookError(
+                f"{part.name} is a candidate already; each is compared once, with as many samples as you like"
+            )
         candidate.part_id, candidate.name = part.id, part.name
         _share_samples(session, candidate.id)
 

@@ -6,9 +6,12 @@ import csv
 import io
 import json
 import math
+from collections.abc import Sequence
+from dataclasses import asdict
 from typing import Any
 
 from kuffin.core.compare import Comparison, PairResult
+from kuffin.verdicts.preparation import Preparation
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import pair_sentence
 from kuffin.verdicts.working import scope
@@ -77,8 +80,8 @@ def as_csv(rows: list[dict[str, Any]]) -> str:
     return out.getvalue()
 
 
-def as_json(v: StudyVerdict) -> str:
-    """The whole study as JSON: question, readings, verdicts."""
+def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = ()) -> str:
+    """The whole study as JSON: question, readings, verdicts, and how each mount was prepared."""
     found = v.main.comparison
     told = {
         "question": v.question,
@@ -104,6 +107,7 @@ def as_json(v: StudyVerdict) -> str:
         else [],
         "readings": readings_rows(v),
         "verdicts": verdict_rows(v),
+        "preparation": [asdict(p) for p in preparations],
     }
     return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
 
@@ -113,4 +117,4 @@ def _clean(x: Any) -> Any:
         return x if math.isfinite(x) else None
     if isinstance(x, dict):
         return {k: _clean(y) for k, y in x.items()}
-    return [_clean(y) for y in x] if isinstance(x, list) else x
+    return [_clean(y) for y in x] if isinstance(x, (list, tuple)) else x

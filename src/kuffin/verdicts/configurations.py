@@ -128,7 +128,7 @@ def built_in(study: Study, mount: Mount, bench: Bench | None, shelf: Sequence[Pa
         "volume_ml": volume or None,
         "glycol": parts["coolant"].fields.get("glycol") if "coolant" in parts else None,
         "paste_sort": parts["paste"].fields.get("sort") if "paste" in parts else None,
-        "screws": candidate.configuration.get("screws"),
+        "screws": settings.get("screws"),
     }
     label = mount.sample.label if mount.sample is not None else ""
     many = len(candidate.samples) > 1

@@ -30,6 +30,7 @@ from kuffin.core.errors import KuffinError
 from kuffin.core.settle import Settling
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Run
+from kuffin.verdicts.preparation import preparation_of, preparation_working
 from kuffin.verdicts.results import hand_window, main_trace, run_signals, settle_trace
 from kuffin.verdicts.working import mount_working
 
@@ -60,6 +61,8 @@ class InspectDesk(QWidget):
         self._facts_grid = QGridLayout(self._facts)
         self._facts_grid.setContentsMargins(0, 0, 0, 0)
         self._facts_grid.setVerticalSpacing(3)
+        self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
+        self._prepared.clicked.connect(self._show_preparation)
         self._doubts = text()
         self._reason = QLineEdit()
         self._reason.setPlaceholderText("reason, in a few words")
@@ -111,6 +114,7 @@ class InspectDesk(QWidget):
         column.addLayout(row)
         column.addWidget(self.stairs)
         column.addWidget(self._facts)
+        column.addWidget(self._prepared)
         column.addStretch()
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -229,6 +233,7 @@ class InspectDesk(QWidget):
         self._leave.setText("Take it back in" if out is not None else "Leave out")
         self._keep.setVisible(out is None and any(d.serious for d in doubts) and not mount.kept_because)
         self._find.setEnabled(bool(run.windows))
+        self._prepared.setVisible(mount.begun_at is not None)
 
     def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
         while self._facts_grid.count():
@@ -306,6 +311,12 @@ class InspectDesk(QWidget):
         run = self._run()
         if run is not None:
             self.channels_wanted.emit(run.id)
+
+    def _show_preparation(self) -> None:
+        mount, notebook = self._state.mount(), self._state.notebook
+        found = preparation_of(notebook, mount) if mount is not None and notebook is not None else None
+        if found is not None:
+            self.working.emit(preparation_working(found))
 
     def _explain(self) -> None:
         mount = self._state.mount()

@@ -13,7 +13,7 @@ from kuffin.notebook.entities import Mount
 from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.words import number
 
-_ROW, _HEAD, _LABEL, _CELL = 62.0, 34.0, 84.0, 56.0
+_ROW, _HEAD, _LABEL, _CELL, _NARROW = 62.0, 34.0, 84.0, 56.0, 26.0
 
 
 class Loom(QWidget):
@@ -58,7 +58,7 @@ class Loom(QWidget):
 
     def _cell(self) -> float:
         columns = max(self._rounds(), 1)
-        return max(34.0, min(_CELL, (self.width() - _LABEL - 6) / columns))
+        return max(_NARROW, min(_CELL, (self.width() - _LABEL - 6) / columns))
 
     def _centre(self, row: int, column: int) -> QPointF:
         return QPointF(_LABEL + self._cell() * (column + 0.42), _HEAD + _ROW * (row + 0.5))
@@ -84,7 +84,9 @@ class Loom(QWidget):
         )
 
     def minimumSizeHint(self) -> QSize:
-        return QSize(200, int(_HEAD + _ROW * max(1, len(self._candidates())) + 40))
+        return QSize(
+            int(_LABEL + _NARROW * max(4, self._rounds()) + 6), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
+        )
 
     def _renew(self) -> None:
         mount = self._state.mount()

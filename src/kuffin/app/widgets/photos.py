@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import QByteArray, QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap, QPolygonF
+from PySide6.QtGui import QDropEvent, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap, QPolygonF
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QSizePolicy, QWidget
 
 from kuffin.app.look.theme import Theme
@@ -24,6 +24,11 @@ def load_picture(state: State, attachment_id: int) -> QImage:
     except KuffinError as error:
         state.trouble.emit(str(error))
         return QImage()
+
+
+def local_files(event: QDropEvent) -> list[str]:
+    """The files on this computer among what was dropped."""
+    return [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
 
 
 class PhotoStrip(QWidget):

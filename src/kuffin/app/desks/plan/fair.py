@@ -162,7 +162,7 @@ class FairPage(Page):
         rows = []
         for key in self._rows():
             setting = SETTINGS[key]
-            label = setting.label + (" speed" if key in {"pump_percent", "fan_percent"} else "")
+            label = setting.spoken
             usual = self._kept(key, bench.settings.get(key)) if bench is not None else ""
             if not usual and bench is not None and setting.kind == "part":
                 usual = next((p.part.name for p in bench.loop if p.part and p.part.kind in setting.part_kinds), "")

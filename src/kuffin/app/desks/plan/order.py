@@ -115,7 +115,9 @@ class OrderPage(Page):
         keys = ["coolant", "pump_percent", "fan_percent", "fans", "paste"]
         free = [k for k in planning.free_settings(study.under_test) if k in keys]
         refill(
-            self.plots, [("nothing", None), *((f"the {SETTINGS[k].label}", k) for k in free)], study.plan.get("plot_by")
+            self.plots,
+            [("nothing", None), *((f"the {SETTINGS[k].spoken}", k) for k in free)],
+            study.plan.get("plot_by"),
         )
         slots, mounts = slots_of(study), order_of(study)
         planned = [m for m in mounts if not is_done(m)]

@@ -10,7 +10,7 @@ from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
-from kuffin.core.claims import judge_claim
+from kuffin.core.claims import guess_claim, judge_claim
 from kuffin.core.configuration import SETTINGS
 from kuffin.core.normalise import default_school
 from kuffin.core.parts import CAME
@@ -93,7 +93,7 @@ class QuestionPage(Page):
         self._grid = QGridLayout(self._grid_holder)
         self._grid.setContentsMargins(0, 0, 0, 0)
         for setting in SETTINGS.values():
-            label = setting.label + (" speed" if setting.key in {"pump_percent", "fan_percent"} else "")
+            label = setting.spoken
             box = QCheckBox(label, self._grid_holder)
             box.setToolTip(setting.effect)
             box.toggled.connect(lambda on, k=setting.key: self._same_toggled(k, on))
@@ -262,8 +262,18 @@ class QuestionPage(Page):
         if len(study.live_candidates) < 2:
             self.state.trouble.emit("a claim compares two candidates; add another one first")
             return
-        a, b = study.live_candidates[:2]
-        self.edit(planning.add_claim, study.id, a.id, b.id, study.margin_k)
+        claimed = {c.candidate_id for c in study.live_claims}
+        mine = next((c for c in study.live_candidates if c.part.claim and c.id not in claimed), None)
+        if mine is None:
+            a, b = study.live_candidates[:2]
+            self.edit(planning.add_claim, study.id, a.id, b.id, study.margin_k)
+            return
+        others = [c for c in study.live_candidates if c.id != mine.id]
+        kelvins, name = guess_claim(mine.part.claim, [c.name for c in others])
+        usual = next((c for c in others if c.id in {study.reference_id, study.baseline_id}), others[0])
+        against = next((c for c in others if c.name == name), usual)
+        where = ", ".join(w for w in (f"“{mine.part.claim}”", mine.part.claim_where) if w)
+        self.edit(planning.add_claim, study.id, mine.id, against.id, kelvins or study.margin_k, mine.part.maker, where)
 
     def _claim_written(self, at: int, column: int, written: str) -> None:
         claim_id = self.claims.data_of(at)

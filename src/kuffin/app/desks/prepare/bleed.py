@@ -4,15 +4,14 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING, Any
 
-import numpy as np
-
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.desks.prepare.watch import Watched
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Series, Sketch
 from kuffin.core.errors import KuffinError
-from kuffin.core.loop import Bleeding, bleeding
+from kuffin.core.loop import Bleeding
+from kuffin.verdicts.sheets import USUAL_FLOW_SCATTER_PERCENT, bled, rows_of
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
@@ -43,7 +42,7 @@ class BleedPage(PreparePage):
 
     def renew(self) -> None:
         kept = self.sheet()
-        self.usual.setValue(float(kept.get("usual_percent", 0.6)))
+        self.usual.setValue(float(kept.get("usual_percent", USUAL_FLOW_SCATTER_PERCENT)))
         rows: list[list[Any]] = kept.get("readings", [])
         self.watched.show_rows(rows, kept.get("began"))
         self.result = None
@@ -53,12 +52,12 @@ class BleedPage(PreparePage):
                 "Let the pump run, tilt and tap, and read the flow every quarter of a minute; or take a log of it."
             )
             return
-        data = np.array([[np.nan if v is None else v for v in r] for r in rows], dtype=float)
+        data = rows_of(kept)
         self.plot.show_series(
             [Series(list(data[:, 0] / 60), list(data[:, 1]), "both" if len(rows) < 60 else "line")], "min", "L/h"
         )
         try:
-            self.result = bleeding(data[:, 0], data[:, 1], self.usual.value())
+            self.result = bled(kept)
             sentence = self.result.sentence
         except KuffinError as error:
             sentence = str(error)

@@ -12,13 +12,14 @@ from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QP
 
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.settings import documents
+from kuffin.app.state import State
 from kuffin.app.widgets.bits import link_button, text
 from kuffin.app.widgets.forms import button, choice, refill, row
-from kuffin.app.widgets.photos import PhotoStrip
+from kuffin.app.widgets.photos import PhotoStrip, local_files
 from kuffin.core.cautions import ABOUT, CAUTIONS
 from kuffin.core.changeover import Task, minutes
 from kuffin.notebook import planning, preparing, shelf
-from kuffin.notebook.entities import Tick
+from kuffin.notebook.entities import Attachment, Tick
 from kuffin.verdicts.preparing import change_to
 
 if TYPE_CHECKING:
@@ -46,10 +47,14 @@ class TaskRow(QWidget):
     noted = Signal(str, str)
     sheet_wanted = Signal(str)
     dismissed = Signal(str)
+    photographed = Signal(str, list)
 
-    def __init__(self, number: int, task: Task) -> None:
+    def __init__(self, number: int, task: Task, state: State) -> None:
         super().__init__()
         self.task = task
+        self.setAcceptDrops(True)
+        self.photos = PhotoStrip(state)
+        self.photos.hide()
         self.box = _Box()
         self.box.setAccessibleName(task.text)
         self.box.clicked.connect(lambda on: self.ticked.emit(task.key, on))
@@ -82,9 +87,23 @@ class TaskRow(QWidget):
         grid.addLayout(self._cautions, 1, 1, 1, 4)
         grid.addWidget(self._short, 3, 1, 1, 4)
         grid.addWidget(self.note, 2, 1, 1, 4)
+        grid.addWidget(self.photos, 4, 1, 1, 4, Qt.AlignmentFlag.AlignLeft)
         grid.setColumnStretch(1, 1)
         self.note.hide()
         self._shown_cautions: tuple[str, ...] | None = None
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls():
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        event.acceptProposedAction()
+        self.photographed.emit(self.task.key, local_files(event))
+
+    def show_photos(self, photos: Sequence[Attachment]) -> None:
+        """Show the photos that were dropped on this step."""
+        self.photos.show_photos(photos)
+        self.photos.setVisible(bool(photos))
 
     def show_tick(self, tick: Tick | None, dismissed: Sequence[str], now: bool) -> None:
         """Show whether it is done, how long it took, what was noted; and its cautions: whole where it comes now."""
@@ -161,7 +180,7 @@ class ChangeOverPage(PreparePage):
         )
         self.column.addWidget(row(self.ready, again))
         self.column.addWidget(self._left)
-        self.column.addWidget(text("Photos: drop them here", style="muted"))
+        self.column.addWidget(text("Photos: drop them on a step, or here for the whole mount", style="muted"))
         self.photos = PhotoStrip(desk.state)
         self.photos.removed.connect(lambda i: self.edit(shelf.bin_photo, i))
         self.column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
@@ -191,10 +210,12 @@ class ChangeOverPage(PreparePage):
         if [r.task for r in self.rows] != list(change.tasks):
             self._list_tasks(change.tasks)
         dismissed = self.sheet().get("dismissed", [])
+        photos = shelf.photos(self.state.notebook, mount_id=self.mount.id) if self.state.notebook else []
         ticks = self.desk.done.ticks
         coming = next((r.task.key for r in self.rows if not (t := ticks.get(r.task.key)) or not t.done_at), None)
         for task_row in self.rows:
             task_row.show_tick(ticks.get(task_row.task.key), dismissed, task_row.task.key == coming)
+            task_row.show_photos([p for p in photos if p.kind == f"step {task_row.task.key}"])
         left = [r.task for r in self.rows if not r.box.isChecked()]
         self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
         if self.mount.ready_at:
@@ -205,9 +226,7 @@ class ChangeOverPage(PreparePage):
             self._left.setText(f"Still to do: {len(left)} of {len(self.rows)}; next: {left[0].text}")
         else:
             self._left.setText("Everything is ticked.")
-        self.photos.show_photos(
-            shelf.photos(self.state.notebook, mount_id=self.mount.id) if self.state.notebook else []
-        )
+        self.photos.show_photos([p for p in photos if p.kind == "photo"])
         if not self.note.hasFocus():
             self.note.setText(self.mount.note)
 
@@ -218,11 +237,13 @@ class ChangeOverPage(PreparePage):
             old.deleteLater()
         self.rows = []
         for number, task in enumerate(tasks, 1):
-            made = TaskRow(number, task)
+            made = TaskRow(number, task, self.state)
             made.ticked.connect(self.tick)
             made.noted.connect(self._note)
             made.sheet_wanted.connect(self.desk.go)
             made.dismissed.connect(self._dismiss)
+            made.photographed.connect(lambda key, paths: self.add_photos(paths, f"step {key}"))
+            made.photos.removed.connect(lambda i: self.edit(shelf.bin_photo, i))
             made.box.passed.connect(lambda n=number: self._focus(n))
             self.rows.append(made)
             self._list.addWidget(made)
@@ -272,14 +293,15 @@ class ChangeOverPage(PreparePage):
         paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")
         self.add_photos(paths)
 
-    def add_photos(self, paths: Sequence[str]) -> None:
-        """Attach photos to the mount."""
+    def add_photos(self, paths: Sequence[str], kind: str = "photo") -> None:
+        """Attach photos to the mount, or to one of its steps."""
         for path in paths:
-            self.edit(shelf.add_photo, path, mount_id=self.mount.id)
+            self.edit(shelf.add_photo, path, mount_id=self.mount.id, kind=kind)
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls() and self.desk.mount is not None:
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        self.add_photos([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])
+        event.acceptProposedAction()
+        self.add_photos(local_files(event))

@@ -18,16 +18,15 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.settings import documents
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, button, row
-from kuffin.app.widgets.photos import CornerMarker, load_picture
+from kuffin.app.widgets.photos import CornerMarker, load_picture, local_files
 from kuffin.core.contact import Print, both_sides, read_print, turned_round
 from kuffin.notebook.preparing import sheets_of
 from kuffin.notebook.shelf import add_photo, photo_data
+from kuffin.verdicts.sheets import PRINT_SIDES, print_words
 from kuffin.verdicts.words import number as figure
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
-
-_SIDES = {"block": "on the block", "die": "on the die"}
 
 
 class Side(QWidget):
@@ -72,7 +71,7 @@ class Side(QWidget):
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
+        paths = local_files(event)
         if paths:
             self.photo_given.emit(paths[0])
 
@@ -100,7 +99,7 @@ class PrintPage(PreparePage):
                 text("mm high", style="muted", wrap=False),
             )
         )
-        self.sides = {key: Side(title, desk.theme) for key, title in _SIDES.items()}
+        self.sides = {key: Side(title, desk.theme) for key, title in PRINT_SIDES.items()}
         both = QHBoxLayout()
         for key, side in self.sides.items():
             side.photo_given.connect(lambda path, k=key: self.take_photo(k, path))
@@ -149,14 +148,12 @@ class PrintPage(PreparePage):
         if "share" not in one:
             return "mark the four corners of the die" if one.get("photo") else ""
         glare = one.get("glare", 0.0)
-        said = (
-            f"{100 * one['share']:.0f} % covered ({100 * one['low']:.0f} to {100 * one['high']:.0f} %), "
-            f"{100 * one['thin']:.0f} % of it thinly (light on the map)"
+        return f"{print_words(one)} (light on the map)" + (
+            f". Glare hides {100 * glare:.0f} %: photograph it again in soft light" if glare > 0.15 else ""
         )
-        return said + (f". Glare hides {100 * glare:.0f} %: photograph it again in soft light" if glare > 0.15 else "")
 
     def _headline(self, kept: dict[str, Any]) -> str:
-        read = [kept[k] for k in _SIDES if "share" in kept.get(k, {})]
+        read = [kept[k] for k in PRINT_SIDES if "share" in kept.get(k, {})]
         if not read:
             return "After taking the block off, photograph the print on it and on the die, straight from above and without flash."
         best = max(read, key=lambda o: o["share"])
@@ -176,7 +173,9 @@ class PrintPage(PreparePage):
         rows = []
         for m in mounts:
             kept = found.get(m.id, {})
-            one = max((kept[k] for k in _SIDES if "share" in kept.get(k, {})), key=lambda o: o["share"], default=None)
+            one = max(
+                (kept[k] for k in PRINT_SIDES if "share" in kept.get(k, {})), key=lambda o: o["share"], default=None
+            )
             if one is not None:
                 reading = self.state.reading(m.id)
                 value = (
@@ -227,7 +226,7 @@ class PrintPage(PreparePage):
 
     def _measured(self, key: str, value: float | None) -> None:
         self.keep(**{key: value})
-        for side in _SIDES:
+        for side in PRINT_SIDES:
             if len(self.sheet().get(side, {}).get("corners", [])) == 4:
                 self._read(side, dict(self.sheet()[side]))
 

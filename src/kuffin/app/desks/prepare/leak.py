@@ -12,10 +12,11 @@ from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.core.errors import KuffinError
-from kuffin.core.leak import USUAL_LIMIT_KPA, LeakTest, highest_pressure, judge_leak
+from kuffin.core.leak import USUAL_LIMIT_KPA, LeakTest, highest_pressure
 from kuffin.core.loop import loop_volume_ml
 from kuffin.notebook.preparing import tick
 from kuffin.verdicts.configurations import loop_of, pressures_of
+from kuffin.verdicts.sheets import USUAL_AIR_ML, USUAL_STEP_KPA, leak_test, rows_of
 from kuffin.verdicts.words import number as figure
 
 if TYPE_CHECKING:
@@ -60,8 +61,8 @@ class LeakPage(PreparePage):
     def renew(self) -> None:
         kept = self.sheet()
         total, _ = loop_volume_ml(loop_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts))
-        self.volume.setValue(float(kept.get("volume_ml", round(total) or 500)))
-        self.step.setValue(float(kept.get("gauge_step_kpa", 0.1)))
+        self.volume.setValue(float(kept.get("volume_ml", round(total) or USUAL_AIR_ML)))
+        self.step.setValue(float(kept.get("gauge_step_kpa", USUAL_STEP_KPA)))
         self.limit.setValue(float(kept.get("limit_kpa", USUAL_LIMIT_KPA)))
         most, whose, silent = highest_pressure(
             pressures_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts)
@@ -76,36 +77,34 @@ class LeakPage(PreparePage):
         rows = kept.get("readings", [])
         self.watched.show_rows(rows, kept.get("began"))
         too_high = most is not None and any((r[1] or 0) > most for r in rows)
-        self._judge(rows)
+        self._judge({**kept, **self._asked()})
         if too_high and most is not None:
             self._said.setText(
                 f"Let pressure off now: {max(r[1] for r in rows):g} kPa is above the {most:g} kPa that {whose} allows."
             )
 
-    def _judge(self, rows: list[list[Any]]) -> None:
+    def _asked(self) -> dict[str, float]:
+        """What the test is judged by."""
+        return {"volume_ml": self.volume.value(), "gauge_step_kpa": self.step.value(), "limit_kpa": self.limit.value()}
+
+    def _judge(self, sheet: dict[str, Any]) -> None:
         self.result = None
+        rows = sheet.get("readings", [])
         self.plot.setVisible(len(rows) > 1)
         if len(rows) < 2:
             self._said.setText(
                 "Pump up, close the valve, and read the pressure every minute or so; with the temperature, if you can."
             )
             return
-        data = np.array([[np.nan if v is None else v for v in r] for r in rows], dtype=float)
-        temperature = data[:, 2] if data.shape[1] > 2 and np.isfinite(data[:, 2]).all() else None
         try:
-            found = judge_leak(
-                data[:, 0],
-                data[:, 1],
-                temperature,
-                volume_ml=self.volume.value(),
-                gauge_count_kpa=self.step.value(),
-                limit_kpa=self.limit.value(),
-            )
+            found = leak_test(sheet)
         except KuffinError as error:
-            self._said.setText(str(error))
+            self._said.setText(str(error)[0].upper() + str(error)[1:] + ".")
             return
+        data = rows_of(sheet)
+        with_temperature = bool(np.isfinite(data[:, 2]).all())
         self.result = found
-        more = "" if temperature is not None else " Without temperatures, a kelvin of change is allowed for."
+        more = "" if with_temperature else " Without temperatures, a kelvin of change is allowed for."
         self._said.setText(found.sentence + more)
         minutes_ = found.times_s / 60
         series = [
@@ -116,7 +115,7 @@ class LeakPage(PreparePage):
         self.plot.show_series(series, "min", "kPa over air, freed from temperature", guides, spoken=found.sentence)
 
     def _readings(self, rows: list[list[Any]]) -> None:
-        self.keep(readings=rows, began=self.watched.began)
+        self.keep(readings=rows, began=self.watched.began, **self._asked())
         if self.result is not None and self.result.verdict == "pass":
             self._pass(self.result)
 
