@@ -8,11 +8,12 @@ from pathlib import Path
 import pytest
 from PySide6.QtCore import QMimeData, QPointF, Qt, QTimer, QUrl
 from PySide6.QtGui import QDropEvent
-from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QLineEdit
+from PySide6.QtWidgets import QApplication, QDialog
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.window import MainWindow
+from tests.app.driving import action, choose, with_dialog
 
 Wait = Callable[[], None]
 
@@ -21,35 +22,6 @@ Wait = Callable[[], None]
 def own_dialogs(qapp: QApplication) -> None:
     """Qt's own file dialogs, which a test can reach."""
     qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
-
-
-def with_dialog(do: Callable[[], object], answer: Callable[[QDialog], None]) -> list[str]:
-    """Do something that opens a modal dialog, and answer it; returns the titles of what opened."""
-    seen: list[str] = []
-
-    def look(tries: int = 200) -> None:
-        dialog = QApplication.activeModalWidget()
-        if isinstance(dialog, QDialog):
-            seen.append(dialog.windowTitle())
-            answer(dialog)
-        elif tries:
-            QTimer.singleShot(20, lambda: look(tries - 1))
-
-    QTimer.singleShot(0, look)
-    do()
-    return seen
-
-
-def action(window: MainWindow, text: str) -> Callable[[], None]:
-    for menu in window.menuBar().actions():
-        stack = [menu]
-        while stack:
-            entry = stack.pop()
-            if entry.menu() is not None:
-                stack += entry.menu().actions()  # type: ignore[attr-defined]
-            elif entry.text() == text:
-                return entry.trigger
-    raise AssertionError(f"no menu entry “{text}”")
 
 
 @pytest.mark.parametrize(
@@ -78,17 +50,6 @@ def test_the_entry_opens_its_dialog_and_nothing_happens_on_cancel(
     at_rest()
     assert demo_window.state.notebook is before
     assert demo_window.strip.trouble.text() == ""
-
-
-def choose(path: Path) -> Callable[[QDialog], None]:
-    def answer(dialog: QDialog) -> None:
-        assert isinstance(dialog, QFileDialog)
-        line = dialog.findChild(QLineEdit, "fileNameEdit")
-        assert line is not None
-        line.setText(str(path))
-        dialog.accept()
-
-    return answer
 
 
 def test_a_notebook_is_made_a_study_started_and_its_numbers_written_out(

@@ -228,8 +228,10 @@ class WritingTable(QTableWidget):
                 if item.text() != content:
                     item.setText(content)
                 flags = Qt.ItemFlag.ItemIsEnabled | Qt.ItemFlag.ItemIsSelectable
-                item.setFlags(flags if j in fixed else flags | Qt.ItemFlag.ItemIsEditable)
-                if j == 0 and i < len(data):
+                flags = flags if j in fixed else flags | Qt.ItemFlag.ItemIsEditable
+                if item.flags() != flags:  # any change makes the view read an open editor anew, and typing would be lost
+                    item.setFlags(flags)
+                if j == 0 and i < len(data) and item.data(Qt.ItemDataRole.UserRole) != data[i]:
                     item.setData(Qt.ItemDataRole.UserRole, data[i])
         self._filling = False
 

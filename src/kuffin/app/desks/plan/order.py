@@ -108,8 +108,8 @@ class OrderPage(Page):
         self.every.setValue(int(study.plan.get("control_every", 2)))
         self.every.setEnabled(study.baseline_id is not None)
         self._every_words.setText(
-            "rounds the baseline comes again"
-            if study.baseline_id is not None
+            f"rounds the baseline comes again; {base.name} stands outside the rounds: first, between and last"
+            if (base := study.candidate(study.baseline_id)) is not None
             else "rounds the baseline comes again (none is chosen)"
         )
         keys = ["coolant", "pump_percent", "fan_percent", "fans", "paste"]

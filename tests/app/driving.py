@@ -1,0 +1,123 @@
+"""Driving a window as a person does: menus, dialogs, drops, cells of tables."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from pathlib import Path
+
+from PySide6.QtCore import QMimeData, QPointF, Qt, QTimer, QUrl
+from PySide6.QtGui import QDropEvent
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import (
+    QApplication,
+    QComboBox,
+    QDialog,
+    QFileDialog,
+    QInputDialog,
+    QLineEdit,
+    QTableWidget,
+    QWidget,
+)
+
+from kuffin.app.window import MainWindow
+
+Answer = Callable[[QDialog], None]
+
+
+def with_dialog(do: Callable[[], object], *answers: Answer) -> list[str]:
+    """Do something that opens a modal dialogs one after the other, and answer them; returns their titles."""
+    seen: list[str] = []
+
+    def look(tries: int = 200) -> None:
+        dialog = QApplication.activeModalWidget()
+        if isinstance(dialog, QDialog):
+            seen.append(dialog.windowTitle())
+            if len(seen) < len(answers):
+                QTimer.singleShot(20, lambda: look(200))
+            answers[len(seen) - 1](dialog)
+        elif tries:
+            QTimer.singleShot(20, lambda: look(tries - 1))
+
+    QTimer.singleShot(0, look)
+    do()
+    return seen
+
+
+def action(window: MainWindow, text: str) -> Callable[[], None]:
+    for menu in window.menuBar().actions():
+        stack = [menu]
+        while stack:
+            entry = stack.pop()
+            if entry.menu() is not None:
+                stack += entry.menu().actions()  # type: ignore[attr-defined]
+            elif entry.text() == text:
+                return entry.trigger
+    raise AssertionError(f"no menu entry “{text}”")
+
+
+def choose(path: Path) -> Callable[[QDialog], None]:
+    def answer(dialog: QDialog) -> None:
+        assert isinstance(dialog, QFileDialog)
+        line = dialog.findChild(QLineEdit, "fileNameEdit")
+        assert line is not None
+        line.setText(str(path))
+        dialog.accept()
+
+    return answer
+
+
+def type_in(written: str) -> Answer:
+    """Answer a dialog that asks for a line of text, or for one of several."""
+
+    def answer(dialog: QDialog) -> None:
+        assert isinstance(dialog, QInputDialog)
+        box = dialog.findChild(QComboBox)
+        if box is not None:
+            box.setCurrentText(written)
+        else:
+            dialog.setTextValue(written)
+        dialog.accept()
+
+    return answer
+
+
+def write_cell(table: QTableWidget, row: int, column: int, written: str) -> None:
+    """Write into a cell with the keyboard, or choose from its list."""
+    table.setCurrentCell(row, column)
+    table.editItem(table.item(row, column))
+    QTest.qWait(10)
+    editor = table.findChild(QComboBox) or table.findChild(QLineEdit)
+    assert editor is not None, "the cell cannot be written into"
+    if isinstance(editor, QComboBox):
+        place = editor.findText(written)
+        assert place >= 0, f"{written} is not among {[editor.itemText(i) for i in range(editor.count())]}"
+        editor.setCurrentIndex(place)
+        editor.activated.emit(place)
+    else:
+        editor.selectAll()
+        QTest.keyClicks(editor, written)
+        QTest.keyClick(editor, Qt.Key.Key_Return)
+    QTest.qWait(10)
+
+
+def drop(target: QWidget, *paths: Path) -> None:
+    """Drop files on a widget."""
+    data = QMimeData()
+    data.setUrls([QUrl.fromLocalFile(str(p)) for p in paths])
+    event = QDropEvent(
+        QPointF(target.rect().center()),
+        Qt.DropAction.CopyAction,
+        data,
+        Qt.MouseButton.LeftButton,
+        Qt.KeyboardModifier.NoModifier,
+    )
+    target.dropEvent(event)
+
+
+def press(parent: QWidget, words: str) -> None:
+    """Click the button that says something."""
+    from PySide6.QtWidgets import QAbstractButton
+
+    found = [b for b in parent.findChildren(QAbstractButton) if b.text() == words and b.isVisibleTo(parent)]
+    assert found, f"no button “{words}”"
+    QTest.mouseClick(found[0], Qt.MouseButton.LeftButton)
