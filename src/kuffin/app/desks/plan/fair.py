@@ -187,7 +187,7 @@ class FairPage(Page):
         try:
             if value is not None and setting.kind == "number":
                 value = read_field(
-                    Field(key, setting.label, "number", setting.unit, (), setting.low, setting.high), content
+                    Field(key, setting.spoken, "number", setting.unit, (), setting.low, setting.high), content
                 )
             elif value is not None and setting.kind == "part":
                 part = next((p for p in self.shelf.of_kind(*setting.part_kinds) if p.name == content), None)

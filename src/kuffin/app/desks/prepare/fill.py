@@ -101,7 +101,10 @@ class FillPage(PreparePage):
                 parts.insert(0, f"{made.concentrate_ml:.0f} mL concentrate")
             if made.additive_ml:
                 parts.append(f"{made.additive_ml:.0f} mL additive")
-            self._mix.setText(f"Mix {made.total_ml:.0f} mL of {name}: {', '.join(parts)}.")
+            self._mix.setText(
+                f"Mix {made.total_ml:.0f} mL of {name}: {', '.join(parts)}. "
+                f"That is enough even where the loop holds {spread:.0f} mL more."
+            )
         except KuffinError as error:
             self._mix.setText(str(error))
         try:
