@@ -144,7 +144,9 @@ class TestFill:
         at_rest()
         total, concentrate, water, spread = (float(x) for x in re.findall(r"(\d+) mL", page._mix.text()))
         assert total == pytest.approx(sum(held) + spread + 100, abs=4)
-        assert spread == pytest.approx(np.hypot(0.4 * estimated, 0.05 * np.sqrt(sum(h * h for h in held[:-1]))), rel=0.1)
+        assert spread == pytest.approx(
+            np.hypot(0.4 * estimated, 0.05 * np.sqrt(sum(h * h for h in held[:-1]))), rel=0.1
+        )
         assert (concentrate, water) == (pytest.approx(0.2 * total, abs=1), pytest.approx(0.8 * total, abs=1))
 
     def test_carry_over_falls_with_each_rinse(self, bench: MainWindow, at_rest: Wait) -> None:

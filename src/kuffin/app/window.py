@@ -179,6 +179,7 @@ class MainWindow(QMainWindow):
         self.working.followed.connect(self._follow_link)
         self.prepare.plan_wanted.connect(lambda: self.show_desk("Plan"))
         self.prepare.said.connect(self.strip.say)
+        self.shelf_page.said.connect(self.strip.say)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.start.demo_wanted.connect(self.notebooks.open_demo)
         self.start.study_wanted.connect(self.studies.new_study)

@@ -229,7 +229,9 @@ class WritingTable(QTableWidget):
                     item.setText(content)
                 flags = Qt.ItemFlag.ItemIsEnabled | Qt.ItemFlag.ItemIsSelectable
                 flags = flags if j in fixed else flags | Qt.ItemFlag.ItemIsEditable
-                if item.flags() != flags:  # any change makes the view read an open editor anew, and typing would be lost
+                if (
+                    item.flags() != flags
+                ):  # any change makes the view read an open editor anew, and typing would be lost
                     item.setFlags(flags)
                 if j == 0 and i < len(data) and item.data(Qt.ItemDataRole.UserRole) != data[i]:
                     item.setData(Qt.ItemDataRole.UserRole, data[i])

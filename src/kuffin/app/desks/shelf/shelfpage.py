@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from PySide6.QtCore import Qt
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent
 from PySide6.QtWidgets import (
     QFileDialog,
@@ -26,6 +26,7 @@ from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import button, row
+from kuffin.app.widgets.photos import local_files
 from kuffin.core.parts import KINDS
 from kuffin.notebook import partsfile, shelf
 from kuffin.notebook.entities import Part
@@ -33,6 +34,8 @@ from kuffin.notebook.entities import Part
 
 class ShelfPage(QWidget):
     """The page. Drop a list of parts (CSV, JSON) or a photo of the chosen part on it."""
+
+    said = Signal(str)
 
     def __init__(self, state: State, behind: ShelfState) -> None:
         super().__init__()
@@ -170,7 +173,9 @@ class ShelfPage(QWidget):
         if isinstance(found, list):
             counts = self._state.attempt(partsfile.add_parts, self._state.notebook, found)
             if isinstance(counts, tuple):
+                added, changed = counts
                 self._state.trouble.emit("")
+                self.said.emit(f"{Path(path).name}: {added} added to the shelf, {changed} brought up to date")
 
     def _ask_write(self) -> None:
         path, _ = QFileDialog.getSaveFileName(
@@ -193,7 +198,7 @@ class ShelfPage(QWidget):
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        for path in [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]:
+        for path in local_files(event):
             if Path(path).suffix.lower() in {".csv", ".json"}:
                 self.read(path)
             else:
