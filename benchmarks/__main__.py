@@ -8,7 +8,7 @@ import sys
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 
-from benchmarks import leaving_out, panning, reading, scaling, settling, starting
+from benchmarks import leaving_out, panning, planning, reading, scaling, settling, starting
 
 ALL = {
     "reading": reading.report,
@@ -16,6 +16,7 @@ ALL = {
     "leaving_out": leaving_out.report,
     "starting": starting.report,
     "panning": panning.report,
+    "planning": planning.report,
     "settling": lambda: settling.report(settling.run(120)),
 }
 

@@ -5,19 +5,25 @@ python tools/shots.py FOLDER
 
 from __future__ import annotations
 
+import datetime as dt
 import sys
 import tempfile
 import time
+from collections.abc import Callable
 from pathlib import Path
 
+import numpy as np
+from PIL import Image
 from PySide6.QtWidgets import QApplication
 
 from kuffin.app.look import theme as looks
 from kuffin.app.main import application
 from kuffin.app.settings import Settings
 from kuffin.app.window import MainWindow
+from kuffin.bench.prints import draw_print
 from kuffin.demo.scenario import build_demo, write_logs
-from kuffin.notebook import edits
+from kuffin.notebook import edits, planning, preparing
+from kuffin.verdicts.planning import order_of
 
 
 def settle_down(app: QApplication, window: MainWindow, least: float = 0.3) -> None:
@@ -29,6 +35,74 @@ def settle_down(app: QApplication, window: MainWindow, least: float = 0.3) -> No
         if time.monotonic() - begin > 60:
             raise SystemExit("the window did not come to rest")
     app.processEvents()
+
+
+def plan(window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """The pages of the Plan desk, with a difference that is not under test and a baseline that is."""
+    study, notebook = window.state.study, window.state.notebook
+    assert study is not None and notebook is not None
+    begin = dt.datetime.now().replace(hour=9, minute=0, second=0, microsecond=0)
+    begin += dt.timedelta(days=7 - begin.weekday())
+    deadline = begin + dt.timedelta(days=4, hours=9)
+    planning.set_plan(notebook, study.id, "plan", begin=begin.isoformat(), deadline=deadline.isoformat())
+    edits.change_study(notebook, study.id, "plan", planned_rounds=6)
+    rush = next(c for c in study.live_candidates if c.name == "Rush")
+    planning.configure(notebook, rush.id, "fan_percent", 70.0)
+    window.state.refresh()
+    window.show_desk("Plan")
+    window.plan.go("order")
+    window.plan.order.draw()
+    for page in ("question", "fair", "mounts", "order", "protocol", "when"):
+        window.plan.go(page)
+        shoot(f"plan-{page}")
+
+
+def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """The change-over half done, and a leak test under way."""
+    window.prepare.choose(None)
+    window.show_desk("Prepare")
+    page = window.prepare.changeover
+    for row in page.rows[:4]:
+        seconds = round(60 * row.task.minutes * 1.1)
+        preparing.tick(window.state.notebook, window.prepare.mount.id, row.task.key, row.task.text, True, seconds)
+    window.state.refresh()
+    page._note(page.rows[1].task.key, "about 20 mL stayed in")
+    window.prepare.go("changeover")
+    shoot("prepare-changeover")
+    rng = np.random.default_rng(8)
+    begin = dt.datetime.now() - dt.timedelta(minutes=14)
+    for minute in range(15):
+        air = 22.4 - 0.03 * minute
+        gauge = (101.325 + 40) * (air + 273.15) / (22.4 + 273.15) - 101.325 + float(rng.normal(0, 0.03))
+        window.prepare.leak.watched.add(begin + dt.timedelta(minutes=minute), [round(gauge, 1), round(air, 1)])
+    window.prepare.go("leak")
+    shoot("prepare-leak")
+    window.prepare.go("fit")
+    shoot("prepare-fit")
+
+
+def prints(window: MainWindow, shoot: Callable[[str], None], place: Path) -> None:
+    """A study of pastes with a print on both sides of one mount."""
+    window.studies.begin_study("Which paste spreads best on booth seven?", "paste", ["Chalk", "Marl", "Loam"], 0.5, 3)
+    settle_down(QApplication.instance(), window)
+    window.plan.order.draw()
+    settle_down(QApplication.instance(), window)
+    page = window.prepare.contact
+    for seed, mount in ((12, 0), (31, 1), (44, 2)):
+        window.prepare.choose(order_of(window.state.study)[mount].id)
+        for side in ("block", "die"):
+            drawn = draw_print(np.random.default_rng(seed), aspect=1.3)
+            path = place / f"{side}.png"
+            Image.fromarray(drawn.image).save(path)
+            page.keep(width_mm=13.0, height_mm=10.0)
+            page.take_photo(side, str(path))
+            settle_down(QApplication.instance(), window)
+            page.mark(side, drawn.corners)
+            settle_down(QApplication.instance(), window)
+            seed += 3
+    window.show_desk("Prepare")
+    window.prepare.go("print")
+    shoot("prepare-print")
 
 
 def main(folder: Path) -> None:
@@ -78,6 +152,15 @@ def main(folder: Path) -> None:
         dialog.reject()
         window.set_mode("dark")
         shoot("compare-dark")
+        window.set_mode("light")
+        plan(window, shoot)
+        prepare(window, shoot)
+        window.show_desk("Shelf")
+        window.shelf_page.look_at(next(p.id for p in window.shelf.parts if p.name == "Reed"))
+        shoot("shelf")
+        window.show_desk("Bench")
+        shoot("bench")
+        prints(window, shoot, place)
         window.close()
 
 

@@ -19,11 +19,11 @@ from PySide6.QtWidgets import QApplication, QLabel, QWidget
 
 from kuffin.app.widgets.forms import NumberLine
 from kuffin.app.window import MainWindow
+from kuffin.bench.prints import draw_print
 from kuffin.core.cautions import CAUTIONS
 from kuffin.notebook import shelf as shelfedits
 from kuffin.verdicts.planning import order_of
 from tests.app.driving import action, choose, drop, press, with_dialog, write_cell
-from tests.core.printing import draw_print
 
 Wait = Callable[[], None]
 

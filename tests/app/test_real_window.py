@@ -53,6 +53,34 @@ shot = window.grab()
 assert (shot.width(), shot.height()) == (1280, 800), shot.size()
 colours = {shot.toImage().pixelColor(x, y).name() for x in range(330, 1250, 7) for y in range(230, 460, 3)}
 assert {"#009e73", "#0072b2", "#d55e00"} <= colours, "the candidates' colours are not on screen"
+def key(widget, code, modifier=Qt.KeyboardModifier.NoModifier):
+    QTest.keyClick(widget, code, modifier)
+    rest()
+
+window.activateWindow()
+assert QTest.qWaitForWindowActive(window)
+key(window, Qt.Key.Key_1, Qt.KeyboardModifier.ControlModifier)
+assert window.stack.currentWidget() is window.plan
+window.plan.go("order")
+rest()
+order = window.plan.order
+before = [order.list.item(i).text().split("  ")[1:] for i in range(12, 16)]
+order.list.setCurrentRow(13)
+key(order.list, Qt.Key.Key_Down, Qt.KeyboardModifier.AltModifier)
+after = [order.list.item(i).text().split("  ")[1:] for i in range(12, 16)]
+assert after == [before[0], before[2], before[1], before[3]], (before, after)
+key(window, Qt.Key.Key_2, Qt.KeyboardModifier.ControlModifier)
+rest()
+assert window.stack.currentWidget() is window.prepare
+rows = window.prepare.changeover.rows
+rows[0].box.setFocus()
+for _ in rows:
+    key(window.focusWidget(), Qt.Key.Key_Return)
+key(window.prepare.changeover.ready, Qt.Key.Key_Space)
+print(window.prepare.changeover._left.text()[:11])
+shot = window.grab().toImage()
+colours = {shot.pixelColor(x, y).name() for x in range(330, 345) for y in range(200, 750)}
+assert looks.LIGHT.accent in colours, "no tick is on screen"
 window.close()
 print("closed")
 """
@@ -89,8 +117,9 @@ def test_the_main_path_in_a_real_window(demo: Path, tmp_path: Path) -> None:
         x.wait(10)
         os.close(read)
     assert done.returncode == 0, done.stderr[-1500:]
-    before, title, after, closed = done.stdout.strip().splitlines()
+    before, title, after, ready, closed = done.stdout.strip().splitlines()
     assert "cooler than Rush" in before
     assert title == "Bulrush, round 2"
     assert "Bulrush (" in after
+    assert ready == "Ready since"
     assert closed == "closed"

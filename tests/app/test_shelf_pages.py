@@ -197,7 +197,7 @@ class TestTheBench:
             at_rest()
         # 1 % of 200 W and two counts of 0.5 W
         shown = page.instruments.item(at, 9).text()
-        assert shown.endswith("W at 200") and 2.2 <= float(shown.split()[0]) <= 3.0
+        assert shown.endswith("W at 200 W") and 2.2 <= float(shown.split()[0]) <= 3.0
         page.instruments.setCurrentCell(at, 0)
         press(page, "Add a probe")
         at_rest()

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication
+from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
     QApplication,
     QButtonGroup,
@@ -119,7 +119,8 @@ class MainWindow(QMainWindow):
             button.setCheckable(True)
             button.setToolTip(BEHIND.get(name) or f"Ctrl+{DESKS[name]}")
             if name in DESKS:
-                button.setShortcut(f"Ctrl+{DESKS[name]}")
+                # a button's own shortcut would wait a tenth of a second, to show that it is pressed
+                QShortcut(QKeySequence(f"Ctrl+{DESKS[name]}"), self, lambda n=name: self.show_desk(n))
             self._tabs.addButton(button, i)
             row.addWidget(button)
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self._desks)[i]))

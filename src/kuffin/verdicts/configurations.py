@@ -94,12 +94,13 @@ def _held(part: Part) -> list[Held]:
 
 
 def metals_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]) -> dict[str, list[str]]:
-    """The wetted metals in the loop, by part."""
+    """The wetted metals in the loop, by part; blank where its maker's figure is not on the shelf."""
     found = {p.name: p for p in parts_of(study, candidate, bench, shelf).values()}
     for place in bench.loop if bench is not None else []:
         if place.part is not None and slot_of(place.part) not in {slot_of(p) for p in found.values()}:
             found[place.part.name] = place.part
-    return {name: list(p.fields.get("metals") or []) for name, p in found.items()}
+    wetted = {k.key for k in KINDS.values() if any(f.key == "metals" for f in k.fields)}
+    return {name: list(p.fields.get("metals") or []) for name, p in found.items() if p.kind in wetted}
 
 
 def pressures_of(

@@ -36,6 +36,11 @@ def count(n: int) -> str:
     return words[n] if n < len(words) else str(n)
 
 
+def several(n: int, thing: str) -> str:
+    """A number of things, in words: one day, two days."""
+    return f"{count(n)} {thing}{'' if n == 1 else 's'}"
+
+
 def pair_sentence(pair: PairResult, found: Comparison, unit: str, lower: str = "lower") -> str:
     """One sentence on one pair, in the response's unit."""
     digits = digits_for(pair.high - pair.low)

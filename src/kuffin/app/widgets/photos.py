@@ -84,7 +84,7 @@ class CornerMarker(QWidget):
         self.setAccessibleName(name)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setFixedHeight(250)
+        self.setFixedHeight(215)
         self.setMinimumWidth(200)
 
     def set_theme(self, theme: Theme) -> None:
@@ -92,7 +92,7 @@ class CornerMarker(QWidget):
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(320, 250)
+        return QSize(320, 215)
 
     def show_photo(self, image: QImage, corners: Sequence[tuple[float, float]]) -> None:
         """Show a photo and the corners marked so far."""

@@ -16,6 +16,7 @@ from kuffin.notebook import planning
 from kuffin.notebook.shelf import change_bench
 from kuffin.verdicts.configurations import configuration
 from kuffin.verdicts.planning import unfair
+from kuffin.verdicts.words import several
 
 _AS_BENCH = "as the bench"
 _STRENGTH = {3: "can decide the comparison alone", 2: "can shift the comparison", 1: "small", 0: "taken out"}
@@ -60,7 +61,7 @@ class FairPage(Page):
             self._said.setText("Fair, as far as is known: what differs is taken out of the numbers.")
         elif open_:
             self._said.setText(
-                f"{len(open_)} thing{'s' if len(open_) > 1 else ''} differ{'' if len(open_) > 1 else 's'} besides what is under test. "
+                f"{several(len(open_), 'thing').capitalize()} differ{'' if len(open_) > 1 else 's'} besides what is under test. "
                 "Mend it, or write down why it stays."
             )
         else:

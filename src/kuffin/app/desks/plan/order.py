@@ -147,7 +147,10 @@ class OrderPage(Page):
             if state:
                 item.setForeground(QColor(self.theme.muted))
             self.list.addItem(item)
-        self.list.setCurrentRow(min(max(at, 0), self.list.count() - 1))
+        coming = next((i for i, m in enumerate(order_of(study)) if not is_done(m)), 0)
+        self.list.setCurrentRow(min(at if at >= 0 else coming, self.list.count() - 1))
+        if at < 0:
+            self.list.scrollToItem(self.list.currentItem(), QAbstractItemView.ScrollHint.PositionAtCenter)
 
     def _icon(self, place: int, filled: bool) -> QIcon:
         picture = QPixmap(36, 36)

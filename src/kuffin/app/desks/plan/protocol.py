@@ -71,7 +71,7 @@ class ProtocolPage(Page):
         self.column.addWidget(row(words[0], self.die, words[1], self.coolant, words[2], self.flow, words[3]))
         self.column.addWidget(
             text(
-                "Kuffin warns, and stops the load where it can. It is no safety device: the parts' own protection and their "
+                "They are kept with the protocol, to be heeded by whoever runs it. Kuffin is no safety device: the parts' own protection and their "
                 "manuals come first. Coolant hotter than tubes and pump allow can burst a loop.",
                 style="small",
             )

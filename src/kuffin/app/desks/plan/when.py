@@ -20,7 +20,7 @@ from kuffin.core.errors import KuffinError
 from kuffin.core.schedule import DAYS, Plan
 from kuffin.publish.calendarfile import write_icalendar
 from kuffin.verdicts.planning import hours_of, jobs_of, laid_plan
-from kuffin.verdicts.words import count
+from kuffin.verdicts.words import count, several
 
 
 def _moment(edit: QDateTimeEdit) -> dt.datetime:
@@ -39,6 +39,7 @@ class WhenPage(Page):
         for box, name in ((self.begin, "First mount not before"), (self.deadline, "Deadline")):
             box.setDisplayFormat("ddd d.M.yyyy  HH:mm")
             box.setCalendarPopup(True)
+            box.setMinimumWidth(208)
             box.setKeyboardTracking(False)
             box.setAccessibleName(name)
         self.begin.dateTimeChanged.connect(
@@ -76,8 +77,10 @@ class WhenPage(Page):
             on.toggled.connect(self._hours_changed)
             self._days.append((on, spans[0], spans[1]))
             for i, widget in enumerate((on, *spans)):
-                grid.addWidget(widget, i, d)
-        grid.setColumnStretch(7, 1)
+                grid.addWidget(widget, i, d + 1)
+        for i, words in enumerate(("at the bench", "from", "to")):
+            grid.addWidget(text(words, style="muted", wrap=False), i, 0)
+        grid.setColumnStretch(8, 1)
         self.column.addWidget(holder)
         self.off = QLineEdit()
         self.off.setPlaceholderText("such as 2026-12-08, 2026-12-24")
@@ -139,14 +142,15 @@ class WhenPage(Page):
             done = any(c.live_mounts for c in study.live_candidates)
             return "Everything planned is done." if done else "No mount is planned yet: draw an order first."
         end = f"{DAYS[plan.end.weekday()]} {plan.end.day}.{plan.end.month}., {plan.end:%H:%M}"
-        what = f"{count(jobs).capitalize()} mount{'s' if jobs > 1 else ''} to do; the last one ends on {end}."
+        what = f"{several(jobs, 'mount').capitalize()} to do; the last one ends on {end}."
         if plan.deadline is None:
             return what
         if plan.late:
             fit = jobs - plan.late
             return f"{what} Only {count(fit)} of them fit{'s' if fit == 1 else ''} before the deadline: add hours, shorten the protocol, or plan fewer rounds."
         spare = plan.deadline - plan.end
-        return f"{what} All fit before the deadline, with {spare.days} days and {spare.seconds // 3600} hours to spare."
+        left = f"{several(spare.days, 'day')} and {several(spare.seconds // 3600, 'hour')}"
+        return f"{what} All fit before the deadline, with {left} to spare."
 
     # --- writing ---------------------------------------------------------------------------------------------------
 

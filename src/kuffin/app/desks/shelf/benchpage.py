@@ -176,7 +176,7 @@ class BenchPage(Page):
         accuracy = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
         half = accuracy.half_width(at)
         known = half > 0 and math.isfinite(half)
-        shown = f"{figure(half, 2)} {unit} at {at:g}" if known else "not said"
+        shown = f"{figure(half, 2)} {'K' if i.unit == 'degC' else unit} at {at:g} {unit}" if known else "not said"
         full = "" if i.full_scale is None else f"{i.full_scale:g}"
         return [
             i.name,

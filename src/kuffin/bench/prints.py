@@ -21,9 +21,17 @@ class Drawn:
     aspect: float
 
 
-def draw_print(rng: np.random.Generator, size: int = 480) -> Drawn:
-    """Draw one. Covered and bare differ at least as much as paste and metal do in a usable photo."""
-    aspect = float(rng.uniform(0.6, 1.7))
+def draw_print(rng: np.random.Generator, size: int = 480, aspect: float | None = None) -> Drawn:
+    """Draw one. Covered and bare differ at least as much as paste and metal do in a usable photo.
+
+    Parameters
+    ----------
+    size : int
+        Width and height of the photo in pixels.
+    aspect : float, optional
+        The die's width over its height; drawn at random where it is not given.
+    """
+    aspect = float(rng.uniform(0.6, 1.7)) if aspect is None else aspect
     while True:
         metal, paste = np.array(METALS[rng.integers(4)]), np.array(PASTES[rng.integers(4)])
         if np.abs(np.log(metal / paste)).max() > 0.25:
