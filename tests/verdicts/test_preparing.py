@@ -28,6 +28,7 @@ from kuffin.verdicts.preparation import preparation_of, preparation_rows, prepar
 from kuffin.verdicts.preparing import change_to
 from kuffin.verdicts.sheets import leak_test
 from kuffin.verdicts.study import judge
+from kuffin.verdicts.working import scope
 
 
 class Bench:
@@ -165,3 +166,12 @@ def test_a_makers_words_are_read_as_a_guess(said: str, kelvins: float | None, ag
 )
 def test_a_claim_is_judged_by_the_whole_interval(low: float, high: float, claimed: float, verdict: str) -> None:
     assert judge_claim(low, high, claimed) == verdict
+
+
+def test_two_samples_are_said_to_be_two(demo: Bench) -> None:
+    rush = demo.candidate("Rush")
+    second = shelf.add_sample(demo.notebook, rush.part_id, "2")
+    assert scope(judge(demo.notebook, demo.notebook.study(1)).main.comparison).startswith("these samples, one of each")  # type: ignore[arg-type]
+    planning.set_sample(demo.notebook, rush.live_mounts[0].id, second)
+    said = scope(judge(demo.notebook, demo.notebook.study(1)).main.comparison)  # type: ignore[arg-type]
+    assert "2 of Rush, their mounts taken together" in said and "may differ" in said

@@ -125,8 +125,14 @@ def _under(
 ) -> SchoolResult:
     readings = [_reading(study, school, name, m, results, power, heed_exclusions) for name, m in mounts]
     values = [
-        MountValue(r.candidate, str(r.mount_id), r.value, str(r.round) if study.blocks else None)
-        for r in readings
+        MountValue(
+            r.candidate,
+            str(r.mount_id),
+            r.value,
+            str(r.round) if study.blocks else None,
+            str(m.sample_id) if m.sample_id is not None else None,
+        )
+        for r, (_, m) in zip(readings, mounts, strict=True)
         if r.value is not None and r.left_out is None
     ]
     order = {c.name: i for i, c in enumerate(study.live_candidates)}

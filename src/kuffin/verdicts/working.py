@@ -313,7 +313,8 @@ def _p(p: float) -> str:
 
 
 def scope(found: Comparison) -> str:
-    """What the verdict is about: these samples, or these products."""
-    if all(c.samples < 2 for c in found.candidates):
+    """What the verdict is about. Samples are not told apart from mounts yet, so it is never about the products."""
+    several_ = [f"{c.samples} of {c.name}" for c in found.candidates if c.samples > 1]
+    if not several_:
         return "these samples, one of each; another sample of the same product may differ"
-    return "these products, as far as their samples tell"
+    return f"these samples ({', '.join(several_)}, their mounts taken together); another sample of the same product may differ"
