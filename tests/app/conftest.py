@@ -6,6 +6,8 @@ from collections.abc import Callable, Iterator
 from pathlib import Path
 
 import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QApplication
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.look import theme as looks
@@ -20,6 +22,12 @@ def qapp() -> object:
     app = application()
     looks.apply(app, looks.LIGHT)
     return app
+
+
+@pytest.fixture(autouse=True)
+def own_dialogs(qapp: QApplication) -> None:
+    """Qt's own file dialogs, which a test can reach."""
+    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
 
 
 @pytest.fixture

@@ -121,3 +121,11 @@ def press(parent: QWidget, words: str) -> None:
     found = [b for b in parent.findChildren(QAbstractButton) if b.text() == words and b.isVisibleTo(parent)]
     assert found, f"no button “{words}”"
     QTest.mouseClick(found[0], Qt.MouseButton.LeftButton)
+
+
+def give(line: QLineEdit, written: str) -> None:
+    """Write into a line, in the place of what stands there, and press Enter."""
+    line.setFocus()
+    line.selectAll()
+    QTest.keyClicks(line, written)
+    QTest.keyClick(line, Qt.Key.Key_Return)

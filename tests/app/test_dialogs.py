@@ -18,12 +18,6 @@ from tests.app.driving import action, choose, with_dialog
 Wait = Callable[[], None]
 
 
-@pytest.fixture(autouse=True)
-def own_dialogs(qapp: QApplication) -> None:
-    """Qt's own file dialogs, which a test can reach."""
-    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
-
-
 @pytest.mark.parametrize(
     ("entry", "title"),
     [

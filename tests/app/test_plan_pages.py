@@ -10,7 +10,7 @@ import pytest
 from PySide6.QtCore import QDateTime, QMimeData, QPointF, Qt
 from PySide6.QtGui import QDropEvent
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QLineEdit
+from PySide6.QtWidgets import QLineEdit
 
 from kuffin.app.window import MainWindow
 from kuffin.core.design import plan_mounts
@@ -21,11 +21,6 @@ from kuffin.verdicts.planning import order_of, slots_of
 from tests.app.driving import choose, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]
-
-
-@pytest.fixture(autouse=True)
-def own_dialogs(qapp: QApplication) -> None:
-    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
 
 
 @pytest.fixture

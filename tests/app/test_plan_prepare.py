@@ -11,7 +11,7 @@ from icalendar import Calendar
 from PIL import Image
 from PySide6.QtCore import QDateTime, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QDialog
+from PySide6.QtWidgets import QDialog
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.dialogs.newstudy import NewStudy
@@ -22,11 +22,6 @@ from kuffin.verdicts.planning import order_of, slots_of
 from tests.app.driving import action, choose, drop, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]
-
-
-@pytest.fixture(autouse=True)
-def own_dialogs(qapp: QApplication) -> None:
-    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
 
 
 def monday() -> dt.datetime:

@@ -15,35 +15,22 @@ import pytest
 from PIL import Image
 from PySide6.QtCore import QPointF, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QLabel, QWidget
+from PySide6.QtWidgets import QLabel, QWidget
 
-from kuffin.app.widgets.forms import NumberLine
 from kuffin.app.window import MainWindow
 from kuffin.bench.prints import draw_print
 from kuffin.core.cautions import CAUTIONS
 from kuffin.notebook import shelf as shelfedits
 from kuffin.verdicts.planning import order_of
-from tests.app.driving import action, choose, drop, press, with_dialog, write_cell
+from tests.app.driving import action, choose, drop, give, press, with_dialog, write_cell
 
 Wait = Callable[[], None]
-
-
-@pytest.fixture(autouse=True)
-def own_dialogs(qapp: QApplication) -> None:
-    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
 
 
 @pytest.fixture
 def bench(demo_window: MainWindow) -> MainWindow:
     demo_window.show_desk("Prepare")
     return demo_window
-
-
-def give(box: NumberLine, written: str) -> None:
-    box.setFocus()
-    box.selectAll()
-    QTest.keyClicks(box, written)
-    QTest.keyClick(box, Qt.Key.Key_Return)
 
 
 def words(page: QWidget) -> str:

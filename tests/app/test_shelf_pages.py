@@ -8,20 +8,14 @@ from pathlib import Path
 
 import pytest
 from PIL import Image
-from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QLabel, QLineEdit, QTreeWidgetItemIterator
+from PySide6.QtWidgets import QLabel, QTreeWidgetItemIterator
 
 from kuffin.app.widgets.forms import NumberLine
 from kuffin.app.window import MainWindow
-from tests.app.driving import action, choose, drop, press, type_in, with_dialog, write_cell
+from tests.app.driving import action, choose, drop, give, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]
-
-
-@pytest.fixture(autouse=True)
-def own_dialogs(qapp: QApplication) -> None:
-    qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
 
 
 def listed(window: MainWindow) -> list[str]:
@@ -30,13 +24,6 @@ def listed(window: MainWindow) -> list[str]:
         found.append(walk.value().text(0))
         walk += 1
     return found
-
-
-def write(line: QLineEdit, written: str) -> None:
-    line.setFocus()
-    line.selectAll()
-    QTest.keyClicks(line, written)
-    QTest.keyClick(line, Qt.Key.Key_Return)
 
 
 class TestTheShelf:
@@ -52,9 +39,9 @@ class TestTheShelf:
         assert listed(window) == ["processor blocks", "Tern"]
         volume = page.form.fields["volume_ml"]
         assert isinstance(volume, NumberLine)
-        write(volume, "28,5")
+        give(volume, "28,5")
         at_rest()
-        write(page.form.claim, "8 K cooler than Knot")
+        give(page.form.claim, "8 K cooler than Knot")
         at_rest()
         press(page.form, "Add a sample")
         at_rest()
@@ -85,7 +72,7 @@ class TestTheShelf:
         assert "built into a bench" in demo_window.strip.trouble.text()
         pressure = page.form.fields["max_pressure_kpa"]
         assert isinstance(pressure, NumberLine)
-        write(pressure, "a lot")
+        give(pressure, "a lot")
         assert "“a lot” is no number" in demo_window.strip.trouble.text()
         assert pressure.text() == "50"
         at_rest()

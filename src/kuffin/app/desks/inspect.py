@@ -23,7 +23,7 @@ from kuffin.app.desks import inspectmodel as model
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import link_button, rule, text
+from kuffin.app.widgets.bits import empty, link_button, rule, text
 from kuffin.app.widgets.curve import Curve
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.errors import KuffinError
@@ -236,12 +236,7 @@ class InspectDesk(QWidget):
         self._prepared.setVisible(mount.begun_at is not None)
 
     def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
-        while self._facts_grid.count():
-            item = self._facts_grid.takeAt(0)
-            widget = item.widget() if item is not None else None
-            if widget is not None:
-                widget.hide()
-                widget.deleteLater()
+        empty(self._facts_grid)
         row = 0
         for key, name, value in readings:
             self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)

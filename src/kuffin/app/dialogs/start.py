@@ -7,7 +7,7 @@ from pathlib import Path
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.widgets.bits import link_button, text
+from kuffin.app.widgets.bits import empty, link_button, text
 
 
 class StartPage(QWidget):
@@ -71,11 +71,7 @@ class StartPage(QWidget):
 
     def show_recent(self, paths: list[str]) -> None:
         """List notebooks that were open before."""
-        while self._recent.count():
-            item = self._recent.takeAt(0)
-            widget = item.widget() if item is not None else None
-            if widget is not None:
-                widget.deleteLater()
+        empty(self._recent)
         for path in paths[:5]:
             button = link_button(Path(path).name)
             button.setToolTip(path)

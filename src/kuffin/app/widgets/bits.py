@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent
-from PySide6.QtWidgets import QFrame, QLabel, QPushButton
+from PySide6.QtWidgets import QFrame, QLabel, QLayout, QPushButton
 
 
 def rule(vertical: bool = False) -> QFrame:
@@ -58,3 +58,13 @@ def link_button(content: str, name: str | None = None) -> QPushButton:
     if name:
         button.setAccessibleName(name)
     return button
+
+
+def empty(layout: QLayout) -> None:
+    """Take all widgets out of a layout, and away."""
+    while layout.count():
+        item = layout.takeAt(0)
+        widget = item.widget() if item is not None else None
+        if widget is not None:
+            widget.hide()  # deleted only later, and until then it would be seen where it was
+            widget.deleteLater()

@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QSizePolicy, QWidget
 
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
+from kuffin.app.widgets.bits import empty
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Attachment
 from kuffin.notebook.shelf import photo_data
@@ -49,11 +50,7 @@ class PhotoStrip(QWidget):
         if ids == self._shown:
             return
         self._shown = ids
-        while self._row.count():
-            item = self._row.takeAt(0)
-            if item is not None and (old := item.widget()) is not None:
-                old.hide()
-                old.deleteLater()
+        empty(self._row)
         for photo in photos:
             label = QLabel()
             picture = load_picture(self._state, photo.id)

@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QLineEdit, QVBoxLayout, QWidg
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import WritingTable, button
 from kuffin.core.configuration import SETTINGS, Difference, written
 from kuffin.core.errors import BenchError
@@ -75,11 +75,7 @@ class FairPage(Page):
     # --- the list --------------------------------------------------------------------------------------------------
 
     def _list_differences(self, shown: list[tuple[Difference, str | None]]) -> None:
-        while self._list.count():
-            item = self._list.takeAt(0)
-            if item is not None and (old := item.widget()) is not None:
-                old.hide()
-                old.deleteLater()
+        empty(self._list)
         self.answers = {}
         for difference, reason in shown:
             self._list.addWidget(self._card(difference, reason))

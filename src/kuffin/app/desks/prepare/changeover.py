@@ -13,7 +13,7 @@ from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QP
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.settings import documents
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import link_button, text
+from kuffin.app.widgets.bits import empty, link_button, text
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.photos import PhotoStrip, local_files
 from kuffin.core.cautions import ABOUT, CAUTIONS
@@ -130,11 +130,7 @@ class TaskRow(QWidget):
         if keys == self._shown_cautions:
             return
         self._shown_cautions = keys
-        while self._cautions.count():
-            item = self._cautions.takeAt(0)
-            if item is not None and (old := item.widget()) is not None:
-                old.hide()
-                old.deleteLater()
+        empty(self._cautions)
         for key in keys:
             seen = link_button("seen", f"Do not show this caution again for this mount: {key}")
             seen.clicked.connect(lambda _c=False, k=key: self.dismissed.emit(k))

@@ -16,7 +16,7 @@ from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import documents
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import NumberLine, button, row
 from kuffin.app.widgets.photos import CornerMarker, load_picture, local_files
 from kuffin.core.contact import Print, both_sides, read_print, turned_round
@@ -187,11 +187,7 @@ class PrintPage(PreparePage):
         if rows == self._gallery_shown:
             return
         self._gallery_shown = rows
-        while self._gallery.count():
-            item = self._gallery.takeAt(0)
-            if item is not None and (old := item.widget()) is not None:
-                old.hide()
-                old.deleteLater()
+        empty(self._gallery)
         if not rows:
             self._gallery.addWidget(
                 text("The prints of all mounts come here, beside their readings.", style="muted", wrap=False), 0, 0
