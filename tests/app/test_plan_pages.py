@@ -344,3 +344,20 @@ def test_pages_are_turned_with_keys_and_remembered(plan: MainWindow, at_rest: Wa
     at_rest()
     assert plan.plan.page == "fair"
     assert plan.settings.value("page/plan", "") == "fair"
+
+
+def test_on_an_empty_notebook_nothing_is_claimed(window: MainWindow, at_rest: Wait, tmp_path: Path) -> None:
+    assert window.notebooks.create(tmp_path / "new.kuffin")
+    window.studies.begin_study("Which block?", "block", ["Tern", "Plover"], 0.5, 3)
+    at_rest()
+    assert window.plan.fair._said.text().startswith("Nothing is said yet")
+    assert "guess" in window.plan.mounts._where.text()
+    assert "draw an order first" in window.plan.when._said.text()
+    window.plan.order.draw()
+    at_rest()
+    window.show_desk("Prepare")
+    assert window.prepare.fill._total.text().startswith("No loop is set up yet")
+    assert not any("mL" in task.text for task in window.prepare.tasks())
+    assert window.prepare.leak._allowed.text().startswith("What pressure the parts allow is not on the shelf")
+    candidate = window.prepare.mount.candidate.name  # type: ignore[union-attr]
+    assert window.prepare.fitting._metals.text() == f"Nothing is known of {candidate}."

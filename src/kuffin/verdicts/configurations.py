@@ -49,7 +49,9 @@ def configuration(study: Study, candidate: Candidate, bench: Bench | None, shelf
 
 
 def loop_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]) -> list[Held]:
-    """What each part of the loop holds, makers' figures or estimates."""
+    """What each part of the loop holds, makers' figures or estimates; empty where no loop is known."""
+    if study.under_test != "set" and (bench is None or not bench.loop):
+        return []
     out: list[Held] = []
     replaced = parts_of(study, candidate, bench, shelf)
     seen: set[str] = set()

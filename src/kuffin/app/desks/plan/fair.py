@@ -14,7 +14,7 @@ from kuffin.core.errors import BenchError
 from kuffin.core.parts import Field, read_field
 from kuffin.notebook import planning
 from kuffin.notebook.shelf import change_bench
-from kuffin.verdicts.configurations import configuration
+from kuffin.verdicts.configurations import SLOT_OF_TEST, configuration
 from kuffin.verdicts.planning import unfair
 from kuffin.verdicts.words import several
 
@@ -54,8 +54,16 @@ class FairPage(Page):
         if now != self._shown:
             self._shown = now
             self._list_differences(now)
+        under = {SLOT_OF_TEST.get(study.under_test)}
         open_ = [d for d, reason in now if reason is None and d.strength > 0]
-        if not found:
+        known = any(
+            configuration(study, c, self.shelf.bench, self.shelf.parts).keys() - under for c in study.live_candidates
+        )
+        if not found and not known:
+            self._said.setText(
+                "Nothing is said yet of how the candidates are built in: set up a bench, or fill in what matters below."
+            )
+        elif not found:
             self._said.setText("Fair, as far as is known: nothing differs besides what is under test.")
         elif not any(d.strength for d in found):
             self._said.setText("Fair, as far as is known: what differs is taken out of the numbers.")
