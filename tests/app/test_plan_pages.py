@@ -140,6 +140,7 @@ class TestHowMany:
 
     def test_the_scatter_is_learnt_from_the_mounts_and_said_to_be(self, plan: MainWindow) -> None:
         page = plan.plan.mounts
+        plan.plan.go("mounts")
         assert "degrees of freedom" in page._where.text()
         assert "guess" in page._where_samples.text()
         assert "one sample says nothing of the next" in page._buys.text()
@@ -320,6 +321,7 @@ class TestWhen:
 
     def test_the_plan_is_laid_anew_when_a_mount_is_done(self, plan: MainWindow, at_rest: Wait) -> None:
         page, notebook = plan.plan.when, plan.state.notebook
+        plan.plan.go("when")
         assert notebook is not None and plan.state.study is not None and page.plan is not None
         jobs = len(page.plan.laid)
         waiting = [m for m in order_of(plan.state.study) if not m.live_runs]
@@ -350,14 +352,21 @@ def test_on_an_empty_notebook_nothing_is_claimed(window: MainWindow, at_rest: Wa
     assert window.notebooks.create(tmp_path / "new.kuffin")
     window.studies.begin_study("Which block?", "block", ["Tern", "Plover"], 0.5, 3)
     at_rest()
+    window.show_desk("Plan")
+    window.plan.go("fair")
     assert window.plan.fair._said.text().startswith("Nothing is said yet")
+    window.plan.go("mounts")
     assert "guess" in window.plan.mounts._where.text()
+    window.plan.go("when")
     assert "draw an order first" in window.plan.when._said.text()
     window.plan.order.draw()
     at_rest()
     window.show_desk("Prepare")
+    window.prepare.go("fill")
     assert window.prepare.fill._total.text().startswith("No loop is set up yet")
     assert not any("mL" in task.text for task in window.prepare.tasks())
+    window.prepare.go("leak")
     assert window.prepare.leak._allowed.text().startswith("What pressure the parts allow is not on the shelf")
+    window.prepare.go("fit")
     candidate = window.prepare.mount.candidate.name  # type: ignore[union-attr]
     assert window.prepare.fitting._metals.text() == f"Nothing is known of {candidate}."

@@ -151,6 +151,7 @@ def test_from_a_question_to_a_mount_that_is_ready_and_back_after_a_restart(
     mount = order_of(study(window))[0]
     assert mount.ready_at is not None
     assert window.prepare.leak.result is not None and window.prepare.leak.result.verdict == "pass"
+    window.show_desk("Plan")
     relaid = window.plan.when.plan.end
     assert relaid is not None and relaid < plan.end  # the change-over is behind us
     kept = [(s.candidate, s.round, s.control) for s in slots_of(study(window))]
@@ -170,6 +171,8 @@ def test_from_a_question_to_a_mount_that_is_ready_and_back_after_a_restart(
     assert (found.candidate(claim.candidate_id).name, found.candidate(claim.against_id).name) == ("Dunlin", "Plover")
     plover = next(c for c in found.live_candidates if c.name == "Plover")
     assert [(s.label, s.came) for s in plover.samples] == [("1", ""), ("2", "lent by the maker")]
+    again.show_desk("Plan")
+    assert again.plan.page == "when"  # where one was
     assert again.plan.when.plan is not None and again.plan.when.plan.end == relaid
     assert order_of(found)[0].ready_at == mount.ready_at
     again.show_desk("Prepare")
@@ -178,6 +181,7 @@ def test_from_a_question_to_a_mount_that_is_ready_and_back_after_a_restart(
     assert [r.task.key for r in rows] == keys and all(r.box.isChecked() for r in rows)
     assert rows[0].note.text() == "plug out, board dry"
     assert rows[1].photos.isVisibleTo(rows[1])
+    again.prepare.go("leak")
     assert again.prepare.leak.result is not None and again.prepare.leak.result.verdict == "pass"
     assert "Ready since" in again.prepare.changeover._left.text()
     again.close()

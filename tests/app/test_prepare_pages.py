@@ -175,6 +175,7 @@ class TestTheLeakTest:
         assert "The leak test passed" in words(bench.strip)
 
     def test_too_much_pressure_is_said_at_once(self, bench: MainWindow, at_rest: Wait) -> None:
+        bench.prepare.go("leak")
         assert "Never above 50 kPa" in bench.prepare.leak._allowed.text()
         self.hold(bench, [55.0])
         at_rest()

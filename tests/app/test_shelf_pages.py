@@ -206,6 +206,7 @@ class TestTheBench:
         path.write_text(json.dumps([cheap]), encoding="utf-8")
         demo_window.shelf_page.read(str(path))
         at_rest()
+        demo_window.show_behind("Bench")
         demo_window.bench_page.add_place("Fen")
         at_rest()
         assert "aluminium" in demo_window.bench_page._sums.text()

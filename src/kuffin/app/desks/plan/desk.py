@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from PySide6.QtGui import QShowEvent
+
 from kuffin.app.desks.plan.fair import FairPage
 from kuffin.app.desks.plan.mounts import MountsPage
 from kuffin.app.desks.plan.order import OrderPage
@@ -38,7 +40,13 @@ class PlanDesk(PagedDesk):
         )
         shelf.changed.connect(self._mark)
 
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        self._mark()
+
     def _mark(self) -> None:
+        if not self.isVisible():
+            return
         open_ = self.fair.open_count()
         self.mark_page("fair", f"{open_} open" if open_ else "")
 

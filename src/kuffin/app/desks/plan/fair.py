@@ -49,8 +49,8 @@ class FairPage(Page):
     def renew(self) -> None:
         study = self.state.study
         assert study is not None
-        found = unfair(study, self.shelf.bench, self.shelf.parts, self.state.verdict)
-        now = [(d, study.fair_because.get(d.key)) for d in found]
+        now = self._differences()
+        found = [d for d, _ in now]
         if now != self._shown:
             self._shown = now
             self._list_differences(now)
@@ -76,9 +76,17 @@ class FairPage(Page):
             self._said.setText("All that differs stays for a reason; the reasons come out with the result.")
         self._fill_table()
 
+    def _differences(self) -> list[tuple[Difference, str | None]]:
+        """Everything that differs, with the reason why it stays."""
+        study = self.state.study
+        if study is None:
+            return []
+        found = unfair(study, self.shelf.bench, self.shelf.parts, self.state.verdict)
+        return [(d, study.fair_because.get(d.key)) for d in found]
+
     def open_count(self) -> int:
         """How many differences have no answer yet."""
-        return sum(1 for d, reason in self._shown if reason is None and d.strength > 0)
+        return sum(1 for d, reason in self._differences() if reason is None and d.strength > 0)
 
     # --- the list --------------------------------------------------------------------------------------------------
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any
 
+from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.shelfstate import ShelfState
@@ -15,24 +16,36 @@ from kuffin.notebook.planning import set_plan
 
 
 class Page(QWidget):
-    """A page of a desk: it shows the study as it is, and makes edits through the notebook."""
+    """A page of a desk: it shows the study as it is, and makes edits through the notebook.
+
+    After an edit only the page that is seen is shown anew; the others are when one turns to them.
+    """
 
     def __init__(self, state: State, shelf: ShelfState) -> None:
         super().__init__()
         self.state, self.shelf = state, shelf
         self.filling = False
+        self.stale = True
         self.column = QVBoxLayout(self)
         self.column.setContentsMargins(0, 4, 10, 8)
         self.column.setSpacing(8)
         shelf.changed.connect(self._renew)
 
     def _renew(self) -> None:
+        self.stale = not self.isVisible()
+        if self.stale:
+            return
         if self.state.study is not None and self.state.notebook is not None:
             self.filling = True
             try:
                 self.renew()
             finally:
                 self.filling = False
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        if self.stale:
+            self._renew()
 
     def renew(self) -> None:
         """Show everything as it is now."""

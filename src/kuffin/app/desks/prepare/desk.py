@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from PySide6.QtCore import Signal
+from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
 
 from kuffin.app.desks.prepare.bleed import BleedPage
@@ -68,8 +69,19 @@ class PrepareDesk(PagedDesk):
         outer.insertLayout(0, head)
         outer.insertWidget(1, self._empty)
         outer.insertWidget(2, self._plan)
-        shelf.changed.connect(self.renew)
+        self.stale = True
+        shelf.changed.connect(self._heard)
         self.renew()
+
+    def _heard(self) -> None:
+        self.stale = True
+        if self.isVisible():
+            self.renew()
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        if self.stale:
+            self.renew()
 
     def choose(self, mount_id: object) -> None:
         """Prepare another mount than the next one."""
@@ -78,6 +90,7 @@ class PrepareDesk(PagedDesk):
 
     def renew(self) -> None:
         """Show the mount as it is now."""
+        self.stale = False
         study, notebook = self.state.study, self.state.notebook
         before = self.mount.id if self.mount is not None else None
         mounts = order_of(study) if study is not None else []

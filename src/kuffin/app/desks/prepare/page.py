@@ -27,7 +27,9 @@ class PreparePage(Page):
         desk.shelf.changed.disconnect(self._renew)  # the desk renews its pages itself, after it has read the mount
 
     def _renew(self) -> None:
-        if self.desk.mount is not None:
+        if self.desk.stale and self.isVisible():
+            self.desk.renew()  # which comes back here, with the mount as it is now
+        elif self.desk.mount is not None:
             super()._renew()
 
     @property

@@ -110,7 +110,8 @@ class BenchPage(Page):
         self.column.addStretch(1)
 
     def _renew(self) -> None:
-        if self.state.notebook is not None:
+        self.stale = not self.isVisible()
+        if self.state.notebook is not None and not self.stale:
             self.filling = True
             self.renew()
             self.filling = False

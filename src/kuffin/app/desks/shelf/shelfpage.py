@@ -5,7 +5,7 @@ from __future__ import annotations
 from pathlib import Path
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QDragEnterEvent, QDropEvent
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QShowEvent
 from PySide6.QtWidgets import (
     QFileDialog,
     QHBoxLayout,
@@ -85,7 +85,18 @@ class ShelfPage(QWidget):
         layout.setContentsMargins(0, 6, 0, 0)
         layout.addLayout(left, 2)
         layout.addWidget(scroll, 5)
-        behind.changed.connect(self.renew)
+        self._stale = True
+        behind.changed.connect(self._heard)
+
+    def _heard(self) -> None:
+        self._stale = not self.isVisible()
+        if not self._stale:
+            self.renew()
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        if self._stale:
+            self._heard()
 
     def renew(self) -> None:
         """Show the shelf as it is now."""
