@@ -189,9 +189,8 @@ class MainWindow(QMainWindow):
         self.start.logs_wanted.connect(self.studies.ask_logs)
         self.start.open_wanted.connect(self.notebooks.ask_open)
         self.start.recent_wanted.connect(self.notebooks.open_path)
-        QGuiApplication.styleHints().colorSchemeChanged.connect(
-            lambda _scheme: self.set_mode(self.settings.value("theme", "desktop"))
-        )
+        # a method, not a lambda: the application outlives its windows and must not keep them
+        QGuiApplication.styleHints().colorSchemeChanged.connect(self._desktop_changed)
 
     def _renew(self) -> None:
         notebook = self.state.notebook
@@ -299,6 +298,9 @@ class MainWindow(QMainWindow):
         """Choose paper, dark, or the desktop's."""
         self.settings.set_value("theme", mode)
         self._dress()
+
+    def _desktop_changed(self) -> None:
+        self.set_mode(self.settings.value("theme", "desktop"))
 
     def scale_text(self, factor: float) -> None:
         """Scale all text; 0 brings it back to the usual size."""
