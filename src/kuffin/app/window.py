@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from functools import cached_property
+from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeySequence, QShortcut
@@ -23,10 +25,6 @@ from PySide6.QtWidgets import (
 from kuffin import __version__
 from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
-from kuffin.app.desks.plan.desk import PlanDesk
-from kuffin.app.desks.prepare.desk import PrepareDesk
-from kuffin.app.desks.shelf.benchpage import BenchPage
-from kuffin.app.desks.shelf.shelfpage import ShelfPage
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
@@ -47,6 +45,12 @@ from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
+if TYPE_CHECKING:
+    from kuffin.app.desks.plan.desk import PlanDesk
+    from kuffin.app.desks.prepare.desk import PrepareDesk
+    from kuffin.app.desks.shelf.benchpage import BenchPage
+    from kuffin.app.desks.shelf.shelfpage import ShelfPage
+
 
 class MainWindow(QMainWindow):
     """One window on one notebook."""
@@ -65,12 +69,8 @@ class MainWindow(QMainWindow):
         self.importer = Importer(self.state, self)
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
-        self.plan = PlanDesk(self.state, self.shelf, self.theme, self.settings)
-        self.prepare = PrepareDesk(self.state, self.shelf, self.theme, self.settings)
         self.inspect = InspectDesk(self.state, self.theme)
         self.compare = CompareDesk(self.state, self.theme)
-        self.shelf_page = ShelfPage(self.state, self.shelf)
-        self.bench_page = BenchPage(self.state, self.shelf, self.theme)
         self.working = WorkingPanel()
         self.working.hide()
         self.start = StartPage()
@@ -97,21 +97,20 @@ class MainWindow(QMainWindow):
 
     def _lay_out(self) -> None:
         self.stack = QStackedWidget()
-        self._desks: dict[str, QWidget] = {
-            "Plan": self.plan,
-            "Prepare": self.prepare,
-            "Inspect": self.inspect,
-            "Compare": self.compare,
-            "Shelf": self.shelf_page,
-            "Bench": self._scrolled(self.bench_page),
+        self._desks: dict[str, Callable[[], QWidget]] = {
+            "Plan": lambda: self.plan,
+            "Prepare": lambda: self.prepare,
+            "Inspect": lambda: self.inspect,
+            "Compare": lambda: self.compare,
+            "Shelf": lambda: self.shelf_page,
+            "Bench": lambda: self._bench_scroll,
         }
         self._desk = "Compare"
         self._tabs = QButtonGroup(self)
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
-        for i, (name, widget) in enumerate(self._desks.items()):
-            self.stack.addWidget(widget)
+        for i, name in enumerate(self._desks):
             if name == "Shelf":
                 row.addStretch()
             button = QPushButton(name)
@@ -155,11 +154,46 @@ class MainWindow(QMainWindow):
         outer.addWidget(self.strip)
         self.setCentralWidget(whole)
 
-    @staticmethod
-    def _scrolled(page: QWidget) -> QScrollArea:
+    # --- desks that are made when they are first gone to, as they would hold up the start ----------------------------
+
+    @cached_property
+    def plan(self) -> PlanDesk:
+        """The Plan desk."""
+        from kuffin.app.desks.plan.desk import PlanDesk
+
+        return PlanDesk(self.state, self.shelf, self.theme, self.settings)
+
+    @cached_property
+    def prepare(self) -> PrepareDesk:
+        """The Prepare desk."""
+        from kuffin.app.desks.prepare.desk import PrepareDesk
+
+        desk = PrepareDesk(self.state, self.shelf, self.theme, self.settings)
+        desk.plan_wanted.connect(lambda: self.show_desk("Plan"))
+        desk.said.connect(self.strip.say)
+        return desk
+
+    @cached_property
+    def shelf_page(self) -> ShelfPage:
+        """The shelf."""
+        from kuffin.app.desks.shelf.shelfpage import ShelfPage
+
+        page = ShelfPage(self.state, self.shelf)
+        page.said.connect(self.strip.say)
+        return page
+
+    @cached_property
+    def bench_page(self) -> BenchPage:
+        """The bench."""
+        from kuffin.app.desks.shelf.benchpage import BenchPage
+
+        return BenchPage(self.state, self.shelf, self.theme)
+
+    @cached_property
+    def _bench_scroll(self) -> QScrollArea:
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
-        scroll.setWidget(page)
+        scroll.setWidget(self.bench_page)
         return scroll
 
     def _connect(self) -> None:
@@ -178,9 +212,6 @@ class MainWindow(QMainWindow):
         for source in (self.header, self.inspect, self.compare):
             source.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
-        self.prepare.plan_wanted.connect(lambda: self.show_desk("Plan"))
-        self.prepare.said.connect(self.strip.say)
-        self.shelf_page.said.connect(self.strip.say)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.start.demo_wanted.connect(self.notebooks.open_demo)
         self.start.study_wanted.connect(self.studies.new_study)
@@ -204,7 +235,10 @@ class MainWindow(QMainWindow):
     def show_desk(self, name: str) -> None:
         """Go to a desk."""
         self._desk = name
-        self.stack.setCurrentWidget(self._desks[name])
+        widget = self._desks[name]()
+        if self.stack.indexOf(widget) < 0:
+            self.stack.addWidget(widget)
+        self.stack.setCurrentWidget(widget)
         self.pages.setCurrentIndex(self._page())
         self._tabs.button(list(self._desks).index(name)).setChecked(True)
 
@@ -313,16 +347,11 @@ class MainWindow(QMainWindow):
         app = QApplication.instance()
         if isinstance(app, QApplication):
             looks.apply(app, self.theme, float(self.settings.value("scale", "1.0")))
-        themed: list[Callable[[looks.Theme], None]] = [
-            self.side.set_theme,
-            self.plan.set_theme,
-            self.prepare.set_theme,
-            self.bench_page.ring.set_theme,
-            self.inspect.set_theme,
-            self.compare.set_theme,
-        ]
-        for dress in themed:
-            dress(self.theme)
+        for dressed in (self.side, self.inspect, self.compare):
+            dressed.set_theme(self.theme)
+        for made in ("plan", "prepare", "bench_page"):
+            if made in self.__dict__:
+                getattr(self, made).set_theme(self.theme)
         self.compare.renew()
 
     # --- odds and ends ---------------------------------------------------------------------------------------------

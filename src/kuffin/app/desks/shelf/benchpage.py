@@ -116,6 +116,9 @@ class BenchPage(Page):
             self.renew()
             self.filling = False
 
+    def set_theme(self, theme: Theme) -> None:
+        self.ring.set_theme(theme)
+
     # --- showing ---------------------------------------------------------------------------------------------------
 
     @property
