@@ -22,16 +22,11 @@ def own_home(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
 
 @pytest.fixture(scope="session")
 def demo_master(tmp_path_factory: pytest.TempPathFactory) -> Path:
-    """The demo notebook, judged once so that its readings are kept in it."""
+    """The demo notebook."""
     from kuffin.demo.scenario import build_demo
-    from kuffin.notebook.store import Notebook
-    from kuffin.verdicts.study import judge
 
     path = tmp_path_factory.mktemp("demo") / "demo.kuffin"
     build_demo(path)
-    notebook = Notebook.open(path)
-    judge(notebook, notebook.study(1))
-    notebook.close()
     return path
 
 

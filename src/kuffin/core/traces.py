@@ -102,17 +102,74 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     return marked
 
 
-def box_means(times: Array, values: Array, width: float, starts: Array) -> Array:
-    """Averages over boxes of a given width, by the trapezium rule.
+class Boxes:
+    """Boxes over given times, made once and used for any number of traces without gaps.
 
     Parameters
     ----------
-    times, values : ndarray, shape (n,)
-        Rising times; missing values are skipped.
+    times : ndarray, shape (n,)
+        Rising.
     width : float
         Width of a box in s.
     starts : ndarray, shape (m,)
         Where the boxes begin.
+    """
+
+    def __init__(self, times: Array, width: float, starts: Array) -> None:
+        t = self._times = times
+        self._width, self._boxes, self._steps = width, starts.size, np.diff(t)
+        if t.size < 2:
+            return
+        ends = starts + width
+        inside = (starts >= t[0] - 1e-9) & (ends <= t[-1] + 1e-9)
+        count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
+        self._known = inside & (count >= 1)
+        gap = np.where(self._steps > max(0.5 * width, 3 * float(np.median(few(self._steps)))), self._steps, 0.0)
+        if gap.any():
+            lost = np.concatenate(([0.0], np.cumsum(gap)))
+            self._known &= np.interp(ends, t, lost) - np.interp(starts, t, lost) <= 0.5 * width
+        self._edges = [self._edge(at[self._known]) for at in (starts, ends)]
+
+    def _edge(self, at: Array) -> tuple[NDArray[np.intp], Array, Array]:
+        """For each moment the sample before it, the time from there, and its weight in the trapezium's slope."""
+        t = self._times
+        i = np.clip(np.searchsorted(t, at, side="right") - 1, 0, t.size - 2)
+        h = at - t[i]
+        return i, h, 0.5 * h * h / np.maximum(self._steps[i], 1e-12)
+
+    def means(self, values: Array) -> Array:
+        """Averages of a trace over the boxes, by the trapezium rule.
+
+        Parameters
+        ----------
+        values : ndarray, shape (n,)
+            At the boxes' times, none missing.
+
+        Returns
+        -------
+        ndarray, shape (m,)
+            NaN where a box has no reading or is mostly a gap.
+        """
+        out = np.full(self._boxes, np.nan)
+        if self._times.size < 2:
+            return out
+        area = np.empty(values.size)
+        area[0] = 0.0
+        np.cumsum(0.5 * (values[1:] + values[:-1]) * self._steps, out=area[1:])
+        first, last = (area[i] + values[i] * h + (values[i + 1] - values[i]) * w for i, h, w in self._edges)
+        out[self._known] = (last - first) / self._width
+        return out
+
+
+def box_means(times: Array, values: Array, width: float, starts: Array) -> Array:
+    """Averages over boxes of a given width, by the trapezium rule; missing values are skipped.
+
+    Parameters
+    ----------
+    times, values : ndarray, shape (n,)
+    width : float
+    starts : ndarray, shape (m,)
+        As `Boxes`.
 
     Returns
     -------
@@ -120,32 +177,10 @@ def box_means(times: Array, values: Array, width: float, starts: Array) -> Array
         NaN where a box has no reading or is mostly a gap.
     """
     ok = np.isfinite(values)
-    t, v = times[ok], values[ok]
-    out = np.full(starts.size, np.nan)
-    if t.size < 2:
-        return out
-    area = np.concatenate(([0.0], np.cumsum(0.5 * (v[1:] + v[:-1]) * np.diff(t))))
-
-    def integral(at: Array) -> Array:
-        i = np.clip(np.searchsorted(t, at, side="right") - 1, 0, t.size - 2)
-        h = at - t[i]
-        slope = (v[i + 1] - v[i]) / np.maximum(t[i + 1] - t[i], 1e-12)
-        return area[i] + v[i] * h + 0.5 * slope * h * h
-
-    ends = starts + width
-    inside = (starts >= t[0] - 1e-9) & (ends <= t[-1] + 1e-9)
-    out[inside] = (integral(ends[inside]) - integral(starts[inside])) / width
-    count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
-    out[count < 1] = np.nan
-    step = np.diff(t)
-    gap = np.where(step > max(0.5 * width, 3 * float(np.median(few(step)))), step, 0.0)
-    if gap.any():
-        lost = np.concatenate(([0.0], np.cumsum(gap)))
-        out[np.interp(ends, t, lost) - np.interp(starts, t, lost) > 0.5 * width] = np.nan
-    return out
+    return Boxes(times[ok], width, starts).means(values[ok])
 
 
-def lagged(times: Array, values: Array, tau: float, initial: float | None = None) -> Array:
+def lagged(times: Array, values: Array, tau: float, initial: float | None = None, step: float | None = None) -> Array:
     """Pass a trace through a first-order lag: τ·dz/dt = x − z, exactly for a piecewise linear x.
 
     Parameters
@@ -156,17 +191,22 @@ def lagged(times: Array, values: Array, tau: float, initial: float | None = None
         Time constant in s.
     initial : float, optional
         The lag's first value; default: the first value of the trace.
+    step : float, optional
+        The distance of the times in s, where they are known to be even.
     """
     ok = np.isfinite(values)
-    x = np.interp(times, times[ok], values[ok])
-    h = np.diff(times)
+    x = values if ok.all() else np.interp(times, times[ok], values[ok])
     z0 = float(x[0]) if initial is None else initial
-    if h.size == 0:
+    if times.size < 2:
         return np.full(times.size, z0)
-    typical = float(np.median(h))
-    if float(np.abs(h - typical).max()) < 1e-6 * typical:
-        a = np.exp(-typical / tau)
-        b = tau / typical * (1 - a)
+    h = np.empty(0)
+    if step is None:
+        h = np.diff(times)
+        typical = float(np.median(h))
+        step = typical if float(np.abs(h - typical).max()) < 1e-6 * typical else None
+    if step is not None:
+        a = np.exp(-step / tau)
+        b = tau / step * (1 - a)
         from scipy import signal  # off the start-up path
 
         drive = np.concatenate(([0.0], (1 - b) * x[1:] + (b - a) * x[:-1]))

@@ -21,6 +21,7 @@ from kuffin.demo.shelf import fill_shelf
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.study import judge
 
 SEED = 711
 QUESTION = "Which slim radiator keeps booth seven cool?"
@@ -115,6 +116,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
         fill_shelf(notebook, study)
         prepare_mounts(notebook, study, _TRAPPED_AIR, SEED + 9)
         forget_history(notebook)
+        judge(notebook, notebook.study(study))  # its readings are kept, so that it opens at once
     finally:
         notebook.close()
 

@@ -10,7 +10,7 @@ from kuffin.core.settle.load import load_level
 from kuffin.core.settle.prepare import Signals
 from kuffin.core.settle.steps import fast_split, slow_split
 from kuffin.core.settle.warmup import SlowData, WarmUp, fit_fast, fit_slow
-from kuffin.core.traces import box_means, lagged
+from kuffin.core.traces import Boxes, box_means, lagged
 
 Array = NDArray[np.float64]
 
@@ -64,7 +64,9 @@ class Analysis:
         level = None if s.load is None else load_level(s.t, s.load, begin, period)
         self.load = None if level is None else box_means(s.t, level, width, self.starts)
         self.from_box = 0
-        self._grid = np.arange(float(s.t[0]), end + 10.0, float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0)))
+        self._step = float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0))
+        self._grid = np.arange(float(s.t[0]), end + 10.0, self._step)
+        self._boxes = Boxes(self._grid, width, self.starts)
         self._over_grid, self._per_grid, self._air_grid = (
             self._on_grid(s.over),
             self._on_grid(s.per),
@@ -77,8 +79,7 @@ class Analysis:
         """A channel on a regular grid, for lags only."""
         if x is None or np.isfinite(x).sum() < 4:
             return None
-        h = float(self._grid[1] - self._grid[0])
-        means = box_means(self.s.t, x, h, self._grid - h / 2)
+        means = box_means(self.s.t, x, self._step, self._grid - self._step / 2)
         bare = ~np.isfinite(means)
         ok = np.isfinite(x)
         means[bare] = np.interp(self._grid[bare], self.s.t[ok], x[ok])
@@ -104,7 +105,7 @@ class Analysis:
         return np.where(during, (grid - trend) / mean, 0.0)
 
     def _lagged_boxes(self, x_grid: Array, tau: float, initial: float | None = None) -> Array:
-        return box_means(self._grid, lagged(self._grid, x_grid, tau, initial), self.width, self.starts)
+        return self._boxes.means(lagged(self._grid, x_grid, tau, initial, self._step))
 
     def slow_data(self, tau: float) -> tuple[Array, Array]:
         """Boxes of the response less the lagged air, and of what drives it."""
@@ -123,7 +124,7 @@ class Analysis:
         if self._wander is None:
             return np.ones(self.t.size)
         drive = 1.0 + (1 - jump) * self._lagged_boxes(self._wander, tau)
-        return drive + jump * box_means(self._grid, self._wander, self.width, self.starts) if jump else drive
+        return drive + jump * self._boxes.means(self._wander) if jump else drive
 
     def piece(self) -> SlowData:
         a = self.from_box
