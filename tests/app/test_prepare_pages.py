@@ -325,7 +325,13 @@ class TestTheContactPrint:
         page.sides["block"].turn.click()
         at_rest()
         assert page.sheet()["block"]["share"] == pytest.approx(1 - one["share"], abs=0.02)
-        assert f"{bench.prepare.mount.candidate.name}, round" in words(page)  # type: ignore[union-attr]
+        # what is photographed now is the print of the mount that comes off, not of the one that is prepared
+        off = [m for m in order_of(bench.state.study) if m.live_runs][-1]  # type: ignore[arg-type]
+        reading = bench.state.reading(off.id)
+        assert page.mount.id == off.id and reading is not None and reading.value is not None
+        assert f"{off.candidate.name}, round {off.round}" in words(page) and f"{reading.value:.2f} K" in words(page)
+        page.choose(bench.prepare.mount.id)  # type: ignore[union-attr]
+        assert page.sheet() == {} and page.sides["block"].marker.image.isNull()
 
     def test_what_is_no_photo_is_refused_and_the_print_before_stays(
         self, bench: MainWindow, at_rest: Wait, tmp_path: Path

@@ -6,7 +6,6 @@ import os
 import sqlite3
 import subprocess
 import sys
-from collections.abc import Iterator
 from pathlib import Path
 
 import numpy as np
@@ -29,13 +28,6 @@ def log(name: str = "sedge_round1.csv", rows: int = 30, seed: int = 1) -> LogTab
     ]
     channels[0].values[3] = np.nan
     return LogTable(name, "utf-8", ",", ".", np.arange(rows) * 2.0, "2026-03-03T13:00:00", channels, 0)
-
-
-@pytest.fixture
-def notebook(tmp_path: Path) -> Iterator[Notebook]:
-    book = Notebook.create(tmp_path / "bench.kuffin")
-    yield book
-    book.close()
 
 
 @pytest.fixture

@@ -18,13 +18,6 @@ from tests.notebook.test_notebook import log
 
 
 @pytest.fixture
-def notebook(tmp_path: Path) -> Iterator[Notebook]:
-    book = Notebook.create(tmp_path / "bench.kuffin")
-    yield book
-    book.close()
-
-
-@pytest.fixture
 def study(notebook: Notebook) -> int:
     return edits.add_study(notebook, "Which block?", "block", ["Tern", "Plover", "Dunlin"])
 

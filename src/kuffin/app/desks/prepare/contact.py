@@ -17,11 +17,14 @@ from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import documents
 from kuffin.app.widgets.bits import empty, text
-from kuffin.app.widgets.forms import NumberLine, button, row
+from kuffin.app.widgets.forms import NumberLine, button, choice, refill, row
 from kuffin.app.widgets.photos import CornerMarker, load_picture, local_files
 from kuffin.core.contact import Print, both_sides, read_print, turned_round
+from kuffin.notebook.entities import Mount
 from kuffin.notebook.preparing import sheets_of
 from kuffin.notebook.shelf import add_photo, photo_data
+from kuffin.verdicts.planning import order_of
+from kuffin.verdicts.preparing import change_to
 from kuffin.verdicts.sheets import PRINT_SIDES, print_words
 from kuffin.verdicts.words import number as figure
 
@@ -83,6 +86,10 @@ class PrintPage(PreparePage):
 
     def __init__(self, desk: PrepareDesk) -> None:
         super().__init__(desk)
+        self._of: int | None = None  # the mount that the person chose
+        self.which = choice([], "The mount whose print it is")
+        self.which.activated.connect(lambda: self.choose(self.which.currentData()))
+        self.column.addWidget(row(text("The print of", wrap=False), self.which))
         self._said = text(style="heading")
         self.column.addWidget(self._said)
         self.width = NumberLine("mm", "Width of the die", 1, 200)
@@ -122,10 +129,36 @@ class PrintPage(PreparePage):
         self._shown: dict[str, object] = {}
         self._gallery_shown: object = None
 
+    # --- whose print -----------------------------------------------------------------------------------------------
+
+    @property
+    def mount(self) -> Mount:
+        """The mount whose print it is: the chosen one, else the one that comes off the bench, else the desk's own."""
+        mounts = order_of(self.study)
+        chosen = next((m for m in mounts if m.id == self._of), None)
+        if chosen is not None:
+            return chosen
+        mine = super().mount
+        before = change_to(self.study, mine, self.shelf.bench, self.shelf.parts).before
+        return mine if mine.live_runs or before is None else before
+
+    def choose(self, mount_id: object) -> None:
+        """Show the print of another mount."""
+        self._of = mount_id if isinstance(mount_id, int) else None
+        self.prints = {}
+        self._renew()
+
+    def sheet(self) -> dict[str, Any]:
+        notebook = self.state.notebook
+        return {} if notebook is None else sheets_of(notebook, [self.mount.id], "print").get(self.mount.id, {})
+
     # --- showing ---------------------------------------------------------------------------------------------------
 
     def renew(self) -> None:
         kept = self.sheet()
+        refill(
+            self.which, [(f"{m.candidate.name}, round {m.round}", m.id) for m in order_of(self.study)], self.mount.id
+        )
         self.width.show_value(kept.get("width_mm"))
         self.height.show_value(kept.get("height_mm"))
         for key, side in self.sides.items():
@@ -245,7 +278,7 @@ class PrintPage(PreparePage):
             return found, _map_png(found)
 
         def done(result: tuple[Print, str]) -> None:
-            if self.desk.mount is None or self.desk.mount.id != mount_id:
+            if self.desk.mount is None or self.mount.id != mount_id:
                 return
             found, png = result
             self.prints[side] = found
@@ -258,8 +291,9 @@ class PrintPage(PreparePage):
             }
             kept = {k: v for k, v in one.items() if k != "problem"}
             values: dict[str, Any] = {side: {**kept, **{k: round(v, 4) for k, v in numbers.items()}, "map": png}}
-            if len(self.prints) == 2:
-                values["both"] = round(both_sides(self.prints["block"], self.prints["die"])[0], 4)
+            values["both"] = (
+                round(both_sides(self.prints["block"], self.prints["die"])[0], 4) if len(self.prints) == 2 else None
+            )
             self.keep(**values)
 
         def failed(sentence: str) -> None:
@@ -269,7 +303,7 @@ class PrintPage(PreparePage):
 
     def forget(self) -> None:
         """Another mount is on the desk."""
-        self.prints = {}
+        self.prints, self._of = {}, None
 
 
 def _map_png(found: Print, side: int = 96) -> str:
