@@ -89,9 +89,7 @@ class PrintPage(PreparePage):
         self._of: int | None = None  # the mount that the person chose
         self.which = choice([], "The mount whose print it is")
         self.which.activated.connect(lambda: self.choose(self.which.currentData()))
-        self.column.addWidget(row(text("The print of", wrap=False), self.which))
         self._said = text(style="heading")
-        self.column.addWidget(self._said)
         self.width = NumberLine("mm", "Width of the die", 1, 200)
         self.height = NumberLine("mm", "Height of the die", 1, 200)
         for box, key in ((self.width, "width_mm"), (self.height, "height_mm")):
@@ -99,6 +97,8 @@ class PrintPage(PreparePage):
             box.refused.connect(self.state.trouble.emit)
         self.column.addWidget(
             row(
+                text("The print of", wrap=False),
+                self.which,
                 text("the die is", style="muted", wrap=False),
                 self.width,
                 text("mm wide and", style="muted", wrap=False),
@@ -106,6 +106,7 @@ class PrintPage(PreparePage):
                 text("mm high", style="muted", wrap=False),
             )
         )
+        self.column.addWidget(self._said)
         self.sides = {key: Side(title, desk.theme) for key, title in PRINT_SIDES.items()}
         both = QHBoxLayout()
         for key, side in self.sides.items():
