@@ -202,6 +202,7 @@ class TestTheOrder:
         plan.plan.go("order")
         page.rounds.setValue(8)
         at_rest()
+        assert "it has 4 rounds, 8 are planned. Draw it again" in page._said.text()
         done = order(plan)[:12]
         seen = set()
         for _ in range(4):

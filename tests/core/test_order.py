@@ -10,7 +10,7 @@ import pytest
 from scipy import stats
 
 from kuffin.core.errors import BenchError
-from kuffin.core.order import Slot, change_over_minutes, controls_after, fairness, moved, plan_order
+from kuffin.core.order import Slot, change_over_minutes, controls_after, fairness, moved, out_of_step, plan_order
 
 NAMES = ["Reed", "Rush", "Sedge", "Bulrush"]
 
@@ -98,6 +98,18 @@ def test_what_a_drag_costs_is_said() -> None:
     assert "0.67 K" in found.sentence()
     away = fairness(moved(order, 0, 6))
     assert away.uneven_rounds == (1, 2) and "cannot serve as a block" in away.sentence()
+
+
+def test_an_order_that_no_longer_fits_its_plan_says_in_what() -> None:
+    drawn = plan_order(["Reed", "Rush", "Sedge"], 3, 1)
+    assert out_of_step(drawn, ["Reed", "Rush", "Sedge"], 3) == []
+    assert out_of_step([], ["Reed", "Rush"], 3) == []
+    assert out_of_step(drawn, ["Reed", "Rush", "Sedge", "Bulrush"], 3) == ["Bulrush is not in it"]
+    assert out_of_step(drawn, ["Reed", "Rush", "Sedge"], 5) == ["it has 3 rounds, 5 are planned"]
+    (said,) = out_of_step(drawn, ["Reed", "Rush", "Sedge"], 3, "Sedge")
+    assert said.startswith("Sedge does not come between the rounds")
+    with_base = plan_order(["Reed", "Rush", "Sedge"], 3, 1, baseline="Sedge")
+    assert out_of_step(with_base, ["Reed", "Rush", "Sedge"], 3, "Sedge") == []
 
 
 def test_impossible_orders_are_refused() -> None:

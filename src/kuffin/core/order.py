@@ -69,6 +69,34 @@ class Fairness:
         return "; ".join(parts) + "."
 
 
+def out_of_step(
+    slots: Sequence[Slot], candidates: Sequence[str], rounds: int, baseline: str | None = None
+) -> list[str]:
+    """What an order lacks of a plan that was changed after it was drawn; empty where it fits.
+
+    Parameters
+    ----------
+    slots : sequence of Slot
+        The order; empty for none, which lacks nothing.
+    candidates : sequence of str
+        The baseline among them, if there is one.
+    rounds : int
+        As planned now.
+    """
+    if not slots:
+        return []
+    tested = [n for n in candidates if n != baseline]
+    found = [f"{n} is not in it" for n in tested if not any(s.candidate == n for s in slots)]
+    last = max(s.round for s in slots)
+    if last != rounds:
+        found.append(
+            f"it has {last} round{'' if last == 1 else 's'}, {rounds} {'is' if rounds == 1 else 'are'} planned"
+        )
+    if baseline is not None and not any(s.candidate == baseline and s.control for s in slots):
+        found.append(f"{baseline} does not come between the rounds, as a baseline should")
+    return found
+
+
 def controls_after(rounds: int, every: int) -> list[int]:
     """After which rounds the baseline is mounted again; 0 is the start, and the end always counts."""
     return sorted({0, rounds, *range(every, rounds, every)}) if every > 0 else [0, rounds]

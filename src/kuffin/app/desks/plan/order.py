@@ -16,7 +16,7 @@ from kuffin.app.widgets.forms import button, choice, number, refill, row
 from kuffin.core.changeover import change_over, minutes
 from kuffin.core.configuration import SETTINGS, written
 from kuffin.core.errors import KuffinError
-from kuffin.core.order import Slot, change_over_minutes, fairness, moved, plan_order
+from kuffin.core.order import Slot, change_over_minutes, fairness, moved, out_of_step, plan_order
 from kuffin.notebook import planning
 from kuffin.verdicts.configurations import built_in, configuration
 from kuffin.verdicts.planning import is_done, order_of, slots_of
@@ -170,7 +170,17 @@ class OrderPage(Page):
             self._minutes.setText("")
             return
         now = fairness(slots)
-        self._said.setText(now.sentence()[0].upper() + now.sentence()[1:])
+        base = study.candidate(study.baseline_id)
+        lacks = out_of_step(
+            slots,
+            [c.name for c in study.live_candidates],
+            study.planned_rounds,
+            base.name if base is not None else None,
+        )
+        said = now.sentence()[0].upper() + now.sentence()[1:]
+        if lacks:
+            said = f"The plan was changed since the order was drawn: {'; '.join(lacks)}. Draw it again; what is done or begun stays."
+        self._said.setText(said)
         cost = ""
         if (
             self._before is not None and sorted(map(str, self._before)) != sorted(map(str, slots))
