@@ -386,3 +386,23 @@ def test_an_empty_desk_says_what_it_is_for_and_leads_on(window: MainWindow, at_r
     assert "No mount is planned yet" in words(window.prepare)
     press(window.prepare, "Plan the mounts")
     assert window.stack.currentWidget() is window.plan
+
+
+def test_in_a_read_only_notebook_a_tick_is_refused_and_the_box_is_empty_again(
+    window: MainWindow, at_rest: Wait, demo: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr("os.access", lambda *_: False)
+    assert window.notebooks.open_path(demo)
+    at_rest()
+    window.show_desk("Prepare")
+    window.prepare.go("changeover")
+    box = window.prepare.changeover.rows[0].box
+    box.click()
+    at_rest()
+    assert "read-only" in window.strip.trouble.text()
+    assert not box.isChecked()
+    window.prepare.go("leak")
+    window.prepare.leak.watched.add(dt.datetime.now(), [40.0, 21.0])
+    window.prepare.leak.watched.add(dt.datetime.now(), [40.0, 21.0])
+    at_rest()
+    assert window.prepare.leak.watched.rows == []

@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
+from kuffin.core.errors import KuffinError
 from kuffin.notebook import edits
 from kuffin.notebook.planning import set_plan
 
@@ -56,10 +57,15 @@ class Page(QWidget):
         self.column.addWidget(text(content, style="heading"))
 
     def edit(self, act: Callable[..., Any], *args: object, **kwargs: object) -> object:
-        """Make an edit on the notebook; what goes wrong is said."""
+        """Make an edit on the notebook; what goes wrong is said, and the page shows again what is kept."""
         if self.filling or self.state.notebook is None:
             return None
-        return self.state.attempt(act, self.state.notebook, *args, **kwargs)
+        try:
+            return act(self.state.notebook, *args, **kwargs)
+        except KuffinError as error:
+            self.state.trouble.emit(str(error))
+            self._renew()
+            return None
 
     def change(self, label: str, **values: object) -> None:
         """Change the study itself."""
