@@ -74,6 +74,15 @@ def build_parser() -> argparse.ArgumentParser:
     plan.add_argument("--json", action="store_true")
     plan.set_defaults(run=commands.plan)
 
+    record = choices.add_parser("record", help="record a study's next run without a window")
+    record.add_argument("notebook")
+    record.add_argument("--study", required=True, metavar="NAME")
+    record.add_argument("--candidate", required=True, metavar="NAME")
+    record.add_argument("--bench", metavar="NAME", help="“simulated” for the one that ships; default: the study's")
+    record.add_argument("--speed", type=float, default=1.0, metavar="X", help="of the simulated bench")
+    record.add_argument("--json", action="store_true", help="one line of JSON a second")
+    record.set_defaults(run=commands.record)
+
     demo = choices.add_parser("demo", help="open a fresh copy of the demo notebook")
     demo.set_defaults(run=commands.demo)
     return parser

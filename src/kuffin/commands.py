@@ -273,6 +273,20 @@ def plan(args: argparse.Namespace) -> None:
     )
 
 
+def record(args: argparse.Namespace) -> None:
+    """Record a study's next run without a window, led by the study's protocol."""
+    from kuffin.recording import record_run
+
+    def tell(line: dict[str, Any]) -> None:
+        if args.json:
+            _print_json(line)
+            sys.stdout.flush()
+        elif line.get("said"):
+            print(line["said"], flush=True)
+
+    record_run(Path(args.notebook), args.study, args.candidate, args.bench, args.speed, tell)
+
+
 def demo(_args: argparse.Namespace) -> int:
     """Open a fresh copy of the demo notebook."""
     _need_a_screen()

@@ -11,11 +11,11 @@ from numpy.typing import NDArray
 from kuffin.bench.hydraulics import Pump, Restriction, loop_flow, sound_level
 from kuffin.bench.room import Room
 from kuffin.bench.sensors import Sensor
-from kuffin.bench.thermal import Loop, simulate
+from kuffin.bench.thermal import Course, Loop, simulate
 from kuffin.logs.table import LogChannel, LogTable
 
 Array = NDArray[np.float64]
-_STEP_S = 0.5
+STEP_S = 0.5
 
 
 @dataclass(frozen=True)
@@ -116,30 +116,32 @@ INSTRUMENTS = {
 }
 
 
-def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, RunTruth]:
-    """Run the bench and record it; the same seed gives the same log."""
-    rng = np.random.default_rng(seed)
+def built(plan: RunPlan, pump: Pump, fan_rpm: float, pump_speed: float) -> tuple[Loop, float]:
+    """The loop at some speed of fans and pump, and its flow in L/h."""
     parts = [plan.radiator.restriction, plan.block.restriction, Restriction(0.006, 4e-5)]
-    flow = loop_flow(pump, plan.pump_speed, parts) * (1 - plan.trapped_air)
+    flow = loop_flow(pump, pump_speed, parts) * (1 - plan.trapped_air)
     air_effect = 1 + 0.45 * plan.trapped_air  # air in the radiator's tubes covers some of its surface
-    r_radiator = plan.radiator.resistance(plan.fan_rpm, flow) * plan.sample_factor * plan.mount_factor * air_effect
     loop = Loop(
         plan.block.paste_k_w,
         plan.block.resistance(flow),
-        r_radiator,
+        plan.radiator.resistance(fan_rpm, flow) * plan.sample_factor * plan.mount_factor * air_effect,
         c_die=45.0,
         c_block=190.0,
         c_coolant=6800.0 + plan.radiator.heat_capacity_j_k,
         leakage=plan.leakage,
         leakage_at_c=62.0,
     )
-    end = plan.idle_s + plan.load_s
-    t = np.arange(0.0, end + _STEP_S, _STEP_S)
-    air = plan.room.air(t, rng)
-    demand = plan.load.demand(t, plan.idle_s)
-    course = simulate(loop, t, demand, air)
+    return loop, flow
+
+
+def truths(
+    pump: Pump, loop: Loop, flow: float, fan_rpm: float, pump_speed: float, air: Array, demand: Array, course: Course
+) -> dict[str, Array]:
+    """What every instrument of the bench would read if it were perfect, by channel, each of shape (n,)."""
+    t = course.times
     heat_per_k = flow / 3600.0 * 4180.0 * 0.997  # W/K of the flowing water
-    truth = {
+    idle = demand < 40.0
+    return {
         "Air in": air,
         "Room": air - 0.35 + 0.05 * np.sin(t / 700),
         "Coolant in": course.coolant,
@@ -147,12 +149,23 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, R
         "Die": course.die,
         "Hot spot": course.die + 0.043 * course.power,
         "Package power": course.power,
-        "Clock": np.where(t < plan.idle_s, 1400.0, 4700.0 - 5.0 * np.maximum(course.die - 58.0, 0)),
+        "Clock": np.where(idle, 1400.0, 4700.0 - 5.0 * np.maximum(course.die - 58.0, 0)),
         "Flow": np.full(t.size, flow) + 0.4 * np.sin(t / 420),
-        "Pump": np.full(t.size, pump.full_rpm * plan.pump_speed),
-        "Fan": np.full(t.size, plan.fan_rpm),
-        "Sound": np.full(t.size, sound_level(pump, plan.pump_speed, plan.fan_rpm, 31.0)),
+        "Pump": np.full(t.size, pump.full_rpm * pump_speed),
+        "Fan": np.full(t.size, fan_rpm),
+        "Sound": np.full(t.size, sound_level(pump, pump_speed, fan_rpm, 31.0)),
     }
+
+
+def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, RunTruth]:
+    """Run the bench and record it; the same seed gives the same log."""
+    rng = np.random.default_rng(seed)
+    loop, flow = built(plan, pump, plan.fan_rpm, plan.pump_speed)
+    end = plan.idle_s + plan.load_s
+    t = np.arange(0.0, end + STEP_S, STEP_S)
+    air = plan.room.air(t, rng)
+    demand = plan.load.demand(t, plan.idle_s)
+    truth = truths(pump, loop, flow, plan.fan_rpm, plan.pump_speed, air, demand, simulate(loop, t, demand, air))
     at = np.arange(0.0, end, plan.interval_s)
     channels = []
     for name, (unit, quantity, role, sensor) in INSTRUMENTS.items():
@@ -160,7 +173,7 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, R
         channels.append(LogChannel(name, unit, quantity, role, np.round(values, 4), unit))
     table = LogTable(file, "utf-8", ",", ".", at, plan.start.isoformat(timespec="seconds"), channels, 0)
     rest = RunTruth(
-        r_radiator,
+        loop.r_radiator,
         loop.r_block,
         flow,
         loop.power_at_rest(plan.load.power_w, float(air[-1])),

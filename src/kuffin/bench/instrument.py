@@ -1,0 +1,45 @@
+"""What the recorder needs of an instrument."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Protocol
+
+
+@dataclass(frozen=True)
+class LiveChannel:
+    """One channel that an instrument tells, with its canonical unit."""
+
+    name: str
+    unit: str | None
+    quantity: str
+    role: str | None
+
+
+class Instrument(Protocol):
+    """Something that is read again and again, each at its own rate.
+
+    Attributes
+    ----------
+    interval_s : float
+        How often it is read, in seconds of the recorder's clock.
+    """
+
+    name: str
+    channels: tuple[LiveChannel, ...]
+    interval_s: float
+
+    def read(self) -> Sequence[float]:
+        """The channels' values now, NaN where one is missing.
+
+        Raises
+        ------
+        BenchError
+            Where it cannot be read at all; the recorder goes on and tries again.
+        """
+        ...
+
+    def close(self) -> None:
+        """Let it go."""
+        ...

@@ -1,0 +1,120 @@
+"""The simulated bench, live: the same model as its recorded runs, read as time goes by, as fast as one likes."""
+
+from __future__ import annotations
+
+import threading
+import time
+from collections.abc import Callable
+from dataclasses import replace
+
+import numpy as np
+
+from kuffin.bench.hydraulics import Pump
+from kuffin.bench.instrument import LiveChannel
+from kuffin.bench.station import INSTRUMENTS, STEP_S, RunPlan, built, truths
+from kuffin.bench.thermal import simulate
+
+_LONGEST_S = 12 * 3600.0  # the room is laid out for so long
+FULL_FAN_RPM = 1636.0
+
+
+class SimulatedBench:
+    """A workstation with its loop, whose load, pump and fans can be set while it runs.
+
+    Parameters
+    ----------
+    plan : RunPlan
+        What is built in, and its room; its idle and load times are not used.
+    pump : Pump
+    seed : int
+        Of the room and the sensors.
+    speed : float
+        How many seconds pass on the bench in one of the clock's.
+    clock : callable
+        Seconds, steady.
+    """
+
+    name = "simulated bench"
+    channels = tuple(LiveChannel(n, unit, quantity, role) for n, (unit, quantity, role, _) in INSTRUMENTS.items())
+
+    def __init__(
+        self,
+        plan: RunPlan,
+        pump: Pump,
+        seed: int,
+        speed: float = 1.0,
+        clock: Callable[[], float] = time.monotonic,
+        interval_s: float = 2.0,
+    ) -> None:
+        self._plan, self._pump, self._speed, self._clock = plan, pump, speed, clock
+        self.interval_s = interval_s
+        self._rng = np.random.default_rng(seed)
+        self._grid = np.arange(0.0, _LONGEST_S, 10.0)
+        self._air = plan.room.air(self._grid, self._rng)
+        self._fan_rpm, self._pump_speed = plan.fan_rpm, plan.pump_speed
+        self._load, self._load_begin = replace(plan.load, power_w=plan.load.idle_w, period_s=None), 0.0
+        self._loop, self._flow = built(plan, pump, self._fan_rpm, self._pump_speed)
+        self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]))
+        self._began, self._now = clock(), 0.0
+        self._lock = threading.Lock()
+
+    @property
+    def usual_load_w(self) -> float:
+        """The load of its plan, W."""
+        return self._plan.load.power_w
+
+    # --- controls --------------------------------------------------------------------------------------------------
+
+    def set_load(self, power_w: float | None) -> None:
+        """Start the load at some power, or (None) leave the machine idle."""
+        with self._lock:
+            self._advance()
+            idle = self._plan.load.idle_w
+            self._load_begin = self._now
+            self._load = (
+                replace(self._plan.load, power_w=idle, period_s=None)
+                if power_w is None
+                else replace(self._plan.load, power_w=power_w)
+            )
+
+    def set_speeds(self, pump_percent: float | None = None, fan_percent: float | None = None) -> None:
+        """Set pump and fans, in per cent; None leaves them."""
+        with self._lock:
+            self._advance()
+            if pump_percent is not None:
+                self._pump_speed = max(pump_percent, 5.0) / 100
+            if fan_percent is not None:
+                self._fan_rpm = FULL_FAN_RPM * max(fan_percent, 5.0) / 100
+            self._loop, self._flow = built(self._plan, self._pump, self._fan_rpm, self._pump_speed)
+
+    # --- reading ---------------------------------------------------------------------------------------------------
+
+    def read(self) -> list[float]:
+        """The channels' values now."""
+        with self._lock:
+            values = self._advance()
+            return [float(INSTRUMENTS[c.name][3].read(values[c.name][-1:], self._rng)[0]) for c in self.channels]
+
+    def close(self) -> None:
+        """Nothing to let go of."""
+
+    def _advance(self) -> dict[str, np.ndarray]:
+        """Let the model run up to now; the truth at its last moments."""
+        now = (self._clock() - self._began) * self._speed
+        steps = max(0, int((now - self._now) / STEP_S))
+        times = self._now + STEP_S * np.arange(steps + 1)
+        air = np.interp(times, self._grid, self._air)
+        demand = self._load.demand(times, self._load_begin)
+        course = simulate(self._loop, times, demand, air, start=self._state) if steps else None
+        if course is None:
+            wide = np.array([self._now, self._now + STEP_S])
+            air, demand = np.repeat(air, 2), np.repeat(demand, 2)
+            course = simulate(self._loop, wide, demand, air, start=self._state)
+            course = replace(
+                course, **{k: getattr(course, k)[:1] for k in ("times", "die", "block", "coolant", "power")}
+            )
+            air, demand = air[:1], demand[:1]
+        else:
+            self._now = float(times[-1])
+            self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
+        return truths(self._pump, self._loop, self._flow, self._fan_rpm, self._pump_speed, air, demand, course)

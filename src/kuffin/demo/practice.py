@@ -1,0 +1,41 @@
+"""What stands on the simulated bench when a study is recorded from it: known radiators, and others drawn from their name."""
+
+from __future__ import annotations
+
+import datetime as dt
+import zlib
+from dataclasses import replace
+
+import numpy as np
+
+from kuffin.bench.room import Room
+from kuffin.bench.station import Block, Radiator, RunPlan
+from kuffin.demo.scenario import BATCH, BLOCK, MOUNT_SCATTER, RADIATORS
+
+
+def bench_for(under_test: str, candidate: str, round_number: int, seed: int = 0) -> RunPlan:
+    """The bench with a candidate built in; the same candidate is the same each time, each mount is a little different.
+
+    Parameters
+    ----------
+    under_test : str
+        radiator, block, paste … A radiator of the demo is the demo's; anything else has a resistance drawn from its name.
+    """
+    drawn = np.random.default_rng(zlib.crc32(candidate.lower().encode()))
+    mount = np.random.default_rng([zlib.crc32(candidate.lower().encode()), round_number, seed])
+    radiator, block = RADIATORS["Reed"], BLOCK
+    scatter = 1 + float(mount.normal(0, MOUNT_SCATTER))
+    if under_test in {"radiator", "set"}:
+        radiator = RADIATORS.get(candidate) or Radiator(candidate, 0.062 * float(np.exp(drawn.normal(0, 0.1))))
+    if under_test in {"block", "set"}:
+        block = Block(candidate, 0.045 * float(np.exp(drawn.normal(0, 0.25))), paste_k_w=BLOCK.paste_k_w * scatter)
+    elif under_test in {"paste", "pad"}:
+        block = replace(BLOCK, paste_k_w=BLOCK.paste_k_w * float(np.exp(drawn.normal(0, 0.15))) * scatter)
+    return RunPlan(
+        radiator,
+        block,
+        BATCH,
+        Room(21.0 + float(mount.uniform(0, 3)), 0.4, 0.1),
+        dt.datetime(2026, 1, 1),
+        mount_factor=scatter if under_test in {"radiator", "set"} else 1.0,
+    )

@@ -1,0 +1,237 @@
+"""The recorder and the live simulated bench: nothing holds up anything else, nothing is lost, and the truth comes out."""
+
+from __future__ import annotations
+
+import json
+import os
+import signal
+import subprocess
+import sys
+import time
+from collections.abc import Callable, Sequence
+from pathlib import Path
+
+import numpy as np
+import pytest
+
+from kuffin.bench.hydraulics import Pump
+from kuffin.bench.instrument import LiveChannel
+from kuffin.bench.recorder import Recorder
+from kuffin.bench.simulated import SimulatedBench
+from kuffin.bench.station import built
+from kuffin.cli import main
+from kuffin.core.errors import BenchError, NotebookError
+from kuffin.core.protocol import Limits, Step
+from kuffin.demo.practice import bench_for
+from kuffin.notebook import edits, planning
+from kuffin.notebook.samples import read_run
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.leading import Leader
+from kuffin.verdicts.study import judge
+
+
+class Meter:
+    """An instrument that counts, slowly or not at all if wanted."""
+
+    def __init__(self, name: str, act: Callable[[int], float], interval_s: float = 0.02) -> None:
+        self.name, self._act, self.interval_s = name, act, interval_s
+        self.channels = (LiveChannel(name, "W", "power", None),)
+        self.reads = 0
+        self.closed = False
+
+    def read(self) -> Sequence[float]:
+        self.reads += 1
+        return [self._act(self.reads)]
+
+    def close(self) -> None:
+        self.closed = True
+
+
+def unplugged(count: int) -> float:
+    if count > 3:
+        raise BenchError("no answer; is it plugged in?")
+    return float(count)
+
+
+def hanging(count: int) -> float:
+    time.sleep(0.4)
+    return float(count)
+
+
+def recorded(instruments: Sequence[Meter], seconds: float, sink: Callable[[np.ndarray], None]) -> Recorder:
+    recorder = Recorder(instruments, sink, interval_s=0.05)
+    recorder.KEEP_S = 0.2  # type: ignore[misc]
+    recorder.start()
+    time.sleep(seconds)
+    return recorder
+
+
+def test_a_slow_and_a_dead_instrument_hold_up_nobody() -> None:
+    blocks: list[np.ndarray] = []
+    good, slow, dead = Meter("good", float), Meter("slow", hanging), Meter("dead", unplugged)
+    recorder = recorded([good, slow, dead], 2.0, blocks.append)
+    assert "dead: no answer; is it plugged in?" in recorder.troubles()
+    recorder.stop()
+    rows = np.vstack(blocks)
+    assert rows.shape[0] == recorder.rows and rows.shape[0] > 25
+    assert np.all(np.diff(rows[:, 0]) > 0)
+    seen = [np.isfinite(rows[:, i]).sum() for i in (1, 2, 3)]
+    assert seen[0] > 0.8 * rows.shape[0]
+    assert 2 <= seen[1] <= 7 and 1 <= seen[2] <= 3  # each reading counts once; what is missing is missing
+    assert good.closed and dead.closed
+
+
+def test_a_full_disk_loses_nothing_once_there_is_room_again() -> None:
+    kept: list[np.ndarray] = []
+    full = [True]
+
+    def sink(block: np.ndarray) -> None:
+        if full[0]:
+            raise NotebookError("the disk is full")
+        kept.append(block)
+
+    recorder = recorded([Meter("good", float)], 1.0, sink)
+    assert "the disk is full" in recorder.troubles() and recorder.rows == 0
+    full[0] = False
+    time.sleep(0.6)
+    recorder.stop()
+    times = np.vstack(kept)[:, 0]
+    assert times[0] < 0.2 and times[-1] > 1.3 and recorder.troubles() == []
+
+
+@pytest.mark.parametrize("interval", [0.0, 0.01, 9.0])
+def test_rates_that_make_no_sense_are_refused(interval: float) -> None:
+    with pytest.raises(BenchError, match=r"0\.05 to 5 s"):
+        Recorder([], lambda _block: None, interval)
+
+
+class TestTheLiveBench:
+    """With a clock of its own, so that hours pass at once."""
+
+    def run(self, speed: float, clock_s: float) -> dict[str, float]:
+        now = [0.0]
+        bench = SimulatedBench(self.plan, Pump(), 5, speed, clock=lambda: now[0])
+        bench.set_speeds(62, 55)
+        bench.set_load(180.0)
+        readings = []
+        for step in range(1, 1001):
+            now[0] = clock_s * step / 1000
+            if step > 900:
+                readings.append(bench.read())
+        means = np.mean(readings, axis=0)
+        return {c.name: float(m) for c, m in zip(bench.channels, means, strict=True)}
+
+    plan = bench_for("radiator", "Reed", 4)
+
+    def test_it_comes_to_rest_where_the_model_says(self) -> None:
+        found = self.run(1.0, 3 * 3600)
+        loop, flow = built(self.plan, Pump(), 0.55 * 1636, 0.62)
+        assert (found["Coolant in"] - found["Air in"]) / found["Package power"] == pytest.approx(
+            loop.r_radiator, rel=0.02
+        )
+        assert found["Flow"] == pytest.approx(flow, abs=1.0)
+
+    def test_at_sixty_times_the_speed_it_settles_at_the_same(self) -> None:
+        life, fast = self.run(1.0, 2 * 3600), self.run(60.0, 2 * 60)
+        for name in ("Coolant in", "Die", "Package power", "Flow"):
+            assert fast[name] == pytest.approx(life[name], rel=0.01), name
+
+    def test_the_same_candidate_is_the_same_each_time_and_each_mount_another(self) -> None:
+        assert bench_for("paste", "Marl", 1) == bench_for("paste", "marl", 1)
+        assert bench_for("paste", "Marl", 1).block != bench_for("paste", "Marl", 2).block
+        assert bench_for("block", "Tern", 1).radiator == bench_for("block", "Plover", 1).radiator
+
+
+def test_the_protocol_leads_by_the_clock_and_by_settling() -> None:
+    steps = [
+        Step("idle", settle="clock", longest_min=5, measure_min=2),
+        Step("load", "x", longest_min=20, measure_min=5),
+    ]
+    leader = Leader(steps, "coolant_over_air", 0.2, lambda: None)
+    seen = {}
+    for second in range(0, 60 * 40):
+        stage = leader.at(float(second))
+        seen.setdefault(stage.words + stage.why if stage is not None else "over", second)
+    assert seen == {
+        "idle, settling": 0,
+        "idle, measuringby the clock": 300,
+        "load, settling": 420,
+        "load, measuringthe longest time is over, not settled": 420 + 1200,
+        "over": 420 + 1200 + 300,
+    }
+
+
+@pytest.fixture
+def short(demo: Path) -> Path:
+    """The demo with a short protocol."""
+    notebook = Notebook.open(demo)
+    steps = (
+        Step("idle", settle="clock", longest_min=2, measure_min=1),
+        Step("load", "batch stretch", 180.0, 62.0, 55.0, "clock", 45, 5),
+        Step("cool down", settle="clock", longest_min=8, measure_min=0),
+    )
+    kept = planning.keep_protocol(notebook, "short", steps, Limits())
+    edits.change_study(notebook, 1, "take a protocol", protocol_id=kept)
+    notebook.close()
+    return demo
+
+
+ARGUMENTS = ["--study", "radiators, spring", "--candidate", "reed", "--bench", "simulated"]
+
+
+def test_a_run_is_recorded_and_its_reading_is_the_benchs_truth(short: Path, capsys: pytest.CaptureFixture[str]) -> None:
+    assert main(["record", str(short), *ARGUMENTS, "--speed", "300", "--json"]) == 0
+    lines = [json.loads(line) for line in capsys.readouterr().out.splitlines()]
+    assert [s for s in dict.fromkeys(line.get("stage") for line in lines) if s] == ["idle", "load"]
+    assert "cooler than Rush" in lines[-1]["said"] and lines[-1]["rows"] > 400
+    notebook = Notebook.open(short)
+    verdict = judge(notebook, notebook.study(1))
+    (reading,) = [r for r in verdict.main.readings if (r.candidate, r.round) == ("Reed", 4)]
+    loop, _ = built(bench_for("radiator", "Reed", 4), Pump(), 0.55 * 1636, 0.62)
+    assert reading.value is not None and reading.u95 is not None
+    assert reading.value == pytest.approx(loop.r_radiator * verdict.reference_power_w, abs=2 * reading.u95 + 0.1)
+    notebook.close()
+
+
+@pytest.mark.parametrize("seconds", [2.3, 3.4])
+def test_a_kill_loses_at_most_the_last_second(short: Path, seconds: float) -> None:
+    command = [sys.executable, "-m", "kuffin.cli", "record", str(short), *ARGUMENTS, "--speed", "60", "--json"]
+    process = subprocess.Popen(command, stdout=subprocess.PIPE, env={**os.environ, "OMP_NUM_THREADS": "1"}, text=True)
+    assert process.stdout is not None
+    told = 0.0
+    begin: float | None = None
+    for line in process.stdout:
+        told = json.loads(line).get("t_s", told)
+        begin = begin or (time.monotonic() if told else None)
+        if begin is not None and time.monotonic() - begin > seconds:
+            break
+    process.send_signal(signal.SIGKILL)
+    process.wait(10)
+    notebook = Notebook.open(short)
+    (mount,) = [
+        m for c in notebook.study(1).live_candidates for m in c.live_mounts if c.name == "Reed" and m.round == 4
+    ]
+    (run,) = mount.live_runs
+    data = read_run(notebook, run.id)
+    assert data.times.size == run.rows
+    assert data.times[-1] >= told - 1.5 * 60  # one second of the clock, and what the machine was late
+    judge(notebook, notebook.study(1))
+    notebook.close()
+
+
+@pytest.mark.parametrize(
+    ("change", "says"),
+    [
+        ({"--study": "Fans"}, "has no study “Fans”; there is “Radiators, spring”"),
+        ({"--candidate": "Tern"}, "has no candidate “Tern”; there is Sedge, Reed"),
+        ({"--bench": "booth seven"}, "reads no instruments of a real bench yet"),
+        ({"--speed": "0"}, "0.1 to 1000 times"),
+    ],
+)
+def test_what_cannot_be_recorded_is_said_in_one_line(
+    demo: Path, capsys: pytest.CaptureFixture[str], change: dict[str, str], says: str
+) -> None:
+    options = {**dict(zip(ARGUMENTS[::2], ARGUMENTS[1::2], strict=True)), **change}
+    assert main(["record", str(demo), *[w for pair in options.items() for w in pair]]) == 2
+    said = capsys.readouterr().err
+    assert says in said and said.count("\n") == 1
