@@ -15,6 +15,7 @@ from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.protocol import Step
 from kuffin.demo.practice import bench_for
 from kuffin.notebook.entities import Candidate, Study
+from kuffin.notebook.planning import protocols
 from kuffin.notebook.recording import RunWriter
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
@@ -80,8 +81,6 @@ def _candidate(study: Study, name: str) -> Candidate:
 
 def _recorded_steps(study: Study, notebook: Notebook) -> list[Step]:
     """The protocol's steps up to the last one under load: what cools down afterwards is no part of the run."""
-    from kuffin.notebook.planning import protocols
-
     chosen = next((p for p in protocols(notebook) if p.id == study.protocol_id), None)
     steps = list(steps_of(chosen))
     while steps and not steps[-1].load:

@@ -46,6 +46,18 @@ def test_the_entry_opens_its_dialog_and_nothing_happens_on_cancel(
     assert demo_window.strip.trouble.text() == ""
 
 
+@pytest.mark.parametrize("entry", ["Keys", "Caution at the bench"])
+def test_help_fits_a_low_screen(window: MainWindow, entry: str) -> None:
+    sizes: list[int] = []
+
+    def measure(dialog: QDialog) -> None:
+        sizes.append(dialog.sizeHint().height())
+        dialog.reject()
+
+    with_dialog(action(window, entry), measure)
+    assert len(sizes) == 1 and 100 < sizes[0] < 720
+
+
 def test_a_notebook_is_made_a_study_started_and_its_numbers_written_out(
     demo_window: MainWindow, at_rest: Wait, tmp_path: Path
 ) -> None:

@@ -10,7 +10,7 @@ _KEYS = {
     ", ".join(BEHIND.values()): "the shelf, the bench",
     "Ctrl+PgUp, Ctrl+PgDown": "the page before or after, on Plan and Prepare",
     "Alt+Up, Alt+Down": "move a mount earlier or later, in the order",
-    "Space": "tick the step that has the focus, and go to the next",
+    "Enter": "tick the step that has the focus, and go to the next; Space ticks it alone",
     "F6": "to the loom; arrows move over it, Enter opens a mount",
     "F1": "show the working of what has the focus",
     "Esc": "close the working",
@@ -21,7 +21,7 @@ _KEYS = {
     "Ctrl+B": "fold the loom",
 }
 KEYS = (
-    '<table cellspacing="6">'
+    '<table cellspacing="6" width="640">'
     + "".join(f"<tr><td>{keys}</td><td>{what}</td></tr>" for keys, what in _KEYS.items())
     + "</table>"
 )
@@ -29,4 +29,5 @@ KEYS = (
 
 def cautions() -> str:
     """All cautions, as rich text."""
-    return f"<p><b>{ABOUT}</b></p>" + "".join(f"<p>{text}</p>" for text in CAUTIONS.values())
+    said = f"<p><b>{ABOUT}</b></p>" + "".join(f"<p>{text}</p>" for text in CAUTIONS.values())
+    return f'<table width="680"><tr><td>{said}</td></tr></table>'  # wide, so that it fits on a low screen

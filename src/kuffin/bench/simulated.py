@@ -56,6 +56,7 @@ class SimulatedBench:
         self._loop, self._flow = built(plan, pump, self._fan_rpm, self._pump_speed)
         self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]))
         self._began, self._now = clock(), 0.0
+        self._truths = self._run(1)
         self._lock = threading.Lock()
 
     @property
@@ -99,22 +100,17 @@ class SimulatedBench:
         """Nothing to let go of."""
 
     def _advance(self) -> dict[str, np.ndarray]:
-        """Let the model run up to now; the truth at its last moments."""
-        now = (self._clock() - self._began) * self._speed
-        steps = max(0, int((now - self._now) / STEP_S))
+        """Let the model run up to now; the truth on the way there, its last moment now."""
+        steps = int(((self._clock() - self._began) * self._speed - self._now) / STEP_S)
+        if steps > 0:
+            self._truths = self._run(steps)
+        return self._truths
+
+    def _run(self, steps: int) -> dict[str, np.ndarray]:
         times = self._now + STEP_S * np.arange(steps + 1)
         air = np.interp(times, self._grid, self._air)
         demand = self._load.demand(times, self._load_begin)
-        course = simulate(self._loop, times, demand, air, start=self._state) if steps else None
-        if course is None:
-            wide = np.array([self._now, self._now + STEP_S])
-            air, demand = np.repeat(air, 2), np.repeat(demand, 2)
-            course = simulate(self._loop, wide, demand, air, start=self._state)
-            course = replace(
-                course, **{k: getattr(course, k)[:1] for k in ("times", "die", "block", "coolant", "power")}
-            )
-            air, demand = air[:1], demand[:1]
-        else:
-            self._now = float(times[-1])
-            self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
+        course = simulate(self._loop, times, demand, air, start=self._state)
+        self._now = float(times[-1])
+        self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
         return truths(self._pump, self._loop, self._flow, self._fan_rpm, self._pump_speed, air, demand, course)

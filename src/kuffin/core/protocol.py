@@ -42,7 +42,7 @@ class Step:
 
 @dataclass(frozen=True)
 class Limits:
-    """What stops a run. Kuffin warns and stops the load where it can; it is no safety device."""
+    """At what a run shall be stopped, by whoever runs it: nothing watches it yet, and Kuffin is no safety device."""
 
     die_c: float | None = 95.0
     coolant_c: float | None = 55.0
@@ -57,7 +57,7 @@ class Limits:
             parts.append(f"coolant at {self.coolant_c:g} °C")
         if self.flow_l_h is not None:
             parts.append(f"flow under {self.flow_l_h:g} L/h")
-        return "stops at: " + ", ".join(parts) if parts else "no limit stops the run"
+        return "stop it at: " + ", ".join(parts) if parts else "no limit is set"
 
 
 def usual_steps() -> tuple[Step, ...]:

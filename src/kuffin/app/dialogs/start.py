@@ -28,7 +28,7 @@ class StartPage(QWidget):
         column.addWidget(text("A bench notebook for cooling tests", style="big"))
         column.addWidget(
             text(
-                "Kuffin finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
+                "Kuffin plans a test and walks through each mount, finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
                 "evidence, and says what may honestly be said.",
                 style="muted",
             )

@@ -60,7 +60,7 @@ class ProtocolPage(Page):
         )
         self._takes = text(style="muted")
         self.column.addWidget(self._takes)
-        self.heading("What stops a run")
+        self.heading("When to stop a run")
         self.die = NumberLine("°C", "Die limit", 20, 150)
         self.coolant = NumberLine("°C", "Coolant limit", 20, 95)
         self.flow = NumberLine("L/h", "Least flow", 0, 5000)
