@@ -275,7 +275,7 @@ def plan(args: argparse.Namespace) -> None:
 
 def record(args: argparse.Namespace) -> None:
     """Record a study's next run without a window, led by the study's protocol."""
-    from kuffin.recording import record_run
+    from kuffin.recording.headless import record_run
 
     def tell(line: dict[str, Any]) -> None:
         if args.json:

@@ -10,8 +10,9 @@ from pathlib import Path
 import pytest
 
 from kuffin.core.errors import KuffinError
+from kuffin.core.limits import Limits
 from kuffin.core.order import Slot, moved, plan_order
-from kuffin.core.protocol import Limits, Step
+from kuffin.core.protocol import Step
 from kuffin.notebook import edits, planning, preparing, shelf
 from kuffin.notebook.entities import Claim, Mount, Sample
 from kuffin.notebook.store import Notebook

@@ -9,8 +9,9 @@ import pytest
 from PIL import Image
 
 from kuffin.core.errors import BenchError, NotebookError
+from kuffin.core.limits import Limits
 from kuffin.core.order import Slot
-from kuffin.core.protocol import Limits, Step
+from kuffin.core.protocol import Step
 from kuffin.notebook import edits, planning, preparing, shelf
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.planning import order_of, slots_of

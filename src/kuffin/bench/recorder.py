@@ -11,10 +11,16 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.bench.instrument import Instrument
-from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.errors import BenchError
 
 Array = NDArray[np.float64]
 Sink = Callable[[Array], None]
+_GAP_S = 3.0
+
+
+def steady() -> float:
+    """Seconds that a changed system time does not touch, and that pass while the computer is suspended."""
+    return time.clock_gettime(time.CLOCK_BOOTTIME)
 
 
 @dataclass
@@ -43,7 +49,11 @@ class Recorder:
     speed : float
         How many seconds pass on the bench in one of the clock's; 1 but for the simulated bench.
     clock : callable
-        Seconds, steady: a changed system time does not touch it.
+        Seconds, steady: a changed system time does not touch it, and it goes on while the computer is suspended.
+    seen : callable, optional
+        Gets every row as it is made, from the recorder's thread.
+    from_s : float
+        The bench's time of the first row: above 0 where a run that was cut off goes on.
     """
 
     KEEP_S = 1.0
@@ -54,13 +64,16 @@ class Recorder:
         sink: Sink,
         interval_s: float = 1.0,
         speed: float = 1.0,
-        clock: Callable[[], float] = time.monotonic,
+        clock: Callable[[], float] = steady,
+        seen: Callable[[list[float]], None] | None = None,
+        from_s: float = 0.0,
     ) -> None:
         if not 0.05 <= interval_s <= 5.0:
             raise BenchError("rows are recorded every 0.05 to 5 s")
         self._instruments, self._sink, self._clock = instruments, sink, clock
         self._every, self._speed = interval_s / speed, speed
         self._latest = [_Latest([float("nan")] * len(i.channels)) for i in instruments]
+        self._seen, self._from_s = seen, from_s
         self._rows: list[list[float]] = []
         self._stop = threading.Event()
         self._began = 0.0
@@ -68,11 +81,17 @@ class Recorder:
         self.rows = 0
         self.trouble = ""
         self.last: list[float] = []
+        self.gaps: list[tuple[float, float]] = []
 
     @property
     def elapsed_s(self) -> float:
-        """Seconds of the bench since the start."""
-        return (self._clock() - self._began) * self._speed if self._threads else 0.0
+        """Seconds of the bench since the run's start."""
+        return self._from_s + ((self._clock() - self._began) * self._speed if self._threads else 0.0)
+
+    def trouble_of(self, instrument: Instrument) -> str:
+        """What one instrument complains of now, blank for nothing."""
+        at = list(self._instruments).index(instrument)
+        return self._latest[at].trouble
 
     def troubles(self) -> list[str]:
         """What the instruments and the sink complain of now."""
@@ -99,7 +118,7 @@ class Recorder:
 
     def _poll(self, instrument: Instrument, latest: _Latest) -> None:
         every = instrument.interval_s / self._speed
-        due = self._clock()
+        due = self._began - min(every, self._every) / 2  # half-way between rows, so that no reading falls on their edge
         while not self._stop.is_set():
             try:
                 values, trouble = instrument.read(), ""
@@ -109,14 +128,19 @@ class Recorder:
                 latest.trouble = trouble
                 if values is not None:
                     latest.values, latest.fresh = values, True
-            due = max(due + every, self._clock() - every)
+            due = max(due + every, self._clock() - every / 2)
             self._stop.wait(max(0.0, due - self._clock()))
 
     def _tick(self) -> None:
-        due, kept = self._began, self._began
+        due, kept = self._began + self._every / 2, self._began
         while not self._stop.wait(max(0.0, due - self._clock())):
-            self.last = [self.elapsed_s, *self._row()]
-            self._rows.append(self.last)
+            row = [self.elapsed_s, *self._row()]
+            if self.last and self._clock() - due > _GAP_S:
+                self.gaps.append((self.last[0], row[0]))
+            self.last = row
+            self._rows.append(row)
+            if self._seen is not None:
+                self._seen(row)
             now = self._clock()
             due += self._every
             if due < now - self._every:  # suspended, or held up: no rows are made up for the gap
@@ -139,8 +163,8 @@ class Recorder:
         block = np.array(self._rows, dtype=np.float64)
         try:
             self._sink(block)
-        except KuffinError as error:
-            self.trouble = str(error)
+        except Exception as error:  # whatever it is, recording goes on and nothing is thrown away
+            self.trouble = str(error) or type(error).__name__
             return
         self.trouble = ""
         self.rows += block.shape[0]

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import threading
-import time
 from collections.abc import Callable
 from dataclasses import replace
 
@@ -11,6 +10,7 @@ import numpy as np
 
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import LiveChannel
+from kuffin.bench.recorder import steady
 from kuffin.bench.station import INSTRUMENTS, STEP_S, RunPlan, built, truths
 from kuffin.bench.thermal import simulate
 
@@ -43,7 +43,7 @@ class SimulatedBench:
         pump: Pump,
         seed: int,
         speed: float = 1.0,
-        clock: Callable[[], float] = time.monotonic,
+        clock: Callable[[], float] = steady,
         interval_s: float = 2.0,
     ) -> None:
         self._plan, self._pump, self._speed, self._clock = plan, pump, speed, clock

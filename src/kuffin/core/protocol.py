@@ -28,6 +28,8 @@ class Step:
         ``detect``: until the trace has settled, at most `longest_min`; ``clock``: `longest_min` by the clock.
     measure_min : float
         How long is measured after settling.
+    ask : str
+        Numbers that are asked for when the step ends, such as ``score, frame rate [1/s]``; blank for none.
     """
 
     name: str
@@ -38,26 +40,7 @@ class Step:
     settle: str = "detect"
     longest_min: float = 45.0
     measure_min: float = 5.0
-
-
-@dataclass(frozen=True)
-class Limits:
-    """At what a run shall be stopped, by whoever runs it: nothing watches it yet, and Kuffin is no safety device."""
-
-    die_c: float | None = 95.0
-    coolant_c: float | None = 55.0
-    flow_l_h: float | None = None
-
-    def sentence(self) -> str:
-        """The limits in words."""
-        parts = []
-        if self.die_c is not None:
-            parts.append(f"die at {self.die_c:g} °C")
-        if self.coolant_c is not None:
-            parts.append(f"coolant at {self.coolant_c:g} °C")
-        if self.flow_l_h is not None:
-            parts.append(f"flow under {self.flow_l_h:g} L/h")
-        return "stop it at: " + ", ".join(parts) if parts else "no limit is set"
+    ask: str = ""
 
 
 def usual_steps() -> tuple[Step, ...]:

@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
+from kuffin.core.limits import Limits
 from kuffin.core.order import plan_order
-from kuffin.core.protocol import Limits, Step, usual_steps
+from kuffin.core.protocol import Step, usual_steps
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as edit_shelf
 from kuffin.notebook.entities import Part

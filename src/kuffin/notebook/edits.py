@@ -151,6 +151,8 @@ class NewRun:
         A mount that gets the run, instead of a new one.
     shape, units : str and mapping, optional
         The log's shape as it was read, and the units that the person changed; remembered with the roles.
+    closed : bool
+        False for a run that is still being recorded: it does not count yet.
     """
 
     candidate: str
@@ -160,20 +162,25 @@ class NewRun:
     mount_id: int | None = None
     shape: str | None = None
     units: MappingType[str, str | None] | None = None
+    closed: bool = True
 
 
-def add_logs(notebook: Notebook, study_id: int, runs: Sequence[NewRun], *, tell: bool = True) -> list[int]:
+def add_logs(
+    notebook: Notebook, study_id: int, runs: Sequence[NewRun], *, tell: bool = True, label: str | None = None
+) -> list[int]:
     """Keep logs as runs, all in one edit; returns the runs' ids.
 
     Parameters
     ----------
     tell : bool
         Whether listeners are told; not from a thread of its own.
+    label : str, optional
+        How Undo names it.
     """
     for run in runs:
         if not run.candidate.strip() and run.mount_id is None:
             raise NotebookError(f"{run.table.file}: say which candidate this log belongs to")
-    label = f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs"
+    label = label or (f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs")
     with notebook.edit(label, tell=tell) as session:
         return [_keep_run(session, study_id, run) for run in runs]
 
@@ -200,6 +207,7 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
         rows=table.rows,
         duration_s=table.duration_s,
         warnings=list(table.warnings),
+        closed=new.closed,
     )
     session.add(run)
     session.flush()
@@ -223,7 +231,7 @@ def _mount_for(session: Session, study_id: int, new: NewRun) -> int:
         .order_by(Mount.position, Mount.id)
     ).all()
     for mount in there:
-        if not mount.live_runs and new.round in {None, mount.round}:
+        if not mount.live_runs and mount.open_run is None and new.round in {None, mount.round}:
             return mount.id
     taken = {m.round for m in there}
     number = new.round if new.round is not None else next(r for r in range(1, len(taken) + 2) if r not in taken)

@@ -10,8 +10,9 @@ from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.configuration import SETTINGS, UNDER_TEST_SETS
 from kuffin.core.errors import NotebookError
+from kuffin.core.limits import Limits
 from kuffin.core.order import Slot
-from kuffin.core.protocol import Limits, Step, check, to_plain
+from kuffin.core.protocol import Step, check, to_plain
 from kuffin.notebook.entities import Candidate, Claim, Mount, Protocol, Sample, Study, in_bench_order, now_text
 from kuffin.notebook.store import Notebook
 
@@ -161,7 +162,7 @@ def _lay(session: Session, study_id: int, slots: Sequence[Slot]) -> None:
     candidates = _candidates(session, study_id)
     ids = {c.name: c.id for c in candidates}
     mounts = in_bench_order([m for c in candidates for m in c.live_mounts])
-    done = [m for m in mounts if m.live_runs or m.begun_at]
+    done = [m for m in mounts if m.live_runs or m.open_run or m.begun_at]
     free = [m for m in mounts if m not in done]
     left = {
         (name, round_): [m for m in done if m.candidate_id == ids[name] and m.round == round_]
@@ -249,7 +250,7 @@ def _share_samples(session: Session, candidate_id: int) -> None:
     )
     used = {s: 0 for s in samples}
     for mount in mounts:
-        if mount.live_runs or mount.begun_at:
+        if mount.live_runs or mount.open_run or mount.begun_at:
             if mount.sample_id in used:
                 used[mount.sample_id] += 1
             continue

@@ -3,18 +3,31 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from sqlalchemy import delete, select
+from sqlalchemy import delete, func, select
 
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook.edits import NewRun, add_logs
-from kuffin.notebook.entities import Chunk, Run
+from kuffin.notebook.entities import Chunk, Mark, Run
 from kuffin.notebook.samples import ROWS_A_CHUNK, write_chunks
 from kuffin.notebook.store import Notebook
 
 Array = NDArray[np.float64]
+ChannelRow = tuple[str, str | None, str, str | None]  # name, unit, quantity, role
+
+
+@dataclass(frozen=True)
+class NewMark:
+    """A mark that is to be kept; see `kuffin.notebook.entities.Mark`."""
+
+    at_s: float
+    kind: str
+    text: str
+    value: float | None = None
+    unit: str = ""
 
 
 class RunWriter:
@@ -29,6 +42,8 @@ class RunWriter:
         What recorded it.
     started_at : str
         ISO 8601, on the wall.
+    mount_id : int, optional
+        The mount that gets the run.
     """
 
     def __init__(
@@ -36,14 +51,23 @@ class RunWriter:
         notebook: Notebook,
         study_id: int,
         candidate: str,
-        channels: Sequence[tuple[str, str | None, str, str | None]],
+        channels: Sequence[ChannelRow],
         source: str,
         started_at: str,
+        mount_id: int | None = None,
     ) -> None:
-        self._notebook, self._study_id, self._candidate = notebook, study_id, candidate
+        self._notebook, self._study_id, self._candidate, self._mount_id = notebook, study_id, candidate, mount_id
         self._channels, self._source, self._started_at = channels, source, started_at
         self._sequence = 0
+        self._waiting: list[NewMark] = []
         self.run_id: int | None = None
+
+    def go_on_with(self, run_id: int) -> None:
+        """Add to a run that was cut off, instead of making one."""
+        with self._notebook.session() as session:
+            last = session.scalar(select(func.max(Chunk.sequence)).where(Chunk.run_id == run_id))
+        self._sequence = 0 if last is None else last + 1
+        self.run_id = run_id
 
     def add(self, block: Array) -> None:
         """Keep rows, shape (rows, 1 + channels), seconds from the run's start first.
@@ -59,10 +83,22 @@ class RunWriter:
                 for i, (name, unit, quantity, role) in enumerate(self._channels, 1)
             ]
             table = LogTable(self._source, "", "", "", block[:, 0].copy(), self._started_at, channels, 0)
-            (self.run_id,) = add_logs(self._notebook, self._study_id, [NewRun(self._candidate, table)], tell=False)
+            new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False)
+            label = f"record a run of {self._candidate}"
+            (self.run_id,) = add_logs(self._notebook, self._study_id, [new], tell=False, label=label)
         else:
             self._append(block, self.run_id)
         self._sequence += 1
+        if self._waiting:
+            waiting, self._waiting = self._waiting, []
+            add_marks(self._notebook, self.run_id, waiting)
+
+    def mark(self, mark: NewMark) -> None:
+        """Keep a mark, at once or with the run's first rows."""
+        if self.run_id is None:
+            self._waiting.append(mark)
+        else:
+            add_marks(self._notebook, self.run_id, [mark])
 
     def _append(self, block: Array, run_id: int) -> None:
         data = np.ascontiguousarray(block.astype("<f8"))
@@ -74,20 +110,44 @@ class RunWriter:
             run.duration_s = float(data[-1, 0])
             session.commit()
 
-    def end(self) -> None:
-        """End the run: its many small chunks become a few large ones, and who shows the notebook is told."""
-        if self.run_id is None:
-            return
-        with self._notebook.session() as session:
-            chunks = session.execute(
-                select(Chunk.rows, Chunk.columns, Chunk.data)
-                .where(Chunk.run_id == self.run_id)
-                .order_by(Chunk.sequence)
-            ).all()
-            if len(chunks) > 1 + sum(rows for rows, _, _ in chunks) // ROWS_A_CHUNK:
-                block = np.concatenate([np.frombuffer(d, "<f8").reshape(n, m) for n, m, d in chunks])
-                session.execute(delete(Chunk).where(Chunk.run_id == self.run_id))
-                run = session.get_one(Run, self.run_id)
-                write_chunks(session, run, block[:, 0], [block[:, i] for i in range(1, block.shape[1])])
-            session.commit()
-        self._notebook.changed()
+    def end(self, tell: bool = True) -> None:
+        """End the run: it counts from now on."""
+        if self.run_id is not None:
+            close_run(self._notebook, self.run_id, tell)
+
+
+def add_marks(notebook: Notebook, run_id: int, marks: Sequence[NewMark]) -> None:
+    """Keep marks of a run. They come with the recording, so they are no edits."""
+    with notebook.session() as session:
+        for m in marks:
+            session.add(Mark(run_id=run_id, at_s=m.at_s, kind=m.kind, text=m.text, value=m.value, unit=m.unit))
+        session.commit()
+
+
+def close_run(notebook: Notebook, run_id: int, tell: bool = True) -> None:
+    """Close a run that was recorded, or cut off: its many small chunks become a few large ones, and it counts.
+
+    Parameters
+    ----------
+    tell : bool
+        Whether who shows the notebook is told; not from a thread of its own.
+    """
+    with notebook.session() as session:
+        run = session.get_one(Run, run_id)
+        chunks = session.execute(
+            select(Chunk.rows, Chunk.columns, Chunk.data).where(Chunk.run_id == run_id).order_by(Chunk.sequence)
+        ).all()
+        if len(chunks) > 1 + sum(rows for rows, _, _ in chunks) // ROWS_A_CHUNK:
+            block = np.concatenate([np.frombuffer(d, "<f8").reshape(n, m) for n, m, d in chunks])
+            session.execute(delete(Chunk).where(Chunk.run_id == run_id))
+            write_chunks(session, run, block[:, 0], [block[:, i] for i in range(1, block.shape[1])])
+        run.closed = True
+        session.commit()
+    if tell:
+        notebook.changed()
+
+
+def cut_off_runs(notebook: Notebook, study_id: int) -> list[Run]:
+    """Runs of a study that are still open: being recorded, or cut off by a kill or a power loss."""
+    study = notebook.study(study_id)
+    return [m.open_run for c in study.live_candidates for m in c.live_mounts if m.open_run is not None]

@@ -167,6 +167,7 @@ class Notebook:
                     mounts.selectinload(Mount.exclusions),
                     runs.selectinload(Run.channels),
                     runs.selectinload(Run.windows),
+                    runs.selectinload(Run.marks),
                     mounts.selectinload(Mount.sample),
                     selectinload(Study.candidates).selectinload(Candidate.part).selectinload(Part.samples),
                     selectinload(Study.claims),

@@ -2,16 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 
-from kuffin.core.errors import KuffinError
 from kuffin.core.protocol import Step
-from kuffin.verdicts.results import settle_trace
-from kuffin.verdicts.signals import Signals
 
-_LOOK_EVERY_S = 60.0
-_FIRST_LOOK_S = 420.0
+WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
 
 
 @dataclass(frozen=True)
@@ -21,9 +17,13 @@ class Stage:
     Attributes
     ----------
     phase : str
-        ``settling`` or ``measuring``.
+        ``waiting`` for a person to start or stop the load, ``settling`` or ``measuring``.
     why : str
         Why the phase before ended, blank in the first.
+    held : bool
+        Whether a person holds it here.
+    attempt : int
+        1, or more where the step was repeated.
     """
 
     step: Step
@@ -31,11 +31,22 @@ class Stage:
     phase: str
     begun_s: float
     why: str = ""
+    held: bool = False
+    attempt: int = 1
+
+    @property
+    def kind(self) -> str:
+        """idle, load or cool down: what the step is for."""
+        return "load" if self.step.load else "idle" if self.number == 1 else "cool down"
 
     @property
     def words(self) -> str:
         """In words."""
-        return f"{self.step.name}, {self.phase}"
+        if self.phase == WAITING:
+            return f"{self.step.name}, waiting for you"
+        if self.phase == MEASURING:
+            return f"{self.step.name}, measuring"
+        return f"{self.step.name}, {'warming up' if self.step.load else 'waiting'}"
 
 
 class Leader:
@@ -44,50 +55,91 @@ class Leader:
     Parameters
     ----------
     steps : sequence of Step
-    trace : str
-        The trace that must settle, such as ``coolant_over_air``.
-    tolerance_k : float
-    signals : callable
-        The run's signals so far.
+    by_hand : bool
+        Whether a person starts and stops the load.
+    first : int
+        The step to begin with, counted from 1.
     """
 
-    def __init__(
-        self, steps: Sequence[Step], trace: str, tolerance_k: float, signals: Callable[[], Signals | None]
-    ) -> None:
-        self._steps, self._trace, self._tolerance_k, self._signals = steps, trace, tolerance_k, signals
-        self._looked_s = 0.0
-        self.stage: Stage | None = Stage(steps[0], 1, "settling", 0.0)
+    def __init__(self, steps: Sequence[Step], by_hand: bool = False, first: int = 1, now_s: float = 0.0) -> None:
+        self._steps, self._by_hand = steps, by_hand
+        self.stage: Stage | None = None
+        self._begin(first, now_s, "")
 
-    def at(self, now_s: float) -> Stage | None:
-        """The stage at some time of the run, None where it is over."""
+    def at(self, now_s: float, settled: bool) -> Stage | None:
+        """The stage at some time of the run, None where it is over.
+
+        Parameters
+        ----------
+        settled : bool
+            Whether the trace that matters has settled in this step.
+        """
         stage = self.stage
-        if stage is None:
-            return None
+        if stage is None or stage.phase == WAITING or stage.held:
+            return stage
         since = now_s - stage.begun_s
-        if stage.phase == "settling":
-            why = self._settled(stage, since, now_s)
-            if why:
-                self.stage = Stage(stage.step, stage.number, "measuring", now_s, why)
+        if stage.phase == SETTLING:
+            why = ""
+            if since >= 60 * stage.step.longest_min:
+                why = "by the clock" if stage.step.settle == "clock" else "the longest time is over, not settled"
+            elif stage.step.settle == "detect" and settled:
+                why = "settled"
+            if why and stage.step.measure_min > 0:
+                self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why=why)
+            elif why:
+                self._begin(stage.number + 1, now_s, why)
         elif since >= 60 * stage.step.measure_min:
-            self._next(now_s)
+            self._begin(stage.number + 1, now_s, "measured")
         return self.stage
 
-    def _next(self, now_s: float) -> None:
-        number = self.stage.number if self.stage is not None else 0
-        self.stage = Stage(self._steps[number], number + 1, "settling", now_s) if number < len(self._steps) else None
-        self._looked_s = now_s
+    def left_s(self, now_s: float, expected_s: float | None = None) -> float | None:
+        """Seconds until this phase ends; `expected_s` is when a step that settles by detection is expected to."""
+        stage = self.stage
+        if stage is None or stage.phase == WAITING or stage.held:
+            return None
+        most = 60 * (stage.step.measure_min if stage.phase == MEASURING else stage.step.longest_min)
+        left = max(0.0, stage.begun_s + most - now_s)
+        if stage.phase == SETTLING and stage.step.settle == "detect" and expected_s is not None:
+            return min(left, max(expected_s, 0.0))
+        return left
 
-    def _settled(self, stage: Stage, since: float, now_s: float) -> str:
-        """Why settling is over, blank where it goes on."""
-        if since >= 60 * stage.step.longest_min:
-            return "by the clock" if stage.step.settle == "clock" else "the longest time is over, not settled"
-        if stage.step.settle == "clock" or since < _FIRST_LOOK_S or now_s - self._looked_s < _LOOK_EVERY_S:
-            return ""
-        self._looked_s = now_s
-        signals = self._signals()
-        if signals is None:
-            return ""
-        try:
-            return "settled" if settle_trace(signals, self._trace, self._tolerance_k).settled else ""
-        except KuffinError:
-            return ""
+    def acted(self, now_s: float) -> None:
+        """The person has done what was waited for."""
+        if self.stage is not None and self.stage.phase == WAITING:
+            self.stage = replace(self.stage, phase=SETTLING, begun_s=now_s)
+
+    def hold(self, on: bool, now_s: float) -> None:
+        """Stay in this phase until it is let go; a phase by the clock begins anew then."""
+        if self.stage is not None and self.stage.held != on:
+            begun = self.stage.begun_s if on or self.stage.phase == SETTLING else now_s
+            self.stage = replace(self.stage, held=on, begun_s=begun)
+
+    def skip(self, now_s: float) -> None:
+        """On to the next phase, now."""
+        stage = self.stage
+        if stage is None:
+            return
+        if stage.phase == SETTLING and stage.step.measure_min > 0:
+            self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why="skipped", held=False)
+        else:
+            self._begin(stage.number + 1, now_s, "skipped")
+
+    def repeat(self, now_s: float) -> None:
+        """The step again, from its beginning."""
+        if self.stage is not None:
+            self.stage = replace(
+                self.stage, phase=SETTLING, begun_s=now_s, why="repeated", held=False, attempt=self.stage.attempt + 1
+            )
+
+    def stop(self) -> None:
+        """Over, now."""
+        self.stage = None
+
+    def _begin(self, number: int, now_s: float, why: str) -> None:
+        if number > len(self._steps):
+            self.stage = None
+            return
+        step = self._steps[number - 1]
+        before = self._steps[number - 2].load if number > 1 else ""
+        waits = self._by_hand and bool(step.load) != bool(before)
+        self.stage = Stage(step, number, WAITING if waits else SETTLING, now_s, why)

@@ -35,7 +35,13 @@ class Mount(Binnable):
 
     @property
     def live_runs(self) -> list[Run]:
-        return [r for r in self.runs if r.binned_at is None]
+        """Runs that count: neither in the bin nor still being recorded."""
+        return [r for r in self.runs if r.binned_at is None and r.closed]
+
+    @property
+    def open_run(self) -> Run | None:
+        """The run that is being recorded, or was cut off while it was."""
+        return next((r for r in self.runs if r.binned_at is None and not r.closed), None)
 
     @property
     def left_out(self) -> str | None:
@@ -76,7 +82,10 @@ class Run(Binnable):
     duration_s: Mapped[float] = mapped_column(default=0.0)
     warnings: Mapped[list[Any]] = mapped_column(default=list)
     added_at: Mapped[str] = mapped_column(default=now_text)
+    closed: Mapped[bool] = mapped_column(default=True)  # False while it is recorded, and after a kill
+    note: Mapped[str] = mapped_column(default="")
     mount: Mapped[Mount] = relationship(back_populates="runs")
+    marks: Mapped[list[Mark]] = relationship(back_populates="run", order_by="Mark.at_s, Mark.id")
     channels: Mapped[list[Channel]] = relationship(back_populates="run", order_by="Channel.position")
     windows: Mapped[list[Window]] = relationship(back_populates="run", order_by="Window.id")
 
@@ -117,6 +126,23 @@ class Window(Base):
     begin_s: Mapped[float]
     end_s: Mapped[float]
     run: Mapped[Run] = relationship(back_populates="windows")
+
+
+class Mark(Base):
+    """Something that happened in a run: a person's mark, a stage, a number asked for, a trouble.
+
+    `kind` is one of mark, stage, value, trouble, alarm, skip, photo.
+    """
+
+    __tablename__ = "mark"
+    id: Mapped[int] = mapped_column(primary_key=True)
+    run_id: Mapped[int] = mapped_column(ForeignKey("run.id"), index=True)
+    at_s: Mapped[float]
+    kind: Mapped[str] = mapped_column(default="mark")
+    text: Mapped[str] = mapped_column(default="")
+    value: Mapped[float | None]
+    unit: Mapped[str] = mapped_column(default="")
+    run: Mapped[Run] = relationship(back_populates="marks")
 
 
 class Reading(Base):

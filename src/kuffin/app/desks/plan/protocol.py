@@ -13,8 +13,9 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
 from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.limits import Limits
 from kuffin.core.parts import Field, read_field
-from kuffin.core.protocol import Limits, Step, run_minutes, step_minutes, sweep
+from kuffin.core.protocol import Step, run_minutes, step_minutes, sweep
 from kuffin.notebook import edits, planning
 from kuffin.notebook.entities import Protocol
 

@@ -1,0 +1,1 @@
+"""Recording a run: the bench, the recorder, the protocol's lead, and the notebook, put together."""

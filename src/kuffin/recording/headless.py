@@ -1,0 +1,173 @@
+"""Recording a run without a window."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable, Sequence
+from pathlib import Path
+from typing import Any
+
+from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.limits import Limits
+from kuffin.core.protocol import Step
+from kuffin.demo.practice import bench_for
+from kuffin.notebook.entities import Candidate, Mount, Protocol, Study
+from kuffin.notebook.planning import protocols
+from kuffin.notebook.recording import close_run, cut_off_runs
+from kuffin.notebook.store import Notebook
+from kuffin.recording.live import LiveRun, Now
+from kuffin.recording.openbench import OpenBench, simulated
+from kuffin.recording.thisbench import open_this_bench
+from kuffin.verdicts.line import verdict_line
+from kuffin.verdicts.planning import steps_of
+from kuffin.verdicts.study import judge
+
+Tell = Callable[[dict[str, Any]], None]
+SIMULATED = "simulated"
+
+
+def record_run(
+    path: Path, study: str, candidate: str, bench: str | None, speed: float, tell: Tell, settings: Path | None = None
+) -> int:
+    """Record a candidate's next run and return its id.
+
+    Parameters
+    ----------
+    bench : str or None
+        ``simulated`` for the one that ships; else the instruments that are set up on this computer.
+    speed : float
+        How fast the simulated bench runs.
+    tell : callable
+        Told about once a second where the run stands.
+    settings : Path, optional
+        The person's bench settings; default: where they are kept.
+
+    Raises
+    ------
+    KuffinError
+        Where study, candidate or bench are not there, or the speed makes no sense.
+    """
+    notebook = Notebook.open(path)
+    try:
+        found = _study(notebook, study)
+        chosen = _candidate(found, candidate)
+        for run in cut_off_runs(notebook, found.id):
+            close_run(notebook, run.id)
+            tell({"said": f"the run that was cut off after {run.duration_s / 60:.1f} min is closed and kept as it is"})
+            found = notebook.study(found.id)
+            chosen = _candidate(found, candidate)
+        mount = next_mount_of(chosen)
+        if bench == SIMULATED:
+            opened = open_simulated(found, chosen, mount, speed)
+        else:
+            opened = open_this_bench(settings)
+            if speed != 1:
+                raise BenchError("only the simulated bench runs faster than life")
+        return _record(notebook, found, chosen, mount, opened, tell)
+    finally:
+        notebook.close()
+
+
+def next_mount_of(candidate: Candidate) -> Mount | None:
+    """The candidate's next mount without a run."""
+    return next((m for m in candidate.live_mounts if not m.live_runs and m.open_run is None), None)
+
+
+def open_simulated(study: Study, candidate: Candidate, mount: Mount | None, speed: float) -> OpenBench:
+    """The simulated bench with a candidate built in.
+
+    Raises
+    ------
+    BenchError
+        Where the speed makes no sense.
+    """
+    if not 0.1 <= speed <= 1000:
+        raise BenchError("the simulated bench runs at 0.1 to 1000 times life's speed")
+    number = mount.round if mount is not None else len(candidate.live_mounts) + 1
+    return simulated(bench_for(study.under_test, candidate.name, number), number, speed)
+
+
+def protocol_of(notebook: Notebook, study: Study) -> Protocol | None:
+    """The study's protocol, None for the built-in one."""
+    return next((p for p in protocols(notebook) if p.id == study.protocol_id), None)
+
+
+def steps_and_limits(protocol: Protocol | None) -> tuple[Sequence[Step], Limits]:
+    """What is done in a run, and at what it is stopped.
+
+    Raises
+    ------
+    KuffinError
+        Where nothing is under load.
+    """
+    steps = steps_of(protocol)
+    if not any(s.load for s in steps):
+        raise KuffinError("the protocol has no step under load; add one on the Plan desk")
+    return steps, Limits.from_plain(protocol.limits if protocol is not None else None)
+
+
+def _study(notebook: Notebook, name: str) -> Study:
+    there = notebook.studies()
+    for one in there:
+        if name.strip().lower() in {one.name.lower(), one.question.lower()}:
+            return notebook.study(one.id)
+    listed = ", ".join(f"“{s.name}”" for s in there) or "none"
+    raise KuffinError(f"{notebook.path.name} has no study “{name}”; there is {listed}")
+
+
+def _candidate(study: Study, name: str) -> Candidate:
+    for one in study.live_candidates:
+        if one.name.lower() == name.strip().lower():
+            return one
+    listed = ", ".join(c.name for c in study.live_candidates) or "none"
+    raise KuffinError(f"“{study.name}” has no candidate “{name}”; there is {listed}")
+
+
+def _record(
+    notebook: Notebook, study: Study, candidate: Candidate, mount: Mount | None, bench: OpenBench, tell: Tell
+) -> int:
+    steps, limits = steps_and_limits(protocol_of(notebook, study))
+    live = LiveRun(notebook, study, candidate.name, mount, bench, steps, limits)
+    said: set[str] = set()
+    live.start()
+    try:
+        while True:
+            now = live.tick()
+            for sentence in _news(now):
+                if sentence not in said:
+                    said.add(sentence)
+                    tell({"said": f"{now.elapsed_s / 60:6.1f} min  {sentence}"})
+            if not now.running:
+                break
+            if now.stage is not None and now.stage.phase == "waiting":
+                live.acted()  # nobody stands here to press a button: the load is taken to be as asked
+            name = now.stage.step.name if now.stage is not None else ""
+            phase = now.stage.phase if now.stage is not None else ""
+            tell({"stage": name, "phase": phase, "rows": now.rows, "t_s": now.elapsed_s, **now.values})
+            time.sleep(min(1.0, 60.0 / bench.speed))
+    except KeyboardInterrupt:
+        live.stop("ended by hand")
+        tell({"said": f"{live.recorder.elapsed_s / 60:6.1f} min  ended by hand"})
+    finally:
+        live.close()
+    if live.run_id is None:
+        raise KuffinError("nothing was recorded: the run ended within its first second")
+    line = verdict_line(judge(notebook, notebook.study(study.id))).sentence
+    tell({"run": live.run_id, "rows": live.recorder.rows, "said": line})
+    return live.run_id
+
+
+def _news(now: Now) -> list[str]:
+    news = []
+    if now.stage is not None:
+        news.append(now.stage.words + (f" ({now.stage.why})" if now.stage.why else ""))
+        if now.stage.phase == "waiting":
+            what = f"start the load “{now.stage.step.load}”" if now.stage.step.load else "stop the load"
+            news.append(f"{what} now: no command for it is set on this computer")
+    if now.check is not None:
+        news.append(f"mount check: {now.check.sentence}")
+    news += [a.sentence for a in now.alarms]
+    news += list(now.troubles)
+    if now.over:
+        news.append(now.over)
+    return news

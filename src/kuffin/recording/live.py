@@ -1,0 +1,416 @@
+"""A run that is being recorded: recorder, lead, mount check, forecast, limits and marks, put together. No window in it."""
+
+from __future__ import annotations
+
+import datetime as dt
+import threading
+import time
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.bench.recorder import Recorder, steady
+from kuffin.bench.tape import Array, Tape
+from kuffin.core.errors import KuffinError
+from kuffin.core.limits import Alarm, Limits, Watch
+from kuffin.core.protocol import Step, run_minutes
+from kuffin.notebook.entities import Mount, Run, Study
+from kuffin.notebook.recording import NewMark, RunWriter
+from kuffin.notebook.samples import RunData, read_run
+from kuffin.notebook.store import Notebook
+from kuffin.recording.openbench import OpenBench
+from kuffin.verdicts.forecast import Forecast, forecast
+from kuffin.verdicts.leading import WAITING, Leader, Stage
+from kuffin.verdicts.mountcheck import MountCheck, Sibling, check_mount, siblings
+from kuffin.verdicts.results import main_trace, run_result
+from kuffin.verdicts.signals import Signals, signals
+
+_CHECK_AT_S = 120.0
+_LOOK_EVERY_S = 45.0
+
+
+@dataclass(frozen=True)
+class Now:
+    """How a run stands, for whoever shows it.
+
+    Attributes
+    ----------
+    stage : Stage or None
+        None before the start and after the end.
+    left_s : float or None
+        Until this phase ends, seconds of the bench.
+    values : dict
+        Channel to its newest value; NaN where it has said nothing.
+    by_role : dict
+        The heat path's newest values and the other roles' (air as the mean of its probes).
+    """
+
+    elapsed_s: float
+    stage: Stage | None
+    left_s: float | None
+    values: dict[str, float]
+    by_role: dict[str, float]
+    forecast: Forecast
+    check: MountCheck | None
+    alarms: tuple[Alarm, ...]
+    troubles: tuple[str, ...]
+    rows: int
+    running: bool
+    over: str = ""
+    asked: tuple[str, ...] = ()
+    load_on: bool = False
+
+
+class LiveRun:
+    """One run from its start to its end.
+
+    `tick` is called a few times a second by whoever shows it, always from the same thread. What takes long is worked out
+    in a thread of its own. It may be stopped at any time; what was recorded is kept.
+
+    Parameters
+    ----------
+    mount : Mount or None
+        Which mount it belongs to; None: the candidate's next one.
+    """
+
+    def __init__(
+        self,
+        notebook: Notebook,
+        study: Study,
+        candidate: str,
+        mount: Mount | None,
+        bench: OpenBench,
+        steps: Sequence[Step],
+        limits: Limits,
+        go_on: Run | None = None,
+    ) -> None:
+        self.notebook, self.study, self.candidate, self.mount, self.bench = notebook, study, candidate, mount, bench
+        self.steps, self.limits = tuple(steps), limits
+        self.tape = Tape(len(bench.channels))
+        self._newest = [float("nan")] * len(bench.channels)
+        self._newest_s = [float("-inf")] * len(bench.channels)
+        self._patience = [4 * max(i.interval_s, bench.interval_s) + 4 for i in bench.instruments for _ in i.channels]
+        self._watch = Watch(limits)
+        self._trace = main_trace(study.under_test)
+        started = dt.datetime.now()
+        first, from_s = 1, 0.0
+        self._writer = RunWriter(
+            notebook,
+            study.id,
+            candidate,
+            bench.channels,
+            bench.name,
+            started.isoformat(timespec="seconds"),
+            mount.id if mount is not None else None,
+        )
+        self._first_marks: list[NewMark] = []
+        if go_on is not None:
+            first, from_s = self._take_up(go_on, started)
+        self.recorder = Recorder(
+            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self.tape.add, from_s
+        )
+        self.leader = Leader(self.steps, bench.load.by_hand, first, from_s)
+        self.check: MountCheck | None = None
+        self.forecast = Forecast()
+        self.over = ""
+        self.asked: list[str] = []
+        self.began_load_s: float | None = None
+        self._before: Stage | None = None
+        self._alarms: dict[str, Alarm] = {}
+        self._said: set[str] = set()
+        self._gaps = 0
+        self._wall = time.time() - steady()
+        self._others: list[Sibling] | None = None
+        self._usual_s: float | None = None
+        self._stop = threading.Event()
+        self._thinker = threading.Thread(target=self._think, daemon=True, name="thinker")
+
+    def _take_up(self, run: Run, now: dt.datetime) -> tuple[int, float]:
+        """Go on with a run that was cut off: its step again, after the gap."""
+        self._writer.go_on_with(run.id)
+        last = run.duration_s
+        gap = 1.0
+        if run.started_at:
+            gap = max(1.0, (now - dt.datetime.fromisoformat(run.started_at)).total_seconds() * self.bench.speed - last)
+        done = read_run(self.notebook, run.id)
+        self.tape.add_block(
+            np.column_stack([done.times, *(done.values[n] for n, _ in self.bench.roles if n in done.values)])
+        )
+        numbers = [m.value for m in run.marks if m.kind == "stage" and m.value]
+        self._first_marks.append(
+            NewMark(last, "trouble", f"the recording was cut off here and went on after {gap:.0f} s", gap, "s")
+        )
+        return int(numbers[-1]) if numbers else 1, last + gap
+
+    # --- from outside ----------------------------------------------------------------------------------------------
+
+    def start(self) -> None:
+        """Begin to record."""
+        for mark in self._first_marks:
+            self._writer.mark(mark)
+        self.recorder.start()
+        self._thinker.start()
+
+    @property
+    def run_id(self) -> int | None:
+        return self._writer.run_id
+
+    @property
+    def running(self) -> bool:
+        return not self._stop.is_set()
+
+    def tick(self) -> Now:
+        """Go on as far as the time says, and tell how things stand."""
+        now = self.recorder.elapsed_s
+        values = self._values()
+        roles = self._by_role(values)
+        if self.running:
+            stage = self.leader.at(now, self.forecast.settled and self.forecast.looked_s > self._step_began(now))
+            if stage is None:
+                self._finish("the protocol is through")
+            elif stage != self._before:
+                self._enter(stage, now)
+            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, roles, self.load_on)
+            self._heed(alarms, now)
+            self._note_troubles(now)
+        stage = self.leader.stage if self.running else None
+        expected = self.forecast.left_s
+        if expected is not None:
+            expected -= now - self.forecast.looked_s
+        troubles = (
+            [*self.recorder.troubles(), *([t] if (t := self.bench.load.trouble()) else [])] if self.running else []
+        )
+        return Now(
+            now,
+            stage,
+            self.leader.left_s(now, expected) if stage is not None else None,
+            values,
+            roles,
+            self.forecast,
+            self.check,
+            tuple(self._alarms.values()),
+            tuple(troubles),
+            self.recorder.rows,
+            self.running,
+            self.over,
+            tuple(self.asked),
+            self.load_on,
+        )
+
+    @property
+    def load_on(self) -> bool:
+        stage = self.leader.stage
+        return self.running and stage is not None and bool(stage.step.load) and stage.phase != WAITING
+
+    def acted(self) -> None:
+        """The person did what was asked: the load runs, or is stopped."""
+        self.leader.acted(self.recorder.elapsed_s)
+
+    def hold(self, on: bool) -> None:
+        """Hold the run in its phase, or let it go on."""
+        now = self.recorder.elapsed_s
+        self.leader.hold(on, now)
+        self._writer.mark(NewMark(now, "stage", "held" if on else "goes on", None))
+
+    def skip(self, reason: str) -> None:
+        """On to the next phase, with the reason."""
+        now, stage = self.recorder.elapsed_s, self.leader.stage
+        what = stage.words if stage is not None else "a step"
+        self._writer.mark(NewMark(now, "skip", f"{what} skipped: {reason.strip() or 'no reason given'}"))
+        self.leader.skip(now)
+
+    def repeat(self) -> None:
+        """The step again."""
+        now = self.recorder.elapsed_s
+        self.leader.repeat(now)
+        self._writer.mark(NewMark(now, "stage", "the step is repeated", None))
+
+    def mark(self, word: str = "", at_s: float | None = None, kind: str = "mark") -> None:
+        """Mark a moment."""
+        self._writer.mark(NewMark(self.recorder.elapsed_s if at_s is None else at_s, kind, word.strip()))
+
+    def answer(self, name: str, value: float, unit: str = "") -> None:
+        """Keep a number that was asked for."""
+        self._writer.mark(NewMark(self.recorder.elapsed_s, "value", name, value, unit))
+        if name in self.asked:
+            self.asked.remove(name)
+
+    def stop(self, why: str = "stopped by hand") -> None:
+        """End the run now, keep it, and stop the load."""
+        if self.running:
+            self._finish(why)
+
+    def close(self) -> None:
+        """Let instruments and file go; the run counts from now on. Nobody is told: that is for the window's thread."""
+        self.stop()
+        self._thinker.join(10)
+        self.recorder.stop()
+        self._writer.end(tell=False)
+
+    # --- inside ----------------------------------------------------------------------------------------------------
+
+    def _finish(self, why: str) -> None:
+        self._stop.set()
+        self.over = why
+        self._writer.mark(NewMark(self.recorder.elapsed_s, "stage", f"ended: {why}"))
+        if not self.bench.load.stop() and self._before is not None and self._before.step.load:
+            self.over = f"{why}; stop the load now"
+
+    def _step_began(self, now: float) -> float:
+        stage = self.leader.stage
+        return now if stage is None else stage.begun_s
+
+    def _enter(self, stage: Stage, now: float) -> None:
+        before, self._before = self._before, stage
+        new_step = before is None or before.number != stage.number or before.attempt != stage.attempt
+        if new_step and before is not None and before.step.ask and before.number != stage.number:
+            self.asked += [a.strip() for a in before.step.ask.split(",") if a.strip()]
+        if new_step:
+            self.forecast = Forecast()
+            try:
+                self.bench.load.apply(stage.step)
+            except KuffinError as error:
+                self._finish(str(error))
+                return
+        loaded = bool(stage.step.load) and stage.phase != WAITING
+        if loaded and self.began_load_s is None:
+            self.began_load_s = now
+        if before is None or (stage.number, stage.phase, stage.attempt) != (
+            before.number,
+            before.phase,
+            before.attempt,
+        ):
+            self._writer.mark(NewMark(now, "stage", stage.words, float(stage.number), stage.phase))
+
+    def _heed(self, alarms: list[Alarm], now: float) -> None:
+        for alarm in alarms:
+            known = self._alarms.get(alarm.key)
+            if known is None or (alarm.stop and not known.stop):
+                self._writer.mark(NewMark(now, "alarm", alarm.sentence))
+        still = {a.key: a for a in alarms}
+        passed = {k: a for k, a in self._alarms.items() if a.stop and k not in still}
+        self._alarms = {**passed, **still}
+        stopping = next((a for a in alarms if a.stop), None)
+        if stopping is not None:
+            self._finish(f"{stopping.sentence}. The load is stopped")
+
+    def _note_troubles(self, now: float) -> None:
+        while self._gaps < len(self.recorder.gaps):
+            begin, end = self.recorder.gaps[self._gaps]
+            self._gaps += 1
+            text = f"nothing was recorded for {end - begin:.0f} s: the computer was suspended, or held up"
+            self._writer.mark(NewMark(begin, "trouble", text, end - begin, "s"))
+        wall = time.time() - steady()
+        if abs(wall - self._wall) > 2.0:
+            text = (
+                f"the computer's clock was changed by {wall - self._wall:+.0f} s; the run's own times are not touched"
+            )
+            self._writer.mark(NewMark(now, "trouble", text, wall - self._wall, "s"))
+            self._wall = wall
+        for trouble in self.recorder.troubles():
+            if trouble not in self._said:
+                self._said.add(trouble)
+                self._writer.mark(NewMark(now, "trouble", trouble))
+
+    def _seen(self, row: list[float]) -> None:
+        self.tape.add(row)
+        for i, value in enumerate(row[1:]):
+            if np.isfinite(value):
+                self._newest[i], self._newest_s[i] = value, row[0]
+
+    def _values(self) -> dict[str, float]:
+        now = self.recorder.last[0] if self.recorder.last else 0.0
+        fresh = [now - at <= patience for at, patience in zip(self._newest_s, self._patience, strict=True)]
+        return {
+            name: value if ok else float("nan")
+            for (name, _), value, ok in zip(self.bench.roles, self._newest, fresh, strict=True)
+        }
+
+    def _by_role(self, values: dict[str, float]) -> dict[str, float]:
+        found: dict[str, list[float]] = {}
+        for name, role in self.bench.roles:
+            if role and np.isfinite(values[name]):
+                found.setdefault(role, []).append(values[name])
+        out = {role: float(np.mean(v)) if role == "air_in" else v[0] for role, v in found.items()}
+        for wanted, roles in (
+            ("air", ("air_in", "room")),
+            ("coolant", ("coolant_in", "coolant", "coolant_out")),
+            ("power", ("power", "wall_power")),
+        ):
+            first = next((out[r] for r in roles if r in out), None)
+            if first is not None:
+                out[wanted] = first
+        return out
+
+    def so_far(self) -> Signals | None:
+        """The heat path's signals so far."""
+        return self.signals_of(self.tape.so_far())
+
+    def signals_of(self, block: Array) -> Signals | None:
+        """The heat path's signals of rows."""
+        if block.shape[0] < 2:
+            return None
+        names = [name for name, _ in self.bench.roles]
+        data = RunData(block[:, 0], {n: block[:, i] for i, n in enumerate(names, 1)}, {}, {})
+        return signals(data, self.bench.roles)
+
+    def _think(self) -> None:
+        """Mount check and forecast, in a thread of its own: they take a moment."""
+        try:
+            self._others = siblings(self.notebook, self.study, self.mount.id if self.mount is not None else None)
+            self._usual_s = self._usual()
+        except Exception:  # the check is a help; the run does not depend on it
+            self._others = []
+        looked = 0.0
+        while not self._stop.wait(min(0.5, 5.0 / self.bench.speed)):
+            stage = self.leader.stage
+            if stage is None or not stage.step.load or stage.phase == WAITING:
+                continue
+            try:
+                self._check()
+                now = self.recorder.elapsed_s
+                if now - looked >= _LOOK_EVERY_S or self.forecast.looked_s < stage.begun_s:
+                    looked = now
+                    so_far = self.so_far()
+                    if so_far is not None:
+                        found = forecast(
+                            so_far, self._trace, self.study.tolerance_k, self._load_step_s(stage), self._usual_s
+                        )
+                        if self.leader.stage is not None and self.leader.stage.number == stage.number:
+                            self.forecast = found
+            except Exception as error:  # never let a fault of the helpers touch the run
+                self.forecast = Forecast(why_not=str(error))
+
+    def _load_step_s(self, stage: Stage) -> float:
+        """When the step on began (not its phase)."""
+        if self._step_at is None or self._step_at[0] != (stage.number, stage.attempt):
+            self._step_at = ((stage.number, stage.attempt), stage.begun_s)
+        return self._step_at[1]
+
+    _step_at: tuple[tuple[int, int], float] | None = None
+
+    def _check(self) -> None:
+        begin = self.began_load_s
+        if begin is None or self._others is None:
+            return
+        since = self.recorder.elapsed_s - begin
+        if since < 70 or (self.check is not None and self.check.check.stretch_s[1] >= _CHECK_AT_S - 1):
+            return
+        so_far = self.so_far()
+        if so_far is not None:
+            left = run_minutes(self.steps) - self.recorder.elapsed_s / 60
+            found = check_mount(self.study, self.candidate, so_far, begin, self._others, max(left, 0.0))
+            if (found is not None and self.check is None) or (found is not None and since >= _CHECK_AT_S):
+                self.check = found
+
+    def _usual(self) -> float | None:
+        """How long the study's other runs took to settle."""
+        took = []
+        for candidate in self.study.live_candidates:
+            for mount in candidate.live_mounts:
+                for run in mount.live_runs:
+                    found = run_result(self.notebook, self.study, run).traces.get(self._trace)
+                    if found is not None and found.settled_at_s is not None and found.load_start_s is not None:
+                        took.append(found.settled_at_s - found.load_start_s)
+        return float(np.median(took)) if took else None

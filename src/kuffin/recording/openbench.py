@@ -1,0 +1,46 @@
+"""A bench that is open for recording: its instruments, and what sets load, pump and fans."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from kuffin.bench.hydraulics import Pump
+from kuffin.bench.instrument import Instrument
+from kuffin.bench.simulated import SimulatedBench
+from kuffin.bench.station import RunPlan
+from kuffin.notebook.recording import ChannelRow
+from kuffin.recording.loads import LoadControl, SimulatedLoad
+
+
+@dataclass(frozen=True)
+class OpenBench:
+    """What a run is recorded from.
+
+    Attributes
+    ----------
+    interval_s : float
+        The distance of rows, s of the bench.
+    speed : float
+        1 but for the simulated bench.
+    """
+
+    name: str
+    instruments: Sequence[Instrument]
+    load: LoadControl
+    interval_s: float = 1.0
+    speed: float = 1.0
+
+    @property
+    def channels(self) -> list[ChannelRow]:
+        return [(c.name, c.unit, c.quantity, c.role) for i in self.instruments for c in i.channels]
+
+    @property
+    def roles(self) -> list[tuple[str, str | None]]:
+        return [(name, role) for name, _, _, role in self.channels]
+
+
+def simulated(plan: RunPlan, seed: int, speed: float) -> OpenBench:
+    """The bench that ships, with something built in."""
+    bench = SimulatedBench(plan, Pump(), seed, speed)
+    return OpenBench("simulated bench", [bench], SimulatedLoad(bench), bench.interval_s, speed)

@@ -1,0 +1,120 @@
+"""Watching a warm-up: its time constant, the level it is heading for, kelvins and minutes to go."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from kuffin.core.errors import KuffinError
+from kuffin.core.settle import Settling
+from kuffin.verdicts.results import settle_trace
+from kuffin.verdicts.signals import Array, Signals
+from kuffin.verdicts.words import number
+
+FIRST_LOOK_S = 420.0  # before, the fit says nothing
+_ROOM_MOVED_K = 0.4  # in ten minutes
+
+
+@dataclass(frozen=True)
+class Forecast:
+    """What the warm-up so far points to.
+
+    Attributes
+    ----------
+    left_s : float or None
+        Until it is expected to have settled; None where nothing tells.
+    settling : Settling or None
+        The fit, once there is enough to fit.
+    whence : str
+        ``fit``, ``others`` (the study's other runs) or blank.
+    room_k_10min : float
+        How the air moves, K in ten minutes.
+    """
+
+    left_s: float | None = None
+    settling: Settling | None = field(default=None, repr=False)
+    whence: str = ""
+    room_k_10min: float = 0.0
+    looked_s: float = 0.0
+    why_not: str = ""
+
+    @property
+    def settled(self) -> bool:
+        return self.settling is not None and self.settling.settled
+
+    def sentences(self) -> list[str]:
+        """In words, the level first."""
+        out = []
+        s = self.settling
+        if s is not None and s.tau_s:
+            go = abs(s.still_to_go)
+            out.append(
+                f"heading for {number(s.final, 1)} ± {number(s.final_u95, 1)} K, "
+                f"{number(go, 1)} K to go, time constant {s.tau_s / 60:.0f} min"
+            )
+        elif s is not None:
+            out.append(
+                f"{number(s.mean, 2)} ± {number(s.mean_u95, 2)} K, drift {number(s.drift_per_10min, 2)} K in 10 min"
+            )
+        elif self.whence == "others":
+            out.append("the time to go is what the study's other runs took")
+        if s is not None and s.step_s is not None:
+            out.append(f"something changed {s.step_s / 60:.0f} min into the run; the level counts from there")
+        if abs(self.room_k_10min) > _ROOM_MOVED_K:
+            out.append(f"the room moves by {number(self.room_k_10min, 1)} K in 10 min: door, sun or heating?")
+        return out
+
+
+def forecast(
+    signals: Signals, trace: str, tolerance_k: float, begun_s: float, usual_s: float | None = None
+) -> Forecast:
+    """Look ahead from what was recorded so far.
+
+    With a first-order approach of time constant τ and Δ still to go, the drift per 10 minutes, Δ·600/τ, falls to the
+    tolerance after τ·ln(|Δ|·600/(τ·tolerance)).
+
+    Parameters
+    ----------
+    begun_s : float
+        When the step began.
+    usual_s : float, optional
+        How long the study's other runs took to settle, from their load's start.
+    """
+    now = float(signals.times[-1])
+    since = now - begun_s
+    room = _room(signals)
+    rough = None if usual_s is None else max(usual_s - since, 0.0)
+    whence = "others" if usual_s is not None else ""
+    if since < FIRST_LOOK_S:
+        return Forecast(rough, None, whence, room, now, "too early to tell")
+    try:
+        found = settle_trace(_since(signals, begun_s - 60.0), trace, tolerance_k)
+    except KuffinError as error:
+        return Forecast(rough, None, whence, room, now, str(error))
+    if found.settled:
+        return Forecast(0.0, found, "fit", room, now)
+    if not found.tau_s:
+        return Forecast(rough, found, whence, room, now)
+    drift = abs(found.still_to_go) * 600.0 / found.tau_s
+    left = found.tau_s * float(np.log(max(drift / tolerance_k, 1.0))) + 60.0
+    return Forecast(left, found, "fit", room, now)
+
+
+def _since(s: Signals, begin_s: float) -> Signals:
+    at = int(np.searchsorted(s.times, begin_s))
+
+    def cut(x: Array | None) -> Array | None:
+        return None if x is None else x[at:]
+
+    return Signals(s.times[at:], cut(s.die), cut(s.coolant), cut(s.air), cut(s.power), s.names)
+
+
+def _room(s: Signals) -> float:
+    """The air's slope over the last ten minutes, K in ten minutes; 0 where it is not known."""
+    if s.air is None:
+        return 0.0
+    recent = (s.times > s.times[-1] - 600) & np.isfinite(s.air)
+    if recent.sum() < 20 or s.times[recent][-1] - s.times[recent][0] < 180:
+        return 0.0
+    return 600.0 * float(np.polyfit(s.times[recent] - s.times[-1], s.air[recent], 1)[0])
