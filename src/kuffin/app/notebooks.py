@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import shutil
+from collections.abc import Callable
 from pathlib import Path
 
 from PySide6.QtCore import QObject, Signal
@@ -23,12 +24,16 @@ class Notebooks(QObject):
     opened = Signal()
     said = Signal(str)  # what the person should know, and is no trouble
 
-    def __init__(self, parent: QWidget, state: State, settings: Settings) -> None:
+    def __init__(
+        self, parent: QWidget, state: State, settings: Settings, busy: Callable[[], bool] = lambda: False
+    ) -> None:
         super().__init__(parent)
-        self._parent, self._state, self._settings = parent, state, settings
+        self._parent, self._state, self._settings, self._busy = parent, state, settings, busy
 
     def open_path(self, path: str | Path) -> bool:
         """Open a notebook; what goes wrong is said in the strip."""
+        if self._recording():
+            return False
         try:
             notebook = Notebook.open(path)
         except KuffinError as error:
@@ -36,6 +41,14 @@ class Notebooks(QObject):
             return False
         self._take(notebook)
         return True
+
+    def _recording(self) -> bool:
+        """Whether a run is being recorded into the open notebook, which must then stay; it is said."""
+        if self._busy():
+            self._state.trouble.emit(
+                "a run is being recorded; stop it on the Run desk first, then open another notebook"
+            )
+        return self._busy()
 
     def _take(self, notebook: Notebook) -> None:
         self.opened.emit()
@@ -68,6 +81,9 @@ class Notebooks(QObject):
         return self.create(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
 
     def create(self, path: Path) -> bool:
+        """Make an empty notebook and open it."""
+        if self._recording():
+            return False
         try:
             self._take(Notebook.create(path))
         except KuffinError as error:

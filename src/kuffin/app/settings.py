@@ -16,6 +16,7 @@ class Settings:
     def __init__(self, path: Path | None = None) -> None:
         path = path or Path(user_config_dir("kuffin")) / "window.ini"
         path.parent.mkdir(parents=True, exist_ok=True)
+        self.bench_path = path.with_name("bench.json")  # this computer's instruments and loads
         self._store = QSettings(str(path), QSettings.Format.IniFormat)
 
     @property

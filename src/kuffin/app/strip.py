@@ -18,6 +18,8 @@ class Strip(QWidget):
         self._state, self._jobs = state, jobs
         self._followed: Job | None = None
         self.where = text(style="muted", wrap=False)
+        self.bench = text(wrap=False)
+        self.bench.setAccessibleName("The bench now")
         self.trouble = text(style="warn")
         self.trouble.setAccessibleName("Trouble")
         self._close = QToolButton()
@@ -32,6 +34,7 @@ class Strip(QWidget):
         self._stop.clicked.connect(self._cancel)
         layout = QHBoxLayout(self)
         layout.setContentsMargins(24, 5, 24, 6)
+        layout.addWidget(self.bench)
         layout.addWidget(self.where)
         layout.addSpacing(14)
         layout.addWidget(self.trouble, 1)
@@ -48,6 +51,7 @@ class Strip(QWidget):
         state.notebook_changed.connect(self.renew)
         state.study_changed.connect(self.renew)
         self.say("")
+        self.show_bench("")
         self._jobs_changed()
         self.renew()
 
@@ -63,6 +67,12 @@ class Strip(QWidget):
             "  ·  every edit is kept when made"
         )
         self.where.setToolTip(str(notebook.path))
+
+    def show_bench(self, words: str) -> None:
+        """The bench in a line while a run is recorded; blank otherwise."""
+        self.bench.setText(words)
+        self.bench.setVisible(bool(words))
+        self.where.setVisible(not words)
 
     def say(self, sentence: str) -> None:
         """Say what went wrong; nothing clears it."""

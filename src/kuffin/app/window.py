@@ -23,6 +23,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin import __version__
+from kuffin.app.calling import Caller
 from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect import InspectDesk
 from kuffin.app.dialogs.start import StartPage
@@ -34,6 +35,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.menus import Menus
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.places import BEHIND, DESKS
+from kuffin.app.running import Running
 from kuffin.app.settings import Settings
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.side import Side
@@ -48,6 +50,7 @@ from kuffin.verdicts.working import Link, Working, candidate_working, mount_work
 if TYPE_CHECKING:
     from kuffin.app.desks.plan.desk import PlanDesk
     from kuffin.app.desks.prepare.desk import PrepareDesk
+    from kuffin.app.desks.run.desk import RunDesk
     from kuffin.app.desks.shelf.benchpage import BenchPage
     from kuffin.app.desks.shelf.shelfpage import ShelfPage
 
@@ -62,6 +65,8 @@ class MainWindow(QMainWindow):
         self.jobs = Jobs(self)
         self.state = State(self.jobs)
         self.shelf = ShelfState(self.state)
+        self.running = Running(self.state, self)
+        self.caller = Caller(self, self.settings)
         self.setWindowTitle("Kuffin")
         self.resize(1280, 800)
         self.setMinimumSize(860, 560)
@@ -75,7 +80,7 @@ class MainWindow(QMainWindow):
         self.working.hide()
         self.start = StartPage()
         self.strip = Strip(self.state, self.jobs)
-        self.notebooks = Notebooks(self, self.state, self.settings)
+        self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
         self.studies = Studies(
             self,
             self.state,
@@ -100,6 +105,7 @@ class MainWindow(QMainWindow):
         self._desks: dict[str, Callable[[], QWidget]] = {
             "Plan": lambda: self.plan,
             "Prepare": lambda: self.prepare,
+            "Run": lambda: self.run,
             "Inspect": lambda: self.inspect,
             "Compare": lambda: self.compare,
             "Shelf": lambda: self.shelf_page,
@@ -174,6 +180,18 @@ class MainWindow(QMainWindow):
         return desk
 
     @cached_property
+    def run(self) -> RunDesk:
+        """The Run desk."""
+        from kuffin.app.desks.run.desk import RunDesk
+
+        desk = RunDesk(self.state, self.shelf, self.theme, self.settings, self.running, self.caller)
+        desk.said.connect(self.strip.say)
+        desk.working.connect(self._show_working)
+        desk.inspect_wanted.connect(self.open_mount)
+        desk.desk_wanted.connect(self.show_desk)
+        return desk
+
+    @cached_property
     def shelf_page(self) -> ShelfPage:
         """The shelf."""
         from kuffin.app.desks.shelf.shelfpage import ShelfPage
@@ -213,6 +231,8 @@ class MainWindow(QMainWindow):
             source.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
+        self.running.ticked.connect(self._show_running)
+        self.running.ended.connect(lambda _run, _why: self._show_running(None))
         self.start.demo_wanted.connect(self.notebooks.open_demo)
         self.start.study_wanted.connect(self.studies.new_study)
         self.start.shelf_wanted.connect(lambda: self.show_behind("Shelf"))
@@ -265,6 +285,16 @@ class MainWindow(QMainWindow):
         self.prepare.choose(mount_id)
         self.show_desk("Prepare")
 
+    def run_mount(self, mount_id: int | None) -> None:
+        """Go to the Run desk with a mount."""
+        self.run.choose(mount_id)
+        self.show_desk("Run")
+
+    def _show_running(self, now: object) -> None:
+        """The strip and the loom tell how the run stands, whatever desk one is at."""
+        self.strip.show_bench(self.running.strip_words() if now is not None else "")
+        self.side.loom.show_running(self.running.mount_id if now is not None else None, self.running.share())
+
     def do_next(self) -> None:
         """Do the one next thing."""
         if self.header.step is not None and self.state.study is not None:
@@ -277,6 +307,8 @@ class MainWindow(QMainWindow):
             self.studies.ask_logs()
         elif step.action == "prepare":
             self.prepare_mount(step.mount_id)
+        elif step.action == "run":
+            self.run_mount(step.mount_id)
         elif step.action == "plan":
             self.show_desk("Plan")
         else:
@@ -349,7 +381,7 @@ class MainWindow(QMainWindow):
             looks.apply(app, self.theme, float(self.settings.value("scale", "1.0")))
         for dressed in (self.side, self.inspect, self.compare):
             dressed.set_theme(self.theme)
-        for made in ("plan", "prepare", "bench_page"):
+        for made in ("plan", "prepare", "run", "bench_page"):
             if made in self.__dict__:
                 getattr(self, made).set_theme(self.theme)
         self.compare.renew()
@@ -372,6 +404,15 @@ class MainWindow(QMainWindow):
             "<p>MIT licence. The B612 fonts are under the SIL Open Font License.</p><p>Kuffin is no safety device.</p>",
         )
 
+    def may_stop(self) -> bool:
+        """Ask whether the run that is being recorded shall be stopped."""
+        answer = QMessageBox.question(
+            self,
+            "A run is being recorded",
+            "Stop the run and close the window? What was recorded is kept, and the load is stopped where Kuffin can.",
+        )
+        return answer == QMessageBox.StandardButton.Yes
+
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():
             event.acceptProposedAction()
@@ -380,7 +421,11 @@ class MainWindow(QMainWindow):
         self.studies.add_logs([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])
 
     def closeEvent(self, event: QCloseEvent) -> None:
+        if self.running.active and not self.may_stop():
+            event.ignore()
+            return
         self.settings.set_layout("geometry", self.saveGeometry())
         self.settings.set_layout("split", self.split.saveState())
+        self.running.stop_now()
         self.state.close()
         super().closeEvent(event)

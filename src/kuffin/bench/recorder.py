@@ -5,7 +5,7 @@ from __future__ import annotations
 import threading
 import time
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
@@ -30,7 +30,7 @@ class _Latest:
     values: Sequence[float]
     fresh: bool = False
     trouble: str = ""
-    lock: threading.Lock = field(default_factory=threading.Lock)
+    expected: bool = False  # it told something for the row before, so it is likely to for this one
 
 
 class Recorder:
@@ -76,6 +76,7 @@ class Recorder:
         self._seen, self._from_s = seen, from_s
         self._rows: list[list[float]] = []
         self._stop = threading.Event()
+        self._told = threading.Condition()
         self._began = 0.0
         self._threads: list[threading.Thread] = []
         self.rows = 0
@@ -124,17 +125,19 @@ class Recorder:
                 values, trouble = instrument.read(), ""
             except Exception as error:  # a driver's fault must not end the run
                 values, trouble = None, str(error) or type(error).__name__
-            with latest.lock:
+            with self._told:
                 latest.trouble = trouble
                 if values is not None:
                     latest.values, latest.fresh = values, True
+                    self._told.notify()
             due = max(due + every, self._clock() - every / 2)
             self._stop.wait(max(0.0, due - self._clock()))
 
     def _tick(self) -> None:
         due, kept = self._began + self._every / 2, self._began
         while not self._stop.wait(max(0.0, due - self._clock())):
-            row = [self.elapsed_s, *self._row()]
+            values = self._row()
+            row = [self.elapsed_s, *values]
             if self.last and self._clock() - due > _GAP_S:
                 self.gaps.append((self.last[0], row[0]))
             self.last = row
@@ -150,11 +153,13 @@ class Recorder:
                 self._hand_on()
 
     def _row(self) -> list[float]:
+        """What was told since the row before. A reading that is a little late is waited for, up to half a row."""
         row: list[float] = []
-        for latest in self._latest:
-            with latest.lock:
+        with self._told:
+            self._told.wait_for(lambda: all(x.fresh for x in self._latest if x.expected), self._every / 2)
+            for latest in self._latest:
                 row += list(latest.values) if latest.fresh else [float("nan")] * len(latest.values)
-                latest.fresh = False
+                latest.expected, latest.fresh = latest.fresh, False
         return row
 
     def _hand_on(self) -> None:

@@ -52,7 +52,11 @@ class Tape:
         self._block[:half] = np.where(number > 0, total / np.maximum(number, 1), np.nan)
         self._used, self._every = half, 2 * self._every
 
-    def so_far(self) -> Array:
-        """A copy of all rows, shape (rows, 1 + channels)."""
+    def so_far(self, last_s: float | None = None) -> Array:
+        """A copy of all rows, or of those of the last seconds, shape (rows, 1 + channels)."""
         with self._lock:
-            return self._block[: self._used].copy()
+            begin = 0
+            if last_s is not None and self._used:
+                times = self._block[: self._used, 0]
+                begin = int(np.searchsorted(times, times[-1] - last_s))
+            return self._block[begin : self._used].copy()

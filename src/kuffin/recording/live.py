@@ -108,7 +108,7 @@ class LiveRun:
         if go_on is not None:
             first, from_s = self._take_up(go_on, started)
         self.recorder = Recorder(
-            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self.tape.add, from_s
+            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self._seen, from_s
         )
         self.leader = Leader(self.steps, bench.load.by_hand, first, from_s)
         self.check: MountCheck | None = None
@@ -122,7 +122,7 @@ class LiveRun:
         self._gaps = 0
         self._wall = time.time() - steady()
         self._others: list[Sibling] | None = None
-        self._usual_s: float | None = None
+        self.usual_s: float | None = None
         self._stop = threading.Event()
         self._thinker = threading.Thread(target=self._think, daemon=True, name="thinker")
 
@@ -267,7 +267,8 @@ class LiveRun:
         if new_step and before is not None and before.step.ask and before.number != stage.number:
             self.asked += [a.strip() for a in before.step.ask.split(",") if a.strip()]
         if new_step:
-            self.forecast = Forecast()
+            if stage.step.load:  # while it cools down, what was found stays to be seen
+                self.forecast = Forecast()
             try:
                 self.bench.load.apply(stage.step)
             except KuffinError as error:
@@ -347,6 +348,15 @@ class LiveRun:
         """The heat path's signals so far."""
         return self.signals_of(self.tape.so_far())
 
+    def recent(self, last_s: float = 600.0) -> tuple[Signals | None, dict[str, Array]]:
+        """The heat path's signals of the last seconds, and the first channel of every other role."""
+        block = self.tape.so_far(last_s)
+        roles: dict[str, Array] = {}
+        for i, (_, role) in enumerate(self.bench.roles, 1):
+            if role and role not in roles:
+                roles[role] = block[:, i]
+        return self.signals_of(block), roles
+
     def signals_of(self, block: Array) -> Signals | None:
         """The heat path's signals of rows."""
         if block.shape[0] < 2:
@@ -359,7 +369,7 @@ class LiveRun:
         """Mount check and forecast, in a thread of its own: they take a moment."""
         try:
             self._others = siblings(self.notebook, self.study, self.mount.id if self.mount is not None else None)
-            self._usual_s = self._usual()
+            self.usual_s = self._usual()
         except Exception:  # the check is a help; the run does not depend on it
             self._others = []
         looked = 0.0
@@ -375,7 +385,7 @@ class LiveRun:
                     so_far = self.so_far()
                     if so_far is not None:
                         found = forecast(
-                            so_far, self._trace, self.study.tolerance_k, self._load_step_s(stage), self._usual_s
+                            so_far, self._trace, self.study.tolerance_k, self._load_step_s(stage), self.usual_s
                         )
                         if self.leader.stage is not None and self.leader.stage.number == stage.number:
                             self.forecast = found

@@ -17,3 +17,8 @@ def open_this_bench(settings: Path | None = None) -> OpenBench:
         Where there are none.
     """
     raise BenchError("no instruments are set up on this computer")
+
+
+def set_up_words(settings: Path) -> tuple[str, bool]:
+    """What is set up on this computer, in words, and whether one can record from it."""
+    return "No instruments are set up on this computer yet: find them on the Bench page.", False

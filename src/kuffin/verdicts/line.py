@@ -19,7 +19,7 @@ class NextStep:
     Attributes
     ----------
     action : str
-        ``plan``, ``prepare``, ``add``, ``inspect`` or ``compare``.
+        ``plan``, ``prepare``, ``run``, ``add``, ``inspect`` or ``compare``.
     mount_id : int or None
         Where it leads.
     """
@@ -61,7 +61,12 @@ def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
     _, make = words_for(v.under_test)
     what = f"{planned.candidate.name}, round {planned.round}"
     if planned.ready_at:
-        return NextStep(f"run {what}", "it is ready to run; drop its log on the loom afterwards", "add", planned.id)
+        return NextStep(
+            f"run {what}",
+            "it is ready to run: on the Run desk, or with a logger of your own (drop its log on the loom)",
+            "run",
+            planned.id,
+        )
     hint = "" if otherwise.label.startswith("add") else otherwise.hint
     verb = "go on with" if planned.begun_at else make
     return NextStep(f"{verb} {what}", hint or "the plan has it next", "prepare", planned.id)

@@ -144,6 +144,9 @@ def _sheet(t: Theme, scale: float) -> str:
     QPushButton#next {{ background: {t.accent_ground}; color: {t.accent}; border: 1px solid {t.accent}; border-radius: 4px;
         font-weight: bold; font-size: {pt(11.5)}; padding: 7px 18px; text-align: left; }}
     QPushButton#next:focus {{ border: 2px solid {t.accent}; padding: 6px 17px; }}
+    QPushButton#big {{ background: {t.accent_ground}; color: {t.accent}; border: 2px solid {t.accent}; border-radius: 5px; padding: 6px 16px; }}
+    QPushButton#big:focus {{ border: 3px solid {t.accent}; padding: 5px 15px; }}
+    QPushButton#big[quiet="true"], QPushButton#big:disabled {{ background: transparent; color: {t.muted}; border: 1px solid {t.hairline}; padding: 7px 17px; }}
     QPushButton#desk {{ border: none; border-bottom: 2px solid transparent; border-radius: 0; padding: 5px 2px; margin-right: 22px;
         color: {t.muted}; font-size: {pt(12)}; background: transparent; }}
     QPushButton#desk:checked {{ color: {t.ink}; font-weight: bold; border-bottom: 2px solid {t.accent}; }}

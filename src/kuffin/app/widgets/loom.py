@@ -27,6 +27,7 @@ class Loom(QWidget):
         super().__init__()
         self._state, self._theme = state, theme
         self._at: tuple[int, int] = (0, 0)
+        self._running: tuple[int | None, float] = (None, 0.0)
         self._drop: tuple[int, int] | None = None
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
@@ -102,6 +103,10 @@ class Loom(QWidget):
         """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, level known, kept, doubtful, left out."""
         if mount.left_out:
             return "left out"
+        if mount.id == self._running[0]:
+            return "recording"
+        if mount.open_run is not None:
+            return "cut off"
         if not mount.live_runs:
             if mount.ready_at or mount.begun_at:
                 return "ready to run" if mount.ready_at else "on the bench"
@@ -115,6 +120,12 @@ class Loom(QWidget):
         if reading.value is None or (mount.id not in verdict.kept and serious):
             return "doubtful"
         return "kept" if mount.id in verdict.kept else "settled" if reading.settled else "level known"
+
+    def show_running(self, mount_id: int | None, share: float) -> None:
+        """Show which mount is being recorded, filling up as its run goes; None for none."""
+        if (mount_id, share) != self._running:
+            self._running = (mount_id, share)
+            self.update()
 
     def spoken(self) -> str:
         """The loom in words, for screen readers."""
@@ -217,7 +228,7 @@ class Loom(QWidget):
         painter.setPen(Qt.PenStyle.NoPen)
         painter.setBrush(t.color("ground"))
         painter.drawEllipse(at, 10, 10)
-        if state in {"to do", "next", "on the bench", "ready to run"}:
+        if state in {"to do", "next", "on the bench", "ready to run", "recording", "cut off"}:
             self._paint_coming(painter, state, row, at)
             return
         draw(
@@ -251,8 +262,19 @@ class Loom(QWidget):
     def _paint_coming(self, painter: QPainter, state: str, row: int, at: QPointF) -> None:
         """What has no run yet: small; with a dot where it is next, half filled where it is on the bench."""
         t = self._theme
+        if state == "recording":
+            draw(painter, mark(row), t, at, 7.5, filled=False)
+            painter.save()
+            height = 17.0 * self._running[1]
+            painter.setClipRect(QRectF(at.x() - 10, at.y() + 8.5 - height, 20, height))
+            draw(painter, mark(row), t, at, 7.5)
+            painter.restore()
+            return
         draw(painter, mark(row), t, at, 5.0, filled=False)
-        if state == "next":
+        if state == "cut off":
+            painter.setPen(QPen(t.color("warn"), 1.6))
+            painter.drawLine(QPointF(at.x() - 9, at.y() + 4), QPointF(at.x() + 9, at.y() - 4))
+        elif state == "next":
             painter.setPen(Qt.PenStyle.NoPen)
             painter.setBrush(mark(row).color(t))
             painter.drawEllipse(at, 2.2, 2.2)

@@ -12,11 +12,17 @@ from kuffin.verdicts.words import number
 
 
 class Staircase(QWidget):
-    """Draws levels from air upwards, with the rise and resistance of each step."""
+    """Draws levels from air upwards, with the rise and resistance of each step.
 
-    def __init__(self, theme: Theme) -> None:
+    Parameters
+    ----------
+    enlarged : float
+        How much larger than usual: a live one is read from two metres, and leaves the small print out.
+    """
+
+    def __init__(self, theme: Theme, enlarged: float = 1.0) -> None:
         super().__init__()
-        self._theme = theme
+        self._theme, self._k = theme, enlarged
         self._levels: list[Level] = []
         self._steps: list[Step] = []
         self.setMinimumHeight(190)
@@ -50,8 +56,10 @@ class Staircase(QWidget):
             )
             return
         w, h = float(self.width()), float(self.height())
-        top, foot = 30.0, h - 8
-        low, high = self._levels[0].temperature_c, self._levels[-1].temperature_c
+        k, live = self._k, self._k > 1
+        top, foot = 30.0 * k, h - (2 if live else 8)
+        low = min(level.temperature_c for level in self._levels)
+        high = max(level.temperature_c for level in self._levels)
         base = low - 0.3 * max(high - low, 1.0)
         width = w / len(self._levels)
         size = self.font().pointSizeF()
@@ -68,26 +76,31 @@ class Staircase(QWidget):
             painter.setPen(QPen(t.color("ink"), 2.2))
             painter.drawLine(QPointF(x, y), QPointF(x + width - 1, y))
             painter.setPen(t.color("ink"))
-            painter.setFont(figures_font(size * 1.5, bold=True))
+            painter.setFont(figures_font(size * 1.5 * k, bold=True))
             painter.drawText(
-                QRectF(x + 6, y - 28, width - 8, 26),
+                QRectF(x + 6, y - 28 * k, width - 8, 26 * k),
                 Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom,
                 f"{number(level.temperature_c, 1)}",
             )
-            painter.setFont(QFont(self.font()))
-            painter.drawText(QRectF(x + 6, y + 4, width - 8, 20), Qt.AlignmentFlag.AlignLeft, f"{level.name} °C")
+            name = QFont(self.font())
+            name.setPointSizeF(size * k * (0.9 if live else 1.0))
+            painter.setFont(name)
+            painter.drawText(QRectF(x + 6, y + 4, width - 8, 20 * k), Qt.AlignmentFlag.AlignLeft, f"{level.name} °C")
             step = self._steps[i - 1] if i else None
             if step is None:
                 continue
             # the step's own figures stand inside the taller block, clear of the level's
-            painter.setFont(figures_font(size * 0.98, bold=step is worst))
-            lines = [f"+{number(step.rise_k, 1)} ± {number(step.u95_k, 1)} K"]
-            if step.resistance_k_w is not None:
+            painter.setFont(figures_font(size * 0.98 * k, bold=step is worst))
+            spread = "" if live else f" ± {number(step.u95_k, 1)}"
+            sign = "+" if step.rise_k >= 0 else ""
+            lines = [f"{sign}{number(step.rise_k, 1)}{spread} K"]
+            if step.resistance_k_w is not None and not live:
                 lines.append(f"{number(step.resistance_k_w, 3)} K/W")
-            if step is worst and len(self._steps) > 1:
+            if step is worst and len(self._steps) > 1 and not live:
                 lines.append("largest step")
-            room = foot - y - 26
+            room, high_line = foot - y - 26 * k, 17 * k
             for j, line in enumerate(lines):
-                if (j + 1) * 17 <= room:
-                    painter.drawText(QRectF(x + 6, y + 26 + 17 * j, width - 8, 17), Qt.AlignmentFlag.AlignLeft, line)
+                if (j + 1) * high_line <= room:
+                    place = QRectF(x + 6, y + 26 * k + high_line * j, width - 8, high_line)
+                    painter.drawText(place, Qt.AlignmentFlag.AlignLeft, line)
         painter.end()

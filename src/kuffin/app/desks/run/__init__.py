@@ -1,0 +1,1 @@
+"""The Run desk: the bench, live."""

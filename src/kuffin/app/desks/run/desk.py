@@ -1,0 +1,387 @@
+"""The Run desk: choose and start, then watch; one big button, marks with one key."""
+
+from __future__ import annotations
+
+import re
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeySequence, QShortcut, QShowEvent
+from PySide6.QtWidgets import QAbstractButton, QApplication, QStackedLayout, QWidget
+
+from kuffin.app.calling import Caller
+from kuffin.app.desks.run.live import LivePage
+from kuffin.app.desks.run.ready import SPEEDS, ReadyPage
+from kuffin.app.look.theme import Theme
+from kuffin.app.running import Running
+from kuffin.app.settings import Settings
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.app.widgets.photos import local_files
+from kuffin.core.errors import KuffinError
+from kuffin.core.limits import Limits
+from kuffin.core.protocol import DEFAULT_TAU_S
+from kuffin.notebook.entities import Candidate, Mount, Run
+from kuffin.notebook.recording import NewMark, add_marks, close_run
+from kuffin.notebook.shelf import add_photo
+from kuffin.recording.headless import open_simulated
+from kuffin.recording.live import LiveRun, Now
+from kuffin.recording.openbench import OpenBench
+from kuffin.recording.thisbench import open_this_bench, set_up_words
+from kuffin.verdicts.leading import MEASURING, WAITING
+from kuffin.verdicts.planning import next_mount, order_of
+
+_ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
+
+
+class RunDesk(QWidget):
+    """The desk."""
+
+    working = Signal(object)
+    inspect_wanted = Signal(int)  # a mount's id
+    desk_wanted = Signal(str)
+    said = Signal(str)
+
+    def __init__(
+        self, state: State, shelf: ShelfState, theme: Theme, settings: Settings, running: Running, caller: Caller
+    ) -> None:
+        super().__init__()
+        self.state, self.shelf, self.settings, self.running, self.caller = state, shelf, settings, running, caller
+        self._chosen: object = None
+        self._carried_on = False
+        self._shown: tuple[LiveRun, Now] | None = None  # the run on screen, also after its end
+        self._asked: list[str] = []
+        self._marked_s = 0.0
+        self._frames = 0
+        self._told: set[str] = set()
+        self.ready = ReadyPage(theme)
+        self.page = LivePage(theme)
+        self._stack = QStackedLayout(self)
+        self._stack.addWidget(self.ready)
+        self._stack.addWidget(self.page)
+        self.setAcceptDrops(True)
+        self.ready.start_wanted.connect(self.start)
+        self.ready.chosen.connect(self._choose)
+        self.ready.go_on_wanted.connect(self.go_on)
+        self.ready.close_wanted.connect(self._close_cut_off)
+        self.ready.protocol_wanted.connect(lambda: self.desk_wanted.emit("Plan"))
+        self.ready.instruments_wanted.connect(lambda: self.desk_wanted.emit("Bench"))
+        self.page.pressed.connect(self._press)
+        self.page.small.connect(self._small)
+        self.page.noted.connect(self._noted)
+        self.page.working.connect(self.explain_focus)
+        for keys, act in (("Space", self._space), ("M", lambda: self._small("mark")), ("Esc", self._escape)):
+            key = QShortcut(QKeySequence(keys), self, act)
+            key.setContext(Qt.ShortcutContext.WidgetWithChildrenShortcut)
+        running.started.connect(self._started)
+        running.ticked.connect(self._ticked)
+        running.ended.connect(self._ended)
+        shelf.changed.connect(self._heard)
+        self.stale = True
+        self.renew()
+
+    # --- before ----------------------------------------------------------------------------------------------------
+
+    def _heard(self) -> None:
+        self.stale = True
+        if self.isVisible():
+            self.renew()
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        if self.stale:
+            self.renew()
+        if self.running.active and self.running.now is not None:
+            self._ticked(self.running.now)
+        (self.page.big if self._stack.currentWidget() is self.page else self.ready.start).setFocus()
+
+    def choose(self, mount_id: object) -> None:
+        """Take a mount to be run next."""
+        self._chosen = mount_id
+        if not self.running.active:
+            self._shown = None
+        self.renew()
+
+    def _choose(self) -> None:
+        self._chosen = self.ready.which.currentData()
+        self.settings.set_value("bench", str(self.ready.bench.currentData()))
+        self.renew()
+
+    def renew(self) -> None:
+        """Show what can be started, unless a run is shown."""
+        self.stale = False
+        study = self.state.study
+        if self._shown is not None or self.running.active:
+            self._stack.setCurrentWidget(self.page)
+            return
+        self._stack.setCurrentWidget(self.ready)
+        if study is None:
+            return
+        mounts = [m for m in order_of(study) if not m.live_runs and m.open_run is None]
+        listed: list[tuple[str, object]] = [
+            (f"{m.candidate.name}, round {m.round}" + (" · ready to run" if m.ready_at else ""), m.id) for m in mounts
+        ]
+        listed += [(f"{c.name}, another mount", f"new {c.id}") for c in study.live_candidates]
+        coming = next_mount(study)
+        known = [key for _, key in listed]
+        chosen = (
+            self._chosen
+            if self._chosen in known
+            else coming.id
+            if coming and coming.id in known
+            else (known or [None])[0]
+        )
+        self._chosen = chosen
+        benches: list[tuple[str, object]] = [
+            (f"the simulated bench, {s}× life" if s != 1 else "the simulated bench", f"simulated {s}") for s in SPEEDS
+        ]
+        benches.append(("this computer's instruments", "this"))
+        bench = self.settings.value("bench", "simulated 60")
+        words, able = self._bench_words(bench)
+        self.ready.show_choice(listed, chosen, benches, bench, words, able and chosen is not None)
+        candidate, mount = self._what()
+        name = (
+            ""
+            if candidate is None
+            else f"{candidate.name}, round {mount.round}"
+            if mount
+            else f"{candidate.name}, another mount"
+        )
+        self.ready.title.setText(name or "No candidate yet: give the study some, on the Plan desk")
+        takes = self.shelf.durations()
+        limits = Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
+        self.ready.show_plan(
+            self.shelf.steps, limits, self._speed(bench), takes.tau_s if takes else DEFAULT_TAU_S, study.tolerance_k
+        )
+        self.ready.show_cut_off(
+            [(m.open_run, m) for c in study.live_candidates for m in c.live_mounts if m.open_run is not None]
+        )
+
+    def _bench_words(self, bench: str) -> tuple[str, bool]:
+        if bench == "this":
+            return set_up_words(self.settings.bench_path)
+        return (
+            "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source.",
+            True,
+        )
+
+    def _speed(self, bench: str) -> float:
+        return float(bench.split()[1]) if bench.startswith("simulated") else 1.0
+
+    def _what(self) -> tuple[Candidate | None, Mount | None]:
+        study = self.state.study
+        if study is None or self._chosen is None:
+            return None, None
+        if isinstance(self._chosen, str):
+            found = study.candidate(int(self._chosen.split()[1]))
+            return found, None
+        mount = next((m for m in self.state.mounts() if m.id == self._chosen), None)
+        return (mount.candidate if mount is not None else None), mount
+
+    def _open_bench(self, candidate: Candidate, mount: Mount | None) -> OpenBench:
+        bench = self.settings.value("bench", "simulated 60")
+        study = self.state.study
+        assert study is not None
+        if bench == "this":
+            return open_this_bench(self.settings.bench_path)
+        return open_simulated(study, candidate, mount, self._speed(bench))
+
+    def start(self) -> None:
+        """Start the run that is chosen."""
+        candidate, mount = self._what()
+        if candidate is None:
+            self.state.trouble.emit("there is no mount to run; plan some, or give the study candidates")
+            return
+        self._begin(candidate, mount, None)
+
+    def go_on(self, run_id: int) -> None:
+        """Go on with a run that was cut off."""
+        mount = next((m for m in self.state.mounts() if m.open_run is not None and m.open_run.id == run_id), None)
+        if mount is not None:
+            self._begin(mount.candidate, mount, mount.open_run)
+
+    def _begin(self, candidate: Candidate, mount: Mount | None, run: Run | None) -> None:
+        try:
+            bench = self._open_bench(candidate, mount)
+        except KuffinError as error:
+            self.state.trouble.emit(str(error))
+            return
+        self.running.start(candidate.name, mount, bench, run)
+
+    def _close_cut_off(self, run_id: int) -> None:
+        if self.state.notebook is not None:
+            self.state.attempt(close_run, self.state.notebook, run_id)
+
+    # --- while it runs ---------------------------------------------------------------------------------------------
+
+    def _started(self) -> None:
+        self._carried_on = False
+        self._told = set()
+        self._asked = []
+        self._frames = 0
+        self.renew()
+        self.page.big.setFocus()
+
+    def _ticked(self, now: Now) -> None:
+        live = self.running.live
+        if live is None:
+            return
+        self._shown = (live, now)
+        self._call(now)
+        for name in now.asked:
+            if name not in self._asked:
+                self._asked.append(name)
+        if not self.page.asking and self._asked:
+            self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
+        if self.isVisible():
+            self._stack.setCurrentWidget(self.page)
+            # figures five times a second, traces once
+            self.page.show_now(live, now, self._carried_on, full=self._frames % 5 == 0 or bool(now.over))
+        self._frames += 1
+
+    def _call(self, now: Now) -> None:
+        stage = now.stage
+        calls = []
+        for alarm in now.alarms:
+            calls.append(("alarm" if alarm.stop else "person", alarm.sentence))
+        if stage is not None and stage.phase == WAITING:
+            calls.append(
+                ("person", f"{stage.step.name}: the load is yours to {'start' if stage.step.load else 'stop'}")
+            )
+        if stage is not None and stage.phase == MEASURING and stage.why == "settled":
+            calls.append(("settled", f"{stage.step.name} has settled"))
+        if now.check is not None and now.check.worse:
+            calls.append(("person", now.check.sentence))
+        if now.over and not any(a.stop for a in now.alarms):
+            calls.append(("person", f"the run is over: {now.over}"))
+        for kind, sentence in calls:
+            if sentence not in self._told:
+                self._told.add(sentence)
+                self.caller.call(kind, sentence)
+
+    def _ended(self, run_id: int, over: str) -> None:
+        if run_id == 0:
+            self._shown = None
+            self.said.emit(f"nothing was recorded: {over}")
+        self.renew()
+
+    def _space(self) -> None:
+        focus = QApplication.focusWidget()
+        if isinstance(focus, QAbstractButton) and focus not in (self.page.big, self.ready.start):
+            focus.click()
+        elif self._stack.currentWidget() is self.ready:
+            self.ready.start.click()
+        else:
+            self.page.big.click()
+
+    def _escape(self) -> None:
+        if self.page.asking:
+            if self.page.asking == "mark" and self.running.live is not None:
+                self.running.live.mark("", self._marked_s)
+            if self.page.asking == "value" and self._asked:
+                self._asked.pop(0)
+                self._forget_asked()
+            self.page.ask_no_more()
+
+    def _forget_asked(self) -> None:
+        if self.running.live is not None:
+            self.running.live.asked = list(self._asked)
+
+    def _press(self, key: str) -> None:
+        live = self.running.live
+        if key == "inspect":
+            self.look_at_run()
+        elif live is None:
+            return
+        elif key == "acted":
+            live.acted()
+        elif key == "go on":
+            live.hold(False)
+        elif key == "remount":
+            check = live.check
+            self.running.stop("stopped to remount: " + (check.sentence.split(":")[0] if check is not None else ""))
+
+    def _small(self, what: str) -> None:
+        live = self.running.live
+        if live is None:
+            return
+        if what == "mark":
+            self._marked_s = live.recorder.elapsed_s
+            self.page.ask("mark", "Marked. A word, if you like (Enter; Esc for none):")
+        elif what == "hold":
+            stage = live.leader.stage
+            live.hold(stage is None or not stage.held)
+        elif what == "repeat":
+            live.repeat()
+        elif what == "carry on":
+            self._carried_on = True
+            live.mark("carried on in spite of the mount check")
+        elif what == "stop":
+            self.running.stop()
+
+    def _noted(self, what: str, written: str) -> None:
+        live = self.running.live
+        if what == "skip" and live is not None:
+            if written:
+                live.skip(written)
+            else:
+                self.said.emit("a step is skipped only with a reason")
+        elif what == "mark" and live is not None:
+            live.mark(written, self._marked_s)
+        elif what == "value" and self._asked:
+            self._keep_value(self._asked[0], written)
+
+    def _keep_value(self, asked: str, written: str) -> None:
+        match = _ASKED.match(asked)
+        name, unit = (match["name"], match["unit"] or "") if match else (asked, "")
+        try:
+            value = float(written.replace(",", "."))
+        except ValueError:
+            if written:
+                self.said.emit(f"“{written}” is no number; {name} is asked for again")
+                return
+            value = None  # type: ignore[assignment]
+        self._asked.pop(0)
+        self._forget_asked()
+        if value is None:
+            return
+        live, shown = self.running.live, self._shown
+        run_id = live.run_id if live is not None else shown[0].run_id if shown is not None else None
+        at_s = shown[1].elapsed_s if shown is not None else 0.0
+        if run_id is not None and self.state.notebook is not None:
+            self.state.attempt(add_marks, self.state.notebook, run_id, [NewMark(at_s, "value", name, value, unit)])
+
+    def look_at_run(self) -> None:
+        """Leave the run that is over and look at it on Inspect."""
+        shown, self._shown = self._shown, None
+        self._chosen = None
+        self.renew()
+        if shown is None:
+            return
+        run_id = shown[0].run_id
+        mount = next((m for m in self.state.mounts() if any(r.id == run_id for r in m.runs)), None)
+        if mount is not None:
+            self.inspect_wanted.emit(mount.id)
+
+    def explain_focus(self) -> None:
+        """Show the working of the mount check."""
+        if self._shown is not None and self._shown[1].check is not None:
+            self.working.emit(self._shown[1].check.working())
+
+    # --- photos and looks ------------------------------------------------------------------------------------------
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls() and self.running.live is not None:
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        live, notebook = self.running.live, self.state.notebook
+        if live is None or notebook is None or self.running.mount_id is None:
+            return
+        for path in local_files(event):
+            kept = self.state.attempt(add_photo, notebook, path, mount_id=self.running.mount_id)
+            if kept is not None:
+                live.mark(f"photo {path.rsplit('/', 1)[-1]}", kind="photo")
+
+    def set_theme(self, theme: Theme) -> None:
+        self.ready.set_theme(theme)
+        self.page.set_theme(theme)

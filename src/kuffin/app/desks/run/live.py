@@ -1,0 +1,229 @@
+"""The run as it goes: read from two metres, with one big button."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import (
+    QGridLayout,
+    QHBoxLayout,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QSizePolicy,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.desks.run import words
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.alarmband import AlarmBand
+from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.widgets.forms import button
+from kuffin.app.widgets.livetraces import LiveTraces
+from kuffin.app.widgets.stageline import StageLine, phases
+from kuffin.app.widgets.staircase import Staircase
+from kuffin.recording.live import LiveRun, Now
+from kuffin.verdicts.leading import MEASURING
+from kuffin.verdicts.livewords import LiveFigure, figures, stairs
+from kuffin.verdicts.results import TRACES, main_trace
+from kuffin.verdicts.words import number
+
+_FIGURES = 4
+
+
+class BigFigure(QWidget):
+    """A figure with its label above and its state in words beside it."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.label = text(wrap=False)
+        self.value = QLabel()
+        self.state = text(wrap=True)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        column.addWidget(self.label)
+        line = QHBoxLayout()
+        line.addWidget(self.value)
+        line.addSpacing(8)
+        line.addWidget(self.state, 1, Qt.AlignmentFlag.AlignVCenter)
+        column.addLayout(line)
+        self.scale()
+
+    def scale(self) -> None:
+        """Take the text size in use."""
+        size = self.font().pointSizeF()
+        self.value.setFont(figures_font(size * 2.3, bold=True))
+        self.label.setFont(figures_font(size * 1.2))
+        self.state.setFont(figures_font(size * 1.2))
+
+    def show_figure(self, figure: LiveFigure) -> None:
+        """Show it."""
+        self.label.setText(figure.label)
+        shown = "–" if figure.value is None else number(figure.value, figure.digits)
+        self.value.setText(f"{shown} {figure.unit}")
+        self.state.setText(figure.state)
+        self.setAccessibleName(f"{figure.label} {shown} {figure.unit}, {figure.state}")
+
+
+class LivePage(QWidget):
+    """Shows a run; what the person does is told by signals."""
+
+    pressed = Signal(str)  # what the big button does now
+    noted = Signal(str, str)  # what a line was typed for, and what
+    small = Signal(str)  # hold, repeat, stop, carry on
+    working = Signal()
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        self._for = ""
+        self.line = StageLine(theme)
+        self.togo = QLabel()
+        self.what = Opener()
+        self.what.opened.connect(self.working)
+        self.band = AlarmBand(theme)
+        self.staircase = Staircase(theme, enlarged=1.75)
+        self.figures = [BigFigure() for _ in range(_FIGURES)]
+        self.traces = LiveTraces(theme)
+        self.traces.setMinimumHeight(90)
+        self.big = QPushButton()
+        self.big.setObjectName("big")
+        self.big.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.big.setMinimumHeight(56)
+        self.big.clicked.connect(lambda: self.pressed.emit(self.doing.key))
+        self.doing = words.BigButton("", "")
+        self.marker = button("Mark (M)", lambda: self.small.emit("mark"), "Mark this moment; a word may follow")
+        self.holder = button("Hold", lambda: self.small.emit("hold"), "Stay in this phase until you let it go on")
+        self.repeater = button("Repeat the step", lambda: self.small.emit("repeat"))
+        self.skipper = button("Skip …", lambda: self.ask("skip", "Why skip to the next phase?"))
+        self.stopper = button(
+            "Stop the run", lambda: self.small.emit("stop"), "Ends it here; what was recorded is kept"
+        )
+        self.carrier = button("Carry on", lambda: self.small.emit("carry on"))
+        self.question = text(wrap=False)
+        self.answer = QLineEdit()
+        self.answer.returnPressed.connect(self._answered)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 6, 0, 0)
+        column.setSpacing(6)
+        column.addWidget(self.line)
+        head = QHBoxLayout()
+        head.addWidget(self.togo)
+        head.addSpacing(16)
+        head.addWidget(self.what, 1)
+        column.addLayout(head)
+        column.addWidget(self.band)
+        middle = QHBoxLayout()
+        middle.addWidget(self.staircase, 5)
+        middle.addSpacing(12)
+        grid = QGridLayout()
+        grid.setVerticalSpacing(4)
+        for i, figure in enumerate(self.figures):
+            grid.addWidget(figure, i, 0)
+        middle.addLayout(grid, 4)
+        column.addLayout(middle, 5)
+        column.addWidget(self.traces, 3)
+        self._line = QWidget()
+        line = QHBoxLayout(self._line)
+        line.setContentsMargins(0, 0, 0, 0)
+        line.addWidget(self.question)
+        line.addWidget(self.answer, 1)
+        column.addWidget(self._line)
+        self._line.hide()
+        row = QHBoxLayout()
+        row.addWidget(self.big, 1)
+        for widget in (self.carrier, self.marker, self.holder, self.repeater, self.skipper, self.stopper):
+            row.addWidget(widget)
+        column.addLayout(row)
+        self._scale()
+
+    def _scale(self) -> None:
+        size = self.font().pointSizeF()
+        self.togo.setFont(figures_font(size * 2.2, bold=True))
+        self.what.setFont(figures_font(size * 1.25))
+        self.big.setFont(figures_font(size * 1.8, bold=True))
+        for figure in self.figures:
+            figure.scale()
+
+    def set_theme(self, theme: Theme) -> None:
+        for widget in (self.line, self.band, self.staircase, self.traces):
+            widget.set_theme(theme)
+        self._scale()
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def show_now(self, live: LiveRun, now: Now, carried_on: bool, full: bool = True) -> None:
+        """Show how the run stands; `full` draws the traces too."""
+        found = phases(live.steps)
+        self.line.show_phases(found, *words.at_phase(now, found, live.began_load_s))
+        self.togo.setText(words.to_go(now))
+        self.what.setText(" ".join(words.sentences(now)))
+        self.band.say(*words.band(now, carried_on))
+        self.doing = words.big_button(now, carried_on)
+        self.big.setText(self.doing.words)
+        quiet = not self.doing.key  # it keeps the keyboard, so that Space never falls to another button
+        if self.big.property("quiet") != quiet:
+            self.big.setProperty("quiet", quiet)
+            self.big.style().unpolish(self.big)
+            self.big.style().polish(self.big)
+        for widget in (self.marker, self.holder, self.repeater, self.skipper, self.stopper):
+            widget.setVisible(not now.over)
+        self.carrier.setVisible(self.doing.key == "remount")
+        self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
+        s, roles = live.recent()
+        if s is None:
+            return
+        others = [(label, roles[r]) for r, label in words.OTHER_PARTS if r in roles]
+        self.staircase.show_steps(*stairs(s, others[:1]))
+        extra = [(label, unit, roles[r]) for r, label, unit in words.EXTRA if r in roles]
+        shown = figures(s, extra, now.load_on)[:_FIGURES]
+        for widget, figure in zip(self.figures, shown, strict=False):
+            widget.show_figure(figure)
+        for i, widget in enumerate(self.figures):
+            widget.setVisible(i < len(shown))
+        if full:
+            self._draw(live, now)
+
+    def _draw(self, live: LiveRun, now: Now) -> None:
+        whole = live.so_far()
+        if whole is None:
+            return
+        part, over, _ = TRACES[main_trace(live.study.under_test)]
+        response, base = whole.get(part), whole.get(over)
+        if response is not None and base is not None:
+            stage = now.stage
+            window = None
+            if stage is not None and stage.phase == MEASURING and stage.step.load:
+                window = (stage.begun_s, now.elapsed_s)
+            self.traces.show_trace(
+                whole.times, response - base, f"{part} over {over}, K, by minutes", now.forecast.settling, window
+            )
+        self.traces.show_levels(whole.times, [("air", whole.air), ("coolant", whole.coolant), ("die", whole.die)])
+
+    # --- a line to type --------------------------------------------------------------------------------------------
+
+    def ask(self, what: str, question: str, take_keys: bool = True) -> None:
+        """Ask for a word or a number, without holding anything up; the keyboard may stay with the big button."""
+        self._for = what
+        self.question.setText(question)
+        self.answer.setAccessibleName(question)
+        self.answer.clear()
+        self._line.show()
+        if take_keys:
+            self.answer.setFocus()
+
+    @property
+    def asking(self) -> str:
+        """What a line is being typed for, blank for nothing."""
+        return self._for if not self._line.isHidden() else ""
+
+    def ask_no_more(self) -> None:
+        """Close the line."""
+        self._line.hide()
+        self._for = ""
+        self.big.setFocus()
+
+    def _answered(self) -> None:
+        what, written = self._for, self.answer.text().strip()
+        self.ask_no_more()
+        self.noted.emit(what, written)

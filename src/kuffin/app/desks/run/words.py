@@ -1,0 +1,124 @@
+"""What the Run desk says, from how the run stands. No widgets in it."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from kuffin.app.widgets.stageline import Phase
+from kuffin.recording.live import Now
+from kuffin.verdicts.leading import MEASURING, SETTLING, WAITING
+
+EXTRA = (("flow", "flow", "L/h"), ("sound", "sound", "dBA"), ("pump", "pump", "rpm"), ("fan", "fans", "rpm"))
+OTHER_PARTS = (("hot_spot", "hot spot"), ("memory", "memory"), ("regulator", "regulators"))
+
+
+def minutes(seconds: float) -> str:
+    """A stretch of time, as one says it."""
+    if seconds < 90:
+        return f"{max(seconds, 0):.0f} s"
+    return f"{seconds / 60:.0f} min"
+
+
+def to_go(now: Now) -> str:
+    """The time to go, large."""
+    if now.over or now.stage is None:
+        return "over" if now.over else ""
+    if now.stage.held:
+        return "held"
+    if now.stage.phase == WAITING:
+        return "waiting for you"
+    if now.left_s is None:
+        return ""
+    words = f"{minutes(now.left_s)} to go"
+    if now.stage.phase == SETTLING and now.stage.step.settle == "detect" and now.forecast.left_s is None:
+        words = f"at most {minutes(now.left_s)}"
+    return words
+
+
+def sentences(now: Now) -> list[str]:
+    """What is going on, the most telling first."""
+    if now.over:
+        return [now.over[:1].upper() + now.over[1:] + "."]
+    stage = now.stage
+    if stage is None:
+        return []
+    if stage.phase == WAITING:
+        if stage.step.load:
+            power = f" at {stage.step.power_w:g} W" if stage.step.power_w else ""
+            return [f"Start the load “{stage.step.load}”{power}, then press."]
+        return ["Stop the load, then press."]
+    out = []
+    if not stage.step.load and stage.number > 1:
+        out.append("cooling down; what is measured is kept")
+    elif stage.step.load and stage.phase == SETTLING:
+        out += now.forecast.sentences()
+        if not out and not now.forecast.settled:
+            out.append("too early to tell where it is heading")
+    elif stage.phase == MEASURING:
+        why = {"settled": "It has settled", "by the clock": "By the clock", "skipped": "Skipped to here"}.get(stage.why)
+        out.append(f"{why or stage.why[:1].upper() + stage.why[1:]}; what is read now is the result")
+    if now.check is not None and now.check.check.state in {"like", "alone", "better"} and stage.step.load:
+        out.append(f"Mount check: {now.check.sentence}")
+    return [s[:1].upper() + s[1:] + "." for s in out]
+
+
+@dataclass(frozen=True)
+class BigButton:
+    """What the one big button does now: a key for the desk and its words; blank key: nothing to do."""
+
+    key: str
+    words: str
+
+
+def big_button(now: Now | None, carried_on: bool) -> BigButton:
+    """What the person is wanted for, if at all."""
+    if now is None:
+        return BigButton("start", "Start the run")
+    if now.over:
+        return BigButton("inspect", "Look at this run")
+    stage = now.stage
+    if stage is None:
+        return BigButton("", "…")
+    if stage.phase == WAITING:
+        return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
+    if stage.held:
+        return BigButton("go on", "Go on")
+    if now.check is not None and now.check.worse and not carried_on:
+        return BigButton("remount", "Stop and remount")
+    return BigButton("", "Nothing to do")
+
+
+def band(now: Now, carried_on: bool) -> tuple[str, str]:
+    """What cannot be overlooked: (stop or look, sentence), blank for nothing."""
+    stopping = [a for a in now.alarms if a.stop]
+    if stopping:
+        return "stop", now.over.replace(
+            stopping[0].sentence, stopping[0].sentence[:1].upper() + stopping[0].sentence[1:]
+        )
+    if now.check is not None and now.check.worse and not carried_on and not now.over:
+        return "look", f"{now.check.sentence[:1].upper()}{now.check.sentence[1:]}."
+    if now.alarms:
+        return "look", now.alarms[0].sentence[:1].upper() + now.alarms[0].sentence[1:] + "."
+    if now.troubles:
+        return "look", now.troubles[0][:1].upper() + now.troubles[0][1:] + "."
+    return "", ""
+
+
+def at_phase(now: Now, found: Sequence[Phase], load_began_s: float | None) -> tuple[int, float]:
+    """Which of the line's phases is on, and how far it is."""
+    stage = now.stage
+    if stage is None:
+        return len(found) if now.over else -1, 0.0
+    key = MEASURING if stage.phase == MEASURING and stage.step.load else SETTLING
+    checking = stage.step.load and stage.phase == SETTLING and load_began_s is not None and now.check is None
+    if checking and load_began_s is not None and now.elapsed_s - load_began_s < 150:
+        for i, phase in enumerate(found):
+            if (phase.number, phase.phase) == (stage.number, "check"):
+                return i, (now.elapsed_s - load_began_s) / 130
+    for i, phase in enumerate(found):
+        if (phase.number, phase.phase) == (stage.number, key):
+            since = now.elapsed_s - stage.begun_s
+            left = now.left_s if now.left_s is not None else since
+            return i, since / max(since + left, 1.0)
+    return -1, 0.0

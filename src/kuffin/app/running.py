@@ -1,0 +1,154 @@
+"""The run that is being recorded, as the window sees it: it goes on whatever desk one looks at."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QObject, QTimer, Signal
+
+from kuffin.app.jobs import Task
+from kuffin.app.state import State
+from kuffin.core.errors import KuffinError
+from kuffin.notebook.entities import Mount, Run
+from kuffin.recording.headless import steps_and_limits
+from kuffin.recording.live import LiveRun, Now
+from kuffin.recording.openbench import OpenBench
+from kuffin.verdicts.words import number
+
+_TICK_MS = 200
+
+
+class Running(QObject):
+    """Starts, leads and ends a run. `ticked` comes a few times a second, with how it stands."""
+
+    started = Signal()
+    ticked = Signal(object)  # a Now
+    ended = Signal(int, str)  # the run's id (0 for none), why it ended
+
+    def __init__(self, state: State, parent: QObject) -> None:
+        super().__init__(parent)
+        self._state = state
+        self.live: LiveRun | None = None
+        self.now: Now | None = None
+        self._closing = False
+        self._timer = QTimer(self)
+        self._timer.setInterval(_TICK_MS)
+        self._timer.timeout.connect(self._tick)
+
+    @property
+    def active(self) -> bool:
+        return self.live is not None
+
+    @property
+    def mount_id(self) -> int | None:
+        """The mount that is on the bench."""
+        return self.live.mount.id if self.live is not None and self.live.mount is not None else None
+
+    def start(self, candidate: str, mount: Mount | None, bench: OpenBench, go_on: Run | None = None) -> bool:
+        """Begin a run; what goes wrong is said."""
+        state = self._state
+        if self.live is not None or state.notebook is None or state.study is None:
+            state.trouble.emit("a run is being recorded already")
+            return False
+        protocol = next((p for p in self._protocols() if p.id == state.study.protocol_id), None)
+        try:
+            steps, limits = steps_and_limits(protocol)
+            self.live = LiveRun(state.notebook, state.study, candidate, mount, bench, steps, limits, go_on)
+            self.live.start()
+        except KuffinError as error:
+            self.live = None
+            state.trouble.emit(str(error))
+            return False
+        self._closing = False
+        self._timer.start()
+        self.started.emit()
+        self._tick()
+        return True
+
+    def _protocols(self) -> list:
+        from kuffin.notebook.planning import protocols
+
+        return protocols(self._state.notebook) if self._state.notebook is not None else []
+
+    def _tick(self) -> None:
+        if self.live is None or self._closing:
+            return
+        self.now = self.live.tick()
+        self.ticked.emit(self.now)
+        if not self.now.running:
+            self._close()
+
+    def stop(self, why: str = "stopped by hand") -> None:
+        """End the run in order; what was recorded is kept."""
+        if self.live is not None:
+            self.live.stop(why)
+            self._tick()
+
+    def _close(self) -> None:
+        """Let the instruments go, off the window's thread: a dead one can take its time."""
+        live = self.live
+        if live is None or self._closing:
+            return
+        self._closing = True
+        self._timer.stop()
+        over = live.over
+
+        def work(_task: Task) -> int:
+            live.close()
+            return live.run_id or 0
+
+        self._state.jobs.start("closing the run", work, lambda run_id: self._closed(run_id, over), self._failed)
+
+    def _failed(self, sentence: str) -> None:
+        self._state.trouble.emit(sentence)
+        self._closed(0, sentence)
+
+    def _closed(self, run_id: int, over: str) -> None:
+        self.live = None
+        self._closing = False
+        if self._state.notebook is not None:
+            self._state.notebook.changed()
+        self.ended.emit(run_id, over)
+
+    def stop_now(self) -> None:
+        """End at once and wait for it: the window is closing."""
+        if self.live is not None:
+            self._timer.stop()
+            live, self.live = self.live, None
+            live.stop("the window was closed")
+            live.close()
+
+    def share(self) -> float:
+        """How far the run is, 0 to 1, by what its steps are expected to take."""
+        live, now = self.live, self.now
+        if live is None or now is None or now.stage is None:
+            return 0.0
+        done, total = 0.0, 0.0
+        for i, step in enumerate(live.steps, 1):
+            usual = live.usual_s if step.settle == "detect" and live.usual_s else 60 * step.longest_min
+            length = usual + 60 * step.measure_min
+            total += length
+            if i < now.stage.number:
+                done += length
+            elif i == now.stage.number:
+                left = now.left_s if now.left_s is not None else length / 2
+                rest = left + (60 * step.measure_min if now.stage.phase != "measuring" else 0.0)
+                done += max(0.0, length - rest)
+        return min(done / max(total, 1.0), 1.0)
+
+    def strip_words(self) -> str:
+        """The bench in a line: air, coolant, power, sound, how long it records."""
+        now = self.now
+        if self.live is None or now is None:
+            return ""
+        parts = []
+        for role, label, unit, digits in (
+            ("air", "air", "", 1),
+            ("coolant", "coolant", "", 1),
+            ("power", "", " W", 0),
+            ("sound", "", " dBA", 0),
+        ):
+            if role in now.by_role:
+                parts.append(f"{label} {number(now.by_role[role], digits)}{unit}".strip())
+        seconds = int(now.elapsed_s)
+        clock = f"{seconds // 3600:02d}:{seconds // 60 % 60:02d}:{seconds % 60:02d}"
+        fast = f" at {self.live.bench.speed:g}×" if self.live.bench.speed != 1 else ""
+        return " · ".join([*parts, f"recording {clock}{fast}"])

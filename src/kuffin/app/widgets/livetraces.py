@@ -1,0 +1,109 @@
+"""The live traces: what must settle with its fit and window as they form, and the temperatures beside it."""
+
+from __future__ import annotations
+
+import numpy as np
+import pyqtgraph as pg
+from numpy.typing import NDArray
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QHBoxLayout, QWidget
+
+from kuffin.app.look.theme import Theme
+from kuffin.core.settle import Settling
+
+Array = NDArray[np.float64]
+_MOST_POINTS = 900
+
+
+def thinned(times: Array, values: Array) -> tuple[Array, Array]:
+    """At most so many points as a small plot can show."""
+    every = max(1, times.size // _MOST_POINTS)
+    return times[::every], values[::every]
+
+
+class LiveTraces(QWidget):
+    """Two small plots over minutes."""
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        pg.setConfigOptions(antialias=True)
+        self._left, self._right = pg.PlotWidget(), pg.PlotWidget()
+        layout = QHBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.addWidget(self._left, 3)
+        layout.addWidget(self._right, 2)
+        for widget in (self._left, self._right):
+            plot = widget.getPlotItem()
+            plot.setMenuEnabled(False)
+            plot.hideButtons()
+            plot.setMouseEnabled(False, False)
+            plot.getAxis("left").setWidth(44)
+            plot.getAxis("left").enableAutoSIPrefix(False)
+        self.trace = self._left.plot([], [], connect="finite")
+        self.fit = self._left.plot([], [])
+        self.level = pg.InfiniteLine(0, angle=0)
+        self.window = pg.LinearRegionItem([0, 0], movable=False)
+        self.window.setZValue(-10)
+        for item in (self.level, self.window):
+            self._left.addItem(item)
+            item.hide()
+        self.others = [self._right.plot([], [], connect="finite") for _ in range(3)]
+        self._names = [pg.TextItem("", anchor=(1, 1)) for _ in range(3)]
+        for name in self._names:
+            self._right.addItem(name)
+        self.setAccessibleName("Live traces")
+        self.set_theme(theme)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        for widget in (self._left, self._right):
+            widget.setBackground(theme.ground)
+            for side in ("left", "bottom"):
+                axis = widget.getPlotItem().getAxis(side)
+                axis.setPen(pg.mkPen(theme.hairline))
+                axis.setTextPen(pg.mkPen(theme.muted))
+        self.trace.setPen(pg.mkPen(theme.ink, width=1.6))
+        self.fit.setPen(pg.mkPen(theme.accent, width=2.4))
+        self.level.setPen(pg.mkPen(theme.accent, width=1.2, style=Qt.PenStyle.DashLine))
+        self.window.setBrush(pg.mkBrush(theme.accent + "26"))
+        for line in self.window.lines:
+            line.setPen(pg.mkPen(theme.accent, width=1.2))
+        for curve, colour in zip(self.others, (theme.muted, theme.ink, theme.accent), strict=True):
+            curve.setPen(pg.mkPen(colour, width=1.4))
+        for name in self._names:
+            name.setColor(theme.ink)
+
+    def show_trace(
+        self, times: Array, values: Array, label: str, settling: Settling | None, window_s: tuple[float, float] | None
+    ) -> None:
+        """Show what must settle, with its fit and window where there are any."""
+        t, v = thinned(times, values)
+        self.trace.setData(t / 60, v)
+        self._left.getPlotItem().setTitle(label, size="9pt", color=self._theme.muted)
+        self.fit.setData([], [])
+        self.level.setVisible(settling is not None and not settling.settled)
+        if settling is not None:
+            ft, fv = thinned(settling.fit_times, settling.fit)
+            self.fit.setData(ft / 60, fv)
+            self.level.setValue(settling.final)
+        self.window.setVisible(window_s is not None)
+        if window_s is not None:
+            self.window.setRegion((window_s[0] / 60, window_s[1] / 60))
+
+    def show_levels(self, times: Array, levels: list[tuple[str, Array | None]]) -> None:
+        """Show the temperatures."""
+        self._right.getPlotItem().setTitle("°C", size="9pt", color=self._theme.muted)
+        known = [v[np.isfinite(v)] for _, v in levels if v is not None and np.isfinite(v).any()]
+        apart = 0.17 * (max(float(v.max()) for v in known) - min(float(v.min()) for v in known)) if known else 0.0
+        lowest = -np.inf  # names stand clear of each other, from the coolest up
+        for curve, name, (label, values) in zip(self.others, self._names, levels, strict=False):
+            if values is None or not np.isfinite(values).any():
+                curve.setData([], [])
+                name.setText("")
+                continue
+            t, v = thinned(times, values)
+            curve.setData(t / 60, v)
+            last = v[np.isfinite(v)][-1]
+            name.setText(label)
+            lowest = max(float(last), lowest + apart)
+            name.setPos(float(t[-1]) / 60, lowest)

@@ -1,0 +1,118 @@
+"""A running bench in figures with their state in words: what is read from two metres."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+import numpy as np
+
+from kuffin.core.heatpath import Level, Step, step
+from kuffin.verdicts.signals import Array, Signals
+from kuffin.verdicts.words import number
+
+_SMOOTH_S = 20.0
+_TREND_S = 150.0
+_STEADY_K_MIN = 0.04
+
+
+@dataclass(frozen=True)
+class LiveFigure:
+    """One big figure.
+
+    Attributes
+    ----------
+    value : float or None
+        None where it has said nothing lately.
+    state : str
+        In words: steady, rising 0.4 K/min, silent …
+    """
+
+    label: str
+    value: float | None
+    unit: str
+    state: str
+    digits: int = 1
+
+
+def smooth(times: Array, values: Array | None) -> float | None:
+    """The mean of the last twenty seconds (or five readings), None where nothing came."""
+    if values is None or not times.size:
+        return None
+    recent = np.flatnonzero(np.isfinite(values) & (times > times[-1] - 6 * _SMOOTH_S))
+    if not recent.size:
+        return None
+    inside = recent[times[recent] > times[-1] - _SMOOTH_S]
+    return float(np.mean(values[inside if inside.size >= 5 else recent[-5:]]))
+
+
+def trend(times: Array, values: Array) -> str:
+    """How a temperature moves, in words."""
+    known = np.isfinite(values) & (times > times[-1] - _TREND_S)
+    if known.sum() < 8:
+        return ""
+    t, v = times[known] - times[-1], values[known]
+    slope = 60.0 * float(np.polyfit(t, v, 1)[0])
+    left = v - np.polyval(np.polyfit(t, v, 1), t)
+    unsure = 120.0 * float(left.std()) / max(float(t.std()) * np.sqrt(known.sum()), 1e-9)
+    if abs(slope) < max(_STEADY_K_MIN, unsure):
+        return "steady"
+    return f"{'rising' if slope > 0 else 'falling'} {number(abs(slope), 1 if abs(slope) >= 0.95 else 2)} K/min"
+
+
+def load_words(times: Array, power: Array | None, loaded: bool) -> str:
+    """What the load does: dips between two passes of a looped load are no loss of load."""
+    if power is None:
+        return "no channel"
+    known = np.isfinite(power) & (times > times[-1] - 600)
+    if known.sum() < 5:
+        return "silent"
+    t, p = times[known], power[known]
+    if not loaded:
+        return "idle"
+    usual = float(np.percentile(p, 75))
+    low = p < 0.75 * usual
+    if not low[-1]:
+        dips = int(np.count_nonzero(low[1:] & ~low[:-1]))
+        return f"looped load, {dips} dips" if dips > 1 else "under load"
+    since = t[-1] - (t[np.flatnonzero(~low)[-1]] if (~low).any() else t[0])
+    return "dip between two passes" if since < 30 else f"the load has been low for {since:.0f} s"
+
+
+def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool) -> list[LiveFigure]:
+    """The big figures.
+
+    Parameters
+    ----------
+    extra : sequence of (label, unit, values)
+        Flow, sound and the like.
+    """
+    out = []
+    for label, upper, lower in (("die over coolant", s.die, s.coolant), ("coolant over air", s.coolant, s.air)):
+        if upper is not None and lower is not None:
+            rise = upper - lower
+            value = smooth(s.times, rise)
+            out.append(LiveFigure(label, value, "K", "silent" if value is None else trend(s.times, rise)))
+    power = s.power
+    if power is not None:
+        known = power[np.isfinite(power)]
+        out.append(
+            LiveFigure("power", float(known[-1]) if known.size else None, "W", load_words(s.times, power, loaded), 0)
+        )
+    for label, unit, values in extra:
+        value = smooth(s.times, values)
+        out.append(LiveFigure(label, value, unit, "silent" if value is None else "", 0))
+    return out
+
+
+def stairs(s: Signals, others: Sequence[tuple[str, Array]] = ()) -> tuple[list[Level], list[Step]]:
+    """The staircase of the moment: air, coolant, die, other parts."""
+    levels = []
+    for name, values in (("air", s.air), ("coolant", s.coolant), ("die", s.die), *others):
+        value = smooth(s.times, values)
+        if value is not None:
+            levels.append(Level(name, value))
+    power = smooth(s.times, s.power)
+    steps = [step(a.name, b.name, b.temperature_c - a.temperature_c, 0.0, power) for a, b in pairwise(levels)]
+    return levels, steps
