@@ -96,7 +96,11 @@ class Recorder:
 
     def troubles(self) -> list[str]:
         """What the instruments and the sink complain of now."""
-        found = [f"{i.name}: {s.trouble}" for i, s in zip(self._instruments, self._latest, strict=True) if s.trouble]
+        found = []
+        for instrument, latest in zip(self._instruments, self._latest, strict=True):
+            complaint = getattr(instrument, "complaint", str)
+            if trouble := latest.trouble or complaint():
+                found.append(f"{instrument.name}: {trouble}")
         return found + ([self.trouble] if self.trouble else [])
 
     def start(self) -> None:

@@ -27,6 +27,7 @@ ROLES = (
     "voltage",
     "current",
     "score",
+    "leak",
 )
 
 ROLE_QUANTITY = {
@@ -52,6 +53,7 @@ ROLE_QUANTITY = {
     "voltage": "voltage",
     "current": "current",
     "score": "unknown",
+    "leak": "unknown",
 }
 
 _COOLANT = {"coolant", "water", "liquid", "fluid", "loop", "reservoir", "res"}
@@ -118,6 +120,8 @@ def guess_role(name: str, quantity: str, unit: str | None) -> str | None:
         return "load" if words & {"load", "usage", "utilisation", "utilization", "busy"} else None
     if quantity in {"voltage", "current"}:
         return quantity
+    if words & {"leak", "leakage"}:
+        return "leak"
     if words & {"score", "points"}:
         return "score"
     return (

@@ -60,7 +60,7 @@ def record_run(
         if bench == SIMULATED:
             opened = open_simulated(found, chosen, mount, speed)
         else:
-            opened = open_this_bench(settings)
+            opened = open_this_bench(tuple(steps_and_limits(protocol_of(notebook, found))[0]), settings)
             if speed != 1:
                 raise BenchError("only the simulated bench runs faster than life")
         return _record(notebook, found, chosen, mount, opened, tell)

@@ -4,11 +4,23 @@ from __future__ import annotations
 
 from pathlib import Path
 
+from platformdirs import user_config_dir, user_log_dir
+
+from kuffin.bench.configured import ConfiguredInstrument
+from kuffin.bench.setup import BenchSetup, load_setup, roles_missing
 from kuffin.core.errors import BenchError
+from kuffin.core.protocol import Step
+from kuffin.recording.loads import LoadByCommand, LoadByHand, LoadControl
 from kuffin.recording.openbench import OpenBench
+from kuffin.verdicts.words import several
 
 
-def open_this_bench(settings: Path | None = None) -> OpenBench:
+def usual_place() -> Path:
+    """Where this computer's bench settings are kept."""
+    return Path(user_config_dir("kuffin")) / "bench.json"
+
+
+def open_this_bench(steps: tuple[Step, ...], settings: Path | None = None) -> OpenBench:
     """Open the instruments that are set up on this computer.
 
     Raises
@@ -16,9 +28,40 @@ def open_this_bench(settings: Path | None = None) -> OpenBench:
     BenchError
         Where there are none.
     """
-    raise BenchError("no instruments are set up on this computer")
+    setup = load_setup(settings or usual_place())
+    instruments = [ConfiguredInstrument(i) for i in setup.instruments if i.channels]
+    if not instruments:
+        raise BenchError("no instruments are set up on this computer; find them on the Bench page")
+    return OpenBench("this computer's instruments", instruments, load_for(setup, steps), setup.row_s)
 
 
-def set_up_words(settings: Path) -> tuple[str, bool]:
+def load_for(setup: BenchSetup, steps: tuple[Step, ...]) -> LoadControl:
+    """Commands where every load of the steps has one in the person's settings; else the person starts them."""
+    wanted = {s.load for s in steps if s.load}
+    if wanted and wanted <= set(setup.loads):
+        return LoadByCommand(setup.loads, Path(user_log_dir("kuffin")) / "load.log")
+    return LoadByHand()
+
+
+def set_up_words(steps: tuple[Step, ...], settings: Path) -> tuple[str, bool]:
     """What is set up on this computer, in words, and whether one can record from it."""
-    return "No instruments are set up on this computer yet: find them on the Bench page.", False
+    try:
+        setup = load_setup(settings)
+    except BenchError as error:
+        return str(error), False
+    channels = setup.channels
+    if not channels:
+        return "No instruments are set up on this computer yet: find them on the Bench page.", False
+    words = f"{several(len(channels), 'channel')} of {several(len([i for i in setup.instruments if i.channels]), 'instrument')}."
+    missing = roles_missing(channels)
+    if missing:
+        words += f" No channel tells {' or '.join(missing)}: what rests on it cannot be said."
+    wanted = sorted({s.load for s in steps if s.load})
+    lacking = [w for w in wanted if w not in setup.loads]
+    if lacking:
+        named = ", ".join(f"“{w}”" for w in lacking)
+        words += (
+            f" This notebook asks for the load {named}; a notebook may run nothing, so start it by hand when asked, or set "
+            "a command for it on the Bench page."
+        )
+    return words[:1].upper() + words[1:], True

@@ -158,7 +158,7 @@ class RunDesk(QWidget):
 
     def _bench_words(self, bench: str) -> tuple[str, bool]:
         if bench == "this":
-            return set_up_words(self.settings.bench_path)
+            return set_up_words(self.shelf.steps, self.settings.bench_path)
         return (
             "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source.",
             True,
@@ -182,7 +182,7 @@ class RunDesk(QWidget):
         study = self.state.study
         assert study is not None
         if bench == "this":
-            return open_this_bench(self.settings.bench_path)
+            return open_this_bench(self.shelf.steps, self.settings.bench_path)
         return open_simulated(study, candidate, mount, self._speed(bench))
 
     def start(self) -> None:

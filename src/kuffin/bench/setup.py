@@ -1,0 +1,177 @@
+"""This computer's bench: which instruments it reads, what their channels are, which commands start loads.
+
+It is kept in the person's own settings, as JSON, and never in a notebook: a notebook from a stranger must not run
+commands, open ports or call other computers.
+"""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass, field, replace
+from pathlib import Path
+from typing import Any
+
+from kuffin.core.calibration import Calibration
+from kuffin.core.errors import BenchError
+
+KINDS = {
+    "hwmon": "sensors of this computer",
+    "processor": "clocks and power of the processor",
+    "serial": "meter on a serial or USB port",
+    "network": "lines over the network",
+    "command": "a command's output",
+    "hand": "typed by hand",
+}
+
+
+@dataclass(frozen=True)
+class ChannelSetting:
+    """One channel that is recorded.
+
+    Attributes
+    ----------
+    source : str
+        What the driver calls it.
+    unit, quantity : str
+        Canonical; of a source that names no unit, what the person said.
+    scale : float
+        From what the source tells to that unit, where the source names none.
+    """
+
+    source: str
+    name: str
+    unit: str | None = None
+    quantity: str = "unknown"
+    role: str | None = None
+    scale: float = 1.0
+    shift: float = 0.0
+    calibration: Calibration = field(default_factory=Calibration)
+
+
+@dataclass(frozen=True)
+class InstrumentSetting:
+    """One instrument: its kind, where it is, how often it is read, its channels.
+
+    Attributes
+    ----------
+    where : str
+        A folder, a port, ``host:port``, or a command line.
+    """
+
+    kind: str
+    name: str
+    where: str = ""
+    interval_s: float = 1.0
+    baud: int = 9600
+    question: str = ""
+    channels: tuple[ChannelSetting, ...] = ()
+
+
+@dataclass(frozen=True)
+class BenchSetup:
+    """All instruments of this computer, its loads by name, and how often a row is kept."""
+
+    instruments: tuple[InstrumentSetting, ...] = ()
+    loads: dict[str, str] = field(default_factory=dict)
+    row_s: float = 1.0
+
+    @property
+    def channels(self) -> list[ChannelSetting]:
+        return [c for i in self.instruments for c in i.channels]
+
+    def with_instrument(self, instrument: InstrumentSetting, at: int | None = None) -> BenchSetup:
+        """The same with one more instrument, or with the one at a place replaced."""
+        kept = list(self.instruments)
+        if at is None:
+            kept.append(instrument)
+        else:
+            kept[at] = instrument
+        return replace(self, instruments=tuple(kept))
+
+    def without(self, at: int) -> BenchSetup:
+        """The same without the instrument at a place."""
+        return replace(self, instruments=self.instruments[:at] + self.instruments[at + 1 :])
+
+
+def load_setup(path: Path) -> BenchSetup:
+    """Read the settings; none yet: an empty bench.
+
+    Raises
+    ------
+    BenchError
+        Where the file cannot be read; it is left as it is.
+    """
+    if not path.exists():
+        return BenchSetup()
+    try:
+        kept = json.loads(path.read_text(encoding="utf-8"))
+        instruments = tuple(_instrument(i) for i in kept.get("instruments", []))
+        loads = {str(k): str(v) for k, v in kept.get("loads", {}).items()}
+        row_s = float(kept.get("row_s", 1.0))
+    except (OSError, ValueError, TypeError, KeyError, AttributeError) as error:
+        raise BenchError(
+            f"{path}: this computer's bench settings cannot be read ({error}); mend the file, or move it away to begin anew"
+        ) from None
+    check(BenchSetup(instruments, loads, row_s))
+    return BenchSetup(instruments, loads, row_s)
+
+
+def _instrument(kept: dict[str, Any]) -> InstrumentSetting:
+    channels = tuple(
+        ChannelSetting(**{**c, "calibration": Calibration(**c.get("calibration", {}))})
+        for c in kept.get("channels", [])
+    )
+    return InstrumentSetting(**{**kept, "channels": channels})
+
+
+def save_setup(path: Path, setup: BenchSetup) -> None:
+    """Write the settings, all or nothing.
+
+    Raises
+    ------
+    BenchError
+    """
+    check(setup)
+    partial = path.with_name(path.name + ".part")
+    try:
+        path.parent.mkdir(parents=True, exist_ok=True)
+        partial.write_text(json.dumps(asdict(setup), indent=1, ensure_ascii=False) + "\n", encoding="utf-8")
+        partial.replace(path)
+    except OSError as error:
+        raise BenchError(f"{path} cannot be written ({error.strerror}); the settings stay as they were") from None
+
+
+def check(setup: BenchSetup) -> None:
+    """Refuse settings that cannot be recorded from.
+
+    Raises
+    ------
+    BenchError
+    """
+    if not 0.05 <= setup.row_s <= 5.0:
+        raise BenchError("a row is kept every 0.05 to 5 s (20 to 0.2 times a second)")
+    names: set[str] = set()
+    for instrument in setup.instruments:
+        if instrument.kind not in KINDS:
+            raise BenchError(
+                f"{instrument.name}: “{instrument.kind}” is no kind of instrument; there is {', '.join(KINDS)}"
+            )
+        if not 0.05 <= instrument.interval_s <= 3600:
+            raise BenchError(f"{instrument.name}: it is read every 0.05 to 3600 s")
+        for channel in instrument.channels:
+            if channel.name.strip().lower() in names:
+                raise BenchError(f"two channels are called “{channel.name}”; give each its own name")
+            names.add(channel.name.strip().lower())
+
+
+def roles_missing(channels: Sequence[ChannelSetting]) -> list[str]:
+    """Which of the heat path's levels no channel tells."""
+    roles = {c.role for c in channels}
+    wanted = {
+        "the die": {"die", "hot_spot"},
+        "the coolant": {"coolant", "coolant_in", "coolant_out"},
+        "the air": {"air_in", "room"},
+        "the power": {"power", "wall_power"},
+    }
+    return [label for label, any_of in wanted.items() if not roles & any_of]
