@@ -3,8 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from functools import cached_property
-from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeySequence, QShortcut
@@ -15,7 +13,6 @@ from PySide6.QtWidgets import (
     QMainWindow,
     QMessageBox,
     QPushButton,
-    QScrollArea,
     QSplitter,
     QStackedWidget,
     QVBoxLayout,
@@ -32,6 +29,7 @@ from kuffin.app.header import Header
 from kuffin.app.importing import Importer
 from kuffin.app.jobs import Jobs
 from kuffin.app.look import theme as looks
+from kuffin.app.madelater import MadeLater
 from kuffin.app.menus import Menus
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.places import BEHIND, DESKS
@@ -47,15 +45,8 @@ from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
-if TYPE_CHECKING:
-    from kuffin.app.desks.plan.desk import PlanDesk
-    from kuffin.app.desks.prepare.desk import PrepareDesk
-    from kuffin.app.desks.run.desk import RunDesk
-    from kuffin.app.desks.shelf.benchpage import BenchPage
-    from kuffin.app.desks.shelf.shelfpage import ShelfPage
 
-
-class MainWindow(QMainWindow):
+class MainWindow(QMainWindow, MadeLater):
     """One window on one notebook."""
 
     def __init__(self, settings: Settings | None = None) -> None:
@@ -159,60 +150,6 @@ class MainWindow(QMainWindow):
         outer.addWidget(rule())
         outer.addWidget(self.strip)
         self.setCentralWidget(whole)
-
-    # --- desks that are made when they are first gone to, as they would hold up the start ----------------------------
-
-    @cached_property
-    def plan(self) -> PlanDesk:
-        """The Plan desk."""
-        from kuffin.app.desks.plan.desk import PlanDesk
-
-        return PlanDesk(self.state, self.shelf, self.theme, self.settings)
-
-    @cached_property
-    def prepare(self) -> PrepareDesk:
-        """The Prepare desk."""
-        from kuffin.app.desks.prepare.desk import PrepareDesk
-
-        desk = PrepareDesk(self.state, self.shelf, self.theme, self.settings)
-        desk.plan_wanted.connect(lambda: self.show_desk("Plan"))
-        desk.said.connect(self.strip.say)
-        return desk
-
-    @cached_property
-    def run(self) -> RunDesk:
-        """The Run desk."""
-        from kuffin.app.desks.run.desk import RunDesk
-
-        desk = RunDesk(self.state, self.shelf, self.theme, self.settings, self.running, self.caller)
-        desk.said.connect(self.strip.say)
-        desk.working.connect(self._show_working)
-        desk.inspect_wanted.connect(self.open_mount)
-        desk.desk_wanted.connect(self.show_desk)
-        return desk
-
-    @cached_property
-    def shelf_page(self) -> ShelfPage:
-        """The shelf."""
-        from kuffin.app.desks.shelf.shelfpage import ShelfPage
-
-        page = ShelfPage(self.state, self.shelf)
-        page.said.connect(self.strip.say)
-        return page
-
-    @cached_property
-    def bench_page(self) -> BenchPage:
-        """The bench."""
-        from kuffin.app.desks.shelf.benchpage import BenchPage
-
-        return BenchPage(self.state, self.shelf, self.theme)
-
-    @cached_property
-    def _bench_scroll(self) -> QScrollArea:
-        scroll = QScrollArea()
-        scroll.setWidgetResizable(True)
-        scroll.setWidget(self.bench_page)
-        return scroll
 
     def _connect(self) -> None:
         s = self.state
@@ -427,5 +364,7 @@ class MainWindow(QMainWindow):
         self.settings.set_layout("geometry", self.saveGeometry())
         self.settings.set_layout("split", self.split.saveState())
         self.running.stop_now()
+        if "bench_page" in self.__dict__ and self.bench_page.live is not None:
+            self.bench_page.live.loads.close_served()
         self.state.close()
         super().closeEvent(event)

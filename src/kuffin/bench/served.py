@@ -12,6 +12,7 @@ import threading
 import tty
 from pathlib import Path
 
+from kuffin.bench.setup import ChannelSetting, InstrumentSetting
 from kuffin.bench.simulated import SimulatedBench
 
 _SERIAL = {"Coolant in": "Tin", "Coolant out": "Tout", "Air in": "Tair"}
@@ -79,6 +80,52 @@ class ServedBench:
             partial = path.with_suffix(".part")
             partial.write_text(f"{round(values[name] * scale)}\n")
             partial.replace(path)  # a reader never sees half a number
+
+    def settings(self) -> list[InstrumentSetting]:
+        """How these interfaces are set up as instruments, with the roles of their channels."""
+
+        def channel(source: str, name: str, unit: str, quantity: str, role: str) -> ChannelSetting:
+            return ChannelSetting(source, name, unit, quantity, role)
+
+        return [
+            InstrumentSetting(
+                "hwmon",
+                "simulated sensors",
+                str(self.hwmon),
+                1.0,
+                channels=(
+                    channel("simproc Die", "Die", "degC", "temperature", "die"),
+                    channel("simproc Hot spot", "Hot spot", "degC", "temperature", "hot_spot"),
+                    channel("simproc Package power", "Package power", "W", "power", "power"),
+                    channel("simboard Pump", "Pump", "rpm", "rotational_speed", "pump"),
+                ),
+            ),
+            InstrumentSetting(
+                "serial",
+                "simulated probe box",
+                self.port,
+                0.5,
+                115_200,
+                "?" if self._asked else "",
+                (
+                    channel("Tin", "Coolant in", "degC", "temperature", "coolant_in"),
+                    channel("Tout", "Coolant out", "degC", "temperature", "coolant_out"),
+                    channel("Tair", "Air in", "degC", "temperature", "air_in"),
+                ),
+            ),
+            InstrumentSetting(
+                "network",
+                "simulated flow box",
+                self.address,
+                1.0,
+                channels=(
+                    channel("Flow", "Flow", "L/h", "flow", "flow"),
+                    channel("Sound", "Sound", "dBA", "sound_level", "sound"),
+                    channel("Fan", "Fans", "rpm", "rotational_speed", "fan"),
+                    channel("Room", "Room", "degC", "temperature", "room"),
+                ),
+            ),
+        ]
 
     def line(self) -> bytes:
         """What the serial meter says now."""

@@ -14,20 +14,17 @@ from kuffin.bench.recorder import Recorder, steady
 from kuffin.bench.tape import Array, Tape
 from kuffin.core.errors import KuffinError
 from kuffin.core.limits import Alarm, Limits, Watch
-from kuffin.core.protocol import Step, run_minutes
+from kuffin.core.protocol import Step
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.recording import NewMark, RunWriter
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.recording.openbench import OpenBench
-from kuffin.verdicts.forecast import Forecast, forecast
+from kuffin.recording.thinker import Thinker
+from kuffin.verdicts.forecast import Forecast
 from kuffin.verdicts.leading import WAITING, Leader, Stage
-from kuffin.verdicts.mountcheck import MountCheck, Sibling, check_mount, siblings
-from kuffin.verdicts.results import main_trace, run_result
+from kuffin.verdicts.mountcheck import MountCheck
 from kuffin.verdicts.signals import Signals, signals
-
-_CHECK_AT_S = 120.0
-_LOOK_EVERY_S = 45.0
 
 
 @dataclass(frozen=True)
@@ -92,7 +89,6 @@ class LiveRun:
         self._newest_s = [float("-inf")] * len(bench.channels)
         self._patience = [4 * max(i.interval_s, bench.interval_s) + 4 for i in bench.instruments for _ in i.channels]
         self._watch = Watch(limits)
-        self._trace = main_trace(study.under_test)
         started = dt.datetime.now()
         first, from_s = 1, 0.0
         self._writer = RunWriter(
@@ -111,8 +107,6 @@ class LiveRun:
             bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self._seen, from_s
         )
         self.leader = Leader(self.steps, bench.load.by_hand, first, from_s)
-        self.check: MountCheck | None = None
-        self.forecast = Forecast()
         self.over = ""
         self.asked: list[str] = []
         self.began_load_s: float | None = None
@@ -121,10 +115,8 @@ class LiveRun:
         self._said: set[str] = set()
         self._gaps = 0
         self._wall = time.time() - steady()
-        self._others: list[Sibling] | None = None
-        self.usual_s: float | None = None
         self._stop = threading.Event()
-        self._thinker = threading.Thread(target=self._think, daemon=True, name="thinker")
+        self._thinker = Thinker(self)
 
     def _take_up(self, run: Run, now: dt.datetime) -> tuple[int, float]:
         """Go on with a run that was cut off: its step again, after the gap."""
@@ -159,6 +151,25 @@ class LiveRun:
     @property
     def running(self) -> bool:
         return not self._stop.is_set()
+
+    @property
+    def check(self) -> MountCheck | None:
+        """The mount check, once it could be made."""
+        return self._thinker.check
+
+    @property
+    def forecast(self) -> Forecast:
+        """Where the step that is on is heading."""
+        return self._thinker.forecast
+
+    @property
+    def usual_s(self) -> float | None:
+        """How long the study's other runs took to settle."""
+        return self._thinker.usual_s
+
+    def wait(self, seconds: float) -> bool:
+        """Wait; True where the run has ended meanwhile."""
+        return self._stop.wait(seconds)
 
     def tick(self) -> Now:
         """Go on as far as the time says, and tell how things stand."""
@@ -244,7 +255,8 @@ class LiveRun:
     def close(self) -> None:
         """Let instruments and file go; the run counts from now on. Nobody is told: that is for the window's thread."""
         self.stop()
-        self._thinker.join(10)
+        self._stop.set()
+        self._thinker.wait()
         self.recorder.stop()
         self._writer.end(tell=False)
 
@@ -268,7 +280,7 @@ class LiveRun:
             self.asked += [a.strip() for a in before.step.ask.split(",") if a.strip()]
         if new_step:
             if stage.step.load:  # while it cools down, what was found stays to be seen
-                self.forecast = Forecast()
+                self._thinker.forget()
             try:
                 self.bench.load.apply(stage.step)
             except KuffinError as error:
@@ -364,63 +376,3 @@ class LiveRun:
         names = [name for name, _ in self.bench.roles]
         data = RunData(block[:, 0], {n: block[:, i] for i, n in enumerate(names, 1)}, {}, {})
         return signals(data, self.bench.roles)
-
-    def _think(self) -> None:
-        """Mount check and forecast, in a thread of its own: they take a moment."""
-        try:
-            self._others = siblings(self.notebook, self.study, self.mount.id if self.mount is not None else None)
-            self.usual_s = self._usual()
-        except Exception:  # the check is a help; the run does not depend on it
-            self._others = []
-        looked = 0.0
-        while not self._stop.wait(min(0.5, 5.0 / self.bench.speed)):
-            stage = self.leader.stage
-            if stage is None or not stage.step.load or stage.phase == WAITING:
-                continue
-            try:
-                self._check()
-                now = self.recorder.elapsed_s
-                if now - looked >= _LOOK_EVERY_S or self.forecast.looked_s < stage.begun_s:
-                    looked = now
-                    so_far = self.so_far()
-                    if so_far is not None:
-                        found = forecast(
-                            so_far, self._trace, self.study.tolerance_k, self._load_step_s(stage), self.usual_s
-                        )
-                        if self.leader.stage is not None and self.leader.stage.number == stage.number:
-                            self.forecast = found
-            except Exception as error:  # never let a fault of the helpers touch the run
-                self.forecast = Forecast(why_not=str(error))
-
-    def _load_step_s(self, stage: Stage) -> float:
-        """When the step on began (not its phase)."""
-        if self._step_at is None or self._step_at[0] != (stage.number, stage.attempt):
-            self._step_at = ((stage.number, stage.attempt), stage.begun_s)
-        return self._step_at[1]
-
-    _step_at: tuple[tuple[int, int], float] | None = None
-
-    def _check(self) -> None:
-        begin = self.began_load_s
-        if begin is None or self._others is None:
-            return
-        since = self.recorder.elapsed_s - begin
-        if since < 70 or (self.check is not None and self.check.check.stretch_s[1] >= _CHECK_AT_S - 1):
-            return
-        so_far = self.so_far()
-        if so_far is not None:
-            left = run_minutes(self.steps) - self.recorder.elapsed_s / 60
-            found = check_mount(self.study, self.candidate, so_far, begin, self._others, max(left, 0.0))
-            if (found is not None and self.check is None) or (found is not None and since >= _CHECK_AT_S):
-                self.check = found
-
-    def _usual(self) -> float | None:
-        """How long the study's other runs took to settle."""
-        took = []
-        for candidate in self.study.live_candidates:
-            for mount in candidate.live_mounts:
-                for run in mount.live_runs:
-                    found = run_result(self.notebook, self.study, run).traces.get(self._trace)
-                    if found is not None and found.settled_at_s is not None and found.load_start_s is not None:
-                        took.append(found.settled_at_s - found.load_start_s)
-        return float(np.median(took)) if took else None

@@ -7,7 +7,10 @@ from kuffin.core.compare import Comparison, PairResult
 
 def number(x: float, digits: int = 1) -> str:
     """A number for a sentence, with a true minus."""
-    return f"{x:.{digits}f}".replace("-", "−")
+    written = f"{x:.{digits}f}"
+    if written.startswith("-") and not written.strip("-0."):
+        written = written[1:]  # a minus in front of nothing
+    return written.replace("-", "−")
 
 
 def digits_for(spread: float) -> int:

@@ -79,6 +79,7 @@ class LiveTraces(QWidget):
         """Show what must settle, with its fit and window where there are any."""
         t, v = thinned(times, values)
         self.trace.setData(t / 60, v)
+        self._frame(self._left, t, [v, np.array([settling.final])] if settling is not None else [v], 1.0)
         self._left.getPlotItem().setTitle(label, size="9pt", color=self._theme.muted)
         self.fit.setData([], [])
         self.level.setVisible(settling is not None and not settling.settled)
@@ -90,11 +91,27 @@ class LiveTraces(QWidget):
         if window_s is not None:
             self.window.setRegion((window_s[0] / 60, window_s[1] / 60))
 
+    def _frame(
+        self, widget: pg.PlotWidget, times: Array, values: list[Array], least: float, above: float = 0.08
+    ) -> None:
+        """Ten minutes at least, and no noise blown up to fill the height."""
+        finite = [v[np.isfinite(v)] for v in values]
+        finite = [v for v in finite if v.size]
+        if not finite or not times.size:
+            return
+        low, high = min(float(v.min()) for v in finite), max(float(v.max()) for v in finite)
+        room = max(least - (high - low), 0.0) / 2
+        span = high - low + 2 * room
+        plot = widget.getPlotItem()
+        plot.setYRange(low - room - 0.05 * span, high + room + above * span, padding=0)
+        plot.setXRange(float(times[0]) / 60, max(float(times[-1]) / 60, 10.0) * 1.02, padding=0)
+
     def show_levels(self, times: Array, levels: list[tuple[str, Array | None]]) -> None:
         """Show the temperatures."""
         self._right.getPlotItem().setTitle("°C", size="9pt", color=self._theme.muted)
         known = [v[np.isfinite(v)] for _, v in levels if v is not None and np.isfinite(v).any()]
-        apart = 0.17 * (max(float(v.max()) for v in known) - min(float(v.min()) for v in known)) if known else 0.0
+        self._frame(self._right, times, known, 5.0, above=0.35)
+        apart = 0.24 * (max(float(v.max()) for v in known) - min(float(v.min()) for v in known)) if known else 0.0
         lowest = -np.inf  # names stand clear of each other, from the coolest up
         for curve, name, (label, values) in zip(self.others, self._names, levels, strict=False):
             if values is None or not np.isfinite(values).any():
@@ -105,5 +122,5 @@ class LiveTraces(QWidget):
             curve.setData(t / 60, v)
             last = v[np.isfinite(v)][-1]
             name.setText(label)
-            lowest = max(float(last), lowest + apart)
+            lowest = max(float(last), lowest + apart) if np.isfinite(lowest) else float(last)
             name.setPos(float(t[-1]) / 60, lowest)

@@ -3,11 +3,15 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
+from pathlib import Path
 from typing import Any
 
+from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QInputDialog
 
 from kuffin.app.desks.plan.page import Page
+from kuffin.app.desks.shelf.thiscomputer import ThisComputer
 from kuffin.app.look.theme import Theme
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
@@ -55,8 +59,18 @@ _KEYS = (
 class BenchPage(Page):
     """The page."""
 
-    def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
+    said = Signal(str)
+
+    def __init__(
+        self,
+        state: State,
+        shelf: ShelfState,
+        theme: Theme,
+        settings: Path | None = None,
+        busy: Callable[[], bool] = lambda: False,
+    ) -> None:
         super().__init__(state, shelf)
+        self.live: ThisComputer | None = None
         self.which = choice([], "Bench")
         self.which.activated.connect(self._chosen)
         self.column.addWidget(
@@ -107,6 +121,12 @@ class BenchPage(Page):
                 style="small",
             )
         )
+        if settings is not None:
+            self.heading("On this computer, live")
+            self.live = ThisComputer(settings, state.jobs, busy)
+            self.live.trouble.connect(state.trouble)
+            self.live.said.connect(self.said)
+            self.column.addWidget(self.live)
         self.column.addStretch(1)
 
     def _renew(self) -> None:

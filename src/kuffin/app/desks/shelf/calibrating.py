@@ -1,0 +1,129 @@
+"""Calibrating live channels: the zero check, two points, an offset."""
+
+from __future__ import annotations
+
+import datetime as dt
+from dataclasses import replace
+from typing import TYPE_CHECKING
+
+import numpy as np
+from PySide6.QtWidgets import QInputDialog, QVBoxLayout, QWidget
+
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import button, row
+from kuffin.core.calibration import Calibration, level, two_points
+from kuffin.core.errors import BenchError
+from kuffin.verdicts.words import number
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.shelf.thiscomputer import ThisComputer
+
+
+class Calibrating(QWidget):
+    """The buttons under the channels."""
+
+    def __init__(self, on: ThisComputer) -> None:
+        super().__init__()
+        self._on = on
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.addWidget(
+            row(
+                button("Zero check", self.zero_check, "Everything is at room temperature now: level the probes"),
+                button("Two points …", self.ask_two_points),
+                button("Offset …", self.ask_offset),
+                button("As it reads", lambda: self._calibrate(Calibration())),
+            )
+        )
+        column.addWidget(
+            text(
+                "Zero check: with everything off for hours and the loop running, all probes are at one temperature. Kuffin then levels them "
+                "on their median, so that differences between probes are right even where none is exact.",
+                style="small",
+            )
+        )
+
+    def zero_check(self) -> None:
+        """Everything is at room temperature now: level all temperature probes."""
+        means: dict[str, float] = {}
+        for at, instrument in enumerate(self._on.setup.instruments):
+            if instrument.kind in {"hwmon", "processor", "hand"}:
+                continue  # the machine's own sensors are warm whenever it is on
+            for channel in instrument.channels:
+                if channel.quantity == "temperature":
+                    raw = self._on.reading.mean(at, channel.source)
+                    means[channel.name] = channel.calibration.apply(raw)
+        try:
+            add = level(means)
+        except BenchError as error:
+            self._on.trouble.emit(str(error))
+            return
+        how = f"zero check of {dt.date.today():%d.%m.%Y}"
+        instruments = []
+        for instrument in self._on.setup.instruments:
+            channels = tuple(
+                replace(
+                    c, calibration=Calibration(c.calibration.gain, round(c.calibration.offset + add[c.name], 4), how)
+                )
+                if c.name in add
+                else c
+                for c in instrument.channels
+            )
+            instruments.append(replace(instrument, channels=channels))
+        spread = max(means.values()) - min(means.values())
+        if self._on.keep(replace(self._on.setup, instruments=tuple(instruments))):
+            power = self._power()
+            warm = (
+                f"; the machine draws {power:.0f} W now, so part of that may be real: do it again with everything off"
+                if power > 5
+                else ""
+            )
+            self._on.said.emit(f"{len(add)} probes are levelled; they differed by {number(spread, 2)} K{warm}")
+
+    def _power(self) -> float:
+        """What the machine draws now, W; 0 where nothing tells."""
+        for at, instrument in enumerate(self._on.setup.instruments):
+            for channel in instrument.channels:
+                value = self._on.reading.mean(at, channel.source) if channel.role in {"power", "wall_power"} else np.nan
+                if np.isfinite(value):
+                    return float(value)
+        return 0.0
+
+    def _calibrate(self, calibration: Calibration) -> None:
+        chosen = self._on.chosen_channel()
+        if chosen is not None:
+            at, channel = chosen
+            channels = [
+                replace(c, calibration=calibration) if c.source == channel.source else c
+                for c in self._on.setup.instruments[at].channels
+            ]
+            self._on.set_channels(at, channels)
+
+    def ask_offset(self) -> None:
+        """Ask for what is added to a channel."""
+        if self._on.chosen_channel() is not None:
+            value, ok = QInputDialog.getDouble(self, "Offset", "What is added to what it reads:", 0.0, -1000, 1000, 3)
+            if ok:
+                self._calibrate(Calibration(1.0, value, "typed"))
+
+    def ask_two_points(self) -> None:
+        """Ask for two points."""
+        if self._on.chosen_channel() is None:
+            return
+        written, ok = QInputDialog.getText(
+            self, "Two points", "Read and true, cold then warm, such as:  0.4 0.0  50.9 50.0", text="0.0 0.0  50.0 50.0"
+        )
+        if ok:
+            self.two_points(written)
+
+    def two_points(self, written: str) -> None:
+        """Calibrate the chosen channel by two points: read, true, read, true."""
+        try:
+            values = [float(v) for v in written.replace(",", ".").replace(";", " ").split()]
+            if len(values) != 4:
+                raise ValueError
+            self._calibrate(two_points(*values))
+        except ValueError:
+            self._on.trouble.emit(f"“{written}” are not four numbers: read and true, cold, then warm")
+        except BenchError as error:
+            self._on.trouble.emit(str(error))

@@ -1,0 +1,370 @@
+"""The live instruments of this computer: found, named, given roles, calibrated; and the commands that start loads.
+
+All of it is the person's own and stands in no notebook.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from pathlib import Path
+
+import numpy as np
+from PySide6.QtCore import Signal
+from PySide6.QtGui import QHideEvent, QShowEvent
+from PySide6.QtWidgets import QInputDialog, QMenu, QVBoxLayout, QWidget
+
+from kuffin.app.desks.shelf.calibrating import Calibrating
+from kuffin.app.desks.shelf.loads import Loads
+from kuffin.app.jobs import Jobs, Task
+from kuffin.app.livereading import LiveReading
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
+from kuffin.bench.configured import calibrated, in_unit, proposed
+from kuffin.bench.discovery import Found, discover
+from kuffin.bench.lines import Told
+from kuffin.bench.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
+from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.units import shown
+from kuffin.logs.roles import ROLES
+from kuffin.verdicts.words import number
+
+_RATES = (
+    ("20 times a second", 0.05),
+    ("10 times a second", 0.1),
+    ("5 times a second", 0.2),
+    ("twice a second", 0.5),
+    ("once a second", 1.0),
+    ("every 2 s", 2.0),
+    ("every 5 s", 5.0),
+)
+_WHERE = {
+    "hwmon": "folder",
+    "processor": "folder",
+    "serial": "port",
+    "network": "host:port",
+    "command": "command",
+    "hand": "",
+}
+
+
+class ThisComputer(QWidget):
+    """The section on the Bench page."""
+
+    trouble = Signal(str)
+    said = Signal(str)
+    changed = Signal()
+
+    def __init__(self, path: Path, jobs: Jobs, busy: Callable[[], bool]) -> None:
+        super().__init__()
+        self.path, self._jobs, self._busy = path, jobs, busy
+        self.setup = BenchSetup()
+        self.reading = LiveReading(self)
+        self.reading.told.connect(self._show_values)
+        self._sources: list[str] = []
+        adder = button("Add one …", lambda: None)
+        menu = QMenu(adder)
+        for kind in ("serial", "network", "command", "hand", "hwmon"):
+            menu.addAction(KINDS[kind], lambda k=kind: self.ask_instrument(k))
+        adder.setMenu(menu)
+        self.rate = choice([(label, value) for label, value in _RATES], "How often a row is kept")
+        self.rate.activated.connect(lambda _i: self.keep(replace(self.setup, row_s=float(self.rate.currentData()))))
+        self._empty = text(
+            "Nothing is read on this computer yet. Kuffin looks at the kernel's sensors and listens at serial ports; it sends nothing.",
+            style="muted",
+        )
+        self.instruments = WritingTable(
+            ["instrument", "kind", "where", "read every", "baud", "asked with", "now"], "Live instruments", stretch=2
+        )
+        self.instruments.written.connect(self._instrument_written)
+        self.instruments.currentCellChanged.connect(lambda r, _c, br, _bc: self._show_channels() if r != br else None)
+        self._title = text(style="heading")
+        self.channels = WritingTable(
+            ["recorded", "it says", "name", "unit", "what it is", "calibration", "now"],
+            "Live channels",
+            self._options,
+            stretch=5,
+        )
+        self.channels.written.connect(self._channel_written)
+        self.calibrating = Calibrating(self)
+        self.loads = Loads(self)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.addWidget(
+            row(
+                button("Look for instruments", self.look),
+                adder,
+                button("Remove it", self._remove),
+                text("   a row", wrap=False),
+                self.rate,
+            )
+        )
+        column.addWidget(self._empty)
+        column.addWidget(self.instruments)
+        column.addWidget(self._title)
+        column.addWidget(self.channels)
+        column.addWidget(self.calibrating)
+        column.addWidget(self.loads)
+        self._load()
+
+    # --- what is kept ----------------------------------------------------------------------------------------------
+
+    def _load(self) -> None:
+        try:
+            self.setup = load_setup(self.path)
+        except KuffinError as error:
+            self.trouble.emit(str(error))
+        self.renew()
+
+    def keep(self, setup: BenchSetup) -> bool:
+        """Keep changed settings; False where they cannot be kept, which is said."""
+        try:
+            save_setup(self.path, setup)
+        except BenchError as error:
+            self.trouble.emit(str(error))
+            self.renew()
+            return False
+        self.setup = setup
+        self._read()
+        self.renew()
+        self.changed.emit()
+        return True
+
+    def _read(self) -> None:
+        if self.isVisible() and not self._busy():
+            self.reading.start(self.setup.instruments)
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        self._read()
+
+    def hideEvent(self, event: QHideEvent) -> None:
+        self.reading.stop()
+        super().hideEvent(event)
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def renew(self) -> None:
+        """Show the settings as they are."""
+        refill(self.rate, [(label, value) for label, value in _RATES], self.setup.row_s)
+        have = bool(self.setup.instruments)
+        self._empty.setVisible(not have)
+        for widget in (self.instruments, self._title, self.channels, self.calibrating):
+            widget.setVisible(have)
+        at = self.instruments.currentRow()
+        self.instruments.fill([self._row(i, n) for n, i in enumerate(self.setup.instruments)], fixed=(1, 6))
+        self.instruments.fit(6)
+        if have and not 0 <= at < len(self.setup.instruments):
+            self.instruments.setCurrentCell(0, 0)
+        self._show_channels()
+        self.loads.renew()
+
+    def _row(self, i: InstrumentSetting, at: int) -> list[str]:
+        serial = i.kind == "serial"
+        state = self.reading.trouble(at) or (
+            f"{len(self.reading.values(at))} values" if self.reading.values(at) else ""
+        )
+        return [
+            i.name,
+            KINDS[i.kind],
+            i.where,
+            f"{i.interval_s:g} s",
+            str(i.baud) if serial else "",
+            i.question if serial or i.kind == "network" else "",
+            state if i.kind != "hand" else "typed while a run is recorded",
+        ]
+
+    @property
+    def _at(self) -> int | None:
+        at = self.instruments.currentRow()
+        return at if 0 <= at < len(self.setup.instruments) else None
+
+    def _show_channels(self) -> None:
+        at = self._at
+        if at is None:
+            return
+        instrument = self.setup.instruments[at]
+        self._title.setText(f"Channels of {instrument.name}")
+        told = self.reading.values(at)
+        known = {c.source: c for c in instrument.channels}
+        self._sources = [*known, *(name for name in told if name not in known)]
+        rows = []
+        for source in self._sources:
+            channel = known.get(source)
+            about = channel or proposed(source, told[source], set())
+            rows.append(
+                [
+                    "yes" if channel else "no",
+                    source,
+                    about.name,
+                    shown(about.unit) if about.unit else "",
+                    (about.role or "").replace("_", " "),
+                    about.calibration.words if channel else "",
+                    self._now(told.get(source), about),
+                ]
+            )
+        self.channels.fill(rows, fixed=(1, 5, 6))
+        self.channels.fit(14)
+
+    def _now(self, told: Told | None, channel: ChannelSetting) -> str:
+        value = calibrated(told, channel)
+        return (
+            "–"
+            if not np.isfinite(value)
+            else f"{number(value, 2 if abs(value) < 100 else 0)} {shown(channel.unit) if channel.unit else ''}".strip()
+        )
+
+    def _show_values(self) -> None:
+        if self._busy():
+            self.reading.stop()
+            return
+        for at, instrument in enumerate(self.setup.instruments):
+            item = self.instruments.item(at, 6)
+            words = self._row(instrument, at)[6]
+            if item is not None and item.text() != words:
+                self.instruments.fill([self._row(i, n) for n, i in enumerate(self.setup.instruments)], fixed=(1, 6))
+                break
+        if not self.channels.isVisible() or self.channels.state() == WritingTable.State.EditingState:
+            return
+        self._show_channels()
+
+    def _options(self, _at: int, column: int) -> list[str] | None:
+        if column == 0:
+            return ["yes", "no"]
+        return ["", *(r.replace("_", " ") for r in ROLES)] if column == 4 else None
+
+    # --- instruments -----------------------------------------------------------------------------------------------
+
+    def look(self) -> None:
+        """Look for instruments, off the window's thread."""
+        if self._busy():
+            self.trouble.emit("a run is being recorded; look for instruments when it is over")
+            return
+        self.reading.stop()
+        self._jobs.start("looking for instruments", lambda task: self._discover(task), self._found, self.trouble.emit)
+
+    def _discover(self, task: Task) -> list[Found]:
+        return discover(task.report)
+
+    def _found(self, found: list[Found]) -> None:
+        have = {(i.kind, i.where) for i in self.setup.instruments}
+        new = [f for f in found if (f.setting.kind, f.setting.where) not in have]
+        setup = self.setup
+        for one in new:
+            setup = setup.with_instrument(one.setting)
+        troubles = [f"{f.setting.name}: {f.trouble}" for f in new if f.trouble]
+        if not new:
+            self.said.emit(
+                "nothing new was found: neither sensors of the kernel's nor serial ports that are not listed yet"
+            )
+        elif troubles:
+            self.said.emit("; ".join(troubles))
+        self.keep(setup)
+
+    def ask_instrument(self, kind: str) -> None:
+        """Ask where an instrument is."""
+        questions = {
+            "serial": ("Its port, such as /dev/ttyUSB0:", "/dev/ttyUSB0"),
+            "network": ("Its address, as host:port:", "192.168.0.20:5000"),
+            "command": ("The command; its output's lines hold the numbers:", ""),
+            "hand": (
+                "What is typed, with its unit in brackets, such as: infrared spot [°C], score",
+                "infrared spot [°C]",
+            ),
+            "hwmon": ("The folder of the kernel's sensors:", "/sys/class/hwmon"),
+        }
+        question, usual = questions[kind]
+        written, ok = QInputDialog.getText(self, f"Add: {KINDS[kind]}", question, text=usual)
+        if ok and written.strip():
+            self.add(kind, written.strip())
+
+    def add(self, kind: str, where: str) -> None:
+        """Add an instrument of a kind."""
+        if kind == "hand":
+            self._add_hand(where)
+            return
+        name = Path(where).name if kind in {"serial", "hwmon"} else where.split()[0]
+        interval = 5.0 if kind == "command" else 1.0
+        if self.keep(self.setup.with_instrument(InstrumentSetting(kind, name or where, where, interval))):
+            self.instruments.setCurrentCell(len(self.setup.instruments) - 1, 0)
+
+    def _add_hand(self, written: str) -> None:
+        channels = []
+        try:
+            for piece in written.split(","):
+                name, _, unit = piece.partition("[")
+                channel = ChannelSetting(name.strip(), name.strip())
+                if unit.strip(" ]"):
+                    channel = in_unit(channel, unit.strip(" ]"))
+                channels.append(channel)
+        except BenchError as error:
+            self.trouble.emit(str(error))
+            return
+        self.keep(self.setup.with_instrument(InstrumentSetting("hand", "typed by hand", channels=tuple(channels))))
+
+    def _remove(self) -> None:
+        if self._at is not None:
+            self.keep(self.setup.without(self._at))
+
+    def _instrument_written(self, at: int, column: int, written: str) -> None:
+        instrument, content = self.setup.instruments[at], written.strip()
+        try:
+            if column == 0:
+                changed = replace(instrument, name=content or instrument.name)
+            elif column == 2:
+                changed = replace(instrument, where=content)
+            elif column == 3:
+                changed = replace(instrument, interval_s=float(content.removesuffix("s").replace(",", ".")))
+            elif column == 4:
+                changed = replace(instrument, baud=int(content))
+            else:
+                changed = replace(instrument, question=content)
+        except ValueError:
+            self.trouble.emit(f"“{content}” is no number")
+            self.renew()
+            return
+        self.keep(self.setup.with_instrument(changed, at))
+
+    # --- channels --------------------------------------------------------------------------------------------------
+
+    def set_channels(self, at: int, channels: list[ChannelSetting]) -> None:
+        """Keep an instrument's channels."""
+        self.keep(self.setup.with_instrument(replace(self.setup.instruments[at], channels=tuple(channels)), at))
+
+    def _channel_written(self, line: int, column: int, written: str) -> None:
+        at = self._at
+        if at is None or line >= len(self._sources):
+            return
+        source = self._sources[line]
+        instrument = self.setup.instruments[at]
+        kept = {c.source: c for c in instrument.channels}
+        taken = {c.name.lower() for c in self.setup.channels}
+        told = self.reading.values(at).get(source, Told(float("nan")))
+        channel = kept.get(source) or proposed(source, told, taken)
+        try:
+            if column == 0 and written == "no":
+                kept.pop(source, None)
+            elif column == 2:
+                kept[source] = replace(channel, name=written.strip() or channel.name)
+            elif column == 3:
+                kept[source] = in_unit(channel, written)
+            elif column == 4:
+                kept[source] = replace(channel, role=written.replace(" ", "_") or None)
+            else:
+                kept[source] = channel
+        except BenchError as error:
+            self.trouble.emit(str(error))
+            self._show_channels()
+            return
+        order = {s: i for i, s in enumerate(self._sources)}
+        self.set_channels(at, sorted(kept.values(), key=lambda c: order.get(c.source, 0)))
+
+    def chosen_channel(self) -> tuple[int, ChannelSetting] | None:
+        """The instrument's place and the channel that is chosen; it is said where none is."""
+        at, line = self._at, self.channels.currentRow()
+        if at is not None and 0 <= line < len(self._sources):
+            found = next((c for c in self.setup.instruments[at].channels if c.source == self._sources[line]), None)
+            if found is not None:
+                return at, found
+        self.trouble.emit("choose a channel that is recorded first")
+        return None
