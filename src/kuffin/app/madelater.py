@@ -35,6 +35,7 @@ class MadeLater:
     caller: Caller
     show_desk: Callable[[str], None]
     open_mount: Callable[[int], None]
+    practise: Callable[[], None]
     _show_working: Callable[..., None]
 
     @cached_property
@@ -64,6 +65,7 @@ class MadeLater:
         desk.working.connect(self._show_working)
         desk.inspect_wanted.connect(self.open_mount)
         desk.desk_wanted.connect(self.show_desk)
+        desk.practise_wanted.connect(self.practise)
         return desk
 
     @cached_property

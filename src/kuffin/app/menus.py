@@ -49,6 +49,7 @@ class Menus:
         self.recent = menu.addMenu("Open recent")
         self.recent.aboutToShow.connect(self._fill_recent)
         self._add(menu, "Open the demo", w.notebooks.open_demo)
+        self._add(menu, "Practise on the simulated bench", w.practise)
         self._add(menu, "Write the demo's logs …", w.notebooks.ask_demo_logs)
         menu.addSeparator()
         self._add(menu, "Save a copy as …", w.notebooks.save_copy, "Ctrl+Shift+S", "notebook")

@@ -116,6 +116,30 @@ class Notebooks(QObject):
 
         self._state.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self._state.trouble.emit)
 
+    def open_practice(self, ready: Callable[[Path], None]) -> None:
+        """Make and open a fresh practice notebook, then go on with `ready`."""
+        from kuffin.demo.practising import build_practice
+
+        if self._recording():
+            return
+        place, n = demo_cache() / f"practice{SUFFIX}", 1
+        while self._state.notebook is not None and place == self._state.notebook.path:
+            n += 1
+            place = demo_cache() / f"practice-{n}{SUFFIX}"
+
+        def work(_job: Task) -> Path:
+            place.parent.mkdir(parents=True, exist_ok=True)
+            for extra in ("", "-wal", "-shm"):
+                place.with_name(place.name + extra).unlink(missing_ok=True)
+            build_practice(place)
+            return place
+
+        def done(path: Path) -> None:
+            if self.open_path(path):
+                ready(path)
+
+        self._state.jobs.start("preparing the practice bench", work, done, self._state.trouble.emit)
+
     def ask_demo_logs(self) -> None:
         """Ask for a folder and write the demo's runs there as ordinary logs, to practise adding them."""
         folder = QFileDialog.getExistingDirectory(self._parent, "Write the demo's logs into", str(documents()))

@@ -11,6 +11,7 @@ from kuffin.notebook.entities import Mount, Run
 from kuffin.recording.headless import steps_and_limits
 from kuffin.recording.live import LiveRun, Now
 from kuffin.recording.openbench import OpenBench
+from kuffin.verdicts.leading import step_s
 from kuffin.verdicts.words import number
 
 _TICK_MS = 200
@@ -123,8 +124,7 @@ class Running(QObject):
             return 0.0
         done, total = 0.0, 0.0
         for i, step in enumerate(live.steps, 1):
-            usual = live.usual_s if step.settle == "detect" and live.usual_s else 60 * step.longest_min
-            length = usual + 60 * step.measure_min
+            length = step_s(step, live.usual_s)
             total += length
             if i < now.stage.number:
                 done += length

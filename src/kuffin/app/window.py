@@ -171,6 +171,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.running.ticked.connect(self._show_running)
         self.running.ended.connect(lambda _run, _why: self._show_running(None))
         self.start.demo_wanted.connect(self.notebooks.open_demo)
+        self.start.practice_wanted.connect(self.practise)
         self.start.study_wanted.connect(self.studies.new_study)
         self.start.shelf_wanted.connect(lambda: self.show_behind("Shelf"))
         self.studies.started.connect(lambda: self.show_desk("Plan"))
@@ -340,6 +341,17 @@ class MainWindow(QMainWindow, MadeLater):
             f"<p><b>Kuffin {__version__}</b></p><p>A bench notebook for people who test cooling parts.</p>"
             "<p>MIT licence. The B612 fonts are under the SIL Open Font License.</p><p>Kuffin is no safety device.</p>",
         )
+
+    def practise(self) -> None:
+        """Open a fresh practice notebook and hide a fault in its next run."""
+
+        def ready(_path: object) -> None:
+            from kuffin.demo.practising import draw
+
+            self.run.practise(draw())
+            self.show_desk("Run")
+
+        self.notebooks.open_practice(ready)
 
     def may_stop(self) -> bool:
         """Ask whether the run that is being recorded shall be stopped."""

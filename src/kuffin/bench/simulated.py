@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import threading
 from collections.abc import Callable
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -16,6 +16,35 @@ from kuffin.bench.thermal import simulate
 
 _LONGEST_S = 12 * 3600.0  # the room is laid out for so long
 FULL_FAN_RPM = 1636.0
+
+
+@dataclass(frozen=True)
+class Fault:
+    """What goes wrong while a run goes on; nothing by default.
+
+    Attributes
+    ----------
+    hot_spot_k_w : float
+        How much further the hot spot stands over the die, K/W.
+    pump_sag_per_h, paste_growth_per_h : float
+        Share of pump speed lost, and by which the paste's resistance grows, in an hour.
+    swapped : tuple of str
+        Two channels changed round.
+    stuck : tuple of str and float
+        A channel that stands still from some second on.
+    warm_intake_k : float
+        How much warmer the radiator's air is than the air probe says.
+    extra_w : float
+        What a program in the background takes.
+    """
+
+    hot_spot_k_w: float = 0.0
+    pump_sag_per_h: float = 0.0
+    paste_growth_per_h: float = 0.0
+    swapped: tuple[str, str] | None = None
+    stuck: tuple[str, float] | None = None
+    warm_intake_k: float = 0.0
+    extra_w: float = 0.0
 
 
 class SimulatedBench:
@@ -45,9 +74,13 @@ class SimulatedBench:
         speed: float = 1.0,
         clock: Callable[[], float] = steady,
         interval_s: float = 2.0,
+        fault: Fault | None = None,
     ) -> None:
         self._plan, self._pump, self._speed, self._clock = plan, pump, speed, clock
         self.interval_s = interval_s
+        self._fault = fault or Fault()
+        self._stuck_at: float | None = None
+        self._worn: float | None = None  # the pump's share of full speed, where it sags
         self._rng = np.random.default_rng(seed)
         self._grid = np.arange(0.0, _LONGEST_S, 10.0)
         self._air = plan.room.air(self._grid, self._rng)
@@ -75,7 +108,7 @@ class SimulatedBench:
             self._load = (
                 replace(self._plan.load, power_w=idle, period_s=None)
                 if power_w is None
-                else replace(self._plan.load, power_w=power_w)
+                else replace(self._plan.load, power_w=power_w + self._fault.extra_w)
             )
 
     def set_speeds(self, pump_percent: float | None = None, fan_percent: float | None = None) -> None:
@@ -94,13 +127,39 @@ class SimulatedBench:
         """The channels' values now."""
         with self._lock:
             values = self._advance()
-            return [float(INSTRUMENTS[c.name][3].read(values[c.name][-1:], self._rng)[0]) for c in self.channels]
+            read = {
+                c.name: float(INSTRUMENTS[c.name][3].read(values[c.name][-1:], self._rng)[0]) for c in self.channels
+            }
+            return list(self._faulty(read).values())
+
+    def _faulty(self, read: dict[str, float]) -> dict[str, float]:
+        fault = self._fault
+        if fault.hot_spot_k_w:
+            read["Hot spot"] += fault.hot_spot_k_w * read["Package power"]
+        if fault.swapped is not None:
+            a, b = fault.swapped
+            read[a], read[b] = read[b], read[a]
+        if fault.stuck is not None and self._now >= fault.stuck[1]:
+            if self._stuck_at is None:
+                self._stuck_at = read[fault.stuck[0]]
+            read[fault.stuck[0]] = self._stuck_at
+        return read
+
+    def _wear(self) -> None:
+        """Pump and paste change as the run goes on."""
+        hours, fault = self._now / 3600, self._fault
+        if not fault.pump_sag_per_h and not fault.paste_growth_per_h:
+            return
+        block = replace(self._plan.block, paste_k_w=self._plan.block.paste_k_w * (1 + fault.paste_growth_per_h * hours))
+        self._worn = self._pump_speed * max(1 - fault.pump_sag_per_h * hours, 0.3)
+        self._loop, self._flow = built(replace(self._plan, block=block), self._pump, self._fan_rpm, self._worn)
 
     def close(self) -> None:
         """Nothing to let go of."""
 
     def _advance(self) -> dict[str, np.ndarray]:
         """Let the model run up to now; the truth on the way there, its last moment now."""
+        self._wear()
         steps = int(((self._clock() - self._began) * self._speed - self._now) / STEP_S)
         if steps > 0:
             self._truths = self._run(steps)
@@ -110,7 +169,8 @@ class SimulatedBench:
         times = self._now + STEP_S * np.arange(steps + 1)
         air = np.interp(times, self._grid, self._air)
         demand = self._load.demand(times, self._load_begin)
-        course = simulate(self._loop, times, demand, air, start=self._state)
+        course = simulate(self._loop, times, demand, air + self._fault.warm_intake_k, start=self._state)
         self._now = float(times[-1])
         self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
-        return truths(self._pump, self._loop, self._flow, self._fan_rpm, self._pump_speed, air, demand, course)
+        speed = self._pump_speed if self._worn is None else self._worn
+        return truths(self._pump, self._loop, self._flow, self._fan_rpm, speed, air, demand, course)

@@ -113,6 +113,7 @@ class LiveRun:
         self._before: Stage | None = None
         self._alarms: dict[str, Alarm] = {}
         self._said: set[str] = set()
+        self._warned: set[tuple[str, bool]] = set()
         self._gaps = 0
         self._wall = time.time() - steady()
         self._stop = threading.Event()
@@ -298,8 +299,11 @@ class LiveRun:
 
     def _heed(self, alarms: list[Alarm], now: float) -> None:
         for alarm in alarms:
-            known = self._alarms.get(alarm.key)
-            if known is None or (alarm.stop and not known.stop):
+            if (
+                alarm.key,
+                alarm.stop,
+            ) not in self._warned:  # once each: a level that hovers must not cry again and again
+                self._warned.add((alarm.key, alarm.stop))
                 self._writer.mark(NewMark(now, "alarm", alarm.sentence))
         still = {a.key: a for a in alarms}
         passed = {k: a for k, a in self._alarms.items() if a.stop and k not in still}

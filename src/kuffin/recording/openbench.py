@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import Instrument
-from kuffin.bench.simulated import SimulatedBench
+from kuffin.bench.simulated import Fault, SimulatedBench
 from kuffin.bench.station import RunPlan
 from kuffin.notebook.recording import ChannelRow
 from kuffin.recording.loads import LoadControl, SimulatedLoad
@@ -40,7 +40,7 @@ class OpenBench:
         return [(name, role) for name, _, _, role in self.channels]
 
 
-def simulated(plan: RunPlan, seed: int, speed: float) -> OpenBench:
-    """The bench that ships, with something built in."""
-    bench = SimulatedBench(plan, Pump(), seed, speed)
+def simulated(plan: RunPlan, seed: int, speed: float, fault: Fault | None = None) -> OpenBench:
+    """The bench that ships, with something built in, and a fault where one practises."""
+    bench = SimulatedBench(plan, Pump(), seed, speed, fault=fault)
     return OpenBench("simulated bench", [bench], SimulatedLoad(bench), bench.interval_s, speed)

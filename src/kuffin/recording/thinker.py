@@ -7,9 +7,8 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.protocol import run_minutes
 from kuffin.verdicts.forecast import Forecast, forecast
-from kuffin.verdicts.leading import WAITING, Stage
+from kuffin.verdicts.leading import WAITING, Stage, run_s
 from kuffin.verdicts.mountcheck import MountCheck, Sibling, check_mount, siblings
 from kuffin.verdicts.results import main_trace, run_result
 
@@ -102,7 +101,7 @@ class Thinker:
         so_far = live.so_far()
         if so_far is None:
             return
-        left = run_minutes(live.steps) - live.recorder.elapsed_s / 60
+        left = run_s(live.steps, self.usual_s) / 60 - live.recorder.elapsed_s / 60
         found = check_mount(live.study, live.candidate, so_far, begin, self._others, max(left, 0.0))
         if found is not None and (self.check is None or since >= _CHECK_AT_S):
             self.check = found

@@ -49,6 +49,17 @@ class Stage:
         return f"{self.step.name}, {'warming up' if self.step.load else 'waiting'}"
 
 
+def step_s(step: Step, usual_s: float | None) -> float:
+    """How long a step is expected to take, with what the study's other runs took to settle."""
+    settling = usual_s if step.settle == "detect" and usual_s is not None else 60 * step.longest_min
+    return min(settling, 60 * step.longest_min) + 60 * step.measure_min
+
+
+def run_s(steps: Sequence[Step], usual_s: float | None) -> float:
+    """How long a whole run is expected to take."""
+    return sum(step_s(s, usual_s) for s in steps)
+
+
 class Leader:
     """Goes through a protocol's steps; asked about once a second, it says where the run stands.
 

@@ -14,6 +14,7 @@ class StartPage(QWidget):
     """What one can do first."""
 
     demo_wanted = Signal()
+    practice_wanted = Signal()
     study_wanted = Signal()
     logs_wanted = Signal()
     open_wanted = Signal()
@@ -36,6 +37,11 @@ class StartPage(QWidget):
         column.addSpacing(14)
         for label, hint, signal in (
             ("Open the demo", "four slim radiators, three afternoons, a truth that is known", self.demo_wanted),
+            (
+                "Practise",
+                "run a mount on the simulated bench: one fault is hidden in it, and you find it",
+                self.practice_wanted,
+            ),
             ("Start a study", "what is compared, the candidates, how small a difference matters", self.study_wanted),
             ("Add logs", "or drop log files anywhere on this window", self.logs_wanted),
         ):

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from PySide6.QtWidgets import QInputDialog
+from PySide6.QtWidgets import QCheckBox, QInputDialog, QLabel
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.shelfstate import ShelfState
@@ -13,15 +13,15 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
 from kuffin.core.errors import BenchError, KuffinError
-from kuffin.core.limits import Limits
+from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
 from kuffin.core.parts import Field, read_field
 from kuffin.core.protocol import Step, run_minutes, step_minutes, sweep
 from kuffin.notebook import edits, planning
 from kuffin.notebook.entities import Protocol
 
 _NAME = "the usual three steps"
-_COLUMNS = ("step", "load", "power", "pump", "fans", "settles", "at most", "measure", "expected")
-_KEYS = ("name", "load", "power_w", "pump_percent", "fan_percent", "settle", "longest_min", "measure_min")
+_COLUMNS = ("step", "load", "power", "pump", "fans", "settles", "at most", "measure", "ask for", "expected")
+_KEYS = ("name", "load", "power_w", "pump_percent", "fan_percent", "settle", "longest_min", "measure_min", "ask")
 _SETTLES = {"detect": "when it has settled", "clock": "by the clock"}
 _FIELDS = {
     2: Field("power_w", "power", "number", "W", (), 0, 5000),
@@ -65,15 +65,42 @@ class ProtocolPage(Page):
         self.die = NumberLine("°C", "Die limit", 20, 150)
         self.coolant = NumberLine("°C", "Coolant limit", 20, 95)
         self.flow = NumberLine("L/h", "Least flow", 0, 5000)
-        for box in (self.die, self.coolant, self.flow):
+        self.pump = NumberLine("rpm", "Least pump speed", 0, 20000)
+        self.rise = NumberLine("K/min", "Fastest rise of the coolant", 0.1, 100)
+        self.leak = QCheckBox("a leak sensor answers")
+        self.leak.clicked.connect(lambda _on: self._save(self.shelf.steps))
+        for box in (self.die, self.coolant, self.flow, self.pump, self.rise):
             box.given.connect(lambda _v: self._save(self.shelf.steps))
             box.refused.connect(self.state.trouble.emit)
-        words = [text(w, style="muted", wrap=False) for w in ("die at", "°C   coolant at", "°C   flow under", "L/h")]
-        self.column.addWidget(row(words[0], self.die, words[1], self.coolant, words[2], self.flow, words[3]))
+
+        def word(content: str) -> QLabel:
+            return text(content, style="muted", wrap=False)
+
+        self.column.addWidget(
+            row(
+                word("die at"),
+                self.die,
+                word("°C   coolant at"),
+                self.coolant,
+                word("°C   flow under"),
+                self.flow,
+                word("L/h"),
+            )
+        )
+        self.column.addWidget(
+            row(
+                word("pump under"),
+                self.pump,
+                word("rpm   coolant rising faster than"),
+                self.rise,
+                word("K/min   or where"),
+                self.leak,
+            )
+        )
         self.column.addWidget(
             text(
-                "They are kept with the protocol, to be heeded by whoever runs it. Kuffin is no safety device: the parts' own protection and their "
-                "manuals come first. Coolant hotter than tubes and pump allow can burst a loop.",
+                f"{NO_SAFETY_DEVICE} Coolant hotter than tubes and pump allow can burst a loop: their manuals have the limit. Blank: not watched. "
+                "“Ask for”: numbers that are asked for when the step ends, such as: score, frame rate [1/s].",
                 style="small",
             )
         )
@@ -87,12 +114,15 @@ class ProtocolPage(Page):
             *((p.name, p.id) for p in self.shelf.protocols),
         ]
         refill(self.which, listed, study.protocol_id)
-        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(8,))
+        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(9,))
         self.table.fit(14)
         limits = self._limits()
         self.die.show_value(limits.die_c)
         self.coolant.show_value(limits.coolant_c)
         self.flow.show_value(limits.flow_l_h)
+        self.pump.show_value(limits.pump_rpm)
+        self.rise.show_value(limits.rise_k_min)
+        self.leak.setChecked(limits.leak)
         total = run_minutes(steps, takes.tau_s, tolerance_k=study.tolerance_k)
         self._takes.setText(
             f"A run takes about {total:.0f} min; {takes.run_from}. {limits.sentence()[0].upper()}{limits.sentence()[1:]}."
@@ -111,12 +141,12 @@ class ProtocolPage(Page):
             _SETTLES[step.settle],
             f"{step.longest_min:g} min",
             f"{step.measure_min:g} min",
+            step.ask,
             f"{step_minutes(step, tau_s):.0f} min",
         ]
 
     def _limits(self) -> Limits:
-        kept: dict[str, Any] = dict(self.shelf.protocol.limits) if self.shelf.protocol is not None else {}
-        return Limits(**{k: v for k, v in kept.items() if k in Limits.__dataclass_fields__}) if kept else Limits()
+        return Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
 
     def _options(self, _at: int, column: int) -> list[str] | None:
         return list(_SETTLES.values()) if column == 5 else None
@@ -129,7 +159,14 @@ class ProtocolPage(Page):
         if study is None or self.filling:
             return
         try:
-            limits = Limits(self.die.value(), self.coolant.value(), self.flow.value())
+            limits = Limits(
+                self.die.value(),
+                self.coolant.value(),
+                self.flow.value(),
+                self.pump.value(),
+                self.rise.value(),
+                self.leak.isChecked(),
+            )
         except BenchError as error:
             self.state.trouble.emit(str(error))
             return

@@ -9,8 +9,10 @@ from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeySequence, QShortcut, 
 from PySide6.QtWidgets import QAbstractButton, QApplication, QStackedLayout, QWidget
 
 from kuffin.app.calling import Caller
+from kuffin.app.desks.run.choosing import Choosing
 from kuffin.app.desks.run.live import LivePage
-from kuffin.app.desks.run.ready import SPEEDS, ReadyPage
+from kuffin.app.desks.run.practice import PracticePage
+from kuffin.app.desks.run.ready import ReadyPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.running import Running
 from kuffin.app.settings import Settings
@@ -20,15 +22,13 @@ from kuffin.app.widgets.photos import local_files
 from kuffin.core.errors import KuffinError
 from kuffin.core.limits import Limits
 from kuffin.core.protocol import DEFAULT_TAU_S
+from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount, Run
 from kuffin.notebook.recording import NewMark, add_marks, close_run
 from kuffin.notebook.shelf import add_photo
-from kuffin.recording.headless import open_simulated
 from kuffin.recording.live import LiveRun, Now
-from kuffin.recording.openbench import OpenBench
-from kuffin.recording.thisbench import open_this_bench, set_up_words
+from kuffin.verdicts.against import against_siblings
 from kuffin.verdicts.leading import MEASURING, WAITING
-from kuffin.verdicts.planning import next_mount, order_of
 
 _ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
 
@@ -40,13 +40,14 @@ class RunDesk(QWidget):
     inspect_wanted = Signal(int)  # a mount's id
     desk_wanted = Signal(str)
     said = Signal(str)
+    practise_wanted = Signal()
 
     def __init__(
         self, state: State, shelf: ShelfState, theme: Theme, settings: Settings, running: Running, caller: Caller
     ) -> None:
         super().__init__()
         self.state, self.shelf, self.settings, self.running, self.caller = state, shelf, settings, running, caller
-        self._chosen: object = None
+        self.choosing = Choosing(state, shelf, settings)
         self._carried_on = False
         self._shown: tuple[LiveRun, Now] | None = None  # the run on screen, also after its end
         self._asked: list[str] = []
@@ -55,9 +56,13 @@ class RunDesk(QWidget):
         self._told: set[str] = set()
         self.ready = ReadyPage(theme)
         self.page = LivePage(theme)
+        self.practice_page = PracticePage()
+        self.practice_page.again.connect(self.practise_wanted)
+        self.practice_page.look.connect(self.look_at_run)
         self._stack = QStackedLayout(self)
         self._stack.addWidget(self.ready)
         self._stack.addWidget(self.page)
+        self._stack.addWidget(self.practice_page)
         self.setAcceptDrops(True)
         self.ready.start_wanted.connect(self.start)
         self.ready.chosen.connect(self._choose)
@@ -96,13 +101,13 @@ class RunDesk(QWidget):
 
     def choose(self, mount_id: object) -> None:
         """Take a mount to be run next."""
-        self._chosen = mount_id
+        self.choosing.chosen = mount_id
         if not self.running.active:
             self._shown = None
         self.renew()
 
     def _choose(self) -> None:
-        self._chosen = self.ready.which.currentData()
+        self.choosing.chosen = self.ready.which.currentData()
         self.settings.set_value("bench", str(self.ready.bench.currentData()))
         self.renew()
 
@@ -110,35 +115,18 @@ class RunDesk(QWidget):
         """Show what can be started, unless a run is shown."""
         self.stale = False
         study = self.state.study
+        if self._stack.currentWidget() is self.practice_page and self._shown is not None and not self.running.active:
+            return
         if self._shown is not None or self.running.active:
             self._stack.setCurrentWidget(self.page)
             return
         self._stack.setCurrentWidget(self.ready)
         if study is None:
             return
-        mounts = [m for m in order_of(study) if not m.live_runs and m.open_run is None]
-        listed: list[tuple[str, object]] = [
-            (f"{m.candidate.name}, round {m.round}" + (" · ready to run" if m.ready_at else ""), m.id) for m in mounts
-        ]
-        listed += [(f"{c.name}, another mount", f"new {c.id}") for c in study.live_candidates]
-        coming = next_mount(study)
-        known = [key for _, key in listed]
-        chosen = (
-            self._chosen
-            if self._chosen in known
-            else coming.id
-            if coming and coming.id in known
-            else (known or [None])[0]
-        )
-        self._chosen = chosen
-        benches: list[tuple[str, object]] = [
-            (f"the simulated bench, {s}× life" if s != 1 else "the simulated bench", f"simulated {s}") for s in SPEEDS
-        ]
-        benches.append(("this computer's instruments", "this"))
-        bench = self.settings.value("bench", "simulated 60")
-        words, able = self._bench_words(bench)
-        self.ready.show_choice(listed, chosen, benches, bench, words, able and chosen is not None)
-        candidate, mount = self._what()
+        c = self.choosing
+        words, able = c.bench_words()
+        self.ready.show_choice(c.mounts(), c.chosen, c.benches(), c.bench, words, able and c.chosen is not None)
+        candidate, mount = self.choosing.what()
         name = (
             ""
             if candidate is None
@@ -150,44 +138,15 @@ class RunDesk(QWidget):
         takes = self.shelf.durations()
         limits = Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
         self.ready.show_plan(
-            self.shelf.steps, limits, self._speed(bench), takes.tau_s if takes else DEFAULT_TAU_S, study.tolerance_k
+            self.shelf.steps, limits, self.choosing.speed, takes.tau_s if takes else DEFAULT_TAU_S, study.tolerance_k
         )
         self.ready.show_cut_off(
             [(m.open_run, m) for c in study.live_candidates for m in c.live_mounts if m.open_run is not None]
         )
 
-    def _bench_words(self, bench: str) -> tuple[str, bool]:
-        if bench == "this":
-            return set_up_words(self.shelf.steps, self.settings.bench_path)
-        return (
-            "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source.",
-            True,
-        )
-
-    def _speed(self, bench: str) -> float:
-        return float(bench.split()[1]) if bench.startswith("simulated") else 1.0
-
-    def _what(self) -> tuple[Candidate | None, Mount | None]:
-        study = self.state.study
-        if study is None or self._chosen is None:
-            return None, None
-        if isinstance(self._chosen, str):
-            found = study.candidate(int(self._chosen.split()[1]))
-            return found, None
-        mount = next((m for m in self.state.mounts() if m.id == self._chosen), None)
-        return (mount.candidate if mount is not None else None), mount
-
-    def _open_bench(self, candidate: Candidate, mount: Mount | None) -> OpenBench:
-        bench = self.settings.value("bench", "simulated 60")
-        study = self.state.study
-        assert study is not None
-        if bench == "this":
-            return open_this_bench(self.shelf.steps, self.settings.bench_path)
-        return open_simulated(study, candidate, mount, self._speed(bench))
-
     def start(self) -> None:
         """Start the run that is chosen."""
-        candidate, mount = self._what()
+        candidate, mount = self.choosing.what()
         if candidate is None:
             self.state.trouble.emit("there is no mount to run; plan some, or give the study candidates")
             return
@@ -201,7 +160,7 @@ class RunDesk(QWidget):
 
     def _begin(self, candidate: Candidate, mount: Mount | None, run: Run | None) -> None:
         try:
-            bench = self._open_bench(candidate, mount)
+            bench = self.choosing.open_bench(candidate, mount)
         except KuffinError as error:
             self.state.trouble.emit(str(error))
             return
@@ -240,22 +199,19 @@ class RunDesk(QWidget):
 
     def _call(self, now: Now) -> None:
         stage = now.stage
-        calls = []
-        for alarm in now.alarms:
-            calls.append(("alarm" if alarm.stop else "person", alarm.sentence))
+        calls = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
         if stage is not None and stage.phase == WAITING:
-            calls.append(
-                ("person", f"{stage.step.name}: the load is yours to {'start' if stage.step.load else 'stop'}")
-            )
+            what = "start" if stage.step.load else "stop"
+            calls.append(("person", f"{stage.step.name}: the load is yours to {what}", f"waiting {stage.number}"))
         if stage is not None and stage.phase == MEASURING and stage.why == "settled":
-            calls.append(("settled", f"{stage.step.name} has settled"))
+            calls.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
         if now.check is not None and now.check.worse:
-            calls.append(("person", now.check.sentence))
+            calls.append(("person", now.check.sentence, "mount check"))
         if now.over and not any(a.stop for a in now.alarms):
-            calls.append(("person", f"the run is over: {now.over}"))
-        for kind, sentence in calls:
-            if sentence not in self._told:
-                self._told.add(sentence)
+            calls.append(("person", f"the run is over: {now.over}", "over"))
+        for kind, sentence, key in calls:
+            if key not in self._told:
+                self._told.add(key)
                 self.caller.call(kind, sentence)
 
     def _ended(self, run_id: int, over: str) -> None:
@@ -289,6 +245,8 @@ class RunDesk(QWidget):
     def _press(self, key: str) -> None:
         live = self.running.live
         if key == "inspect":
+            if self.choosing.practice is not None and self._ask_practice():
+                return
             self.look_at_run()
         elif live is None:
             return
@@ -350,15 +308,34 @@ class RunDesk(QWidget):
         if run_id is not None and self.state.notebook is not None:
             self.state.attempt(add_marks, self.state.notebook, run_id, [NewMark(at_s, "value", name, value, unit)])
 
+    def practise(self, practice: Practice) -> None:
+        """Hide a fault in the next run."""
+        self.choosing.practice = practice
+        self._shown = None
+        self.choosing.chosen = None
+        self.renew()
+
+    def _ask_practice(self) -> bool:
+        """Ask what was wrong with the practice run; False where there is nothing to ask about."""
+        mount, study, notebook = self._mount_shown(), self.state.study, self.state.notebook
+        if mount is None or study is None or notebook is None or self.choosing.practice is None or not mount.live_runs:
+            return False
+        compared = self.state.attempt(against_siblings, notebook, study, mount)
+        if not isinstance(compared, list):
+            return False
+        practice, self.choosing.practice = self.choosing.practice, None
+        self.practice_page.ask(practice.fault, compared)
+        self._stack.setCurrentWidget(self.practice_page)
+        return True
+
+    def _mount_shown(self) -> Mount | None:
+        run_id = self._shown[0].run_id if self._shown is not None else None
+        return next((m for m in self.state.mounts() if any(r.id == run_id for r in m.runs)), None)
+
     def look_at_run(self) -> None:
         """Leave the run that is over and look at it on Inspect."""
-        shown, self._shown = self._shown, None
-        self._chosen = None
+        mount, self._shown, self.choosing.chosen = self._mount_shown(), None, None
         self.renew()
-        if shown is None:
-            return
-        run_id = shown[0].run_id
-        mount = next((m for m in self.state.mounts() if any(r.id == run_id for r in m.runs)), None)
         if mount is not None:
             self.inspect_wanted.emit(mount.id)
 

@@ -83,9 +83,10 @@ class LivePage(QWidget):
         self.what.opened.connect(self.working)
         self.band = AlarmBand(theme)
         self.staircase = Staircase(theme, enlarged=1.75)
+        self.staircase.setMinimumHeight(150)
         self.figures = [BigFigure() for _ in range(_FIGURES)]
         self.traces = LiveTraces(theme)
-        self.traces.setMinimumHeight(90)
+        self.traces.setMinimumHeight(125)
         self.big = QPushButton()
         self.big.setObjectName("big")
         self.big.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
@@ -176,7 +177,7 @@ class LivePage(QWidget):
         others = [(label, roles[r]) for r, label in words.OTHER_PARTS if r in roles]
         self.staircase.show_steps(*stairs(s, others[:1]))
         extra = [(label, unit, roles[r]) for r, label, unit in words.EXTRA if r in roles]
-        shown = figures(s, extra, now.load_on)[:_FIGURES]
+        shown = figures(s, extra, now.load_on or bool(now.over))[: _FIGURES - (not self.band.isHidden())]
         for widget, figure in zip(self.figures, shown, strict=False):
             widget.show_figure(figure)
         for i, widget in enumerate(self.figures):

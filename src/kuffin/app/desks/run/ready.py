@@ -14,8 +14,6 @@ from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
 from kuffin.core.protocol import Step, run_minutes
 from kuffin.notebook.entities import Mount, Run
 
-SPEEDS = (1, 10, 60, 300)
-
 
 class ReadyPage(QWidget):
     """Chooses; what is chosen is read by the desk."""

@@ -38,6 +38,8 @@ def to_go(now: Now) -> str:
 
 def sentences(now: Now) -> list[str]:
     """What is going on, the most telling first."""
+    if now.over and any(a.stop for a in now.alarms):
+        return ["What was recorded is kept."]  # the band says the rest
     if now.over:
         return [now.over[:1].upper() + now.over[1:] + "."]
     stage = now.stage

@@ -1,0 +1,108 @@
+"""What is run next, and from which bench it is recorded."""
+
+from __future__ import annotations
+
+from kuffin.app.settings import Settings
+from kuffin.app.shelfstate import ShelfState
+from kuffin.app.state import State
+from kuffin.demo.practising import Practice
+from kuffin.notebook.entities import Candidate, Mount
+from kuffin.recording.headless import open_simulated
+from kuffin.recording.openbench import OpenBench, simulated
+from kuffin.recording.thisbench import open_this_bench, set_up_words
+from kuffin.verdicts.planning import next_mount, order_of
+
+SPEEDS = (1, 10, 60, 300)
+_USUAL = "simulated 60"
+THIS = "this"
+
+
+class Choosing:
+    """The choice on the Run desk; a mount's id, or ``new 3`` for another mount of candidate 3.
+
+    Attributes
+    ----------
+    practice : Practice or None
+        A fault that is hidden in the next run of this notebook.
+    """
+
+    def __init__(self, state: State, shelf: ShelfState, settings: Settings) -> None:
+        self._state, self._shelf, self._settings = state, shelf, settings
+        self.chosen: object = None
+        self.practice: Practice | None = None
+
+    @property
+    def bench(self) -> str:
+        """The bench in use."""
+        return self._settings.value("bench", _USUAL)
+
+    @property
+    def speed(self) -> float:
+        """How fast the bench runs."""
+        if self.bench == THIS:
+            return 60.0 if self.practice is not None else 1.0
+        return float(self.bench.split()[1])
+
+    def mounts(self) -> list[tuple[str, object]]:
+        """What can be run, with what it is known by; the choice is brought into line with it."""
+        study = self._state.study
+        if study is None:
+            return []
+        planned = [m for m in order_of(study) if not m.live_runs and m.open_run is None]
+        listed: list[tuple[str, object]] = [
+            (f"{m.candidate.name}, round {m.round}" + (" · ready to run" if m.ready_at else ""), m.id) for m in planned
+        ]
+        listed += [(f"{c.name}, another mount", f"new {c.id}") for c in study.live_candidates]
+        known = [key for _, key in listed]
+        coming = next_mount(study)
+        if self.chosen not in known:
+            self.chosen = coming.id if coming is not None and coming.id in known else (known or [None])[0]
+        return listed
+
+    def benches(self) -> list[tuple[str, object]]:
+        """The benches there are."""
+        listed: list[tuple[str, object]] = [
+            (f"the simulated bench, {s}× life" if s != 1 else "the simulated bench", f"simulated {s}") for s in SPEEDS
+        ]
+        return [*listed, ("this computer's instruments", THIS)]
+
+    def bench_words(self) -> tuple[str, bool]:
+        """What the bench is, and whether one can record from it."""
+        if self.practice is not None:
+            return (
+                "Practice: one fault is hidden in this run. Watch it, decide what you would do, and say afterwards what was wrong.",
+                True,
+            )
+        if self.bench == THIS:
+            return set_up_words(self._shelf.steps, self._settings.bench_path)
+        return (
+            "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source.",
+            True,
+        )
+
+    def what(self) -> tuple[Candidate | None, Mount | None]:
+        """The candidate and the mount that are chosen; no mount: a new one is made."""
+        study = self._state.study
+        if study is None or self.chosen is None:
+            return None, None
+        if isinstance(self.chosen, str):
+            return study.candidate(int(self.chosen.split()[1])), None
+        mount = next((m for m in self._state.mounts() if m.id == self.chosen), None)
+        return (mount.candidate if mount is not None else None), mount
+
+    def open_bench(self, candidate: Candidate, mount: Mount | None) -> OpenBench:
+        """Open the bench that is chosen.
+
+        Raises
+        ------
+        BenchError
+        """
+        study = self._state.study
+        assert study is not None
+        if self.practice is not None:
+            number = mount.round if mount is not None else len(candidate.live_mounts) + 1
+            plan, fault = self.practice.plan(candidate.name, number)
+            return simulated(plan, self.practice.seed, self.speed, fault)
+        if self.bench == THIS:
+            return open_this_bench(self._shelf.steps, self._settings.bench_path)
+        return open_simulated(study, candidate, mount, self.speed)

@@ -1,0 +1,92 @@
+"""A mount against its siblings, figure by figure: what one looks at to see whether it is sound."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.samples import RunData, read_run
+from kuffin.notebook.store import Notebook
+
+_FIGURES = (
+    # label, unit, digits, first role(s), role(s) taken off it, per watt
+    ("die over coolant", "K", 1, ("die",), ("coolant_in", "coolant"), False),
+    ("coolant over air", "K", 1, ("coolant_in", "coolant"), ("air_in", "room"), False),
+    ("hot spot over die", "K", 1, ("hot_spot",), ("die",), False),
+    ("power", "W", 0, ("power", "wall_power"), (), False),
+    ("flow", "L/h", 0, ("flow",), (), False),
+    ("pump", "rpm", 0, ("pump",), (), False),
+    ("air", "°C", 1, ("air_in", "room"), (), False),
+)
+_STRETCHES = ("idle", "first minutes", "end")
+
+
+@dataclass(frozen=True)
+class Compared:
+    """One figure in three stretches: this mount, and the others' mean and scatter; NaN where it is not known."""
+
+    label: str
+    unit: str
+    digits: int
+    this: tuple[float, float, float]
+    others: tuple[float, float, float]
+    scatter: tuple[float, float, float]
+
+
+def against_siblings(notebook: Notebook, study: Study, mount: Mount) -> list[Compared]:
+    """The figures at idle, two to five minutes into the load, and over the load's last five minutes."""
+    mine = _figures(read_run(notebook, mount.live_runs[-1].id)) if mount.live_runs else {}
+    theirs = [
+        _figures(read_run(notebook, m.live_runs[0].id))
+        for c in study.live_candidates
+        if c.id == mount.candidate_id
+        for m in c.live_mounts
+        if m.id != mount.id and m.live_runs and not m.left_out
+    ]
+    out = []
+    for label, unit, digits, *_ in _FIGURES:
+        if label not in mine:
+            continue
+        others = np.array([t[label] for t in theirs if label in t]).reshape(-1, 3)
+        nan = (float("nan"),) * 3
+        mean = tuple(float(x) for x in others.mean(axis=0)) if len(others) else nan
+        scatter = tuple(float(x) for x in others.std(axis=0, ddof=1)) if len(others) > 1 else nan
+        out.append(
+            Compared(
+                label, unit, digits, mine[label], (mean[0], mean[1], mean[2]), (scatter[0], scatter[1], scatter[2])
+            )
+        )
+    return out
+
+
+def _figures(data: RunData) -> dict[str, tuple[float, float, float]]:
+    power = data.role("power", "wall_power")
+    if power is None:
+        return {}
+    # a load, not the idle before it, nor what cools down after
+    loaded = power > 0.5 * float(np.nanpercentile(power, 90))
+    where = np.flatnonzero(loaded)
+    if not where.size:
+        return {}
+    t, begin, end = data.times, data.times[where[0]], data.times[where[-1]]
+    stretches = (
+        (t > begin - 180) & (t < begin - 5),
+        (t > begin + 120) & (t < begin + 300) & loaded,
+        (t > end - 300) & (t <= end) & loaded,
+    )
+    out = {}
+    for label, _, _, first, off, _ in _FIGURES:
+        values = data.role(*first)
+        base = data.role(*off) if off else None
+        if values is None or (off and base is None):
+            continue
+        if base is not None:
+            values = values - base
+        found = []
+        for inside in stretches:
+            part = values[inside & np.isfinite(values)]
+            found.append(float(np.mean(part)) if part.size else float("nan"))
+        out[label] = (found[0], found[1], found[2])
+    return out
