@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from kuffin.bench.byhand import HandSource
+from kuffin.bench.configured import ConfiguredInstrument
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import Instrument
 from kuffin.bench.simulated import Fault, SimulatedBench
@@ -34,6 +36,21 @@ class OpenBench:
     @property
     def channels(self) -> list[ChannelRow]:
         return [(c.name, c.unit, c.quantity, c.role) for i in self.instruments for c in i.channels]
+
+    @property
+    def typed(self) -> list[str]:
+        """The channels whose values a person types."""
+        return [c.name for i in self._by_hand() for c in i.setting.channels]
+
+    def type_reading(self, name: str, value: float) -> None:
+        """Take a typed value; it is kept at its moment."""
+        for instrument in self._by_hand():
+            for channel in instrument.setting.channels:
+                if channel.name == name and isinstance(instrument.source, HandSource):
+                    instrument.source.put(channel.source, value)
+
+    def _by_hand(self) -> list[ConfiguredInstrument]:
+        return [i for i in self.instruments if isinstance(i, ConfiguredInstrument) and isinstance(i.source, HandSource)]
 
     @property
     def roles(self) -> list[tuple[str, str | None]]:

@@ -11,16 +11,16 @@ from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 
 _FIGURES = (
-    # label, unit, digits, first role(s), role(s) taken off it, per watt
-    ("die over coolant", "K", 1, ("die",), ("coolant_in", "coolant"), False),
-    ("coolant over air", "K", 1, ("coolant_in", "coolant"), ("air_in", "room"), False),
-    ("hot spot over die", "K", 1, ("hot_spot",), ("die",), False),
-    ("power", "W", 0, ("power", "wall_power"), (), False),
-    ("flow", "L/h", 0, ("flow",), (), False),
-    ("pump", "rpm", 0, ("pump",), (), False),
-    ("air", "°C", 1, ("air_in", "room"), (), False),
+    # label, unit, digits, role(s), role(s) taken off it
+    ("die over coolant", "K", 1, ("die",), ("coolant_in", "coolant")),
+    ("coolant over air", "K", 1, ("coolant_in", "coolant"), ("air_in", "room")),
+    ("hot spot over die", "K", 1, ("hot_spot",), ("die",)),
+    ("power", "W", 0, ("power", "wall_power"), ()),
+    ("flow", "L/h", 0, ("flow",), ()),
+    ("pump", "rpm", 0, ("pump",), ()),
+    ("air", "°C", 1, ("air_in", "room"), ()),
+    ("air, its range under load", "K", 1, (), ()),
 )
-_STRETCHES = ("idle", "first minutes", "end")
 
 
 @dataclass(frozen=True)
@@ -77,7 +77,9 @@ def _figures(data: RunData) -> dict[str, tuple[float, float, float]]:
         (t > end - 300) & (t <= end) & loaded,
     )
     out = {}
-    for label, _, _, first, off, _ in _FIGURES:
+    for label, _, _, first, off in _FIGURES:
+        if not first:
+            continue
         values = data.role(*first)
         base = data.role(*off) if off else None
         if values is None or (off and base is None):
@@ -89,4 +91,10 @@ def _figures(data: RunData) -> dict[str, tuple[float, float, float]]:
             part = values[inside & np.isfinite(values)]
             found.append(float(np.mean(part)) if part.size else float("nan"))
         out[label] = (found[0], found[1], found[2])
+    air = data.role("air_in", "room")
+    if air is not None:
+        minutes = [air[loaded & (t >= at) & (t < at + 60)] for at in np.arange(begin, end - 30, 60.0)]
+        means = [float(np.nanmean(m)) for m in minutes if np.isfinite(m).any()]
+        nan = float("nan")
+        out["air, its range under load"] = (nan, nan, max(means) - min(means) if means else nan)
     return out

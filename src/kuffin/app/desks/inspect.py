@@ -30,6 +30,7 @@ from kuffin.core.errors import KuffinError
 from kuffin.core.settle import Settling
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Run
+from kuffin.verdicts.happened import happened
 from kuffin.verdicts.preparation import preparation_of, preparation_working
 from kuffin.verdicts.results import hand_window, main_trace, run_signals, settle_trace
 from kuffin.verdicts.working import mount_working
@@ -63,6 +64,8 @@ class InspectDesk(QWidget):
         self._facts_grid.setVerticalSpacing(3)
         self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
         self._prepared.clicked.connect(self._show_preparation)
+        self._happened = link_button("What happened in the run", "Its stages, marks, troubles, and what was asked for")
+        self._happened.clicked.connect(self._show_happened)
         self._doubts = text()
         self._reason = QLineEdit()
         self._reason.setPlaceholderText("reason, in a few words")
@@ -115,6 +118,7 @@ class InspectDesk(QWidget):
         column.addWidget(self.stairs)
         column.addWidget(self._facts)
         column.addWidget(self._prepared)
+        column.addWidget(self._happened)
         column.addStretch()
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -234,6 +238,8 @@ class InspectDesk(QWidget):
         self._keep.setVisible(out is None and any(d.serious for d in doubts) and not mount.kept_because)
         self._find.setEnabled(bool(run.windows))
         self._prepared.setVisible(mount.begun_at is not None)
+        run = self._run()
+        self._happened.setVisible(run is not None and bool(run.marks))
 
     def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
         empty(self._facts_grid)
@@ -306,6 +312,11 @@ class InspectDesk(QWidget):
         run = self._run()
         if run is not None:
             self.channels_wanted.emit(run.id)
+
+    def _show_happened(self) -> None:
+        run = self._run()
+        if run is not None:
+            self.working.emit(happened(run))
 
     def _show_preparation(self) -> None:
         mount, notebook = self._state.mount(), self._state.notebook

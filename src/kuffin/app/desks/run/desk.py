@@ -52,6 +52,7 @@ class RunDesk(QWidget):
         self._shown: tuple[LiveRun, Now] | None = None  # the run on screen, also after its end
         self._asked: list[str] = []
         self._marked_s = 0.0
+        self._reading = ""
         self._frames = 0
         self._told: set[str] = set()
         self.ready = ReadyPage(theme)
@@ -189,13 +190,17 @@ class RunDesk(QWidget):
         for name in now.asked:
             if name not in self._asked:
                 self._asked.append(name)
-        if not self.page.asking and self._asked:
-            self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
+        self._ask_on()
         if self.isVisible():
             self._stack.setCurrentWidget(self.page)
             # figures five times a second, traces once
             self.page.show_now(live, now, self._carried_on, full=self._frames % 5 == 0 or bool(now.over))
         self._frames += 1
+
+    def _ask_on(self) -> None:
+        """Ask for the next number that belongs to a step, where nothing else is being typed."""
+        if not self.page.asking and self._asked:
+            self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
 
     def _call(self, now: Now) -> None:
         stage = now.stage
@@ -265,6 +270,8 @@ class RunDesk(QWidget):
         if what == "mark":
             self._marked_s = live.recorder.elapsed_s
             self.page.ask("mark", "Marked. A word, if you like (Enter; Esc for none):")
+        elif what == "type":
+            self._ask_reading(live)
         elif what == "hold":
             stage = live.leader.stage
             live.hold(stage is None or not stage.held)
@@ -276,6 +283,13 @@ class RunDesk(QWidget):
         elif what == "stop":
             self.running.stop()
 
+    def _ask_reading(self, live: LiveRun) -> None:
+        """Ask for the next of the readings that are typed by hand."""
+        names = live.bench.typed
+        if names:
+            self._reading = names[(names.index(self._reading) + 1) % len(names)] if self._reading in names else names[0]
+            self.page.ask("reading", f"{self._reading}:")
+
     def _noted(self, what: str, written: str) -> None:
         live = self.running.live
         if what == "skip" and live is not None:
@@ -285,8 +299,18 @@ class RunDesk(QWidget):
                 self.said.emit("a step is skipped only with a reason")
         elif what == "mark" and live is not None:
             live.mark(written, self._marked_s)
+        elif what == "reading" and live is not None:
+            self._keep_reading(live, written)
         elif what == "value" and self._asked:
             self._keep_value(self._asked[0], written)
+
+    def _keep_reading(self, live: LiveRun, written: str) -> None:
+        try:
+            live.bench.type_reading(self._reading, float(written.replace(",", ".")))
+        except ValueError:
+            self.said.emit(f"“{written}” is no number; nothing was kept")
+            return
+        live.mark(f"{self._reading} typed: {written}", kind="mark")
 
     def _keep_value(self, asked: str, written: str) -> None:
         match = _ASKED.match(asked)
@@ -296,10 +320,12 @@ class RunDesk(QWidget):
         except ValueError:
             if written:
                 self.said.emit(f"“{written}” is no number; {name} is asked for again")
+                self._ask_on()
                 return
             value = None  # type: ignore[assignment]
         self._asked.pop(0)
         self._forget_asked()
+        self._ask_on()
         if value is None:
             return
         live, shown = self.running.live, self._shown

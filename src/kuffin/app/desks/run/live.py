@@ -100,6 +100,7 @@ class LivePage(QWidget):
         self.stopper = button(
             "Stop the run", lambda: self.small.emit("stop"), "Ends it here; what was recorded is kept"
         )
+        self.type_reading = button("Type a reading", lambda: self.small.emit("type"), "A value read off by hand")
         self.carrier = button("Carry on", lambda: self.small.emit("carry on"))
         self.question = text(wrap=False)
         self.answer = QLineEdit()
@@ -133,7 +134,15 @@ class LivePage(QWidget):
         self._line.hide()
         row = QHBoxLayout()
         row.addWidget(self.big, 1)
-        for widget in (self.carrier, self.marker, self.holder, self.repeater, self.skipper, self.stopper):
+        for widget in (
+            self.carrier,
+            self.type_reading,
+            self.marker,
+            self.holder,
+            self.repeater,
+            self.skipper,
+            self.stopper,
+        ):
             row.addWidget(widget)
         column.addLayout(row)
         self._scale()
@@ -169,6 +178,7 @@ class LivePage(QWidget):
             self.big.style().polish(self.big)
         for widget in (self.marker, self.holder, self.repeater, self.skipper, self.stopper):
             widget.setVisible(not now.over)
+        self.type_reading.setVisible(bool(live.bench.typed) and not now.over)
         self.carrier.setVisible(self.doing.key == "remount")
         self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
         s, roles = live.recent()

@@ -1,0 +1,32 @@
+"""What happened while a run was recorded: its marks, in order, in words."""
+
+from __future__ import annotations
+
+from kuffin.notebook.entities import Run
+from kuffin.verdicts.working import Working
+
+_KINDS = {
+    "mark": "marked",
+    "stage": "stage",
+    "value": "asked for",
+    "trouble": "trouble",
+    "alarm": "limit",
+    "skip": "skipped",
+    "photo": "photo",
+}
+
+
+def happened(run: Run) -> Working:
+    """The run's marks as a working: when, and what."""
+    out = Working(
+        "What happened in the run", f"recorded from {run.source}, {run.rows} rows in {run.duration_s / 60:.1f} min"
+    )
+    if run.note:
+        out.lines.append(("Comment", run.note))
+    for mark in run.marks:
+        seconds = int(mark.at_s)
+        said = mark.text or "a mark without a word"
+        if mark.kind == "value" and mark.value is not None:
+            said = f"{mark.text}: {mark.value:g} {mark.unit}".rstrip()
+        out.lines.append((f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said))
+    return out
