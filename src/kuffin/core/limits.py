@@ -159,11 +159,13 @@ class Watch:
         if most is None or not np.isfinite(coolant):
             return []
         self._coolant = [*[(t, c) for t, c in self._coolant if t >= now_s - 60][-600:], (now_s, coolant)]
-        begin, first = self._coolant[0]
-        if now_s - begin < 20 or len(self._coolant) < 4:
+        if now_s - self._coolant[0][0] < 25 or len(self._coolant) < 9:
             return []
+        # medians of the first and the last third: one wild reading is no rise
         times, levels = (np.array(x) for x in zip(*self._coolant, strict=True))
-        speed = 60.0 * float(np.polyfit(times - begin, levels, 1)[0])
-        if speed > most and coolant - first > 0:
+        third = len(levels) // 3
+        rise = float(np.median(levels[-third:]) - np.median(levels[:third]))
+        speed = 60.0 * rise / float(np.mean(times[-third:]) - np.mean(times[:third]))
+        if speed > most:
             return [Alarm("rise", True, f"the coolant rises by {speed:.1f} K/min, faster than {most:g} K/min")]
         return []

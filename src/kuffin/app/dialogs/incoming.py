@@ -35,6 +35,7 @@ ROLE_WORDS = {
     "voltage": "voltage",
     "current": "current",
     "score": "score",
+    "leak": "leak sensor",
 }
 
 

@@ -1,0 +1,82 @@
+"""Limits: a wild reading stops nothing, a real one does; each kind at the value it should."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping
+
+import numpy as np
+import pytest
+
+from kuffin.core.limits import Alarm, Limits, Watch
+
+ALL = Limits(90.0, 50.0, 60.0, 1500.0, 3.0)
+
+
+def course(
+    watch: Watch, rows: Iterable[Mapping[str, float]], every_s: float = 1.0, loaded: bool = True
+) -> list[tuple[float, Alarm]]:
+    found = []
+    for i, values in enumerate(rows):
+        found += [(i * every_s, a) for a in watch.look(i * every_s, values, loaded)]
+    return found
+
+
+SOUND = {"die": 70.0, "coolant": 35.0, "flow": 140.0, "pump": 2900.0, "leak": 0.0}
+
+
+def test_all_is_quiet_while_all_is_well_and_after_one_wild_reading() -> None:
+    rows = [dict(SOUND) for _ in range(300)]
+    rows[100]["die"] = 127.0
+    rows[150]["flow"] = 0.0
+    rows[200]["coolant"] = 999.9
+    assert course(Watch(ALL), rows) == []
+
+
+@pytest.mark.parametrize(
+    ("change", "says"),
+    [
+        ({"die": 91.0}, "the die is at 91 °C, past its limit of 90 °C"),
+        ({"hot_spot": 106.0}, "the hot spot is at 106 °C"),
+        ({"coolant": 51.0}, "the coolant is at 51 °C"),
+        ({"flow": 20.0}, "the flow has fallen to 20 L/h, under 60 L/h"),
+        ({"pump": 0.0}, "the pump has fallen to 0 rpm"),
+        ({"leak": 1.0}, "the leak sensor answers"),
+    ],
+)
+def test_what_stays_past_a_limit_stops_within_five_seconds(change: dict[str, float], says: str) -> None:
+    rows = [dict(SOUND) for _ in range(20)] + [{**SOUND, **change} for _ in range(10)]
+    stops = [(t, a) for t, a in course(Watch(ALL), rows) if a.stop]
+    assert stops and stops[0][0] <= 25 and says in stops[0][1].sentence
+
+
+def test_close_to_a_limit_warns_and_does_not_stop() -> None:
+    found = course(Watch(ALL), [{**SOUND, "die": 88.0} for _ in range(20)])
+    assert found and not any(a.stop for _, a in found) and "close to its limit" in found[0][1].sentence
+
+
+def test_a_pump_that_has_not_started_yet_is_no_alarm_before_the_load() -> None:
+    rows = [{**SOUND, "flow": 0.0, "pump": 0.0} for _ in range(30)]
+    assert course(Watch(ALL), rows, loaded=False) == []
+    assert any(a.stop for _, a in course(Watch(ALL), rows, loaded=True))
+
+
+def test_the_rate_of_rise_is_told_from_noise_and_a_usual_warm_up() -> None:
+    rng = np.random.default_rng(1)
+    usual = [{"coolant": 25 + 10 * (1 - np.exp(-t / 480)) + rng.normal(0, 0.1)} for t in range(600)]
+    assert course(Watch(ALL), usual) == []  # 1.25 K/min at its fastest
+    no_flow = [{"coolant": 25 + 0.1 * t + rng.normal(0, 0.1)} for t in range(120)]  # 6 K/min
+    stops = [t for t, a in course(Watch(ALL), no_flow) if a.stop]
+    assert stops and stops[0] <= 40
+
+
+def test_a_die_that_goes_silent_under_load_is_said() -> None:
+    rows = [dict(SOUND) for _ in range(10)] + [{**SOUND, "die": float("nan")} for _ in range(30)]
+    found = course(Watch(ALL), rows)
+    assert any("said nothing" in a.sentence and not a.stop for _, a in found)
+
+
+def test_limits_from_an_older_notebook_and_in_words() -> None:
+    old = Limits.from_plain({"die_c": 90.0, "coolant_c": 50.0, "flow_l_h": None, "unknown": 1})
+    assert old == Limits(90.0, 50.0)
+    assert old.sentence() == "the load is stopped at: die at 90 °C, coolant at 50 °C, a leak sensor that answers"
+    assert Limits(None, None, leak=False).sentence() == "no limit is set"
