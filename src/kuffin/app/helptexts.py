@@ -11,6 +11,7 @@ _KEYS = {
     "Ctrl+PgUp, Ctrl+PgDown": "the page before or after, on Plan and Prepare",
     "Alt+Up, Alt+Down": "move a mount earlier or later, in the order",
     "Enter": "tick the step that has the focus, and go to the next; Space ticks it alone",
+    "Space, M": "on Run: the one big button; mark the moment (a word may follow)",
     "F6": "to the loom; arrows move over it, Enter opens a mount",
     "F1": "show the working of what has the focus",
     "Esc": "close the working",

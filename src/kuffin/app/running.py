@@ -2,17 +2,20 @@
 
 from __future__ import annotations
 
+from typing import TYPE_CHECKING
+
 from PySide6.QtCore import QObject, QTimer, Signal
 
 from kuffin.app.jobs import Task
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Mount, Run
-from kuffin.recording.headless import steps_and_limits
-from kuffin.recording.live import LiveRun, Now
-from kuffin.recording.openbench import OpenBench
 from kuffin.verdicts.leading import step_s
 from kuffin.verdicts.words import number
+
+if TYPE_CHECKING:
+    from kuffin.recording.live import LiveRun, Now
+    from kuffin.recording.openbench import OpenBench
 
 _TICK_MS = 200
 
@@ -45,6 +48,9 @@ class Running(QObject):
 
     def start(self, candidate: str, mount: Mount | None, bench: OpenBench, go_on: Run | None = None) -> bool:
         """Begin a run; what goes wrong is said."""
+        from kuffin.recording.headless import steps_and_limits  # settling is a heavy import: not at the start
+        from kuffin.recording.live import LiveRun
+
         state = self._state
         if self.live is not None or state.notebook is None or state.study is None:
             state.trouble.emit("a run is being recorded already")

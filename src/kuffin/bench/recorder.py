@@ -16,6 +16,7 @@ from kuffin.core.errors import BenchError
 Array = NDArray[np.float64]
 Sink = Callable[[Array], None]
 _GAP_S = 3.0
+_CATCH_UP_S = 1.0  # what is late by less is caught up with
 
 
 def steady() -> float:
@@ -130,11 +131,16 @@ class Recorder:
             except Exception as error:  # a driver's fault must not end the run
                 values, trouble = None, str(error) or type(error).__name__
             with self._told:
+                if latest.fresh and every > 0.99 * self._every:
+                    # one reading for each row: where both are late, none takes the place of another
+                    self._told.wait_for(lambda: not latest.fresh, 1.5 * self._every)
                 latest.trouble = trouble
                 if values is not None:
                     latest.values, latest.fresh = values, True
-                    self._told.notify()
-            due = max(due + every, self._clock() - every / 2)
+                    self._told.notify_all()
+            due += every
+            if due < self._clock() - _CATCH_UP_S:
+                due = self._clock()
             self._stop.wait(max(0.0, due - self._clock()))
 
     def _tick(self) -> None:
@@ -150,7 +156,7 @@ class Recorder:
                 self._seen(row)
             now = self._clock()
             due += self._every
-            if due < now - self._every:  # suspended, or held up: no rows are made up for the gap
+            if due < now - _CATCH_UP_S:  # suspended, or held up for long: no rows are made up for the gap
                 due = now
             if now - kept >= self.KEEP_S:
                 kept = now
@@ -164,6 +170,7 @@ class Recorder:
             for latest in self._latest:
                 row += list(latest.values) if latest.fresh else [float("nan")] * len(latest.values)
                 latest.expected, latest.fresh = latest.fresh, False
+            self._told.notify_all()
         return row
 
     def _hand_on(self) -> None:

@@ -147,6 +147,13 @@ def close_run(notebook: Notebook, run_id: int, tell: bool = True) -> None:
         notebook.changed()
 
 
+def comment_on(notebook: Notebook, run_id: int, comment: str) -> None:
+    """Write a comment on a run, under what was written before."""
+    with notebook.edit("comment on a run") as session:
+        run = session.get_one(Run, run_id)
+        run.note = f"{run.note}\n{comment.strip()}".strip()
+
+
 def cut_off_runs(notebook: Notebook, study_id: int) -> list[Run]:
     """Runs of a study that are still open: being recorded, or cut off by a kill or a power loss."""
     study = notebook.study(study_id)

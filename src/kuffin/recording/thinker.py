@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import threading
+from dataclasses import replace
 from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.verdicts.forecast import Forecast, forecast
+from kuffin.verdicts.forecast import Forecast, disturbance, forecast
 from kuffin.verdicts.leading import WAITING, Stage, run_s
 from kuffin.verdicts.mountcheck import MountCheck, Sibling, check_mount, siblings
 from kuffin.verdicts.results import main_trace, run_result
@@ -81,6 +82,9 @@ class Thinker:
         if so_far is None:
             return
         found = forecast(so_far, self._trace, live.study.tolerance_k, self._step_began(stage), self.usual_s)
+        times, roles = live.recent(float("inf"))
+        if times is not None:
+            found = replace(found, disturbed=disturbance(times.times, roles, self._step_began(stage)))
         if live.leader.stage is not None and live.leader.stage.number == stage.number:
             self.forecast = found
 

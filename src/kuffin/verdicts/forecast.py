@@ -30,6 +30,8 @@ class Forecast:
         ``fit``, ``others`` (the study's other runs) or blank.
     room_k_10min : float
         How the air moves, K in ten minutes.
+    disturbed : str
+        What was changed while it warmed up, such as fans held for pre-heating and let go; blank for nothing.
     """
 
     left_s: float | None = None
@@ -38,6 +40,7 @@ class Forecast:
     room_k_10min: float = 0.0
     looked_s: float = 0.0
     why_not: str = ""
+    disturbed: str = ""
 
     @property
     def settled(self) -> bool:
@@ -61,6 +64,8 @@ class Forecast:
             out.append("the time to go is what the study's other runs took")
         if s is not None and s.step_s is not None:
             out.append(f"something changed {s.step_s / 60:.0f} min into the run; the level counts from there")
+        if self.disturbed:
+            out.append(self.disturbed)
         if abs(self.room_k_10min) > _ROOM_MOVED_K:
             out.append(f"the room moves by {number(self.room_k_10min, 1)} K in 10 min: door, sun or heating?")
         return out
@@ -99,6 +104,33 @@ def forecast(
     drift = abs(found.still_to_go) * 600.0 / found.tau_s
     left = found.tau_s * float(np.log(max(drift / tolerance_k, 1.0))) + 60.0
     return Forecast(left, found, "fit", room, now)
+
+
+def disturbance(times: Array, speeds: dict[str, Array], begun_s: float) -> str:
+    """What was changed during a warm-up: fans or pump at another speed for a while, blank for nothing.
+
+    Parameters
+    ----------
+    speeds : dict of role to its channel, shape (n,)
+        ``fan`` and ``pump``, rpm.
+    """
+    for role, what in (("fan", "the fans"), ("pump", "the pump")):
+        if role not in speeds:
+            continue
+        inside = np.isfinite(speeds[role]) & (times > begun_s + 20)
+        t, v = times[inside], speeds[role][inside]
+        if t.size < 20:
+            continue
+        now = float(np.median(v[-9:]))
+        other = np.abs(v - now) > max(0.08 * abs(now), 40.0)
+        away = np.flatnonzero(other)
+        if away.size >= 9:  # a while, not a wild reading
+            was, last = float(np.median(v[away])), float(t[away[-1]])
+            return (
+                f"{what} ran at {was:.0f} rpm until {(last - begun_s) / 60:.0f} min into the step and at {now:.0f} since: "
+                "the warm-up was disturbed, and the level counts from there"
+            )
+    return ""
 
 
 def _since(s: Signals, begin_s: float) -> Signals:

@@ -239,7 +239,7 @@ class InspectDesk(QWidget):
         self._find.setEnabled(bool(run.windows))
         self._prepared.setVisible(mount.begun_at is not None)
         run = self._run()
-        self._happened.setVisible(run is not None and bool(run.marks))
+        self._happened.setVisible(run is not None and bool(run.marks or run.note))
 
     def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
         empty(self._facts_grid)

@@ -24,7 +24,7 @@ from kuffin.core.limits import Limits
 from kuffin.core.protocol import DEFAULT_TAU_S
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount, Run
-from kuffin.notebook.recording import NewMark, add_marks, close_run
+from kuffin.notebook.recording import NewMark, add_marks, close_run, comment_on
 from kuffin.notebook.shelf import add_photo
 from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.against import against_siblings
@@ -297,6 +297,10 @@ class RunDesk(QWidget):
                 live.skip(written)
             else:
                 self.said.emit("a step is skipped only with a reason")
+        elif (
+            what == "comment" and written and self._shown is not None and self._shown[0].run_id and self.state.notebook
+        ):
+            self.state.attempt(comment_on, self.state.notebook, self._shown[0].run_id, written)
         elif what == "mark" and live is not None:
             live.mark(written, self._marked_s)
         elif what == "reading" and live is not None:

@@ -101,6 +101,7 @@ class LivePage(QWidget):
             "Stop the run", lambda: self.small.emit("stop"), "Ends it here; what was recorded is kept"
         )
         self.type_reading = button("Type a reading", lambda: self.small.emit("type"), "A value read off by hand")
+        self.commenter = button("Comment …", lambda: self.ask("comment", "A comment on this run:"))
         self.carrier = button("Carry on", lambda: self.small.emit("carry on"))
         self.question = text(wrap=False)
         self.answer = QLineEdit()
@@ -137,6 +138,7 @@ class LivePage(QWidget):
         for widget in (
             self.carrier,
             self.type_reading,
+            self.commenter,
             self.marker,
             self.holder,
             self.repeater,
@@ -179,6 +181,7 @@ class LivePage(QWidget):
         for widget in (self.marker, self.holder, self.repeater, self.skipper, self.stopper):
             widget.setVisible(not now.over)
         self.type_reading.setVisible(bool(live.bench.typed) and not now.over)
+        self.commenter.setVisible(bool(now.over))
         self.carrier.setVisible(self.doing.key == "remount")
         self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
         s, roles = live.recent()
