@@ -21,6 +21,8 @@ from kuffin.app.main import application
 from kuffin.app.settings import Settings
 from kuffin.app.window import MainWindow
 from kuffin.bench.prints import draw_print
+from kuffin.demo import practising
+from kuffin.demo.practising import draw as drawn
 from kuffin.demo.scenario import build_demo, write_logs
 from kuffin.notebook import edits, planning, preparing
 from kuffin.verdicts.planning import order_of
@@ -52,7 +54,7 @@ def plan(window: MainWindow, shoot: Callable[[str], None]) -> None:
     window.show_desk("Plan")
     window.plan.go("order")
     window.plan.order.draw()
-    for page in ("question", "fair", "mounts", "order", "protocol", "when"):
+    for page in ("question", "mounts", "order", "protocol"):
         window.plan.go(page)
         shoot(f"plan-{page}")
 
@@ -77,8 +79,6 @@ def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
         window.prepare.leak.watched.add(begin + dt.timedelta(minutes=minute), [round(gauge, 1), round(air, 1)])
     window.prepare.go("leak")
     shoot("prepare-leak")
-    window.prepare.go("fit")
-    shoot("prepare-fit")
 
 
 def prints(window: MainWindow, shoot: Callable[[str], None], place: Path) -> None:
@@ -103,6 +103,63 @@ def prints(window: MainWindow, shoot: Callable[[str], None], place: Path) -> Non
     window.show_desk("Prepare")
     window.prepare.go("print")
     shoot("prepare-print")
+
+
+def until(app: QApplication, true: Callable[[], object]) -> None:
+    """Let a run go on until something is so."""
+    begin = time.monotonic()
+    while not true():
+        app.processEvents()
+        time.sleep(0.005)
+        if time.monotonic() - begin > 120:
+            raise SystemExit("the run did not come to that")
+
+
+def run(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[str], None]) -> None:
+    """A run warming up, also as it is seen from two metres."""
+    window.settings.set_value("bench", "simulated 60")
+    window.show_desk("Run")
+    window.run.renew()
+    window.run.ready.start.click()
+    until(app, lambda: window.running.now.forecast.settling is not None and window.running.now.elapsed_s > 1500)
+    shoot("run")
+    picture = Image.open(folder / "run.png")
+    picture.resize((picture.width // 3, picture.height // 3), Image.Resampling.LANCZOS).save(
+        folder / "run-two-metres.png"
+    )
+    window.running.stop()
+    until(app, lambda: not window.running.active)
+    settle_down(app, window)
+    window.run.look_at_run()
+
+
+def bench(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """The bench, and this computer's instruments: the simulated bench through real interfaces."""
+    window.show_desk("Bench")
+    shoot("bench")
+    live = window.bench_page.live
+    live.loads.serve()
+    live.instruments.setCurrentCell(1, 0)
+    window.strip.say("")
+    until(app, lambda: live.channels.rowCount() == 3)
+    settle_down(app, window, 2.0)
+    bar = window._bench_scroll.verticalScrollBar()
+    bar.setValue(bar.maximum())
+    shoot("bench-live")
+    live.loads.close_served()
+
+
+def practice(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """A bad mount, seen after two minutes."""
+    practising.draw = lambda: drawn(5, "contact")
+    window.practise()
+    settle_down(app, window, 1.0)
+    window.run.ready.start.click()
+    until(app, lambda: window.run.page.doing.key == "remount")
+    settle_down(app, window, 1.5)
+    shoot("run-mount-check")
+    window.running.stop()
+    until(app, lambda: not window.running.active)
 
 
 def main(folder: Path) -> None:
@@ -135,7 +192,6 @@ def main(folder: Path) -> None:
         settle_down(app, window)
         early = next(r for r in verdict.main.readings if r.label == "Reed, round 3")
         window.open_mount(early.mount_id)
-        shoot("inspect-not-settled")
         edits.keep(window.state.notebook, early.mount_id, early.label, "the level it points to is known well enough")
         settle_down(app, window)
         window.show_desk("Compare")
@@ -158,9 +214,12 @@ def main(folder: Path) -> None:
         window.show_desk("Shelf")
         window.shelf_page.look_at(next(p.id for p in window.shelf.parts if p.name == "Reed"))
         shoot("shelf")
-        window.show_desk("Bench")
-        shoot("bench")
+        bench(app, window, shoot)
         prints(window, shoot, place)
+        window.state.choose_study(window.state.notebook.studies()[0].id)
+        settle_down(app, window)
+        run(app, window, folder, shoot)
+        practice(app, window, shoot)
         window.close()
 
 

@@ -143,4 +143,4 @@ def test_logs_dropped_on_the_first_page_lead_to_a_notebook_a_study_and_a_verdict
     at_rest()
     assert window.state.verdict is not None
     assert window.state.verdict.mounts == 12
-    assert window.header.verdict.text().startswith("So far: Sedge runs the coolant")
+    assert window.header.verdict.text().startswith("So far, after twelve mounts: Sedge runs the coolant")

@@ -81,6 +81,31 @@ print(window.prepare.changeover._left.text()[:11])
 shot = window.grab().toImage()
 colours = {shot.pixelColor(x, y).name() for x in range(330, 345) for y in range(200, 750)}
 assert looks.LIGHT.accent in colours, "no tick is on screen"
+
+# run the mount that was made ready, on the simulated bench
+settings.set_value("bench", "simulated 300")
+key(window, Qt.Key.Key_3, Qt.KeyboardModifier.ControlModifier)
+print(window.run.ready.title.text(), window.run.ready.which.currentText())
+assert window.stack.currentWidget() is window.run
+before = window.header.verdict.text()
+key(window.run.ready.start, Qt.Key.Key_Space)
+stages, begin = [], time.monotonic()
+while window.running.active:
+    assert time.monotonic() - begin < 90
+    app.processEvents()
+    time.sleep(0.005)
+    now = window.running.now
+    if now is not None and now.stage is not None and now.stage.words not in stages:
+        stages.append(now.stage.words)
+        if now.stage.words == "load, measuring":
+            shot = window.grab().toImage()
+            levels = {shot.pixelColor(x, y).name() for x in range(330, 840, 5) for y in range(330, 600, 5)}
+            assert set(looks.LIGHT.levels) <= levels, "the staircase is not on screen"
+rest()
+print(" > ".join(stages))
+print(before != window.header.verdict.text() or "verdict unchanged")
+key(window.run.page.big, Qt.Key.Key_Space)
+assert window.stack.currentWidget() is window.inspect
 window.close()
 print("closed")
 """
@@ -117,9 +142,12 @@ def test_the_main_path_in_a_real_window(demo: Path, tmp_path: Path) -> None:
         x.wait(10)
         os.close(read)
     assert done.returncode == 0, done.stderr[-1500:]
-    before, title, after, ready, closed = done.stdout.strip().splitlines()
+    before, title, after, ready, coming, stages, changed, closed = done.stdout.strip().splitlines()
     assert "cooler than Rush" in before
     assert title == "Bulrush, round 2"
     assert "Bulrush (" in after
     assert ready == "Ready since"
+    assert coming == "Reed, round 4 Reed, round 4 · ready to run"
+    assert stages.split(" > ")[2:] == ["load, warming up", "load, measuring", "cool down, waiting"]
+    assert changed == "True"
     assert closed == "closed"

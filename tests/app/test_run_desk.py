@@ -75,6 +75,8 @@ def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWin
     on_desk(window)
     assert window.run.ready.title.text() == "Reed, round 4"
     before = window.state.verdict.main.comparison.candidate("Reed")
+    line = window.header.verdict.text()
+    assert line.startswith("So far, after twelve mounts: ")
     assert "no safety device" in " ".join(w.text() for w in window.run.ready.findChildren(type(window.run.ready.title)))
     QTest.keyClick(window.run.ready.start, Qt.Key.Key_Space)
     seen: dict[str, int] = {}
@@ -106,6 +108,7 @@ def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWin
     assert "Mount check: looks like Reed's other mounts" in said
     assert "dips" in said  # the looped load is recognised
     after = window.state.verdict.main.comparison.candidate("Reed")
+    assert window.header.verdict.text().startswith("So far, after 13 mounts: ")
     assert after.mounts == before.mounts + 1 and after.mean != before.mean
     reading = window.state.reading(mount_id)
     loop, _ = built(bench_for("radiator", "Reed", 4), Pump(), 0.55 * 1636, 0.60)

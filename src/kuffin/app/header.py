@@ -10,6 +10,7 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import Opener, text
 from kuffin.verdicts.line import NextStep, verdict_line
 from kuffin.verdicts.planning import next_mount
+from kuffin.verdicts.words import several
 from kuffin.verdicts.working import study_working
 
 
@@ -73,7 +74,9 @@ class Header(QWidget):
             return
         line = verdict_line(verdict, next_mount(study))
         self.step = line.step
-        self.verdict.setText(f"So far: {line.sentence}")
+        counting = sum(r.left_out is None and r.value is not None for r in verdict.main.readings)
+        after = f", after {several(counting, 'mount')}" if counting else ""
+        self.verdict.setText(f"So far{after}: {line.sentence}")
         self.next.setVisible(True)
         self.next.setText(f"Next  ▸  {line.step.label}")
         self.next.setAccessibleName(f"Next: {line.step.label}")
