@@ -8,7 +8,7 @@ import sys
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 
-from benchmarks import leaving_out, panning, planning, reading, recording, scaling, settling, starting
+from benchmarks import forecasting, leaving_out, panning, planning, reading, recording, scaling, settling, starting
 
 ALL = {
     "reading": reading.report,
@@ -17,6 +17,7 @@ ALL = {
     "starting": starting.report,
     "panning": panning.report,
     "planning": planning.report,
+    "forecasting": forecasting.report,
     "recording": recording.report,
     "settling": lambda: settling.report(settling.run(120)),
 }

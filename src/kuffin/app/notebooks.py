@@ -181,8 +181,11 @@ class Notebooks(QObject):
         BinView(self._state, self._parent).exec()
 
     def undo(self) -> None:
-        """Take the last edit back."""
-        if self._state.notebook is not None:
+        """Take the last edit back; the run that is being recorded is no edit to be taken back meanwhile."""
+        notebook = self._state.notebook
+        if self._busy() and notebook is not None and (notebook.undo_label or "").startswith("record a run"):
+            self._state.trouble.emit("the run is being recorded; stop it on the Run desk first")
+        elif self._state.notebook is not None:
             self._state.attempt(self._state.notebook.undo)
 
     def redo(self) -> None:

@@ -8,7 +8,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from kuffin.app.jobs import Task
 from kuffin.app.state import State
-from kuffin.core.errors import KuffinError
+from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.notebook.entities import Mount, Run
 from kuffin.verdicts.leading import step_s
 from kuffin.verdicts.words import number
@@ -55,6 +55,9 @@ class Running(QObject):
         if self.live is not None or state.notebook is None or state.study is None:
             state.trouble.emit("a run is being recorded already")
             return False
+        if state.notebook.read_only:
+            state.trouble.emit(f"{state.notebook.path.name} is read-only; save a copy and record into that")
+            return False
         protocol = next((p for p in self._protocols() if p.id == state.study.protocol_id), None)
         try:
             steps, limits = steps_and_limits(protocol)
@@ -100,6 +103,10 @@ class Running(QObject):
 
         def work(_task: Task) -> int:
             live.close()
+            if live.recorder.waiting:
+                raise NotebookError(
+                    f"the last {live.recorder.waiting} rows could not be kept: {live.recorder.trouble}. What was kept before is there"
+                )
             return live.run_id or 0
 
         self._state.jobs.start("closing the run", work, lambda run_id: self._closed(run_id, over), self._failed)

@@ -113,6 +113,11 @@ class Recorder:
             self._threads.append(thread)
             thread.start()
 
+    @property
+    def waiting(self) -> int:
+        """Rows that could not be handed on yet."""
+        return len(self._rows)
+
     def stop(self) -> None:
         """End in order: the last rows are handed on, the instruments let go."""
         self._stop.set()
@@ -133,7 +138,7 @@ class Recorder:
             with self._told:
                 if latest.fresh and every > 0.99 * self._every:
                     # one reading for each row: where both are late, none takes the place of another
-                    self._told.wait_for(lambda: not latest.fresh, 1.5 * self._every)
+                    self._told.wait_for(lambda: not latest.fresh, max(1.5 * self._every, 0.5))
                 latest.trouble = trouble
                 if values is not None:
                     latest.values, latest.fresh = values, True

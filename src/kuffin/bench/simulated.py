@@ -87,7 +87,7 @@ class SimulatedBench:
         self._fan_rpm, self._pump_speed = plan.fan_rpm, plan.pump_speed
         self._load, self._load_begin = replace(plan.load, power_w=plan.load.idle_w, period_s=None), 0.0
         self._loop, self._flow = built(plan, pump, self._fan_rpm, self._pump_speed)
-        self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]))
+        self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]) + self._fault.warm_intake_k)
         self._began, self._now = clock(), 0.0
         self._truths = self._run(1)
         self._lock = threading.Lock()

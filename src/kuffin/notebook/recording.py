@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 from sqlalchemy import delete, func, select
 
+from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook.edits import NewRun, add_logs
 from kuffin.notebook.entities import Chunk, Mark, Run
@@ -89,16 +90,22 @@ class RunWriter:
         else:
             self._append(block, self.run_id)
         self._sequence += 1
-        if self._waiting:
-            waiting, self._waiting = self._waiting, []
-            add_marks(self._notebook, self.run_id, waiting)
+        self._keep_waiting()
 
     def mark(self, mark: NewMark) -> None:
         """Keep a mark, at once or with the run's first rows."""
-        if self.run_id is None:
-            self._waiting.append(mark)
-        else:
-            add_marks(self._notebook, self.run_id, [mark])
+        self._waiting.append(mark)
+        self._keep_waiting()
+
+    def _keep_waiting(self) -> None:
+        """Keep the marks that wait; on a full disk they wait on."""
+        if self.run_id is None or not self._waiting:
+            return
+        waiting, self._waiting = self._waiting, []
+        try:
+            add_marks(self._notebook, self.run_id, waiting)
+        except NotebookError:
+            self._waiting = waiting + self._waiting
 
     def _append(self, block: Array, run_id: int) -> None:
         data = np.ascontiguousarray(block.astype("<f8"))

@@ -13,6 +13,7 @@ from kuffin.verdicts.signals import Array, Signals
 from kuffin.verdicts.words import number
 
 FIRST_LOOK_S = 420.0  # before, the fit says nothing
+_TO_BE_SURE_S = 400.0  # from the drift's being small to its being surely so: the median of 60 simulated warm-ups
 _ROOM_MOVED_K = 0.4  # in ten minutes
 
 
@@ -77,7 +78,7 @@ def forecast(
     """Look ahead from what was recorded so far.
 
     With a first-order approach of time constant τ and Δ still to go, the drift per 10 minutes, Δ·600/τ, falls to the
-    tolerance after τ·ln(|Δ|·600/(τ·tolerance)).
+    tolerance after τ·ln(|Δ|·600/(τ·tolerance)). To that comes the time until it is surely so.
 
     Parameters
     ----------
@@ -102,7 +103,7 @@ def forecast(
     if not found.tau_s:
         return Forecast(rough, found, whence, room, now)
     drift = abs(found.still_to_go) * 600.0 / found.tau_s
-    left = found.tau_s * float(np.log(max(drift / tolerance_k, 1.0))) + 60.0
+    left = found.tau_s * float(np.log(max(drift / tolerance_k, 1.0))) + _TO_BE_SURE_S
     return Forecast(left, found, "fit", room, now)
 
 
