@@ -4,12 +4,14 @@ from __future__ import annotations
 
 import time
 from collections.abc import Callable, Iterator
+from pathlib import Path
 
 import pytest
 from PySide6.QtWidgets import QApplication
 
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
 from kuffin.app.window import MainWindow
+from kuffin.bench.discovery import discover
 from kuffin.bench.setup import load_setup
 from tests.app.driving import press, write_cell
 
@@ -69,6 +71,26 @@ def test_values_come_live_and_are_named_given_roles_and_levelled(live: ThisCompu
     live.calibrating.two_points("1 2 3")
     assert "are not four numbers" in demo_window.strip.trouble.text()
     assert load_setup(demo_window.settings.bench_path) == live.setup
+
+
+def test_looking_finds_and_lists_what_is_there(
+    live: ThisComputer, demo_window: MainWindow, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    chip = tmp_path / "hwmon" / "hwmon0"
+    chip.mkdir(parents=True)
+    for file, content in {"name": "k10temp", "temp1_label": "Tctl", "temp1_input": "41250"}.items():
+        (chip / file).write_text(content + "\n")
+    monkeypatch.setattr(
+        "kuffin.app.desks.shelf.thiscomputer.discover",
+        lambda report: discover(report, tmp_path / "hwmon", tmp_path / "cpu", tmp_path / "dev", 0.1),
+    )
+    press(live, "Look for instruments")
+    pump_until(lambda: live.channels.rowCount() == 1 and cell(live, 0, 6) == "41.25 °C")
+    assert (cell(live, 0, 0), cell(live, 0, 4)) == ("no", "die")  # a guess, shown, and recorded only when one says so
+    write_cell(live.channels, 0, 0, "yes")
+    assert [(c.name, c.role) for c in live.setup.channels] == [("k10temp Tctl", "die")]
+    press(live, "Look for instruments")
+    pump_until(lambda: "nothing new was found" in demo_window.strip.trouble.text().lower())
 
 
 def test_an_instrument_that_is_not_there_says_so(live: ThisComputer, demo_window: MainWindow) -> None:

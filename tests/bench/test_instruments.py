@@ -18,6 +18,7 @@ import pytest
 
 from kuffin.bench.byhand import HandSource
 from kuffin.bench.configured import ConfiguredInstrument, in_unit, lasting_ports, proposed
+from kuffin.bench.discovery import discover
 from kuffin.bench.hwmon import HwmonSource, ProcessorSource
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.lines import Told
@@ -272,6 +273,22 @@ class TestSettingUp:
         with pytest.raises(BenchError):
             load_setup(path)
         assert path.read_text() == content
+
+    def test_all_that_is_there_is_found_with_its_values(self, served: ServedBench, tmp_path: Path) -> None:
+        dev = tmp_path / "dev"
+        dev.mkdir()
+        (dev / "ttyUSB0").symlink_to(served.port)
+        silent = pty.openpty()
+        (dev / "ttyACM0").symlink_to(os.ttyname(silent[1]))
+        told: list[float] = []
+        found = {f.setting.name: f for f in discover(told.append, served.hwmon, tmp_path / "cpu", dev, 0.4)}
+        assert set(found) == {"this computer's sensors", "ttyUSB0", "ttyACM0"}
+        assert set(found["ttyUSB0"].told) == {"Tin", "Tout", "Tair"} and found["ttyUSB0"].trouble == ""
+        assert len(found["this computer's sensors"].told) == 4
+        assert "may have to be asked" in found["ttyACM0"].trouble
+        assert told[-1] == 1.0 and told == sorted(told)
+        for end in silent:
+            os.close(end)
 
     def test_ports_by_their_lasting_names(self, tmp_path: Path) -> None:
         (tmp_path / "ttyUSB0").touch()
