@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import time
 from collections.abc import Callable
 from pathlib import Path
 
@@ -129,3 +130,12 @@ def give(line: QLineEdit, written: str) -> None:
     line.selectAll()
     QTest.keyClicks(line, written)
     QTest.keyClick(line, Qt.Key.Key_Return)
+
+
+def pump_until(true: Callable[[], object], seconds: float = 40.0) -> None:
+    """Let the window work until something is so; unlike qWait, it lets the recorder's threads have their turn."""
+    end = time.monotonic() + seconds
+    while not true():
+        assert time.monotonic() < end, "it did not come to that"
+        QApplication.processEvents()
+        time.sleep(0.005)

@@ -2,26 +2,16 @@
 
 from __future__ import annotations
 
-import time
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
-from PySide6.QtWidgets import QApplication
 
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
 from kuffin.app.window import MainWindow
 from kuffin.bench.discovery import discover
 from kuffin.bench.setup import load_setup
-from tests.app.driving import press, write_cell
-
-
-def pump_until(true: Callable[[], object], seconds: float = 15.0) -> None:
-    end = time.monotonic() + seconds
-    while not true():
-        assert time.monotonic() < end, "it did not come to that"
-        QApplication.processEvents()
-        time.sleep(0.005)
+from tests.app.driving import press, pump_until, write_cell
 
 
 @pytest.fixture

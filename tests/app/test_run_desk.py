@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
+import json
 import math
 import os
 import signal
 import subprocess
 import sys
-import time
 from collections.abc import Callable
 from pathlib import Path
 
@@ -16,7 +16,7 @@ import pytest
 from PIL import Image
 from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QMessageBox, QPushButton
+from PySide6.QtWidgets import QMessageBox, QPushButton
 
 from kuffin.app.window import MainWindow
 from kuffin.bench.hydraulics import Pump
@@ -29,7 +29,7 @@ from kuffin.demo.practising import draw
 from kuffin.notebook import planning
 from kuffin.notebook.edits import change_study
 from kuffin.notebook.entities import Mark, Run
-from tests.app.driving import drop, press
+from tests.app.driving import action, choose, drop, press, pump_until, with_dialog
 
 AtRest = Callable[[], None]
 SHORT = (
@@ -37,15 +37,6 @@ SHORT = (
     Step("load", "batch stretch", 180.0, 62.0, 55.0, "clock", 20, 3, ask="score, frame rate [1/s]"),
     Step("cool down", settle="clock", longest_min=2, measure_min=0),
 )
-
-
-def pump_until(true: Callable[[], object], seconds: float = 40.0) -> None:
-    """Let the window work until something is so; unlike qWait, it lets the recorder's threads have their turn."""
-    end = time.monotonic() + seconds
-    while not true():
-        assert time.monotonic() < end, "it did not come to that"
-        QApplication.processEvents()
-        time.sleep(0.005)
 
 
 def take_protocol(window: MainWindow, steps: tuple[Step, ...] = SHORT, limits: Limits | None = None) -> None:
@@ -170,7 +161,9 @@ def test_keys_and_small_buttons(demo_window: MainWindow, at_rest: AtRest, tmp_pa
         assert wanted in found, found
 
 
-def test_what_belongs_to_a_step_is_asked_for_when_it_ends(demo_window: MainWindow, at_rest: AtRest) -> None:
+def test_what_belongs_to_a_step_is_asked_for_when_it_ends(
+    demo_window: MainWindow, at_rest: AtRest, tmp_path: Path
+) -> None:
     window = demo_window
     take_protocol(window)
     on_desk(window)
@@ -191,6 +184,13 @@ def test_what_belongs_to_a_step_is_asked_for_when_it_ends(demo_window: MainWindo
     QTest.keyClick(page.answer, Qt.Key.Key_Return)
     window.state.refresh()
     at_rest()
+    out = tmp_path / "all.json"
+    with_dialog(action(window, "Everything as JSON …"), choose(out))
+    told = json.loads(out.read_text())["happened"]
+    assert [(m["candidate"], m["text"], m["value"]) for m in told if m["kind"] == "value"] == [
+        ("Reed", "score", 12480),
+        ("Reed", "frame rate", 143.5),
+    ]
     assert [(m.text, m.value, m.unit) for m in marks(window, "value")] == [
         ("score", 12480, ""),
         ("frame rate", 143.5, "1/s"),

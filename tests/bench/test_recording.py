@@ -14,6 +14,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from sqlalchemy import func, select
 
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import LiveChannel
@@ -25,8 +26,9 @@ from kuffin.core.errors import BenchError, NotebookError
 from kuffin.core.limits import Limits
 from kuffin.core.protocol import Step
 from kuffin.demo.practice import bench_for
+from kuffin.notebook import bin as bin_of_notebook
 from kuffin.notebook import edits, planning
-from kuffin.notebook.entities import Run
+from kuffin.notebook.entities import Mark, Run
 from kuffin.notebook.recording import close_run, cut_off_runs
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
@@ -204,6 +206,12 @@ def test_ten_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(
         assert read_run(notebook, run.id).times.tolist() == data.times.tolist()
         edits.to_bin(notebook, Run, run.id, "the run")
         notebook.close()
+    notebook = Notebook.open(short)
+    bin_of_notebook.empty(notebook)
+    with notebook.session() as session:
+        assert session.scalar(select(func.count()).select_from(Mark)) == 0
+        assert session.scalar(select(func.count()).select_from(Run)) == 12  # the demo's own
+    notebook.close()
 
 
 @pytest.mark.parametrize(

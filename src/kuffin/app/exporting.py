@@ -6,6 +6,7 @@ import os
 from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
+from typing import Any
 
 from PySide6.QtCore import QRectF, QSize, Qt
 from PySide6.QtGui import QImage, QPainter
@@ -23,7 +24,13 @@ from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
 
 
-def write_table(verdict: StudyVerdict, path: Path, what: str, preparations: Sequence[Preparation] = ()) -> None:
+def write_table(
+    verdict: StudyVerdict,
+    path: Path,
+    what: str,
+    preparations: Sequence[Preparation] = (),
+    marks: Sequence[dict[str, Any]] = (),
+) -> None:
     """Write ``readings`` or ``verdicts`` as CSV, or everything as JSON, by the file's ending.
 
     Raises
@@ -32,7 +39,7 @@ def write_table(verdict: StudyVerdict, path: Path, what: str, preparations: Sequ
         Where the file cannot be written.
     """
     if path.suffix.lower() == ".json":
-        text = as_json(verdict, preparations)
+        text = as_json(verdict, preparations, marks)
     else:
         text = as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
     _write(text, path)

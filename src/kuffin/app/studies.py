@@ -19,6 +19,7 @@ from kuffin.app.state import State
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
+from kuffin.verdicts.happened import marks_rows
 from kuffin.verdicts.planning import order_of
 from kuffin.verdicts.preparation import Preparation, preparation_of
 
@@ -159,7 +160,9 @@ class Studies(QObject):
             self._state.attempt(write_preparations, self._preparations(), path)
         elif self._state.verdict is not None:
             prepared = self._preparations() if what == "everything" else []
-            self._state.attempt(write_table, self._state.verdict, path, what, prepared)
+            study = self._state.study
+            marks = marks_rows(study) if study is not None and what == "everything" else []
+            self._state.attempt(write_table, self._state.verdict, path, what, prepared, marks)
 
     def _preparations(self) -> list[Preparation]:
         """How the study's mounts were prepared, in bench order."""

@@ -80,8 +80,8 @@ def as_csv(rows: list[dict[str, Any]]) -> str:
     return out.getvalue()
 
 
-def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = ()) -> str:
-    """The whole study as JSON: question, readings, verdicts, and how each mount was prepared."""
+def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Sequence[dict[str, Any]] = ()) -> str:
+    """The whole study as JSON: question, readings, verdicts, how each mount was prepared, what happened in its runs."""
     found = v.main.comparison
     told = {
         "question": v.question,
@@ -108,6 +108,7 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = ()) -> str:
         "readings": readings_rows(v),
         "verdicts": verdict_rows(v),
         "preparation": [asdict(p) for p in preparations],
+        "happened": list(marks),
     }
     return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
 

@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
-from kuffin.notebook.entities import Run
+from typing import Any
+
+from kuffin.notebook.entities import Run, Study
+from kuffin.verdicts.planning import order_of
 from kuffin.verdicts.working import Working
 
 _KINDS = {
@@ -30,3 +33,21 @@ def happened(run: Run) -> Working:
             said = f"{mark.text}: {mark.value:g} {mark.unit}".rstrip()
         out.lines.append((f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said))
     return out
+
+
+def marks_rows(study: Study) -> list[dict[str, Any]]:
+    """What happened in all runs of a study, in bench order: one row for each mark."""
+    return [
+        {
+            "candidate": mount.candidate.name,
+            "round": mount.round,
+            "at_s": mark.at_s,
+            "kind": mark.kind,
+            "text": mark.text,
+            "value": mark.value,
+            "unit": mark.unit,
+        }
+        for mount in order_of(study)
+        for run in mount.live_runs
+        for mark in run.marks
+    ]

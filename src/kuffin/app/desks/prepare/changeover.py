@@ -216,7 +216,7 @@ class ChangeOverPage(PreparePage):
         self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
         if self.mount.ready_at:
             self._left.setText(
-                f"Ready since {self.mount.ready_at[11:16]}. Start the run; drop its log on the loom afterwards."
+                f"Ready since {self.mount.ready_at[11:16]}. Run it on the Run desk (Ctrl+3), or drop your own log of it on the loom afterwards."
             )
         elif left:
             self._left.setText(f"Still to do: {len(left)} of {len(self.rows)}; next: {left[0].text}")

@@ -382,7 +382,10 @@ class RunDesk(QWidget):
 
     def dropEvent(self, event: QDropEvent) -> None:
         live, notebook = self.running.live, self.state.notebook
-        if live is None or notebook is None or self.running.mount_id is None:
+        if live is None or notebook is None:
+            return
+        if self.running.mount_id is None:
+            self.said.emit("this mount is only made when its run ends; drop the photo on Prepare then")
             return
         for path in local_files(event):
             kept = self.state.attempt(add_photo, notebook, path, mount_id=self.running.mount_id)
