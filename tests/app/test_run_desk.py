@@ -112,6 +112,17 @@ def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWin
     assert any("load, measuring" in text for _, text in window.working._working.lines)
 
 
+def test_a_study_of_ones_own_is_not_filled_from_the_made_up_bench_by_mistake(demo_window: MainWindow) -> None:
+    window = demo_window  # a notebook outside the place of the demo
+    window.show_desk("Run")
+    assert window.run.ready.bench.currentText() == "this computer's instruments"
+    assert not window.run.ready.start.isEnabled()
+    assert "No instruments are set up" in window.run.ready.bench_words.text()
+    window.run.ready.bench.setCurrentIndex(2)
+    window.run.ready.bench.activated.emit(2)
+    assert window.run.ready.start.isEnabled() and "it would count as evidence" in window.run.ready.bench_words.text()
+
+
 def test_keys_and_small_buttons(demo_window: MainWindow, at_rest: AtRest, tmp_path: Path) -> None:
     window = demo_window
     take_protocol(window)
@@ -305,6 +316,16 @@ def test_a_pulled_plug_loses_nothing_and_the_run_goes_on(
     take_protocol(window)
     on_desk(window)
     rows = run.rows
+    save_setup(
+        window.settings.bench_path,
+        BenchSetup((InstrumentSetting("hand", "typed", channels=(ChannelSetting("Spot", "Spot"),)),)),
+    )
+    window.settings.set_value("bench", "this")
+    window.run.renew()
+    window.run.go_on(run.id)
+    assert "has other channels (Air in, Room, Coolant in, Coolant out …)" in window.strip.trouble.text()
+    window.settings.set_value("bench", "simulated 300")
+    window.run.renew()
     at_rest()
     pump_until(
         lambda: [

@@ -201,10 +201,14 @@ class MainWindow(QMainWindow, MadeLater):
         self._tabs.button(list(self._desks).index(name)).setChecked(True)
 
     def open_mount(self, mount_id: int) -> None:
-        """Look at a mount's run, or prepare it where it has none."""
+        """Look at a mount's run; where it has none, prepare it, or run it where that is done."""
         self.state.look_at(mount_id)
         mount = self.state.mount()
-        if mount is not None and not mount.live_runs:
+        if mount is not None and mount.id == self.running.mount_id:
+            self.show_desk("Run")
+        elif mount is not None and (mount.open_run is not None or (mount.ready_at and not mount.live_runs)):
+            self.run_mount(mount_id)
+        elif mount is not None and not mount.live_runs:
             self.prepare_mount(mount_id)
         else:
             self.show_desk("Inspect")

@@ -12,7 +12,7 @@ import numpy as np
 
 from kuffin.bench.recorder import Recorder, steady
 from kuffin.bench.tape import Array, Tape
-from kuffin.core.errors import KuffinError
+from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.limits import Alarm, Limits, Watch
 from kuffin.core.protocol import Step
 from kuffin.notebook.entities import Mount, Run, Study
@@ -120,7 +120,19 @@ class LiveRun:
         self._thinker = Thinker(self)
 
     def _take_up(self, run: Run, now: dt.datetime) -> tuple[int, float]:
-        """Go on with a run that was cut off: its step again, after the gap."""
+        """Go on with a run that was cut off: its step again, after the gap.
+
+        Raises
+        ------
+        BenchError
+            Where the bench has other channels now.
+        """
+        had, have = [c.name for c in run.channels], [name for name, _ in self.bench.roles]
+        if had != have:
+            raise BenchError(
+                f"the run that was cut off has other channels ({', '.join(had[:4])} …) than this bench "
+                f"({', '.join(have[:4])} …); choose the bench it was recorded from, or close it as it is"
+            )
         self._writer.go_on_with(run.id)
         last = run.duration_s
         gap = 1.0

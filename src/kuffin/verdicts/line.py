@@ -60,6 +60,9 @@ def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
 def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
     _, make = words_for(v.under_test)
     what = f"{planned.candidate.name}, round {planned.round}"
+    if planned.open_run is not None:
+        hint = "its recording was cut off, or is going on: go on with it, or close it as it is"
+        return NextStep(f"see to {what}", hint, "run", planned.id)
     if planned.ready_at:
         return NextStep(
             f"run {what}",

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from kuffin.app.settings import Settings
+from kuffin.app.settings import Settings, demo_cache
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.demo.practising import Practice
@@ -33,8 +33,22 @@ class Choosing:
 
     @property
     def bench(self) -> str:
-        """The bench in use."""
-        return self._settings.value("bench", _USUAL)
+        """The bench in use: the simulated one at first in the demo, the person's own in their own notebooks."""
+        return self._settings.value(self._key, _USUAL if self.made_up else THIS)
+
+    @property
+    def made_up(self) -> bool:
+        """Whether the notebook is the demo's or a practice one, where made-up runs do no harm."""
+        notebook = self._state.notebook
+        return notebook is not None and notebook.path.resolve().parent == demo_cache().resolve()
+
+    @property
+    def _key(self) -> str:
+        return "demo bench" if self.made_up else "bench"
+
+    def take_bench(self, bench: object) -> None:
+        """Take another bench, and remember it."""
+        self._settings.set_value(self._key, str(bench))
 
     @property
     def speed(self) -> float:
@@ -75,10 +89,10 @@ class Choosing:
             )
         if self.bench == THIS:
             return set_up_words(self._shelf.steps, self._settings.bench_path)
-        return (
-            "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source.",
-            True,
-        )
+        words = "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source."
+        if not self.made_up:
+            words += " In a study of your own, leave such a run out afterwards: it would count as evidence."
+        return words, True
 
     def what(self) -> tuple[Candidate | None, Mount | None]:
         """The candidate and the mount that are chosen; no mount: a new one is made."""

@@ -109,7 +109,7 @@ class RunDesk(QWidget):
 
     def _choose(self) -> None:
         self.choosing.chosen = self.ready.which.currentData()
-        self.settings.set_value("bench", str(self.ready.bench.currentData()))
+        self.choosing.take_bench(self.ready.bench.currentData())
         self.renew()
 
     def renew(self) -> None:
