@@ -28,7 +28,7 @@ from kuffin.bench.setup import BenchSetup, ChannelSetting, InstrumentSetting, lo
 from kuffin.bench.simulated import SimulatedBench
 from kuffin.bench.source import Source
 from kuffin.bench.wire import NetworkSource, SerialSource
-from kuffin.core.calibration import Calibration
+from kuffin.core.calibration import Calibration, Within
 from kuffin.core.errors import BenchError
 from kuffin.demo.practice import bench_for
 
@@ -245,7 +245,13 @@ class TestSettingUp:
 
     def test_settings_come_back_as_they_were(self, tmp_path: Path) -> None:
         channel = ChannelSetting(
-            "Tin", "Coolant in", "degC", "temperature", "coolant_in", calibration=Calibration(1.01, -0.1, "two points")
+            "Tin",
+            "Coolant in",
+            "degC",
+            "temperature",
+            "coolant_in",
+            calibration=Calibration(1.01, -0.1, "two points"),
+            accuracy=Within(1.0, 0.2),
         )
         setup = BenchSetup(
             (InstrumentSetting("serial", "probe box", "/dev/ttyUSB0", 0.5, 115200, "?", (channel,)),),

@@ -12,7 +12,7 @@ from dataclasses import asdict, dataclass, field, replace
 from pathlib import Path
 from typing import Any
 
-from kuffin.core.calibration import Calibration
+from kuffin.core.calibration import Calibration, Within
 from kuffin.core.errors import BenchError
 
 KINDS = {
@@ -47,6 +47,7 @@ class ChannelSetting:
     scale: float = 1.0
     shift: float = 0.0
     calibration: Calibration = field(default_factory=Calibration)
+    accuracy: Within = field(default_factory=Within)
 
 
 @dataclass(frozen=True)
@@ -119,7 +120,9 @@ def load_setup(path: Path) -> BenchSetup:
 
 def _instrument(kept: dict[str, Any]) -> InstrumentSetting:
     channels = tuple(
-        ChannelSetting(**{**c, "calibration": Calibration(**c.get("calibration", {}))})
+        ChannelSetting(
+            **{**c, "calibration": Calibration(**c.get("calibration", {})), "accuracy": Within(**c.get("accuracy", {}))}
+        )
         for c in kept.get("channels", [])
     )
     return InstrumentSetting(**{**kept, "channels": channels})

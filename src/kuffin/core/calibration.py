@@ -34,6 +34,51 @@ class Calibration:
         return f"{gain}{sign} {abs(self.offset):.3g}" + (f", {self.how}" if self.how else "")
 
 
+@dataclass(frozen=True)
+class Within:
+    """How close a channel is to the truth: half-widths of about 95 %, a share of the reading and a fixed part, added."""
+
+    percent: float = 0.0
+    fixed: float = 0.0
+
+    @property
+    def known(self) -> bool:
+        return self.percent > 0 or self.fixed > 0
+
+    def half_width(self, value: float) -> float:
+        """At a reading, in the reading's unit."""
+        return abs(value) * self.percent / 100 + self.fixed
+
+    @property
+    def words(self) -> str:
+        """As it is written."""
+        parts = [f"{self.percent:g} %"] if self.percent else []
+        return " + ".join([*parts, f"{self.fixed:g}"] if self.fixed else parts)
+
+    @classmethod
+    def read(cls, written: str) -> Within:
+        """From ``0.2``, ``2 %``, ``2 % + 0.1``; blank for not known.
+
+        Raises
+        ------
+        BenchError
+        """
+        percent = fixed = 0.0
+        for piece in written.replace("±", "").replace(",", ".").split("+"):
+            piece = piece.strip()
+            if not piece:
+                continue
+            number, share = piece.removesuffix("%").strip(), piece.endswith("%")
+            try:
+                value = float(number.split()[0])
+            except (ValueError, IndexError):
+                raise BenchError(f"“{written}” is no accuracy; write 0.2, or 2 %, or 2 % + 0.1") from None
+            if not 0 <= value < 1000:
+                raise BenchError(f"“{written}”: an accuracy is above 0 and sensible")
+            percent, fixed = (percent + value, fixed) if share else (percent, fixed + value)
+        return cls(percent, fixed)
+
+
 def two_points(read_low: float, true_low: float, read_high: float, true_high: float) -> Calibration:
     """From two points, such as ice water and a reference at 50 °C: the straight line through both.
 

@@ -38,8 +38,8 @@ class Calibrating(QWidget):
         column.addWidget(
             text(
                 "Zero check: with everything off for hours and the loop running, all probes are at one temperature. Kuffin then levels them "
-                "on their median, so that differences between probes are right even where none is exact. How accurate an instrument is stands above, "
-                "with the notebook's instruments: give a probe there the same channel name as here.",
+                "on their median, so that differences between probes are right even where none is exact. “Accuracy” is what the maker states, or a "
+                "calibration: 0.2, or 2 %, or 2 % + 0.1.",
                 style="small",
             )
         )

@@ -24,6 +24,7 @@ from kuffin.bench.configured import calibrated, in_unit, proposed
 from kuffin.bench.discovery import Found, discover
 from kuffin.bench.lines import Told
 from kuffin.bench.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
+from kuffin.core.calibration import Within
 from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.units import shown
 from kuffin.logs.roles import ROLES
@@ -80,10 +81,10 @@ class ThisComputer(QWidget):
         self.instruments.currentCellChanged.connect(lambda r, _c, br, _bc: self._show_channels() if r != br else None)
         self._title = text(style="heading")
         self.channels = WritingTable(
-            ["recorded", "it says", "name", "unit", "what it is", "calibration", "now"],
+            ["recorded", "it says", "name", "unit", "what it is", "accuracy ±", "calibration", "now"],
             "Live channels",
             self._options,
-            stretch=5,
+            stretch=6,
         )
         self.channels.written.connect(self._channel_written)
         self.calibrating = Calibrating(self)
@@ -199,20 +200,25 @@ class ThisComputer(QWidget):
                     about.name,
                     shown(about.unit) if about.unit else "",
                     (about.role or "").replace("_", " "),
+                    about.accuracy.words,
                     about.calibration.words if channel else "",
                     self._now(told.get(source), about),
                 ]
             )
-        self.channels.fill(rows, fixed=(1, 5, 6))
+        self.channels.fill(rows, fixed=(1, 6, 7))
         self.channels.fit(14)
 
     def _now(self, told: Told | None, channel: ChannelSetting) -> str:
         value = calibrated(told, channel)
-        return (
-            "–"
-            if not np.isfinite(value)
-            else f"{number(value, 2 if abs(value) < 100 else 0)} {shown(channel.unit) if channel.unit else ''}".strip()
-        )
+        if not np.isfinite(value):
+            return "–"
+        digits = 2 if abs(value) < 100 else 0
+        within = ""
+        if channel.accuracy.known:
+            half = channel.accuracy.half_width(value)
+            digits = 0 if half >= 2 else 1 if half >= 0.15 else 2
+            within = f" ± {number(half, digits)}"
+        return f"{number(value, digits)}{within} {shown(channel.unit) if channel.unit else ''}".strip()
 
     def _show_values(self) -> None:
         if self._busy():
@@ -350,6 +356,8 @@ class ThisComputer(QWidget):
                 kept[source] = in_unit(channel, written)
             elif column == 4:
                 kept[source] = replace(channel, role=written.replace(" ", "_") or None)
+            elif column == 5:
+                kept[source] = replace(channel, accuracy=Within.read(written))
             else:
                 kept[source] = channel
         except BenchError as error:
