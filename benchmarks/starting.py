@@ -40,7 +40,7 @@ while window.state.verdict is None:
     app.processEvents()
 window.grab()
 app.processEvents()
-assert window.header.verdict.text().startswith("So far: Sedge")
+assert window.header.verdict.text().startswith("So far, after twelve mounts: Sedge")
 window.close()
 """
 

@@ -14,6 +14,7 @@ from pathlib import Path
 
 from kuffin.bench.setup import ChannelSetting, InstrumentSetting
 from kuffin.bench.simulated import SimulatedBench
+from kuffin.core.calibration import Within
 
 _SERIAL = {"Coolant in": "Tin", "Coolant out": "Tout", "Air in": "Tair"}
 _NETWORK = ("Flow", "Sound", "Fan", "Room")
@@ -84,8 +85,10 @@ class ServedBench:
     def settings(self) -> list[InstrumentSetting]:
         """How these interfaces are set up as instruments, with the roles of their channels."""
 
-        def channel(source: str, name: str, unit: str, quantity: str, role: str) -> ChannelSetting:
-            return ChannelSetting(source, name, unit, quantity, role)
+        def channel(
+            source: str, name: str, unit: str, quantity: str, role: str, percent: float = 0.0, fixed: float = 0.0
+        ) -> ChannelSetting:
+            return ChannelSetting(source, name, unit, quantity, role, accuracy=Within(percent, fixed))
 
         return [
             InstrumentSetting(
@@ -108,9 +111,9 @@ class ServedBench:
                 115_200,
                 "?" if self._asked else "",
                 (
-                    channel("Tin", "Coolant in", "degC", "temperature", "coolant_in"),
-                    channel("Tout", "Coolant out", "degC", "temperature", "coolant_out"),
-                    channel("Tair", "Air in", "degC", "temperature", "air_in"),
+                    channel("Tin", "Coolant in", "degC", "temperature", "coolant_in", fixed=0.1),
+                    channel("Tout", "Coolant out", "degC", "temperature", "coolant_out", fixed=0.1),
+                    channel("Tair", "Air in", "degC", "temperature", "air_in", fixed=0.1),
                 ),
             ),
             InstrumentSetting(
@@ -119,7 +122,7 @@ class ServedBench:
                 self.address,
                 1.0,
                 channels=(
-                    channel("Flow", "Flow", "L/h", "flow", "flow"),
+                    channel("Flow", "Flow", "L/h", "flow", "flow", 2.0),
                     channel("Sound", "Sound", "dBA", "sound_level", "sound"),
                     channel("Fan", "Fans", "rpm", "rotational_speed", "fan"),
                     channel("Room", "Room", "degC", "temperature", "room"),
