@@ -148,6 +148,6 @@ def test_the_main_path_in_a_real_window(demo: Path, tmp_path: Path) -> None:
     assert "Bulrush (" in after
     assert ready == "Ready since"
     assert coming == "Reed, round 4 Reed, round 4 · ready to run"
-    assert stages.split(" > ")[2:] == ["load, warming up", "load, measuring", "cool down, waiting"]
+    assert stages.split(" > ")[-3:] == ["load, warming up", "load, measuring", "cool down, waiting"]
     assert changed == "True"
     assert closed == "closed"
