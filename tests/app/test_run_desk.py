@@ -87,7 +87,7 @@ def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWin
     assert {window.side.loom.state_of(m) for m in window.state.mounts() if m.id == mount_id} == {"recording"}
     pump_until(over, 60)
     at_rest()
-    assert list(seen)[0] == "idle, waiting"  # at this speed a short stage may pass between two looks
+    assert next(iter(seen)) == "idle, waiting"  # at this speed a short stage may pass between two looks
     assert list(seen)[-3:] == ["load, warming up", "load, measuring", "cool down, waiting"]
     said = " ".join(words)
     assert "Heading for" in said and "time constant" in said
