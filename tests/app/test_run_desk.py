@@ -244,9 +244,11 @@ def test_a_load_by_hand_is_waited_for(demo_window: MainWindow, at_rest: AtRest, 
         and "No channel tells the coolant or the air or the power" in words
     )
     assert "a notebook may run nothing" in words
+    assert "Not watched, as no channel tells it: coolant, leak sensor." in window.run.ready.limits.text()
     window.run.ready.start.click()
     page = window.run.page
     pump_until(lambda: page.doing.words == "The load runs")
+    assert (page.figures[0].label.text(), page.figures[0].value.text()) == ("die", "41.0 °C")  # told as it is read
     assert page.what.text().startswith("Start the load “batch stretch”")
     page.type_reading.click()
     QTest.keyClicks(page.answer, "63.5")

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Mapping
 import numpy as np
 import pytest
 
-from kuffin.core.limits import Alarm, Limits, Watch
+from kuffin.core.limits import Alarm, Limits, Watch, unwatched
 
 ALL = Limits(90.0, 50.0, 60.0, 1500.0, 3.0)
 
@@ -73,6 +73,11 @@ def test_a_die_that_goes_silent_under_load_is_said() -> None:
     rows = [dict(SOUND) for _ in range(10)] + [{**SOUND, "die": float("nan")} for _ in range(30)]
     found = course(Watch(ALL), rows)
     assert any("said nothing" in a.sentence and not a.stop for _, a in found)
+
+
+def test_what_no_channel_tells_is_not_said_to_be_watched() -> None:
+    assert unwatched(ALL, {"die", "coolant_in", None}) == ["flow", "pump speed", "leak sensor"]
+    assert unwatched(Limits(None, None, leak=False), set()) == []
 
 
 def test_limits_from_an_older_notebook_and_in_words() -> None:

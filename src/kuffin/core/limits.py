@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass, field, fields
 from typing import Any
 
@@ -62,6 +62,22 @@ class Limits:
         if self.leak:
             parts.append("a leak sensor that answers")
         return "the load is stopped at: " + ", ".join(parts) if parts else "no limit is set"
+
+
+def unwatched(limits: Limits, roles: Collection[str | None]) -> list[str]:
+    """Which limits cannot be watched, as no channel tells what they are about."""
+    wanted = (
+        ("die", limits.die_c is not None, {"die", "hot_spot"}),
+        (
+            "coolant",
+            limits.coolant_c is not None or limits.rise_k_min is not None,
+            {"coolant", "coolant_in", "coolant_out"},
+        ),
+        ("flow", limits.flow_l_h is not None, {"flow"}),
+        ("pump speed", limits.pump_rpm is not None, {"pump"}),
+        ("leak sensor", limits.leak, {"leak"}),
+    )
+    return [label for label, on, any_of in wanted if on and not any_of & set(roles)]
 
 
 @dataclass(frozen=True)

@@ -89,11 +89,16 @@ def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool) -
         Flow, sound and the like.
     """
     out = []
-    for label, upper, lower in (("die over coolant", s.die, s.coolant), ("coolant over air", s.coolant, s.air)):
-        if upper is not None and lower is not None:
-            rise = upper - lower
-            value = smooth(s.times, rise)
-            out.append(LiveFigure(label, value, "K", "silent" if value is None else trend(s.times, rise)))
+    for part, base, upper, lower in (("die", "coolant", s.die, s.coolant), ("coolant", "air", s.coolant, s.air)):
+        if upper is None:
+            continue
+        rise = upper - lower if lower is not None else None
+        value = smooth(s.times, rise)
+        if rise is not None and value is not None:
+            out.append(LiveFigure(f"{part} over {base}", value, "K", trend(s.times, rise)))
+        else:  # without what it is held against, it is told as it is read
+            value = smooth(s.times, upper)
+            out.append(LiveFigure(part, value, "°C", "silent" if value is None else trend(s.times, upper)))
     power = s.power
     if power is not None:
         known = power[np.isfinite(power)]

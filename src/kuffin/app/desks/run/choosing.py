@@ -5,6 +5,9 @@ from __future__ import annotations
 from kuffin.app.settings import Settings, demo_cache
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
+from kuffin.bench.setup import load_setup
+from kuffin.bench.simulated import SimulatedBench
+from kuffin.core.errors import BenchError
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount
 from kuffin.recording.headless import open_simulated
@@ -93,6 +96,15 @@ class Choosing:
         if not self.made_up:
             words += " In a study of your own, leave such a run out afterwards: it would count as evidence."
         return words, True
+
+    def roles(self) -> set[str | None]:
+        """What the channels of the bench in use tell."""
+        if self.bench == THIS and self.practice is None:
+            try:
+                return {c.role for c in load_setup(self._settings.bench_path).channels}
+            except BenchError:
+                return set()
+        return {c.role for c in SimulatedBench.channels}
 
     def what(self) -> tuple[Candidate | None, Mount | None]:
         """The candidate and the mount that are chosen; no mount: a new one is made."""

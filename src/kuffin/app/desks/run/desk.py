@@ -138,9 +138,8 @@ class RunDesk(QWidget):
         self.ready.title.setText(name or "No candidate yet: give the study some, on the Plan desk")
         takes = self.shelf.durations()
         limits = Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
-        self.ready.show_plan(
-            self.shelf.steps, limits, self.choosing.speed, takes.tau_s if takes else DEFAULT_TAU_S, study.tolerance_k
-        )
+        tau_s = takes.tau_s if takes else DEFAULT_TAU_S
+        self.ready.show_plan(self.shelf.steps, limits, c.roles(), c.speed, tau_s, study.tolerance_k)
         self.ready.show_cut_off(
             [(m.open_run, m) for c in study.live_candidates for m in c.live_mounts if m.open_run is not None]
         )

@@ -10,7 +10,7 @@ from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.core.cautions import CAUTIONS
-from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
+from kuffin.core.limits import NO_SAFETY_DEVICE, Limits, unwatched
 from kuffin.core.protocol import Step, run_minutes
 from kuffin.notebook.entities import Mount, Run
 
@@ -91,7 +91,13 @@ class ReadyPage(QWidget):
         self.start.setEnabled(able)
 
     def show_plan(
-        self, steps: tuple[Step, ...], limits: Limits, speed: float, tau_s: float, tolerance_k: float
+        self,
+        steps: tuple[Step, ...],
+        limits: Limits,
+        roles: set[str | None],
+        speed: float,
+        tau_s: float,
+        tolerance_k: float,
     ) -> None:
         """Show what will be done."""
         self.line.show_phases(phases(steps), -1, 0.0)
@@ -99,7 +105,9 @@ class ReadyPage(QWidget):
         fast = f", {total / speed:.0f} min at {speed:g} times life" if speed != 1 else ""
         self.plan.setText(f"About {total:.0f} min{fast}. Kuffin leads, and calls you when it needs you.")
         words = limits.sentence()
-        self.limits.setText(words[:1].upper() + words[1:] + ".")
+        without = unwatched(limits, roles)
+        lacking = f" Not watched, as no channel tells it: {', '.join(without)}." if without else ""
+        self.limits.setText(words[:1].upper() + words[1:] + "." + lacking)
 
     def show_cut_off(self, runs: list[tuple[Run, Mount]]) -> None:
         """Offer to go on with runs that were cut off, or to close them."""

@@ -99,12 +99,17 @@ def band(now: Now, carried_on: bool) -> tuple[str, str]:
             stopping[0].sentence, stopping[0].sentence[:1].upper() + stopping[0].sentence[1:]
         )
     if now.check is not None and now.check.worse and not carried_on and not now.over:
-        return "look", f"{now.check.sentence[:1].upper()}{now.check.sentence[1:]}."
+        return "look", _said(now.check.sentence)
     if now.alarms:
-        return "look", now.alarms[0].sentence[:1].upper() + now.alarms[0].sentence[1:] + "."
+        return "look", _said(now.alarms[0].sentence)
     if now.troubles:
-        return "look", now.troubles[0][:1].upper() + now.troubles[0][1:] + "."
+        return "look", _said(now.troubles[0])
     return "", ""
+
+
+def _said(sentence: str) -> str:
+    """With a capital and a full stop."""
+    return sentence[:1].upper() + sentence[1:] + ("" if sentence.endswith(("?", ".")) else ".")
 
 
 def at_phase(now: Now, found: Sequence[Phase], load_began_s: float | None) -> tuple[int, float]:
