@@ -28,9 +28,10 @@ from kuffin.demo.practice import bench_for
 from kuffin.notebook import edits, planning
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
-from kuffin.recording.headless import open_simulated
 from kuffin.recording.live import LiveRun
-from kuffin.recording.loads import LoadByCommand
+from kuffin.recording.loads import LoadByCommand, LoadByHand
+from kuffin.recording.ofstudy import open_simulated
+from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thisbench import usual_place
 from kuffin.verdicts.forecast import disturbance
 
@@ -47,6 +48,9 @@ class Counting:
     def read(self) -> Sequence[float]:
         self.reads += 1
         return [float(self.reads)]
+
+    def complaint(self) -> str:
+        return ""
 
     def close(self) -> None:
         """Nothing."""
@@ -196,3 +200,22 @@ def test_a_run_from_this_computers_instruments_without_a_window(
         assert np.isfinite(data.values[name]).mean() > 0.3, name
     notebook.close()
     assert os.environ["XDG_CONFIG_HOME"] in str(usual_place())
+
+
+def test_a_load_that_only_a_person_can_stop_is_not_said_to_be_stopped(demo: Path) -> None:
+    notebook = Notebook.open(demo)
+    study = notebook.study(1)
+    bench = SimulatedBench(bench_for("radiator", "Reed", 1), Pump(), 3, 60)
+    bench.set_load(180.0)
+    opened = OpenBench("by hand", [bench], LoadByHand(), bench.interval_s, 60)
+    live = LiveRun(notebook, study, "Reed", None, opened, (Step("load", "x"),), Limits(die_c=45.0))
+    live.start()
+    end = time.monotonic() + 20
+    while live.running and time.monotonic() < end:
+        now = live.tick()
+        live.acted()
+        time.sleep(0.05)
+    live.close()
+    assert "past its limit of 45 °C" in live.over and "STOP THE LOAD NOW" in live.over
+    assert "load is stopped" not in live.over and any(a.stop for a in now.alarms)
+    notebook.close()

@@ -48,6 +48,9 @@ class Meter:
         self.reads += 1
         return [self._act(self.reads)]
 
+    def complaint(self) -> str:
+        return ""
+
     def close(self) -> None:
         self.closed = True
 

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Mapping
 import numpy as np
 import pytest
 
-from kuffin.core.limits import Alarm, Limits, Watch, unwatched
+from kuffin.core.limits import Alarm, Limits, Watch, watchable
 
 ALL = Limits(90.0, 50.0, 60.0, 1500.0, 3.0)
 
@@ -76,8 +76,10 @@ def test_a_die_that_goes_silent_under_load_is_said() -> None:
 
 
 def test_what_no_channel_tells_is_not_said_to_be_watched() -> None:
-    assert unwatched(ALL, {"die", "coolant_in", None}) == ["flow", "pump speed", "leak sensor"]
-    assert unwatched(Limits(None, None, leak=False), set()) == []
+    watched, without = watchable(ALL, {"die", "coolant_in", None})
+    assert without == ["flow", "pump speed", "leak sensor"]
+    assert watched == Limits(90.0, 50.0, None, None, 3.0, leak=False)
+    assert watchable(Limits(None, None, leak=False), set()) == (Limits(None, None, leak=False), [])
 
 
 def test_limits_from_an_older_notebook_and_in_words() -> None:

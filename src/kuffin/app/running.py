@@ -48,8 +48,8 @@ class Running(QObject):
 
     def start(self, candidate: str, mount: Mount | None, bench: OpenBench, go_on: Run | None = None) -> bool:
         """Begin a run; what goes wrong is said."""
-        from kuffin.recording.headless import steps_and_limits  # settling is a heavy import: not at the start
-        from kuffin.recording.live import LiveRun
+        from kuffin.recording.live import LiveRun  # settling is a heavy import: not at the start
+        from kuffin.recording.ofstudy import protocol_of, steps_and_limits
 
         state = self._state
         if self.live is not None or state.notebook is None or state.study is None:
@@ -58,9 +58,8 @@ class Running(QObject):
         if state.notebook.read_only:
             state.trouble.emit(f"{state.notebook.path.name} is read-only; save a copy and record into that")
             return False
-        protocol = next((p for p in self._protocols() if p.id == state.study.protocol_id), None)
         try:
-            steps, limits = steps_and_limits(protocol)
+            steps, limits = steps_and_limits(protocol_of(state.notebook, state.study))
             self.live = LiveRun(state.notebook, state.study, candidate, mount, bench, steps, limits, go_on)
             self.live.start()
         except KuffinError as error:
@@ -72,11 +71,6 @@ class Running(QObject):
         self.started.emit()
         self._tick()
         return True
-
-    def _protocols(self) -> list:
-        from kuffin.notebook.planning import protocols
-
-        return protocols(self._state.notebook) if self._state.notebook is not None else []
 
     def _tick(self) -> None:
         if self.live is None or self._closing:

@@ -40,6 +40,10 @@ class Instrument(Protocol):
         """
         ...
 
+    def complaint(self) -> str:
+        """What is wrong with what it tells, blank for nothing."""
+        ...
+
     def close(self) -> None:
         """Let it go."""
         ...

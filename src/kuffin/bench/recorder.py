@@ -90,17 +90,11 @@ class Recorder:
         """Seconds of the bench since the run's start."""
         return self._from_s + ((self._clock() - self._began) * self._speed if self._threads else 0.0)
 
-    def trouble_of(self, instrument: Instrument) -> str:
-        """What one instrument complains of now, blank for nothing."""
-        at = list(self._instruments).index(instrument)
-        return self._latest[at].trouble
-
     def troubles(self) -> list[str]:
         """What the instruments and the sink complain of now."""
         found = []
         for instrument, latest in zip(self._instruments, self._latest, strict=True):
-            complaint = getattr(instrument, "complaint", str)
-            if trouble := latest.trouble or complaint():
+            if trouble := latest.trouble or instrument.complaint():
                 found.append(f"{instrument.name}: {trouble}")
         return found + ([self.trouble] if self.trouble else [])
 

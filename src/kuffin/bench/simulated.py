@@ -154,6 +154,10 @@ class SimulatedBench:
         self._worn = self._pump_speed * max(1 - fault.pump_sag_per_h * hours, 0.3)
         self._loop, self._flow = built(replace(self._plan, block=block), self._pump, self._fan_rpm, self._worn)
 
+    def complaint(self) -> str:
+        """Never anything."""
+        return ""
+
     def close(self) -> None:
         """Nothing to let go of."""
 

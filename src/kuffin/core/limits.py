@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Mapping
-from dataclasses import dataclass, field, fields
+from dataclasses import dataclass, field, fields, replace
 from typing import Any
 
 import numpy as np
@@ -64,20 +64,20 @@ class Limits:
         return "the load is stopped at: " + ", ".join(parts) if parts else "no limit is set"
 
 
-def unwatched(limits: Limits, roles: Collection[str | None]) -> list[str]:
-    """Which limits cannot be watched, as no channel tells what they are about."""
-    wanted = (
-        ("die", limits.die_c is not None, {"die", "hot_spot"}),
-        (
-            "coolant",
-            limits.coolant_c is not None or limits.rise_k_min is not None,
-            {"coolant", "coolant_in", "coolant_out"},
-        ),
-        ("flow", limits.flow_l_h is not None, {"flow"}),
-        ("pump speed", limits.pump_rpm is not None, {"pump"}),
-        ("leak sensor", limits.leak, {"leak"}),
+def watchable(limits: Limits, roles: Collection[str | None]) -> tuple[Limits, list[str]]:
+    """The limits that channels of these roles let one watch, and the names of the others."""
+    coolant = {"coolant", "coolant_in", "coolant_out"}
+    wanted: tuple[tuple[str, str, set[str]], ...] = (
+        ("die", "die_c", {"die", "hot_spot"}),
+        ("coolant", "coolant_c", coolant),
+        ("flow", "flow_l_h", {"flow"}),
+        ("pump speed", "pump_rpm", {"pump"}),
+        ("the coolant's rise", "rise_k_min", coolant),
+        ("leak sensor", "leak", {"leak"}),
     )
-    return [label for label, on, any_of in wanted if on and not any_of & set(roles)]
+    off = {key: label for label, key, any_of in wanted if getattr(limits, key) and not any_of & set(roles)}
+    without: dict[str, Any] = {key: False if key == "leak" else None for key in off}
+    return replace(limits, **without), list(off.values())
 
 
 @dataclass(frozen=True)

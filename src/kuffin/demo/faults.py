@@ -26,22 +26,21 @@ class HiddenFault:
     name: str
     told: str
     seen_by: str
-    right: str  # what to do: remount, wait, mend
 
 
 FAULTS = {
     f.key: f
     for f in (
-        HiddenFault("contact", "bad contact", "The block sat askew: the paste's resistance was far too high.", "Die over coolant was kelvins above the other mounts after two minutes, at the same power and flow; coolant over air was as always.", "remount"),
-        HiddenFault("pads", "pads too thick", "Pads held the block off the die: die and hot spot both lost contact.", "Die over coolant was above the other mounts, and the hot spot stood further over the die than in theirs.", "remount"),
-        HiddenFault("air", "trapped air", "Air was left in the radiator and the loop.", "The flow was a quarter below the other mounts, and coolant over air was above them.", "bleed"),
-        HiddenFault("pump", "a tired pump", "The pump lost speed and flow all through the run.", "Pump speed and flow sagged from the first minute to the last, and the levels crept up with them.", "mend"),
-        HiddenFault("swapped", "swapped probes", "The coolant's probe and the air's were changed round.", "Under load the coolant read below the air: that cannot be.", "mend"),
-        HiddenFault("stuck", "a stuck sensor", "The coolant's probe stuck at one value some minutes into the run.", "The coolant stood still to the last digit while die and power went on moving.", "mend"),
-        HiddenFault("pumping out", "paste pumping out", "The paste was pushed out from under the die bit by bit.", "Die over coolant crept up long after it should have been steady, with power and flow unchanged.", "remount"),
-        HiddenFault("warm intake", "a warm intake", "The radiator drew in air that something else had warmed; the air probe hung beside it.", "Coolant over air stood above the other mounts by about as much at idle as under load: more heat cannot do that, warm air can.", "mend"),
-        HiddenFault("door", "an opened door", "A door was opened during the run and the room's air fell at once.", "The air fell by a kelvin or two within a minute, and coolant over air jumped and came back over minutes.", "wait"),
-        HiddenFault("background", "a background load", "Another program took power all through the run.", "Power at idle, and under load, was well above the other mounts; per watt the mount was like them.", "mend"),
+        HiddenFault("contact", "bad contact", "The block sat askew: the paste's resistance was far too high.", "Die over coolant was kelvins above the other mounts after two minutes, at the same power and flow; coolant over air was as always."),
+        HiddenFault("pads", "pads too thick", "Pads held the block off the die: die and hot spot both lost contact.", "Die over coolant was above the other mounts, and the hot spot stood further over the die than in theirs."),
+        HiddenFault("air", "trapped air", "Air was left in the radiator and the loop.", "The flow was a quarter below the other mounts, and coolant over air was above them."),
+        HiddenFault("pump", "a tired pump", "The pump lost speed and flow all through the run.", "Pump speed and flow sagged from the first minute to the last, and the levels crept up with them."),
+        HiddenFault("swapped", "swapped probes", "The coolant's probe and the air's were changed round.", "Under load the coolant read below the air: that cannot be."),
+        HiddenFault("stuck", "a stuck sensor", "The coolant's probe stuck at one value some minutes into the run.", "The coolant stood still to the last digit while die and power went on moving."),
+        HiddenFault("pumping out", "paste pumping out", "The paste was pushed out from under the die bit by bit.", "Die over coolant crept up long after it should have been steady, with power and flow unchanged."),
+        HiddenFault("warm intake", "a warm intake", "The radiator drew in air that something else had warmed; the air probe hung beside it.", "Coolant over air stood above the other mounts by about as much at idle as under load: more heat cannot do that, warm air can."),
+        HiddenFault("door", "an opened door", "A door was opened during the run and the room's air fell at once.", "The air fell by a kelvin or two within a minute, and coolant over air jumped and came back over minutes."),
+        HiddenFault("background", "a background load", "Another program took power all through the run.", "Power at idle, and under load, was well above the other mounts; per watt the mount was like them."),
     )
 }  # fmt: skip
 

@@ -3,23 +3,19 @@
 from __future__ import annotations
 
 import time
-from collections.abc import Callable, Sequence
+from collections.abc import Callable
 from pathlib import Path
 from typing import Any
 
 from kuffin.core.errors import BenchError, KuffinError
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import Step
-from kuffin.demo.practice import bench_for
-from kuffin.notebook.entities import Candidate, Mount, Protocol, Study
-from kuffin.notebook.planning import protocols
+from kuffin.notebook.entities import Candidate, Mount, Study
 from kuffin.notebook.recording import close_run, cut_off_runs
 from kuffin.notebook.store import Notebook
 from kuffin.recording.live import LiveRun, Now
-from kuffin.recording.openbench import OpenBench, simulated
+from kuffin.recording.ofstudy import next_mount_of, open_simulated, protocol_of, steps_and_limits
+from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thisbench import open_this_bench
 from kuffin.verdicts.line import verdict_line
-from kuffin.verdicts.planning import steps_of
 from kuffin.verdicts.study import judge
 
 Tell = Callable[[dict[str, Any]], None]
@@ -66,44 +62,6 @@ def record_run(
         return _record(notebook, found, chosen, mount, opened, tell)
     finally:
         notebook.close()
-
-
-def next_mount_of(candidate: Candidate) -> Mount | None:
-    """The candidate's next mount without a run."""
-    return next((m for m in candidate.live_mounts if not m.live_runs and m.open_run is None), None)
-
-
-def open_simulated(study: Study, candidate: Candidate, mount: Mount | None, speed: float) -> OpenBench:
-    """The simulated bench with a candidate built in.
-
-    Raises
-    ------
-    BenchError
-        Where the speed makes no sense.
-    """
-    if not 0.1 <= speed <= 1000:
-        raise BenchError("the simulated bench runs at 0.1 to 1000 times life's speed")
-    number = mount.round if mount is not None else len(candidate.live_mounts) + 1
-    return simulated(bench_for(study.under_test, candidate.name, number), number, speed)
-
-
-def protocol_of(notebook: Notebook, study: Study) -> Protocol | None:
-    """The study's protocol, None for the built-in one."""
-    return next((p for p in protocols(notebook) if p.id == study.protocol_id), None)
-
-
-def steps_and_limits(protocol: Protocol | None) -> tuple[Sequence[Step], Limits]:
-    """What is done in a run, and at what it is stopped.
-
-    Raises
-    ------
-    KuffinError
-        Where nothing is under load.
-    """
-    steps = steps_of(protocol)
-    if not any(s.load for s in steps):
-        raise KuffinError("the protocol has no step under load; add one on the Plan desk")
-    return steps, Limits.from_plain(protocol.limits if protocol is not None else None)
 
 
 def _study(notebook: Notebook, name: str) -> Study:

@@ -276,11 +276,14 @@ class LiveRun:
     # --- inside ----------------------------------------------------------------------------------------------------
 
     def _finish(self, why: str) -> None:
+        """End the run, the load first; where only a person can stop it, that is what is said."""
+        loaded = self._before is not None and bool(self._before.step.load)
+        stopped = self.bench.load.stop()
         self._stop.set()
         self.over = why
-        self._writer.mark(NewMark(self.recorder.elapsed_s, "stage", f"ended: {why}"))
-        if not self.bench.load.stop() and self._before is not None and self._before.step.load:
-            self.over = f"{why}; stop the load now"
+        if loaded:
+            self.over += ". The load is stopped" if stopped else ". STOP THE LOAD NOW: only you can"
+        self._writer.mark(NewMark(self.recorder.elapsed_s, "stage", f"ended: {self.over}"))
 
     def _step_began(self, now: float) -> float:
         stage = self.leader.stage
@@ -322,7 +325,7 @@ class LiveRun:
         self._alarms = {**passed, **still}
         stopping = next((a for a in alarms if a.stop), None)
         if stopping is not None:
-            self._finish(f"{stopping.sentence}. The load is stopped")
+            self._finish(stopping.sentence)
 
     def _note_troubles(self, now: float) -> None:
         while self._gaps < len(self.recorder.gaps):

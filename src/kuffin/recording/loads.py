@@ -121,7 +121,7 @@ class LoadByCommand:
         running, self._running, self._name = self._running, None, ""
         if running is None or running.poll() is not None:
             return True
-        for how, wait in ((signal.SIGTERM, 4.0), (signal.SIGKILL, 4.0)):
+        for how, wait in ((signal.SIGTERM, 1.5), (signal.SIGKILL, 2.0)):
             try:
                 os.killpg(running.pid, how)
                 running.wait(wait)

@@ -93,7 +93,7 @@ def forecast(
     rough = None if usual_s is None else max(usual_s - since, 0.0)
     whence = "others" if usual_s is not None else ""
     if since < FIRST_LOOK_S:
-        return Forecast(rough, None, whence, room, now, "too early to tell")
+        return Forecast(rough, None, whence, room, now)
     try:
         found = settle_trace(_since(signals, begun_s - 60.0), trace, tolerance_k)
     except KuffinError as error:

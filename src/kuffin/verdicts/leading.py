@@ -35,11 +35,6 @@ class Stage:
     attempt: int = 1
 
     @property
-    def kind(self) -> str:
-        """idle, load or cool down: what the step is for."""
-        return "load" if self.step.load else "idle" if self.number == 1 else "cool down"
-
-    @property
     def words(self) -> str:
         """In words."""
         if self.phase == WAITING:

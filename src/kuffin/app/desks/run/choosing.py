@@ -10,7 +10,7 @@ from kuffin.bench.simulated import SimulatedBench
 from kuffin.core.errors import BenchError
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount
-from kuffin.recording.headless import open_simulated
+from kuffin.recording.ofstudy import open_simulated
 from kuffin.recording.openbench import OpenBench, simulated
 from kuffin.recording.thisbench import open_this_bench, set_up_words
 from kuffin.verdicts.planning import next_mount, order_of

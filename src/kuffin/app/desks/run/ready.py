@@ -10,7 +10,7 @@ from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.core.cautions import CAUTIONS
-from kuffin.core.limits import NO_SAFETY_DEVICE, Limits, unwatched
+from kuffin.core.limits import NO_SAFETY_DEVICE, Limits, watchable
 from kuffin.core.protocol import Step, run_minutes
 from kuffin.notebook.entities import Mount, Run
 
@@ -104,8 +104,8 @@ class ReadyPage(QWidget):
         total = run_minutes(steps, tau_s, tolerance_k=tolerance_k)
         fast = f", {total / speed:.0f} min at {speed:g} times life" if speed != 1 else ""
         self.plan.setText(f"About {total:.0f} min{fast}. Kuffin leads, and calls you when it needs you.")
-        words = limits.sentence()
-        without = unwatched(limits, roles)
+        watched, without = watchable(limits, roles)
+        words = watched.sentence()
         lacking = f" Not watched, as no channel tells it: {', '.join(without)}." if without else ""
         self.limits.setText(words[:1].upper() + words[1:] + "." + lacking)
 

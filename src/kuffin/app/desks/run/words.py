@@ -55,7 +55,9 @@ def sentences(now: Now) -> list[str]:
         out.append("cooling down; what is measured is kept")
     elif stage.step.load and stage.phase == SETTLING:
         out += now.forecast.sentences()
-        if not out and not now.forecast.settled:
+        if now.forecast.why_not:
+            out.append(f"where it is heading cannot be told: {now.forecast.why_not}")
+        elif not out:
             out.append("too early to tell where it is heading")
     elif stage.phase == MEASURING:
         why = {"settled": "It has settled", "by the clock": "By the clock", "skipped": "Skipped to here"}.get(stage.why)
