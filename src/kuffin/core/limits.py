@@ -46,6 +46,11 @@ class Limits:
         known = {f.name for f in fields(cls)}
         return cls(**{k: v for k, v in (kept or {}).items() if k in known})
 
+    @property
+    def any(self) -> bool:
+        """Whether there is a limit at all."""
+        return any(getattr(self, f.name) not in (None, False) for f in fields(self))
+
     def sentence(self) -> str:
         """The limits in words."""
         parts = []

@@ -105,9 +105,11 @@ class ReadyPage(QWidget):
         fast = f", {total / speed:.0f} min at {speed:g} times life" if speed != 1 else ""
         self.plan.setText(f"About {total:.0f} min{fast}. Kuffin leads, and calls you when it needs you.")
         watched, without = watchable(limits, roles)
-        words = watched.sentence()
-        lacking = f" Not watched, as no channel tells it: {', '.join(without)}." if without else ""
-        self.limits.setText(words[:1].upper() + words[1:] + "." + lacking)
+        said = watched.sentence()
+        parts = [said[:1].upper() + said[1:] + "."] if watched.any or not without else []
+        if without:
+            parts.append(f"Not watched, as no channel tells it: {', '.join(without)}.")
+        self.limits.setText(" ".join(parts))
 
     def show_cut_off(self, runs: list[tuple[Run, Mount]]) -> None:
         """Offer to go on with runs that were cut off, or to close them."""
