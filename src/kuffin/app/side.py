@@ -78,5 +78,5 @@ class Side(QWidget):
             lines.append(f"left out: {mount.left_out}")
         if mount.kept_because:
             lines.append(f"kept: {mount.kept_because}")
-        lines += [d.text for d in verdict.doubts.get(mount.id, ())]
+        lines += [f.seen for f in verdict.findings.get(mount.id, ()) if f.serious]
         self._words.setText("\n".join(lines))

@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 
 @dataclass(frozen=True)
@@ -46,9 +47,14 @@ def loop_flow(pump: Pump, speed: float, parts: list[Restriction]) -> float:
 
 
 def sound_level(
-    pump: Pump, pump_speed: float, fan_rpm: float, fan_dba_at_1000: float, background_dba: float = 18.0
-) -> float:
-    """Level at the meter from fans, pump and background, dBA."""
+    pump: Pump,
+    pump_speed: float | NDArray[np.float64],
+    fan_rpm: float,
+    fan_dba_at_1000: float,
+    background_dba: float = 18.0,
+) -> NDArray[np.float64]:
+    """Level at the meter from fans, pump and background, dBA; of the pump speed's shape."""
     fans = fan_dba_at_1000 + 50 * np.log10(max(fan_rpm, 50.0) / 1000.0)
-    pump_level = pump.sound_dba + 50 * np.log10(max(pump_speed, 0.05))
-    return float(10 * np.log10(sum(10 ** (level / 10) for level in (fans, pump_level, background_dba))))
+    pump_level = pump.sound_dba + 50 * np.log10(np.maximum(pump_speed, 0.05))
+    levels = (fans, pump_level, background_dba)
+    return np.asarray(10 * np.log10(sum(10 ** (np.asarray(level) / 10) for level in levels)), float)

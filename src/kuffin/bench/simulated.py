@@ -4,10 +4,11 @@ from __future__ import annotations
 
 import threading
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 
+from kuffin.bench.fault import Fault, misread, worn
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import LiveChannel
 from kuffin.bench.recorder import steady
@@ -16,35 +17,6 @@ from kuffin.bench.thermal import simulate
 
 _LONGEST_S = 12 * 3600.0  # the room is laid out for so long
 FULL_FAN_RPM = 1636.0
-
-
-@dataclass(frozen=True)
-class Fault:
-    """What goes wrong while a run goes on; nothing by default.
-
-    Attributes
-    ----------
-    hot_spot_k_w : float
-        How much further the hot spot stands over the die, K/W.
-    pump_sag_per_h, paste_growth_per_h : float
-        Share of pump speed lost, and by which the paste's resistance grows, in an hour.
-    swapped : tuple of str
-        Two channels changed round.
-    stuck : tuple of str and float
-        A channel that stands still from some second on.
-    warm_intake_k : float
-        How much warmer the radiator's air is than the air probe says.
-    extra_w : float
-        What a program in the background takes.
-    """
-
-    hot_spot_k_w: float = 0.0
-    pump_sag_per_h: float = 0.0
-    paste_growth_per_h: float = 0.0
-    swapped: tuple[str, str] | None = None
-    stuck: tuple[str, float] | None = None
-    warm_intake_k: float = 0.0
-    extra_w: float = 0.0
 
 
 class SimulatedBench:
@@ -134,11 +106,10 @@ class SimulatedBench:
 
     def _faulty(self, read: dict[str, float]) -> dict[str, float]:
         fault = self._fault
-        if fault.hot_spot_k_w:
-            read["Hot spot"] += fault.hot_spot_k_w * read["Package power"]
-        if fault.swapped is not None:
-            a, b = fault.swapped
-            read[a], read[b] = read[b], read[a]
+        at = np.array([self._now])
+        read = {
+            name: float(x[0]) for name, x in misread(fault, at, {n: np.array([v]) for n, v in read.items()}).items()
+        }
         if fault.stuck is not None and self._now >= fault.stuck[1]:
             if self._stuck_at is None:
                 self._stuck_at = read[fault.stuck[0]]
@@ -147,12 +118,9 @@ class SimulatedBench:
 
     def _wear(self) -> None:
         """Pump and paste change as the run goes on."""
-        hours, fault = self._now / 3600, self._fault
-        if not fault.pump_sag_per_h and not fault.paste_growth_per_h:
-            return
-        block = replace(self._plan.block, paste_k_w=self._plan.block.paste_k_w * (1 + fault.paste_growth_per_h * hours))
-        self._worn = self._pump_speed * max(1 - fault.pump_sag_per_h * hours, 0.3)
-        self._loop, self._flow = built(replace(self._plan, block=block), self._pump, self._fan_rpm, self._worn)
+        if self._fault.wears:
+            plan, self._worn = worn(self._fault, self._plan, self._pump_speed, self._now)
+            self._loop, self._flow = built(plan, self._pump, self._fan_rpm, self._worn)
 
     def complaint(self) -> str:
         """Never anything."""

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.bench.fault import Fault, misread, worn
 from kuffin.bench.hydraulics import Pump, Restriction, loop_flow, sound_level
 from kuffin.bench.room import Room
 from kuffin.bench.sensors import Sensor
@@ -135,10 +136,18 @@ def built(plan: RunPlan, pump: Pump, fan_rpm: float, pump_speed: float) -> tuple
 
 
 def truths(
-    pump: Pump, loop: Loop, flow: float, fan_rpm: float, pump_speed: float, air: Array, demand: Array, course: Course
+    pump: Pump,
+    loop: Loop,
+    flow: float | Array,
+    fan_rpm: float,
+    pump_speed: float | Array,
+    air: Array,
+    demand: Array,
+    course: Course,
 ) -> dict[str, Array]:
     """What every instrument of the bench would read if it were perfect, by channel, each of shape (n,)."""
     t = course.times
+    speed = np.full(t.size, pump_speed) if np.isscalar(pump_speed) else np.asarray(pump_speed, float)
     heat_per_k = flow / 3600.0 * 4180.0 * 0.997  # W/K of the flowing water
     idle = demand < 40.0
     return {
@@ -150,28 +159,37 @@ def truths(
         "Hot spot": course.die + 0.043 * course.power,
         "Package power": course.power,
         "Clock": np.where(idle, 1400.0, 4700.0 - 5.0 * np.maximum(course.die - 58.0, 0)),
-        "Flow": np.full(t.size, flow) + 0.4 * np.sin(t / 420),
-        "Pump": np.full(t.size, pump.full_rpm * pump_speed),
+        "Flow": np.zeros(t.size) + flow + 0.4 * np.sin(t / 420),
+        "Pump": pump.full_rpm * speed,
         "Fan": np.full(t.size, fan_rpm),
-        "Sound": np.full(t.size, sound_level(pump, pump_speed, fan_rpm, 31.0)),
+        "Sound": sound_level(pump, speed, fan_rpm, 31.0),
     }
 
 
-def record(plan: RunPlan, pump: Pump, seed: int, file: str) -> tuple[LogTable, RunTruth]:
+def record(plan: RunPlan, pump: Pump, seed: int, file: str, fault: Fault | None = None) -> tuple[LogTable, RunTruth]:
     """Run the bench and record it; the same seed gives the same log."""
     rng = np.random.default_rng(seed)
+    fault = fault or Fault()
     loop, flow = built(plan, pump, plan.fan_rpm, plan.pump_speed)
     end = plan.idle_s + plan.load_s
     t = np.arange(0.0, end + STEP_S, STEP_S)
     air = plan.room.air(t, rng)
     demand = plan.load.demand(t, plan.idle_s)
-    truth = truths(pump, loop, flow, plan.fan_rpm, plan.pump_speed, air, demand, simulate(loop, t, demand, air))
-    at = np.arange(0.0, end, plan.interval_s)
-    channels = []
-    for name, (unit, quantity, role, sensor) in INSTRUMENTS.items():
-        values = sensor.read(np.interp(at, t, truth[name]), rng)
-        channels.append(LogChannel(name, unit, quantity, role, np.round(values, 4), unit))
-    table = LogTable(file, "utf-8", ",", ".", at, plan.start.isoformat(timespec="seconds"), channels, 0)
+    changes, speeds, flows = [], np.full(t.size, plan.pump_speed), np.full(t.size, flow)
+    for at in np.arange(0.0, end, 30.0) if fault.wears else ():
+        then, speed = worn(fault, plan, plan.pump_speed, float(at))
+        changes.append((float(at), built(then, pump, plan.fan_rpm, speed)))
+        speeds[t >= at], flows[t >= at] = speed, changes[-1][1][1]
+    course = simulate(loop, t, demand, air + fault.warm_intake_k, changes=[(at, made[0]) for at, made in changes])
+    truth = truths(pump, loop, flows, plan.fan_rpm, speeds, air, demand, course)
+    at_s = np.arange(0.0, end, plan.interval_s)
+    read = {n: sensor.read(np.interp(at_s, t, truth[n]), rng) for n, (_, _, _, sensor) in INSTRUMENTS.items()}
+    read = misread(fault, at_s, read)
+    channels = [
+        LogChannel(name, unit, quantity, role, np.round(read[name], 4), unit)
+        for name, (unit, quantity, role, _) in INSTRUMENTS.items()
+    ]
+    table = LogTable(file, "utf-8", ",", ".", at_s, plan.start.isoformat(timespec="seconds"), channels, 0)
     rest = RunTruth(
         loop.r_radiator,
         loop.r_block,

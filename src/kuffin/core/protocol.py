@@ -30,6 +30,9 @@ class Step:
         How long is measured after settling.
     ask : str
         Numbers that are asked for when the step ends, such as ``score, frame rate [1/s]``; blank for none.
+    window_from_min, window_to_min : float or None
+        A window by the clock, minutes from the load's start; without a beginning: the last `window_to_min` minutes. None
+        and None: the window is found.
     """
 
     name: str
@@ -41,6 +44,8 @@ class Step:
     longest_min: float = 45.0
     measure_min: float = 5.0
     ask: str = ""
+    window_from_min: float | None = None
+    window_to_min: float | None = None
 
 
 def usual_steps() -> tuple[Step, ...]:
@@ -76,6 +81,9 @@ def check(steps: Sequence[Step]) -> None:
         ):
             if value is not None and not 0 <= value <= high:
                 raise BenchError(f"{where}: {label} must lie between 0 and {high:g}")
+        begin, end = step.window_from_min, step.window_to_min
+        if (begin is not None and begin < 0) or (end is not None and end <= (begin or 0.0)):
+            raise BenchError(f"{where}: a window by the clock begins at 0 min or later and ends after it begins")
     if not any(step.measure_min > 0 for step in steps):
         raise BenchError("nothing is measured: at least one step needs time to measure")
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from kuffin.bench.simulated import Fault
+from kuffin.bench.fault import Fault
 from kuffin.bench.station import RunPlan
 
 
@@ -45,9 +45,11 @@ FAULTS = {
 }  # fmt: skip
 
 
-def with_fault(plan: RunPlan, key: str, rng: np.random.Generator) -> tuple[RunPlan, Fault]:
-    """A run's plan with a fault in it, and what the fault does while the run goes on."""
-    size = float(rng.uniform(0.8, 1.3))
+def with_fault(
+    plan: RunPlan, key: str, rng: np.random.Generator, size: float | None = None
+) -> tuple[RunPlan, Fault]:
+    """A run's plan with a fault in it, and what the fault does while the run goes on; drawn, or of a given size."""
+    size = float(rng.uniform(0.8, 1.3)) if size is None else size
     if key == "contact":
         return replace(plan, block=replace(plan.block, paste_k_w=plan.block.paste_k_w * (1 + 0.28 * size))), Fault()
     if key == "pads":

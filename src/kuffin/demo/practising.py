@@ -8,8 +8,8 @@ from pathlib import Path
 
 import numpy as np
 
+from kuffin.bench.fault import Fault
 from kuffin.bench.hydraulics import Pump
-from kuffin.bench.simulated import Fault
 from kuffin.bench.station import RunPlan, record
 from kuffin.core.order import Slot
 from kuffin.demo.faults import FAULTS, HiddenFault, with_fault

@@ -8,6 +8,7 @@ from typing import Any
 from sqlalchemy import delete, or_, select, text
 
 from kuffin.notebook.entities import (
+    Answer,
     Attachment,
     Base,
     Bench,
@@ -98,9 +99,10 @@ _BELONGS: tuple[tuple[type[Base], dict[str, type[Base]]], ...] = (
     (Claim, {"study_id": Study, "candidate_id": Candidate, "against_id": Candidate}),
     (Mount, {"candidate_id": Candidate}),
     (Exclusion, {"mount_id": Mount}),
+    (Answer, {"mount_id": Mount}),
     (Tick, {"mount_id": Mount}),
     (Sheet, {"mount_id": Mount}),
-    (Run, {"mount_id": Mount}),
+    (Run, {"mount_id": Mount, "joins_id": Run}),
     (Channel, {"run_id": Run}),
     (Chunk, {"run_id": Run}),
     (Window, {"run_id": Run}),

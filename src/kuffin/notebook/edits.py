@@ -288,14 +288,6 @@ def take_back_in(notebook: Notebook, mount_id: int, label: str) -> None:
             session.delete(exclusion)
 
 
-def keep(notebook: Notebook, mount_id: int, label: str, reason: str) -> None:
-    """Let a doubtful mount count, with the reason why."""
-    if not reason.strip():
-        raise NotebookError("a doubtful mount is kept only with a reason; say in a few words why it counts")
-    with notebook.edit(f"keep {label}") as session:
-        session.get_one(Mount, mount_id).kept_because = reason.strip()
-
-
 def set_window(notebook: Notebook, run_id: int, span: tuple[float, float] | None) -> None:
     """Set a run's window by hand, or (None) leave it to detection again."""
     with notebook.edit("move the window" if span else "let Kuffin find the window") as session:

@@ -73,8 +73,15 @@ def _migrate(db: sqlite3.Connection, version: int) -> None:
     with db:
         if version < 2:
             _give_candidates_parts(db)
+        kept = (
+            db.execute("SELECT id, kept_because FROM mount WHERE kept_because IS NOT NULL").fetchall()
+            if version < 4
+            else []
+        )
         for table in Base.metadata.sorted_tables:
             _rebuild(db, table)
+        # up to format 3 a mount was kept as a whole; now its findings are answered one by one
+        db.executemany("INSERT INTO answer (mount_id, kind, reason, at) VALUES (?, '*', ?, '')", kept)
         db.execute("DELETE FROM edit")  # what it would undo had another form
         db.execute(f"PRAGMA user_version = {SCHEMA_VERSION}")
     broken = db.execute("PRAGMA foreign_key_check").fetchall()

@@ -10,6 +10,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.errors import NotebookError
+from kuffin.core.joining import onto
 from kuffin.notebook.entities import Chunk, Run
 from kuffin.notebook.store import Notebook
 
@@ -25,6 +26,7 @@ class RunData:
     values: dict[str, Array]
     roles: dict[str, str]  # role -> channel name, the first of each role
     units: dict[str, str | None]
+    channels: tuple[tuple[str, str | None], ...] = ()  # every channel with its role
 
     def role(self, *roles: str) -> Array | None:
         """The channel of the first of these roles that the run has."""
@@ -45,7 +47,7 @@ def write_chunks(session: Session, run: Run, times: Array, columns: list[Array])
 
 
 def read_run(notebook: Notebook, run_id: int) -> RunData:
-    """All samples of a run.
+    """All samples of a run, with those of further logs that were joined to it, on its own clock.
 
     Raises
     ------
@@ -55,19 +57,36 @@ def read_run(notebook: Notebook, run_id: int) -> RunData:
         run = session.scalars(select(Run).where(Run.id == run_id).options(selectinload(Run.channels))).first()
         if run is None:
             raise NotebookError("this run is no longer in the notebook")
-        chunks = session.execute(
-            select(Chunk.rows, Chunk.columns, Chunk.data).where(Chunk.run_id == run_id).order_by(Chunk.sequence)
-        ).all()
-        if not chunks:
-            raise NotebookError(f"the run from {run.source or 'this mount'} holds no samples")
-        block = np.concatenate([np.frombuffer(data, "<f8").reshape(rows, columns) for rows, columns, data in chunks])
-        roles: dict[str, str] = {}
-        for channel in run.channels:
-            if channel.role and channel.role not in roles:
-                roles[channel.role] = channel.name
-        return RunData(
-            block[:, 0].copy(),
-            {c.name: block[:, c.position + 1].copy() for c in run.channels},
-            roles,
-            {c.name: c.unit for c in run.channels},
-        )
+        times, values, units, channels = _own(session, run)
+        further = select(Run).where(Run.joins_id == run_id, Run.binned_at.is_(None)).options(selectinload(Run.channels))
+        for other in session.scalars(further.order_by(Run.id)):
+            other_times, other_values, other_units, other_channels = _own(session, other)
+            for name, role in other_channels:
+                free = name if name not in values else f"{name} ({other.source or 'second log'})"
+                values[free] = onto(times, other_times + other.lag_s, other_values[name])
+                units[free] = other_units[name]
+                channels.append((free, role))
+    roles: dict[str, str] = {}
+    for name, role in channels:
+        if role:
+            roles.setdefault(role, name)
+    return RunData(times, values, roles, units, tuple(channels))
+
+
+_Own = tuple[Array, dict[str, Array], dict[str, str | None], list[tuple[str, str | None]]]
+
+
+def _own(session: Session, run: Run) -> _Own:
+    """A run's own times, values, units and channels with their roles."""
+    chunks = session.execute(
+        select(Chunk.rows, Chunk.columns, Chunk.data).where(Chunk.run_id == run.id).order_by(Chunk.sequence)
+    ).all()
+    if not chunks:
+        raise NotebookError(f"the run from {run.source or 'this mount'} holds no samples")
+    block = np.concatenate([np.frombuffer(data, "<f8").reshape(rows, columns) for rows, columns, data in chunks])
+    return (
+        block[:, 0].copy(),
+        {c.name: block[:, c.position + 1].copy() for c in run.channels},
+        {c.name: c.unit for c in run.channels},
+        [(c.name, c.role) for c in run.channels],
+    )

@@ -165,6 +165,7 @@ class Notebook:
                 .where(Study.id == study_id)
                 .options(
                     mounts.selectinload(Mount.exclusions),
+                    mounts.selectinload(Mount.answers),
                     runs.selectinload(Run.channels),
                     runs.selectinload(Run.windows),
                     runs.selectinload(Run.marks),

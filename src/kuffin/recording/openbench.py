@@ -7,9 +7,10 @@ from dataclasses import dataclass
 
 from kuffin.bench.byhand import HandSource
 from kuffin.bench.configured import ConfiguredInstrument
+from kuffin.bench.fault import Fault
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import Instrument
-from kuffin.bench.simulated import Fault, SimulatedBench
+from kuffin.bench.simulated import SimulatedBench
 from kuffin.bench.station import RunPlan
 from kuffin.notebook.recording import ChannelRow
 from kuffin.recording.loads import LoadControl, SimulatedLoad

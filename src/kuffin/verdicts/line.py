@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from dataclasses import dataclass
 
 from kuffin.core.compare import Comparison, PairResult
@@ -143,13 +144,12 @@ def _relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tu
 
 def _next(v: StudyVerdict) -> NextStep:
     _, make = words_for(v.under_test)
-    doubts = v.open_doubts()
-    label_of = {r.mount_id: r.label for r in v.main.readings}
-    if doubts:
-        # the worst first: a mount with several doubts, then one that stands apart
-        counts = {m: sum(1 for k, _ in doubts if k == m) for m, _ in doubts}
-        mount_id, doubt = max(doubts, key=lambda d: (counts[d[0]], d[1].kind == "stands apart"))
-        return NextStep(f"look at {label_of.get(mount_id, 'a mount')}", doubt.text, "inspect", mount_id)
+    found_open = v.open_findings()
+    if found_open:
+        # the mount with most to say first
+        counts = Counter(o.mount_id for o in found_open)
+        worst = max(found_open, key=lambda o: counts[o.mount_id])
+        return NextStep(f"look at {worst.label}", worst.finding.seen, "inspect", worst.mount_id)
     if v.mounts == 0:
         return NextStep("add the first logs", "or plan the mounts first, on the Plan desk (Ctrl+1)", "add")
     found = v.main.comparison

@@ -12,13 +12,15 @@ from sqlalchemy import select
 from sqlalchemy.dialects.sqlite import insert
 
 from kuffin.core.errors import TraceError
+from kuffin.core.findings import Finding, Limits, Recorded, check_run, figures
+from kuffin.core.protocol import from_plain
 from kuffin.core.settle import Settled, Settling, settle
-from kuffin.notebook.entities import Reading, Run, Study
-from kuffin.notebook.samples import read_run
+from kuffin.notebook.entities import Protocol, Reading, Run, Study
+from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
 
-METHOD_VERSION = 8
+METHOD_VERSION = 9
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {
@@ -47,7 +49,15 @@ class RunResult:
     names : dict
         Which channels serve as die, coolant, air, power.
     by_hand : bool
-        Whether the window was set by a person.
+        Whether the window was set by a person, or by the protocol's clock.
+    window_by : str
+        ``hand``, ``clock`` or ``found``.
+    detected : Settled or None
+        Where the window was set: what would have been found in the main trace.
+    figures : dict
+        What the mount is held against its siblings by; see `kuffin.core.findings.figures`.
+    findings : tuple of Finding
+        What the run shows by itself.
     """
 
     traces: dict[str, Settled]
@@ -57,6 +67,10 @@ class RunResult:
     names: dict[str, str]
     by_hand: bool = False
     roles: dict[str, str] = field(default_factory=dict)
+    window_by: str = "found"
+    detected: Settled | None = None
+    figures: dict[str, float] = field(default_factory=dict)
+    findings: tuple[Finding, ...] = ()
 
     def mean_of(self, role: str) -> float | None:
         """Window mean of the channel with a role."""
@@ -83,28 +97,37 @@ def main_trace(under_test: str) -> str:
     )
 
 
-def made_from(study: Study, run: Run) -> str:
+def limits_of(study: Study) -> Limits:
+    """The thresholds of a study's checks."""
+    return Limits(dict(study.plan.get("thresholds") or {}))
+
+
+def made_from(study: Study, run: Run, clock: ClockWindow | None = None) -> str:
     """A digest of all that a run's result depends on."""
     told = {
         "v": METHOD_VERSION,
         "run": run.id,
         "rows": run.rows,
         "roles": [(c.name, c.role) for c in run.channels],
+        "joined": [(r.id, r.lag_s, [(c.name, c.role) for c in r.channels]) for r in run.mount.joined_to(run.id)],
         "window": [(w.begin_s, w.end_s) for w in run.windows],
+        "clock": None if clock is None else asdict(clock),
         "tolerance": study.tolerance_k,
         "test": study.under_test,
+        "limits": dict(limits_of(study).own),
     }
     return hashlib.sha256(json.dumps(told).encode()).hexdigest()[:32]
 
 
 def run_result(notebook: Notebook, study: Study, run: Run) -> RunResult:
     """A run's result: the kept one where nothing it was made from has changed, else worked out anew and kept."""
-    key = made_from(study, run)
+    clock = clock_window(notebook, study)
+    key = made_from(study, run, clock)
     with notebook.session() as session:
         kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()
         if kept is not None:
             return _from_json(kept.values)
-    found = evaluate(notebook, study, run)
+    found = evaluate(read_run(notebook, run.id), study, hand_window(run), clock)
     if not notebook.read_only:
         with notebook.session() as session:
             # two judgements may come to the same result at once; either serves
@@ -116,7 +139,40 @@ def run_result(notebook: Notebook, study: Study, run: Run) -> RunResult:
 
 def run_signals(notebook: Notebook, run: Run) -> Signals:
     """The heat path's signals of a run."""
-    return signals(read_run(notebook, run.id), [(c.name, c.role) for c in run.channels])
+    data = read_run(notebook, run.id)
+    return signals(data, list(data.channels))
+
+
+@dataclass(frozen=True)
+class ClockWindow:
+    """A window by the clock, in minutes from the load's start; None at its end: up to the load's end.
+
+    Without a beginning it is the last `to_min` minutes before the load's end.
+    """
+
+    from_min: float | None
+    to_min: float | None
+
+    def on(self, load_start_s: float, load_end_s: float) -> tuple[float, float]:
+        """On a run's clock; never outside the load."""
+        if self.from_min is None:
+            return max(load_end_s - 60 * (self.to_min or 3.0), load_start_s), load_end_s
+        begin = min(load_start_s + 60 * self.from_min, load_end_s - 30)
+        end = load_end_s if self.to_min is None else min(load_start_s + 60 * self.to_min, load_end_s)
+        return max(begin, load_start_s), max(end, begin + 30)
+
+
+def clock_window(notebook: Notebook, study: Study) -> ClockWindow | None:
+    """The window by the clock that the study's protocol asks for, None where windows are found."""
+    if study.protocol_id is None:
+        return None
+    with notebook.session() as session:
+        protocol = session.get(Protocol, study.protocol_id)
+        steps = from_plain(protocol.steps) if protocol is not None else ()
+    for step in steps:
+        if step.load and (step.window_from_min is not None or step.window_to_min is not None):
+            return ClockWindow(step.window_from_min, step.window_to_min)
+    return None
 
 
 def hand_window(run: Run) -> tuple[float, float] | None:
@@ -153,18 +209,36 @@ def settle_trace(s: Signals, trace: str, tolerance_k: float, window: tuple[float
     )
 
 
-def evaluate(notebook: Notebook, study: Study, run: Run) -> RunResult:
-    """Work a run out from its samples."""
-    data = read_run(notebook, run.id)
-    s = signals(data, [(c.name, c.role) for c in run.channels])
-    window = hand_window(run)
+def evaluate(
+    data: RunData, study: Study, window: tuple[float, float] | None = None, clock: ClockWindow | None = None
+) -> RunResult:
+    """Work a run out from its samples.
+
+    Parameters
+    ----------
+    window : (float, float), optional
+        Set by a person, s from the run's first row.
+    clock : ClockWindow, optional
+        Set by the protocol, from the load's start; a person's own window goes before it.
+    """
+    s = signals(data, list(data.channels))
+    main_name = main_trace(study.under_test)
+    detected: Settled | None = None
+    by = "hand" if window is not None else "found"
+    if window is not None or clock is not None:
+        try:
+            detected = settle_trace(s, main_name, study.tolerance_k).summary()
+        except TraceError:
+            detected = None
+    if window is None and clock is not None and detected is not None and detected.load_start_s is not None:
+        window, by = clock.on(detected.load_start_s, detected.load_end_s), "clock"
     traces, problems = {}, {}
     for trace in traces_for(study.under_test):
         try:
             traces[trace] = settle_trace(s, trace, study.tolerance_k, window).summary()
         except TraceError as error:
             problems[trace] = str(error)
-    main = traces.get(main_trace(study.under_test)) or next(iter(traces.values()), None)
+    main = traces.get(main_name) or next(iter(traces.values()), None)
     span = window or (main.window_s if main is not None else None)
     means: dict[str, tuple[float, float]] = {}
     if span is not None:
@@ -173,26 +247,45 @@ def evaluate(notebook: Notebook, study: Study, run: Run) -> RunResult:
             part = values[inside & np.isfinite(values)]
             if part.size:
                 means[name] = (float(part.mean()), float(part.std()))
-    roles: dict[str, str] = {}
-    for channel in run.channels:
-        if channel.role:
-            roles.setdefault(channel.role, channel.name)
-    return RunResult(traces, problems, means, span, s.names, window is not None, roles)
+    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None)
+    found = check_run(
+        seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits_of(study)
+    )
+    return RunResult(
+        traces,
+        problems,
+        means,
+        span,
+        s.names,
+        window is not None,
+        dict(data.roles),
+        by,
+        detected,
+        figures(seen),
+        tuple(found),
+    )
 
 
 def _to_json(found: RunResult) -> dict[str, Any]:
     return asdict(found)
 
 
+def _settled(v: dict[str, Any]) -> Settled:
+    return Settled(**{**v, "window_s": tuple(v["window_s"])})
+
+
 def _from_json(values: dict[str, Any]) -> RunResult:
-    traces = {k: Settled(**{**v, "window_s": tuple(v["window_s"])}) for k, v in values["traces"].items()}
-    span = values["window_s"]
+    span, detected = values["window_s"], values["detected"]
     return RunResult(
-        traces,
+        {k: _settled(v) for k, v in values["traces"].items()},
         values["problems"],
         {k: (v[0], v[1]) for k, v in values["means"].items()},
         None if span is None else (span[0], span[1]),
         values["names"],
         values["by_hand"],
         values["roles"],
+        values["window_by"],
+        None if detected is None else _settled(detected),
+        values["figures"],
+        tuple(Finding.from_plain(f) for f in values["findings"]),
     )

@@ -9,11 +9,12 @@ import numpy as np
 
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.errors import KuffinError
+from kuffin.core.findings import Finding
 from kuffin.core.normalise import SCHOOLS, School, as_read_school, default_school, schools_for
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.doubts import Doubt, doubts_of
+from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, findings_of
 from kuffin.verdicts.results import RunResult, run_result
 from kuffin.verdicts.schools import MountReading, SchoolResult
 
@@ -32,8 +33,9 @@ class StudyVerdict:
     reference_air_c: float
     school: School
     schools: dict[str, SchoolResult]
-    doubts: dict[int, tuple[Doubt, ...]]
-    kept: frozenset[int]
+    findings: dict[int, tuple[Finding, ...]]
+    of_study: tuple[Finding, ...]
+    answers: dict[int, dict[str, str]]
     mounts: int
     planned_rounds: int
     candidates: tuple[str, ...]
@@ -48,15 +50,23 @@ class StudyVerdict:
     def as_read(self) -> SchoolResult | None:
         return self.schools.get(as_read_school(self.under_test).key)
 
-    def open_doubts(self) -> list[tuple[int, Doubt]]:
-        """Serious doubts that nobody has answered yet (mounts neither left out nor kept with a reason)."""
-        out_of = {r.mount_id for r in self.main.readings if r.left_out is not None}
+    def unanswered(self, mount_id: int) -> list[Finding]:
+        """A mount's findings that have to be answered and were not."""
+        accepted = self.answers.get(mount_id, {})
+        return [f for f in self.findings.get(mount_id, ()) if f.serious and f.kind not in accepted]
+
+    def kept(self, mount_id: int) -> bool:
+        """Whether a mount counts in spite of what was found, by a person's word."""
+        serious = [f for f in self.findings.get(mount_id, ()) if f.serious]
+        return bool(serious) and not self.unanswered(mount_id)
+
+    def open_findings(self) -> list[OpenFinding]:
+        """What waits for an answer, in the order of the candidates; mounts that are left out are answered."""
         return [
-            (m, d)
-            for m, found in self.doubts.items()
-            if m not in out_of and m not in self.kept
-            for d in found
-            if d.serious
+            OpenFinding(r.mount_id, r.label, f)
+            for r in self.main.readings
+            if r.left_out is None
+            for f in self.unanswered(r.mount_id)
         ]
 
 
@@ -90,7 +100,7 @@ def verdict_from(study: Study, mounts: list[tuple[str, Mount]], results: dict[in
         schools[wanted.key] = _under(study, wanted, mounts, results, power)
     excluded = any(m.left_out for _, m in mounts)
     without = _under(study, wanted, mounts, results, power, heed_exclusions=False) if excluded else None
-    doubts = doubts_of(study, mounts, results, schools[wanted.key])
+    findings = findings_of(study, mounts, results, schools[wanted.key], power)
     return StudyVerdict(
         study.id,
         study.question,
@@ -100,8 +110,9 @@ def verdict_from(study: Study, mounts: list[tuple[str, Mount]], results: dict[in
         study.reference_air_c,
         wanted,
         schools,
-        doubts,
-        frozenset(m.id for _, m in mounts if m.kept_because),
+        findings,
+        about_the_study(study, mounts, schools[wanted.key]),
+        answers_of(mounts, findings),
         len(mounts),
         study.planned_rounds,
         tuple(c.name for c in study.live_candidates),

@@ -3,14 +3,7 @@
 from __future__ import annotations
 
 from kuffin.core.compare import Comparison, PairResult
-
-
-def number(x: float, digits: int = 1) -> str:
-    """A number for a sentence, with a true minus."""
-    written = f"{x:.{digits}f}"
-    if written.startswith("-") and not written.strip("-0."):
-        written = written[1:]  # a minus in front of nothing
-    return written.replace("-", "−")
+from kuffin.core.words import number as number
 
 
 def digits_for(spread: float) -> int:

@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.design import plan_mounts
 from kuffin.core.errors import CompareError
+from kuffin.core.findings import KINDS
 from kuffin.core.normalise import School
 from kuffin.core.settle import Settled
 from kuffin.verdicts.results import RunResult
@@ -68,8 +69,8 @@ def mount_working(v: StudyVerdict, reading: MountReading, school: School | None 
         out.lines.append(("Mount", f"the mean of its {len(reading.runs)} runs; the mount is the unit of evidence"))
     if reading.left_out:
         out.lines.append(("Left out", reading.left_out))
-    for doubt in v.doubts.get(reading.mount_id, ()):
-        out.lines.append(("Noticed", f"{doubt.text}. Likely: {doubt.likely}"))
+    for found in v.findings.get(reading.mount_id, ()):
+        out.lines.append(("Noticed", f"{found.sentence} Likely: {KINDS[found.kind].causes[0]}"))
     out.lines.append(
         (
             "What it is not",

@@ -56,7 +56,7 @@ class IntervalPlot(QWidget):
         if verdict is None or result is None:
             self.show_result(None, ())
         else:
-            doubtful = {m for m, doubts in verdict.doubts.items() if any(d.serious for d in doubts)}
+            doubtful = {o.mount_id for o in verdict.open_findings()}
             self.show_result(result, verdict.candidates, doubtful)
 
     def show_result(

@@ -116,10 +116,9 @@ class Loom(QWidget):
         reading = self._state.reading(mount.id)
         if verdict is None or reading is None:
             return "waiting"
-        serious = any(d.serious for d in verdict.doubts.get(mount.id, ()))
-        if reading.value is None or (mount.id not in verdict.kept and serious):
+        if reading.value is None or verdict.unanswered(mount.id):
             return "doubtful"
-        return "kept" if mount.id in verdict.kept else "settled" if reading.settled else "level known"
+        return "kept" if verdict.kept(mount.id) else "settled" if reading.settled else "level known"
 
     def show_running(self, mount_id: int | None, share: float) -> None:
         """Show which mount is being recorded, filling up as its run goes; None for none."""

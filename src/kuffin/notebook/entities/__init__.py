@@ -2,6 +2,7 @@
 
 from kuffin.notebook.entities.base import APPLICATION_ID, SCHEMA_VERSION, Base, Binnable, now_text
 from kuffin.notebook.entities.evidence import (
+    Answer,
     Channel,
     Chunk,
     Edit,
@@ -22,6 +23,7 @@ __all__ = [
     "APPLICATION_ID",
     "SCHEMA_VERSION",
     "UNDER_TEST",
+    "Answer",
     "Attachment",
     "Base",
     "Bench",

@@ -24,19 +24,19 @@ class Mount(Binnable):
     round: Mapped[int] = mapped_column(default=1)
     position: Mapped[int] = mapped_column(default=0)
     note: Mapped[str] = mapped_column(default="")
-    kept_because: Mapped[str | None]
     control: Mapped[bool] = mapped_column(default=False)  # a retest of the baseline
     begun_at: Mapped[str | None]  # when preparing it began
     ready_at: Mapped[str | None]  # when it was ready to run
     candidate: Mapped[Candidate] = relationship(back_populates="mounts")
     runs: Mapped[list[Run]] = relationship(back_populates="mount", order_by="Run.id")
     exclusions: Mapped[list[Exclusion]] = relationship(back_populates="mount", order_by="Exclusion.id")
+    answers: Mapped[list[Answer]] = relationship(back_populates="mount", order_by="Answer.id")
     sample: Mapped[Sample | None] = relationship()
 
     @property
     def live_runs(self) -> list[Run]:
-        """Runs that count: neither in the bin nor still being recorded."""
-        return [r for r in self.runs if r.binned_at is None and r.closed]
+        """Runs that count: neither in the bin, nor still being recorded, nor a second log of another."""
+        return [r for r in self.runs if r.binned_at is None and r.closed and r.joins_id is None]
 
     @property
     def open_run(self) -> Run | None:
@@ -47,6 +47,15 @@ class Mount(Binnable):
     def left_out(self) -> str | None:
         """The reason why the mount does not count, None where it does."""
         return self.exclusions[-1].reason if self.exclusions else None
+
+    @property
+    def kept_because(self) -> str | None:
+        """The reason of the last finding that was accepted, None where none was."""
+        return self.answers[-1].reason if self.answers else None
+
+    def joined_to(self, run_id: int) -> list[Run]:
+        """Further logs of a run, joined to it by their lag."""
+        return [r for r in self.runs if r.binned_at is None and r.joins_id == run_id]
 
 
 def in_bench_order(mounts: Sequence[Mount]) -> list[Mount]:
@@ -71,8 +80,20 @@ class Exclusion(Base):
     mount: Mapped[Mount] = relationship(back_populates="exclusions")
 
 
+class Answer(Base):
+    """A finding that a person accepted, and why; `kind` is the finding's, or ``*`` for all there were."""
+
+    __tablename__ = "answer"
+    id: Mapped[int] = mapped_column(primary_key=True)
+    mount_id: Mapped[int] = mapped_column(ForeignKey("mount.id"), index=True)
+    kind: Mapped[str]
+    reason: Mapped[str]
+    at: Mapped[str] = mapped_column(default=now_text)
+    mount: Mapped[Mount] = relationship(back_populates="answers")
+
+
 class Run(Binnable):
-    """One recording on one mount."""
+    """One recording on one mount, or a second log of one: then it joins a run, its clock `lag_s` behind."""
 
     __tablename__ = "run"
     mount_id: Mapped[int] = mapped_column(ForeignKey("mount.id"))
@@ -84,6 +105,8 @@ class Run(Binnable):
     added_at: Mapped[str] = mapped_column(default=now_text)
     closed: Mapped[bool] = mapped_column(default=True)  # False while it is recorded, and after a kill
     note: Mapped[str] = mapped_column(default="")
+    joins_id: Mapped[int | None] = mapped_column(ForeignKey("run.id"))
+    lag_s: Mapped[float] = mapped_column(default=0.0)  # what is added to its times to stand on the other run's clock
     mount: Mapped[Mount] = relationship(back_populates="runs")
     marks: Mapped[list[Mark]] = relationship(back_populates="run", order_by="Mark.at_s, Mark.id")
     channels: Mapped[list[Channel]] = relationship(back_populates="run", order_by="Channel.position")

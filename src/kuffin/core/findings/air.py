@@ -1,0 +1,161 @@
+"""The air: did the room stay what it was, and do the probes tell the truth about it?"""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.findings.figures import at_rest
+from kuffin.core.findings.finding import DOUBT, REMARK, Finding
+from kuffin.core.findings.recorded import AIR, COOLANT, POWER, Recorded, mean_of, slope
+from kuffin.core.findings.thresholds import Limits
+from kuffin.core.loop import dew_point_c
+from kuffin.core.traces import box_means
+from kuffin.core.words import minutes, number
+
+Array = NDArray[np.float64]
+
+
+def drifted(run: Recorded, limits: Limits) -> list[Finding]:
+    """The air's drift over the window."""
+    air = run.air()
+    if air is None or run.window_s is None:
+        return []
+    found = slope(run.times, air, run.windowed(), 8)
+    if found is None:
+        return []
+    length = run.window_s[1] - run.window_s[0]
+    change, limit = found[0] * length, limits.of("room_k")
+    if abs(change) < 0.5 * limit:
+        return []
+    way = "rose" if change > 0 else "fell"
+    said = f"the air {way} by {number(abs(change), 1)} K within the window of {number(length / 60, 0)} min"
+    weight = DOUBT if abs(change) > limit else REMARK
+    return [Finding("room drifted", said, weight, run.window_s, tuple(run.names(*AIR)[:1]), abs(change), limit, "K")]
+
+
+def jumped(run: Recorded, limits: Limits) -> list[Finding]:
+    """The largest change of the air within two minutes under load.
+
+    Half-minute means either side of each moment; the swing that the rest of the run shows in the same time is taken off
+    by asking for three times its usual size too.
+    """
+    air, begin = run.air(), run.load_start_s
+    if air is None:
+        return []
+    start = float(run.times[0]) if begin is None else begin
+    starts = np.arange(start, run.load_end_s - 30.0, 30.0)
+    if starts.size < 12:
+        return []
+    means = box_means(run.times, air, 30.0, starts)
+    change = means[4:] - means[:-4]
+    if not np.isfinite(change).any():
+        return []
+    usual = 1.4826 * float(np.nanmedian(np.abs(change - np.nanmedian(change))))
+    at = int(np.nanargmax(np.abs(change)))
+    size, limit = float(abs(change[at])), limits.of("jump_k")
+    if size < limit or size < 3 * usual:
+        return []
+    moment = float(starts[at + 2])
+    late = run.window_s is not None and moment > run.window_s[0]
+    said = (
+        f"the air {'rose' if change[at] > 0 else 'fell'} by {number(size, 1)} K within two minutes at {minutes(moment)}"
+    )
+    said += ", within the window" if late else "; the window lies after it"
+    return [Finding("room jumped", said, DOUBT, (moment - 240, moment + 600), tuple(run.names(*AIR)), size, limit, "K")]
+
+
+def probes_apart(run: Recorded, limits: Limits) -> list[Finding]:
+    """Probes at the intake that differ in the window."""
+    inside = run.windowed()
+    means = {n: m for n in run.names("air_in") if (m := mean_of(run.clean(n), inside)) is not None}
+    if len(means) < 2:
+        return []
+    low, high = min(means, key=lambda n: means[n]), max(means, key=lambda n: means[n])
+    apart, limit = means[high] - means[low], limits.of("probes_k")
+    if apart < 0.5 * limit:
+        return []
+    said = f"{high} reads {number(apart, 1)} K more than {low} in the window"
+    weight = DOUBT if apart > limit else REMARK
+    return [Finding("air probes disagree", said, weight, run.window_s, (low, high), apart, limit, "K")]
+
+
+def uphill(run: Recorded) -> list[Finding]:
+    """Coolant below air under load, or die below coolant: heat does not flow uphill."""
+    out, loaded = [], run.loaded()
+    coolant, air, die = run.get(*COOLANT), run.air(), run.get("die", "hot_spot")
+    for lower, upper, low_name, high_name in (
+        (air, coolant, run.name(*AIR), run.name(*COOLANT)),
+        (coolant, die, run.name(*COOLANT), run.name("die", "hot_spot")),
+    ):
+        if lower is None or upper is None or low_name is None or high_name is None:
+            continue
+        # the last third: what warms up may start anywhere
+        late = loaded & (run.times > run.load_end_s - max((run.load_end_s - (run.load_start_s or 0.0)) / 3, 300.0))
+        gap = mean_of(upper - lower, late)
+        if gap is not None and gap < -0.3:
+            said = f"{high_name} stands {number(-gap, 1)} K below {low_name} under load: that cannot be"
+            out.append(Finding("swapped", said, DOUBT, run.window_s, (low_name, high_name), gap, 0.0, "K"))
+    return out
+
+
+def warm_at_rest(run: Recorded, limits: Limits) -> list[Finding]:
+    """Coolant over air at idle that no heat explains; see `figures.at_rest`."""
+    rest = at_rest(run)
+    limit = limits.of("rest_k")
+    coolant, air = run.get(*COOLANT), run.air()
+    if rest is None or abs(rest) < limit or coolant is None or air is None:
+        return []
+    found = slope(run.times, coolant - air, run.idle(300.0), 6)
+    if found is not None and found[0] * 600 < -0.6 and -found[0] > 3 * found[1]:
+        return []  # still cooling from before: a hot start
+    said = f"coolant over air is {number(abs(rest), 1)} K {'more' if rest > 0 else 'less'} at idle than its heat explains, and as much under load"
+    channels = tuple(n for n in (run.name(*COOLANT), run.name(*AIR)) if n)
+    span = (float(run.times[0]), run.load_start_s or float(run.times[0]))
+    return [Finding("warm at rest", said, DOUBT, span, channels, rest, limit, "K")]
+
+
+def zero_check(run: Recorded) -> list[Finding]:
+    """Probes that differ where everything is at room temperature: before any power, and standing still."""
+    power, begin = run.get(*POWER), run.load_start_s
+    if power is None or begin is None or begin - run.times[0] < 120:
+        return []
+    first = (run.times < begin - 30) & (run.times <= run.times[0] + 300)
+    level = mean_of(power, first)
+    names = run.names(*COOLANT, "air_in", "die")
+    means = {n: m for n in names if (m := mean_of(run.clean(n), first)) is not None}
+    if level is None or level > 3 or len(means) < 3:
+        return []
+    for name in means:
+        moving = slope(run.times, run.clean(name), first, 6)
+        if moving is not None and abs(moving[0]) * 600 > 0.5 and abs(moving[0]) > 3 * moving[1]:
+            return []
+    middle = float(np.median(list(means.values())))
+    worst = max(means, key=lambda n: abs(means[n] - middle))
+    away = means[worst] - middle
+    if abs(away) < 0.5:
+        return []
+    said = f"at rest {worst} reads {number(abs(away), 1)} K {'more' if away > 0 else 'less'} than the other probes"
+    span = (float(run.times[0]), begin)
+    return [Finding("zero check", said, DOUBT if abs(away) > 1 else REMARK, span, tuple(means), away, 0.5, "K")]
+
+
+def moist(run: Recorded, limits: Limits) -> list[Finding]:
+    """Coolant near the dew point of the room's air (Magnus)."""
+    humidity, air = run.get("humidity"), run.get("room") if run.name("room") else run.air()
+    coolant = run.get(*COOLANT)
+    if humidity is None or air is None or coolant is None:
+        return []
+    loaded = run.loaded()
+    h, a = mean_of(humidity, loaded), mean_of(air, loaded)
+    part = coolant[np.isfinite(coolant)]
+    if h is None or a is None or not 1 < h <= 100 or not part.size:
+        return []
+    dew = dew_point_c(a, h)
+    coldest = float(np.percentile(part, 1))
+    if coldest - dew > limits.of("dew_k"):
+        return []
+    said = f"the coolant came to {number(coldest, 1)} °C; the air's dew point is {number(dew, 1)} °C at {number(h, 0)} % humidity"
+    return [
+        Finding("dew point", said, DOUBT, None, tuple(run.names(*COOLANT)[:1]), coldest - dew, limits.of("dew_k"), "K")
+    ]

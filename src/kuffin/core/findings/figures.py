@@ -1,0 +1,87 @@
+"""The figures by which a mount is held against its siblings."""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of
+
+Array = NDArray[np.float64]
+
+
+def figures(run: Recorded) -> dict[str, float]:
+    """A run's figures in its window; those whose channels are missing are left out.
+
+    Rises are given per watt (K/W), so that mounts at another power can stand beside it: ``R = ΔT/P``
+    (docs/methods.md, “Heat path”).
+
+    Returns
+    -------
+    dict
+        ``die_over_coolant``, ``coolant_over_air``, ``hot_spot_over_die`` (K/W); ``core_spread`` (K); ``flow`` (L/h);
+        ``pump``, ``fan`` (rpm); ``power``, ``idle_power`` (W); ``rest`` (K, see `at_rest`).
+    """
+    inside = run.windowed()
+    out: dict[str, float] = {}
+
+    def keep(key: str, value: float | None) -> None:
+        if value is not None and np.isfinite(value):
+            out[key] = value
+
+    power = mean_of(run.get(*POWER), inside)
+    die, coolant, air, hot = run.get("die"), run.get(*COOLANT), run.air(), run.get("hot_spot")
+    if power is not None and power > 1:
+        keep("die_over_coolant", _rise(run, "die_over_coolant", die, coolant, inside, power))
+        keep("coolant_over_air", _rise(run, "coolant_over_air", coolant, air, inside, power))
+        if hot is not None and die is not None:
+            gap = mean_of(hot - die, inside)
+            keep("hot_spot_over_die", None if gap is None else gap / power)
+    keep("core_spread", core_spread(run))
+    for key in ("flow", "pump", "fan"):
+        keep(key, mean_of(run.get(key), inside))
+    keep("power", power)
+    keep("idle_power", mean_of(run.get(*POWER), run.idle()))
+    keep("rest", at_rest(run))
+    return out
+
+
+def _rise(
+    run: Recorded, trace: str, part: Array | None, base: Array | None, inside: NDArray[np.bool_], power: float
+) -> float | None:
+    settled = run.traces.get(f"{trace}_per_watt")
+    if settled is not None:
+        return settled.value
+    plain = run.traces.get(trace)
+    if plain is not None:
+        return plain.value / power
+    if part is None or base is None:
+        return None
+    gap = mean_of(part - base, inside)
+    return None if gap is None else gap / power
+
+
+def core_spread(run: Recorded) -> float | None:
+    """Hottest core less coolest in the window, K; None with fewer than two dies."""
+    inside = run.windowed()
+    means = [m for n in run.names("die") if (m := mean_of(run.clean(n), inside)) is not None]
+    return max(means) - min(means) if len(means) > 1 else None
+
+
+def at_rest(run: Recorded) -> float | None:
+    """Coolant over air that no heat explains, K: the intercept of the line through idle and load.
+
+    ``ΔT_idle − R·P_idle`` with ``R`` from idle and load together: a radiator's rise is proportional to its heat, so the
+    line of rise against power goes through nothing. What is left is an offset of the probes, or air at the intake that
+    is warmer than the air probe says.
+    """
+    coolant, air, power = run.get(*COOLANT), run.air(), run.get(*POWER)
+    settled = run.traces.get("coolant_over_air")
+    if coolant is None or air is None or power is None:
+        return None
+    idle, inside = run.idle(), run.windowed()
+    rise_idle, p_idle, p_load = mean_of(coolant - air, idle), mean_of(power, idle), mean_of(power, inside)
+    rise_load = settled.value if settled is not None else mean_of(coolant - air, inside)
+    if rise_idle is None or p_idle is None or p_load is None or rise_load is None or p_load < 2 * p_idle:
+        return None
+    return rise_idle - (rise_load - rise_idle) / (p_load - p_idle) * p_idle

@@ -1,0 +1,159 @@
+"""A run as the checks see it: its channels by role, its stages, and what its traces settled at."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.settle import Settled
+from kuffin.core.traces import lone_spikes, smooth_spikes
+
+Array = NDArray[np.float64]
+Mask = NDArray[np.bool_]
+
+COOLANT, AIR, POWER, DIE = (
+    ("coolant_in", "coolant", "coolant_out"),
+    ("air_in", "room"),
+    ("power", "wall_power"),
+    ("die", "hot_spot"),
+)
+_SMOOTH = {"coolant_in", "coolant", "coolant_out", "air_in", "room", "humidity"}
+_LIVELY = {"die", "hot_spot", "power", "wall_power"}
+
+
+@dataclass(frozen=True)
+class Recorded:
+    """A run.
+
+    Attributes
+    ----------
+    times : ndarray, shape (n,)
+        Seconds.
+    values : mapping of channel name to ndarray, shape (n,)
+        Missing is NaN; spikes as they came.
+    roles : tuple of (channel name, role or None)
+    traces : mapping of str to Settled
+        What was settled, by trace.
+    by_hand : bool
+        Whether the window was set by a person or by the clock.
+    """
+
+    times: Array
+    values: Mapping[str, Array]
+    roles: tuple[tuple[str, str | None], ...]
+    traces: Mapping[str, Settled] = field(default_factory=dict)
+    window_s: tuple[float, float] | None = None
+    by_hand: bool = False
+    _clean: dict[str, Array] = field(default_factory=dict, repr=False, compare=False)
+
+    @property
+    def load_start_s(self) -> float | None:
+        """When the load began, None where that is not known."""
+        return next((t.load_start_s for t in self.traces.values() if t.load_start_s is not None), None)
+
+    @property
+    def load_end_s(self) -> float:
+        """When the load ended, else the end of the run."""
+        return next((t.load_end_s for t in self.traces.values()), float(self.times[-1]) if self.times.size else 0.0)
+
+    @property
+    def period_s(self) -> float | None:
+        return next((t.period_s for t in self.traces.values() if t.period_s is not None), None)
+
+    def names(self, *roles: str) -> list[str]:
+        """The channels of these roles, in their order."""
+        return [name for role in roles for name, r in self.roles if r == role]
+
+    def name(self, *roles: str) -> str | None:
+        """The first channel of the first of these roles."""
+        return next(iter(self.names(*roles)), None)
+
+    def role_of(self, name: str) -> str | None:
+        return next((r for n, r in self.roles if n == name), None)
+
+    def clean(self, name: str) -> Array:
+        """A channel with its spikes missing."""
+        if name not in self._clean:
+            x, role = self.values[name], self.role_of(name)
+            marked = (
+                smooth_spikes(x) if role in _SMOOTH else lone_spikes(x) if role in _LIVELY else np.zeros(x.size, bool)
+            )
+            self._clean[name] = np.where(marked, np.nan, x)
+        return self._clean[name]
+
+    def get(self, *roles: str) -> Array | None:
+        """The first channel of these roles, without its spikes."""
+        name = self.name(*roles)
+        return None if name is None else self.clean(name)
+
+    def air(self) -> Array | None:
+        """The mean of the intake's probes, else the room."""
+        for role in AIR:
+            found = [self.clean(n) for n in self.names(role)]
+            if len(found) == 1:
+                return found[0]
+            if found:
+                stacked = np.vstack(found)
+                count = np.isfinite(stacked).sum(axis=0)
+                return np.where(count > 0, np.nansum(stacked, axis=0) / np.maximum(count, 1), np.nan)
+        return None
+
+    def loaded(self) -> Mask:
+        """Samples under load, dips between two passes left out."""
+        begin = self.load_start_s
+        inside = (self.times <= self.load_end_s + 1e-6) & (self.times >= (self.times[0] if begin is None else begin))
+        power = self.get(*POWER)
+        if power is None or not np.isfinite(power[inside]).any():
+            return inside
+        level = float(np.nanpercentile(power[inside], 90))
+        return inside & ~(power < 0.7 * level)
+
+    def windowed(self) -> Mask:
+        """Samples of the window, in whole passes of a looped load."""
+        if self.window_s is None:
+            return np.zeros(self.times.size, bool)
+        begin, end = self.window_s
+        if self.period_s and end - begin > self.period_s:
+            begin = end - self.period_s * np.floor((end - begin) / self.period_s + 1e-9)
+        return (self.times >= begin) & (self.times <= end)
+
+    def idle(self, length_s: float = 120.0) -> Mask:
+        """The last stretch before the load; empty where there is none."""
+        begin = self.load_start_s
+        if begin is None:
+            return np.zeros(self.times.size, bool)
+        return (self.times >= begin - length_s - 5) & (self.times < begin - 5)
+
+
+def mean_of(x: Array | None, inside: Mask, least: int = 5) -> float | None:
+    """The mean of what is there, None below `least` samples."""
+    if x is None:
+        return None
+    part = x[inside & np.isfinite(x)]
+    return float(part.mean()) if part.size >= least else None
+
+
+def slope(times: Array, x: Array, inside: Mask, boxes: int = 12) -> tuple[float, float] | None:
+    """Straight-line slope over a stretch from box means, per second, and its standard error; None where too little is there.
+
+    Box means make neighbouring samples' likeness harmless; the interval is Student's with boxes − 2 degrees of freedom.
+    """
+    ok = inside & np.isfinite(x)
+    if ok.sum() < 4 * boxes:
+        return None
+    t, y = times[ok], x[ok]
+    which = np.minimum(((t - t[0]) / max(t[-1] - t[0], 1e-9) * boxes).astype(int), boxes - 1)
+    n = np.bincount(which, minlength=boxes)
+    used = n > 0
+    tm = np.bincount(which, t, boxes)[used] / n[used]
+    ym = np.bincount(which, y, boxes)[used] / n[used]
+    if tm.size < 5:
+        return None
+    d = tm - tm.mean()
+    sxx = float(d @ d)
+    b = float(d @ ym) / sxx
+    rest = ym - ym.mean() - b * d
+    return b, float(np.sqrt(float(rest @ rest) / (tm.size - 2) / sxx))

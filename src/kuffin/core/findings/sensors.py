@@ -1,0 +1,154 @@
+"""Do the sensors themselves behave?"""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.findings.finding import DOUBT, REMARK, Finding
+from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of
+from kuffin.core.findings.thresholds import Limits
+from kuffin.core.traces import quantum
+from kuffin.core.words import minutes, number
+
+Array = NDArray[np.float64]
+
+_MAIN = {"die", "hot_spot", "coolant_in", "coolant", "coolant_out", "air_in", "power", "flow"}
+_PLAUSIBLE = {
+    "die": (-20.0, 130.0), "hot_spot": (-20.0, 140.0), "memory": (-20.0, 130.0), "regulator": (-20.0, 160.0),
+    "coolant_in": (-25.0, 95.0), "coolant": (-25.0, 95.0), "coolant_out": (-25.0, 95.0),
+    "air_in": (-20.0, 60.0), "room": (-20.0, 50.0), "power": (0.0, 3000.0), "wall_power": (0.0, 5000.0),
+    "flow": (0.0, 2000.0), "humidity": (0.0, 100.0), "fan": (0.0, 20000.0), "pump": (0.0, 20000.0), "sound": (0.0, 130.0),
+}  # fmt: skip
+
+
+def stuck(run: Recorded) -> list[Finding]:
+    """Channels that stand still to the last digit while they used to flicker, or through the whole run.
+
+    Before the stretch the reading goes up and comes back at some rate (its noise); a stretch in which that many
+    flickers are missing that chance would do it once in a million runs is no chance.
+    """
+    out = []
+    for name, role in run.roles:
+        x = run.values[name]
+        ok = np.flatnonzero(np.isfinite(x))
+        if role is None or ok.size < 60:
+            continue
+        value, times = x[ok], run.times[ok]
+        begin, length = _longest_still(value)
+        span = (float(times[begin]), float(times[begin + length - 1]))
+        if length == value.size:
+            if role in _MAIN and run.load_start_s is not None:
+                out.append(
+                    Finding("stuck", f"{name} reads {value[0]:g} in every sample of the run", DOUBT, span, (name,))
+                )
+            continue
+        change = np.diff(value)
+        flicker = (change[:-1] * change[1:] < 0).astype(float)
+        outside = np.ones(flicker.size, bool)
+        outside[max(begin - 1, 0) : begin + length - 1] = False
+        if outside.sum() < 30:
+            continue
+        # the rate before the stretch, or of all the rest, whichever is the smaller
+        rate = float(flicker[outside].mean())
+        if span[1] - span[0] < 120 or rate * length < 14:
+            continue
+        weight = DOUBT if role in _MAIN else REMARK
+        said = f"{name} stands at {value[begin]:g} to the last digit from {minutes(span[0])} to {minutes(span[1])}, and flickered before"
+        out.append(Finding("stuck", said, weight, span, (name,), (span[1] - span[0]) / 60, 2.0, "min"))
+    return out
+
+
+def _longest_still(value: Array) -> tuple[int, int]:
+    edges = np.flatnonzero(np.diff(value) != 0) + 1
+    bounds = np.concatenate(([0], edges, [value.size]))
+    lengths = np.diff(bounds)
+    longest = int(np.argmax(lengths))
+    return int(bounds[longest]), int(lengths[longest])
+
+
+def drops_out(run: Recorded, limits: Limits) -> list[Finding]:
+    """Channels with missing samples under load."""
+    loaded = run.loaded()
+    out: list[Finding] = []
+    if loaded.sum() < 20:
+        return out
+    for name, role in run.roles:
+        if role is None:
+            continue
+        share = 100 * float(1 - np.isfinite(run.values[name][loaded]).mean())
+        # a slower log joined to this one is no dropout; it says how often it reads
+        if share < 2 or share > 99.5:
+            continue
+        weight = DOUBT if role in _MAIN and share > limits.of("missing_percent") else REMARK
+        said = f"{name} is missing in {number(share, 0)} % of the samples under load"
+        out.append(Finding("drops out", said, weight, None, (name,), share, limits.of("missing_percent"), "%"))
+    return out
+
+
+def spikes(run: Recorded, limits: Limits) -> list[Finding]:
+    """Channels with more than 1 % of their samples marked as spikes."""
+    out = []
+    for name, role in run.roles:
+        if role not in _MAIN:
+            continue
+        raw = np.isfinite(run.values[name])
+        marked = raw & ~np.isfinite(run.clean(name))
+        n = int(raw.sum())
+        share = 100 * float(marked.sum()) / max(n, 1)
+        if share <= 1 or n < 60:
+            continue
+        limit = limits.of("spikes_percent")
+        said = f"{int(marked.sum())} of {n} samples of {name} are spikes; they are left out of means"
+        out.append(Finding("spikes", said, DOUBT if share > limit else REMARK, None, (name,), share, limit, "%"))
+    return out
+
+
+def coarse(run: Recorded) -> list[Finding]:
+    """Coolant or air probes whose step is half a kelvin or more."""
+    out = []
+    for name in run.names(*COOLANT, "air_in", "room"):
+        step = quantum(run.values[name])
+        if step >= 0.5:
+            worth = step / np.sqrt(12)
+            said = f"{name} reads in steps of {step:g} K: alone worth ± {number(1.96 * worth, 2)} K"
+            out.append(Finding("coarse", said, REMARK, None, (name,), step, 0.5, "K"))
+    return out
+
+
+def out_of_range(run: Recorded) -> list[Finding]:
+    """Channels whose mean under load cannot be."""
+    out, loaded = [], run.loaded()
+    for name, role in run.roles:
+        low, high = _PLAUSIBLE.get(role or "", (-np.inf, np.inf))
+        level = mean_of(run.clean(name), loaded)
+        if level is not None and not low <= level <= high:
+            said = f"{name} reads {number(level, 1)} on average under load; as {(role or '').replace('_', ' ')} it cannot be below {low:g} or above {high:g}"
+            out.append(Finding("out of range", said, DOUBT, None, (name,), level, high if level > high else low))
+    return out
+
+
+def clock_gaps(run: Recorded, limits: Limits) -> list[Finding]:
+    """Gaps in the log under load: steps over five usual ones."""
+    if run.times.size < 10:
+        return []
+    steps = np.diff(run.times)
+    long = np.flatnonzero(steps > max(5 * float(np.median(steps)), 3.0))
+    if not long.size:
+        return []
+    worst = int(long[np.argmax(steps[long])])
+    begin, end = float(run.times[worst]), float(run.times[worst + 1])
+    start = run.load_start_s if run.load_start_s is not None else float(run.times[0])
+    if end < start or begin > run.load_end_s:
+        return []
+    inside = run.window_s is not None and end > run.window_s[0] and begin < run.window_s[1]
+    many = f"; {long.size} gaps in all" if long.size > 1 else ""
+    said = f"{number(end - begin, 0)} s are missing at {minutes(begin)}{', within the window' if inside else ''}{many}"
+    limit = limits.of("gap_s")
+    weight = DOUBT if inside and end - begin > limit else REMARK
+    return [Finding("clock gap", said, weight, (begin, end), (), end - begin, limit, "s")]
+
+
+def power_missing(run: Recorded) -> bool:
+    """Whether no power is there to judge by."""
+    return run.name(*POWER) is None

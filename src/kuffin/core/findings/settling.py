@@ -1,0 +1,125 @@
+"""Did it settle, and did it stay what it was?"""
+
+from __future__ import annotations
+
+import numpy as np
+
+from kuffin.core.findings.finding import DOUBT, REMARK, Finding
+from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
+from kuffin.core.findings.thresholds import Limits
+from kuffin.core.settle import Settled
+from kuffin.core.student import t_quantile
+from kuffin.core.words import minutes, number
+
+_EARLY_S = 600.0  # die over coolant stands still long before
+
+
+def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
+    """Whether the main trace can be judged, and whether it settled."""
+    if main is None:
+        return [Finding("unreadable", f"cannot be judged: {problem}", DOUBT)]
+    if main.settled or run.by_hand:
+        return []
+    end = main.load_end_s
+    span = (max(end - 900.0, main.window_s[0]), end)
+    if main.level_known:
+        # it is where it will be; only the sensor's noise keeps the drift from being bounded
+        said = f"flat as far as one can see, but its drift is known to ± {number(main.drift_u95, 1)} K in 10 min only"
+        return [Finding("drift", said, REMARK, span, value=main.drift_u95, limit=main.tolerance, unit="K in 10 min")]
+    said = (
+        f"not settled: {number(abs(main.still_to_go), 1)} ± {number(main.still_to_go_u95, 1)} K still to go at the end"
+    )
+    if main.load_start_s is not None:
+        said += f", {number((end - main.load_start_s) / 60, 0)} min after the load began"
+    if main.tau_s:
+        said += f" (time constant {number(main.tau_s / 60, 0)} min)"
+    limit = 1.5 * main.tolerance
+    return [Finding("not settled", said, DOUBT, span, value=abs(main.still_to_go), limit=limit, unit="K")]
+
+
+def stepped(run: Recorded) -> list[Finding]:
+    """A change of state that settling found within the run."""
+    for key, said in (
+        ("coolant_over_air", "coolant over air"),
+        ("die_over_coolant", "die over coolant"),
+        ("die_over_air", "die over air"),
+    ):
+        trace = run.traces.get(key)
+        if trace is not None and trace.step_s is not None:
+            at = trace.step_s
+            text = f"{said} changed its state at {minutes(at)}; the reading is from after it"
+            return [Finding("stepped", text, REMARK, (at - 300, at + 300))]
+    return []
+
+
+def crept(run: Recorded, limits: Limits) -> list[Finding]:
+    """Whether die over coolant per watt goes on changing after it should stand still.
+
+    A straight line through box means from ten minutes after load to the end; the creep is its slope times that time,
+    in kelvins at the run's power, against the limit and its own 95 % interval.
+    """
+    die, coolant, power, begin = run.get("die"), run.get(*COOLANT), run.get(*POWER), run.load_start_s
+    if die is None or coolant is None or power is None or begin is None:
+        return []
+    end = run.load_end_s
+    inside = run.loaded() & (run.times >= begin + _EARLY_S) & (run.times <= end)
+    if end - begin < _EARLY_S + 600 or inside.sum() < 60:
+        return []
+    level = mean_of(power, inside)
+    if level is None or level <= 1:
+        return []
+    found = slope(run.times, (die - coolant) / np.where(power > 0.2 * level, power, np.nan), inside)
+    if found is None:
+        return []
+    length = end - begin - _EARLY_S
+    creep, u95 = found[0] * length * level, t_quantile(0.975, 10) * found[1] * length * level
+    limit = limits.of("creep_k")
+    if abs(creep) < limit or abs(creep) < 1.5 * u95:
+        return []
+    way = "up" if creep > 0 else "down"
+    said = f"die over coolant went {way} by {number(abs(creep), 1)} ± {number(u95, 1)} K in {number(length / 60, 0)} min at the same power, long after it should stand still"
+    channels = tuple(n for n in (run.name("die"), run.name(*COOLANT)) if n)
+    return [Finding("crept", said, DOUBT, (begin + _EARLY_S, end), channels, abs(creep), limit, "K")]
+
+
+def hot_start(run: Recorded, main: Settled | None) -> list[Finding]:
+    """Whether the loop was still cooling when the load began, or the log begins under load."""
+    coolant, air, begin = run.get(*COOLANT), run.air(), run.load_start_s
+    if coolant is None or air is None or begin is None or begin - run.times[0] < 90:
+        return []
+    idle = run.idle(300.0)
+    found = slope(run.times, coolant - air, idle, 6)
+    if found is None:
+        return []
+    per_10 = 600 * found[0]
+    if per_10 > -0.6 or abs(per_10) < 3 * 600 * found[1]:
+        return []
+    said = f"coolant over air was still falling by {number(-per_10, 1)} K in 10 min when the load began"
+    weight = DOUBT if main is not None and not main.settled and not main.level_known else REMARK
+    return [
+        Finding(
+            "hot start",
+            said,
+            weight,
+            (float(run.times[0]), begin),
+            tuple(run.names(*COOLANT)[:1]),
+            -per_10,
+            0.6,
+            "K in 10 min",
+        )
+    ]
+
+
+def cut_cycles(run: Recorded) -> list[Finding]:
+    """Whether a window set by hand or clock holds a broken number of a looped load's passes, and what that costs."""
+    period = run.period_s
+    if not run.by_hand or not period or run.window_s is None:
+        return []
+    begin, end = run.window_s
+    passes = (end - begin) / period
+    away = abs(passes - round(passes))
+    if away < 0.03:
+        return []
+    said = f"the window holds {number(passes, 1)} passes of {number(period, 0)} s"
+    weight = DOUBT if passes < 3 else REMARK
+    return [Finding("cut cycles", said + "; whole ones weigh dips as they come", weight, (begin, end), value=passes)]

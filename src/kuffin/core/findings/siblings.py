@@ -1,0 +1,184 @@
+"""A mount held against the other mounts of its study, figure by figure."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.findings.finding import DOUBT, Finding
+from kuffin.core.findings.thresholds import Limits
+from kuffin.core.student import t_quantile
+from kuffin.core.words import number
+
+_PRIOR_DF = 3.0  # what the usual scatter counts for beside the study's own
+
+
+@dataclass(frozen=True)
+class Figure:
+    """How one figure is judged.
+
+    Attributes
+    ----------
+    usual : float
+        The usual scatter between mounts, as a share of the figure (or in its unit where `absolute`).
+    least : str
+        The threshold below which nobody minds.
+    per_watt : bool
+        Kept in K/W, told in K at the study's power.
+    part_makes_it : frozenset of str
+        What is under test where this figure differs between candidates; else all mounts are siblings.
+    """
+
+    key: str
+    kind: str
+    label: str
+    unit: str
+    usual: float
+    least: str
+    per_watt: bool = False
+    absolute: bool = False
+    roles: tuple[str, ...] = ()
+    part_makes_it: frozenset[str] = frozenset({"radiator", "block", "paste", "pad", "coolant", "set"})
+
+
+_BLOCK_SIDE = frozenset({"block", "paste", "pad", "coolant", "set"})
+_LOOP_SIDE = frozenset({"radiator", "coolant", "set"})
+_NONE: frozenset[str] = frozenset()
+
+FIGURES: tuple[Figure, ...] = (
+    Figure("die_over_coolant", "contact", "die over coolant", "K", 0.025, "rise_k", True, False, ("die", "coolant_in", "coolant"), _BLOCK_SIDE),
+    Figure("coolant_over_air", "radiator side", "coolant over air", "K", 0.025, "rise_k", True, False, ("coolant_in", "coolant", "air_in", "room"), _LOOP_SIDE),
+    Figure("hot_spot_over_die", "hot spot", "hot spot over die", "K", 0.04, "hot_spot_k", True, False, ("hot_spot", "die"), _BLOCK_SIDE),
+    Figure("core_spread", "core spread", "core spread", "K", 1.0, "spread_k", False, True, ("die",), _BLOCK_SIDE),
+    Figure("flow", "flow off", "flow", "L/h", 0.02, "flow_percent", False, False, ("flow",)),
+    Figure("pump", "pump off", "pump speed", "rpm", 0.01, "speed_percent", False, False, ("pump",), _NONE),
+    Figure("fan", "fan off", "fan speed", "rpm", 0.01, "speed_percent", False, False, ("fan",), _NONE),
+    Figure("power", "power off", "power", "W", 0.02, "power_percent", False, False, ("power",), _NONE),
+    Figure("idle_power", "idle off", "idle power", "W", 1.5, "idle_w", False, True, ("power",), _NONE),
+)  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Sibling:
+    """A mount with its figures."""
+
+    mount_id: int
+    candidate: str
+    label: str
+    figures: Mapping[str, float]
+    channels: Mapping[str, str]  # role -> name
+
+
+def against_siblings(
+    mounts: Sequence[Sibling], under_test: str, power_w: float, limits: Limits
+) -> dict[int, list[Finding]]:
+    """Which mounts stand apart in which figure.
+
+    For each figure the mount furthest from its siblings' mean is taken out, again and again; all up to the last that
+    passes its limit are named (the generalised procedure of B. Rosner, Technometrics 25 (1983), so that two bad mounts do
+    not hide each other). The limit is Student's t for one further observation, ``s·√(1 + 1/n)``, at the study's chance of
+    a false doubt, with the usual scatter counted as three further degrees of freedom; and never below what matters.
+
+    Parameters
+    ----------
+    power_w : float
+        The study's power: rises are told in kelvins at it.
+    """
+    found: dict[int, list[Finding]] = {m.mount_id: [] for m in mounts}
+    for figure in FIGURES:
+        values = {m.mount_id: m.figures[figure.key] for m in mounts if figure.key in m.figures}
+        if len(values) < 3:
+            continue
+        groups = {m.mount_id: m.candidate if under_test in figure.part_makes_it else "all" for m in mounts}
+        by_id = {m.mount_id: m for m in mounts}
+        for mount_id, away, limit in outlying(values, groups, figure.usual, figure.absolute, limits.of("chance") / 100):
+            mates = [i for i in values if i != mount_id and groups[i] == groups[mount_id]]
+            finding = _told(figure, by_id[mount_id], values, mates, away, limit, power_w, limits, by_id)
+            if finding is not None:
+                found[mount_id].append(finding)
+    return found
+
+
+def outlying(
+    values: Mapping[int, float], groups: Mapping[int, str], usual: float, absolute: bool, chance: float
+) -> list[tuple[int, float, float]]:
+    """The values that stand apart from their group: (key, distance from the others' mean, the limit it passed)."""
+    left = dict(values)
+    taken: list[tuple[int, float, float, bool]] = []
+    for _ in range(max(1, min(len(values) // 3, 8))):
+        worst: tuple[float, int, float, float] | None = None
+        sizes = _by_group(left, groups)
+        for key, value in left.items():
+            mates = [v for k, v in sizes[groups[key]] if k != key]
+            if not mates:
+                continue
+            mean = float(np.mean(mates))
+            scatter, df = _scatter(left, groups, key, usual * (1.0 if absolute else abs(mean)))
+            spread = scatter * float(np.sqrt(1 + 1 / len(mates)))
+            limit = t_quantile(1 - chance / 2, df) * spread
+            ratio = abs(value - mean) / max(limit, 1e-300)
+            if worst is None or ratio > worst[0]:
+                worst = (ratio, key, value - mean, limit)
+        if worst is None:
+            break
+        ratio, key, away, limit = worst
+        taken.append((key, away, limit, ratio > 1))
+        del left[key]
+    last = max((i for i, t in enumerate(taken) if t[3]), default=-1)
+    return [(k, a, m) for k, a, m, _ in taken[: last + 1]]
+
+
+def _by_group(left: Mapping[int, float], groups: Mapping[int, str]) -> dict[str, list[tuple[int, float]]]:
+    out: dict[str, list[tuple[int, float]]] = {}
+    for k, v in left.items():
+        out.setdefault(groups[k], []).append((k, v))
+    return out
+
+
+def _scatter(left: Mapping[int, float], groups: Mapping[int, str], without: int, usual: float) -> tuple[float, float]:
+    """Scatter within groups without one value, the usual scatter counted in; and its degrees of freedom."""
+    total, df = _PRIOR_DF * usual**2, _PRIOR_DF
+    for members in _by_group({k: v for k, v in left.items() if k != without}, groups).values():
+        if len(members) > 1:
+            part = np.array([v for _, v in members])
+            total += float(((part - part.mean()) ** 2).sum())
+            df += len(members) - 1
+    return float(np.sqrt(total / df)), df
+
+
+def _told(
+    figure: Figure,
+    mount: Sibling,
+    values: Mapping[int, float],
+    mates: list[int],
+    away: float,
+    limit: float,
+    power_w: float,
+    limits: Limits,
+    by_id: Mapping[int, Sibling],
+) -> Finding | None:
+    """The finding in words, None where the distance is below what matters."""
+    scale = power_w if figure.per_watt else 1.0
+    value = values[mount.mount_id] * scale
+    mean = value - away * scale
+    away, limit = away * scale, limit * scale
+    least = limits.of(figure.least)
+    if figure.least.endswith("percent"):
+        least = abs(mean) * least / 100
+    if abs(away) < least:
+        return None
+    digits = 0 if figure.unit in {"rpm", "L/h", "W"} else 1
+    more = "above" if away > 0 else "below"
+    if figure.unit in {"L/h", "rpm"} or figure.key == "power":
+        share = f"{number(100 * abs(away / mean), 0)} %" if mean else f"{number(abs(away), digits)} {figure.unit}"
+        said = f"{figure.label} {number(value, digits)} {figure.unit}, {share} {more} the other mounts ({number(mean, digits)} {figure.unit})"
+    else:
+        said = f"{figure.label} {number(value, digits)} {figure.unit}, {number(abs(away), digits)} {figure.unit} {more} the other mounts' {number(mean, digits)} {figure.unit}"
+    if figure.per_watt:
+        said += f" at {number(power_w, 0)} W"
+    said += f"; chance would leave it within {number(max(limit, least), digits)} {figure.unit}"
+    channels = tuple(mount.channels[r] for r in figure.roles if r in mount.channels)
+    others = tuple((by_id[i].label, values[i] * scale) for i in mates)
+    return Finding(figure.kind, said, DOUBT, None, channels, value, limit, figure.unit, others, figure.label)

@@ -1,0 +1,116 @@
+"""The heat that goes into the coolant, by flow and two probes, beside the electrical power.
+
+``Q = ρ·c_p·V̇·(T_out − T_in)`` with the mix's properties at its mean temperature; ``closure = Q/P``.
+Sources: F. P. Incropera et al., *Fundamentals of Heat and Mass Transfer*, section 1.3; uncertainty by JCGM 100:2008, 5.1.2.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.coolanttable import SHARES_PERCENT, TABLE, TEMPERATURES_C
+from kuffin.core.errors import TraceError
+
+USUAL_PAIR_U_K = 0.1 / np.sqrt(3) * np.sqrt(2)  # two probes good to ± 0.1 K each
+USUAL_FLOW_U = 0.03 / np.sqrt(3)  # a wheel good to 3 %
+USUAL_POWER_U = 0.02 / np.sqrt(3)
+
+
+@dataclass(frozen=True)
+class HeatBalance:
+    """Heat into the coolant in W, its share of the electrical power, each with the half-width of its 95 % interval.
+
+    `shares` says what part of closure's variance each source makes: probes, flow, power.
+    """
+
+    heat_w: float
+    heat_u95: float
+    closure: float
+    closure_u95: float
+    density_kg_m3: float
+    heat_capacity_j_kg_k: float
+    rise_k: float
+    flow_l_h: float
+    power_w: float
+    shares: tuple[tuple[str, float], ...]
+
+
+def properties(temperature_c: float, glycol: str = "none", share_percent: float = 0.0) -> tuple[float, float]:
+    """Density in kg/m³ and heat capacity in J/(kg·K) of water or a glycol mix, from the table that ships.
+
+    Raises
+    ------
+    TraceError
+        Outside 5 to 75 °C or 0 to 50 % of a known glycol.
+    """
+    if not TEMPERATURES_C[0] <= temperature_c <= TEMPERATURES_C[-1]:
+        raise TraceError(
+            f"coolant properties are known from {TEMPERATURES_C[0]} to {TEMPERATURES_C[-1]} °C, not at {temperature_c:.0f} °C"
+        )
+    if glycol in {"none", ""}:
+        glycol, share_percent = "propylene glycol", 0.0
+    if glycol not in TABLE or not 0 <= share_percent <= SHARES_PERCENT[-1]:
+        raise TraceError(
+            f"no properties of {share_percent:g} % {glycol}; known are 0 to {SHARES_PERCENT[-1]} % of {' and '.join(TABLE)}"
+        )
+    table = np.asarray(TABLE[glycol], float)  # share, temperature, (density, heat capacity)
+    at_share = [
+        [np.interp(share_percent, SHARES_PERCENT, table[:, j, k]) for j in range(table.shape[1])] for k in (0, 1)
+    ]
+    density, capacity = (float(np.interp(temperature_c, TEMPERATURES_C, row)) for row in at_share)
+    return density, capacity
+
+
+def closure(
+    in_c: float,
+    out_c: float,
+    flow_l_h: float,
+    power_w: float,
+    *,
+    glycol: str = "none",
+    share_percent: float = 0.0,
+    pair_u_k: float = float(USUAL_PAIR_U_K),
+    flow_u: float = USUAL_FLOW_U,
+    power_u: float = USUAL_POWER_U,
+) -> HeatBalance:
+    """The heat balance of a window.
+
+    Parameters
+    ----------
+    in_c, out_c : float
+        Coolant into and out of the block.
+    pair_u_k : float
+        Standard uncertainty of the two probes' difference.
+    flow_u, power_u : float
+        Relative standard uncertainties.
+
+    Raises
+    ------
+    TraceError
+        Without flow or power, or outside the table of properties.
+    """
+    if not flow_l_h > 0 or not power_w > 0:
+        raise TraceError("a heat balance needs flow and power above nothing")
+    density, capacity = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), glycol, share_percent)
+    per_kelvin = density * capacity * flow_l_h / 3.6e6
+    rise = out_c - in_c
+    heat = per_kelvin * rise
+    u_probes, u_flow = per_kelvin * pair_u_k, abs(heat) * flow_u
+    u_heat = float(np.hypot(u_probes, u_flow))
+    u_closure = float(np.sqrt(u_probes**2 + u_flow**2 + (heat * power_u) ** 2)) / power_w
+    parts = {"coolant probes": u_probes, "flow": u_flow, "power": abs(heat) * power_u}
+    total = sum(u * u for u in parts.values())
+    return HeatBalance(
+        heat,
+        1.96 * u_heat,
+        heat / power_w,
+        1.96 * u_closure,
+        density,
+        capacity,
+        rise,
+        flow_l_h,
+        power_w,
+        tuple((name, u * u / total) for name, u in parts.items()),
+    )

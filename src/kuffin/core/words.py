@@ -1,0 +1,16 @@
+"""Numbers in sentences."""
+
+from __future__ import annotations
+
+
+def number(x: float, digits: int = 1) -> str:
+    """A number for a sentence, with a true minus."""
+    written = f"{x:.{digits}f}"
+    if written.startswith("-") and not written.strip("-0."):
+        written = written[1:]  # a minus in front of nothing
+    return written.replace("-", "−")
+
+
+def minutes(seconds: float) -> str:
+    """A moment on a run's clock, in minutes."""
+    return f"{number(seconds / 60, 1)} min"

@@ -1,0 +1,59 @@
+"""Answers to findings: accepted with a reason, or the mount made again."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from sqlalchemy import select
+
+from kuffin.core.errors import NotebookError
+from kuffin.notebook.entities import Answer, Exclusion, Mount
+from kuffin.notebook.store import Notebook
+
+
+def accept(notebook: Notebook, mount_id: int, label: str, kinds: Sequence[str], reason: str) -> None:
+    """Let a mount count in spite of findings of these kinds, with the reason why.
+
+    Raises
+    ------
+    NotebookError
+        Without a reason.
+    """
+    reason = _reason(reason, "a finding is accepted only with a reason; say in a few words why the mount counts")
+    with notebook.edit(f"accept what was found about {label}") as session:
+        for kind in kinds:
+            for old in session.scalars(select(Answer).where(Answer.mount_id == mount_id, Answer.kind == kind)):
+                session.delete(old)
+            session.add(Answer(mount_id=mount_id, kind=kind, reason=reason))
+
+
+def withdraw(notebook: Notebook, mount_id: int, label: str, kinds: Sequence[str]) -> None:
+    """Open findings of these kinds again."""
+    with notebook.edit(f"open what was found about {label} again") as session:
+        for old in session.scalars(select(Answer).where(Answer.mount_id == mount_id)):
+            if old.kind in kinds or old.kind == "*":
+                session.delete(old)
+
+
+def remount(notebook: Notebook, mount_id: int, label: str, reason: str) -> int:
+    """Leave a mount out, with the reason, and plan it once more in the same round; returns the new mount's id.
+
+    Raises
+    ------
+    NotebookError
+        Without a reason.
+    """
+    reason = _reason(reason, "a mount is made again only with a reason; say in a few words what spoilt this one")
+    with notebook.edit(f"remount {label}") as session:
+        old = session.get_one(Mount, mount_id)
+        session.add(Exclusion(mount_id=mount_id, reason=f"mounted again: {reason}"))
+        new = Mount(candidate_id=old.candidate_id, sample_id=old.sample_id, round=old.round, position=old.position + 1)
+        session.add(new)
+        session.flush()
+        return new.id
+
+
+def _reason(reason: str, otherwise: str) -> str:
+    if not reason.strip():
+        raise NotebookError(otherwise)
+    return reason.strip()

@@ -1,0 +1,165 @@
+"""What the checks found about a study's mounts and about the study itself, and how it was answered."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Sibling, against_siblings
+from kuffin.core.student import t_quantile, t_two_sided_p
+from kuffin.core.words import number
+from kuffin.notebook.entities import Mount, Study
+from kuffin.verdicts.results import RunResult, limits_of
+from kuffin.verdicts.schools import SchoolResult
+from kuffin.verdicts.words import count, several
+
+Mounts = list[tuple[str, Mount]]
+
+
+@dataclass(frozen=True)
+class OpenFinding:
+    """A finding that waits for an answer, and whose it is."""
+
+    mount_id: int
+    label: str
+    finding: Finding
+
+
+def findings_of(
+    study: Study, mounts: Mounts, results: Mapping[int, RunResult], main: SchoolResult, power_w: float
+) -> dict[int, tuple[Finding, ...]]:
+    """What was found about each mount: by its runs themselves, and against its siblings; doubts first."""
+    limits = limits_of(study)
+    found: dict[int, list[Finding]] = {
+        m.id: [f for run in m.live_runs for f in results[run.id].findings] for _, m in mounts
+    }
+    unreliable = {m for m, own in found.items() if any(f.kind in {"stuck", "swapped", "unreadable"} for f in own)}
+    # a mount that is left out, or whose probes tell nothing, is no sibling to hold others against
+    siblings = [
+        _sibling(name, m, results) for name, m in mounts if m.live_runs and not m.left_out and m.id not in unreliable
+    ]
+    apart = against_siblings(siblings, study.under_test, power_w, limits)
+    # those left out are still held against the rest, one by one, so that the reason stays to be seen
+    for name, mount in mounts:
+        if mount.left_out and mount.live_runs and mount.id not in unreliable:
+            one = _sibling(name, mount, results)
+            apart[mount.id] = against_siblings([*siblings, one], study.under_test, power_w, limits)[mount.id]
+    for mount_id, more in apart.items():
+        found[mount_id] += more
+    _standing_apart(mounts, main, found, limits)
+    order = {DOUBT: 0, REMARK: 1}
+    return {m: tuple(sorted(f, key=lambda x: order[x.weight])) for m, f in found.items() if f}
+
+
+def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult]) -> Sibling:
+    runs = [results[r.id] for r in mount.live_runs]
+    keys = {k for r in runs for k in r.figures}
+    means = {k: float(np.mean([r.figures[k] for r in runs if k in r.figures])) for k in keys}
+    return Sibling(mount.id, candidate, f"{candidate}, round {mount.round}", means, runs[-1].roles)
+
+
+def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Finding]], limits: Limits) -> None:
+    """Mounts whose reading under the school in use stands apart, where no figure has told why already."""
+    comparison = main.comparison
+    if comparison is None or comparison.studentized.size < 6:
+        return
+    n = comparison.studentized.size
+    df = (comparison.df or n - len(comparison.candidates)) - 1
+    if df < 2:
+        return
+    limit = t_quantile(1 - 0.05 / 2 / n, df)
+    explained = {"contact", "radiator side", "swapped", "stuck"}
+    labels = {m.id: f"{name}, round {m.round}" for name, m in mounts}
+    for value, t in zip(comparison.mounts, comparison.studentized, strict=True):
+        mount_id = int(value.mount)
+        if not np.isfinite(t) or abs(t) <= limit or any(f.kind in explained for f in found[mount_id]):
+            continue
+        others = {v.mount: v.value for v in comparison.mounts if v.candidate == value.candidate and v is not value}
+        mean = float(np.mean(list(others.values()))) if others else comparison.candidate(value.candidate).mean
+        away, unit = value.value - mean, main.school.unit
+        if abs(away) < limits.of("rise_k"):
+            continue
+        said = (
+            f"{number(value.value, 1)} {unit}, {number(abs(away), 1)} K {'above' if away > 0 else 'below'} "
+            "this candidate's other mounts, more than their scatter explains"
+        )
+        beside = tuple((labels[int(m)], v) for m, v in others.items())
+        found[mount_id].append(
+            Finding("unlike", said, DOUBT, None, (), value.value, None, unit, beside, main.school.label)
+        )
+
+
+def answers_of(mounts: Mounts, found: Mapping[int, tuple[Finding, ...]]) -> dict[int, dict[str, str]]:
+    """The findings of each mount that were accepted: the reason by kind."""
+    out: dict[int, dict[str, str]] = {}
+    for _, mount in mounts:
+        for answer in mount.answers:
+            kinds = {f.kind for f in found.get(mount.id, ())} if answer.kind == "*" else {answer.kind}
+            out.setdefault(mount.id, {}).update(dict.fromkeys(kinds, answer.reason))
+    return out
+
+
+def about_the_study(study: Study, mounts: Mounts, main: SchoolResult) -> tuple[Finding, ...]:
+    """What was found about the study as a whole: few mounts, one sample, a bench that moved."""
+    out = []
+    counting = [r for r in main.readings if r.left_out is None and r.value is not None]
+    if not counting:
+        return ()
+    each = {c.name: sum(r.candidate == c.name for r in counting) for c in study.live_candidates}
+    few = [name for name, n in each.items() if n < 3]
+    if few:
+        least = min(each[n] for n in few)
+        names = ", ".join(few)
+        said = f"{names}: {several(least, 'mount')} {'each' if len(few) > 1 else ''}".strip()
+        out.append(
+            Finding("few mounts", f"{said}; three show how far mounts scatter", REMARK, value=float(least), limit=3.0)
+        )
+    used = {(m.candidate_id, m.sample_id) for _, m in mounts}
+    if len(used) == len({c for c, _ in used}) and len(used) > 1:
+        out.append(
+            Finding(
+                "one sample", "one sample of each: a verdict is about these samples, not about the products", REMARK
+            )
+        )
+    return (*out, *_bench_moved(study, mounts, main))
+
+
+def _bench_moved(study: Study, mounts: Mounts, main: SchoolResult) -> list[Finding]:
+    """A trend in the baseline's readings over its retests, by a straight line against their order on the bench."""
+    begun = {m.id: m.live_runs[0].started_at or "" for _, m in mounts if m.live_runs}
+    controls = {
+        m.id for _, m in mounts if m.control or (study.baseline_id is not None and m.candidate_id == study.baseline_id)
+    }
+    readings = [r for r in main.readings if r.mount_id in controls and r.value is not None and r.left_out is None]
+    readings.sort(key=lambda r: begun.get(r.mount_id, ""))
+    n = len(readings)
+    if n < 4:
+        return []
+    x, y = np.arange(n) - (n - 1) / 2, np.array([r.value for r in readings], float)
+    slope = float(x @ y / (x @ x))
+    rest = y - y.mean() - slope * x
+    se = float(np.sqrt(rest @ rest / (n - 2) / (x @ x)))
+    moved = slope * (n - 1)
+    p = t_two_sided_p(slope / max(se, 1e-12), n - 2)
+    if p > 0.05:
+        return []
+    said = (
+        f"the baseline's {count(n)} readings {'rose' if moved > 0 else 'fell'} by {number(abs(moved), 1)} K from the first "
+        f"to the last (chance alone: {100 * p:.1g} %)"
+    )
+    beside = tuple((f"{r.candidate}, round {r.round}", float(r.value or 0.0)) for r in readings)
+    serious = abs(moved) > study.margin_k / 2
+    unit = main.school.unit
+    return [
+        Finding(
+            "bench moved",
+            said,
+            DOUBT if serious else REMARK,
+            value=moved,
+            limit=study.margin_k / 2,
+            unit=unit,
+            others=beside,
+        )
+    ]
