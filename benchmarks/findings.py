@@ -6,6 +6,7 @@ run. One run has one of the practice bench's faults, mild to strong (0.3 to 1.3 
 
 from __future__ import annotations
 
+import datetime as dt
 import os
 from concurrent.futures import ProcessPoolExecutor
 from dataclasses import dataclass, replace
@@ -31,9 +32,10 @@ WANTED = {
     "stuck": ({"stuck"}, None),
     "pumping out": ({"crept", "contact", "stepped"}, "die_over_coolant"),
     "warm intake": ({"warm at rest", "radiator side"}, "rest"),
-    "door": ({"room jumped", "room drifted"}, None),
+    "door": ({"room jumped", "room drifted"}, "jump"),
     "background": ({"power off", "idle off"}, "power"),
 }
+_START = dt.datetime(2026, 1, 1)
 _ROUNDS, _NAMES = 4, ("Tern", "Plover", "Dunlin")
 _SCATTER = {"die_over_coolant": 0.015, "hot_spot_over_die": 0.01, "flow": 0.01, "pump": 0.005, "rest": 0.1, "power": 0.012}
 
@@ -42,18 +44,13 @@ def plan_of(rng: np.random.Generator, under_test: str, name: str) -> RunPlan:
     """A sound mount of a candidate."""
     i = _NAMES.index(name)
     scatter = 1 + float(rng.normal(0, 0.02))
-    block = Block(name, 0.045 + 0.006 * i, paste_k_w=0.085 * (scatter if under_test == "block" else 1 + float(rng.normal(0, 0.01))))
+    block = Block(name, 0.045 + (0.006 * i if under_test == "block" else 0.0), paste_k_w=0.085 * (scatter if under_test == "block" else 1 + float(rng.normal(0, 0.01))))
     radiator = Radiator(name, 0.06 + (0.004 * i if under_test == "radiator" else 0.0))
     power = 180.0 + float(rng.normal(0, 2.0))
     period = 96.0 if rng.random() < 0.5 else None
     room = Room(21 + float(rng.uniform(0, 4)), float(rng.normal(0, 0.6)), 0.12, float(rng.choice([0.0, 0.15])))
     plan = RunPlan(radiator, block, Load("batch stretch", power, period, 7.0), room, _START, load_s=3000.0)
     return replace(plan, mount_factor=scatter if under_test == "radiator" else 1.0, pump_speed=0.62 * (1 + float(rng.normal(0, 0.003))))
-
-
-import datetime as dt  # noqa: E402
-
-_START = dt.datetime(2026, 1, 1)
 
 
 @dataclass(frozen=True)
@@ -108,7 +105,9 @@ def study(seed: int, key: str | None, size: float) -> tuple[bool, bool, int, set
         return False, False, doubted, set().union(*said), 0.0
     kinds, figure = WANTED[key]
     effect = np.inf
-    if figure is not None:
+    if figure == "jump":
+        effect = 1.6 * size / 0.2  # against what an ordinary room does in two minutes
+    elif figure is not None:
         values = [r.figures[figure] for i, r in enumerate(reads) if i != bad and figure in r.figures and (i % 3 == bad % 3)]
         scatter = max(float(np.std(values, ddof=1)), _SCATTER[figure] * (abs(float(np.mean(values))) if figure != "rest" else 1.0))
         effect = abs(reads[bad].figures.get(figure, np.nan) - truth.figures[figure]) / scatter

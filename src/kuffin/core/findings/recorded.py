@@ -101,15 +101,19 @@ class Recorded:
                 return np.where(count > 0, np.nansum(stacked, axis=0) / np.maximum(count, 1), np.nan)
         return None
 
-    def loaded(self) -> Mask:
-        """Samples under load, dips between two passes left out."""
+    def loaded(self, recover_s: float = 0.0) -> Mask:
+        """Samples under load, dips between two passes left out, and some time after each."""
         begin = self.load_start_s
         inside = (self.times <= self.load_end_s + 1e-6) & (self.times >= (self.times[0] if begin is None else begin))
         power = self.get(*POWER)
         if power is None or not np.isfinite(power[inside]).any():
             return inside
         level = float(np.nanpercentile(power[inside], 90))
-        return inside & ~(power < 0.7 * level)
+        low = inside & (power < 0.7 * level)
+        if recover_s > 0 and low.any():
+            last = np.maximum.accumulate(np.where(low, self.times, -np.inf))
+            low |= self.times - last < recover_s
+        return inside & ~low
 
     def windowed(self) -> Mask:
         """Samples of the window, in whole passes of a looped load."""

@@ -62,7 +62,7 @@ def crept(run: Recorded, limits: Limits) -> list[Finding]:
     if die is None or coolant is None or power is None or begin is None:
         return []
     end = run.load_end_s
-    inside = run.loaded() & (run.times >= begin + _EARLY_S) & (run.times <= end)
+    inside = run.loaded(25.0) & (run.times >= begin + _EARLY_S) & (run.times <= end)
     if end - begin < _EARLY_S + 600 or inside.sum() < 60:
         return []
     level = mean_of(power, inside)

@@ -20,7 +20,7 @@ class Threshold:
 
 
 _ALL = (
-    Threshold("chance", "chance that a sound mount is doubted, for each figure", 0.3, "%", "about ten figures are held against the siblings; all of them together doubt a few sound mounts in a hundred"),
+    Threshold("chance", "chance that a sound mount is doubted, for each figure", 0.5, "%", "about ten figures are held against the siblings; all of them together doubt a few sound mounts in a hundred"),
     Threshold("rise_k", "least departure of a rise from the siblings'", 0.5, "K", "nobody remounts for less"),
     Threshold("hot_spot_k", "least departure of hot spot over die", 1.0, "K", "hot spots scatter more than dies"),
     Threshold("spread_k", "least departure of the core spread", 2.0, "K", "cores scatter by their load"),
@@ -30,7 +30,7 @@ _ALL = (
     Threshold("idle_w", "least departure of idle power", 5.0, "W", "a background program takes more"),
     Threshold("rest_k", "coolant over air at rest beyond what its heat explains", 1.0, "K", "two good probes agree to 0.2 K"),
     Threshold("room_k", "drift of the air in the window", 1.5, "K", "the lag takes most of it out, not all"),
-    Threshold("jump_k", "jump of the air within two minutes", 0.7, "K", "an air conditioner's swing is slower or smaller"),
+    Threshold("jump_k", "jump of the air within two minutes", 0.45, "K", "an air conditioner's swing is slower or smaller"),
     Threshold("creep_k", "creep of die over coolant from ten minutes after load to the end", 0.7, "K", "a settled die stands still within the noise"),
     Threshold("sag_percent", "fall of flow or pump speed over the load", 4.0, "%", "a warm coolant is thinner: flow rises rather than falls"),
     Threshold("power_drift_percent", "drift of power in the window", 3.0, "%", "leakage alone makes less, once settled"),
