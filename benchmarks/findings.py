@@ -37,20 +37,35 @@ WANTED = {
 }
 _START = dt.datetime(2026, 1, 1)
 _ROUNDS, _NAMES = 4, ("Tern", "Plover", "Dunlin")
-_SCATTER = {"die_over_coolant": 0.015, "hot_spot_over_die": 0.01, "flow": 0.01, "pump": 0.005, "rest": 0.1, "power": 0.012}
+_SCATTER = {
+    "die_over_coolant": 0.015,
+    "hot_spot_over_die": 0.01,
+    "flow": 0.01,
+    "pump": 0.005,
+    "rest": 0.1,
+    "power": 0.012,
+}
 
 
 def plan_of(rng: np.random.Generator, under_test: str, name: str) -> RunPlan:
     """A sound mount of a candidate."""
     i = _NAMES.index(name)
     scatter = 1 + float(rng.normal(0, 0.02))
-    block = Block(name, 0.045 + (0.006 * i if under_test == "block" else 0.0), paste_k_w=0.085 * (scatter if under_test == "block" else 1 + float(rng.normal(0, 0.01))))
+    block = Block(
+        name,
+        0.045 + (0.006 * i if under_test == "block" else 0.0),
+        paste_k_w=0.085 * (scatter if under_test == "block" else 1 + float(rng.normal(0, 0.01))),
+    )
     radiator = Radiator(name, 0.06 + (0.004 * i if under_test == "radiator" else 0.0))
     power = 180.0 + float(rng.normal(0, 2.0))
     period = 96.0 if rng.random() < 0.5 else None
     room = Room(21 + float(rng.uniform(0, 4)), float(rng.normal(0, 0.6)), 0.12, float(rng.choice([0.0, 0.15])))
     plan = RunPlan(radiator, block, Load("batch stretch", power, period, 7.0), room, _START, load_s=3000.0)
-    return replace(plan, mount_factor=scatter if under_test == "radiator" else 1.0, pump_speed=0.62 * (1 + float(rng.normal(0, 0.003))))
+    return replace(
+        plan,
+        mount_factor=scatter if under_test == "radiator" else 1.0,
+        pump_speed=0.62 * (1 + float(rng.normal(0, 0.003))),
+    )
 
 
 @dataclass(frozen=True)
@@ -66,13 +81,15 @@ def read(plan: RunPlan, fault: Any, seed: int, under_test: str) -> Read:
     table, _ = record(plan, Pump(), seed, "run.csv", fault)
     values = {c.name: c.values for c in table.channels}
     roles = tuple((c.name, c.role) for c in table.channels)
-    s = SimpleNamespace(die=values["Die"], coolant=values["Coolant in"], air=values["Air in"], power=values["Package power"])
+    s = SimpleNamespace(
+        die=values["Die"], coolant=values["Coolant in"], air=values["Air in"], power=values["Package power"]
+    )
     traces: dict[str, Any] = {}
     problems: dict[str, str] = {}
     for name, part, over in (("coolant_over_air", s.coolant, s.air), ("die_over_coolant", s.die, s.coolant)):
         try:
             traces[name] = settle(table.times, part, over=over, load=s.power, air=s.air, tolerance=0.2).summary()
-        except Exception as error:  # noqa: BLE001
+        except Exception as error:
             problems[name] = str(error)
     main = "coolant_over_air" if under_test == "radiator" else "die_over_coolant"
     first = traces.get(main) or next(iter(traces.values()), None)
@@ -108,13 +125,19 @@ def study(seed: int, key: str | None, size: float) -> tuple[bool, bool, int, set
     if figure == "jump":
         effect = 1.6 * size / 0.2  # against what an ordinary room does in two minutes
     elif figure is not None:
-        values = [r.figures[figure] for i, r in enumerate(reads) if i != bad and figure in r.figures and (i % 3 == bad % 3)]
-        scatter = max(float(np.std(values, ddof=1)), _SCATTER[figure] * (abs(float(np.mean(values))) if figure != "rest" else 1.0))
+        values = [
+            r.figures[figure] for i, r in enumerate(reads) if i != bad and figure in r.figures and (i % 3 == bad % 3)
+        ]
+        scatter = max(
+            float(np.std(values, ddof=1)), _SCATTER[figure] * (abs(float(np.mean(values))) if figure != "rest" else 1.0)
+        )
         effect = abs(reads[bad].figures.get(figure, np.nan) - truth.figures[figure]) / scatter
     return bool(said[bad] & kinds), effect > 3, doubted, said[bad], float(effect)
 
 
-def _job(task: tuple[int, str | None, float]) -> tuple[tuple[int, str | None, float], tuple[bool, bool, int, set[str], float]]:
+def _job(
+    task: tuple[int, str | None, float],
+) -> tuple[tuple[int, str | None, float], tuple[bool, bool, int, set[str], float]]:
     return task, study(*task)
 
 
@@ -136,7 +159,9 @@ def main(each: int = 24, clean: int = 42) -> None:
         asked = [r for _, r in mine if r[1]]
         found = sum(r[0] for r in asked)
         beside = sum(r[2] for _, r in mine)
-        print(f"{key:12} found {found} of {len(asked)} with an effect over 3 scatters (aim 90 %); {sum(r[0] for _, r in mine)} of all {len(mine)}; others of those studies doubted: {beside}")
+        print(
+            f"{key:12} found {found} of {len(asked)} with an effect over 3 scatters (aim 90 %); {sum(r[0] for _, r in mine)} of all {len(mine)}; others of those studies doubted: {beside}"
+        )
         for t, r in mine:
             if r[1] and not r[0]:
                 print(f"      missed: size {t[2]:.2f}, effect {r[4]:.1f}, seed {t[0]}, said {sorted(r[3])}")

@@ -8,6 +8,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import rule, text
 from kuffin.app.widgets.loom import Loom
+from kuffin.core.findings import KINDS
 from kuffin.verdicts.words import number
 
 
@@ -78,5 +79,9 @@ class Side(QWidget):
             lines.append(f"left out: {mount.left_out}")
         if mount.kept_because:
             lines.append(f"kept: {mount.kept_because}")
-        lines += [f.seen for f in verdict.findings.get(mount.id, ()) if f.serious]
+        lines += [
+            f"{KINDS[f.kind].title.lower()}{'' if f.kind not in verdict.answers.get(mount.id, {}) else ' (accepted)'}"
+            for f in verdict.findings.get(mount.id, ())
+            if f.serious
+        ]
         self._words.setText("\n".join(lines))

@@ -41,9 +41,8 @@ class State(QObject):
         self.close()
         self.notebook = notebook
         notebook.listeners.append(self.refresh)
-        studies = notebook.studies()
         self.notebook_changed.emit()
-        self.choose_study(studies[-1].id if studies else None)
+        self.choose_study(self._newest())
 
     def close(self) -> None:
         """Close the notebook."""
@@ -69,6 +68,11 @@ class State(QObject):
         self.mount_changed.emit()
         self._judge()
 
+    def _newest(self) -> int | None:
+        """The study that was started last."""
+        studies = self.notebook.studies() if self.notebook is not None else []
+        return max(studies, key=lambda s: (s.created_at, s.id)).id if studies else None
+
     def refresh(self) -> None:
         """Read the study anew after an edit, and judge it again."""
         if self.notebook is None:
@@ -76,8 +80,7 @@ class State(QObject):
         try:
             found = self.notebook.study(self.study.id) if self.study is not None else None
             if found is None or found.binned_at is not None:
-                studies = self.notebook.studies()
-                self.choose_study(studies[-1].id if studies else None)
+                self.choose_study(self._newest())
                 return
             self.study = found
         except KuffinError as error:

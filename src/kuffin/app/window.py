@@ -22,7 +22,7 @@ from PySide6.QtWidgets import (
 from kuffin import __version__
 from kuffin.app.calling import Caller
 from kuffin.app.desks.compare import CompareDesk
-from kuffin.app.desks.inspect import InspectDesk
+from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
@@ -65,7 +65,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.importer = Importer(self.state, self)
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
-        self.inspect = InspectDesk(self.state, self.theme)
+        self.inspect = InspectDesk(self.state, self.theme, self.settings)
         self.compare = CompareDesk(self.state, self.theme)
         self.working = WorkingPanel()
         self.working.hide()
@@ -211,6 +211,7 @@ class MainWindow(QMainWindow, MadeLater):
         elif mount is not None and not mount.live_runs:
             self.prepare_mount(mount_id)
         else:
+            self.inspect.paged.go("run")
             self.show_desk("Inspect")
 
     def _page(self) -> int:

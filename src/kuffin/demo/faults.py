@@ -45,9 +45,7 @@ FAULTS = {
 }  # fmt: skip
 
 
-def with_fault(
-    plan: RunPlan, key: str, rng: np.random.Generator, size: float | None = None
-) -> tuple[RunPlan, Fault]:
+def with_fault(plan: RunPlan, key: str, rng: np.random.Generator, size: float | None = None) -> tuple[RunPlan, Fault]:
     """A run's plan with a fault in it, and what the fault does while the run goes on; drawn, or of a given size."""
     size = float(rng.uniform(0.8, 1.3)) if size is None else size
     if key == "contact":

@@ -179,6 +179,8 @@ class Notebook:
             for candidate in found.candidates:  # the way up, so that no part asks the file again
                 for mount in candidate.mounts:
                     set_committed_value(mount, "candidate", candidate)
+                    for run in mount.runs:
+                        set_committed_value(run, "mount", mount)
             return found
 
     # --- editing -------------------------------------------------------------------------------------------------

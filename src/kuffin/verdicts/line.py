@@ -6,6 +6,7 @@ from collections import Counter
 from dataclasses import dataclass
 
 from kuffin.core.compare import Comparison, PairResult
+from kuffin.core.findings import together
 from kuffin.notebook.entities import Mount
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import count, digits_for, mounts_more, number, span
@@ -149,7 +150,8 @@ def _next(v: StudyVerdict) -> NextStep:
         # the mount with most to say first
         counts = Counter(o.mount_id for o in found_open)
         worst = max(found_open, key=lambda o: counts[o.mount_id])
-        return NextStep(f"look at {worst.label}", worst.finding.seen, "inspect", worst.mount_id)
+        said = together(v.unanswered(worst.mount_id)) or worst.finding.sentence
+        return NextStep(f"look at {worst.label}", said, "inspect", worst.mount_id)
     if v.mounts == 0:
         return NextStep("add the first logs", "or plan the mounts first, on the Plan desk (Ctrl+1)", "add")
     found = v.main.comparison

@@ -36,7 +36,7 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
     """Pick the signals.
 
     The coolant is the block's inlet where there is a probe there; the air is the mean of the probes at the radiator's
-    intake, else the room.
+    intake, else the room; several dies (cores, probes in a heater's face) count as their mean.
 
     Parameters
     ----------
@@ -58,7 +58,7 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
 
     return Signals(
         data.times,
-        pick("die", ("die", "hot_spot")),
+        pick("die", ("die", "hot_spot"), mean=True),
         pick("coolant", COOLANT_ROLES),
         pick("air", AIR_ROLES, mean=True),
         pick("power", ("power", "wall_power")),

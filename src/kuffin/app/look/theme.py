@@ -129,6 +129,7 @@ def _sheet(t: Theme, scale: float) -> str:
     QMenu::separator {{ height: 1px; background: {t.hairline}; margin: 4px 0; }}
     QLabel#question {{ font-size: {pt(17)}; font-weight: bold; }}
     QLabel#verdict {{ font-size: {pt(12)}; border: 1px solid transparent; }}
+    QLabel[link="true"] {{ color: {t.accent}; }}
     QLabel#verdict:focus {{ border: 1px dotted {t.accent}; }}
     QLabel#muted, QLabel[muted="true"] {{ color: {t.muted}; }}
     QLabel[small="true"] {{ font-size: {pt(9)}; color: {t.muted}; }}

@@ -1,24 +1,28 @@
-"""A run's traces: the judged trace with its fit and window, and the channels below on the same time axis."""
+"""A run's traces: the judged trace with its fit and window, and roles as rows below, over one time axis in minutes."""
 
 from __future__ import annotations
 
 import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import QPointF, Qt, QTimer, Signal
+from PySide6.QtGui import QPainterPath
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.curve import Curve
+from kuffin.app.widgets.traceview import USUAL_ROWS, Line, Row, TraceView
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
+_AXIS = 58
 
 
 class TracePlot(QWidget):
-    """Two plots over one time axis in minutes. The window is a band whose edges can be dragged."""
+    """Plots over one time axis. The window is a band whose edges can be dragged; a cursor reads every channel."""
 
     window_moved = Signal(float, float)  # seconds
+    window_moving = Signal(float, float)
+    cursor_at = Signal(object)  # seconds, None where the pointer has left
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
@@ -28,106 +32,218 @@ class TracePlot(QWidget):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self._area)
-        self.top = self._area.addPlot(row=0, col=0)
-        self.below = self._area.addPlot(row=1, col=0)
-        self.below.setXLink(self.top)
-        self._area.ci.layout.setRowStretchFactor(0, 3)
-        self._area.ci.layout.setRowStretchFactor(1, 2)
-        self._area.ci.layout.setSpacing(4)
-        for plot in (self.top, self.below):
-            plot.setMenuEnabled(False)
-            plot.hideButtons()
-            plot.setDownsampling(auto=True, mode="peak")
-            plot.setClipToView(True)
-            plot.getAxis("left").setWidth(58)
-            plot.getAxis("left").enableAutoSIPrefix(False)
-        self.top.getAxis("bottom").setStyle(showValues=False)
-        self.below.setLabel("bottom", "minutes from the first row")
+        self._area.setMinimumHeight(160)
+        self._area.ci.layout.setSpacing(3)
+        self._area.ci.layout.setContentsMargins(0, 2, 4, 2)
+        self.top = self._plot(0)
+        self._rest: pg.PlotItem | None = None
+        self.rows: dict[str, pg.PlotItem] = {}
+        self._lines: list[pg.InfiniteLine] = []
         self._region: pg.LinearRegionItem | None = None
-        self._shown: tuple[Settling | None, list[Curve], str, Array | None] = (None, [], "", None)
+        self._view: TraceView | None = None
+        self._other: tuple[TraceView, str] | None = None
+        self._most_rows = 1
+        self.wanted: tuple[str, ...] = USUAL_ROWS
+        self.residuals = False
+        self._cursor_s: float | None = None
+        self._pending: float | None = None
+        self._tell = QTimer(self)
+        self._tell.setSingleShot(True)
+        self._tell.setInterval(25)
+        self._tell.timeout.connect(self._tell_cursor)
+        self._area.scene().sigMouseMoved.connect(self._pointed)
         self.setAccessibleName("Traces of the run")
         self.set_theme(theme)
+
+    def _plot(self, row: int) -> pg.PlotItem:
+        plot = self._area.addPlot(row=row, col=0)
+        plot.setMenuEnabled(False)
+        plot.hideButtons()
+        plot.setDownsampling(auto=True, mode="peak")
+        plot.setClipToView(True)
+        plot.getAxis("left").setWidth(_AXIS)
+        plot.getAxis("left").enableAutoSIPrefix(False)
+        plot.getAxis("bottom").setStyle(showValues=False)
+        plot.getViewBox().setMouseEnabled(x=True, y=False)
+        self._dress(plot)
+        return plot
+
+    def _dress(self, plot: pg.PlotItem) -> None:
+        for side in ("left", "bottom"):
+            axis = plot.getAxis(side)
+            axis.setPen(pg.mkPen(self._theme.hairline))
+            axis.setTextPen(pg.mkPen(self._theme.muted))
+            axis.setStyle(tickLength=4)
+        plot.showGrid(x=False, y=True, alpha=0.14)
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         self._area.setBackground(theme.ground)
-        for plot in (self.top, self.below):
-            for side in ("left", "bottom"):
-                axis = plot.getAxis(side)
-                axis.setPen(pg.mkPen(theme.hairline))
-                axis.setTextPen(pg.mkPen(theme.muted))
-                axis.setStyle(tickLength=4)
-            plot.showGrid(x=False, y=True, alpha=0.14)
-        self.show_run(*self._shown)
+        self._dress(self.top)
+        self._draw()
+
+    @property
+    def view(self) -> TraceView | None:
+        """What is drawn."""
+        return self._view
 
     def clear(self) -> None:
         """Show nothing."""
-        self._shown = (None, [], "", None)
-        self._region = None
-        self.top.clear()
-        self.below.clear()
+        self._view = None
+        self._draw()
 
-    def show_run(self, settling: Settling | None, curves: list[Curve], label: str, times: Array | None = None) -> None:
-        """Show a judged trace with its fit and window, and the channels below."""
-        self._shown = (settling, curves, label, times)
-        t = self._theme
+    def show_view(self, view: TraceView) -> None:
+        """Show a run, the time axis from its beginning to its end."""
+        self._view = view
+        self._draw()
+        if view.times.size > 1:
+            self.top.setXRange(float(view.times[0]) / 60, float(view.times[-1]) / 60, padding=0.01)
+
+    def lay_over(self, other: TraceView | None, name: str = "") -> None:
+        """Draw another run's traces beneath, aligned at the load's start; None takes them away."""
+        self._other = None if other is None else (other, name)
+        self._redraw()
+
+    def show_rows(self, keys: tuple[str, ...], residuals: bool) -> None:
+        """Choose which rows are seen."""
+        self.wanted, self.residuals = keys, residuals
+        self._redraw()
+
+    def _redraw(self) -> None:
+        span = self.top.viewRange()[0]
+        self._draw()
+        self.top.setXRange(*span, padding=0)
+
+    # --- drawing ---------------------------------------------------------------------------------------------------
+
+    def _draw(self) -> None:
+        """Build all rows anew."""
+        for item in [self._rest, *self.rows.values()]:
+            if item is not None:
+                self._area.removeItem(item)
+        self._rest, self.rows, self._lines, self._region = None, {}, [], None
         self.top.clear()
-        self.below.clear()
-        self._region = None
-        self.top.setLabel("left", label)
-        self.top.getAxis("left").setTextPen(pg.mkPen(t.muted))
-        if curves:
-            self.below.setLabel("left", "°C")
-        shades = (t.ink, t.muted, t.muted, t.ink)
-        for i, curve in enumerate(curves):
-            # one-pixel solid lines without smoothing: dashes and wide pens make long traces crawl
-            pen = pg.mkPen(shades[i % 4], width=1)
-            self.below.plot(
-                curve.times / 60, curve.values, pen=pen, connect="finite", antialias=curve.times.size < 4000
-            )
-            end = curve.values[np.isfinite(curve.values)][-200:]
-            if end.size:
-                name = pg.TextItem(curve.name, color=t.ink, anchor=(1, 1), fill=pg.mkBrush(t.ground + "c0"))
-                name.setPos(float(curve.times[-1]) / 60, float(np.median(end)))
-                self.below.addItem(name)
-        finite = [c.values[np.isfinite(c.values)] for c in curves]
-        lows = [float(np.percentile(v, 0.2)) for v in finite if v.size]
-        if lows:
-            high = max(float(np.percentile(v, 99.8)) for v in finite if v.size)
-            self.below.setYRange(min(lows) - 1, high + 0.3 * (high - min(lows)) + 1, padding=0)
-        if settling is None:
+        view = self._view
+        if view is None:
             return
-        x = np.arange(settling.trace.size, dtype=float) if times is None else times[: settling.trace.size]
-        self._draw_settling(settling, x / 60)
+        self.top.setLabel("left", view.label.rsplit(", ", 1)[-1])
+        for old in [c for c in self.top.getViewBox().childItems() if isinstance(c, pg.LabelItem)]:
+            old.setParentItem(None)
+            self._area.scene().removeItem(old)
+        self._name(self.top, view.label.rsplit(", ", 1)[0])
+        place = 1
+        if self.residuals and view.settling is not None:
+            self._rest = self._plot(place)
+            place += 1
+        for row in view.rows:
+            if row.key.split(" ")[0] in self.wanted:
+                self.rows[row.key] = self._plot(place)
+                place += 1
+        below = [p for p in (self._rest, *self.rows.values()) if p is not None]
+        for plot in below:
+            plot.setXLink(self.top)
+        self._share_height(place)
+        foot = below[-1] if below else self.top
+        foot.getAxis("bottom").setStyle(showValues=True)
+        foot.setLabel("bottom", "minutes from the first row")
+        if foot is not self.top:
+            self.top.getAxis("bottom").setStyle(showValues=False)
+            self.top.getAxis("bottom").setLabel("")
+            self.top.showLabel("bottom", False)
+        if view.settling is not None:
+            self._draw_settling(view.settling, view.times[: view.settling.trace.size] / 60)
+        for row in view.rows:
+            if row.key in self.rows:
+                self._draw_row(self.rows[row.key], row)
+        self._draw_events(view, [self.top, *below])
+        for plot in (self.top, *below):
+            line = pg.InfiniteLine(angle=90, pen=pg.mkPen(self._theme.ink, width=1, style=Qt.PenStyle.DotLine))
+            line.setVisible(self._cursor_s is not None)
+            plot.addItem(line, ignoreBounds=True)
+            self._lines.append(line)
+
+    def _share_height(self, rows: int) -> None:
+        """The judged trace takes what the rows below leave: about two fifths."""
+        grid = self._area.ci.layout
+        self._most_rows = max(self._most_rows, rows)
+        for i in range(self._most_rows):
+            share = max(2.0, 0.75 * (rows - 1)) if i == 0 else 1.0 if i < rows else 0.0
+            grid.setRowPreferredHeight(i, 70 * share)
+            grid.setRowStretchFactor(i, round(10 * share))
+            grid.setRowSpacing(i, 3 if i < rows - 1 else 0)
+
+    def _draw_row(self, plot: pg.PlotItem, row: Row) -> None:
+        t = self._theme
+        plot.setLabel("left", row.unit or row.title)
+        plot.getAxis("left").setTickDensity(0.6)
+        shades = (t.ink, t.muted, t.accent, t.warn)
+        other = {} if self._other is None else {r.key: r for r in self._other[0].rows}
+        lows, highs = [], []
+        if row.key in other and self._other is not None and self._view is not None:
+            shift = self._view.load_start_s - self._other[0].load_start_s
+            for line in other[row.key].lines[:4]:
+                pen = pg.mkPen(t.accent, width=1)
+                plot.plot((line.times + shift) / 60, line.values, pen=pen, connect="finite", antialias=False)
+                self._range(line, lows, highs)
+        for i, line in enumerate(row.lines):
+            # one-pixel solid lines without smoothing: dashes and wide pens make long traces crawl
+            pen = pg.mkPen(shades[i % 2], width=1)
+            plot.plot(line.times / 60, line.values, pen=pen, connect="finite", antialias=line.times.size < 4000)
+            self._range(line, lows, highs)
+        if not lows:
+            return
+        low, high = min(lows), max(highs)
+        room = max(0.12 * (high - low), 0.004 * max(abs(high), 1.0))
+        plot.setYRange(low - room, high + room * (2.2 if len(row.lines) > 1 else 1.2), padding=0)
+        names = enumerate(row.lines[:8])
+        self._name(plot, " · ".join(f'<span style="color:{shades[i % 2]}">{x.name}</span>' for i, x in names))
+        for line in row.lines[:6]:
+            if line.spikes.size:
+                high_edge = np.full(min(line.spikes.size, 500), high + room)
+                spikes = pg.ScatterPlotItem(
+                    line.spikes[:500] / 60, high_edge, symbol="t", size=7, pen=None, brush=pg.mkBrush(t.warn)
+                )
+                plot.addItem(spikes, ignoreBounds=True)
+
+    def _name(self, plot: pg.PlotItem, said: str) -> None:
+        """What a row shows, in its upper left corner."""
+        said = f'<span style="background-color:{self._theme.ground}">{said}</span>'
+        label = pg.LabelItem(said, size=f"{self.font().pointSizeF() * 0.85:.1f}pt", color=self._theme.ink)
+        label.setParentItem(plot.getViewBox())
+        label.anchor((0, 0), (0, 0), offset=(6, -3))
+        label.setZValue(5)
+
+    @staticmethod
+    def _range(line: Line, lows: list[float], highs: list[float]) -> None:
+        finite = line.values[np.isfinite(line.values)]
+        if finite.size:
+            low, high = np.percentile(finite[:: max(1, finite.size // 20_000)], [0.2, 99.8])
+            lows.append(float(low))
+            highs.append(float(high))
 
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme
+        if self._other is not None and self._other[0].settling is not None and self._view is not None:
+            other, name = self._other
+            shift = self._view.load_start_s - other.load_start_s
+            told = other.settling
+            assert told is not None
+            at = (other.times[: told.trace.size] + shift) / 60
+            self.top.plot(at, told.trace, pen=pg.mkPen(t.accent, width=1), connect="finite", antialias=at.size < 4000)
+            word = pg.TextItem(name, color=t.accent, anchor=(1, 0), fill=pg.mkBrush(t.ground + "c0"))
+            word.setPos(float(at[-1]), float(told.final))
+            self.top.addItem(word, ignoreBounds=True)
         self.top.plot(minutes, s.trace, pen=pg.mkPen(t.muted, width=1), connect="finite", antialias=minutes.size < 4000)
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
-        self.top.addItem(
-            pg.InfiniteLine(
-                s.final,
-                angle=0,
-                pen=pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine),
-                label="heading for {value:.2f}" if abs(s.final) > 1 else "heading for {value:.4f}",
-                labelOpts={
-                    "color": t.accent,
-                    "fill": t.ground + "d8",
-                    "position": 0.09,
-                    "anchors": [(0, 1.1), (0, 1.1)],
-                },
-            )
-        )
+        digits = "{value:.2f}" if abs(s.final) > 1 else "{value:.4f}"
+        where = {"color": t.accent, "fill": t.ground + "d8", "position": 0.12, "anchors": [(0, -0.05), (0, -0.05)]}
+        pen = pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine)
+        level = pg.InfiniteLine(s.final, angle=0, pen=pen, label=f"heading for {digits}", labelOpts=where)
+        self.top.addItem(level)
         if s.step_s is not None:
-            self.top.addItem(
-                pg.InfiniteLine(
-                    s.step_s / 60,
-                    angle=90,
-                    pen=pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine),
-                    label="changed here",
-                    labelOpts={"color": t.warn, "position": 0.1},
-                )
-            )
+            warn = pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine)
+            said = {"color": t.warn, "position": 0.1}
+            self.top.addItem(pg.InfiniteLine(s.step_s / 60, angle=90, pen=warn, label="changed here", labelOpts=said))
         self._region = pg.LinearRegionItem(
             [s.window_s[0] / 60, s.window_s[1] / 60],
             brush=pg.mkBrush(t.accent + "1e"),
@@ -136,6 +252,7 @@ class TracePlot(QWidget):
             hoverPen=pg.mkPen(t.accent, width=2.4),
         )
         self._region.setZValue(-10)
+        self._region.sigRegionChanged.connect(self._moving)
         self._region.sigRegionChangeFinished.connect(self._moved)
         self.top.addItem(self._region)
         finite = s.trace[np.isfinite(s.trace)]
@@ -144,12 +261,79 @@ class TracePlot(QWidget):
             low, high = min(low, s.final), max(high, s.final)
             room = 0.12 * max(high - low, 1e-6)
             self.top.setYRange(low - room, high + room, padding=0)
-        self.top.setXRange(float(minutes[0]), float(minutes[-1]), padding=0.01)
+        if self._rest is not None:
+            left = (
+                np.interp(s.fit_times, self._view.times[: s.trace.size] if self._view else s.fit_times, _smooth(s))
+                - s.fit
+            )
+            self._rest.setLabel("left", "rest")
+            self._rest.plot(s.fit_times / 60, left, pen=pg.mkPen(t.ink, width=1))
+            self._rest.addItem(pg.InfiniteLine(0, angle=0, pen=pg.mkPen(t.hairline)), ignoreBounds=True)
+            reach = max(1.2 * float(np.nanmax(np.abs(left))) if left.size else 0.0, 1e-6)
+            self._rest.setYRange(-reach, reach, padding=0)
+
+    def _draw_events(self, view: TraceView, plots: list[pg.PlotItem]) -> None:
+        """Dips shaded, passes ticked, marks drawn through all rows."""
+        t = self._theme
+        for plot in plots:
+            if view.dips:
+                plot.addItem(_Bands(view.dips, t.muted + "2a"), ignoreBounds=True)
+            for at, kind, said in view.marks:
+                loud = kind in {"alarm", "trouble"}
+                pen = pg.mkPen(t.warn if loud else t.hairline if kind == "stage" else t.muted, width=1.2)
+                first = plot is plots[0] and kind != "stage"
+                words = {"color": t.warn if loud else t.muted, "position": 0.93, "anchors": [(0, 0), (0, 0)]}
+                label = said[:28] if first else None
+                plot.addItem(
+                    pg.InfiniteLine(at / 60, angle=90, pen=pen, label=label, labelOpts=words), ignoreBounds=True
+                )
+        if view.passes.size and view.settling is not None:
+            low, high = self.top.viewRange()[1]
+            ticks = pg.ScatterPlotItem(
+                view.passes / 60,
+                np.full(view.passes.size, low + 0.02 * (high - low)),
+                symbol=_tick(),
+                size=9,
+                pen=pg.mkPen(t.muted, width=1.2),
+            )
+            self.top.addItem(ticks, ignoreBounds=True)
+
+    # --- moving ----------------------------------------------------------------------------------------------------
+
+    def _moving(self) -> None:
+        if self._region is not None:
+            a, b = self._region.getRegion()
+            self.window_moving.emit(a * 60, b * 60)
 
     def _moved(self) -> None:
         if self._region is not None:
             a, b = self._region.getRegion()
             self.window_moved.emit(a * 60, b * 60)
+
+    def _pointed(self, at: QPointF) -> None:
+        box = self.top.getViewBox()
+        inside = any(p.sceneBoundingRect().contains(at) for p in (self.top, *self.rows.values()))
+        self.point_at(box.mapSceneToView(at).x() * 60 if inside else None)
+
+    def point_at(self, seconds: float | None) -> None:
+        """Put the cursor somewhere, or (None) take it away."""
+        self._cursor_s = seconds
+        for line in self._lines:
+            line.setVisible(seconds is not None)
+            if seconds is not None:
+                line.setPos(seconds / 60)
+        self._pending = seconds
+        if not self._tell.isActive():
+            self._tell.start()
+
+    def _tell_cursor(self) -> None:
+        self.cursor_at.emit(self._pending)
+
+    def step_cursor(self, share: float) -> None:
+        """Move the cursor by a share of what is shown; it begins in the middle."""
+        a, b = self.top.viewRange()[0]
+        now = (a + b) / 2 if self._cursor_s is None else self._cursor_s / 60 + share * (b - a)
+        self.point_at(60 * min(max(now, a), b))
 
     def zoom(self, factor: float) -> None:
         """Zoom the time axis about its middle."""
@@ -161,3 +345,50 @@ class TracePlot(QWidget):
         """Move along the time axis by a share of what is shown."""
         (a, b), _ = self.top.viewRange()
         self.top.setXRange(a + share * (b - a), b + share * (b - a), padding=0)
+
+    def show_all(self) -> None:
+        """The whole run again."""
+        if self._view is not None and self._view.times.size > 1:
+            self.top.setXRange(float(self._view.times[0]) / 60, float(self._view.times[-1]) / 60, padding=0.01)
+
+
+def _smooth(s: Settling) -> Array:
+    """The judged trace averaged over a pass, or half a minute, so that residuals show their shape."""
+    trace = s.trace
+    ok = np.isfinite(trace)
+    if ok.sum() < 8:
+        return trace
+    filled = np.interp(np.arange(trace.size), np.flatnonzero(ok), trace[ok])
+    span = (s.period_s or 30.0) / max((s.load_end_s - (s.load_start_s or 0.0)) / max(trace.size, 1), 1e-6)
+    width = int(np.clip(span, 1, trace.size // 3))
+    padded = np.pad(filled, (width // 2, width - 1 - width // 2), mode="edge")
+    return np.convolve(padded, np.ones(width) / width, mode="valid")
+
+
+def _tick() -> QPainterPath:
+    path = QPainterPath()
+    path.moveTo(0, -0.5)
+    path.lineTo(0, 0.5)
+    return path
+
+
+class _Bands(pg.GraphicsObject):
+    """Many shaded stretches in one item, from the plot's foot to its top."""
+
+    def __init__(self, spans: tuple[tuple[float, float], ...], colour: str) -> None:
+        super().__init__()
+        self._spans, self._brush = spans, pg.mkBrush(colour)
+        self.setZValue(-20)
+
+    def boundingRect(self) -> object:
+        return self.viewRect() if self.getViewBox() is not None else pg.QtCore.QRectF()
+
+    def viewTransformChanged(self) -> None:
+        self.prepareGeometryChange()
+
+    def paint(self, painter: object, *_args: object) -> None:
+        seen = self.viewRect()
+        for begin, end in self._spans:
+            a, b = begin / 60, end / 60
+            if b >= seen.left() and a <= seen.right():
+                painter.fillRect(pg.QtCore.QRectF(a, seen.top(), max(b - a, 1e-6), seen.height()), self._brush)  # type: ignore[attr-defined]

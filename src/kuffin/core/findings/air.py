@@ -83,7 +83,7 @@ def probes_apart(run: Recorded, limits: Limits) -> list[Finding]:
 def uphill(run: Recorded) -> list[Finding]:
     """Coolant below air under load, or die below coolant: heat does not flow uphill."""
     out, loaded = [], run.loaded()
-    coolant, air, die = run.get(*COOLANT), run.air(), run.get("die", "hot_spot")
+    coolant, air, die = run.get(*COOLANT), run.air(), run.die()
     for lower, upper, low_name, high_name in (
         (air, coolant, run.name(*AIR), run.name(*COOLANT)),
         (coolant, die, run.name(*COOLANT), run.name("die", "hot_spot")),

@@ -30,7 +30,7 @@ def figures(run: Recorded) -> dict[str, float]:
             out[key] = value
 
     power = mean_of(run.get(*POWER), inside)
-    die, coolant, air, hot = run.get("die"), run.get(*COOLANT), run.air(), run.get("hot_spot")
+    die, coolant, air, hot = run.mean("die"), run.get(*COOLANT), run.air(), run.get("hot_spot")
     if power is not None and power > 1:
         keep("die_over_coolant", _rise(run, "die_over_coolant", die, coolant, inside, power))
         keep("coolant_over_air", _rise(run, "coolant_over_air", coolant, air, inside, power))

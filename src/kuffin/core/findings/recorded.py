@@ -91,7 +91,15 @@ class Recorded:
 
     def air(self) -> Array | None:
         """The mean of the intake's probes, else the room."""
-        for role in AIR:
+        return self.mean(*AIR)
+
+    def die(self) -> Array | None:
+        """The die, or the mean of several (cores, probes in a heater's face)."""
+        return self.mean("die", "hot_spot")
+
+    def mean(self, *roles: str) -> Array | None:
+        """The mean of all channels of the first of these roles that there is."""
+        for role in roles:
             found = [self.clean(n) for n in self.names(role)]
             if len(found) == 1:
                 return found[0]

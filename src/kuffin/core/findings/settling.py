@@ -39,11 +39,7 @@ def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
 
 def stepped(run: Recorded) -> list[Finding]:
     """A change of state that settling found within the run."""
-    for key, said in (
-        ("coolant_over_air", "coolant over air"),
-        ("die_over_coolant", "die over coolant"),
-        ("die_over_air", "die over air"),
-    ):
+    for key, said in (("coolant_over_air", "coolant over air"), ("die_over_coolant", "die over coolant")):
         trace = run.traces.get(key)
         if trace is not None and trace.step_s is not None:
             at = trace.step_s
@@ -58,7 +54,7 @@ def crept(run: Recorded, limits: Limits) -> list[Finding]:
     A straight line through box means from ten minutes after load to the end; the creep is its slope times that time,
     in kelvins at the run's power, against the limit and its own 95 % interval.
     """
-    die, coolant, power, begin = run.get("die"), run.get(*COOLANT), run.get(*POWER), run.load_start_s
+    die, coolant, power, begin = run.die(), run.get(*COOLANT), run.get(*POWER), run.load_start_s
     if die is None or coolant is None or power is None or begin is None:
         return []
     end = run.load_end_s

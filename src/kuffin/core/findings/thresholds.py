@@ -45,6 +45,34 @@ _ALL = (
 
 THRESHOLDS: dict[str, Threshold] = {t.key: t for t in _ALL}
 
+# which thresholds a kind of finding goes by
+OF_KIND: dict[str, tuple[str, ...]] = {
+    "contact": ("rise_k", "chance"),
+    "radiator side": ("rise_k", "chance"),
+    "unlike": ("rise_k",),
+    "hot spot": ("hot_spot_k", "chance"),
+    "core spread": ("spread_k", "chance"),
+    "flow off": ("flow_percent", "chance"),
+    "pump off": ("speed_percent", "chance"),
+    "fan off": ("speed_percent", "chance"),
+    "power off": ("power_percent", "chance"),
+    "idle off": ("idle_w", "chance"),
+    "warm at rest": ("rest_k",),
+    "room drifted": ("room_k",),
+    "room jumped": ("jump_k",),
+    "crept": ("creep_k",),
+    "flow sags": ("sag_percent",),
+    "pump sags": ("sag_percent",),
+    "power drifts": ("power_drift_percent",),
+    "heat balance": ("closure_percent",),
+    "throttled": ("throttled_percent",),
+    "air probes disagree": ("probes_k",),
+    "dew point": ("dew_k",),
+    "drops out": ("missing_percent",),
+    "spikes": ("spikes_percent",),
+    "clock gap": ("gap_s",),
+}
+
 
 @dataclass(frozen=True)
 class Limits:

@@ -24,7 +24,8 @@ def together(found: Sequence[Finding]) -> str:
     if "flow off" in kinds and "pump off" in kinds:
         return "Flow and pump speed are off together: the pump was set otherwise, or tires."
     if "contact" in up and ("hot spot" in up or "core spread" in up):
-        return "Die and hot spot stand off together: the block does not sit flat, so pads, tilt or screws before paste."
+        spot = "the hot spot" if "hot spot" in up else "the spread across it"
+        return f"Die and {spot} stand off together: the block does not sit flat, so pads, tilt or screws before paste."
     if "contact" in up:
         return "Only the step from die to coolant is larger, at the same flow and power: contact."
     if "power off" in up and "idle off" in up:

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+import numpy as np
+
+from kuffin.app.widgets.traceview import TraceView
 from kuffin.core.heatpath import Level, Step, step
 from kuffin.core.settle import Settled
 from kuffin.core.units import shown
@@ -54,7 +57,7 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
     if trace is None:
         return "cannot be judged" + kept
     if result.by_hand:
-        return "window set by hand" + kept
+        return f"window set by {result.window_by}" + kept
     if trace.settled:
         return f"settled after {(trace.settled_at_s or 0) / 60:.0f} min{_still_to_go(v, trace)}" + kept
     return ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
@@ -65,14 +68,34 @@ def _still_to_go(v: StudyVerdict, trace: Settled) -> str:
     return f", {number(abs(trace.still_to_go) * scale, 2)} K still to go at the end"
 
 
-def answer(v: StudyVerdict | None, reading: MountReading | None) -> str:
-    """The reading as a line that opens its working."""
+def plain_mean(view: TraceView, begin: float, end: float) -> str:
+    """The judged trace's plain mean over a stretch, while a window is dragged."""
+    if view.settling is None:
+        return ""
+    trace = view.settling.trace
+    inside = (view.times[: trace.size] >= begin) & (view.times[: trace.size] <= end) & np.isfinite(trace)
+    if inside.sum() < 3:
+        return "too few samples for a window"
+    digits = 2 if abs(view.settling.final) > 1 else 4
+    mean, scatter = float(trace[inside].mean()), float(trace[inside].std())
+    return f"{number(begin / 60, 1)} to {number(end / 60, 1)} min: plain mean {number(mean, digits)}, scatter {number(scatter, digits)}"
+
+
+def answer(v: StudyVerdict | None, reading: MountReading | None, result: RunResult | None = None) -> str:
+    """The reading as a line that opens its working; beside a window that was set, what would have been found."""
     if v is None or reading is None:
         return "…"
     if reading.value is None or reading.u95 is None:
         return f"no reading: {reading.problem}"
     mark = "" if reading.settled else "  (heading for; not settled)"
-    return f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
+    said = f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
+    if result is not None and result.detected is not None and result.window_by != "found":
+        found = result.detected
+        by = "by the clock" if result.window_by == "clock" else "by hand"
+        begin, end = (x / 60 for x in found.window_s)
+        said += f"\nwindow {by}; found: {number(begin, 0)} to {number(end, 0)} min, {number(found.value, 2)} ± {number(found.u95, 2)} K"
+        said += "" if found.settled else ", not settled"
+    return said
 
 
 def readings(v: StudyVerdict | None, mount_id: int) -> list[tuple[str, str, str]]:

@@ -1,0 +1,1 @@
+"""The Inspect desk: did anything spoil this run?"""

@@ -1,0 +1,419 @@
+"""One mount's run: its traces with window and fit, its reading, and what was found about it."""
+
+from __future__ import annotations
+
+from functools import cached_property
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QAction, QKeySequence, QShortcut, QShowEvent
+from PySide6.QtWidgets import (
+    QComboBox,
+    QGridLayout,
+    QHBoxLayout,
+    QLabel,
+    QMenu,
+    QPushButton,
+    QScrollArea,
+    QSizePolicy,
+    QToolButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.desks.inspect import words as model
+from kuffin.app.desks.inspect.answers import AnswerBox
+from kuffin.app.jobs import Task
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import Settings
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import Opener, empty, link_button, rule, text
+from kuffin.app.widgets.staircase import Staircase
+from kuffin.core.findings import KINDS
+from kuffin.notebook import edits
+from kuffin.notebook.entities import Mount, Run
+from kuffin.verdicts.happened import happened
+from kuffin.verdicts.preparation import preparation_of, preparation_working
+from kuffin.verdicts.results import hand_window, main_trace
+from kuffin.verdicts.words import number
+from kuffin.verdicts.working import mount_working
+
+if TYPE_CHECKING:
+    from kuffin.app.widgets.traceplot import TracePlot
+    from kuffin.app.widgets.traceview import TraceView
+
+
+class RunPage(QWidget):
+    """The traces at the left, what they say at the right. Everything that changes them is an edit that can be undone."""
+
+    working = Signal(object)
+    channels_wanted = Signal(int)  # a run's id
+    join_wanted = Signal(int)  # a run's id
+    finding_wanted = Signal(int, str)  # a mount's id and the finding's kind
+
+    def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
+        super().__init__()
+        self._state, self._theme, self._settings = state, theme, settings
+        self._trace: str | None = None
+        self._shown: tuple[object, ...] = ()
+        self._over: int | None = None
+        self._trace_box = QComboBox()
+        self._trace_box.setAccessibleName("Trace that is judged")
+        self._trace_box.activated.connect(self._trace_chosen)
+        self._over_box = QComboBox()
+        self._over_box.setAccessibleName("Another mount's run laid over")
+        self._over_box.activated.connect(self._over_chosen)
+        self._rows = QToolButton()
+        self._rows.setText("Rows")
+        self._rows.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
+        self._rows.setMenu(QMenu(self._rows))
+        self.stairs = Staircase(theme)
+        self._answer = link_button("", "The reading: show its working")
+        self._answer.clicked.connect(self._explain)
+        self._cursor = QLabel()
+        self._cursor.setProperty("small", "true")
+        self._cursor.setWordWrap(True)
+        self._facts = QWidget()
+        self._facts_grid = QGridLayout(self._facts)
+        self._facts_grid.setContentsMargins(0, 0, 0, 0)
+        self._facts_grid.setVerticalSpacing(3)
+        self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
+        self._prepared.clicked.connect(self._show_preparation)
+        self._happened = link_button("What happened in the run", "Its stages, marks, troubles, and what was asked for")
+        self._happened.clicked.connect(self._show_happened)
+        self._found = QVBoxLayout()
+        self._found.setSpacing(4)
+        self.answers = AnswerBox(state)
+        self._find = QPushButton("Find the window")
+        self._find.clicked.connect(self._find_window)
+        self._channels = QPushButton("Channels …")
+        self._channels.clicked.connect(self._ask_channels)
+        self._join = QPushButton("Join a log …")
+        self._join.clicked.connect(self._ask_join)
+        self._lay_out()
+        for keys, act in (
+            ("+", lambda: self.plot.zoom(0.7)),
+            ("-", lambda: self.plot.zoom(1.4)),
+            ("Home", lambda: self.plot.show_all()),
+            ("Alt+Left", lambda: self.plot.pan(-0.2)),
+            ("Alt+Right", lambda: self.plot.pan(0.2)),
+            ("Ctrl+Left", lambda: self.plot.step_cursor(-0.01)),
+            ("Ctrl+Right", lambda: self.plot.step_cursor(0.01)),
+        ):
+            QShortcut(QKeySequence(keys), self, act)
+        state.mount_changed.connect(self.renew)
+        state.verdict_changed.connect(self.renew)
+
+    def _lay_out(self) -> None:
+        side = QWidget()
+        side.setFixedWidth(300)
+        column = QVBoxLayout(side)
+        column.setContentsMargins(14, 0, 6, 0)
+        column.setSpacing(7)
+        column.addWidget(self._answer)
+        column.addLayout(self._found)
+        column.addWidget(self.answers)
+        column.addWidget(self.stairs)
+        column.addWidget(self._facts)
+        column.addWidget(self._prepared)
+        column.addWidget(self._happened)
+        column.addStretch()
+        scroll = QScrollArea()
+        scroll.setWidgetResizable(True)
+        scroll.setWidget(side)
+        scroll.setFixedWidth(318)
+        scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        left = QVBoxLayout()
+        above = QHBoxLayout()
+        above.addWidget(self._trace_box)
+        above.addWidget(self._over_box)
+        above.addWidget(self._rows)
+        above.addStretch(1)
+        left.addLayout(above)
+        self._plot_place = left
+        self._cursor.setFixedHeight(34)
+        self._cursor.setAlignment(Qt.AlignmentFlag.AlignTop)
+        left.addWidget(self._cursor)
+        tools = QHBoxLayout()
+        hint = text("drag the band to set the window", style="small", wrap=False)
+        hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        tools.addWidget(hint, 1)
+        tools.addWidget(self._find)
+        tools.addWidget(self._channels)
+        tools.addWidget(self._join)
+        left.addLayout(tools)
+        both = QHBoxLayout(self)
+        both.setContentsMargins(0, 0, 0, 0)
+        both.addLayout(left, 1)
+        both.addWidget(scroll)
+
+    @cached_property
+    def plot(self) -> TracePlot:
+        """The traces; made when a run is first looked at, as the plotting library is slow to import."""
+        from kuffin.app.widgets.traceplot import TracePlot
+        from kuffin.app.widgets.traceview import USUAL_ROWS
+
+        plot = TracePlot(self._theme)
+        kept = self._settings.value("inspect/rows", ",".join(USUAL_ROWS))
+        plot.show_rows(tuple(k for k in kept.split(",") if k and k != "residuals"), "residuals" in kept.split(","))
+        plot.window_moved.connect(self._window_moved)
+        plot.window_moving.connect(self._window_moving)
+        plot.cursor_at.connect(self._show_cursor)
+        self._plot_place.insertWidget(1, plot, 1)
+        return plot
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        if "plot" in self.__dict__:
+            self.plot.set_theme(theme)
+        self.stairs.set_theme(theme)
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        self.renew()
+
+    def run(self) -> Run | None:
+        """The run that is looked at."""
+        mount = self._state.mount()
+        return mount.live_runs[-1] if mount is not None and mount.live_runs else None
+
+    def renew(self) -> None:
+        """Show the chosen mount as it is now."""
+        mount, run, study, notebook = self._state.mount(), self.run(), self._state.study, self._state.notebook
+        if mount is None or run is None or study is None or notebook is None:
+            self._shown = ()
+            return
+        self._show_words(mount, run)
+        if not self.isVisible():
+            return
+        trace = self._trace or self._default_trace()
+        roles = [(c.name, c.role) for r in (run, *mount.joined_to(run.id)) for c in r.channels]
+        lags = [r.lag_s for r in mount.joined_to(run.id)]
+        key = (run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run))
+        if key == self._shown:
+            return
+        self._shown = key
+        self._trace_box.clear()
+        for name, label in model.trace_choices(study.under_test):
+            self._trace_box.addItem(label, name)
+        self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
+        self._fill_over(mount)
+        self._cursor.clear()
+        self.plot.clear()
+        window = self._window_in_use(run)
+
+        def work(_job: Task) -> TraceView:
+            from kuffin.app.widgets.traceview import view_of
+
+            return view_of(notebook, study, run, trace, model.axis_label(trace), window)
+
+        def done(found: object) -> None:
+            if self._shown == key:
+                self.plot.show_view(found)  # type: ignore[arg-type]
+                self._fill_rows(found)  # type: ignore[arg-type]
+                if found.problem:  # type: ignore[attr-defined]
+                    self._cursor.setText(found.problem)  # type: ignore[attr-defined]
+                self._draw_over()
+
+        self._state.jobs.start("drawing the run", work, done, self._state.trouble.emit)
+
+    def _window_in_use(self, run: Run) -> tuple[float, float] | None:
+        """The window that was set by hand or by the protocol's clock, None where it was found."""
+        result = self._state.verdict.results.get(run.id) if self._state.verdict is not None else None
+        if result is not None and result.window_by == "clock":
+            return result.window_s
+        return hand_window(run)
+
+    def _default_trace(self) -> str:
+        verdict, study = self._state.verdict, self._state.study
+        if verdict is not None and verdict.school.trace in dict(model.trace_choices(verdict.under_test)):
+            return verdict.school.trace
+        return main_trace(study.under_test if study else "radiator")
+
+    def _show_words(self, mount: Mount, run: Run) -> None:
+        verdict = self._state.verdict
+        reading = self._state.reading(mount.id)
+        result = verdict.results.get(run.id) if verdict is not None else None
+        self._answer.setText(model.answer(verdict, reading, result))
+        self._fill_found(mount)
+        self.answers.show_mount(mount, [f.kind for f in verdict.unanswered(mount.id)] if verdict is not None else [])
+        levels, steps = model.staircase(result)
+        self.stairs.show_steps(levels, steps)
+        self._fill_facts(model.readings(verdict, mount.id), model.facts(result, run))
+        self._find.setEnabled(bool(run.windows))
+        self._prepared.setVisible(mount.begun_at is not None)
+        self._happened.setVisible(bool(run.marks or run.note))
+
+    def _fill_found(self, mount: Mount) -> None:
+        """What was found, each a line that leads to its page."""
+        empty(self._found)
+        verdict = self._state.verdict
+        found = verdict.findings.get(mount.id, ()) if verdict is not None else ()
+        accepted = verdict.answers.get(mount.id, {}) if verdict is not None else {}
+        for finding in found:
+            title = KINDS[finding.kind].title
+            note = " (accepted)" if finding.kind in accepted else "" if finding.serious else " (remark)"
+            row = Opener()
+            row.setText(f"{'?  ' if finding.serious and not note else ''}{title}{note} ›")
+            row.setProperty("link", "true")
+            row.setToolTip(finding.sentence)
+            row.setAccessibleName(f"{title}: {finding.sentence}")
+            row.opened.connect(lambda m=mount.id, k=finding.kind: self.finding_wanted.emit(m, k))
+            self._found.addWidget(row)
+            if finding.serious and not note:
+                self._found.addWidget(text(finding.sentence, style="small"))
+
+    def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
+        empty(self._facts_grid)
+        row = 0
+        for key, name, value in readings:
+            self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)
+            button = link_button(value, f"{name}: {value}; show its working")
+            button.clicked.connect(lambda _checked=False, k=key: self._explain_school(k))
+            self._facts_grid.addWidget(button, row, 1, Qt.AlignmentFlag.AlignRight)
+            row += 1
+        if readings:
+            self._facts_grid.addWidget(rule(), row, 0, 1, 2)
+            row += 1
+        for name, value in facts:
+            self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)
+            label = text(value, wrap=False)
+            label.setAlignment(Qt.AlignmentFlag.AlignRight)
+            self._facts_grid.addWidget(label, row, 1)
+            row += 1
+        self._facts_grid.setColumnStretch(1, 1)
+
+    def _fill_rows(self, view: TraceView) -> None:
+        """The menu of rows that this run has."""
+        menu = self._rows.menu()
+        menu.clear()
+        there = {r.key.split(" ")[0]: r.title for r in view.rows}
+        for key, title in [("residuals", "what the fit leaves"), *there.items()]:
+            action = QAction(title, menu)
+            action.setCheckable(True)
+            action.setChecked(self.plot.residuals if key == "residuals" else key in self.plot.wanted)
+            action.toggled.connect(lambda on, k=key: self._row_toggled(k, on))
+            menu.addAction(action)
+
+    def _row_toggled(self, key: str, on: bool) -> None:
+        keys = [k for k in self.plot.wanted if k != key] + ([key] if on and key != "residuals" else [])
+        residuals = on if key == "residuals" else self.plot.residuals
+        self.plot.show_rows(tuple(keys), residuals)
+        self._settings.set_value("inspect/rows", ",".join([*keys, *(["residuals"] if residuals else [])]))
+
+    # --- another run laid over -------------------------------------------------------------------------------------
+
+    def _fill_over(self, mount: Mount) -> None:
+        self._over_box.clear()
+        self._over_box.addItem("lay a run over …", None)
+        for other in self._state.mounts():
+            if other.id != mount.id and other.live_runs:
+                self._over_box.addItem(f"{other.candidate.name}, round {other.round}", other.id)
+        at = self._over_box.findData(self._over) if self._over is not None else 0
+        self._over = self._over_box.itemData(max(at, 0))
+        self._over_box.setCurrentIndex(max(at, 0))
+
+    def _over_chosen(self, index: int) -> None:
+        self._over = self._over_box.itemData(index)
+        self._draw_over()
+
+    def _draw_over(self) -> None:
+        """Read the other run and draw it beneath, from the load's start on."""
+        other = next((m for m in self._state.mounts() if m.id == self._over and m.live_runs), None)
+        study, notebook = self._state.study, self._state.notebook
+        trace = self._trace or self._default_trace()
+        if other is None or study is None or notebook is None:
+            self.plot.lay_over(None)
+            return
+        label = f"{other.candidate.name}, round {other.round}"
+
+        def work(_job: Task) -> TraceView:
+            from kuffin.app.widgets.traceview import view_of
+
+            return view_of(notebook, study, other.live_runs[-1], trace, "", None)
+
+        def done(found: object) -> None:
+            if self._over == other.id:
+                self.plot.lay_over(found, label)  # type: ignore[arg-type]
+
+        self._state.jobs.start("drawing the other run", work, done, self._state.trouble.emit)
+
+    # --- acting ----------------------------------------------------------------------------------------------------
+
+    def _show_cursor(self, seconds: object) -> None:
+        view = self.plot.view
+        if seconds is None or view is None:
+            self._cursor.setText("")
+            return
+        at = float(seconds)  # type: ignore[arg-type]
+        read = [f"{n} {number(v, 0 if abs(v) >= 1000 else 1)} {u}" for n, v, u in view.at(at) if v == v]
+        since = (at - view.load_start_s) / 60
+        self._cursor.setText(f"<b>{number(at / 60, 1)} min</b> ({number(since, 1)} min of load): " + " · ".join(read))
+
+    def _trace_chosen(self, index: int) -> None:
+        self._trace = self._trace_box.itemData(index)
+        self.renew()
+
+    def _window_moving(self, begin: float, end: float) -> None:
+        """The reading follows the band while it is dragged: the plain mean, until it is let go and judged."""
+        view = self.plot.view
+        if view is not None:
+            self._cursor.setText(model.plain_mean(view, begin, end))
+
+    def _window_moved(self, begin: float, end: float) -> None:
+        run, notebook = self.run(), self._state.notebook
+        if run is None or notebook is None:
+            return
+        begin, end = max(begin, 0.0), min(end, run.duration_s)
+        if end - begin < 10:
+            self._state.trouble.emit("a window needs at least 10 s; drag its edges further apart")
+            self._shown = ()
+            self.renew()
+            return
+        self._state.attempt(edits.set_window, notebook, run.id, (begin, end))
+
+    def _find_window(self) -> None:
+        run, notebook = self.run(), self._state.notebook
+        if run is not None and notebook is not None:
+            self._state.attempt(edits.set_window, notebook, run.id, None)
+
+    def _ask_channels(self) -> None:
+        run = self.run()
+        if run is not None:
+            self.channels_wanted.emit(run.id)
+
+    def _ask_join(self) -> None:
+        run = self.run()
+        if run is not None:
+            self.join_wanted.emit(run.id)
+
+    def _show_happened(self) -> None:
+        run = self.run()
+        if run is not None:
+            self.working.emit(happened(run))
+
+    def _show_preparation(self) -> None:
+        mount, notebook = self._state.mount(), self._state.notebook
+        found = preparation_of(notebook, mount) if mount is not None and notebook is not None else None
+        if found is not None:
+            self.working.emit(preparation_working(found))
+
+    def _explain(self) -> None:
+        mount = self._state.mount()
+        reading = self._state.reading(mount.id) if mount is not None else None
+        if self._state.verdict is not None and reading is not None:
+            self.working.emit(mount_working(self._state.verdict, reading))
+
+    def _explain_school(self, key: str) -> None:
+        verdict, mount = self._state.verdict, self._state.mount()
+        if verdict is not None and mount is not None:
+            under = verdict.schools[key]
+            reading = next((r for r in under.readings if r.mount_id == mount.id), None)
+            if reading is not None:
+                self.working.emit(mount_working(verdict, reading, under.school))
+
+    def explain_focus(self) -> None:
+        """The working of the reading (F1)."""
+        self._explain()

@@ -1,0 +1,153 @@
+"""What the traces show of a run: roles as rows, with dips, passes, spikes and marks; no widgets here."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.errors import KuffinError
+from kuffin.core.findings import Recorded
+from kuffin.core.settle import Settled, Settling
+from kuffin.core.units import shown
+from kuffin.notebook.entities import Mark, Run, Study
+from kuffin.notebook.samples import RunData, read_run
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.results import settle_trace
+from kuffin.verdicts.signals import signals
+
+Array = NDArray[np.float64]
+
+# the rows, from top to bottom: key, title, roles
+ROWS: tuple[tuple[str, str, tuple[str, ...]], ...] = (
+    ("coolant", "coolant and air", ("coolant_in", "coolant", "coolant_out", "air_in", "room")),
+    ("die", "die", ("die", "hot_spot", "memory", "regulator")),
+    ("power", "power", ("power", "wall_power")),
+    ("flow", "flow", ("flow",)),
+    ("speed", "pump and fans", ("pump", "fan")),
+    ("clock", "clock", ("clock",)),
+    ("sound", "sound", ("sound",)),
+    ("pressure", "pressure", ("pressure",)),
+    ("share", "humidity and load", ("humidity", "load")),
+    ("electric", "voltage and current", ("voltage", "current")),
+    ("score", "score", ("score",)),
+    ("other", "without a role", ()),
+)
+USUAL_ROWS = ("coolant", "die", "power", "flow")
+
+
+@dataclass(frozen=True)
+class Line:
+    """One channel: values with its spikes missing, and where spikes were."""
+
+    name: str
+    times: Array
+    values: Array
+    spikes: Array = field(default_factory=lambda: np.empty(0))
+
+
+@dataclass(frozen=True)
+class Row:
+    """Channels that share an axis."""
+
+    key: str
+    title: str
+    unit: str
+    lines: tuple[Line, ...]
+
+
+@dataclass(frozen=True)
+class TraceView:
+    """All that is drawn of a run."""
+
+    times: Array
+    settling: Settling | None
+    label: str
+    rows: tuple[Row, ...]
+    dips: tuple[tuple[float, float], ...] = ()
+    passes: Array = field(default_factory=lambda: np.empty(0))
+    marks: tuple[tuple[float, str, str], ...] = ()  # at, kind, text
+    problem: str = ""
+
+    @property
+    def load_start_s(self) -> float:
+        """When the load began; the first row where that is not known."""
+        start = None if self.settling is None else self.settling.load_start_s
+        return float(self.times[0]) if start is None and self.times.size else start or 0.0
+
+    def at(self, seconds: float) -> list[tuple[str, float, str]]:
+        """Every channel's reading nearest a moment: name, value, unit."""
+        out = []
+        for row in self.rows:
+            for line in row.lines:
+                i = int(np.clip(np.searchsorted(line.times, seconds), 1, max(line.times.size - 1, 1)))
+                i -= int(seconds - line.times[i - 1] < line.times[i] - seconds)
+                out.append((line.name, float(line.values[i]), row.unit))
+        return out
+
+
+def view_of(
+    notebook: Notebook, study: Study, run: Run, trace: str, label: str, window: tuple[float, float] | None
+) -> TraceView:
+    """Read a run and settle one of its traces for drawing."""
+    data = read_run(notebook, run.id)
+    s = signals(data, list(data.channels))
+    settling, problem = None, ""
+    try:
+        settling = settle_trace(s, trace, study.tolerance_k, window)
+    except KuffinError as error:
+        problem = str(error)
+    return drawn(data, settling, label, problem, run.marks)
+
+
+def drawn(
+    data: RunData, settling: Settling | None, label: str, problem: str = "", marks: list[Mark] | None = None
+) -> TraceView:
+    """What is drawn of samples and a settled trace."""
+    traces: dict[str, Settled] = {} if settling is None else {"judged": settling}
+    seen = Recorded(data.times, data.values, data.channels, traces)
+    return TraceView(
+        data.times,
+        settling,
+        label,
+        _rows(data, seen),
+        _dips(seen) if settling is not None else (),
+        _passes(settling),
+        tuple((m.at_s, m.kind, m.text) for m in marks or ()),
+        problem,
+    )
+
+
+def _rows(data: RunData, seen: Recorded) -> tuple[Row, ...]:
+    out = []
+    known = {role for _, _, roles in ROWS for role in roles}
+    for key, title, roles in ROWS:
+        names = [n for n, r in data.channels if r not in known] if key == "other" else seen.names(*roles)
+        by_unit: dict[str, list[Line]] = {}
+        for name in names:
+            clean = seen.clean(name)
+            spikes = data.times[np.isfinite(data.values[name]) & ~np.isfinite(clean)]
+            by_unit.setdefault(shown(data.units.get(name)), []).append(Line(name, data.times, clean, spikes))
+        for i, (unit, lines) in enumerate(by_unit.items()):
+            out.append(Row(key if i == 0 else f"{key} {i}", title, unit, tuple(lines)))
+    return tuple(out)
+
+
+def _dips(seen: Recorded) -> tuple[tuple[float, float], ...]:
+    """Stretches under load in which the load let go."""
+    begin = seen.load_start_s
+    if begin is None:
+        return ()
+    inside = (seen.times >= begin) & (seen.times <= seen.load_end_s)
+    low = inside & ~seen.loaded()
+    edges = np.flatnonzero(np.diff(np.concatenate(([0], low.astype(np.int8), [0]))))
+    found = [(float(seen.times[a]), float(seen.times[b - 1])) for a, b in zip(edges[::2], edges[1::2], strict=True)]
+    return tuple(found[:2000])
+
+
+def _passes(settling: Settling | None) -> Array:
+    """Where the passes of a looped load begin."""
+    if settling is None or settling.period_s is None or settling.load_start_s is None:
+        return np.empty(0)
+    return np.arange(settling.load_start_s, settling.load_end_s + 1e-6, settling.period_s)
