@@ -15,7 +15,9 @@ from PySide6.QtWidgets import (
     QDialog,
     QFileDialog,
     QInputDialog,
+    QLabel,
     QLineEdit,
+    QPushButton,
     QTableWidget,
     QWidget,
 )
@@ -23,6 +25,12 @@ from PySide6.QtWidgets import (
 from kuffin.app.window import MainWindow
 
 Answer = Callable[[QDialog], None]
+
+
+def shown_words(widget: QWidget) -> str:
+    """All that labels and buttons within a widget say to a person who looks at it."""
+    said = [w.text() for w in [*widget.findChildren(QLabel), *widget.findChildren(QPushButton)] if w.isVisible()]
+    return "\n".join(said)
 
 
 def with_dialog(do: Callable[[], object], *answers: Answer) -> list[str]:

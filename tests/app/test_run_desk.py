@@ -103,7 +103,7 @@ def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWin
     assert window.caller.calls[-1][0] == "person" and ("settled", "load has settled") in window.caller.calls
     press(window.run, "Look at this run")
     assert window.stack.currentWidget() is window.inspect and window.inspect._title.text() == "Reed, round 4"
-    window.inspect._show_happened()
+    window.inspect.run_page._show_happened()
     assert any("load, measuring" in text for _, text in window.working._working.lines)
 
 

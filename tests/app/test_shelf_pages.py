@@ -78,10 +78,10 @@ class TestTheShelf:
         at_rest()
         press(page.form, "Remove it")
         assert "choose a sample" in demo_window.strip.trouble.text().lower()
-        page.look_at(next(p.id for p in demo_window.shelf.parts if p.name == "Loam"))
+        page.look_at(next(p.id for p in demo_window.shelf.parts if p.name == "Brook"))
         press(page, "Bin it")
         at_rest()
-        assert "Loam" not in listed(demo_window)
+        assert "Brook" not in listed(demo_window)
 
     @pytest.mark.parametrize("ending", [".csv", ".json"])
     def test_a_list_goes_out_and_comes_into_another_notebook_as_it_was(

@@ -19,6 +19,7 @@ from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.window import MainWindow
 from kuffin.demo.scenario import write_logs
 from kuffin.notebook.store import Notebook
+from tests.app.driving import shown_words
 
 Wait = Callable[[], None]
 LEFT = Qt.MouseButton.LeftButton
@@ -63,11 +64,11 @@ class TestTheMainPath:
         at_rest()
         assert w.stack.currentWidget() is w.inspect
         assert w.inspect._title.text() == "Bulrush, round 2"
-        assert "27 % below" in w.inspect._doubts.text()
-        qtbot.mouseClick(w.inspect._leave, LEFT)  # without a reason
+        assert "27 % below" in shown_words(w.inspect.run_page)
+        qtbot.mouseClick(w.inspect.run_page.answers.leave, LEFT)  # without a reason
         assert "only with a reason" in w.strip.trouble.text()
-        qtbot.keyClicks(w.inspect._reason, "air trapped in the radiator")
-        qtbot.keyClick(w.inspect._reason, Qt.Key.Key_Return)
+        qtbot.keyClicks(w.inspect.run_page.answers.reason, "air trapped in the radiator")
+        qtbot.keyClick(w.inspect.run_page.answers.reason, Qt.Key.Key_Return)
         at_rest()
         assert w.side.loom.state_of(w.state.mount()) == "left out"  # type: ignore[arg-type]
         assert "Bulrush (" in w.header.verdict.text()
@@ -78,7 +79,7 @@ class TestTheMainPath:
         assert w.side.loom.state_of(w.state.mount()) == "doubtful"  # type: ignore[arg-type]
         w.menus.redo.trigger()
         at_rest()
-        qtbot.mouseClick(w.inspect._leave, LEFT)  # now it takes back in
+        qtbot.mouseClick(w.inspect.run_page.answers.leave, LEFT)  # now it takes back in
         at_rest()
         assert w.state.mount().left_out is None  # type: ignore[union-attr]
 
@@ -87,8 +88,8 @@ class TestTheMainPath:
         w.open_mount(mount(w, "Reed, round 3"))
         at_rest()
         assert "not settled" in w.inspect._state_word.text()
-        qtbot.keyClicks(w.inspect._reason, "known well enough")
-        qtbot.mouseClick(w.inspect._keep, LEFT)
+        qtbot.keyClicks(w.inspect.run_page.answers.reason, "known well enough")
+        qtbot.mouseClick(w.inspect.run_page.answers.keep, LEFT)
         at_rest()
         assert w.side.loom.state_of(w.state.mount()) == "kept"  # type: ignore[arg-type]
 
@@ -98,23 +99,23 @@ class TestTheMainPath:
         w = demo_window
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
-        before = w.inspect._answer.text()
-        region = w.inspect.plot._region
+        before = w.inspect.run_page._answer.text()
+        region = w.inspect.run_page.plot._region
         assert region is not None
         region.setRegion([12.0, 15.0])
         at_rest()
         assert "set by hand" in w.inspect._state_word.text()
-        assert w.inspect._answer.text() != before
-        assert w.inspect.plot._region.getRegion() == pytest.approx((12.0, 15.0), abs=0.02)  # type: ignore[union-attr]
-        qtbot.mouseClick(w.inspect._find, LEFT)
+        assert w.inspect.run_page._answer.text() != before
+        assert w.inspect.run_page.plot._region.getRegion() == pytest.approx((12.0, 15.0), abs=0.02)  # type: ignore[union-attr]
+        qtbot.mouseClick(w.inspect.run_page._find, LEFT)
         at_rest()
-        assert w.inspect._answer.text() == before
+        assert w.inspect.run_page._answer.text() == before
 
     def test_a_window_dragged_to_nothing_is_refused(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w = demo_window
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
-        w.inspect.plot._region.setRegion([12.0, 12.01])  # type: ignore[union-attr]
+        w.inspect.run_page.plot._region.setRegion([12.0, 12.01])  # type: ignore[union-attr]
         at_rest()
         assert "at least 10 s" in w.strip.trouble.text()
         assert "set by hand" not in w.inspect._state_word.text()
@@ -380,8 +381,9 @@ class TestTheRest:
         qtbot.mouseClick(view._back, LEFT)
         at_rest()
         assert mount(w, "Rush, round 1")
-        w.studies.bin_study()
-        at_rest()
+        for _ in range(2):  # the demo holds two studies
+            w.studies.bin_study()
+            at_rest()
         assert w.pages.currentWidget() is w.start
         monkeypatch.setattr(QMessageBox, "question", lambda *_: QMessageBox.StandardButton.Yes)
         view = BinView(w.state, w)
@@ -401,7 +403,7 @@ class TestTheRest:
     def test_channels_show_what_a_run_has(self, demo_window: MainWindow, at_rest: Wait) -> None:
         demo_window.open_mount(mount(demo_window, "Sedge, round 1"))
         at_rest()
-        run = demo_window.inspect._run()
+        run = demo_window.inspect.run_page.run()
         assert run is not None
         dialog = Channels(run, demo_window)
         assert dialog.roles()["Coolant in"] == "coolant_in"
@@ -430,7 +432,7 @@ class TestTheRest:
         w = demo_window
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
-        buttons = [b for b in w.inspect._facts.findChildren(QPushButton) if b.isVisible()]
+        buttons = [b for b in w.inspect.run_page._facts.findChildren(QPushButton) if b.isVisible()]
         assert len(buttons) == 4
         qtbot.mouseClick(buttons[2], LEFT)
         assert w.working._title.text() == "Sedge, round 1: coolant re-based"
@@ -440,25 +442,25 @@ class TestTheRest:
         assert window.notebooks.open_path(demo)
         window.close()
         book = Notebook.open(demo)
-        assert len(book.studies()) == 1
+        assert len(book.studies()) == 2
         book.close()
 
     def test_zoom_and_pan_keep_the_middle(self, demo_window: MainWindow, at_rest: Wait) -> None:
         demo_window.open_mount(mount(demo_window, "Sedge, round 1"))
         at_rest()
-        plot = demo_window.inspect.plot
+        plot = demo_window.inspect.run_page.plot
         (a, b), _ = plot.top.viewRange()
         plot.zoom(0.5)
         (c, d), _ = plot.top.viewRange()
         assert (c + d) / 2 == pytest.approx((a + b) / 2)
         assert d - c == pytest.approx((b - a) / 2)
         plot.pan(0.5)
-        assert plot.below.viewRange()[0][0] == pytest.approx(c + 0.5 * (d - c), abs=0.05)
+        assert plot.rows["flow"].viewRange()[0][0] == pytest.approx(c + 0.5 * (d - c), abs=0.05)
 
     def test_a_change_of_theme_keeps_the_time_axis(self, demo_window: MainWindow, at_rest: Wait) -> None:
         demo_window.open_mount(mount(demo_window, "Sedge, round 1"))
         at_rest()
-        before = demo_window.inspect.plot.top.viewRange()[0]
+        before = demo_window.inspect.run_page.plot.top.viewRange()[0]
         demo_window.set_mode("dark")
-        assert demo_window.inspect.plot.top.viewRange()[0] == pytest.approx(before)
+        assert demo_window.inspect.run_page.plot.top.viewRange()[0] == pytest.approx(before)
         demo_window.set_mode("light")

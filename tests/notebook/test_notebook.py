@@ -13,8 +13,8 @@ import pytest
 
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogChannel, LogTable
+from kuffin.notebook import answering, edits
 from kuffin.notebook import bin as bin_
-from kuffin.notebook import edits
 from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Mount, Study
 from kuffin.notebook.samples import ROWS_A_CHUNK, read_run
 from kuffin.notebook.store import Notebook
@@ -109,7 +109,8 @@ def test_every_edit_can_be_undone_and_redone_to_the_end(notebook: Notebook, stud
     edits.leave_out(notebook, mount, "Sedge, round 1", "air")
     edits.change_study(notebook, study, "change the margin", margin_k=0.4)
     edits.set_role(notebook, run, "Coolant", "coolant_out")
-    edits.keep(notebook, mount, "Sedge, round 1", "it is fine")
+    answering.accept(notebook, mount, "Sedge, round 1", ["flow off", "contact"], "it is fine")
+    answering.remount(notebook, mount, "Sedge, round 1", "once more")
     edits.to_bin(notebook, Mount, mount, "Sedge, round 1")
 
     def state() -> object:
@@ -209,9 +210,9 @@ def test_a_study_needs_a_question_and_names_of_their_own(
 def test_leaving_out_and_keeping_need_a_reason(notebook: Notebook, study: int) -> None:
     edits.add_log(notebook, study, "Sedge", log())
     mount = crossing_mounts(notebook, study)[0]
-    for act in (edits.leave_out, edits.keep):
+    for act, more in ((edits.leave_out, ()), (answering.accept, (["flow off"],)), (answering.remount, ())):
         with pytest.raises(NotebookError, match="reason"):
-            act(notebook, mount, "Sedge", "  ")
+            act(notebook, mount, "Sedge", *more, "  ")
     edits.leave_out(notebook, mount, "Sedge", "air")
     edits.take_back_in(notebook, mount, "Sedge")
     assert crossing(notebook, study) == [("Sedge", 1, None)]

@@ -13,7 +13,7 @@ from kuffin.core.compare import MountValue, compare
 from kuffin.core.heatpath import bottleneck, step
 from kuffin.core.normalise import SCHOOLS, as_read_school, default_school, schools_for
 from kuffin.demo.scenario import BATCH, RADIATORS, REFERENCE_W, demo_runs, sample_factors
-from kuffin.notebook import edits
+from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Reading, Run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts import results
@@ -37,7 +37,7 @@ def cleaned(notebook: Notebook) -> StudyVerdict:
     """The demo after a person has dealt with the run with trapped air and the one stopped early."""
     v = verdict(notebook)
     edits.leave_out(notebook, named(v, "Bulrush, round 2"), "Bulrush, round 2", "trapped air")
-    edits.keep(notebook, named(v, "Reed, round 3"), "Reed, round 3", "known well enough")
+    answering.accept(notebook, named(v, "Reed, round 3"), "Reed, round 3", ["not settled"], "known well enough")
     return verdict(notebook)
 
 
@@ -74,12 +74,14 @@ def test_as_read_names_the_wrong_winner_and_the_verdict_does_not(demo_notebook: 
 
 def test_the_two_spoilt_runs_are_noticed_and_no_other(demo_notebook: Notebook) -> None:
     v = verdict(demo_notebook)
-    serious = {(m, d.kind) for m, found in v.doubts.items() for d in found if d.serious}
+    serious = {(m, f.kind) for m, found in v.findings.items() for f in found if f.serious}
     air, early = named(v, "Bulrush, round 2"), named(v, "Reed, round 3")
-    assert serious == {(air, "flow"), (air, "stands apart"), (early, "not settled")}
+    assert serious == {(air, "flow off"), (air, "radiator side"), (air, "contact"), (early, "not settled")}
+    assert "air in the loop" in verdict_line(v).step.hint
     assert verdict_line(v).step.mount_id == air
     after = cleaned(demo_notebook)
-    assert after.open_doubts() == []
+    assert after.open_findings() == []
+    assert after.kept(early) and not v.kept(early)
     assert after.without_exclusions is not None
     assert after.without_exclusions.comparison is not None
 
@@ -102,9 +104,9 @@ def test_a_flat_but_noisy_trace_is_no_serious_doubt(demo_notebook: Notebook) -> 
     )
     edits.add_log(demo_notebook, study, "Tern", short)
     v = judge(demo_notebook, demo_notebook.study(study))
-    doubts = [d for found in v.doubts.values() for d in found]
-    assert [(d.kind, d.serious) for d in doubts] == [("drift", False)]
-    assert v.open_doubts() == []
+    found = [f for each in v.findings.values() for f in each]
+    assert [(f.kind, f.serious) for f in found] == [("drift", False)]
+    assert v.open_findings() == []
 
 
 def test_an_empty_study_and_one_mount_each_say_so(tmp_path: object, demo_notebook: Notebook) -> None:
@@ -174,8 +176,8 @@ def test_swapped_probes_are_noticed(demo_notebook: Notebook) -> None:
     edits.set_role(demo_notebook, run, "Air in", "coolant_in")
     edits.set_role(demo_notebook, run, "Room", None)
     edits.set_role(demo_notebook, run, "Coolant in", "air_in")
-    doubts = verdict(demo_notebook).doubts[v.main.readings[0].mount_id]
-    assert any(d.kind == "swapped" and "swapped" in d.likely for d in doubts)
+    found = verdict(demo_notebook).findings[v.main.readings[0].mount_id]
+    assert any(f.kind == "swapped" and "that cannot be" in f.seen for f in found)
 
 
 def test_each_trace_takes_the_coolant_at_the_blocks_inlet(demo_notebook: Notebook) -> None:

@@ -92,11 +92,15 @@ def boost(die_c: Array, clock_mhz: Array, loaded: Mask, window: Mask) -> Boost |
     fitted = np.asarray(isotonic_regression(means, weights=counts, increasing=False).x, float)
     step = quantum(clock)
     levels = np.round(fitted / step) * step if step > 0 else np.round(fitted, 1)
-    steps = [
-        BoostStep(float((at[i] + at[i + 1]) / 2), float(levels[i]), float(levels[i + 1]))
-        for i in range(at.size - 1)
-        if levels[i + 1] < levels[i] - 1e-9
-    ]
+    steps: list[BoostStep] = []
+    for i in range(at.size - 1):
+        if levels[i + 1] < levels[i] - 1e-9:
+            begin, top = float((at[i] + at[i + 1]) / 2), float(levels[i])
+            if steps and begin - steps[-1].at_c <= 1.0 + 1e-9:
+                # a degree that holds some of both levels is no step of its own
+                last = steps.pop()
+                begin, top = (last.at_c + begin) / 2, last.from_mhz
+            steps.append(BoostStep(begin, top, float(levels[i + 1])))
     x = at - np.average(at, weights=counts)
     sxx = float(np.sum(counts * x * x))
     b = float(np.sum(counts * x * means) / sxx)
@@ -124,7 +128,7 @@ def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Th
     """Whether the clock fell while the temperature stood at its limit.
 
     The limit is the die's 99th percentile under load. Throttled are samples within 1.5 K of it with more than 3 % of
-    the free clock lost, where cooler samples had not lost it already (that would be boost's own way down).
+    the free clock lost beyond boost's own way down (a straight line through the cooler samples).
 
     Returns
     -------
@@ -141,11 +145,14 @@ def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Th
     free = float(np.percentile(clock, 95))
     if limit < 60:
         return None
+    below = die < limit - 2.5
+    expected = np.full(die.size, free)
+    if below.sum() >= 30 and float(np.ptp(die[below])) >= 5:
+        # boost's own way down, carried on to the limit
+        slope, level = np.polyfit(die[below], clock[below], 1)
+        expected = np.minimum(free, level + min(float(slope), 0.0) * die)
     near = die >= limit - 1.5 - max(quantum(die), 0.0)
-    lost = near & (clock < _LOST * free)
-    below = (die < limit - 4) & (die > limit - 12)
-    if not lost.any() or (below.sum() >= 20 and float(np.mean(clock[below] < _LOST * free)) > 0.3):
-        return None
-    if below.sum() < 20 and float(np.mean(near)) < 0.5:
+    lost = near & (clock < expected - (1 - _LOST) * free)
+    if not lost.any() or (below.sum() < 30 and float(np.mean(near)) < 0.5):
         return None
     return Throttling(limit, free, float(clock[lost].mean()), float(lost.mean()), float(at[np.argmax(lost)]))

@@ -102,7 +102,7 @@ _BELONGS: tuple[tuple[type[Base], dict[str, type[Base]]], ...] = (
     (Answer, {"mount_id": Mount}),
     (Tick, {"mount_id": Mount}),
     (Sheet, {"mount_id": Mount}),
-    (Run, {"mount_id": Mount, "joins_id": Run}),
+    (Run, {"mount_id": Mount}),
     (Channel, {"run_id": Run}),
     (Chunk, {"run_id": Run}),
     (Window, {"run_id": Run}),
@@ -135,6 +135,9 @@ def empty(notebook: Notebook) -> None:
             if issubclass(entity, Binnable):
                 why.append(table.c.binned_at.is_not(None))
             going[entity] = set(session.scalars(select(table.c.id).where(or_(*why)))) if why else set()
+            if entity is Run:  # a further log goes with the run that it joins
+                joined = select(table.c.id).where(table.c.joins_id.in_(going[Run]))
+                going[Run] |= set(session.scalars(joined))
             for holder, column in _HELD.get(entity, ()):
                 held = holder.__table__
                 staying = select(held.c[column]).where(held.c.id.not_in(going.get(holder, set())))

@@ -6,10 +6,10 @@ import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, Qt, QTimer, Signal
-from PySide6.QtGui import QPainterPath
-from PySide6.QtWidgets import QVBoxLayout, QWidget
+from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.plotbits import Bands, smoothed, tick
 from kuffin.app.widgets.traceview import USUAL_ROWS, Line, Row, TraceView
 from kuffin.core.settle import Settling
 
@@ -33,9 +33,12 @@ class TracePlot(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self._area)
         self._area.setMinimumHeight(160)
+        self._area.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Ignored)
         self._area.ci.layout.setSpacing(3)
         self._area.ci.layout.setContentsMargins(0, 2, 4, 2)
         self.top = self._plot(0)
+        self._following = False
+        self.top.sigXRangeChanged.connect(self._follow)
         self._rest: pg.PlotItem | None = None
         self.rows: dict[str, pg.PlotItem] = {}
         self._lines: list[pg.InfiniteLine] = []
@@ -80,7 +83,7 @@ class TracePlot(QWidget):
         self._theme = theme
         self._area.setBackground(theme.ground)
         self._dress(self.top)
-        self._draw()
+        self._redraw()
 
     @property
     def view(self) -> TraceView | None:
@@ -141,7 +144,8 @@ class TracePlot(QWidget):
                 place += 1
         below = [p for p in (self._rest, *self.rows.values()) if p is not None]
         for plot in below:
-            plot.setXLink(self.top)
+            plot.setXRange(*self.top.viewRange()[0], padding=0)
+            plot.sigXRangeChanged.connect(self._follow)
         self._share_height(place)
         foot = below[-1] if below else self.top
         foot.getAxis("bottom").setStyle(showValues=True)
@@ -263,7 +267,7 @@ class TracePlot(QWidget):
             self.top.setYRange(low - room, high + room, padding=0)
         if self._rest is not None:
             left = (
-                np.interp(s.fit_times, self._view.times[: s.trace.size] if self._view else s.fit_times, _smooth(s))
+                np.interp(s.fit_times, self._view.times[: s.trace.size] if self._view else s.fit_times, smoothed(s))
                 - s.fit
             )
             self._rest.setLabel("left", "rest")
@@ -277,7 +281,7 @@ class TracePlot(QWidget):
         t = self._theme
         for plot in plots:
             if view.dips:
-                plot.addItem(_Bands(view.dips, t.muted + "2a"), ignoreBounds=True)
+                plot.addItem(Bands(view.dips, t.muted + "2a"), ignoreBounds=True)
             for at, kind, said in view.marks:
                 loud = kind in {"alarm", "trouble"}
                 pen = pg.mkPen(t.warn if loud else t.hairline if kind == "stage" else t.muted, width=1.2)
@@ -292,11 +296,21 @@ class TracePlot(QWidget):
             ticks = pg.ScatterPlotItem(
                 view.passes / 60,
                 np.full(view.passes.size, low + 0.02 * (high - low)),
-                symbol=_tick(),
+                symbol=tick(),
                 size=9,
                 pen=pg.mkPen(t.muted, width=1.2),
             )
             self.top.addItem(ticks, ignoreBounds=True)
+
+    def _follow(self, moved: pg.ViewBox, span: tuple[float, float]) -> None:
+        """All rows show the same stretch; the plots' own link would shift it while they are being laid out."""
+        if self._following:
+            return
+        self._following = True
+        for plot in (self.top, self._rest, *self.rows.values()):
+            if plot is not None and plot.getViewBox() is not moved:
+                plot.setXRange(*span, padding=0)
+        self._following = False
 
     # --- moving ----------------------------------------------------------------------------------------------------
 
@@ -350,45 +364,3 @@ class TracePlot(QWidget):
         """The whole run again."""
         if self._view is not None and self._view.times.size > 1:
             self.top.setXRange(float(self._view.times[0]) / 60, float(self._view.times[-1]) / 60, padding=0.01)
-
-
-def _smooth(s: Settling) -> Array:
-    """The judged trace averaged over a pass, or half a minute, so that residuals show their shape."""
-    trace = s.trace
-    ok = np.isfinite(trace)
-    if ok.sum() < 8:
-        return trace
-    filled = np.interp(np.arange(trace.size), np.flatnonzero(ok), trace[ok])
-    span = (s.period_s or 30.0) / max((s.load_end_s - (s.load_start_s or 0.0)) / max(trace.size, 1), 1e-6)
-    width = int(np.clip(span, 1, trace.size // 3))
-    padded = np.pad(filled, (width // 2, width - 1 - width // 2), mode="edge")
-    return np.convolve(padded, np.ones(width) / width, mode="valid")
-
-
-def _tick() -> QPainterPath:
-    path = QPainterPath()
-    path.moveTo(0, -0.5)
-    path.lineTo(0, 0.5)
-    return path
-
-
-class _Bands(pg.GraphicsObject):
-    """Many shaded stretches in one item, from the plot's foot to its top."""
-
-    def __init__(self, spans: tuple[tuple[float, float], ...], colour: str) -> None:
-        super().__init__()
-        self._spans, self._brush = spans, pg.mkBrush(colour)
-        self.setZValue(-20)
-
-    def boundingRect(self) -> object:
-        return self.viewRect() if self.getViewBox() is not None else pg.QtCore.QRectF()
-
-    def viewTransformChanged(self) -> None:
-        self.prepareGeometryChange()
-
-    def paint(self, painter: object, *_args: object) -> None:
-        seen = self.viewRect()
-        for begin, end in self._spans:
-            a, b = begin / 60, end / 60
-            if b >= seen.left() and a <= seen.right():
-                painter.fillRect(pg.QtCore.QRectF(a, seen.top(), max(b - a, 1e-6), seen.height()), self._brush)  # type: ignore[attr-defined]

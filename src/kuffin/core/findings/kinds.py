@@ -60,7 +60,7 @@ KINDS: dict[str, Kind] = {
         Kind("core spread", "Core spread unlike the other mounts", ("uneven contact or tilt", "a core under more load"), "Look at the print; tighten crosswise."),
         Kind("unlike", "This mount unlike its siblings", ("a bad mount", "something changed on the bench", "chance: one in a hundred looks so"), "Another mount tells more than leaving this one out."),
         # the study
-        Kind("differs", "Candidates differ in something that is not under test", ("a setting was changed along with the part",), "Make it the same, or give the reason on Plan, Fair?"),
+        Kind("differs", "Candidates differ in something that is not under test", ("a setting was changed along with the part",), "Make it the same, or give the reason on the page “Fair?” of the Plan desk."),
         Kind("bench moved", "The bench moved", ("a probe shifted", "the pump or paste ages", "the season"), "Retest the baseline, and look at what changed since."),
         Kind("few mounts", "Few mounts", ("the study is young",), "Mount each candidate at least three times."),
         Kind("one sample", "One sample", ("only one of each was to hand",), "Say “these samples”, or get a second one of each."),

@@ -23,6 +23,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.desks.inspect import words as model
 from kuffin.app.desks.inspect.answers import AnswerBox
+from kuffin.app.desks.inspect.layover import LayOver
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
@@ -56,13 +57,11 @@ class RunPage(QWidget):
         self._state, self._theme, self._settings = state, theme, settings
         self._trace: str | None = None
         self._shown: tuple[object, ...] = ()
-        self._over: int | None = None
         self._trace_box = QComboBox()
         self._trace_box.setAccessibleName("Trace that is judged")
         self._trace_box.activated.connect(self._trace_chosen)
-        self._over_box = QComboBox()
-        self._over_box.setAccessibleName("Another mount's run laid over")
-        self._over_box.activated.connect(self._over_chosen)
+        self.over = LayOver(state)
+        self.over.read.connect(lambda view, whose: self.plot.lay_over(view, whose))
         self._rows = QToolButton()
         self._rows.setText("Rows")
         self._rows.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
@@ -126,7 +125,7 @@ class RunPage(QWidget):
         left = QVBoxLayout()
         above = QHBoxLayout()
         above.addWidget(self._trace_box)
-        above.addWidget(self._over_box)
+        above.addWidget(self.over)
         above.addWidget(self._rows)
         above.addStretch(1)
         left.addLayout(above)
@@ -199,7 +198,7 @@ class RunPage(QWidget):
         for name, label in model.trace_choices(study.under_test):
             self._trace_box.addItem(label, name)
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
-        self._fill_over(mount)
+        self.over.fill(mount, trace)
         self._cursor.clear()
         self.plot.clear()
         window = self._window_in_use(run)
@@ -215,7 +214,7 @@ class RunPage(QWidget):
                 self._fill_rows(found)  # type: ignore[arg-type]
                 if found.problem:  # type: ignore[attr-defined]
                     self._cursor.setText(found.problem)  # type: ignore[attr-defined]
-                self._draw_over()
+                self.over.choose(self.over.mount_id)
 
         self._state.jobs.start("drawing the run", work, done, self._state.trouble.emit)
 
@@ -302,43 +301,6 @@ class RunPage(QWidget):
         residuals = on if key == "residuals" else self.plot.residuals
         self.plot.show_rows(tuple(keys), residuals)
         self._settings.set_value("inspect/rows", ",".join([*keys, *(["residuals"] if residuals else [])]))
-
-    # --- another run laid over -------------------------------------------------------------------------------------
-
-    def _fill_over(self, mount: Mount) -> None:
-        self._over_box.clear()
-        self._over_box.addItem("lay a run over …", None)
-        for other in self._state.mounts():
-            if other.id != mount.id and other.live_runs:
-                self._over_box.addItem(f"{other.candidate.name}, round {other.round}", other.id)
-        at = self._over_box.findData(self._over) if self._over is not None else 0
-        self._over = self._over_box.itemData(max(at, 0))
-        self._over_box.setCurrentIndex(max(at, 0))
-
-    def _over_chosen(self, index: int) -> None:
-        self._over = self._over_box.itemData(index)
-        self._draw_over()
-
-    def _draw_over(self) -> None:
-        """Read the other run and draw it beneath, from the load's start on."""
-        other = next((m for m in self._state.mounts() if m.id == self._over and m.live_runs), None)
-        study, notebook = self._state.study, self._state.notebook
-        trace = self._trace or self._default_trace()
-        if other is None or study is None or notebook is None:
-            self.plot.lay_over(None)
-            return
-        label = f"{other.candidate.name}, round {other.round}"
-
-        def work(_job: Task) -> TraceView:
-            from kuffin.app.widgets.traceview import view_of
-
-            return view_of(notebook, study, other.live_runs[-1], trace, "", None)
-
-        def done(found: object) -> None:
-            if self._over == other.id:
-                self.plot.lay_over(found, label)  # type: ignore[arg-type]
-
-        self._state.jobs.start("drawing the other run", work, done, self._state.trouble.emit)
 
     # --- acting ----------------------------------------------------------------------------------------------------
 
