@@ -45,3 +45,57 @@ def step(lower: str, upper: str, rise_k: float, u95_k: float, power_w: float | N
 def bottleneck(steps: list[Step]) -> Step | None:
     """The largest step, None where there is none."""
     return max(steps, key=lambda s: s.rise_k, default=None)
+
+
+@dataclass(frozen=True)
+class Tread:
+    """A level above air: its name, its height in K (or K/W), and the half-width of its 95 % interval."""
+
+    name: str
+    height: float
+    u95: float
+
+
+@dataclass(frozen=True)
+class Flight:
+    """A flight of stairs from air upwards, with side flights (hot spot, memory, regulators) that rise from the coolant.
+
+    Attributes
+    ----------
+    label : str
+    treads : tuple of Tread
+        Air first, at height 0.
+    steps : tuple of Tread
+        What each tread after the first rises over the one below.
+    side : tuple of Tread
+    unit : str
+        ``K`` or ``K/W``.
+    """
+
+    label: str
+    treads: tuple[Tread, ...]
+    steps: tuple[Tread, ...]
+    side: tuple[Tread, ...]
+    unit: str
+
+    @property
+    def bottleneck(self) -> Tread | None:
+        """The largest step, None where there is none."""
+        return max(self.steps, key=lambda s: s.height, default=None)
+
+
+def flight(
+    label: str, steps: list[tuple[str, float, float]], side: list[tuple[str, float, float]], unit: str
+) -> Flight:
+    """Pile steps up, air at the foot; a level's interval is that of the steps below it in quadrature.
+
+    Parameters
+    ----------
+    steps : list of (upper level's name, rise, half-width)
+    side : list of (name, height over air, half-width)
+    """
+    treads, height, variance = [Tread("air", 0.0, 0.0)], 0.0, 0.0
+    for name, rise, u95 in steps:
+        height, variance = height + rise, variance + u95**2
+        treads.append(Tread(name, height, float(np.sqrt(variance))))
+    return Flight(label, tuple(treads), tuple(Tread(*s) for s in steps), tuple(Tread(*s) for s in side), unit)

@@ -73,6 +73,14 @@ def read_run(notebook: Notebook, run_id: int) -> RunData:
     return RunData(times, values, roles, units, tuple(channels))
 
 
+def read_own(notebook: Notebook, run_id: int) -> tuple[dict[str, Array], dict[str, str | None]]:
+    """A log's own values and units by channel, on its own clock: for what must not be brought to another (frame times)."""
+    with notebook.session() as session:
+        run = session.scalars(select(Run).where(Run.id == run_id).options(selectinload(Run.channels))).one()
+        _, values, units, _ = _own(session, run)
+        return values, units
+
+
 _Own = tuple[Array, dict[str, Array], dict[str, str | None], list[tuple[str, str | None]]]
 
 

@@ -6,7 +6,10 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.inspect import words
+from kuffin.app.desks.inspect.clockpage import ClockPage
+from kuffin.app.desks.inspect.figurespage import FiguresPage
 from kuffin.app.desks.inspect.findingspage import FindingsPage
+from kuffin.app.desks.inspect.heatpage import HeatPage
 from kuffin.app.desks.inspect.runpage import RunPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
@@ -35,7 +38,18 @@ class InspectDesk(QWidget):
         self.run_page = RunPage(state, theme, settings)
         self.findings = FindingsPage(state, theme)
         self.paged = PagedDesk("inspect", settings)
-        self.paged.add_pages([("run", "The run", self.run_page), ("findings", "Findings", self.findings)])
+        self.heat = HeatPage(state, theme, settings)
+        self.figures = FiguresPage(state)
+        self.clock = ClockPage(state, theme)
+        self.paged.add_pages(
+            [
+                ("run", "The run", self.run_page),
+                ("findings", "Findings", self.findings),
+                ("heat", "Heat path", self.heat),
+                ("figures", "Figures", self.figures),
+                ("clock", "Clock and frames", self.clock),
+            ]
+        )
         head = QHBoxLayout()
         head.addWidget(self._title)
         head.addSpacing(10)
@@ -45,7 +59,7 @@ class InspectDesk(QWidget):
         layout.addLayout(head)
         layout.addWidget(self._empty, 0, Qt.AlignmentFlag.AlignTop)
         layout.addWidget(self.paged, 1)
-        for page in (self.run_page, self.findings):
+        for page in (self.run_page, self.findings, self.heat, self.figures, self.clock):
             page.working.connect(self.working)
         self.run_page.channels_wanted.connect(self.channels_wanted)
         self.run_page.join_wanted.connect(self.join_wanted)
@@ -58,6 +72,8 @@ class InspectDesk(QWidget):
     def set_theme(self, theme: Theme) -> None:
         self.run_page.set_theme(theme)
         self.findings.set_theme(theme)
+        self.heat.set_theme(theme)
+        self.clock.set_theme(theme)
 
     def renew(self) -> None:
         """Show the chosen mount as it is now."""

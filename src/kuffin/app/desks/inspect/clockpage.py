@@ -1,0 +1,102 @@
+"""Clock against temperature: boost steps, throttling, what a kelvin buys; and scores and frame times."""
+
+from __future__ import annotations
+
+from functools import cached_property
+from typing import TYPE_CHECKING
+
+from kuffin.app.desks.inspect.insidepage import InsidePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.verdicts.words import number
+
+if TYPE_CHECKING:
+    from kuffin.app.widgets.boostplot import BoostPlot
+
+
+class ClockPage(InsidePage):
+    """A picture, the steps lost, and what was measured of speed."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state)
+        self._theme = theme
+        self.heading("Clock against temperature, under load")
+        self.words = text()
+        self.column.addWidget(self.words)
+        self.steps = FigureTable("Boost steps lost")
+        self.column.addWidget(self.steps)
+        self.heading("Scores and frame times")
+        self.frames = FigureTable("Frame rates")
+        self.frame_words = text(style="small")
+        self.column.addWidget(self.frames)
+        self.column.addWidget(self.frame_words)
+        self.column.addStretch()
+
+    @cached_property
+    def plot(self) -> BoostPlot:
+        """The picture; made when first needed, as the plotting library is slow to import."""
+        from kuffin.app.widgets.boostplot import BoostPlot
+
+        plot = BoostPlot(self._theme)
+        self.column.insertWidget(1, plot)
+        return plot
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        if "plot" in self.__dict__:
+            self.plot.set_theme(theme)
+
+    def show_run(self) -> None:
+        x, run = self.inside, self.run()
+        boost = x.boost if x is not None else None
+        self.plot.show_boost(boost)
+        if boost is None:
+            has = run is not None and any(c.role == "clock" for c in run.channels)
+            said = (
+                "…"
+                if x is None
+                else "The die went through too few degrees under load to see steps."
+                if has
+                else "This run has no clock channel; give one its role under Channels, or join a log that has it."
+            )
+            self.words.setText(said)
+            self.steps.show_rows(("",), [])
+        else:
+            said = (
+                f"Held in the window: {number(boost.held_mhz, 0)} MHz on average, above {number(boost.held_low_mhz, 0)} MHz 99 % of the time. "
+                f"A kelvin costs {number(-boost.mhz_per_k, 1)} ± {number(1.96 * boost.mhz_per_k_se, 1)} MHz here: one kelvin cooler buys as much."
+            )
+            throttled = x.throttling if x is not None else None
+            said += (
+                f" Throttled in {number(100 * throttled.share, 0)} % of the load, at {number(throttled.limit_c, 0)} °C, from {number(throttled.since_s / 60, 0)} min on."
+                if throttled is not None
+                else " Not throttled: no clock was lost at a temperature limit."
+            )
+            self.words.setText(said)
+            rows = [
+                (f"above {number(s.at_c, 1)} °C", f"{number(s.from_mhz, 0)} → {number(s.to_mhz, 0)} MHz")
+                for s in boost.steps[:14]
+            ]
+            self.steps.show_rows(("step lost", "clock"), rows or [("no step lost", "")])
+        self._show_frames()
+
+    def _show_frames(self) -> None:
+        x = self.inside
+        rows = [
+            (label, f"{value:g} {unit}".strip(), "", "") for label, value, unit in (x.scores if x is not None else ())
+        ]
+        rows += [
+            (name, f"{number(f.average, 1)} /s", f"{number(f.low_percentile, 1)} /s", f"{number(f.low_average, 1)} /s")
+            for name, f in (x.frames if x is not None else {}).items()
+        ]
+        head = (
+            "",
+            "score, or average rate",
+            "1 % low: rate at the 99th percentile",
+            "1 % low: mean of the slowest 1 %",
+        )
+        self.frames.show_rows(head, rows or [("none", "", "", "")])
+        said = "Two things are called “1 % low”; a number without its definition cannot be compared. Join a log of frame times on the page “The run”."
+        self.frame_words.setText((x.frame_problem + ". " if x is not None and x.frame_problem else "") + said)

@@ -1,0 +1,85 @@
+"""The staircase of a run or of all candidates, and the heat that goes into the coolant beside the electrical power."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton
+
+from kuffin.app.desks.inspect.insidepage import InsidePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import Settings
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.widgets.flights import Flights
+from kuffin.core.heatpath import Flight
+from kuffin.verdicts.insidewords import balance_sentence, balance_working
+from kuffin.verdicts.stairs import candidate_flights, flight_of
+
+
+class HeatPage(InsidePage):
+    """Kelvins or K/W; one run, or candidates side by side."""
+
+    def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
+        super().__init__(state)
+        self._settings = settings
+        self.flights = Flights(theme)
+        row = QHBoxLayout()
+        self._unit = self._choice(row, "inspect/stairs unit", (("K", "kelvins"), ("K/W", "kelvins per watt")))
+        row.addSpacing(20)
+        self._what = self._choice(row, "inspect/stairs of", (("run", "this run"), ("all", "candidates side by side")))
+        row.addStretch()
+        self.column.addLayout(row)
+        self.column.addWidget(self.flights, 1)
+        self._said = text()
+        self.column.addWidget(self._said)
+        self.balance = Opener()
+        self.balance.opened.connect(self._explain)
+        self.column.addWidget(self.balance)
+
+    def _choice(self, row: QHBoxLayout, key: str, options: tuple[tuple[str, str], ...]) -> QButtonGroup:
+        group = QButtonGroup(self)
+        kept = self._settings.value(key, options[0][0])
+        for i, (value, label) in enumerate(options):
+            button = QPushButton(label)
+            button.setObjectName("page")
+            button.setCheckable(True)
+            button.setChecked(kept == value)
+            group.addButton(button, i)
+            row.addWidget(button)
+        group.idClicked.connect(lambda i: (self._settings.set_value(key, options[i][0]), self.show_run()))
+        return group
+
+    def set_theme(self, theme: Theme) -> None:
+        self.flights.set_theme(theme)
+
+    def shown(self) -> list[Flight]:
+        """The flights that are to be seen."""
+        verdict, mount, run = self.state.verdict, self.mount(), self.run()
+        if verdict is None or mount is None or run is None:
+            return []
+        per_watt = self._unit.checkedId() == 1
+        if self._what.checkedId() == 1:
+            return candidate_flights(verdict, per_watt)
+        own = flight_of(verdict.results.get(run.id), f"{mount.candidate.name}, round {mount.round}", per_watt)
+        return [own] if own is not None else []
+
+    def show_run(self) -> None:
+        found = self.shown()
+        self.flights.show_flights(found)
+        unit = found[0].unit if found else "K"
+        said = f"Heights are {unit} over air. " if found else ""
+        if len(found) > 1:
+            said += "Intervals (95 %) come from the scatter between mounts; for a verdict go to Compare."
+        elif found:
+            worst = found[0].bottleneck
+            if worst is not None and len(found[0].steps) > 1:
+                lower = next(
+                    t.name for t, s in zip(found[0].treads, found[0].steps, strict=False) if s.name == worst.name
+                )
+                said += f"The bottleneck is the step from {lower} to {worst.name}. Intervals (95 %) are those of this window."
+        self._said.setText(said)
+        self.balance.setVisible(self._what.checkedId() == 0)
+        self.balance.setText("" if self.inside is None else balance_sentence(self.inside))
+
+    def _explain(self) -> None:
+        if self.inside is not None:
+            self.working.emit(balance_working(self.inside))

@@ -1,0 +1,63 @@
+"""A plain table of figures: a name, values to the right, hairlines between groups; no grid of boxes."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QGridLayout, QWidget
+
+from kuffin.app.widgets.bits import empty, link_button, rule, text
+
+Row = Sequence[str]
+
+
+class FigureTable(QWidget):
+    """Rows of text under a head. The last column may be words; the others stand to the right."""
+
+    def __init__(self, name: str) -> None:
+        super().__init__()
+        self.setAccessibleName(name)
+        self._grid = QGridLayout(self)
+        self._grid.setContentsMargins(0, 0, 0, 4)
+        self._grid.setHorizontalSpacing(16)
+        self._grid.setVerticalSpacing(3)
+
+    def show_rows(
+        self, head: Row, rows: Sequence[Row], *, words: bool = False, opens: Callable[[int], None] | None = None
+    ) -> None:
+        """Show rows.
+
+        Parameters
+        ----------
+        words : bool
+            Whether the last column is words that wrap.
+        opens : callable, optional
+            Called with a row's number when its first value is clicked.
+        """
+        empty(self._grid)
+        columns = len(head)
+        for i, said in enumerate(head):
+            label = text(said, style="small", wrap=False)
+            label.setAlignment(self._side(i, columns, words))
+            self._grid.addWidget(label, 0, i)
+        self._grid.addWidget(rule(), 1, 0, 1, columns)
+        for r, row in enumerate(rows):
+            for i, said in enumerate(row):
+                if i == 1 and opens is not None and said:
+                    button = link_button(said, f"{row[0]}: {said}; show its working")
+                    button.clicked.connect(lambda _c=False, n=r: opens(n))
+                    self._grid.addWidget(button, r + 2, i, Qt.AlignmentFlag.AlignRight)
+                    continue
+                last = words and i == columns - 1
+                label = text(said, style="muted" if i == 0 or last else None, wrap=last)
+                label.setAlignment(self._side(i, columns, words))
+                self._grid.addWidget(label, r + 2, i)
+        for i in range(12):
+            self._grid.setColumnStretch(i, 0)
+        self._grid.setColumnStretch(columns - 1 if words else columns, 1)
+
+    @staticmethod
+    def _side(i: int, columns: int, words: bool) -> Qt.AlignmentFlag:
+        left = i == 0 or (words and i == columns - 1)
+        return (Qt.AlignmentFlag.AlignLeft if left else Qt.AlignmentFlag.AlignRight) | Qt.AlignmentFlag.AlignTop

@@ -1,0 +1,180 @@
+"""A run from the inside: what its samples tell beyond the reading. Worked out when it is looked at, and not kept."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.boost import Boost, Throttling, boost, throttling
+from kuffin.core.errors import KuffinError, TraceError
+from kuffin.core.extremes import Extremes, extremes
+from kuffin.core.findings import Recorded
+from kuffin.core.findings.figures import at_rest, core_spread
+from kuffin.core.findings.recorded import mean_of
+from kuffin.core.frames import FrameRates, frame_rates
+from kuffin.core.greybox import WholeTrace, fast_trace, whole_trace
+from kuffin.core.heatbalance import USUAL_FLOW_U, USUAL_PAIR_U_K, USUAL_POWER_U, HeatBalance, closure
+from kuffin.notebook.entities import Bench, Run, Study
+from kuffin.notebook.samples import RunData, read_own, read_run
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.budget import accuracies
+from kuffin.verdicts.results import run_result
+from kuffin.verdicts.signals import signals
+
+
+@dataclass(frozen=True)
+class Idle:
+    """A channel before the load: its name, mean, unit and scatter."""
+
+    name: str
+    mean: float
+    scatter: float
+    unit: str | None
+
+
+@dataclass(frozen=True)
+class Inside:
+    """What a run's samples tell.
+
+    Attributes
+    ----------
+    whole, whole_problem : dict
+        The whole-trace fit of ``coolant_over_air`` and ``die_over_coolant``, or why there is none.
+    idle : tuple of Idle
+    rest_k, spread_k : float or None
+        Coolant over air that no heat explains; hottest core less coolest.
+    extremes : dict of Extremes
+        By channel, of dies, hot spots, memory and regulators.
+    balance, balance_problem : HeatBalance or None, str
+    boost, throttling : or None
+    frames : dict of FrameRates
+        By log.
+    scores : tuple of (label, value, unit)
+        Numbers asked for in the run.
+    """
+
+    whole: dict[str, WholeTrace]
+    whole_problem: dict[str, str]
+    idle: tuple[Idle, ...]
+    rest_k: float | None
+    spread_k: float | None
+    extremes: dict[str, Extremes]
+    balance: HeatBalance | None
+    balance_problem: str
+    boost: Boost | None
+    throttling: Throttling | None
+    frames: dict[str, FrameRates]
+    scores: tuple[tuple[str, float, str], ...]
+    frame_problem: str = ""
+
+
+def inside(notebook: Notebook, study: Study, run: Run, bench: Bench | None = None) -> Inside:
+    """Work a run out from its samples."""
+    result = run_result(notebook, study, run)
+    data = read_run(notebook, run.id)
+    seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
+    whole, problems = _whole(data, seen)
+    balance, why = _balance(seen, bench)
+    frames, frame_problem = _frames(notebook, run)
+    loaded, window = seen.loaded(), seen.windowed()
+    die, clock = seen.die(), seen.get("clock")
+    parts = seen.names("die", "hot_spot", "memory", "regulator")
+    found = {n: x for n in parts if (x := extremes(data.values[n][window])) is not None}
+    return Inside(
+        whole,
+        problems,
+        _idle(data, seen),
+        at_rest(seen),
+        core_spread(seen),
+        found,
+        balance,
+        why,
+        None if die is None or clock is None else boost(die, clock, loaded, window),
+        None if die is None or clock is None else throttling(data.times, die, clock, loaded),
+        frames,
+        tuple((m.text, m.value, m.unit) for m in run.marks if m.kind == "value" and m.value is not None),
+        frame_problem,
+    )
+
+
+def _whole(data: RunData, seen: Recorded) -> tuple[dict[str, WholeTrace], dict[str, str]]:
+    s = signals(data, list(data.channels))
+    begin, end = seen.load_start_s, seen.load_end_s
+    # after a change of state only the last state is one loop
+    step = next((t.step_s for t in seen.traces.values() if t.step_s is not None), None)
+    found: dict[str, WholeTrace] = {}
+    problems: dict[str, str] = {}
+    if begin is None:
+        return {}, dict.fromkeys(("coolant_over_air", "die_over_coolant"), "the load's beginning is not known")
+    start = begin if step is None else step
+    for key, needed in (("coolant_over_air", (s.coolant, s.air)), ("die_over_coolant", (s.die, s.coolant))):
+        upper, lower = needed
+        if upper is None or lower is None or s.power is None:
+            problems[key] = "it needs both temperatures and the power"
+            continue
+        try:
+            fit = whole_trace if key == "coolant_over_air" else fast_trace
+            found[key] = fit(s.times, upper, lower, s.power, start, end, seen.period_s)
+        except TraceError as error:
+            problems[key] = str(error)
+    return found, problems
+
+
+def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
+    inside = seen.idle(180.0)
+    out = []
+    for name, role in data.channels:
+        if role is None:
+            continue
+        x = seen.clean(name)
+        mean = mean_of(x, inside)
+        if mean is not None:
+            out.append(Idle(name, mean, float(np.nanstd(x[inside])), data.units.get(name)))
+    return tuple(out)
+
+
+def _balance(seen: Recorded, bench: Bench | None) -> tuple[HeatBalance | None, str]:
+    window = seen.windowed()
+    into, out, flow, power = (mean_of(seen.get(r), window) for r in ("coolant_in", "coolant_out", "flow", "power"))
+    lacking = [
+        n for n, x in (("coolant in", into), ("coolant out", out), ("flow", flow), ("power", power)) if x is None
+    ]
+    if into is None or out is None or flow is None or power is None:
+        return None, f"no {' and no '.join(lacking)} in the window"
+    known = accuracies(bench)
+    pair, flow_u, power_u = float(USUAL_PAIR_U_K), USUAL_FLOW_U, USUAL_POWER_U
+    if "coolant_in" in known and "coolant_out" in known:
+        pair = float(np.hypot(known["coolant_in"].standard(into), known["coolant_out"].standard(out)))
+    if "flow" in known and flow > 0:
+        flow_u = known["flow"].standard(flow) / flow
+    if "power" in known and power > 0:
+        power_u = known["power"].standard(power) / power
+    try:
+        return closure(into, out, flow, power, pair_u_k=pair, flow_u=flow_u, power_u=power_u), ""
+    except KuffinError as error:
+        return None, str(error)
+
+
+def _frames(notebook: Notebook, run: Run) -> tuple[dict[str, FrameRates], str]:
+    """Frame rates of the run and of logs joined to it that hold frame times."""
+    out: dict[str, FrameRates] = {}
+    problem = ""
+    for log in (run, *run.mount.joined_to(run.id)):
+        names = [c.name for c in log.channels if is_frame_time(c.name, c.unit)]
+        if not names:
+            continue
+        values, units = read_own(notebook, log.id)
+        for name in names:
+            scale = {"s": 1000.0, "µs": 0.001, "us": 0.001}.get(units.get(name) or "ms", 1.0)
+            try:
+                out[f"{name} ({log.source})" if log.source else name] = frame_rates(values[name] * scale)
+            except TraceError as error:
+                problem = f"{name}: {error}"
+    return out, problem
+
+
+def is_frame_time(name: str, unit: str | None) -> bool:
+    """Whether a channel holds frame times, by its name."""
+    said = name.lower().replace("_", " ").replace("-", " ")
+    return "frame" in said and "time" in said.replace("frametime", "frame time") and unit not in {"degC", "W", "rpm"}
