@@ -28,6 +28,7 @@ from kuffin.app.exporting import write_picture
 from kuffin.app.header import Header
 from kuffin.app.importing import Importer
 from kuffin.app.jobs import Jobs
+from kuffin.app.joining import Joiner
 from kuffin.app.look import theme as looks
 from kuffin.app.madelater import MadeLater
 from kuffin.app.menus import Menus
@@ -63,6 +64,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.setMinimumSize(860, 560)
         self.setAcceptDrops(True)
         self.importer = Importer(self.state, self)
+        self.joiner = Joiner(self.state, self, lambda: self.theme)
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
         self.inspect = InspectDesk(self.state, self.theme, self.settings)
@@ -168,6 +170,7 @@ class MainWindow(QMainWindow, MadeLater):
             source.working.connect(self._show_working)
         self.working.followed.connect(self._follow_link)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
+        self.inspect.join_wanted.connect(self.joiner.ask)
         self.running.ticked.connect(self._show_running)
         self.running.ended.connect(lambda _run, _why: self._show_running(None))
         self.start.demo_wanted.connect(self.notebooks.open_demo)

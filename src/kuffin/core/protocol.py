@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, replace
 from typing import Any
@@ -55,6 +56,37 @@ def usual_steps() -> tuple[Step, ...]:
         Step("load", "batch stretch", settle="detect", longest_min=45, measure_min=5),
         Step("cool down", settle="clock", longest_min=8, measure_min=0),
     )
+
+
+def window_words(step: Step) -> str:
+    """A step's window in words, as `read_window` reads it."""
+    begin, end = step.window_from_min, step.window_to_min
+    if begin is None and end is None:
+        return "found"
+    if begin is None:
+        return f"last {end:g} min"
+    return f"from {begin:g} min" if end is None else f"{begin:g} to {end:g} min"
+
+
+def read_window(written: str) -> tuple[float | None, float | None]:
+    """A window by the clock as people write it: ``27 to 30 min``, ``27-30``, ``last 3 min``, ``from 27``, ``found``.
+
+    Raises
+    ------
+    BenchError
+        Where it is none of these.
+    """
+    said = written.strip().lower().replace(",", ".")
+    numbers = [float(n) for n in re.findall(r"\d+(?:\.\d+)?", said)]
+    if not numbers and said in {"", "found", "detect", "auto", "automatic"}:
+        return None, None
+    if len(numbers) == 1 and said.startswith("last"):
+        return None, numbers[0]
+    if len(numbers) == 1 and said.startswith(("from", "after")):
+        return numbers[0], None
+    if len(numbers) == 2 and numbers[1] > numbers[0]:
+        return numbers[0], numbers[1]
+    raise BenchError(f"“{written}” is no window; write it like “27 to 30 min”, “last 3 min”, or “found”")
 
 
 def check(steps: Sequence[Step]) -> None:

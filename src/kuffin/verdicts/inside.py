@@ -15,6 +15,7 @@ from kuffin.core.findings.recorded import mean_of
 from kuffin.core.frames import FrameRates, frame_rates
 from kuffin.core.greybox import WholeTrace, fast_trace, whole_trace
 from kuffin.core.heatbalance import USUAL_FLOW_U, USUAL_PAIR_U_K, USUAL_POWER_U, HeatBalance, closure
+from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Bench, Run, Study
 from kuffin.notebook.samples import RunData, read_own, read_run
 from kuffin.notebook.store import Notebook
@@ -172,9 +173,3 @@ def _frames(notebook: Notebook, run: Run) -> tuple[dict[str, FrameRates], str]:
             except TraceError as error:
                 problem = f"{name}: {error}"
     return out, problem
-
-
-def is_frame_time(name: str, unit: str | None) -> bool:
-    """Whether a channel holds frame times, by its name."""
-    said = name.lower().replace("_", " ").replace("-", " ")
-    return "frame" in said and "time" in said.replace("frametime", "frame time") and unit not in {"degC", "W", "rpm"}

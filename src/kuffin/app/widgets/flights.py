@@ -109,7 +109,9 @@ class Flights(QWidget):
             painter.setFont(small)
             painter.setPen(t.color("ink"))
             painter.drawText(
-                QRectF(at, y - 20, 0.62 * width + 8, 18), Qt.AlignmentFlag.AlignHCenter, number(tread.height, digits)
+                QRectF(at - 4, y_of(tread.height + tread.u95) - 19, 0.62 * width + 8, 18),
+                Qt.AlignmentFlag.AlignHCenter,
+                number(tread.height, digits),
             )
             painter.setPen(t.color("muted"))
             painter.drawText(

@@ -23,6 +23,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.desks.inspect import words as model
 from kuffin.app.desks.inspect.answers import AnswerBox
+from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
@@ -89,6 +90,7 @@ class RunPage(QWidget):
         self._channels.clicked.connect(self._ask_channels)
         self._join = QPushButton("Join a log …")
         self._join.clicked.connect(self._ask_join)
+        self.joined = JoinedLogs(state)
         self._lay_out()
         for keys, act in (
             ("+", lambda: self.plot.zoom(0.7)),
@@ -116,6 +118,7 @@ class RunPage(QWidget):
         column.addWidget(self._facts)
         column.addWidget(self._prepared)
         column.addWidget(self._happened)
+        column.addWidget(self.joined)
         column.addStretch()
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -244,6 +247,7 @@ class RunPage(QWidget):
         self._find.setEnabled(bool(run.windows))
         self._prepared.setVisible(mount.begun_at is not None)
         self._happened.setVisible(bool(run.marks or run.note))
+        self.joined.show_logs(mount.joined_to(run.id))
 
     def _fill_found(self, mount: Mount) -> None:
         """What was found, each a line that leads to its page."""

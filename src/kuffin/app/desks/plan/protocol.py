@@ -15,13 +15,24 @@ from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, r
 from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
 from kuffin.core.parts import Field, read_field
-from kuffin.core.protocol import Step, run_minutes, step_minutes, sweep
+from kuffin.core.protocol import Step, read_window, run_minutes, step_minutes, sweep, window_words
 from kuffin.notebook import edits, planning
 from kuffin.notebook.entities import Protocol
 
 _NAME = "the usual three steps"
-_COLUMNS = ("step", "load", "power", "pump", "fans", "settles", "at most", "measure", "ask for", "expected")
-_KEYS = ("name", "load", "power_w", "pump_percent", "fan_percent", "settle", "longest_min", "measure_min", "ask")
+_COLUMNS = ("step", "load", "power", "pump", "fans", "settles", "at most", "measure", "window", "ask for", "expected")
+_KEYS = (
+    "name",
+    "load",
+    "power_w",
+    "pump_percent",
+    "fan_percent",
+    "settle",
+    "longest_min",
+    "measure_min",
+    "window",
+    "ask",
+)
 _SETTLES = {"detect": "when it has settled", "clock": "by the clock"}
 _FIELDS = {
     2: Field("power_w", "power", "number", "W", (), 0, 5000),
@@ -100,6 +111,7 @@ class ProtocolPage(Page):
         self.column.addWidget(
             text(
                 f"{NO_SAFETY_DEVICE} Coolant hotter than tubes and pump allow can burst a loop: their manuals have the limit. Blank: not watched. "
+                "“Window”: found (where it has settled), or by the clock, such as: 27 to 30 min, last 3 min; what would have been found is shown beside it. "
                 "“Ask for”: numbers that are asked for when the step ends, such as: score, frame rate [1/s].",
                 style="small",
             )
@@ -114,7 +126,7 @@ class ProtocolPage(Page):
             *((p.name, p.id) for p in self.shelf.protocols),
         ]
         refill(self.which, listed, study.protocol_id)
-        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(9,))
+        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(10,))
         self.table.fit(14)
         limits = self._limits()
         self.die.show_value(limits.die_c)
@@ -141,6 +153,7 @@ class ProtocolPage(Page):
             _SETTLES[step.settle],
             f"{step.longest_min:g} min",
             f"{step.measure_min:g} min",
+            window_words(step),
             step.ask,
             f"{step_minutes(step, tau_s):.0f} min",
         ]
@@ -186,6 +199,11 @@ class ProtocolPage(Page):
                     value = 0.0
             elif column == 5:
                 value = next((k for k, words in _SETTLES.items() if words == content), "detect")
+            elif column == 8:
+                begin, end = read_window(content)
+                steps[at] = replace(steps[at], window_from_min=begin, window_to_min=end)
+                self._save(tuple(steps))
+                return
             elif column == 1 and content.strip().lower() == "idle":
                 value = ""
             change: dict[str, Any] = {_KEYS[column]: value}

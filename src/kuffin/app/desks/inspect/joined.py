@@ -1,0 +1,56 @@
+"""The further logs of a run: each with its lag, which can be changed, and a way to take it off again."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QDoubleSpinBox, QHBoxLayout, QVBoxLayout, QWidget
+
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import empty, link_button, text
+from kuffin.notebook import edits
+from kuffin.notebook.entities import Run
+from kuffin.notebook.joining import set_lag
+
+
+class JoinedLogs(QWidget):
+    """A line for each."""
+
+    def __init__(self, state: State) -> None:
+        super().__init__()
+        self._state = state
+        self._column = QVBoxLayout(self)
+        self._column.setContentsMargins(0, 0, 0, 0)
+        self._shown: list[tuple[int, float]] = []
+
+    def show_logs(self, logs: list[Run]) -> None:
+        """Show the logs that are joined to a run."""
+        self.setVisible(bool(logs))
+        shown = [(r.id, r.lag_s) for r in logs]
+        if shown == self._shown:
+            return
+        self._shown = shown
+        empty(self._column)
+        for log in logs:
+            row = QWidget()
+            line = QHBoxLayout(row)
+            line.setContentsMargins(0, 0, 0, 0)
+            lag = QDoubleSpinBox()
+            lag.setRange(-1e7, 1e7)
+            lag.setDecimals(1)
+            lag.setSuffix(" s")
+            lag.setValue(log.lag_s)
+            lag.setAccessibleName(f"Lag of {log.source}")
+            lag.editingFinished.connect(lambda i=log.id, b=lag, was=log.lag_s: self._move(i, was, b.value()))
+            off = link_button("take off", f"Take {log.source} off this run")
+            off.clicked.connect(lambda _c=False, i=log.id, n=log.source: self._take_off(i, n))
+            line.addWidget(text(f"joined: {log.source}", style="muted"), 1)
+            line.addWidget(lag)
+            line.addWidget(off)
+            self._column.addWidget(row)
+
+    def _move(self, run_id: int, was: float, lag_s: float) -> None:
+        if self._state.notebook is not None and abs(was - lag_s) > 1e-9:
+            self._state.attempt(set_lag, self._state.notebook, run_id, lag_s)
+
+    def _take_off(self, run_id: int, name: str) -> None:
+        if self._state.notebook is not None:
+            self._state.attempt(edits.to_bin, self._state.notebook, Run, run_id, name)
