@@ -25,6 +25,7 @@ from kuffin.app.desks.compare import CompareDesk
 from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
+from kuffin.app.following import Follower
 from kuffin.app.header import Header
 from kuffin.app.importing import Importer
 from kuffin.app.jobs import Jobs
@@ -44,7 +45,7 @@ from kuffin.app.studies import Studies
 from kuffin.app.widgets.bits import rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
-from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
+from kuffin.verdicts.working import Working, mount_working
 
 
 class MainWindow(QMainWindow, MadeLater):
@@ -71,6 +72,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.compare = CompareDesk(self.state, self.theme)
         self.working = WorkingPanel()
         self.working.hide()
+        self.follower = Follower(self.state)
         self.start = StartPage()
         self.strip = Strip(self.state, self.jobs)
         self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
@@ -168,7 +170,9 @@ class MainWindow(QMainWindow, MadeLater):
         self.side.loom.files_dropped.connect(self.studies.add_logs)
         for source in (self.header, self.inspect, self.compare):
             source.working.connect(self._show_working)
-        self.working.followed.connect(self._follow_link)
+        self.working.followed.connect(self.follower.follow)
+        self.follower.working.connect(self._show_working)
+        self.follower.mount_wanted.connect(self.open_mount)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.inspect.join_wanted.connect(self.joiner.ask)
         self.running.ticked.connect(self._show_running)
@@ -259,19 +263,6 @@ class MainWindow(QMainWindow, MadeLater):
             self.show_desk("Plan")
         else:
             self.show_desk("Compare")
-
-    def _follow_link(self, link: Link) -> None:
-        verdict = self.state.verdict
-        if link.kind == "mount":
-            self.open_mount(int(link.key))
-        elif verdict is not None and link.kind == "candidate":
-            self._show_working(candidate_working(verdict, verdict.main, link.key))
-        elif verdict is not None and link.kind == "pair":
-            self._show_working(pair_working(verdict, verdict.main, *link.key.split("\n")))
-        elif verdict is not None and link.kind == "reading":
-            reading = self.state.reading(int(link.key))
-            if reading is not None:
-                self._show_working(mount_working(verdict, reading))
 
     def _show_working(self, working: Working) -> None:
         was_hidden = self.working.isHidden()

@@ -21,7 +21,7 @@ class Link:
     """A way onwards: to the working of something else, or to a run."""
 
     label: str
-    kind: str  # mount, candidate, pair
+    kind: str  # mount, candidate, pair, reading, samples
     key: str
 
 
@@ -33,10 +33,12 @@ class Working:
     answer: str
     lines: list[tuple[str, str]] = field(default_factory=list)  # (what, text)
     links: list[Link] = field(default_factory=list)
+    appendix: str = ""  # only in the copied text: what is too long to show
 
     def as_text(self) -> str:
         """Plain text for copying."""
-        return "\n".join([self.title, self.answer, "", *[f"{a}: {b}" if a else b for a, b in self.lines]])
+        told = "\n".join([self.title, self.answer, "", *[f"{a}: {b}" if a else b for a, b in self.lines]])
+        return f"{told}\n\n{self.appendix}" if self.appendix else told
 
 
 def mount_working(v: StudyVerdict, reading: MountReading, school: School | None = None) -> Working:
@@ -78,6 +80,11 @@ def mount_working(v: StudyVerdict, reading: MountReading, school: School | None 
             "a verdict's interval comes from that",
         )
     )
+    for i, run_id in enumerate(reading.runs, 1):
+        which = f" of run {i}" if len(reading.runs) > 1 else ""
+        out.links.append(
+            Link(f"The window's samples{which}, and where they come from", "samples", f"{run_id}\n{school.key}")
+        )
     out.links.append(Link("Open the run", "mount", str(reading.mount_id)))
     return out
 

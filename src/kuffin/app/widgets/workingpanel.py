@@ -11,6 +11,10 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QTextBro
 from kuffin.verdicts.working import Link, Working
 
 
+def _lines(said: str) -> str:
+    return html.escape(said).replace("\n", "<br>")
+
+
 class WorkingPanel(QFrame):
     """Shows a `Working`; Esc closes it, its links lead on."""
 
@@ -72,7 +76,7 @@ class WorkingPanel(QFrame):
         self._answer.setText(working.answer)
         muted = self.palette().placeholderText().color().name()
         rows = "".join(
-            f'<p style="margin:0 0 9px 0"><span style="color:{muted}">{html.escape(a)}</span><br>{html.escape(b)}</p>'
+            f'<p style="margin:0 0 9px 0"><span style="color:{muted}">{html.escape(a)}</span><br>{_lines(b)}</p>'
             for a, b in working.lines
         )
         self._links = working.links

@@ -44,6 +44,8 @@ if TYPE_CHECKING:
     from kuffin.app.widgets.traceplot import TracePlot
     from kuffin.app.widgets.traceview import TraceView
 
+_HINT = "Point at the traces to read every channel there. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
+
 
 class RunPage(QWidget):
     """The traces at the left, what they say at the right. Everything that changes them is an edit that can be undone."""
@@ -119,6 +121,11 @@ class RunPage(QWidget):
         column.addWidget(self._prepared)
         column.addWidget(self._happened)
         column.addWidget(self.joined)
+        of_log = QHBoxLayout()
+        of_log.addWidget(self._channels)
+        of_log.addWidget(self._join)
+        of_log.addStretch()
+        column.addLayout(of_log)
         column.addStretch()
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -127,10 +134,13 @@ class RunPage(QWidget):
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
         above = QHBoxLayout()
+        for box in (self._trace_box, self.over):
+            box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+            box.setMinimumContentsLength(9)
+            box.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         above.addWidget(self._trace_box)
         above.addWidget(self.over)
         above.addWidget(self._rows)
-        above.addStretch(1)
         left.addLayout(above)
         self._plot_place = left
         self._cursor.setFixedHeight(34)
@@ -141,8 +151,6 @@ class RunPage(QWidget):
         hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
         tools.addWidget(hint, 1)
         tools.addWidget(self._find)
-        tools.addWidget(self._channels)
-        tools.addWidget(self._join)
         left.addLayout(tools)
         both = QHBoxLayout(self)
         both.setContentsMargins(0, 0, 0, 0)
@@ -202,7 +210,7 @@ class RunPage(QWidget):
             self._trace_box.addItem(label, name)
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.over.fill(mount, trace)
-        self._cursor.clear()
+        self._cursor.setText(_HINT)
         self.plot.clear()
         window = self._window_in_use(run)
 
@@ -272,7 +280,7 @@ class RunPage(QWidget):
         empty(self._facts_grid)
         row = 0
         for key, name, value in readings:
-            self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)
+            self._facts_grid.addWidget(text(name, style="muted"), row, 0)
             button = link_button(value, f"{name}: {value}; show its working")
             button.clicked.connect(lambda _checked=False, k=key: self._explain_school(k))
             self._facts_grid.addWidget(button, row, 1, Qt.AlignmentFlag.AlignRight)
@@ -311,7 +319,7 @@ class RunPage(QWidget):
     def _show_cursor(self, seconds: object) -> None:
         view = self.plot.view
         if seconds is None or view is None:
-            self._cursor.setText("")
+            self._cursor.setText(_HINT)
             return
         at = float(seconds)  # type: ignore[arg-type]
         read = [f"{n} {number(v, 0 if abs(v) >= 1000 else 1)} {u}" for n, v, u in view.at(at) if v == v]
