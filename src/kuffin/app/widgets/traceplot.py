@@ -32,7 +32,7 @@ class TracePlot(QWidget):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self._area)
-        self._area.setMinimumHeight(160)
+        self._area.setMinimumSize(200, 160)
         self._area.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Ignored)
         self._area.ci.layout.setSpacing(3)
         self._area.ci.layout.setContentsMargins(0, 2, 4, 2)

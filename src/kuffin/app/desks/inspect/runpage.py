@@ -6,10 +6,9 @@ from functools import cached_property
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QAction, QKeySequence, QShortcut, QShowEvent
+from PySide6.QtGui import QAction, QKeySequence, QResizeEvent, QShortcut, QShowEvent
 from PySide6.QtWidgets import (
     QComboBox,
-    QGridLayout,
     QHBoxLayout,
     QLabel,
     QMenu,
@@ -23,13 +22,14 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.desks.inspect import words as model
 from kuffin.app.desks.inspect.answers import AnswerBox
+from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, empty, link_button, rule, text
+from kuffin.app.widgets.bits import Opener, empty, link_button, text
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.findings import KINDS
 from kuffin.notebook import edits
@@ -75,10 +75,8 @@ class RunPage(QWidget):
         self._cursor = QLabel()
         self._cursor.setProperty("small", "true")
         self._cursor.setWordWrap(True)
-        self._facts = QWidget()
-        self._facts_grid = QGridLayout(self._facts)
-        self._facts_grid.setContentsMargins(0, 0, 0, 0)
-        self._facts_grid.setVerticalSpacing(3)
+        self._facts = Facts()
+        self._facts.reading_wanted.connect(self._explain_school)
         self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
         self._prepared.clicked.connect(self._show_preparation)
         self._happened = link_button("What happened in the run", "Its stages, marks, troubles, and what was asked for")
@@ -109,7 +107,7 @@ class RunPage(QWidget):
 
     def _lay_out(self) -> None:
         side = QWidget()
-        side.setFixedWidth(300)
+        self._side = side
         column = QVBoxLayout(side)
         column.setContentsMargins(14, 0, 6, 0)
         column.setSpacing(7)
@@ -130,13 +128,14 @@ class RunPage(QWidget):
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
         scroll.setWidget(side)
-        scroll.setFixedWidth(318)
+        self._side_scroll = scroll
+        self._fit_side()
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
         above = QHBoxLayout()
         for box in (self._trace_box, self.over):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-            box.setMinimumContentsLength(9)
+            box.setMinimumContentsLength(7)
             box.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         above.addWidget(self._trace_box)
         above.addWidget(self.over)
@@ -177,6 +176,17 @@ class RunPage(QWidget):
         if "plot" in self.__dict__:
             self.plot.set_theme(theme)
         self.stairs.set_theme(theme)
+
+    def _fit_side(self) -> None:
+        """The figures take less where the desk is narrow, as beside an open working."""
+        parent = self.parentWidget()
+        width = 318 if parent is None or parent.width() > 780 else 250
+        self._side_scroll.setFixedWidth(width)
+        self._side.setFixedWidth(width - 18)
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._fit_side()
 
     # --- showing ---------------------------------------------------------------------------------------------------
 
@@ -251,7 +261,7 @@ class RunPage(QWidget):
         self.answers.show_mount(mount, [f.kind for f in verdict.unanswered(mount.id)] if verdict is not None else [])
         levels, steps = model.staircase(result)
         self.stairs.show_steps(levels, steps)
-        self._fill_facts(model.readings(verdict, mount.id), model.facts(result, run))
+        self._facts.show_facts(model.readings(verdict, mount.id), model.facts(result, run))
         self._find.setEnabled(bool(run.windows))
         self._prepared.setVisible(mount.begun_at is not None)
         self._happened.setVisible(bool(run.marks or run.note))
@@ -275,26 +285,6 @@ class RunPage(QWidget):
             self._found.addWidget(row)
             if finding.serious and not note:
                 self._found.addWidget(text(finding.sentence, style="small"))
-
-    def _fill_facts(self, readings: list[tuple[str, str, str]], facts: list[tuple[str, str]]) -> None:
-        empty(self._facts_grid)
-        row = 0
-        for key, name, value in readings:
-            self._facts_grid.addWidget(text(name, style="muted"), row, 0)
-            button = link_button(value, f"{name}: {value}; show its working")
-            button.clicked.connect(lambda _checked=False, k=key: self._explain_school(k))
-            self._facts_grid.addWidget(button, row, 1, Qt.AlignmentFlag.AlignRight)
-            row += 1
-        if readings:
-            self._facts_grid.addWidget(rule(), row, 0, 1, 2)
-            row += 1
-        for name, value in facts:
-            self._facts_grid.addWidget(text(name, style="muted", wrap=False), row, 0)
-            label = text(value, wrap=False)
-            label.setAlignment(Qt.AlignmentFlag.AlignRight)
-            self._facts_grid.addWidget(label, row, 1)
-            row += 1
-        self._facts_grid.setColumnStretch(1, 1)
 
     def _fill_rows(self, view: TraceView) -> None:
         """The menu of rows that this run has."""
