@@ -8,7 +8,19 @@ import sys
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 
-from benchmarks import forecasting, leaving_out, panning, planning, reading, recording, scaling, settling, starting
+from benchmarks import (
+    findings,
+    forecasting,
+    inspecting,
+    leaving_out,
+    panning,
+    planning,
+    reading,
+    recording,
+    scaling,
+    settling,
+    starting,
+)
 
 ALL = {
     "reading": reading.report,
@@ -19,6 +31,8 @@ ALL = {
     "planning": planning.report,
     "forecasting": forecasting.report,
     "recording": recording.report,
+    "findings": findings.report,
+    "inspecting": inspecting.report,
     "settling": lambda: settling.report(settling.run(120)),
 }
 

@@ -141,7 +141,7 @@ def _job(
     return task, study(*task)
 
 
-def main(each: int = 24, clean: int = 42) -> None:
+def report(each: int = 24, clean: int = 42) -> None:
     """Print how often each fault is found, and how often a sound mount is doubted."""
     os.environ.setdefault("OMP_NUM_THREADS", "1")
     rng = np.random.default_rng(5)
@@ -165,7 +165,3 @@ def main(each: int = 24, clean: int = 42) -> None:
         for t, r in mine:
             if r[1] and not r[0]:
                 print(f"      missed: size {t[2]:.2f}, effect {r[4]:.1f}, seed {t[0]}, said {sorted(r[3])}")
-
-
-if __name__ == "__main__":
-    main()

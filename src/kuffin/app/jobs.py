@@ -38,6 +38,12 @@ class Task:
             raise Cancelled
         self._tell(self.number, "progressed", share)
 
+    def show(self, value: Any) -> None:
+        """Hand a part of the result over while the rest is still being worked out."""
+        if self.cancelled:
+            raise Cancelled
+        self._tell(self.number, "shown", value)
+
     def run(self) -> None:
         """Do the work (in a worker thread)."""
         work = self.work
@@ -58,9 +64,10 @@ class Task:
 
 
 class Job(QObject):
-    """One piece of work, as the window sees it. `progressed` gives the share done."""
+    """One piece of work, as the window sees it. `progressed` gives the share done, `shown` a part of the result."""
 
     progressed = Signal(float)
+    shown = Signal(object)
     ended = Signal()
 
     def __init__(self, task: Task, done: Callable[[Any], None], failed: Callable[[str], None] | None, parent: QObject):
@@ -111,6 +118,8 @@ class Jobs(QObject):
             return
         if what == "progressed":
             job.progressed.emit(value)
+        elif what == "shown":
+            job.shown.emit(value)
         elif what == "done":
             job.done(value)
         elif what == "failed" and job.failed is not None:

@@ -20,6 +20,7 @@ def application() -> QApplication:
     if app is None:
         app = QApplication(sys.argv[:1])
         collect_in_window_thread(app)
+        sys.setswitchinterval(0.001)  # the window gets its turn five times as soon while workers compute
     assert isinstance(app, QApplication)
     app.setApplicationName("Kuffin")
     app.setDesktopFileName("kuffin")

@@ -2,14 +2,29 @@
 
 from __future__ import annotations
 
+import time
+from dataclasses import dataclass, field
+
 from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.jobs import Job, Jobs, Task
 from kuffin.core.errors import KuffinError
-from kuffin.notebook.entities import Mount, Study
+from kuffin.core.findings import Finding
+from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.results import RunResult
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict, judge
+
+_PATIENCE_S = 0.6  # what is worked out sooner is shown at once, all of it
+
+
+@dataclass
+class SoFar:
+    """What was found while a study is being judged: by mount, and the share of its runs that are done."""
+
+    findings: dict[int, list[Finding]] = field(default_factory=dict)
+    share: float = 0.0
 
 
 class State(QObject):
@@ -22,6 +37,7 @@ class State(QObject):
     study_changed = Signal()  # another study, or its parts
     verdict_changed = Signal()
     mount_changed = Signal()  # the mount that is looked at
+    so_far_changed = Signal()  # something was found while the study is still being judged
     trouble = Signal(str)
 
     def __init__(self, jobs: Jobs) -> None:
@@ -31,6 +47,7 @@ class State(QObject):
         self.study: Study | None = None
         self.verdict: StudyVerdict | None = None
         self.mount_id: int | None = None
+        self.so_far = SoFar()
         self._judging: Job | None = None
         self._generation = 0
 
@@ -102,16 +119,46 @@ class State(QObject):
         self._generation += 1
         generation = self._generation
 
+        self.so_far = SoFar()
+        begun = time.monotonic()
+
         def work(job: Task) -> StudyVerdict:
-            return judge(notebook, study, lambda done, total: job.report(done / total))
+            def seen(run: Run, result: RunResult) -> None:
+                if result.findings and time.monotonic() - begun > _PATIENCE_S:
+                    job.show((run.mount_id, result.findings))
+
+            return judge(notebook, study, lambda done, total: job.report(done / total), seen)
 
         def done(verdict: object) -> None:
             if generation == self._generation and isinstance(verdict, StudyVerdict):
                 self.verdict = verdict
                 self.verdict_changed.emit()
 
+        def part(value: object) -> None:
+            if generation == self._generation:
+                mount_id, found = value  # type: ignore[misc]
+                self.so_far.findings.setdefault(mount_id, []).extend(found)
+                self.so_far_changed.emit()
+
+        def ended() -> None:
+            if generation == self._generation:
+                self._judging = None
+                self.so_far_changed.emit()
+
+        def progressed(share: float) -> None:
+            if generation == self._generation:
+                self.so_far.share = share
+                self.so_far_changed.emit()
+
         self._judging = self.jobs.start("judging the study", work, done, self.trouble.emit)
-        self._judging.ended.connect(lambda: setattr(self, "_judging", None) if generation == self._generation else None)
+        self._judging.shown.connect(part)
+        self._judging.progressed.connect(progressed)
+        self._judging.ended.connect(ended)
+
+    def judge_again(self) -> None:
+        """Go on with judging after it was stopped; what was worked out already is kept."""
+        if not self.busy:
+            self._judge()
 
     @property
     def busy(self) -> bool:

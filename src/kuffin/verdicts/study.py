@@ -70,13 +70,20 @@ class StudyVerdict:
         ]
 
 
-def judge(notebook: Notebook, study: Study, progress: Progress | None = None) -> StudyVerdict:
+def judge(
+    notebook: Notebook,
+    study: Study,
+    progress: Progress | None = None,
+    seen: Callable[[Run, RunResult], None] | None = None,
+) -> StudyVerdict:
     """Judge a study under every school.
 
     Parameters
     ----------
     progress : callable, optional
         Called with the runs done and their number; may raise to stop.
+    seen : callable, optional
+        Called with each run and its result as soon as that is there.
     """
     # a mount that is only planned is no evidence yet
     mounts = [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
@@ -84,6 +91,8 @@ def judge(notebook: Notebook, study: Study, progress: Progress | None = None) ->
     results: dict[int, RunResult] = {}
     for done, run in enumerate(runs):
         results[run.id] = run_result(notebook, study, run)
+        if seen is not None:
+            seen(run, results[run.id])
         if progress is not None:
             progress(done + 1, len(runs))
     return verdict_from(study, mounts, results)

@@ -53,3 +53,53 @@ class Bands(pg.GraphicsObject):
             a, b = begin / 60, end / 60
             if b >= seen.left() and a <= seen.right():
                 painter.fillRect(pg.QtCore.QRectF(a, seen.top(), max(b - a, 1e-6), seen.height()), self._brush)  # type: ignore[attr-defined]
+
+
+_MOST_SEEN = 3200
+
+
+class LongLine:
+    """A channel that is drawn from ever coarser peaks the more of it is seen, so that long runs stay fluid.
+
+    Parameters
+    ----------
+    plot : PlotItem
+    minutes, values : ndarray, shape (n,)
+    """
+
+    def __init__(self, plot: pg.PlotItem, minutes: Array, values: Array, pen: object) -> None:
+        self._levels = {1: (minutes, values)}
+        self._factor = 0
+        self._span = max(float(minutes[-1] - minutes[0]), 1e-9) if minutes.size else 1e-9
+        self._item = plot.plot([], [], pen=pen, connect="finite", antialias=minutes.size < 4000)
+
+    def fit(self, seen_minutes: float) -> None:
+        """Choose how coarse, by how many minutes are seen."""
+        minutes, values = self._levels[1]
+        samples = minutes.size * min(seen_minutes / self._span, 1.0)
+        factor = 1
+        while 2 * samples / factor > _MOST_SEEN and factor < 4096:
+            factor *= 4
+        if factor != self._factor:
+            self._factor = factor
+            if factor not in self._levels:
+                self._levels[factor] = peaks(minutes, values, factor)
+            self._item.setData(*self._levels[factor])
+
+
+def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
+    """The lowest and the highest of each so many samples; NaN only where all are missing.
+
+    Returns
+    -------
+    (times, values), each of shape (2·⌈n/factor⌉,)
+    """
+    n = -(-values.size // factor) * factor
+    padded = np.concatenate((values, np.full(n - values.size, np.nan))).reshape(-1, factor)
+    bare = ~np.isfinite(padded)
+    low = np.where(bare, np.inf, padded).min(axis=1)
+    high = np.where(bare, -np.inf, padded).max(axis=1)
+    low, high = np.where(np.isfinite(low), low, np.nan), np.where(np.isfinite(high), high, np.nan)
+    at = times[np.minimum(np.arange(low.size) * factor, times.size - 1)]
+    later = times[np.minimum(np.arange(low.size) * factor + factor // 2, times.size - 1)]
+    return np.column_stack((at, later)).ravel(), np.column_stack((low, high)).ravel()

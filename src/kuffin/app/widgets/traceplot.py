@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.plotbits import Bands, smoothed, tick
+from kuffin.app.widgets.plotbits import Bands, LongLine, smoothed, tick
 from kuffin.app.widgets.traceview import USUAL_ROWS, Line, Row, TraceView
 from kuffin.core.settle import Settling
 
@@ -42,6 +42,7 @@ class TracePlot(QWidget):
         self._rest: pg.PlotItem | None = None
         self.rows: dict[str, pg.PlotItem] = {}
         self._lines: list[pg.InfiniteLine] = []
+        self._long: list[LongLine] = []
         self._region: pg.LinearRegionItem | None = None
         self._view: TraceView | None = None
         self._other: tuple[TraceView, str] | None = None
@@ -124,7 +125,7 @@ class TracePlot(QWidget):
         for item in [self._rest, *self.rows.values()]:
             if item is not None:
                 self._area.removeItem(item)
-        self._rest, self.rows, self._lines, self._region = None, {}, [], None
+        self._rest, self.rows, self._lines, self._region, self._long = None, {}, [], None, []
         self.top.clear()
         view = self._view
         if view is None:
@@ -148,6 +149,9 @@ class TracePlot(QWidget):
             plot.sigXRangeChanged.connect(self._follow)
         self._share_height(place)
         foot = below[-1] if below else self.top
+        for plot in below:
+            plot.showAxis("bottom", plot is foot)
+            plot.showGrid(x=False, y=len(below) <= 6, alpha=0.14)
         foot.getAxis("bottom").setStyle(showValues=True)
         foot.setLabel("bottom", "minutes from the first row")
         if foot is not self.top:
@@ -160,6 +164,7 @@ class TracePlot(QWidget):
             if row.key in self.rows:
                 self._draw_row(self.rows[row.key], row)
         self._draw_events(view, [self.top, *below])
+        self._fit_lines()
         for plot in (self.top, *below):
             line = pg.InfiniteLine(angle=90, pen=pg.mkPen(self._theme.ink, width=1, style=Qt.PenStyle.DotLine))
             line.setVisible(self._cursor_s is not None)
@@ -187,12 +192,12 @@ class TracePlot(QWidget):
             shift = self._view.load_start_s - self._other[0].load_start_s
             for line in other[row.key].lines[:4]:
                 pen = pg.mkPen(t.accent, width=1)
-                plot.plot((line.times + shift) / 60, line.values, pen=pen, connect="finite", antialias=False)
+                self._long.append(LongLine(plot, (line.times + shift) / 60, line.values, pen))
                 self._range(line, lows, highs)
         for i, line in enumerate(row.lines):
             # one-pixel solid lines without smoothing: dashes and wide pens make long traces crawl
             pen = pg.mkPen(shades[i % 2], width=1)
-            plot.plot(line.times / 60, line.values, pen=pen, connect="finite", antialias=line.times.size < 4000)
+            self._long.append(LongLine(plot, line.times / 60, line.values, pen))
             self._range(line, lows, highs)
         if not lows:
             return
@@ -233,11 +238,11 @@ class TracePlot(QWidget):
             told = other.settling
             assert told is not None
             at = (other.times[: told.trace.size] + shift) / 60
-            self.top.plot(at, told.trace, pen=pg.mkPen(t.accent, width=1), connect="finite", antialias=at.size < 4000)
+            self._long.append(LongLine(self.top, at, told.trace, pg.mkPen(t.accent, width=1)))
             word = pg.TextItem(name, color=t.accent, anchor=(1, 0), fill=pg.mkBrush(t.ground + "c0"))
             word.setPos(float(at[-1]), float(told.final))
             self.top.addItem(word, ignoreBounds=True)
-        self.top.plot(minutes, s.trace, pen=pg.mkPen(t.muted, width=1), connect="finite", antialias=minutes.size < 4000)
+        self._long.append(LongLine(self.top, minutes, s.trace, pg.mkPen(t.muted, width=1)))
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
         digits = "{value:.2f}" if abs(s.final) > 1 else "{value:.4f}"
         where = {"color": t.accent, "fill": t.ground + "d8", "position": 0.12, "anchors": [(0, -0.05), (0, -0.05)]}
@@ -311,6 +316,12 @@ class TracePlot(QWidget):
             if plot is not None and plot.getViewBox() is not moved:
                 plot.setXRange(*span, padding=0)
         self._following = False
+        self._fit_lines()
+
+    def _fit_lines(self) -> None:
+        a, b = self.top.viewRange()[0]
+        for line in self._long:
+            line.fit(b - a)
 
     # --- moving ----------------------------------------------------------------------------------------------------
 

@@ -67,6 +67,7 @@ class InspectDesk(QWidget):
         self.findings.run_wanted.connect(self.show_run)
         state.mount_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
+        state.so_far_changed.connect(self._renew_so_far)
         self.renew()
 
     def set_theme(self, theme: Theme) -> None:
@@ -88,9 +89,14 @@ class InspectDesk(QWidget):
         self._state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0
         self.paged.mark_page("findings", f"{waiting} open" if waiting else "")
-        something = there or bool(verdict is not None and (verdict.findings or verdict.of_study))
+        so_far = verdict is None and bool(self._state.so_far.findings)
+        something = there or so_far or bool(verdict is not None and (verdict.findings or verdict.of_study))
         self._empty.setVisible(not there)
         self.paged.setVisible(something)
+
+    def _renew_so_far(self) -> None:
+        if self._state.verdict is None:
+            self.renew()
 
     def show_finding(self, mount_id: int, kind: str) -> None:
         """Turn to a finding."""

@@ -82,7 +82,10 @@ class FindingsPage(QWidget):
         self._reopen.clicked.connect(self._withdraw)
         self._accepted = text(style="muted")
         self._limits = QVBoxLayout()
+        self._go_on = QPushButton("Go on")
+        self._go_on.clicked.connect(state.judge_again)
         self._lay_out()
+        state.so_far_changed.connect(self._renew_so_far)
         state.verdict_changed.connect(self.renew)
         state.mount_changed.connect(self.renew)
 
@@ -123,6 +126,7 @@ class FindingsPage(QWidget):
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
         left.addWidget(self._intro)
+        left.addWidget(self._go_on, 0, Qt.AlignmentFlag.AlignLeft)
         left.addWidget(self.list, 1)
         layout = QHBoxLayout(self)
         layout.setContentsMargins(0, 4, 0, 0)
@@ -143,7 +147,7 @@ class FindingsPage(QWidget):
         """All findings of the study, open ones first."""
         verdict = self._state.verdict
         if verdict is None:
-            return []
+            return self._so_far()
         out = [Entry(None, "the study", f, "study") for f in verdict.of_study]
         for reading in verdict.main.readings:
             waiting = {f.kind for f in verdict.unanswered(reading.mount_id)}
@@ -161,6 +165,22 @@ class FindingsPage(QWidget):
         order = list(_HEADS)
         return sorted(out, key=lambda e: order.index(e.state))
 
+    def _so_far(self) -> list[Entry]:
+        """What the runs that are done show by themselves, while the study is still being judged."""
+        names = {m.id: f"{m.candidate.name}, round {m.round}" for m in self._state.mounts()}
+        out = [
+            Entry(m, names[m], f, "open" if f.serious else "remark")
+            for m, found in self._state.so_far.findings.items()
+            for f in found
+            if m in names
+        ]
+        return sorted(out, key=lambda e: e.state != "open")
+
+    def _renew_so_far(self) -> None:
+        """A new piece of what is being worked out; nothing to do where all of it is there already."""
+        if self._state.verdict is None and self.isVisible():
+            self.renew()
+
     def renew(self) -> None:
         """Show the list as it is now."""
         if not self.isVisible():
@@ -174,6 +194,14 @@ class FindingsPage(QWidget):
             if not waiting
             else f"{waiting} finding{'s' if waiting != 1 else ''} to answer before those mounts should count."
         )
+        share = 100 * self._state.so_far.share
+        if self._state.verdict is None and self._state.busy:
+            self._intro.setText(
+                f"Being worked out, {share:.0f} % of the runs done. What they show by themselves so far:"
+            )
+        elif self._state.verdict is None and share:
+            self._intro.setText(f"Stopped after {share:.0f} % of the runs. What they show by themselves:")
+        self._go_on.setVisible(self._state.verdict is None and not self._state.busy and bool(share))
         self.list.blockSignals(True)
         self.list.clear()
         head = ""
@@ -219,8 +247,6 @@ class FindingsPage(QWidget):
 
     def _show(self, entry: Entry) -> None:
         verdict = self._state.verdict
-        if verdict is None:
-            return
         self._at = (entry.mount_id, entry.finding.kind)
         kind, mount = KINDS[entry.finding.kind], self._mount(entry)
         self._title.setText(kind.title)
@@ -231,11 +257,12 @@ class FindingsPage(QWidget):
         self._advice.setText(kind.advice)
         self._spoils.setText(f"Why it matters: {kind.spoils}." if kind.spoils else "")
         self._spoils.setVisible(bool(kind.spoils))
-        found = verdict.findings.get(entry.mount_id or -1, ())
+        found = verdict.findings.get(entry.mount_id or -1, ()) if verdict is not None else ()
         said = together([f for f in found if f.serious])
         self._together.setText(f"Taken together: {said[:1].lower()}{said[1:]}" if said else "")
         self._together.setVisible(bool(said))
-        reason = verdict.answers.get(entry.mount_id or -1, {}).get(entry.finding.kind, "")
+        answers = verdict.answers.get(entry.mount_id or -1, {}) if verdict is not None else {}
+        reason = answers.get(entry.finding.kind, "")
         self._accepted.setText(
             f"Accepted: {reason}"
             if entry.state == "accepted"
