@@ -13,6 +13,7 @@ from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import planning, shelf
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.configurations import configuration, loop_of, metals_of, parts_of, pressures_of
+from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.planning import (
     durations,
     jobs_of,
@@ -22,7 +23,6 @@ from kuffin.verdicts.planning import (
     order_of,
     scatter_of,
     steps_of,
-    unfair,
 )
 from kuffin.verdicts.preparation import preparation_of, preparation_rows, preparation_working
 from kuffin.verdicts.preparing import change_to

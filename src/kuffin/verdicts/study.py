@@ -3,17 +3,19 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.errors import KuffinError
-from kuffin.core.findings import Finding
+from kuffin.core.findings import REMARK, Finding
 from kuffin.core.normalise import SCHOOLS, School, as_read_school, default_school, schools_for
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run, Study
+from kuffin.notebook.shelf import benches, parts
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, findings_of
 from kuffin.verdicts.results import RunResult, run_result
 from kuffin.verdicts.schools import MountReading, SchoolResult
@@ -95,7 +97,13 @@ def judge(
             seen(run, results[run.id])
         if progress is not None:
             progress(done + 1, len(runs))
-    return verdict_from(study, mounts, results)
+    verdict = verdict_from(study, mounts, results)
+    bench = next((b for b in benches(notebook) if b.id == study.bench_id), None)
+    differing = unfair(study, bench, parts(notebook), verdict)
+    open_ = [d for d in differing if d.strength > 0 and d.key not in study.fair_because]
+    return replace(
+        verdict, of_study=(*verdict.of_study, *(Finding("differs", d.sentence.rstrip("."), REMARK) for d in open_))
+    )
 
 
 def verdict_from(study: Study, mounts: list[tuple[str, Mount]], results: dict[int, RunResult]) -> StudyVerdict:

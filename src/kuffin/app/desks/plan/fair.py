@@ -15,7 +15,7 @@ from kuffin.core.parts import Field, read_field
 from kuffin.notebook import planning
 from kuffin.notebook.shelf import change_bench
 from kuffin.verdicts.configurations import SLOT_OF_TEST, configuration
-from kuffin.verdicts.planning import unfair
+from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.words import several
 
 _AS_BENCH = "as the bench"
