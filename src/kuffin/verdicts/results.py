@@ -196,6 +196,8 @@ def settle_trace(s: Signals, trace: str, tolerance_k: float, window: tuple[float
     assert response is not None
     tolerance = tolerance_k
     if per_watt and s.power is not None:
+        if not np.isfinite(s.power).any():
+            raise TraceError("the power channel holds no reading; choose another under Channels")
         tolerance /= max(float(np.nanpercentile(s.power, 75)), 1.0)
     return settle(
         s.times,

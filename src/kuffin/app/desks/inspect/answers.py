@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from PySide6.QtWidgets import QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.state import State
 from kuffin.notebook import answering, edits
@@ -32,11 +32,11 @@ class AnswerBox(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(self.reason)
-        row = QHBoxLayout()
-        for button in (self.leave, self.again, self.keep):
-            row.addWidget(button)
-        row.addStretch()
-        column.addLayout(row)
+        grid = QGridLayout()
+        for i, button in enumerate((self.leave, self.again, self.keep)):
+            grid.addWidget(button, i // 2, i % 2)
+        grid.setColumnStretch(2, 1)
+        column.addLayout(grid)
 
     def show_mount(self, mount: Mount | None, kinds: list[str]) -> None:
         """Show what can be done about a mount; `kinds` are the findings that wait for an answer."""

@@ -64,7 +64,9 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
 
 
 def _still_to_go(v: StudyVerdict, trace: Settled) -> str:
-    scale = v.reference_power_w if v.school.per_watt else 1.0
+    # another trace stands in where the school's own cannot be judged; that is in kelvins already
+    own = v.school.per_watt and trace in [r.traces.get(v.school.trace) for r in v.results.values()]
+    scale = v.reference_power_w if own else 1.0
     return f", {number(abs(trace.still_to_go) * scale, 2)} K still to go at the end"
 
 
