@@ -17,7 +17,6 @@ from kuffin.core.traces import box_means, smooth_spikes
 Array = NDArray[np.float64]
 
 _LEAST_OVERLAP_S = 60.0
-_SLOW_S = 400.0
 
 
 @dataclass(frozen=True)
@@ -30,22 +29,14 @@ class Lag:
     correlation : float
         Of the two at that lag, -1 to 1.
     width_s : float
-        How far the lag may be moved either way before the correlation falls by 0.02: its uncertainty.
+        How far the lag may be moved either way before clearly more is left unexplained: its uncertainty.
     overlap_s : float
-    runner_up : float
-        The best correlation at any lag that is further off than a minute and three widths.
     """
 
     seconds: float
     correlation: float
     width_s: float
     overlap_s: float
-    runner_up: float = -1.0
-
-    @property
-    def distinct(self) -> bool:
-        """Whether the two agree clearly better there than at any lag further off."""
-        return self.correlation > 0.3 and self.correlation - self.runner_up > 0.1
 
 
 def onto(times: Array, other_times: Array, values: Array) -> Array:
@@ -77,7 +68,7 @@ def onto(times: Array, other_times: Array, values: Array) -> Array:
 def best_lag(times: Array, values: Array, other_times: Array, other_values: Array, most_s: float | None = None) -> Lag:
     """The lag at which two logs of one thing agree best.
 
-    Both are averaged over boxes of one common step and taken off their own running mean over some minutes; at each lag with enough overlap Pearson's correlation is taken, and
+    Both are averaged over boxes of one common step; at each lag with enough overlap Pearson's correlation is taken, and
     its peak is refined by a parabola.
 
     Parameters
@@ -106,7 +97,7 @@ def best_lag(times: Array, values: Array, other_times: Array, other_values: Arra
         raise TraceError("one of the two channels never changes, so nothing shows how they lie; choose another pair")
     if least < 8:
         raise TraceError("the two logs are too short to be laid over each other; give the lag by hand")
-    lags, r = _correlations(_quick(a, step), _quick(b, step), max(least, 8))
+    lags, r = _correlations(a, b, max(least, 8))
     offset = ta[0] - tb[0]
     if most_s is not None:
         near = np.abs(lags * step + offset) <= most_s
@@ -119,26 +110,17 @@ def best_lag(times: Array, values: Array, other_times: Array, other_values: Arra
         before, here, after = (float(r[i + k]) for k in (-1, 0, 1))
         bend = before - 2 * here + after
         shift = 0.5 * (before - after) / bend if np.isfinite(bend) and bend < -1e-12 else 0.0
+    overlap = float(min(a.size, b.size + lags[i]) - max(0, lags[i])) * step
     left = right = i
-    while left > 0 and r[left - 1] >= r[i] - 0.02:
+    # what is left unexplained grows quickly away from the right place, however high the correlation stays
+    unexplained = 1 - np.clip(r, -1, 1 - 1e-9) ** 2
+    limit = float(unexplained[i]) * (1 + 4 / min(max(overlap / step / 4, 8.0), 200.0))
+    while left > 0 and unexplained[left - 1] <= limit:
         left -= 1
-    while right < r.size - 1 and r[right + 1] >= r[i] - 0.02:
+    while right < r.size - 1 and unexplained[right + 1] <= limit:
         right += 1
     width = 0.5 * step * max(right - left, 1)
-    overlap = (min(a.size, b.size + lags[i]) - max(0, lags[i])) * step
-    far = np.abs(lags - lags[i]) * step > max(60.0, 3 * width)
-    second = float(r[far].max()) if far.any() else -1.0
-    return Lag(float((lags[i] + shift) * step + offset), float(r[i]), width, float(overlap), max(second, -1.0))
-
-
-def _quick(x: Array, step: float) -> Array:
-    """What a channel does within some minutes: a long rise looks the same wherever one lays it, its beginning does not."""
-    width = max(5, min(int(_SLOW_S / step), x.size // 2) | 1)
-    ok = np.isfinite(x)
-    filled = np.interp(np.arange(x.size), np.flatnonzero(ok), x[ok])
-    # beyond its ends the channel goes on as it went, so that an end is no event
-    padded = np.pad(filled, width // 2, mode="reflect", reflect_type="odd")
-    return np.where(ok, filled - np.convolve(padded, np.ones(width) / width, mode="valid"), np.nan)
+    return Lag(float((lags[i] + shift) * step + offset), float(r[i]), width, overlap)
 
 
 def _correlations(a: Array, b: Array, least: int) -> tuple[NDArray[np.int64], Array]:

@@ -56,10 +56,10 @@ def propose(data: RunData, started_at: str | None, table: LogTable, roles: Mappi
             lag = best_lag(data.times, data.values[own], table.times, channel.values)
         except TraceError:
             continue
-        score = lag.correlation + (0.1 if same else 0.0)
+        score = -float(np.log(1 - min(max(lag.correlation, 0.0), 0.999999) ** 2)) + (0.7 if same else 0.0)
         if best is None or score > best[0]:
             best = (score, lag, own, other)
-    if best is not None and (best[1].correlation >= _SURE or best[1].distinct):
+    if best is not None and best[1].correlation >= _SURE:
         _, lag, own, other = best
         return Proposal(lag.seconds, own, other, lag, _found_words(lag, own, other, data, table))
     clock = by_clocks(started_at, table.start)
@@ -125,11 +125,7 @@ def _overlap(lag_s: float, data: RunData, table: LogTable) -> str:
 
 
 def _found_words(lag: Lag, own: str, other: str, data: RunData, table: LogTable) -> str:
-    sure = (
-        ""
-        if lag.correlation >= _SURE or lag.distinct
-        else " That is little: look at the picture before you believe it."
-    )
+    sure = "" if lag.correlation >= _SURE else " That is little: look at the picture before you believe it."
     return (
         f"Found by {own} and {other}: {number(lag.seconds, 1)} s (± {number(lag.width_s, 1)} s), correlation "
         f"{number(lag.correlation, 2)}{_overlap(lag.seconds, data, table)}.{sure}"
