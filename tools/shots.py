@@ -23,8 +23,8 @@ from kuffin.app.window import MainWindow
 from kuffin.bench.prints import draw_print
 from kuffin.demo import practising
 from kuffin.demo.practising import draw as drawn
-from kuffin.demo.scenario import build_demo, write_logs
-from kuffin.notebook import edits, planning, preparing
+from kuffin.demo.scenario import build_demo
+from kuffin.notebook import answering, edits, planning, preparing
 from kuffin.verdicts.planning import order_of
 
 
@@ -54,9 +54,32 @@ def plan(window: MainWindow, shoot: Callable[[str], None]) -> None:
     window.show_desk("Plan")
     window.plan.go("order")
     window.plan.order.draw()
-    for page in ("question", "mounts", "order", "protocol"):
+    for page in ("question", "mounts", "protocol"):
         window.plan.go(page)
         shoot(f"plan-{page}")
+
+
+def inspect(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """A mount of the paste study that sits askew; the heat path and the figures of the run stopped early."""
+    notebook = window.state.notebook
+    assert notebook is not None
+    radiators = window.state.study.id
+    window.state.choose_study(next(s.id for s in notebook.studies() if s.id != radiators))
+    settle_down(app, window)
+    askew = next(m for m in window.state.mounts() if (m.candidate.name, m.round) == ("Marl", 2))
+    window.open_mount(askew.id)
+    window.inspect.show_finding(askew.id, "contact")
+    shoot("inspect-findings")
+    window.state.choose_study(radiators)
+    settle_down(app, window)
+    early = next(m for m in window.state.mounts() if (m.candidate.name, m.round) == ("Reed", 3))
+    window.open_mount(early.id)
+    window.inspect.heat._what.button(1).click()
+    window.inspect.paged.go("heat")
+    shoot("inspect-heat")
+    window.inspect.paged.go("figures")
+    shoot("inspect-figures")
+    window.inspect.paged.go("run")
 
 
 def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
@@ -115,18 +138,14 @@ def until(app: QApplication, true: Callable[[], object]) -> None:
             raise SystemExit("the run did not come to that")
 
 
-def run(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[str], None]) -> None:
-    """A run warming up, also as it is seen from two metres."""
+def run(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """A run warming up."""
     window.settings.set_value("bench", "simulated 60")
     window.show_desk("Run")
     window.run.renew()
     window.run.ready.start.click()
     until(app, lambda: window.running.now.forecast.settling is not None and window.running.now.elapsed_s > 1500)
     shoot("run")
-    picture = Image.open(folder / "run.png")
-    picture.resize((picture.width // 3, picture.height // 3), Image.Resampling.LANCZOS).save(
-        folder / "run-two-metres.png"
-    )
     window.running.stop()
     until(app, lambda: not window.running.active)
     settle_down(app, window)
@@ -188,24 +207,19 @@ def main(folder: Path) -> None:
         odd = next(r for r in verdict.main.readings if r.label == "Bulrush, round 2")
         window.open_mount(odd.mount_id)
         shoot("inspect-doubtful")
+        inspect(app, window, shoot)
         edits.leave_out(window.state.notebook, odd.mount_id, odd.label, "air trapped in the radiator, flow low")
         settle_down(app, window)
         early = next(r for r in verdict.main.readings if r.label == "Reed, round 3")
         window.open_mount(early.mount_id)
-        edits.keep(window.state.notebook, early.mount_id, early.label, "the level it points to is known well enough")
+        reason = "the level it points to is known well enough"
+        answering.accept(window.state.notebook, early.mount_id, early.label, ["not settled"], reason)
         settle_down(app, window)
         window.show_desk("Compare")
         shoot("compare")
         window.compare._explain_pair(len(window.compare.pairs.selectedRanges()), 0)
         shoot("working")
         window.working.hide()
-        logs = write_logs(place / "logs")
-        window.studies.add_logs([str(p) for p in logs[:5]])
-        settle_down(app, window)
-        dialog = window.importer.dialog
-        assert dialog is not None
-        dialog.grab().save(str(folder / "add-logs.png"))
-        dialog.reject()
         window.set_mode("dark")
         shoot("compare-dark")
         window.set_mode("light")
@@ -218,7 +232,7 @@ def main(folder: Path) -> None:
         prints(window, shoot, place)
         window.state.choose_study(window.state.notebook.studies()[0].id)
         settle_down(app, window)
-        run(app, window, folder, shoot)
+        run(app, window, shoot)
         practice(app, window, shoot)
         window.close()
 

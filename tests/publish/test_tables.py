@@ -10,8 +10,9 @@ from pathlib import Path
 import pytest
 
 from kuffin.cli import main
+from kuffin.notebook import answering
 from kuffin.notebook.store import Notebook
-from kuffin.publish.tables import as_csv, as_json, readings_rows, verdict_rows
+from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.verdicts.study import StudyVerdict, judge
 
 
@@ -65,3 +66,15 @@ def test_json_has_no_nan_and_names_the_question(verdict: StudyVerdict) -> None:
     assert told["question"] == "Which slim radiator keeps booth seven cool?"
     assert len(told["readings"]) == 12
     assert told["school"] == "coolant_over_air_per_watt"
+
+
+def test_findings_come_with_their_answers(demo_notebook: Notebook) -> None:
+    study = demo_notebook.study(2)
+    before = judge(demo_notebook, study)
+    askew = next(r for r in before.main.readings if (r.candidate, r.round) == ("Marl", 2))
+    answering.accept(demo_notebook, askew.mount_id, "Marl, round 2", ["contact"], "to show it")
+    rows = list(csv.DictReader(io.StringIO(as_csv(finding_rows(judge(demo_notebook, demo_notebook.study(2)))))))
+    told = {(r["candidate"], r["round"], r["kind"]): (r["answer"], r["reason"]) for r in rows}
+    assert told["Marl", "2", "contact"] == ("accepted", "to show it")
+    assert told["Marl", "2", "core spread"] == ("open", "")
+    assert ("", "", "one sample") in told

@@ -18,7 +18,7 @@ from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.core.compare import Comparison
 from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import School
-from kuffin.publish.tables import as_csv, as_json, readings_rows, verdict_rows
+from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.verdicts.preparation import Preparation, preparation_rows
 from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
@@ -31,7 +31,7 @@ def write_table(
     preparations: Sequence[Preparation] = (),
     marks: Sequence[dict[str, Any]] = (),
 ) -> None:
-    """Write ``readings`` or ``verdicts`` as CSV, or everything as JSON, by the file's ending.
+    """Write ``readings``, ``findings`` or ``verdicts`` as CSV, or everything as JSON, by the file's ending.
 
     Raises
     ------
@@ -41,7 +41,8 @@ def write_table(
     if path.suffix.lower() == ".json":
         text = as_json(verdict, preparations, marks)
     else:
-        text = as_csv(readings_rows(verdict) if what == "readings" else verdict_rows(verdict))
+        rows = {"readings": readings_rows, "findings": finding_rows}.get(what, verdict_rows)
+        text = as_csv(rows(verdict))
     _write(text, path)
 
 

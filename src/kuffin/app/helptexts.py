@@ -8,7 +8,7 @@ from kuffin.core.cautions import ABOUT, CAUTIONS
 _KEYS = {
     ", ".join(f"Ctrl+{n}" for n in DESKS.values()): ", ".join(DESKS),
     ", ".join(BEHIND.values()): "the shelf, the bench",
-    "Ctrl+PgUp, Ctrl+PgDown": "the page before or after, on Plan and Prepare",
+    "Ctrl+PgUp, Ctrl+PgDown": "the page before or after, on Plan, Prepare and Inspect",
     "Alt+Up, Alt+Down": "move a mount earlier or later, in the order",
     "Enter": "tick the step that has the focus, and go to the next; Space ticks it alone",
     "Space, M": "on Run: the one big button; mark the moment (a word may follow)",
@@ -16,7 +16,7 @@ _KEYS = {
     "F1": "show the working of what has the focus",
     "Esc": "close the working",
     "Ctrl+Return": "do the next thing",
-    "+ and −": "zoom a trace; Alt+Left and Alt+Right move along it",
+    "+ and −": "zoom a trace; Alt+Left and Alt+Right move along it, Home shows all; Ctrl+Left and Ctrl+Right move its cursor",
     "Ctrl+Z, Ctrl+Shift+Z": "undo, redo",
     "Ctrl+L": "add logs",
     "Ctrl+B": "fold the loom",

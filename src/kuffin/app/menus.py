@@ -86,6 +86,7 @@ class Menus:
         out = menu.addMenu("Write out")
         self._add(out, "Readings as CSV …", lambda: w.studies.write_out("readings", ".csv"), "", "verdict")
         self._add(out, "Verdicts as CSV …", lambda: w.studies.write_out("verdicts", ".csv"), "", "verdict")
+        self._add(out, "Findings as CSV …", lambda: w.studies.write_out("findings", ".csv"), "", "verdict")
         self._add(out, "Preparation as CSV …", lambda: w.studies.write_out("preparation", ".csv"), "", "notebook")
         self._add(out, "Everything as JSON …", lambda: w.studies.write_out("everything", ".json"), "", "verdict")
         self._add(out, "Picture as SVG …", lambda: w.studies.write_out("picture", ".svg"), "", "verdict")

@@ -11,6 +11,7 @@ from dataclasses import asdict
 from typing import Any
 
 from kuffin.core.compare import Comparison, PairResult
+from kuffin.core.findings import Finding
 from kuffin.verdicts.preparation import Preparation
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import pair_sentence
@@ -55,6 +56,32 @@ def verdict_rows(v: StudyVerdict) -> list[dict[str, Any]]:
 def comparison_rows(found: Comparison, unit: str = "") -> list[dict[str, Any]]:
     """One row for each pair of a comparison."""
     return [{**_pair(p), "in_words": pair_sentence(p, found, unit)} for p in found.pairs]
+
+
+def finding_rows(v: StudyVerdict) -> list[dict[str, Any]]:
+    """One row for each finding: of which mount, what was seen, how it was answered; those about the study last."""
+    rows = []
+    for r in v.main.readings:
+        accepted = v.answers.get(r.mount_id, {})
+        for f in v.findings.get(r.mount_id, ()):
+            answer = "left out" if r.left_out else "accepted" if f.kind in accepted else "open" if f.serious else ""
+            reason = r.left_out or accepted.get(f.kind, "")
+            rows.append(_finding(f, r.candidate, r.round, answer, reason))
+    return rows + [_finding(f, "", None, "", "") for f in v.of_study]
+
+
+def _finding(f: Finding, candidate: str, number: int | None, answer: str, reason: str) -> dict[str, Any]:
+    return {
+        "candidate": candidate,
+        "round": number,
+        "kind": f.kind,
+        "weight": f.weight,
+        "seen": f.seen,
+        "begin_s": f.span_s[0] if f.span_s else None,
+        "end_s": f.span_s[1] if f.span_s else None,
+        "answer": answer,
+        "reason": reason,
+    }
 
 
 def _pair(p: PairResult, suffix: str = "") -> dict[str, Any]:
@@ -107,6 +134,7 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Se
         else [],
         "readings": readings_rows(v),
         "verdicts": verdict_rows(v),
+        "findings": finding_rows(v),
         "preparation": [asdict(p) for p in preparations],
         "happened": list(marks),
     }
