@@ -21,8 +21,9 @@ lint: install
 	$(VENV)/bin/mypy
 	$(VENV)/bin/lint-imports
 
+# most of the time the tests wait for a window or a clock, so three run side by side on two cores
 test: lint
-	QT_QPA_PLATFORM=offscreen $(PY) -m pytest
+	QT_QPA_PLATFORM=offscreen $(PY) -m pytest -n 3 --dist loadfile
 
 shots: install
 	QT_QPA_PLATFORM=offscreen $(PY) tools/shots.py docs/screenshots

@@ -302,6 +302,9 @@ class TestCompare:
         assert "least-squares mean" in w.working._text.toPlainText()
         w.working._anchor(QUrl("#0"))  # to a mount's reading
         assert "Warm-up" in w.working._text.toPlainText()
+        w.working._anchor(QUrl("#0"))  # down to the window's samples
+        at_rest()
+        assert "time s" in w.working._text.toPlainText() and "Instrument: probe box" in w.working._text.toPlainText()
         w.working._anchor(QUrl("#0"))  # back to the run
         at_rest()
         assert w.stack.currentWidget() is w.inspect

@@ -10,7 +10,6 @@ import numpy as np
 
 from kuffin.core.errors import LogError
 from kuffin.logs.encoding import load_text
-from kuffin.logs.reader import read_log
 from kuffin.logs.table import LogChannel, LogTable
 
 _NUMBER = re.compile(r"[-+]?\d+(?:[.,]\d+)?(?:[eE][-+]?\d+)?")
@@ -32,6 +31,8 @@ def read_further_log(path: Path | str, progress: Callable[[float], None] | None 
     LogError
         Where it can be read in neither way.
     """
+    from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
     try:
         return read_log(path, progress)
     except LogError as error:
