@@ -20,7 +20,7 @@ from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
 
-METHOD_VERSION = 9
+METHOD_VERSION = 10
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {

@@ -291,7 +291,7 @@ class TracePlot(QWidget):
                 loud = kind in {"alarm", "trouble"}
                 pen = pg.mkPen(t.warn if loud else t.hairline if kind == "stage" else t.muted, width=1.2)
                 first = plot is plots[0] and kind != "stage"
-                words = {"color": t.warn if loud else t.muted, "position": 0.93, "anchors": [(0, 0), (0, 0)]}
+                words = {"color": t.warn if loud else t.muted, "position": 0.16, "anchors": [(0, 0), (0, 0)]}
                 label = said[:28] if first else None
                 plot.addItem(
                     pg.InfiniteLine(at / 60, angle=90, pen=pen, label=label, labelOpts=words), ignoreBounds=True

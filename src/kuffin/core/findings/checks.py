@@ -40,7 +40,10 @@ def check_run(run: Recorded, main: Settled | None, problem: str, limits: Limits)
     ]
     stuck = {n for f in found if f.kind == "stuck" for n in f.channels}
     upside_down = any(f.kind == "swapped" for f in found)
-    # what a stuck or wrong channel would make of these is no news
+    # what a stuck or wrong channel makes of other checks is no news
+    if stuck:
+        echoes = {"spikes", "stepped", "drift", "coarse"}
+        found = [f for f in found if f.kind not in echoes or (f.channels and not set(f.channels) & stuck)]
     if not stuck and not upside_down:
         found += [*settling.crept(run, limits), *air.warm_at_rest(run, limits), *running.open_balance(run, limits)]
     return found

@@ -54,7 +54,7 @@ KINDS: dict[str, Kind] = {
         Kind("coarse", "A coarse sensor", ("it shows whole degrees only",), "Its step goes into the uncertainty; a finer probe would help more than more mounts."),
         Kind("out of range", "A value that cannot be", ("the wrong unit or role", "a broken probe"), "Look at unit and role under Channels."),
         # against the other mounts
-        Kind("contact", "Die over coolant unlike the other mounts", ("bad contact: paste, tilt or uneven screws", "pads that hold the block off", "another paste or amount", "low flow"), "Open it up, look at the print, and mount it again; do not take it off the table by deletion."),
+        Kind("contact", "Die over coolant unlike the other mounts", ("bad contact: paste, tilt or uneven screws", "pads that hold the block off", "another paste or amount", "low flow"), "Open it up, look at the print, and mount it again: another mount tells more than leaving this one out."),
         Kind("radiator side", "Coolant over air unlike the other mounts", ("air in the radiator", "fans set otherwise or blocked", "warm intake air", "low flow"), "Bleed it, look at the fans and at where the air probe hangs; then run it again."),
         Kind("hot spot", "Hot spot over die unlike the other mounts", ("uneven contact or tilt", "pads too thick on one side", "paste that does not reach a corner"), "Look at the print where the hot spot is; check pad heights and the order of screws."),
         Kind("core spread", "Core spread unlike the other mounts", ("uneven contact or tilt", "a core under more load"), "Look at the print; tighten crosswise."),

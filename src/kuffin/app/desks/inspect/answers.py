@@ -12,7 +12,7 @@ from kuffin.notebook.entities import Mount
 class AnswerBox(QWidget):
     """A reason and what follows from it. Return leaves the mount out."""
 
-    def __init__(self, state: State) -> None:
+    def __init__(self, state: State, columns: int = 2) -> None:
         super().__init__()
         self._state = state
         self._mount: Mount | None = None
@@ -34,8 +34,8 @@ class AnswerBox(QWidget):
         column.addWidget(self.reason)
         grid = QGridLayout()
         for i, button in enumerate((self.leave, self.again, self.keep)):
-            grid.addWidget(button, i // 2, i % 2)
-        grid.setColumnStretch(2, 1)
+            grid.addWidget(button, i // columns, i % columns)
+        grid.setColumnStretch(columns, 1)
         column.addLayout(grid)
 
     def show_mount(self, mount: Mount | None, kinds: list[str]) -> None:
