@@ -154,6 +154,20 @@ def test_the_run_stopped_early_has_a_whole_trace_reading_near_its_truth(demo_not
     assert f"{fit.resistance_k_w:.4f}" in text and "C·dT/dt" in text
 
 
+def test_the_whole_trace_is_a_school_of_its_own(demo_notebook: Notebook) -> None:
+    v = judged(demo_notebook, 1)
+    under = v.schools["coolant_over_air_whole"]
+    truth = {(r.candidate, r.round): r.truth.radiator_k_w * REFERENCE_W for r in demo_runs()}
+    held = [abs((r.value or 0) - truth[r.candidate, r.round]) <= (r.u95 or 0) for r in under.readings]
+    assert sum(held) >= 11  # of 12 intervals of 95 %
+    early = next(r for r in under.readings if (r.candidate, r.round) == ("Reed", 3))
+    assert early.settled and under.comparison is not None
+    text = mount_working(v, early, under.school).as_text()
+    assert "C·dT/dt" in text and "no window and no waiting" in text
+    pastes = judged(demo_notebook)
+    assert {"die_over_coolant_whole", "die_over_air_whole"} <= set(pastes.schools)
+
+
 def test_heat_balance_extremes_and_boost_of_a_sound_run(demo_notebook: Notebook) -> None:
     seen = inside(demo_notebook, demo_notebook.study(1), of(demo_notebook, ("Sedge", 1)), benches(demo_notebook)[0])
     assert seen.balance is not None

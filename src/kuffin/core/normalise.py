@@ -26,6 +26,8 @@ class School:
         Shown as a temperature in a room at the reference temperature, in °C.
     takes_out, right_when : str
         For the person.
+    whole : bool
+        Whether its value comes from the whole-trace fit instead of a window.
     """
 
     key: str
@@ -36,12 +38,15 @@ class School:
     rebased: bool
     takes_out: str
     right_when: str
+    whole: bool = False
 
     @property
     def trace(self) -> str:
         """The settled trace this school's value comes from."""
         if self.over is None:
             return f"{self.part}_as_read"
+        if self.whole:
+            return f"{self.part}_over_{self.over}_whole"
         return f"{self.part}_over_{self.over}" + ("_per_watt" if self.per_watt else "")
 
     @property
@@ -96,6 +101,21 @@ def _schools(part: str) -> list[School]:
             "the room and the power",
             "power differs between candidates, or drifts",
         ),
+    ]
+    bases = ("air",) if part == "coolant" else ("air", "coolant")
+    found += [
+        School(
+            f"{part}_over_{base}_whole",
+            f"{name} over {base}, whole trace",
+            part,
+            base,
+            True,
+            False,
+            "power, and what moved during the run",
+            "the room moved, or the run was stopped early",
+            True,
+        )
+        for base in bases
     ]
     if part == "die":
         found += [

@@ -13,7 +13,7 @@ from kuffin.core.findings import Recorded
 from kuffin.core.findings.figures import at_rest, core_spread
 from kuffin.core.findings.recorded import mean_of
 from kuffin.core.frames import FrameRates, frame_rates
-from kuffin.core.greybox import WholeTrace, fast_trace, whole_trace
+from kuffin.core.greybox import WholeTrace
 from kuffin.core.heatbalance import USUAL_FLOW_U, USUAL_PAIR_U_K, USUAL_POWER_U, HeatBalance, closure
 from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Bench, Run, Study
@@ -22,6 +22,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.verdicts.budget import accuracies
 from kuffin.verdicts.results import run_result
 from kuffin.verdicts.signals import signals
+from kuffin.verdicts.wholetrace import whole_fits
 
 
 @dataclass(frozen=True)
@@ -75,7 +76,7 @@ def inside(notebook: Notebook, study: Study, run: Run, bench: Bench | None = Non
     result = run_result(notebook, study, run)
     data = read_run(notebook, run.id)
     seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
-    whole, problems = _whole(data, seen)
+    whole, problems = whole_fits(signals(data, list(data.channels)), seen)
     balance, why = _balance(seen, bench)
     frames, frame_problem = _frames(notebook, run)
     loaded, window = seen.loaded(), seen.windowed()
@@ -97,29 +98,6 @@ def inside(notebook: Notebook, study: Study, run: Run, bench: Bench | None = Non
         tuple((m.text, m.value, m.unit) for m in run.marks if m.kind == "value" and m.value is not None),
         frame_problem,
     )
-
-
-def _whole(data: RunData, seen: Recorded) -> tuple[dict[str, WholeTrace], dict[str, str]]:
-    s = signals(data, list(data.channels))
-    begin, end = seen.load_start_s, seen.load_end_s
-    # after a change of state only the last state is one loop
-    step = next((t.step_s for t in seen.traces.values() if t.step_s is not None), None)
-    found: dict[str, WholeTrace] = {}
-    problems: dict[str, str] = {}
-    if begin is None:
-        return {}, dict.fromkeys(("coolant_over_air", "die_over_coolant"), "the load's beginning is not known")
-    start = begin if step is None else step
-    for key, needed in (("coolant_over_air", (s.coolant, s.air)), ("die_over_coolant", (s.die, s.coolant))):
-        upper, lower = needed
-        if upper is None or lower is None or s.power is None:
-            problems[key] = "it needs both temperatures and the power"
-            continue
-        try:
-            fit = whole_trace if key == "coolant_over_air" else fast_trace
-            found[key] = fit(s.times, upper, lower, s.power, start, end, seen.period_s)
-        except TraceError as error:
-            problems[key] = str(error)
-    return found, problems
 
 
 def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:

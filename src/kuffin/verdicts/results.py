@@ -19,8 +19,9 @@ from kuffin.notebook.entities import Protocol, Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
+from kuffin.verdicts.wholetrace import WholeReading, kept, whole_fits, with_sum
 
-METHOD_VERSION = 10
+METHOD_VERSION = 11
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {
@@ -56,6 +57,8 @@ class RunResult:
         Where the window was set: what would have been found in the main trace.
     figures : dict
         What the mount is held against its siblings by; see `kuffin.core.findings.figures`.
+    whole : dict of WholeReading
+        The whole-trace fits, by the trace of their school.
     findings : tuple of Finding
         What the run shows by itself.
     """
@@ -70,6 +73,7 @@ class RunResult:
     window_by: str = "found"
     detected: Settled | None = None
     figures: dict[str, float] = field(default_factory=dict)
+    whole: dict[str, WholeReading] = field(default_factory=dict)
     findings: tuple[Finding, ...] = ()
 
     def mean_of(self, role: str) -> float | None:
@@ -264,6 +268,7 @@ def evaluate(
         by,
         detected,
         figures(seen),
+        {k: kept(w) for k, w in with_sum(whole_fits(s, seen)[0]).items()},
         tuple(found),
     )
 
@@ -289,5 +294,6 @@ def _from_json(values: dict[str, Any]) -> RunResult:
         values["window_by"],
         None if detected is None else _settled(detected),
         values["figures"],
+        {k: WholeReading(**{**v, "span_s": tuple(v["span_s"])}) for k, v in values["whole"].items()},
         tuple(Finding.from_plain(f) for f in values["findings"]),
     )

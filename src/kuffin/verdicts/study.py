@@ -198,6 +198,14 @@ def _reading(
             else:
                 problem = f"no channel has the role “{school.part}”"
             continue
+        if school.whole:
+            fit = result.whole.get(school.trace)
+            if fit is None:
+                problem = "the whole-trace fit needs both temperatures, power, and six minutes of load"
+                continue
+            value = school.shown(fit.resistance_k_w, power, study.reference_air_c)
+            found.append((value, school.shown_u95(fit.resistance_u95, power), True))
+            continue
         trace: Settled | None = result.traces.get(school.trace)
         if trace is None:
             problem = result.problems.get(school.trace, "cannot be judged")

@@ -58,7 +58,9 @@ def mount_working(v: StudyVerdict, reading: MountReading, school: School | None 
     for run_id in reading.runs:
         result = v.results[run_id]
         trace = result.traces.get(school.trace)
-        if trace is not None:
+        if school.whole and school.trace in result.whole:
+            out.lines += _whole_lines(v, school, result)
+        elif trace is not None:
             out.lines += _trace_lines(v, school, result, trace)
         elif school.over is None and result.window_s is not None:
             out.lines.append(
@@ -188,6 +190,29 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
                 "as it would read in a room at that temperature",
             )
         )
+    return lines
+
+
+def _whole_lines(v: StudyVerdict, school: School, result: RunResult) -> list[tuple[str, str]]:
+    w = result.whole[school.trace]
+    lines = [
+        (
+            "Whole-trace fit",
+            "C·dT/dt = P(t) − (T − T_base(t))/R, with power and base temperature as they were measured",
+        ),
+        ("Stretch", f"{_minutes(w.span_s)}, from a minute after the load began; no window and no waiting"),
+        ("Resistance", f"R = {number(w.resistance_k_w, 4)} ± {number(w.resistance_u95, 4)} K/W"),
+    ]
+    if w.tau_s is not None:
+        lines.append(("Time constant", f"{number(w.tau_s / 60, 1)} min"))
+    if w.bent:
+        lines.append(
+            ("Mind", "what the fit leaves is bent: a second, slower part is warming, and R is off by about its share")
+        )
+    shown = w.resistance_k_w * v.reference_power_w
+    lines.append(
+        ("Re-based", f"R·P = {number(w.resistance_k_w, 4)} K/W × {v.reference_power_w:g} W = {number(shown, 2)} K")
+    )
     return lines
 
 
