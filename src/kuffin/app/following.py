@@ -6,7 +6,7 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.jobs import Task
 from kuffin.app.state import State
-from kuffin.notebook.shelf import benches
+from kuffin.notebook.shelf import bench_of
 from kuffin.verdicts.sampleworking import samples_working
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
@@ -46,7 +46,7 @@ class Follower(QObject):
         if verdict is None or study is None or notebook is None or run is None or run_id not in verdict.results:
             return
         result, school = verdict.results[run_id], verdict.schools[school_key].school
-        bench = next((b for b in benches(notebook) if b.id == study.bench_id), None)
+        bench = bench_of(notebook, study.bench_id)
 
         def work(_job: Task) -> Working:
             return samples_working(notebook, study, run, result, school, bench)

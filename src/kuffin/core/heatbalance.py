@@ -6,12 +6,14 @@ Sources: F. P. Incropera et al., *Fundamentals of Heat and Mass Transfer*, secti
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 import numpy as np
 
 from kuffin.core.coolanttable import SHARES_PERCENT, TABLE, TEMPERATURES_C
 from kuffin.core.errors import TraceError
+from kuffin.core.uncertainty import Accuracy
 
 USUAL_PAIR_U_K = 0.1 / np.sqrt(3) * np.sqrt(2)  # two probes good to ± 0.1 K each
 USUAL_FLOW_U = 0.03 / np.sqrt(3)  # a wheel good to 3 %
@@ -35,6 +37,25 @@ class HeatBalance:
     flow_l_h: float
     power_w: float
     shares: tuple[tuple[str, float], ...]
+
+
+def known_u(
+    instruments: Mapping[str, Accuracy], in_c: float, out_c: float, flow_l_h: float, power_w: float
+) -> tuple[float, float, float]:
+    """Standard uncertainties of the probes' difference (K), of flow and of power (relative): the instruments', else the usual.
+
+    Parameters
+    ----------
+    instruments : mapping of role to Accuracy
+    """
+    pair, flow, power = float(USUAL_PAIR_U_K), USUAL_FLOW_U, USUAL_POWER_U
+    if "coolant_in" in instruments and "coolant_out" in instruments:
+        pair = float(np.hypot(instruments["coolant_in"].standard(in_c), instruments["coolant_out"].standard(out_c)))
+    if "flow" in instruments and flow_l_h > 0:
+        flow = instruments["flow"].standard(flow_l_h) / flow_l_h
+    if "power" in instruments and power_w > 0:
+        power = instruments["power"].standard(power_w) / power_w
+    return pair, flow, power
 
 
 def properties(temperature_c: float, glycol: str = "none", share_percent: float = 0.0) -> tuple[float, float]:

@@ -132,6 +132,11 @@ def change_sample(notebook: Notebook, sample_id: int, **values: str) -> None:
 # --- the bench ---------------------------------------------------------------------------------------------------------
 
 
+def bench_of(notebook: Notebook, bench_id: int | None) -> Bench | None:
+    """The bench of this id, None where there is none."""
+    return next((b for b in benches(notebook) if b.id == bench_id), None)
+
+
 def benches(notebook: Notebook) -> list[Bench]:
     """All benches with loops, instruments and probes."""
     with notebook.session() as session:

@@ -10,7 +10,7 @@ from kuffin.core.student import t_quantile
 from kuffin.core.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
 from kuffin.core.words import number
 from kuffin.notebook.entities import Bench
-from kuffin.verdicts.results import RunResult
+from kuffin.verdicts.results import RunResult, accuracies
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict
 
@@ -43,18 +43,6 @@ class Budget:
     between_mounts: float | None
     unknown: tuple[str, ...]
     advice: str
-
-
-def accuracies(bench: Bench | None) -> dict[str, Accuracy]:
-    """What the bench's instruments are good for, by the role of their probes."""
-    out: dict[str, Accuracy] = {}
-    for i in bench.live_instruments if bench is not None else []:
-        said = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
-        if said.reading_percent or said.offset_part:
-            for probe in i.live_probes:
-                if probe.role:
-                    out[probe.role] = said
-    return out
 
 
 def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: Bench | None) -> Budget | None:

@@ -14,13 +14,12 @@ from kuffin.core.findings.figures import at_rest, core_spread
 from kuffin.core.findings.recorded import mean_of
 from kuffin.core.frames import FrameRates, frame_rates
 from kuffin.core.greybox import WholeTrace
-from kuffin.core.heatbalance import USUAL_FLOW_U, USUAL_PAIR_U_K, USUAL_POWER_U, HeatBalance, closure
+from kuffin.core.heatbalance import HeatBalance, closure, known_u
 from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Bench, Run, Study
 from kuffin.notebook.samples import RunData, read_own, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.budget import accuracies
-from kuffin.verdicts.results import run_result
+from kuffin.verdicts.results import accuracies, run_result
 from kuffin.verdicts.signals import signals
 from kuffin.verdicts.wholetrace import whole_fits
 
@@ -121,14 +120,7 @@ def _balance(seen: Recorded, bench: Bench | None) -> tuple[HeatBalance | None, s
     ]
     if into is None or out is None or flow is None or power is None:
         return None, f"no {' and no '.join(lacking)} in the window"
-    known = accuracies(bench)
-    pair, flow_u, power_u = float(USUAL_PAIR_U_K), USUAL_FLOW_U, USUAL_POWER_U
-    if "coolant_in" in known and "coolant_out" in known:
-        pair = float(np.hypot(known["coolant_in"].standard(into), known["coolant_out"].standard(out)))
-    if "flow" in known and flow > 0:
-        flow_u = known["flow"].standard(flow) / flow
-    if "power" in known and power > 0:
-        power_u = known["power"].standard(power) / power
+    pair, flow_u, power_u = known_u(accuracies(bench), into, out, flow, power)
     try:
         return closure(into, out, flow, power, pair_u_k=pair, flow_u=flow_u, power_u=power_u), ""
     except KuffinError as error:

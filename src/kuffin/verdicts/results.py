@@ -15,8 +15,10 @@ from kuffin.core.errors import TraceError
 from kuffin.core.findings import Finding, Limits, Recorded, check_run, figures
 from kuffin.core.protocol import from_plain
 from kuffin.core.settle import Settled, Settling, settle
-from kuffin.notebook.entities import Protocol, Reading, Run, Study
+from kuffin.core.uncertainty import Accuracy
+from kuffin.notebook.entities import Bench, Protocol, Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run
+from kuffin.notebook.shelf import bench_of
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.wholetrace import WholeReading, kept, whole_fits, with_sum
@@ -101,12 +103,24 @@ def main_trace(under_test: str) -> str:
     )
 
 
-def limits_of(study: Study) -> Limits:
-    """The thresholds of a study's checks."""
-    return Limits(dict(study.plan.get("thresholds") or {}))
+def limits_of(study: Study, bench: Bench | None = None) -> Limits:
+    """The thresholds of a study's checks, and what the bench's instruments are good for."""
+    return Limits(dict(study.plan.get("thresholds") or {}), accuracies(bench))
 
 
-def made_from(study: Study, run: Run, clock: ClockWindow | None = None) -> str:
+def accuracies(bench: Bench | None) -> dict[str, Accuracy]:
+    """What the bench's instruments are good for, by the role of their probes."""
+    out: dict[str, Accuracy] = {}
+    for i in bench.live_instruments if bench is not None else []:
+        said = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
+        if said.reading_percent or said.offset_part:
+            for probe in i.live_probes:
+                if probe.role:
+                    out[probe.role] = said
+    return out
+
+
+def made_from(study: Study, run: Run, clock: ClockWindow | None = None, limits: Limits | None = None) -> str:
     """A digest of all that a run's result depends on."""
     told = {
         "v": METHOD_VERSION,
@@ -118,7 +132,7 @@ def made_from(study: Study, run: Run, clock: ClockWindow | None = None) -> str:
         "clock": None if clock is None else asdict(clock),
         "tolerance": study.tolerance_k,
         "test": study.under_test,
-        "limits": dict(limits_of(study).own),
+        "limits": asdict(limits or limits_of(study)),
     }
     return hashlib.sha256(json.dumps(told).encode()).hexdigest()[:32]
 
@@ -126,12 +140,13 @@ def made_from(study: Study, run: Run, clock: ClockWindow | None = None) -> str:
 def run_result(notebook: Notebook, study: Study, run: Run) -> RunResult:
     """A run's result: the kept one where nothing it was made from has changed, else worked out anew and kept."""
     clock = clock_window(notebook, study)
-    key = made_from(study, run, clock)
+    limits = limits_of(study, bench_of(notebook, study.bench_id))
+    key = made_from(study, run, clock, limits)
     with notebook.session() as session:
         kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()
         if kept is not None:
             return _from_json(kept.values)
-    found = evaluate(read_run(notebook, run.id), study, hand_window(run), clock)
+    found = evaluate(read_run(notebook, run.id), study, hand_window(run), clock, limits)
     if not notebook.read_only:
         with notebook.session() as session:
             # two judgements may come to the same result at once; either serves
@@ -216,7 +231,11 @@ def settle_trace(s: Signals, trace: str, tolerance_k: float, window: tuple[float
 
 
 def evaluate(
-    data: RunData, study: Study, window: tuple[float, float] | None = None, clock: ClockWindow | None = None
+    data: RunData,
+    study: Study,
+    window: tuple[float, float] | None = None,
+    clock: ClockWindow | None = None,
+    limits: Limits | None = None,
 ) -> RunResult:
     """Work a run out from its samples.
 
@@ -255,7 +274,7 @@ def evaluate(
                 means[name] = (float(part.mean()), float(part.std()))
     seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None)
     found = check_run(
-        seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits_of(study)
+        seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits or limits_of(study)
     )
     return RunResult(
         traces,

@@ -13,7 +13,7 @@ from kuffin.core.findings import REMARK, Finding
 from kuffin.core.normalise import SCHOOLS, School, as_read_school, default_school, schools_for
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run, Study
-from kuffin.notebook.shelf import benches, parts
+from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, findings_of
@@ -98,7 +98,7 @@ def judge(
         if progress is not None:
             progress(done + 1, len(runs))
     verdict = verdict_from(study, mounts, results)
-    bench = next((b for b in benches(notebook) if b.id == study.bench_id), None)
+    bench = bench_of(notebook, study.bench_id)
     differing = unfair(study, bench, parts(notebook), verdict)
     open_ = [d for d in differing if d.strength > 0 and d.key not in study.fair_because]
     return replace(

@@ -6,7 +6,7 @@ from kuffin.core.boost import throttling
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import Limits
-from kuffin.core.heatbalance import closure
+from kuffin.core.heatbalance import closure, known_u
 from kuffin.core.words import minutes, number
 
 
@@ -82,7 +82,8 @@ def open_balance(run: Recorded, limits: Limits) -> list[Finding]:
     t_in, t_out, v, p = (mean_of(x, inside) for x in (cold, hot, flow, power))
     if t_in is None or t_out is None or v is None or p is None or p <= 1 or v <= 0:
         return []
-    found = closure(t_in, t_out, v, p)
+    pair, flow_u, power_u = known_u(limits.instruments, t_in, t_out, v, p)
+    found = closure(t_in, t_out, v, p, pair_u_k=pair, flow_u=flow_u, power_u=power_u)
     away = 100 * (abs(found.closure - 1) - found.closure_u95)
     limit = limits.of("closure_percent")
     if away < limit:

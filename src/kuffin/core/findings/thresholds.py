@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 from kuffin.core.errors import BenchError
+from kuffin.core.uncertainty import Accuracy
 
 
 @dataclass(frozen=True)
@@ -76,9 +77,13 @@ OF_KIND: dict[str, tuple[str, ...]] = {
 
 @dataclass(frozen=True)
 class Limits:
-    """The thresholds in use: the usual ones, with those a study has set."""
+    """The thresholds in use: the usual ones, with those a study has set, and what the bench's instruments are good for.
+
+    `instruments` goes by the role of their probes; what is missing counts as usual.
+    """
 
     own: Mapping[str, float] = field(default_factory=dict)
+    instruments: Mapping[str, Accuracy] = field(default_factory=dict)
 
     def of(self, key: str) -> float:
         """A threshold's value in its unit; raises KeyError for an unknown key."""

@@ -10,7 +10,7 @@ from kuffin.app.jobs import Task
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.notebook.entities import Bench, Mount, Run
-from kuffin.notebook.shelf import benches
+from kuffin.notebook.shelf import bench_of
 from kuffin.verdicts.inside import Inside, inside
 
 
@@ -48,7 +48,7 @@ class InsidePage(QWidget):
         study, notebook = self.state.study, self.state.notebook
         if study is None or notebook is None:
             return None
-        return next((b for b in benches(notebook) if b.id == study.bench_id), None)
+        return bench_of(notebook, study.bench_id)
 
     def showEvent(self, event: QShowEvent) -> None:
         super().showEvent(event)
