@@ -337,14 +337,16 @@ class TestCompare:
         for name, what in (
             ("r.csv", "readings"),
             ("v.csv", "verdicts"),
+            ("f.csv", "findings"),
             ("all.json", "everything"),
             ("p.svg", "picture"),
             ("p.png", "picture"),
         ):
             demo_window.studies.write_to(tmp_path / name, what)
         assert len(list(csv.DictReader((tmp_path / "r.csv").open()))) == 12
-        assert len(list(csv.DictReader((tmp_path / "v.csv").open()))) == 24
-        assert json.loads((tmp_path / "all.json").read_text())["question"]
+        assert len(list(csv.DictReader((tmp_path / "v.csv").open()))) == 30
+        assert "air in the" not in (tmp_path / "f.csv").read_text() and "flow off" in (tmp_path / "f.csv").read_text()
+        assert json.loads((tmp_path / "all.json").read_text())["findings"]
         assert "<svg" in (tmp_path / "p.svg").read_text()
         assert not QImage(str(tmp_path / "p.png")).isNull()
         demo_window.studies.write_to(tmp_path / "none" / "r.csv", "readings")
@@ -436,7 +438,7 @@ class TestTheRest:
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
         buttons = [b for b in w.inspect.run_page._facts.findChildren(QPushButton) if b.isVisible()]
-        assert len(buttons) == 4
+        assert len(buttons) == 5
         qtbot.mouseClick(buttons[2], LEFT)
         assert w.working._title.text() == "Sedge, round 1: coolant re-based"
         assert "22 °C + " in w.working._text.toPlainText()

@@ -7,7 +7,6 @@ from PySide6.QtCore import QObject, Signal
 from kuffin.app.jobs import Task
 from kuffin.app.state import State
 from kuffin.notebook.shelf import bench_of
-from kuffin.verdicts.sampleworking import samples_working
 from kuffin.verdicts.working import Link, Working, candidate_working, mount_working, pair_working
 
 
@@ -49,6 +48,8 @@ class Follower(QObject):
         bench = bench_of(notebook, study.bench_id)
 
         def work(_job: Task) -> Working:
+            from kuffin.verdicts.sampleworking import samples_working  # only when it is needed
+
             return samples_working(notebook, study, run, result, school, bench)
 
         self._state.jobs.start("reading the samples", work, self.working.emit, self._state.trouble.emit)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QFileDialog, QWidget
@@ -16,7 +17,9 @@ from kuffin.logs.table import LogTable
 from kuffin.notebook.entities import Run
 from kuffin.notebook.joining import join_log
 from kuffin.notebook.samples import RunData, read_run
-from kuffin.verdicts.joining import Proposal, propose
+
+if TYPE_CHECKING:
+    from kuffin.verdicts.joining import Proposal
 
 
 class Joiner(QObject):
@@ -42,6 +45,7 @@ class Joiner(QObject):
 
         def work(job: Task) -> tuple[RunData, LogTable, Proposal]:
             from kuffin.logs.framelog import read_further_log  # heavy, so only when it is needed
+            from kuffin.verdicts.joining import propose
 
             table = read_further_log(path, job.report)
             data = read_run(notebook, run_id)

@@ -137,10 +137,23 @@ def made_from(study: Study, run: Run, clock: ClockWindow | None = None, limits: 
     return hashlib.sha256(json.dumps(told).encode()).hexdigest()[:32]
 
 
-def run_result(notebook: Notebook, study: Study, run: Run) -> RunResult:
+@dataclass(frozen=True)
+class Ways:
+    """How a study's runs are judged: its protocol's window by the clock, and its checks' thresholds."""
+
+    clock: ClockWindow | None
+    limits: Limits
+
+
+def ways_of(notebook: Notebook, study: Study) -> Ways:
+    """How a study's runs are judged; the same for all of them."""
+    return Ways(clock_window(notebook, study), limits_of(study, bench_of(notebook, study.bench_id)))
+
+
+def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = None) -> RunResult:
     """A run's result: the kept one where nothing it was made from has changed, else worked out anew and kept."""
-    clock = clock_window(notebook, study)
-    limits = limits_of(study, bench_of(notebook, study.bench_id))
+    ways = ways or ways_of(notebook, study)
+    clock, limits = ways.clock, ways.limits
     key = made_from(study, run, clock, limits)
     with notebook.session() as session:
         kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()

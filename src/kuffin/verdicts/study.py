@@ -17,7 +17,7 @@ from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, findings_of
-from kuffin.verdicts.results import RunResult, run_result
+from kuffin.verdicts.results import RunResult, run_result, ways_of
 from kuffin.verdicts.schools import MountReading, SchoolResult
 
 Progress = Callable[[int, int], None]
@@ -91,8 +91,9 @@ def judge(
     mounts = [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
     runs: list[Run] = [r for _, m in mounts for r in m.live_runs]
     results: dict[int, RunResult] = {}
+    ways = ways_of(notebook, study)
     for done, run in enumerate(runs):
-        results[run.id] = run_result(notebook, study, run)
+        results[run.id] = run_result(notebook, study, run, ways)
         if seen is not None:
             seen(run, results[run.id])
         if progress is not None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 
 from PySide6.QtGui import QKeySequence, QShortcut
 from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
@@ -23,6 +23,7 @@ class PagedDesk(QWidget):
         self._row.setSpacing(4)
         self._titles: list[str] = []
         self._keys: list[str] = []
+        self._made_later: dict[int, Callable[[], QWidget]] = {}
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(6)
@@ -35,8 +36,8 @@ class PagedDesk(QWidget):
                 lambda s=step: self._go((self.pages.currentIndex() + s) % max(self.pages.count(), 1))
             )
 
-    def add_pages(self, pages: Sequence[tuple[str, str, QWidget]]) -> None:
-        """Give it its pages: (key, title, widget)."""
+    def add_pages(self, pages: Sequence[tuple[str, str, QWidget | Callable[[], QWidget]]]) -> None:
+        """Give it its pages: (key, title, widget); or what makes the widget when the page is first turned to."""
         for i, (key, title, page) in enumerate(pages):
             self._keys.append(key)
             self._titles.append(title)
@@ -47,7 +48,10 @@ class PagedDesk(QWidget):
             self._row.addWidget(name)
             scroll = QScrollArea()
             scroll.setWidgetResizable(True)
-            scroll.setWidget(page)
+            if isinstance(page, QWidget):
+                scroll.setWidget(page)
+            else:
+                self._made_later[i] = page
             self.pages.addWidget(scroll)
         self._row.addStretch(1)
         remembered = self._settings.value(f"page/{self._name}", self._keys[0])
@@ -68,6 +72,10 @@ class PagedDesk(QWidget):
         self._group.button(i).setText(self._titles[i] + (f"  {note}" if note else ""))
 
     def _go(self, index: int) -> None:
+        if index in self._made_later:
+            scroll = self.pages.widget(index)
+            assert isinstance(scroll, QScrollArea)
+            scroll.setWidget(self._made_later.pop(index)())
         self.pages.setCurrentIndex(index)
         self._group.button(index).setChecked(True)
         self._settings.set_value(f"page/{self._name}", self._keys[index])

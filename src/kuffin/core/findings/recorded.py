@@ -60,6 +60,12 @@ class Recorded:
         return next((t.load_end_s for t in self.traces.values()), float(self.times[-1]) if self.times.size else 0.0)
 
     @property
+    def state_start_s(self) -> float | None:
+        """When the last state of the load began: at the load's start, or at a change of state (a pump or fan set otherwise)."""
+        changed = [t.step_s for t in self.traces.values() if t.step_s is not None]
+        return max(changed) if changed else self.load_start_s
+
+    @property
     def period_s(self) -> float | None:
         return next((t.period_s for t in self.traces.values() if t.period_s is not None), None)
 

@@ -49,8 +49,8 @@ def throttled(run: Recorded, limits: Limits) -> list[Finding]:
 def sags(run: Recorded, limits: Limits) -> list[Finding]:
     """Flow or pump speed that falls over the load."""
     out: list[Finding] = []
-    begin = run.load_start_s
-    if begin is None:
+    begin = run.state_start_s
+    if begin is None or run.load_end_s - begin < 300:
         return out
     inside = (run.times >= begin + 60) & (run.times <= run.load_end_s)
     for role, kind, unit in (("pump", "pump sags", "rpm"), ("flow", "flow sags", "L/h")):

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
+from functools import cached_property
+from typing import TYPE_CHECKING
+
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.inspect import words
-from kuffin.app.desks.inspect.clockpage import ClockPage
-from kuffin.app.desks.inspect.figurespage import FiguresPage
-from kuffin.app.desks.inspect.findingspage import FindingsPage
-from kuffin.app.desks.inspect.heatpage import HeatPage
 from kuffin.app.desks.inspect.runpage import RunPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
@@ -17,9 +16,15 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.paged import PagedDesk
 
+if TYPE_CHECKING:
+    from kuffin.app.desks.inspect.clockpage import ClockPage
+    from kuffin.app.desks.inspect.figurespage import FiguresPage
+    from kuffin.app.desks.inspect.findingspage import FindingsPage
+    from kuffin.app.desks.inspect.heatpage import HeatPage
+
 
 class InspectDesk(QWidget):
-    """A mount's name above; below it the pages: its run, and what was found."""
+    """A mount's name above; below it the pages. All but the run itself are made when they are first turned to."""
 
     working = Signal(object)
     channels_wanted = Signal(int)  # a run's id
@@ -27,7 +32,7 @@ class InspectDesk(QWidget):
 
     def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
-        self._state = state
+        self._state, self._theme, self._settings = state, theme, settings
         self._title = text(style="heading", wrap=False)
         self._state_word = text(style="muted")
         self._empty = text(
@@ -36,20 +41,11 @@ class InspectDesk(QWidget):
             style="muted",
         )
         self.run_page = RunPage(state, theme, settings)
-        self.findings = FindingsPage(state, theme)
+        self.run_page.working.connect(self.working)
+        self.run_page.channels_wanted.connect(self.channels_wanted)
+        self.run_page.join_wanted.connect(self.join_wanted)
+        self.run_page.finding_wanted.connect(self.show_finding)
         self.paged = PagedDesk("inspect", settings)
-        self.heat = HeatPage(state, theme, settings)
-        self.figures = FiguresPage(state)
-        self.clock = ClockPage(state, theme)
-        self.paged.add_pages(
-            [
-                ("run", "The run", self.run_page),
-                ("findings", "Findings", self.findings),
-                ("heat", "Heat path", self.heat),
-                ("figures", "Figures", self.figures),
-                ("clock", "Clock and frames", self.clock),
-            ]
-        )
         head = QHBoxLayout()
         head.addWidget(self._title)
         head.addSpacing(10)
@@ -59,32 +55,72 @@ class InspectDesk(QWidget):
         layout.addLayout(head)
         layout.addWidget(self._empty, 0, Qt.AlignmentFlag.AlignTop)
         layout.addWidget(self.paged, 1)
-        for page in (self.run_page, self.findings, self.heat, self.figures, self.clock):
-            page.working.connect(self.working)
-        self.run_page.channels_wanted.connect(self.channels_wanted)
-        self.run_page.join_wanted.connect(self.join_wanted)
-        self.run_page.finding_wanted.connect(self.show_finding)
-        self.findings.run_wanted.connect(self.show_run)
+        self.paged.add_pages(
+            [
+                ("run", "The run", self.run_page),
+                ("findings", "Findings", lambda: self.findings),
+                ("heat", "Heat path", lambda: self.heat),
+                ("figures", "Figures", lambda: self.figures),
+                ("clock", "Clock and frames", lambda: self.clock),
+            ]
+        )
         state.mount_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
         state.so_far_changed.connect(self._renew_so_far)
         self.renew()
 
+    @cached_property
+    def findings(self) -> FindingsPage:
+        """What was found in the study."""
+        from kuffin.app.desks.inspect.findingspage import FindingsPage
+
+        page = FindingsPage(self._state, self._theme)
+        page.working.connect(self.working)
+        page.run_wanted.connect(self.show_run)
+        return page
+
+    @cached_property
+    def heat(self) -> HeatPage:
+        """The staircases."""
+        from kuffin.app.desks.inspect.heatpage import HeatPage
+
+        page = HeatPage(self._state, self._theme, self._settings)
+        page.working.connect(self.working)
+        return page
+
+    @cached_property
+    def figures(self) -> FiguresPage:
+        """The run's figures."""
+        from kuffin.app.desks.inspect.figurespage import FiguresPage
+
+        page = FiguresPage(self._state)
+        page.working.connect(self.working)
+        return page
+
+    @cached_property
+    def clock(self) -> ClockPage:
+        """Clock and frames."""
+        from kuffin.app.desks.inspect.clockpage import ClockPage
+
+        page = ClockPage(self._state, self._theme)
+        page.working.connect(self.working)
+        return page
+
     def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
         self.run_page.set_theme(theme)
-        self.findings.set_theme(theme)
-        self.heat.set_theme(theme)
-        self.clock.set_theme(theme)
+        for made in ("findings", "heat", "clock"):
+            if made in self.__dict__:
+                getattr(self, made).set_theme(theme)
 
     def renew(self) -> None:
         """Show the chosen mount as it is now."""
         mount, verdict, run = self._state.mount(), self._state.verdict, self.run_page.run()
         there = mount is not None and run is not None
         if mount is not None and run is not None:
+            result = verdict.results.get(run.id) if verdict else None
             self._title.setText(f"{mount.candidate.name}, round {mount.round}")
-            self._state_word.setText(
-                words.state_words(verdict, mount, verdict.results.get(run.id) if verdict else None)
-            )
+            self._state_word.setText(words.state_words(verdict, mount, result))
         self._title.setVisible(there)
         self._state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0
