@@ -54,15 +54,15 @@ def extremes(values: Array) -> Extremes | None:
     values : ndarray, shape (n,)
         As recorded; missing is NaN.
     """
-    x = values[np.isfinite(values)]
-    n = x.size
+    seen = values[np.isfinite(values)]
+    n = seen.size
     if n < 10:
         return None
-    mean, scatter = float(x.mean()), float(x.std(ddof=1))
+    mean, scatter = float(seen.mean()), float(seen.std(ddof=1))
     # neighbours that move together are fewer independent ones
-    r = float(np.corrcoef(x[:-1], x[1:])[0, 1]) if scatter > 0 and n > 20 else 0.0
+    r = float(np.corrcoef(seen[:-1], seen[1:])[0, 1]) if scatter > 0 and n > 20 else 0.0
     effective = max(n * (1 - max(r, 0.0)) / (1 + max(r, 0.0)), 3.0)
     here, longer = expected_highest(effective), expected_highest(2 * effective)
     return Extremes(
-        mean, scatter, float(x.max()), float(np.percentile(x, 99)), here * scatter, (longer - here) * scatter, n
+        mean, scatter, float(seen.max()), float(np.percentile(seen, 99)), here * scatter, (longer - here) * scatter, n
     )
