@@ -368,8 +368,10 @@ class TestPractice:
         QTest.keyClick(window.run.page.big, Qt.Key.Key_Space)
         page = window.run.practice_page
         assert window.run._stack.currentWidget() is page
+        assert window.header.next.text().endswith("say what was wrong")  # what was found would give it away
         page.choices.button(2).click()
         page.tell.click()
+        assert "look at Tern, round 4" in window.header.next.text()
         assert page.answer.text().startswith("Not trapped air: it was bad contact.")
         press(page, "Look at the run")
         assert window.stack.currentWidget() is window.inspect

@@ -73,14 +73,19 @@ class Header(QWidget):
             self.hint.setText("")
             return
         line = verdict_line(verdict, next_mount(study))
-        self.step = line.step
+        step = line.step
+        if self._state.untold and step.action == "inspect":
+            step = NextStep(
+                "say what was wrong", "what Kuffin noticed is told after you have said it", "run", step.mount_id
+            )
+        self.step = step
         counting = sum(r.left_out is None and r.value is not None for r in verdict.main.readings)
         after = f", after {several(counting, 'mount')}" if counting else ""
         self.verdict.setText(f"So far{after}: {line.sentence}")
         self.next.setVisible(True)
-        self.next.setText(f"Next  ▸  {line.step.label}")
-        self.next.setAccessibleName(f"Next: {line.step.label}")
-        self.hint.setText(line.step.hint)
+        self.next.setText(f"Next  ▸  {step.label}")
+        self.next.setAccessibleName(f"Next: {step.label}")
+        self.hint.setText(step.hint)
 
     def explain(self) -> None:
         """Show what the verdict line rests on."""

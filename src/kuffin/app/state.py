@@ -47,6 +47,7 @@ class State(QObject):
         self.study: Study | None = None
         self.verdict: StudyVerdict | None = None
         self.mount_id: int | None = None
+        self.untold = False  # practice: what was found is told after the person has said what it was
         self.so_far = SoFar()
         self._judging: Job | None = None
         self._generation = 0
@@ -70,6 +71,7 @@ class State(QObject):
         if self.notebook is not None:
             self.notebook.close()
         self.notebook = self.study = self.verdict = self.mount_id = None
+        self.untold = False
 
     # --- study and verdict -----------------------------------------------------------------------------------------
 
@@ -190,6 +192,11 @@ class State(QObject):
         """A candidate's place, which fixes its colour and shape."""
         names = [] if self.study is None else [c.name for c in self.study.live_candidates]
         return names.index(candidate) if candidate in names else 0
+
+    def tell_all(self) -> None:
+        """What was found in a practice run may be seen now."""
+        self.untold = False
+        self.verdict_changed.emit()
 
     def attempt(self, action: object, *args: object, **kwargs: object) -> object:
         """Make an edit; what goes wrong is said, not thrown."""

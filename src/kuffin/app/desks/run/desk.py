@@ -60,6 +60,7 @@ class RunDesk(QWidget):
         self.practice_page = PracticePage()
         self.practice_page.again.connect(self.practise_wanted)
         self.practice_page.look.connect(self.look_at_run)
+        self.practice_page.told.connect(state.tell_all)
         self._stack = QStackedLayout(self)
         self._stack.addWidget(self.ready)
         self._stack.addWidget(self.page)
@@ -340,6 +341,7 @@ class RunDesk(QWidget):
     def practise(self, practice: Practice) -> None:
         """Hide a fault in the next run."""
         self.choosing.practice = practice
+        self.state.untold = True
         self._shown = None
         self.choosing.chosen = None
         self.renew()

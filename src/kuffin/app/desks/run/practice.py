@@ -19,6 +19,7 @@ class PracticePage(QWidget):
 
     again = Signal()
     look = Signal()
+    told = Signal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -103,3 +104,4 @@ class PracticePage(QWidget):
         self.answer.setText(f"{verdict} {fault.told} {fault.seen_by}")
         self.tell.setEnabled(False)
         self._after.show()
+        self.told.emit()
