@@ -48,7 +48,7 @@ def at_rest(qtbot: QtBot, window: MainWindow) -> Callable[[], None]:
     """Wait until the window has nothing left to do."""
 
     def wait() -> None:
-        qtbot.waitUntil(lambda: not window.jobs.running, timeout=30_000)
+        qtbot.waitUntil(lambda: not window.jobs.running, timeout=90_000)
         qtbot.wait(20)
 
     return wait

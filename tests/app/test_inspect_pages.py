@@ -197,10 +197,10 @@ class TestTheRun:
         assert "is no window" in w.strip.trouble.text()
         write_cell(w.plan.protocol.table, 1, 8, "27-30")
         at_rest()
-        assert w.plan.protocol.table.item(1, 8).text() == "27 to 30 min"
+        assert w.plan.protocol.table.item(1, 8).text() == "27–30 min"
         open_mount(w, "Sedge", 1, at_rest)
         assert "window by the clock; found: " in w.inspect.run_page._answer.text()
-        assert "set by clock" in w.inspect._state_word.text()
+        assert "set by the clock" in w.inspect._state_word.text()
         region = w.inspect.run_page.plot._region
         assert region is not None and region.getRegion() == pytest.approx((31.0, 34.0), abs=0.1)  # load from minute 4
 

@@ -42,6 +42,7 @@ class TestCompareModel:
             "Coolant over air",
             "Coolant re-based to a room of 22 °C",
             "Coolant over air, per watt, as kelvins at 182 W",
+            "Coolant over air, whole trace, as kelvins at 182 W",
         ]
 
     def test_a_school_that_judges_otherwise_is_named(self, verdict: StudyVerdict) -> None:

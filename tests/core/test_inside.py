@@ -134,8 +134,8 @@ def test_steps_pile_up_to_levels_with_their_intervals() -> None:
 @pytest.mark.parametrize(
     ("written", "read", "again"),
     [
-        ("27 to 30 min", (27.0, 30.0), "27 to 30 min"),
-        ("27-30", (27.0, 30.0), "27 to 30 min"),
+        ("27 to 30 min", (27.0, 30.0), "27–30 min"),
+        ("27-30", (27.0, 30.0), "27–30 min"),
         ("last 3 min", (None, 3.0), "last 3 min"),
         ("from 12,5", (12.5, None), "from 12.5 min"),
         ("found", (None, None), "found"),

@@ -57,6 +57,7 @@ class Header(QWidget):
         layout.addLayout(bottom)
         state.study_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
+        state.so_far_changed.connect(self._renew_so_far)
         self.renew()
 
     def renew(self) -> None:
@@ -68,7 +69,10 @@ class Header(QWidget):
         self.question.setText(study.question)
         self._switch.setText(f"{study.name if study.name != study.question else 'studies'}  ▾")
         if verdict is None or verdict.study_id != study.id:
-            self.verdict.setText("Reading the runs …")
+            stopped = not self._state.busy and self._state.so_far.share
+            self.verdict.setText(
+                "Stopped before all runs were read: go on from Inspect, Findings." if stopped else "Reading the runs …"
+            )
             self.next.setVisible(False)
             self.hint.setText("")
             return
@@ -86,6 +90,10 @@ class Header(QWidget):
         self.next.setText(f"Next  ▸  {step.label}")
         self.next.setAccessibleName(f"Next: {step.label}")
         self.hint.setText(step.hint)
+
+    def _renew_so_far(self) -> None:
+        if self._state.verdict is None:
+            self.renew()
 
     def explain(self) -> None:
         """Show what the verdict line rests on."""

@@ -65,7 +65,7 @@ def window_words(step: Step) -> str:
         return "found"
     if begin is None:
         return f"last {end:g} min"
-    return f"from {begin:g} min" if end is None else f"{begin:g} to {end:g} min"
+    return f"from {begin:g} min" if end is None else f"{begin:g}–{end:g} min"
 
 
 def read_window(written: str) -> tuple[float | None, float | None]:

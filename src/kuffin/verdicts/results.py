@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import contextlib
 import hashlib
 import json
 from dataclasses import asdict, dataclass, field
@@ -23,7 +24,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.wholetrace import WholeReading, kept, whole_fits, with_sum
 
-METHOD_VERSION = 11
+METHOD_VERSION = 12
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {
@@ -55,8 +56,8 @@ class RunResult:
         Whether the window was set by a person, or by the protocol's clock.
     window_by : str
         ``hand``, ``clock`` or ``found``.
-    detected : Settled or None
-        Where the window was set: what would have been found in the main trace.
+    detected : dict of Settled
+        Where the window was set: what would have been found, by trace.
     figures : dict
         What the mount is held against its siblings by; see `kuffin.core.findings.figures`.
     whole : dict of WholeReading
@@ -73,7 +74,7 @@ class RunResult:
     by_hand: bool = False
     roles: dict[str, str] = field(default_factory=dict)
     window_by: str = "found"
-    detected: Settled | None = None
+    detected: dict[str, Settled] = field(default_factory=dict)
     figures: dict[str, float] = field(default_factory=dict)
     whole: dict[str, WholeReading] = field(default_factory=dict)
     findings: tuple[Finding, ...] = ()
@@ -261,15 +262,14 @@ def evaluate(
     """
     s = signals(data, list(data.channels))
     main_name = main_trace(study.under_test)
-    detected: Settled | None = None
+    detected: dict[str, Settled] = {}
     by = "hand" if window is not None else "found"
-    if window is not None or clock is not None:
-        try:
-            detected = settle_trace(s, main_name, study.tolerance_k).summary()
-        except TraceError:
-            detected = None
-    if window is None and clock is not None and detected is not None and detected.load_start_s is not None:
-        window, by = clock.on(detected.load_start_s, detected.load_end_s), "clock"
+    for trace in traces_for(study.under_test) if window is not None or clock is not None else ():
+        with contextlib.suppress(TraceError):  # it is said below, of the window itself
+            detected[trace] = settle_trace(s, trace, study.tolerance_k).summary()
+    load = next((t for t in detected.values() if t.load_start_s is not None), None)
+    if window is None and clock is not None and load is not None and load.load_start_s is not None:
+        window, by = clock.on(load.load_start_s, load.load_end_s), "clock"
     traces, problems = {}, {}
     for trace in traces_for(study.under_test):
         try:
@@ -285,7 +285,7 @@ def evaluate(
             part = values[inside & np.isfinite(values)]
             if part.size:
                 means[name] = (float(part.mean()), float(part.std()))
-    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None)
+    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None, by == "clock")
     found = check_run(
         seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits or limits_of(study)
     )
@@ -314,7 +314,7 @@ def _settled(v: dict[str, Any]) -> Settled:
 
 
 def _from_json(values: dict[str, Any]) -> RunResult:
-    span, detected = values["window_s"], values["detected"]
+    span = values["window_s"]
     return RunResult(
         {k: _settled(v) for k, v in values["traces"].items()},
         values["problems"],
@@ -324,7 +324,7 @@ def _from_json(values: dict[str, Any]) -> RunResult:
         values["by_hand"],
         values["roles"],
         values["window_by"],
-        None if detected is None else _settled(detected),
+        {k: _settled(v) for k, v in values["detected"].items()},
         values["figures"],
         {k: WholeReading(**{**v, "span_s": tuple(v["span_s"])}) for k, v in values["whole"].items()},
         tuple(Finding.from_plain(f) for f in values["findings"]),

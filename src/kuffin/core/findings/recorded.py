@@ -39,6 +39,8 @@ class Recorded:
         What was settled, by trace.
     by_hand : bool
         Whether the window was set by a person or by the clock.
+    by_clock : bool
+        Whether it was the protocol's clock, the same for all mounts.
     """
 
     times: Array
@@ -47,6 +49,7 @@ class Recorded:
     traces: Mapping[str, Settled] = field(default_factory=dict)
     window_s: tuple[float, float] | None = None
     by_hand: bool = False
+    by_clock: bool = False
     _clean: dict[str, Array] = field(default_factory=dict, repr=False, compare=False)
 
     @property

@@ -57,7 +57,7 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
     if trace is None:
         return "cannot be judged" + kept
     if result.by_hand:
-        return f"window set by {result.window_by}" + kept
+        return f"window set by {'the clock' if result.window_by == 'clock' else 'hand'}" + kept
     if trace.settled:
         return f"settled after {(trace.settled_at_s or 0) / 60:.0f} min{_still_to_go(v, trace)}" + kept
     return ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
@@ -91,11 +91,13 @@ def answer(v: StudyVerdict | None, reading: MountReading | None, result: RunResu
         return f"no reading: {reading.problem}"
     mark = "" if reading.settled else "  (heading for; not settled)"
     said = f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
-    if result is not None and result.detected is not None and result.window_by != "found":
-        found = result.detected
+    found = result.detected.get(v.school.trace) if result is not None else None
+    if result is not None and found is not None and result.window_by != "found":
         by = "by the clock" if result.window_by == "clock" else "by hand"
         begin, end = (x / 60 for x in found.window_s)
-        said += f"\nwindow {by}; found: {number(begin, 0)} to {number(end, 0)} min, {number(found.value, 2)} ± {number(found.u95, 2)} K"
+        value = v.school.shown(found.value, v.reference_power_w, v.reference_air_c)
+        u95 = v.school.shown_u95(found.u95, v.reference_power_w)
+        said += f"\nwindow {by}; found: {number(begin, 0)} to {number(end, 0)} min, {number(value, 2)} ± {number(u95, 2)} {v.school.unit}"
         said += "" if found.settled else ", not settled"
     return said
 

@@ -33,7 +33,8 @@ _KEYS = (
     "window",
     "ask",
 )
-_SETTLES = {"detect": "when it has settled", "clock": "by the clock"}
+_SETTLES = {"detect": "by itself", "clock": "by the clock"}
+_AS_IS = "as is"
 _FIELDS = {
     2: Field("power_w", "power", "number", "W", (), 0, 5000),
     3: Field("pump_percent", "pump", "number", "%", (), 0, 100),
@@ -142,7 +143,7 @@ class ProtocolPage(Page):
 
     def _row(self, step: Step, tau_s: float) -> list[str]:
         def shown(value: float | None, unit: str) -> str:
-            return "as it stands" if value is None else f"{value:g} {unit}"
+            return _AS_IS if value is None else f"{value:g} {unit}"
 
         return [
             step.name,
@@ -194,7 +195,9 @@ class ProtocolPage(Page):
         value: object = content.strip()
         try:
             if column in _FIELDS:
-                value = None if content.strip() in {"", "as it stands"} else read_field(_FIELDS[column], content)
+                value = (
+                    None if content.strip() in {"", _AS_IS, "as it stands"} else read_field(_FIELDS[column], content)
+                )
                 if value is None and column in {6, 7}:
                     value = 0.0
             elif column == 5:
