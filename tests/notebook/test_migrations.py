@@ -77,3 +77,15 @@ def test_where_it_cannot_be_brought_up_to_date_it_stays_as_it_was(old: Path, mon
         Notebook.open(old)
     assert old.read_bytes() == before
     assert [p.name for p in old.parent.iterdir()] == ["spring.kuffin"]
+
+
+def test_a_mount_that_was_kept_as_a_whole_keeps_its_reason(old: Path) -> None:
+    db = sqlite3.connect(old)
+    db.execute("UPDATE mount SET kept_because = 'seen on the print'")
+    db.commit()
+    db.close()
+    notebook = Notebook.open(old)
+    (mount,) = notebook.study(1).live_candidates[0].live_mounts
+    assert [(a.kind, a.reason) for a in mount.answers] == [("*", "seen on the print")]
+    assert mount.kept_because == "seen on the print" and mount.live_runs[0].joins_id is None
+    notebook.close()
