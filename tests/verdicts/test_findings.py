@@ -172,11 +172,11 @@ def test_the_whole_trace_is_a_school_of_its_own(demo_notebook: Notebook) -> None
 
 
 def test_heat_balance_extremes_and_boost_of_a_sound_run(demo_notebook: Notebook) -> None:
-    seen = inside(demo_notebook, demo_notebook.study(1), of(demo_notebook, ("Sedge", 1)), benches(demo_notebook)[0])
+    seen = inside(demo_notebook, demo_notebook.study(1), of(demo_notebook, ("Sedge", 1)))
     assert seen.balance is not None
     assert abs(seen.balance.closure - 1) < seen.balance.closure_u95
     text = balance_working(seen).as_text()
-    assert "ρ·c_p·V̇" in text and f"{seen.balance.closure:.3f}" in text
+    assert "for 20 % propylene glycol" in text and "ρ·c_p·V̇" in text and f"{seen.balance.closure:.3f}" in text
     assert seen.rest_k == pytest.approx(0, abs=0.2)
     assert seen.boost is not None and seen.boost.steps[0].to_mhz == 4675  # the bench loses 5 MHz a kelvin above 58 °C
     assert seen.throttling is None

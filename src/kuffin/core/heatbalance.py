@@ -37,6 +37,20 @@ class HeatBalance:
     flow_l_h: float
     power_w: float
     shares: tuple[tuple[str, float], ...]
+    coolant: str = "water"
+
+
+@dataclass(frozen=True)
+class Mix:
+    """What the coolant is: its glycol, and how much of the mix is that, % by mass; none and 0 is water."""
+
+    glycol: str = "none"
+    share_percent: float = 0.0
+
+    @property
+    def words(self) -> str:
+        """In words."""
+        return "water" if self.share_percent == 0 else f"{self.share_percent:g} % {self.glycol}"
 
 
 def known_u(

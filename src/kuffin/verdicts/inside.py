@@ -2,24 +2,24 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
 from kuffin.core.boost import Boost, Throttling, boost, throttling
 from kuffin.core.errors import KuffinError, TraceError
 from kuffin.core.extremes import Extremes, extremes
-from kuffin.core.findings import Recorded
+from kuffin.core.findings import Limits, Recorded
 from kuffin.core.findings.figures import at_rest, core_spread
 from kuffin.core.findings.recorded import mean_of
 from kuffin.core.frames import FrameRates, frame_rates
 from kuffin.core.greybox import WholeTrace
 from kuffin.core.heatbalance import HeatBalance, closure, known_u
 from kuffin.logs.framelog import is_frame_time
-from kuffin.notebook.entities import Bench, Run, Study
+from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.samples import RunData, read_own, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.results import accuracies, run_result
+from kuffin.verdicts.results import run_result, ways_of
 from kuffin.verdicts.signals import signals
 from kuffin.verdicts.wholetrace import whole_fits
 
@@ -70,13 +70,14 @@ class Inside:
     frame_problem: str = ""
 
 
-def inside(notebook: Notebook, study: Study, run: Run, bench: Bench | None = None) -> Inside:
+def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     """Work a run out from its samples."""
-    result = run_result(notebook, study, run)
+    ways = ways_of(notebook, study)
+    result = run_result(notebook, study, run, ways)
     data = read_run(notebook, run.id)
     seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
     whole, problems = whole_fits(signals(data, list(data.channels)), seen)
-    balance, why = _balance(seen, bench)
+    balance, why = _balance(seen, ways.of(study, run.mount.candidate))
     frames, frame_problem = _frames(notebook, run)
     loaded, window = seen.loaded(), seen.windowed()
     die, clock = seen.die(), seen.get("clock")
@@ -112,7 +113,7 @@ def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
     return tuple(out)
 
 
-def _balance(seen: Recorded, bench: Bench | None) -> tuple[HeatBalance | None, str]:
+def _balance(seen: Recorded, limits: Limits) -> tuple[HeatBalance | None, str]:
     window = seen.windowed()
     into, out, flow, power = (mean_of(seen.get(r), window) for r in ("coolant_in", "coolant_out", "flow", "power"))
     lacking = [
@@ -120,9 +121,20 @@ def _balance(seen: Recorded, bench: Bench | None) -> tuple[HeatBalance | None, s
     ]
     if into is None or out is None or flow is None or power is None:
         return None, f"no {' and no '.join(lacking)} in the window"
-    pair, flow_u, power_u = known_u(accuracies(bench), into, out, flow, power)
+    pair, flow_u, power_u = known_u(limits.instruments, into, out, flow, power)
     try:
-        return closure(into, out, flow, power, pair_u_k=pair, flow_u=flow_u, power_u=power_u), ""
+        found = closure(
+            into,
+            out,
+            flow,
+            power,
+            glycol=limits.mix.glycol,
+            share_percent=limits.mix.share_percent,
+            pair_u_k=pair,
+            flow_u=flow_u,
+            power_u=power_u,
+        )
+        return replace(found, coolant=limits.mix.words), ""
     except KuffinError as error:
         return None, str(error)
 

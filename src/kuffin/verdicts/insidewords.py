@@ -31,7 +31,7 @@ def balance_working(x: Inside) -> Working:
         return out
     out.lines += [
         ("Rise of the coolant", f"T_out − T_in = {number(b.rise_k, 2)} K in the window"),
-        ("Coolant", f"ρ = {number(b.density_kg_m3, 1)} kg/m³, c_p = {number(b.heat_capacity_j_kg_k, 0)} J/(kg·K) at its mean temperature (water, unless the bench's coolant says otherwise)"),
+        ("Coolant", f"ρ = {number(b.density_kg_m3, 1)} kg/m³, c_p = {number(b.heat_capacity_j_kg_k, 0)} J/(kg·K) at its mean temperature, for {b.coolant}"),
         ("Heat", f"Q = ρ·c_p·V̇·(T_out − T_in) = {number(b.density_kg_m3, 1)} × {number(b.heat_capacity_j_kg_k, 0)} × {number(b.flow_l_h, 1)}/3.6e6 × {number(b.rise_k, 2)} = {number(b.heat_w, 1)} W"),
         ("Closure", f"Q/P = {number(b.heat_w, 1)}/{number(b.power_w, 1)} = {number(b.closure, 3)} ± {number(b.closure_u95, 3)}"),
         ("Where its uncertainty comes from", ", ".join(f"{name} {number(100 * share, 0)} %" for name, share in b.shares)),

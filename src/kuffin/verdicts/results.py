@@ -5,26 +5,29 @@ from __future__ import annotations
 import contextlib
 import hashlib
 import json
-from dataclasses import asdict, dataclass, field
+from dataclasses import asdict, dataclass, field, replace
 from typing import Any
 
 import numpy as np
 from sqlalchemy import select
 from sqlalchemy.dialects.sqlite import insert
 
+from kuffin.core.coolanttable import SHARES_PERCENT, TABLE
 from kuffin.core.errors import TraceError
 from kuffin.core.findings import Finding, Limits, Recorded, check_run, figures
+from kuffin.core.heatbalance import Mix
 from kuffin.core.protocol import from_plain
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.core.uncertainty import Accuracy
-from kuffin.notebook.entities import Bench, Protocol, Reading, Run, Study
+from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run
-from kuffin.notebook.shelf import bench_of
+from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.configurations import parts_of
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.wholetrace import WholeReading, kept, whole_fits, with_sum
 
-METHOD_VERSION = 12
+METHOD_VERSION = 13
 
 # trace -> (part, over, per watt)
 TRACES: dict[str, tuple[str, str, bool]] = {
@@ -140,21 +143,33 @@ def made_from(study: Study, run: Run, clock: ClockWindow | None = None, limits: 
 
 @dataclass(frozen=True)
 class Ways:
-    """How a study's runs are judged: its protocol's window by the clock, and its checks' thresholds."""
+    """How a study's runs are judged: its protocol's window by the clock, its checks' thresholds, its bench and the shelf."""
 
     clock: ClockWindow | None
     limits: Limits
+    bench: Bench | None
+    shelf: tuple[Part, ...]
+
+    def of(self, study: Study, candidate: Candidate) -> Limits:
+        """The thresholds for one candidate's runs, with the coolant that they are run with."""
+        coolant = parts_of(study, candidate, self.bench, self.shelf).get("coolant")
+        glycol = str(coolant.fields.get("glycol") or "none") if coolant is not None else "none"
+        share = coolant.fields.get("share_percent") if coolant is not None else None
+        if glycol not in TABLE or not share:
+            return self.limits
+        return replace(self.limits, mix=Mix(glycol, min(float(share), float(SHARES_PERCENT[-1]))))
 
 
 def ways_of(notebook: Notebook, study: Study) -> Ways:
     """How a study's runs are judged; the same for all of them."""
-    return Ways(clock_window(notebook, study), limits_of(study, bench_of(notebook, study.bench_id)))
+    bench = bench_of(notebook, study.bench_id)
+    return Ways(clock_window(notebook, study), limits_of(study, bench), bench, tuple(parts(notebook)))
 
 
 def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = None) -> RunResult:
     """A run's result: the kept one where nothing it was made from has changed, else worked out anew and kept."""
     ways = ways or ways_of(notebook, study)
-    clock, limits = ways.clock, ways.limits
+    clock, limits = ways.clock, ways.of(study, run.mount.candidate)
     key = made_from(study, run, clock, limits)
     with notebook.session() as session:
         kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()

@@ -83,7 +83,17 @@ def open_balance(run: Recorded, limits: Limits) -> list[Finding]:
     if t_in is None or t_out is None or v is None or p is None or p <= 1 or v <= 0:
         return []
     pair, flow_u, power_u = known_u(limits.instruments, t_in, t_out, v, p)
-    found = closure(t_in, t_out, v, p, pair_u_k=pair, flow_u=flow_u, power_u=power_u)
+    found = closure(
+        t_in,
+        t_out,
+        v,
+        p,
+        glycol=limits.mix.glycol,
+        share_percent=limits.mix.share_percent,
+        pair_u_k=pair,
+        flow_u=flow_u,
+        power_u=power_u,
+    )
     away = 100 * (abs(found.closure - 1) - found.closure_u95)
     limit = limits.of("closure_percent")
     if away < limit:

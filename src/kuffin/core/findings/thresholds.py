@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 from kuffin.core.errors import BenchError
+from kuffin.core.heatbalance import Mix
 from kuffin.core.uncertainty import Accuracy
 
 
@@ -79,11 +80,12 @@ OF_KIND: dict[str, tuple[str, ...]] = {
 class Limits:
     """The thresholds in use: the usual ones, with those a study has set, and what the bench's instruments are good for.
 
-    `instruments` goes by the role of their probes; what is missing counts as usual.
+    `instruments` goes by the role of their probes; what is missing counts as usual. `mix` is the coolant in the loop.
     """
 
     own: Mapping[str, float] = field(default_factory=dict)
     instruments: Mapping[str, Accuracy] = field(default_factory=dict)
+    mix: Mix = field(default_factory=Mix)
 
     def of(self, key: str) -> float:
         """A threshold's value in its unit; raises KeyError for an unknown key."""

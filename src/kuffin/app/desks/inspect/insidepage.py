@@ -64,10 +64,9 @@ class InsidePage(QWidget):
             return
         self._key, self.inside = key, None
         self.show_run()
-        bench = self.bench()
 
         def work(_job: Task) -> Inside:
-            return inside(notebook, study, run, bench)
+            return inside(notebook, study, run)
 
         def done(found: object) -> None:
             if self._key == key and isinstance(found, Inside):
