@@ -121,6 +121,37 @@ def test_sensors_that_drop_out_spike_or_cannot_be() -> None:
     assert found["clock gap"].value == pytest.approx(102, abs=3) and "within the window" in found["clock gap"].seen
 
 
+def test_a_hot_start_and_probes_that_hang_apart_are_told() -> None:
+    run = recorded()
+    left = 6.0 * np.exp(-run.times / 400.0)  # what the run before left in the loop
+    values = dict(run.values)
+    values["Coolant in"] = values["Coolant in"] + np.where(run.times < 240, left, 6.0 * np.exp(-run.times / 400.0))
+    hot = kinds(judged(run.times, values, run.roles))
+    assert "still falling" in hot["hot start"].seen and not hot["hot start"].serious  # it settled all the same
+    assert "warm at rest" not in hot
+    beside = dict(run.values, Exhaust=run.values["Air in"] + 1.4)
+    apart = kinds(judged(run.times, beside, (*run.roles, ("Exhaust", "air_in"))))
+    assert (
+        apart["air probes disagree"].serious
+        and "Exhaust reads 1.4 K more than Air in" in apart["air probes disagree"].seen
+    )
+
+
+def test_power_that_drifts_and_clock_lost_at_the_limit_are_told() -> None:
+    run = recorded()
+    begin, end = run.window_s or (0.0, 0.0)
+    values = dict(run.values)
+    late = np.clip((run.times - begin) / (end - begin), 0, 1)
+    values["Package power"] = values["Package power"] * (1 + 0.08 * late)
+    found = kinds(Recorded(run.times, values, run.roles, run.traces, run.window_s))
+    assert found["power drifts"].serious and found["power drifts"].value == pytest.approx(7.7, abs=0.6)
+    at_limit = np.where(run.times > 600, np.minimum(values["Hot spot"] + 25, 88.0), values["Hot spot"])
+    values["Hot spot"] = at_limit
+    values["Clock"] = np.where(at_limit >= 87.5, 4000.0, values["Clock"])
+    found = kinds(Recorded(run.times, values, run.roles, run.traces, run.window_s))
+    assert "4000 MHz while the temperature stood at 88 °C" in found["throttled"].seen
+
+
 def test_a_window_that_cuts_passes_is_told() -> None:
     looped = replace(PLAN, load=Load("batch", 180.0, 96.0, 7.0))
     cut = kinds(recorded(looped, window=(1500.0, 1500.0 + 2.5 * 96)))
