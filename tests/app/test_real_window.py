@@ -43,8 +43,21 @@ print(window.header.verdict.text())
 QTest.mouseClick(window.header.next, Qt.MouseButton.LeftButton)
 rest()
 print(window.inspect._title.text())
-QTest.keyClicks(window.inspect.run_page.answers.reason, "air in the radiator")
-QTest.keyClick(window.inspect.run_page.answers.reason, Qt.Key.Key_Return)
+window.activateWindow()
+assert QTest.qWaitForWindowActive(window)
+QTest.keyClick(window, Qt.Key.Key_PageDown, Qt.KeyboardModifier.ControlModifier)
+rest()
+assert window.inspect.paged.page == "findings"
+findings = window.inspect.findings
+while findings.shown.label != "Bulrush, round 2" or findings.shown.finding.kind != "flow off":
+    QTest.keyClick(findings.list, Qt.Key.Key_Down)
+    rest()
+place = findings.picture.mapTo(window, findings.picture.rect().topLeft())
+shot = window.grab().toImage()
+drawn = {shot.pixelColor(place.x() + x, place.y() + 62).name() for x in range(0, findings.picture.width())}
+assert looks.LIGHT.warn in drawn, "this mount is not in the finding's picture"
+QTest.keyClicks(findings.answers.reason, "air in the radiator")
+QTest.keyClick(findings.answers.reason, Qt.Key.Key_Return)
 rest()
 window.show_desk("Compare")
 rest()
