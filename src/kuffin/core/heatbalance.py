@@ -53,6 +53,9 @@ class Mix:
         return "water" if self.share_percent == 0 else f"{self.share_percent:g} % {self.glycol}"
 
 
+WATER = Mix()
+
+
 def known_u(
     instruments: Mapping[str, Accuracy], in_c: float, out_c: float, flow_l_h: float, power_w: float
 ) -> tuple[float, float, float]:
@@ -104,8 +107,7 @@ def closure(
     flow_l_h: float,
     power_w: float,
     *,
-    glycol: str = "none",
-    share_percent: float = 0.0,
+    mix: Mix = WATER,
     pair_u_k: float = float(USUAL_PAIR_U_K),
     flow_u: float = USUAL_FLOW_U,
     power_u: float = USUAL_POWER_U,
@@ -116,6 +118,7 @@ def closure(
     ----------
     in_c, out_c : float
         Coolant into and out of the block.
+    mix : Mix
     pair_u_k : float
         Standard uncertainty of the two probes' difference.
     flow_u, power_u : float
@@ -128,7 +131,7 @@ def closure(
     """
     if not flow_l_h > 0 or not power_w > 0:
         raise TraceError("a heat balance needs flow and power above nothing")
-    density, capacity = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), glycol, share_percent)
+    density, capacity = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), mix.glycol, mix.share_percent)
     per_kelvin = density * capacity * flow_l_h / 3.6e6
     rise = out_c - in_c
     heat = per_kelvin * rise
@@ -148,4 +151,5 @@ def closure(
         flow_l_h,
         power_w,
         tuple((name, u * u / total) for name, u in parts.items()),
+        mix.words,
     )

@@ -2,19 +2,20 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 import numpy as np
 
 from kuffin.core.boost import Boost, Throttling, boost, throttling
-from kuffin.core.errors import KuffinError, TraceError
+from kuffin.core.errors import TraceError
 from kuffin.core.extremes import Extremes, extremes
-from kuffin.core.findings import Limits, Recorded
+from kuffin.core.findings import Recorded
 from kuffin.core.findings.figures import at_rest, core_spread
 from kuffin.core.findings.recorded import mean_of
+from kuffin.core.findings.running import heat_balance
 from kuffin.core.frames import FrameRates, frame_rates
 from kuffin.core.greybox import WholeTrace
-from kuffin.core.heatbalance import HeatBalance, closure, known_u
+from kuffin.core.heatbalance import HeatBalance
 from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.samples import RunData, read_own, read_run
@@ -77,7 +78,7 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     data = read_run(notebook, run.id)
     seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
     whole, problems = whole_fits(signals(data, list(data.channels)), seen)
-    balance, why = _balance(seen, ways.of(study, run.mount.candidate))
+    balance, why = heat_balance(seen, ways.of(study, run.mount.candidate))
     frames, frame_problem = _frames(notebook, run)
     loaded, window = seen.loaded(), seen.windowed()
     die, clock = seen.die(), seen.get("clock")
@@ -111,32 +112,6 @@ def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
         if mean is not None:
             out.append(Idle(name, mean, float(np.nanstd(x[inside])), data.units.get(name)))
     return tuple(out)
-
-
-def _balance(seen: Recorded, limits: Limits) -> tuple[HeatBalance | None, str]:
-    window = seen.windowed()
-    into, out, flow, power = (mean_of(seen.get(r), window) for r in ("coolant_in", "coolant_out", "flow", "power"))
-    lacking = [
-        n for n, x in (("coolant in", into), ("coolant out", out), ("flow", flow), ("power", power)) if x is None
-    ]
-    if into is None or out is None or flow is None or power is None:
-        return None, f"no {' and no '.join(lacking)} in the window"
-    pair, flow_u, power_u = known_u(limits.instruments, into, out, flow, power)
-    try:
-        found = closure(
-            into,
-            out,
-            flow,
-            power,
-            glycol=limits.mix.glycol,
-            share_percent=limits.mix.share_percent,
-            pair_u_k=pair,
-            flow_u=flow_u,
-            power_u=power_u,
-        )
-        return replace(found, coolant=limits.mix.words), ""
-    except KuffinError as error:
-        return None, str(error)
 
 
 def _frames(notebook: Notebook, run: Run) -> tuple[dict[str, FrameRates], str]:

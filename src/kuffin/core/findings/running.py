@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from kuffin.core.boost import throttling
+from kuffin.core.errors import TraceError
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import Limits
-from kuffin.core.heatbalance import closure, known_u
+from kuffin.core.heatbalance import HeatBalance, closure, known_u
 from kuffin.core.words import minutes, number
 
 
@@ -18,7 +19,7 @@ def power_drifts(run: Recorded, limits: Limits) -> list[Finding]:
     if power is None or level is None or level <= 1 or run.window_s is None:
         return []
     found = slope(run.times, power, inside & run.loaded(), 8)
-    if found is None:
+    if found is None or found.power_w <= 1:
         return []
     length = run.window_s[1] - run.window_s[0]
     share, limit = 100 * found[0] * length / level, limits.of("power_drift_percent")
@@ -73,33 +74,32 @@ def sags(run: Recorded, limits: Limits) -> list[Finding]:
     return out
 
 
+def heat_balance(run: Recorded, limits: Limits) -> tuple[HeatBalance | None, str]:
+    """The heat balance of a run's window; or None, and why there is none."""
+    inside = run.windowed()
+    roles = {r: mean_of(run.get(r), inside) for r in ("coolant_in", "coolant_out", "flow", "power")}
+    into, out, flow, power = roles.values()
+    if into is None or out is None or flow is None or power is None:
+        lacking = [r.replace("_", " ") for r, mean in roles.items() if mean is None]
+        return None, f"no {' and no '.join(lacking)} in the window"
+    pair, flow_u, power_u = known_u(limits.instruments, into, out, flow, power)
+    try:
+        return closure(into, out, flow, power, mix=limits.mix, pair_u_k=pair, flow_u=flow_u, power_u=power_u), ""
+    except TraceError as error:
+        return None, str(error)
+
+
 def open_balance(run: Recorded, limits: Limits) -> list[Finding]:
     """Heat into the coolant, by flow and two probes, against the electrical power."""
-    cold, hot, flow, power = run.get("coolant_in"), run.get("coolant_out"), run.get("flow"), run.get("power")
-    if cold is None or hot is None or flow is None or power is None:
+    found, _ = heat_balance(run, limits)
+    if found is None or found.power_w <= 1:
         return []
-    inside = run.windowed()
-    t_in, t_out, v, p = (mean_of(x, inside) for x in (cold, hot, flow, power))
-    if t_in is None or t_out is None or v is None or p is None or p <= 1 or v <= 0:
-        return []
-    pair, flow_u, power_u = known_u(limits.instruments, t_in, t_out, v, p)
-    found = closure(
-        t_in,
-        t_out,
-        v,
-        p,
-        glycol=limits.mix.glycol,
-        share_percent=limits.mix.share_percent,
-        pair_u_k=pair,
-        flow_u=flow_u,
-        power_u=power_u,
-    )
     away = 100 * (abs(found.closure - 1) - found.closure_u95)
     limit = limits.of("closure_percent")
     if away < limit:
         return []
     said = (
-        f"{number(found.heat_w, 0)} ± {number(found.heat_u95, 0)} W into the coolant by flow and probes, {number(p, 0)} W electrical: "
+        f"{number(found.heat_w, 0)} ± {number(found.heat_u95, 0)} W into the coolant by flow and probes, {number(found.power_w, 0)} W electrical: "
         f"{number(100 * found.closure, 0)} % of it"
     )
     channels = tuple(
