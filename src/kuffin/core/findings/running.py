@@ -19,7 +19,7 @@ def power_drifts(run: Recorded, limits: Limits) -> list[Finding]:
     if power is None or level is None or level <= 1 or run.window_s is None:
         return []
     found = slope(run.times, power, inside & run.loaded(), 8)
-    if found is None or found.power_w <= 1:
+    if found is None:
         return []
     length = run.window_s[1] - run.window_s[0]
     share, limit = 100 * found[0] * length / level, limits.of("power_drift_percent")
