@@ -65,7 +65,7 @@ def onto(times: Array, other_times: Array, values: Array) -> Array:
     return out
 
 
-def best_lag(times: Array, values: Array, other_times: Array, other_values: Array, most_s: float | None = None) -> Lag:
+def best_lag(times: Array, values: Array, other_times: Array, other_values: Array) -> Lag:
     """The lag at which two logs of one thing agree best.
 
     Both are averaged over boxes of one common step; at each lag with enough overlap Pearson's correlation is taken, and
@@ -75,8 +75,6 @@ def best_lag(times: Array, values: Array, other_times: Array, other_values: Arra
     ----------
     times, values : ndarray, shape (n,)
     other_times, other_values : ndarray, shape (m,)
-    most_s : float, optional
-        The largest lag looked at; default: as far as they can overlap.
 
     Raises
     ------
@@ -99,11 +97,8 @@ def best_lag(times: Array, values: Array, other_times: Array, other_values: Arra
         raise TraceError("the two logs are too short to be laid over each other; give the lag by hand")
     lags, r = _correlations(a, b, max(least, 8))
     offset = ta[0] - tb[0]
-    if most_s is not None:
-        near = np.abs(lags * step + offset) <= most_s
-        lags, r = lags[near], r[near]
     if not r.size or not np.isfinite(r).any():
-        raise TraceError("the two logs overlap nowhere within that lag; give it by hand")
+        raise TraceError("the two logs agree at no lag; give it by hand")
     i = int(np.nanargmax(r))
     shift = 0.0
     if 0 < i < r.size - 1:

@@ -2,7 +2,7 @@
 
 from kuffin.core.findings.checks import check_run
 from kuffin.core.findings.figures import figures
-from kuffin.core.findings.finding import DOUBT, REMARK, Finding, doubts
+from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.kinds import KINDS, Kind
 from kuffin.core.findings.recorded import Recorded
 from kuffin.core.findings.siblings import Sibling, against_siblings
@@ -22,7 +22,6 @@ __all__ = [
     "Threshold",
     "against_siblings",
     "check_run",
-    "doubts",
     "figures",
     "together",
 ]

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import asdict, dataclass, fields
 from typing import Any
 
@@ -65,8 +64,3 @@ class Finding:
         values["channels"] = tuple(values.get("channels", ()))
         values["others"] = tuple((str(a), float(b)) for a, b in values.get("others", ()))
         return cls(**values)
-
-
-def doubts(found: Sequence[Finding]) -> list[Finding]:
-    """Those that have to be answered."""
-    return [f for f in found if f.serious]

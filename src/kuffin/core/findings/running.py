@@ -5,7 +5,7 @@ from __future__ import annotations
 from kuffin.core.boost import throttling
 from kuffin.core.errors import TraceError
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
-from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
+from kuffin.core.findings.recorded import POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import Limits
 from kuffin.core.heatbalance import HeatBalance, closure, known_u
 from kuffin.core.words import minutes, number
@@ -107,6 +107,3 @@ def open_balance(run: Recorded, limits: Limits) -> list[Finding]:
     )
     weight = DOUBT if found.closure > 1 or away > 1.5 * limit else REMARK
     return [Finding("heat balance", said, weight, run.window_s, channels, 100 * found.closure, 100 - limit, "%")]
-
-
-__all__ = ["COOLANT", "open_balance", "power_drifts", "sags", "throttled"]

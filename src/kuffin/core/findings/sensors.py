@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
-from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of
+from kuffin.core.findings.recorded import COOLANT, Recorded, mean_of
 from kuffin.core.findings.thresholds import Limits
 from kuffin.core.traces import quantum
 from kuffin.core.words import minutes, number
@@ -149,8 +149,3 @@ def clock_gaps(run: Recorded, limits: Limits) -> list[Finding]:
     limit = limits.of("gap_s")
     weight = DOUBT if inside and end - begin > limit else REMARK
     return [Finding("clock gap", said, weight, (begin, end), (), end - begin, limit, "s")]
-
-
-def power_missing(run: Recorded) -> bool:
-    """Whether no power is there to judge by."""
-    return run.name(*POWER) is None
