@@ -184,7 +184,6 @@ def _write(path: str, text: str) -> None:
 def compare_table(args: argparse.Namespace) -> None:
     """What may be said of each pair of candidates in a tidy table."""
     from kuffin.core.compare import compare
-    from kuffin.core.errors import CompareError
     from kuffin.logs.header import split_names
     from kuffin.logs.tidy import mount_values, read_tidy
     from kuffin.publish.tables import as_csv, comparison_rows
@@ -194,14 +193,6 @@ def compare_table(args: argparse.Namespace) -> None:
     mounts, warnings, response = mount_values(
         read_tidy(args.table), args.response, args.by, args.unit, args.sample, args.round, adjust
     )
-    several = {m.candidate for m in mounts if len({o.sample for o in mounts if o.candidate == m.candidate}) > 1}
-    if several and args.spread == "separate":
-        raise CompareError("separate spreads do not go with several samples; choose one of the two")
-    if several:
-        raise CompareError(
-            f"{', '.join(sorted(several))}: several samples of a candidate cannot be compared yet; "
-            "compare one sample of each, or leave out --sample"
-        )
     if args.reference is not None and args.reference not in {m.candidate for m in mounts}:
         near = [c for c in dict.fromkeys(m.candidate for m in mounts) if args.reference.lower() in c.lower()]
         args.reference = near[0] if len(near) == 1 else args.reference

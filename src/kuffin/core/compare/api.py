@@ -6,12 +6,17 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 import numpy as np
+from numpy.typing import NDArray
 
 from kuffin.core.compare.evidence import Comparison, MountValue
-from kuffin.core.compare.linear import fit_linear
+from kuffin.core.compare.judging import sample_counts
+from kuffin.core.compare.linear import design_matrix, fit_linear
+from kuffin.core.compare.mixed import compare_mixed, sample_levels
 from kuffin.core.compare.pooled import compare_pooled
 from kuffin.core.compare.separate import compare_separate
 from kuffin.core.errors import CompareError
+
+Array = NDArray[np.float64]
 
 
 def compare(
@@ -62,6 +67,7 @@ def compare(
     if reference is not None and reference not in names:
         raise CompareError(f"the reference “{reference}” has no mounts; it is one of {', '.join(names)}")
     warnings: list[str] = []
+    told_apart = False
     rounds = [m.round or "" for m in mounts] if any(m.round for m in mounts) else None
     covariates = np.array([m.covariates for m in mounts], float) if mounts[0].covariates else None
     y = np.array([m.value for m in mounts], float)
@@ -72,7 +78,10 @@ def compare(
         raise CompareError("separate spreads go with neither rounds nor covariates; choose one of the two")
     if separate and reference is not None:
         raise CompareError("separate spreads go with all pairs only, not with a reference; choose one of the two")
-    if (len(names) == 2 and plain) or separate:
+    several = sorted(n for n, many in sample_counts(names, mounts).items() if many > 1)
+    if several and separate:
+        raise CompareError("separate spreads do not go with several samples; choose one of the two")
+    if (len(names) == 2 and plain and not several) or separate:
         if separate and counts.min() < 2:
             raise CompareError(f"“{names[int(counts.argmin())]}” has one mount only; a spread of its own takes two")
         if counts.min() >= 2:
@@ -82,7 +91,44 @@ def compare(
             # against a reference there are no ties to show
             return replace(found, candidates=tuple(replace(c, group=None) for c in found.candidates))
         warnings.append("one candidate has a single mount: both are taken to scatter alike")
+    if several:
+        design = design_matrix(index, len(names), rounds, covariates, covariate_names)
+        told_apart, why = _samples_tell(y, design, mounts)
+        if told_apart:
+            mixed = compare_mixed(names, y, design, counts, mounts, reference, margin, confidence, better, warnings)
+            if mixed is not None:
+                return mixed
+            warnings.append(
+                "samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples "
+                "cannot prove"
+            )
+        else:
+            warnings.append(why)
     fit = fit_linear(y, index, len(names), rounds, covariates, covariate_names)
     if float(np.ptp(y)) == 0 or fit.sd <= 1e-12 * max(1.0, float(np.abs(y).max())):
         warnings.append("the mounts do not scatter at all; check that they are different recordings")
-    return compare_pooled(names, fit, counts, mounts, reference, margin, confidence, better, warnings)
+    found = compare_pooled(names, fit, counts, mounts, reference, margin, confidence, better, warnings)
+    if told_apart:
+        found = replace(found, components=(("sample", 0.0), *found.components))
+    return found
+
+
+def _samples_tell(y: Array, design: Array, mounts: Sequence[MountValue]) -> tuple[bool, str]:
+    """Whether scatter between samples can be told from scatter between mounts; if not, why."""
+    levels = sample_levels(mounts)
+    both = np.hstack([design, np.equal.outer(levels, np.unique(levels)).astype(float)])
+    rank_all, rank = int(np.linalg.matrix_rank(both)), int(np.linalg.matrix_rank(design))
+    if rank_all == rank:
+        return False, (
+            "samples and rounds changed together, so the samples' own scatter cannot be seen; "
+            "the verdict is about these samples"
+        )
+    if rank_all >= y.size:
+        return False, (
+            "each sample has one mount, so scatter between samples and between mounts cannot be told apart; "
+            "the interval holds both together"
+        )
+    within = y - both @ np.linalg.lstsq(both, y, rcond=None)[0]
+    if float(np.ptp(y)) > 0 and float(np.abs(within).max()) <= 1e-9 * float(np.ptp(y)):
+        return False, "the mounts of each sample do not scatter at all; check that they are different recordings"
+    return float(np.ptp(y)) > 0, "the mounts do not scatter at all; check that they are different recordings"

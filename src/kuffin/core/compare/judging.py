@@ -29,6 +29,32 @@ def pair_verdict(low: float, high: float, narrow: tuple[float, float], margin: f
     return "unsettled"
 
 
+def judged_pair(
+    a: str,
+    b: str,
+    difference: float,
+    se: float,
+    df: float,
+    wide: float,
+    narrow: float,
+    p: float,
+    margin: float | None,
+    needed: int | None,
+) -> PairResult:
+    """A pair's verdict from its difference, its standard error, and the critical values at C and at 2C − 1.
+
+    Parameters
+    ----------
+    needed : int or None
+        Mounts it would take, kept only where the pair is open.
+    """
+    low, high = difference - wide * se, difference + wide * se
+    inner = (difference - narrow * se, difference + narrow * se)
+    verdict = pair_verdict(low, high, inner, margin, difference)
+    needed = needed if verdict == "unsettled" else None
+    return PairResult(a, b, difference, low, high, p, verdict, needed, *inner, se, df)
+
+
 def group_letters(
     names: list[str], means: Array, pairs: Sequence[PairResult], confidence: float, better: str
 ) -> list[str]:
@@ -71,7 +97,7 @@ def chances_of_best(means: Array, covariance: Array, df: float, better: str) -> 
 
 
 def mounts_needed(
-    difference: float, sd: float, margin: float | None, confidence: float, critical: Critical
+    difference: float, sd: float, margin: float | None, confidence: float, critical: Critical, floor: float = 0.0
 ) -> int | None:
     """Mounts in each candidate at which an open pair is expected to settle, if difference and spread stay as they are.
 
@@ -79,6 +105,8 @@ def mounts_needed(
     ----------
     critical : callable
         ``critical(level, n)``: the family's critical value with n mounts of each candidate.
+    floor : float
+        The pair's standard error that no number of mounts takes away: the scatter between the samples there are.
 
     Returns
     -------
@@ -87,7 +115,7 @@ def mounts_needed(
     """
 
     def settles(n: int) -> bool:
-        root = sd * np.sqrt(2 / n)
+        root = np.hypot(floor, sd * np.sqrt(2 / n))
         if abs(difference) > critical(confidence, n) * root:
             return True
         return margin is not None and abs(difference) + critical(2 * confidence - 1, n) * root < margin

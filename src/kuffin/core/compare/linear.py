@@ -82,7 +82,41 @@ def fit_linear(
     candidates' coefficients are the least-squares means (S. R. Searle, F. M. Speed and G. A. Milliken, The American
     Statistician 34 (1980), 216–221).
     """
+    design = design_matrix(candidate, k, rounds, covariates, covariate_names)
     n = y.size
+    df = n - design.shape[1]
+    if df < 1:
+        raise CompareError(
+            f"{n} mounts leave nothing to judge the scatter by ({design.shape[1]} quantities are fitted); "
+            "make at least one more mount, or fit fewer"
+        )
+    q, r = np.linalg.qr(design)
+    r_inverse = np.linalg.inv(r)
+    coefficients = r_inverse @ (q.T @ y)
+    residuals = y - design @ coefficients
+    unscaled = (r_inverse @ r_inverse.T)[:k, :k]
+    sd = float(np.sqrt(residuals @ residuals / df))
+    return LinearFit(coefficients[:k], unscaled, sd, float(df), residuals, np.asarray((q**2).sum(axis=1), float))
+
+
+def design_matrix(
+    candidate: NDArray[np.int64],
+    k: int,
+    rounds: Sequence[str] | None = None,
+    covariates: Array | None = None,
+    covariate_names: Sequence[str] = (),
+) -> Array:
+    """The fixed effects' columns, the candidates' first; their coefficients are the least-squares means.
+
+    Returns
+    -------
+    ndarray, shape (n, k + rounds − 1 + covariates)
+
+    Raises
+    ------
+    CompareError
+        Where rounds and candidates are confounded, or a covariate is constant or says nothing more.
+    """
     parts = [np.eye(k)[candidate]]
     if rounds is not None:
         names = list(dict.fromkeys(rounds))
@@ -108,17 +142,4 @@ def fit_linear(
             raise CompareError(
                 "the covariates say nothing beyond candidates and rounds (or repeat each other); leave one out"
             )
-    design = np.hstack(parts)
-    df = n - design.shape[1]
-    if df < 1:
-        raise CompareError(
-            f"{n} mounts leave nothing to judge the scatter by ({design.shape[1]} quantities are fitted); "
-            "make at least one more mount, or fit fewer"
-        )
-    q, r = np.linalg.qr(design)
-    r_inverse = np.linalg.inv(r)
-    coefficients = r_inverse @ (q.T @ y)
-    residuals = y - design @ coefficients
-    unscaled = (r_inverse @ r_inverse.T)[:k, :k]
-    sd = float(np.sqrt(residuals @ residuals / df))
-    return LinearFit(coefficients[:k], unscaled, sd, float(df), residuals, np.asarray((q**2).sum(axis=1), float))
+    return np.hstack(parts)

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from itertools import combinations
 
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, PairResult
-from kuffin.core.compare.judging import chances_of_best, group_letters, mounts_needed, pair_verdict, sample_counts
+from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
+from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed, sample_counts
 from kuffin.core.compare.linear import LinearFit
 from kuffin.core.ranges import dunnett_critical, dunnett_p, even_correlation, tukey_critical, tukey_ps
 from kuffin.core.student import t_quantile
@@ -68,11 +69,10 @@ def compare_pooled(
     adjusted = ps_of(np.minimum(np.abs(ratios), 1e6))
     pairs = []
     for (a, b), difference, se, p in zip(places, differences.tolist(), errors.tolist(), adjusted.tolist(), strict=True):
-        low, high = difference - wide * se, difference + wide * se
-        narrow = (difference - narrow_c * se, difference + narrow_c * se)
-        verdict = pair_verdict(low, high, narrow, margin, difference)
-        needed = mounts_needed(difference, fit.sd, margin, confidence, critical) if verdict == "unsettled" else None
-        pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
+        pair = judged_pair(names[a], names[b], difference, se, df, wide, narrow_c, p, margin, None)
+        if not pair.settled:
+            pair = replace(pair, mounts_needed=mounts_needed(difference, fit.sd, margin, confidence, critical))
+        pairs.append(pair)
     half = t_quantile(0.5 + confidence / 2, df) * fit.sd * np.sqrt(np.diag(fit.unscaled))
     chances = chances_of_best(fit.means, fit.covariance, df, better)
     letters = None if reference is not None else group_letters(names, fit.means, pairs, confidence, better)

@@ -8,8 +8,8 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, PairResult
-from kuffin.core.compare.judging import DRAWS, group_letters, mounts_needed, pair_verdict, sample_counts
+from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
+from kuffin.core.compare.judging import DRAWS, group_letters, judged_pair, mounts_needed, sample_counts
 from kuffin.core.ranges import tukey_critical, tukey_p
 from kuffin.core.student import t_quantile
 
@@ -42,17 +42,12 @@ def compare_separate(
             se**4 / float(share[a] ** 2 / (n[a] - 1) + share[b] ** 2 / (n[b] - 1)) if se > 0 else float(n[a] + n[b] - 2)
         )
         wide, narrow_c = tukey_critical(confidence, k, df), tukey_critical(2 * confidence - 1, k, df)
-        low, high = difference - wide * se, difference + wide * se
-        narrow = (difference - narrow_c * se, difference + narrow_c * se)
-        verdict = pair_verdict(low, high, narrow, margin, difference)
         p = tukey_p(difference / se, k, df) if se > 0 else (1.0 if difference == 0 else 0.0)
         both = float(np.sqrt((variances[a] + variances[b]) / 2))
-        needed = (
-            mounts_needed(difference, both, margin, confidence, lambda level, m: tukey_critical(level, k, k * (m - 1)))
-            if verdict == "unsettled"
-            else None
+        needed = mounts_needed(
+            difference, both, margin, confidence, lambda level, m: tukey_critical(level, k, k * (m - 1))
         )
-        pairs.append(PairResult(names[a], names[b], difference, low, high, p, verdict, needed, *narrow, se, df))
+        pairs.append(judged_pair(names[a], names[b], difference, se, df, wide, narrow_c, p, margin, needed))
     half = np.array([t_quantile(0.5 + confidence / 2, m - 1) for m in n]) * np.sqrt(share)
     rng = np.random.default_rng(20)
     draws = means + rng.standard_t(n - 1, (DRAWS, k)) * np.sqrt(share)
