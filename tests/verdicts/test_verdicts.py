@@ -16,7 +16,7 @@ from kuffin.demo.scenario import BATCH, RADIATORS, REFERENCE_W, demo_runs, sampl
 from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Reading, Run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts import results
+from kuffin.verdicts import evaluating, results
 from kuffin.verdicts.line import verdict_line
 from kuffin.verdicts.study import StudyVerdict, judge
 from kuffin.verdicts.words import digits_for, mounts_more, number, pair_sentence
@@ -184,7 +184,12 @@ def test_each_trace_takes_the_coolant_at_the_blocks_inlet(demo_notebook: Noteboo
     with demo_notebook.session() as session:
         run = session.get_one(Run, 1)
         signals = results.run_signals(demo_notebook, run)
-    assert signals.names == {"die": "Die", "coolant": "Coolant in", "air": "Air in", "power": "Package power"}
+    assert {n: signals.names[n] for n in ("die", "coolant", "air", "power")} == {
+        "die": "Die",
+        "coolant": "Coolant in",
+        "air": "Air in",
+        "power": "Package power",
+    }
 
 
 @pytest.mark.parametrize(
@@ -201,7 +206,9 @@ def test_the_usual_school_follows_from_what_is_under_test(under_test: str, defau
     assert default_school(under_test).key == default
     assert as_read_school(under_test).key == as_read
     assert default in [s.key for s in schools_for(under_test)]
-    assert set(results.traces_for(under_test)) >= {s.trace for s in schools_for(under_test) if s.over and not s.whole}
+    assert set(evaluating.traces_for(under_test)) >= {
+        s.trace for s in schools_for(under_test) if s.over and not s.whole
+    }
 
 
 def test_schools_show_their_values_as_people_read_them() -> None:

@@ -12,7 +12,7 @@ from kuffin.core.errors import KuffinError
 from kuffin.core.findings import Finding
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.results import RunResult
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict, judge
 
@@ -187,6 +187,10 @@ class State(QObject):
         if self.verdict is None:
             return None
         return next((r for r in self.verdict.main.readings if r.mount_id == mount_id), None)
+
+    def result(self, run_id: int) -> RunResult | None:
+        """A run's result, None while it is not judged."""
+        return None if self.verdict is None else self.verdict.results.get(run_id)
 
     def position(self, candidate: str) -> int:
         """A candidate's place, which fixes its colour and shape."""

@@ -8,10 +8,11 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from kuffin.verdicts.evaluating import main_trace
 from kuffin.verdicts.forecast import Forecast, disturbance, forecast
 from kuffin.verdicts.leading import WAITING, Stage, run_s
 from kuffin.verdicts.mountcheck import MountCheck, Sibling, check_mount, siblings
-from kuffin.verdicts.results import main_trace, run_result
+from kuffin.verdicts.results import run_result
 
 if TYPE_CHECKING:
     from kuffin.recording.live import LiveRun

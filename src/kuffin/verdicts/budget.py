@@ -10,9 +10,10 @@ from kuffin.core.student import t_quantile
 from kuffin.core.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
 from kuffin.core.words import number
 from kuffin.notebook.entities import Bench
-from kuffin.verdicts.results import RunResult, accuracies
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict
+from kuffin.verdicts.ways import accuracies
 
 _BASE_ROLES = {"air": ("air_in", "room"), "coolant": ("coolant_in", "coolant", "coolant_out")}
 

@@ -11,8 +11,9 @@ from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Sibling, agains
 from kuffin.core.student import t_quantile, t_two_sided_p
 from kuffin.core.words import number
 from kuffin.notebook.entities import Mount, Study
-from kuffin.verdicts.results import RunResult, limits_of
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import SchoolResult
+from kuffin.verdicts.ways import limits_of
 from kuffin.verdicts.words import count, several
 
 Mounts = list[tuple[str, Mount]]

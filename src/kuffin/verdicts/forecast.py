@@ -8,7 +8,7 @@ import numpy as np
 
 from kuffin.core.errors import KuffinError
 from kuffin.core.settle import Settling
-from kuffin.verdicts.results import settle_trace
+from kuffin.verdicts.evaluating import settle_trace
 from kuffin.verdicts.signals import Array, Signals
 from kuffin.verdicts.words import number
 

@@ -20,8 +20,9 @@ from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.samples import RunData, read_own, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.results import run_result, ways_of
+from kuffin.verdicts.results import run_result, step_of
 from kuffin.verdicts.signals import signals
+from kuffin.verdicts.ways import ways_of
 from kuffin.verdicts.wholetrace import whole_fits
 
 
@@ -75,7 +76,7 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     """Work a run out from its samples."""
     ways = ways_of(notebook, study)
     result = run_result(notebook, study, run, ways)
-    data = read_run(notebook, run.id)
+    data = step_of(read_run(notebook, run.id), result)
     seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
     whole, problems = whole_fits(signals(data, list(data.channels)), seen)
     balance, why = heat_balance(seen, ways.of(study, run.mount.candidate))

@@ -46,8 +46,9 @@ def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> 
     run = mount.live_runs[0]
     try:
         result = run_result(notebook, study, run)
+        result = result.steps[0] if result.steps else result
         begin = next((t.load_start_s for t in result.traces.values() if t.load_start_s is not None), None)
-        signals = run_signals(notebook, run)
+        signals = run_signals(notebook, run, result)
     except KuffinError:
         return None
     if begin is None or signals.die is None or signals.coolant is None or signals.power is None:

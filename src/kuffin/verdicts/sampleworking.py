@@ -9,7 +9,9 @@ from kuffin.core.units import shown
 from kuffin.notebook.entities import Bench, Instrument, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.results import RunResult, run_signals, settle_trace
+from kuffin.verdicts.evaluating import settle_trace
+from kuffin.verdicts.results import run_signals, step_of
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.words import number
 from kuffin.verdicts.working import Link, Working
 
@@ -25,7 +27,7 @@ def samples_working(
     title = f"{run.mount.candidate.name}, round {run.mount.round}: the window's samples"
     if span is None:
         return Working(title, "no window")
-    data = read_run(notebook, run.id)
+    data = step_of(read_run(notebook, run.id), result)
     inside = (data.times >= span[0]) & (data.times <= span[1])
     names = _channels(result, school)
     columns = [n for n in names.values() if n in data.values]
@@ -108,7 +110,7 @@ def _judged(
     if trace is None:
         return []
     window = result.window_s if result.by_hand else None
-    settling = settle_trace(run_signals(notebook, run), school.trace, study.tolerance_k, window)
+    settling = settle_trace(run_signals(notebook, run, result), school.trace, study.tolerance_k, window, result.begun_s)
     n = settling.trace.size
     rows = np.asarray(inside)[:n] & np.isfinite(settling.trace)
     x = settling.trace[rows]

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import warnings
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 import numpy as np
 from numpy.typing import NDArray
@@ -14,6 +14,7 @@ Array = NDArray[np.float64]
 
 COOLANT_ROLES = ("coolant_in", "coolant", "coolant_out")
 AIR_ROLES = ("air_in", "room")
+FURTHER_PARTS = ("hot_spot", "memory", "regulator")
 
 
 @dataclass(frozen=True)
@@ -26,8 +27,13 @@ class Signals:
     air: Array | None
     power: Array | None
     names: dict[str, str]
+    further: dict[str, Array] = field(
+        default_factory=dict
+    )  # other parts with a temperature: hot spot, memory, regulator
 
     def get(self, name: str) -> Array | None:
+        if name in FURTHER_PARTS:
+            return self.further.get(name)
         found: Array | None = getattr(self, name)
         return found
 
@@ -56,11 +62,15 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
                 return data.values[found[0]]
         return None
 
+    die = pick("die", ("die", "hot_spot"), mean=True)
+    there = {role for _, role in roles}
+    further = {part: pick(part, (part,), mean=True) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
     return Signals(
         data.times,
-        pick("die", ("die", "hot_spot"), mean=True),
+        die,
         pick("coolant", COOLANT_ROLES),
         pick("air", AIR_ROLES, mean=True),
         pick("power", ("power", "wall_power")),
         names,
+        {part: x for part, x in further.items() if x is not None},
     )

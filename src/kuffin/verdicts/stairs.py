@@ -6,7 +6,7 @@ import numpy as np
 
 from kuffin.core.heatpath import Flight, flight
 from kuffin.core.student import t_quantile
-from kuffin.verdicts.results import RunResult
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.study import StudyVerdict
 
 _SIDES = (("hot_spot", "hot spot"), ("memory", "memory"), ("regulator", "regulators"))

@@ -17,8 +17,10 @@ from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, findings_of
-from kuffin.verdicts.results import RunResult, run_result, ways_of
+from kuffin.verdicts.results import run_result
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading, SchoolResult
+from kuffin.verdicts.ways import ways_of
 
 Progress = Callable[[int, int], None]
 

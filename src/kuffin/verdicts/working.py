@@ -10,7 +10,7 @@ from kuffin.core.errors import CompareError
 from kuffin.core.findings import KINDS
 from kuffin.core.normalise import School
 from kuffin.core.settle import Settled
-from kuffin.verdicts.results import RunResult
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import digits_for, number, pair_sentence, span

@@ -14,7 +14,9 @@ from kuffin.core.units import shown
 from kuffin.notebook.entities import Mark, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.results import settle_trace
+from kuffin.verdicts.evaluating import settle_trace
+from kuffin.verdicts.results import step_of
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.signals import signals
 
 Array = NDArray[np.float64]
@@ -88,14 +90,21 @@ class TraceView:
 
 
 def view_of(
-    notebook: Notebook, study: Study, run: Run, trace: str, label: str, window: tuple[float, float] | None
+    notebook: Notebook,
+    study: Study,
+    run: Run,
+    trace: str,
+    label: str,
+    window: tuple[float, float] | None,
+    result: RunResult | None = None,
 ) -> TraceView:
-    """Read a run and settle one of its traces for drawing."""
+    """Read a run, or the load step of it that a result is about, and settle one of its traces for drawing."""
     data = read_run(notebook, run.id)
+    data = data if result is None else step_of(data, result)
     s = signals(data, list(data.channels))
     settling, problem = None, ""
     try:
-        settling = settle_trace(s, trace, study.tolerance_k, window)
+        settling = settle_trace(s, trace, study.tolerance_k, window, None if result is None else result.begun_s)
     except KuffinError as error:
         problem = str(error)
     return drawn(data, settling, label, problem, run.marks)

@@ -89,7 +89,9 @@ def compare(
             if reference is None:
                 return found
             # against a reference there are no ties to show
-            return replace(found, candidates=tuple(replace(c, group=None) for c in found.candidates))
+            return replace(
+                found, candidates=tuple(replace(c, group=None) for c in found.candidates), reference=reference
+            )
         warnings.append("one candidate has a single mount: both are taken to scatter alike")
     if several:
         design = design_matrix(index, len(names), rounds, covariates, covariate_names)

@@ -76,6 +76,7 @@ class Comparison:
     residuals: Array = field(repr=False, default_factory=lambda: np.empty(0))
     studentized: Array = field(repr=False, default_factory=lambda: np.empty(0))
     warnings: tuple[str, ...] = ()
+    reference: str | None = None
 
     def candidate(self, name: str) -> CandidateResult:
         return next(c for c in self.candidates if c.name == name)

@@ -137,6 +137,7 @@ def compare_mixed(
         fit.residuals,
         inner,
         tuple(warnings),
+        reference,
     )
 
 

@@ -104,4 +104,5 @@ def compare_pooled(
         fit.residuals,
         fit.studentized,
         tuple(warnings),
+        reference,
     )

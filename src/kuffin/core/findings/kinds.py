@@ -28,6 +28,7 @@ KINDS: dict[str, Kind] = {
         Kind("hot start", "Hot start", ("the loop had not cooled down from the run before", "idle was cut short"), "Let it cool for two or three time constants; a settled run is not spoilt by it."),
         Kind("cut cycles", "The window cuts the load's passes", ("the window was set by hand or by the clock", ), "Let the window begin and end at whole passes, or let Kuffin find it.", "dips count more or less than their share"),
         Kind("clock gap", "Gap in the log", ("the logger paused", "the computer slept or was busy", "a cable came loose"), "Look at what happened in the gap before the run counts."),
+        Kind("steps", "Load steps missing", ("the run ended before its last step", "a step was too short, or at another level", "the protocol is another one than was run"), "Look at the protocol on the Plan desk, and at the power over time; what is there is judged.", "this mount says nothing under a step that it lacks"),
         # air
         Kind("room drifted", "The room drifted", ("sun, heating or people in the room", "the test itself warms the room"), "Over air the drift is taken out with the loop's own delay; a steadier room gives a narrower interval."),
         Kind("room jumped", "The air jumped", ("a door or window was opened", "an air conditioner came on", "somebody stood beside the probe"), "Wait until two time constants after it, or run it again with the door shut.", "the coolant answers the room only minutes later"),

@@ -28,6 +28,7 @@ def settle(
     air: Array | None = None,
     tolerance: float = 0.2,
     window: tuple[float, float] | None = None,
+    begin_s: float | None = None,
 ) -> Settling:
     """Judge a trace: `response`, less `over`, divided by `per`.
 
@@ -42,6 +43,8 @@ def settle(
         The drift that still counts as settled, in the trace's unit per 10 minutes.
     window : (float, float), optional
         A window set by hand: mean and drift are taken from it, and it counts as settled by the person's word.
+    begin_s : float, optional
+        When the state that is judged began, where that is known (a step of a protocol); else the load's start is sought.
 
     Raises
     ------
@@ -55,7 +58,7 @@ def settle(
         present &= np.isfinite(over)
     if present.sum() < 8:
         raise TraceError("the trace has fewer than 8 readings; choose another column or record for longer")
-    start, end = load_of(times, response, over, load)
+    start, end = load_of(times, response, over, load) if begin_s is None else (begin_s, float(times[-1]))
     begin = float(times[0]) if start is None else start
     s = clean(times, response, over, per, load, air, begin, end)
     period = loop_period(times, load, begin, end) if load is not None else None

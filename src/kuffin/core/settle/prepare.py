@@ -102,9 +102,11 @@ def jump_share(s: Signals, begin: float, end: float, has_start: bool, width: flo
         return float(np.mean(v)) if v.size else float("nan")
 
     before = level((s.t < begin - 1) & (s.t >= begin - 60))
-    before = 0.0 if not np.isfinite(before) else before
     soon = level((s.t >= begin + 20) & (s.t < begin + 50))
     final = level((s.t >= begin) & (s.t >= end - max(300.0, width)))
+    before = 0.0 if not np.isfinite(before) else before
+    if abs(final - before) < 0.25 * abs(final):
+        before = 0.0  # the state before was much the same: what counts is whether the level stood at once
     if not np.isfinite([soon, final]).all() or abs(final - before) < 1e-9:
         return 0.0
     return float(np.clip((soon - before) / (final - before), 0.0, 1.0))

@@ -9,7 +9,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.core.units import shown
 from kuffin.verdicts.budget import Budget, budget_of
 from kuffin.verdicts.insidewords import budget_working, maximum_words, whole_sentence, whole_working
-from kuffin.verdicts.results import RunResult
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import number
 

@@ -33,7 +33,7 @@ from kuffin.notebook import answering
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.planning import set_plan
 from kuffin.notebook.samples import read_run
-from kuffin.verdicts.results import limits_of
+from kuffin.verdicts.ways import limits_of
 
 
 @dataclass(frozen=True)

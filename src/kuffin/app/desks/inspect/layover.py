@@ -50,10 +50,13 @@ class LayOver(QComboBox):
             self.read.emit(None, "")
             return
 
+        run = other.live_runs[-1]
+        result = self._state.result(run.id)
+
         def work(_job: Task) -> TraceView:
             from kuffin.app.widgets.traceview import view_of
 
-            return view_of(notebook, study, other.live_runs[-1], trace, "", None)
+            return view_of(notebook, study, run, trace, "", None, result)
 
         def done(found: object) -> None:
             if self.mount_id == other.id:

@@ -34,9 +34,10 @@ from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.findings import KINDS
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Run
+from kuffin.verdicts.evaluating import main_trace
 from kuffin.verdicts.happened import happened
 from kuffin.verdicts.preparation import preparation_of, preparation_working
-from kuffin.verdicts.results import hand_window, main_trace
+from kuffin.verdicts.results import hand_window
 from kuffin.verdicts.words import number
 from kuffin.verdicts.working import mount_working
 
@@ -215,7 +216,9 @@ class RunPage(QWidget):
         trace = self._trace or self._default_trace()
         roles = [(c.name, c.role) for r in (run, *mount.joined_to(run.id)) for c in r.channels]
         lags = [r.lag_s for r in mount.joined_to(run.id)]
-        key = (run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run))
+        result = self._state.result(run.id)
+        stretch = None if result is None else result.stretch_s
+        key = (run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run), stretch)
         if key == self._shown:
             return
         self._shown = key
@@ -231,7 +234,7 @@ class RunPage(QWidget):
         def work(_job: Task) -> TraceView:
             from kuffin.app.widgets.traceview import view_of
 
-            return view_of(notebook, study, run, trace, model.axis_label(trace), window)
+            return view_of(notebook, study, run, trace, model.axis_label(trace), window, result)
 
         def done(found: object) -> None:
             if self._shown == key:
@@ -245,9 +248,9 @@ class RunPage(QWidget):
 
     def _window_in_use(self, run: Run) -> tuple[float, float] | None:
         """The window that was set by hand or by the protocol's clock, None where it was found."""
-        result = self._state.verdict.results.get(run.id) if self._state.verdict is not None else None
-        if result is not None and result.window_by == "clock":
-            return result.window_s
+        result = self._state.result(run.id)
+        if result is not None and (result.window_by == "clock" or result.stretch_s is not None):
+            return result.window_s if result.by_hand else None
         return hand_window(run)
 
     def _default_trace(self) -> str:

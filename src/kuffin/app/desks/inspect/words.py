@@ -9,7 +9,8 @@ from kuffin.core.heatpath import Level, Step, step
 from kuffin.core.settle import Settled
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
-from kuffin.verdicts.results import RunResult, traces_for
+from kuffin.verdicts.evaluating import traces_for
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import number

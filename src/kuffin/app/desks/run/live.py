@@ -23,9 +23,9 @@ from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.recording.live import LiveRun, Now
+from kuffin.verdicts.evaluating import main_trace, parse_trace
 from kuffin.verdicts.leading import MEASURING
 from kuffin.verdicts.livewords import LiveFigure, figures, stairs
-from kuffin.verdicts.results import TRACES, main_trace
 from kuffin.verdicts.words import number
 
 _FIGURES = 4
@@ -202,7 +202,7 @@ class LivePage(QWidget):
         whole = live.so_far()
         if whole is None:
             return
-        part, over, _ = TRACES[main_trace(live.study.under_test)]
+        part, over, _ = parse_trace(main_trace(live.study.under_test))
         response, base = whole.get(part), whole.get(over)
         if response is not None and base is not None:
             stage = now.stage

@@ -1,0 +1,94 @@
+"""What one more round could still change."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.compare.evidence import Comparison
+from kuffin.core.compare.judging import standard_draws
+from kuffin.core.ranges import dunnett_critical, even_correlation, tukey_critical
+
+Array = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class NextRound:
+    """Chances after one more mount of each candidate.
+
+    Attributes
+    ----------
+    changes : mapping of (a, b) to float
+        The chance that the pair's verdict is another one then.
+    becomes : mapping of (a, b) to mapping of verdict to float
+    leader : float
+        The chance that another candidate has the best mean then.
+    """
+
+    changes: Mapping[tuple[str, str], float]
+    becomes: Mapping[tuple[str, str], Mapping[str, float]]
+    leader: float
+
+
+def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
+    """Draw what one more mount of each candidate could bring.
+
+    The scatter and the true means are drawn from what is known (flat prior), the new mounts from them; each draw is then
+    judged as the study would be, with the pooled model.
+
+    Parameters
+    ----------
+    confidence : float, optional
+        The confidence in use at the next look; the present one without it.
+    """
+    level = found.confidence if confidence is None else confidence
+    names = [c.name for c in found.candidates]
+    k, n = len(names), np.array([c.mounts for c in found.candidates], float)
+    means = np.array([c.mean for c in found.candidates])
+    parts = dict(found.components)
+    if found.sd is not None:
+        sd = found.sd
+        df = found.df if found.df is not None else float(max(n.sum() - k - 1, 1))
+    else:
+        own = np.array([c.sd or 0.0 for c in found.candidates])
+        df = float(np.sum(n - 1))
+        sd = float(np.sqrt(np.sum((n - 1) * own**2) / max(df, 1)))
+    sample_sd = parts.get("sample", 0.0)
+    samples = np.array([c.samples for c in found.candidates], float)
+    rng = np.random.default_rng(22)
+    draws = standard_draws(2 * k)[:4000]
+    sigma = sd * np.sqrt(df / rng.chisquare(df, draws.shape[0]))[:, None]
+    true = means + draws[:, :k] * sigma / np.sqrt(n)
+    new = true + draws[:, k:] * sigma
+    later = (n * means + new) / (n + 1)
+    squares = df * sd**2 + np.sum((new - means) ** 2 * n / (n + 1), axis=1)
+    df_later = df + k - (1 if any(m.round for m in found.mounts) else 0)
+    sd_later = np.sqrt(squares / df_later)
+
+    def critical(at: float) -> float:
+        if found.reference is not None:
+            return dunnett_critical(at, even_correlation(k - 1), df_later)
+        return tukey_critical(at, k, df_later)
+
+    wide, narrow = critical(level), critical(2 * level - 1)
+    changes, becomes = {}, {}
+    for pair in found.pairs:
+        a, b = names.index(pair.a), names.index(pair.b)
+        difference = later[:, a] - later[:, b]
+        own_se = sample_sd**2 * (1 / samples[a] + 1 / samples[b])
+        se = np.sqrt(sd_later**2 * (1 / (n[a] + 1) + 1 / (n[b] + 1)) + own_se)
+        verdict = np.full(difference.size, "unsettled", dtype="U9")
+        apart = np.abs(difference) > wide * se
+        verdict[apart & (difference < 0)] = "a_lower"
+        verdict[apart & (difference > 0)] = "b_lower"
+        if found.margin is not None:
+            verdict[np.abs(difference) + narrow * se < found.margin] = "same"
+        shares = {str(v): float(np.mean(verdict == v)) for v in np.unique(verdict)}
+        becomes[(pair.a, pair.b)] = shares
+        changes[(pair.a, pair.b)] = 1 - shares.get(pair.verdict, 0.0)
+    best = later.argmin(axis=1) if found.better == "lower" else later.argmax(axis=1)
+    now = int(means.argmin() if found.better == "lower" else means.argmax())
+    return NextRound(changes, becomes, float(np.mean(best != now)))

@@ -1,0 +1,203 @@
+"""The conditions of a run: its load steps, each with its stretch of time."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.protocol import Step
+
+Array = NDArray[np.float64]
+
+LEAD_S = 90.0  # of the state before, kept in front so that a load's rise can be seen
+SHORTEST_S = 240.0  # a level that is held for less is no step
+_BOX_S = 15.0
+_VARIED = (("power_w", "power"), ("pump_percent", "pump"), ("fan_percent", "fan"))
+_SMALLEST = 0.05  # share by which two levels of one quantity differ at least
+
+
+@dataclass(frozen=True)
+class Stretch:
+    """One load step of a run: its name, and from when to when it was held, s."""
+
+    name: str
+    begin_s: float
+    end_s: float
+
+
+def load_steps(steps: Sequence[Step]) -> list[Step]:
+    """The steps under load in which something is measured: a study's conditions."""
+    return [s for s in steps if s.load and s.measure_min > 0]
+
+
+def main_condition(steps: Sequence[Step], wanted: str | None = None) -> str | None:
+    """The condition that the verdict is about: the wanted one, else the one with the highest power, else the last.
+
+    None where there are fewer than two.
+    """
+    under = load_steps(steps)
+    if len(under) < 2:
+        return None
+    if wanted in {s.name for s in under}:
+        return wanted
+    with_power = [s for s in under if s.power_w is not None]
+    if with_power:
+        return max(with_power, key=lambda s: s.power_w or 0.0).name
+    return under[-1].name
+
+
+def condition_words(step: Step) -> str:
+    """A condition in a few signs: ``180 W``, ``pump 60 %``; its name where nothing is set."""
+    said = []
+    if step.power_w is not None:
+        said.append(f"{step.power_w:g} W")
+    if step.pump_percent is not None:
+        said.append(f"pump {step.pump_percent:g} %")
+    if step.fan_percent is not None:
+        said.append(f"fans {step.fan_percent:g} %")
+    return ", ".join(said) or step.name
+
+
+def stretches_of(
+    times: Array, channels: Mapping[str, Array | None], steps: Sequence[Step], stages: Sequence[tuple[float, int]] = ()
+) -> tuple[list[Stretch], str]:
+    """Where each load step of the protocol lies in a run.
+
+    Parameters
+    ----------
+    times : ndarray, shape (n,)
+        s, rising.
+    channels : mapping
+        ``power``, ``pump`` and ``fan``, each of shape (n,) or None.
+    steps : sequence of Step
+        The whole protocol.
+    stages : sequence of (time, step number)
+        Where the recorder wrote down when each step began; then they are taken as they are.
+
+    Returns
+    -------
+    stretches : list of Stretch
+        Empty where the protocol has fewer than two load steps, or they cannot be found.
+    problem : str
+        Why some or all were not found; blank where all were.
+    """
+    under = load_steps(steps)
+    if len(under) < 2 or times.size < 8:
+        return [], ""
+    if stages:
+        return _from_stages(float(times[-1]), steps, under, stages)
+    levels = [
+        (key, channel)
+        for key, channel in _VARIED
+        if len({getattr(s, key) for s in under if getattr(s, key) is not None}) > 1
+    ]
+    if not levels:
+        return [], "the protocol's load steps differ in nothing that a channel could show"
+    shown = [(key, x) for key, c in levels if (x := channels.get(c)) is not None]
+    if not shown:
+        return [], f"no channel shows the protocol's steps; give one the role “{levels[0][1]}” under Channels"
+    power = channels.get("power")
+    looked = [x for _, x in shown] + ([power] if power is not None and levels[0][1] != "power" else [])
+    cuts = sorted({c for x in looked for c in jumps(times, x)})
+    held = [
+        (a, b) for a, b in zip([float(times[0]), *cuts], [*cuts, float(times[-1])], strict=True) if b - a >= SHORTEST_S
+    ]
+    return _matched(times, shown, under, held, power)
+
+
+def _from_stages(
+    last: float, steps: Sequence[Step], under: list[Step], stages: Sequence[tuple[float, int]]
+) -> tuple[list[Stretch], str]:
+    begun: list[tuple[float, int]] = []
+    for at, number in sorted(stages):
+        if not begun or begun[-1][1] != number:
+            begun.append((at, number))
+    ends = [at for at, _ in begun[1:]] + [last]
+    found: dict[str, Stretch] = {}
+    for (at, number), end in zip(begun, ends, strict=True):
+        step = steps[number - 1] if 0 < number <= len(steps) else None
+        if step is not None and step in under and end - at >= 60:
+            found[step.name] = Stretch(step.name, at, end)  # a step that was repeated counts as its last
+    lacking = [s.name for s in under if s.name not in found]
+    return list(found.values()), f"not in this run: {', '.join(lacking)}" if lacking else ""
+
+
+def _matched(
+    times: Array,
+    shown: list[tuple[str, Array]],
+    under: list[Step],
+    held: list[tuple[float, float]],
+    power: Array | None,
+) -> tuple[list[Stretch], str]:
+    """Each stretch given to the step whose setting is nearest, in order; power in W, speeds by their order only."""
+    key, channel = shown[0]
+
+    def level(span: tuple[float, float], x: Array) -> float:
+        part = x[(times >= span[0] + 15) & (times <= span[1] - 5) & np.isfinite(x)]
+        return float(np.median(part)) if part.size else float("nan")
+
+    if power is not None and np.isfinite(power).any():
+        full = max((level(h, power) for h in held), default=0.0)
+        held = [h for h in held if level(h, power) > 0.25 * full]  # idle and cooling down are no load
+    if key == "power_w":
+        found: list[Stretch] = []
+        free = list(held)
+        for step in under:
+            near = [h for h in free if step.power_w and abs(level(h, channel) / step.power_w - 1) < 0.15]
+            if near:
+                best = min(near, key=lambda h: abs(level(h, channel) - (step.power_w or 0.0)))
+                free.remove(best)
+                found.append(Stretch(step.name, *best))
+        lacking = [s.name for s in under if s.name not in {f.name for f in found}]
+        return found, f"not found in this run by its power: {', '.join(lacking)}" if lacking else ""
+    if len(held) != len(under):
+        return [], f"the protocol has {len(under)} load steps, this run shows {len(held)}"
+    return [Stretch(s.name, *h) for s, h in zip(under, held, strict=True)], ""
+
+
+def jumps(times: Array, x: Array) -> list[float]:
+    """When a held quantity was set to another level, s; dips between passes of a looped load are no jumps.
+
+    Medians of two minutes before and after each box of 15 s are held against each other; a jump is a local extreme of
+    their difference, larger than 5 % of the level and than five times the boxes' own noise.
+    """
+    ok = np.isfinite(x)
+    t, v = times[ok], x[ok]
+    if t.size < 40:
+        return []
+    edges = np.arange(t[0], t[-1] + _BOX_S, _BOX_S)
+    which = np.searchsorted(edges, t, side="right") - 1
+    boxes = np.array([np.median(v[which == i]) if (which == i).any() else np.nan for i in range(edges.size)])
+    filled = np.isfinite(boxes)
+    boxes = np.interp(np.arange(boxes.size), np.flatnonzero(filled), boxes[filled])
+    n, w = boxes.size, 8
+    difference = np.zeros(n)
+    for i in range(3, n - 2):
+        difference[i] = np.median(boxes[i : i + w]) - np.median(boxes[max(0, i - w) : i])
+    noise = 1.4826 * float(np.median(np.abs(np.diff(boxes))))
+    least = max(_SMALLEST * float(np.percentile(np.abs(boxes), 90)), 5 * noise)
+    out: list[float] = []
+    size = np.abs(difference)
+    for i in np.flatnonzero(size >= least).tolist():
+        near = size[max(0, i - w) : i + w + 1]
+        if size[i] < near.max() or (out and edges[i] - out[-1] < w * _BOX_S):
+            continue
+        # among equal heights the middle one
+        flat = [j for j in range(i, min(i + w, n)) if size[j] >= size[i] - 1e-12 * size[i]]
+        at = float(edges[flat[len(flat) // 2]])
+        before, after = np.median(boxes[max(0, i - w) : i]), np.median(boxes[flat[-1] + 1 : flat[-1] + 1 + w])
+        out.append(_crossing(t, v, at, float(before), float(after if np.isfinite(after) else boxes[-1])))
+    return out
+
+
+def _crossing(t: Array, v: Array, near: float, before: float, after: float) -> float:
+    middle = 0.5 * (before + after)
+    inside = np.flatnonzero((t >= near - 75) & (t <= near + 75))
+    beyond = (v[inside] > middle) if after > before else (v[inside] < middle)
+    for k in range(beyond.size):
+        if beyond[k] and beyond[k : k + 5].mean() > 0.7:
+            return float(t[inside[k]])
+    return near

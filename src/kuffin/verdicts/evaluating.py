@@ -1,0 +1,224 @@
+"""From a run's samples to its result: each trace settled, the window's means, the checks."""
+
+from __future__ import annotations
+
+import contextlib
+from collections.abc import Sequence
+from dataclasses import replace
+
+import numpy as np
+
+from kuffin.core.conditions import LEAD_S, Stretch, stretches_of
+from kuffin.core.errors import TraceError
+from kuffin.core.findings import REMARK, Finding, Limits, Recorded, check_run, figures
+from kuffin.core.normalise import default_school
+from kuffin.core.settle import Settled, Settling, settle
+from kuffin.notebook.entities import Study
+from kuffin.notebook.samples import RunData
+from kuffin.verdicts.runresult import RunResult
+from kuffin.verdicts.signals import FURTHER_PARTS, Signals, signals
+from kuffin.verdicts.ways import ClockWindow, Ways, clock_window
+from kuffin.verdicts.wholetrace import kept, whole_fits, with_sum
+
+TRACES = tuple(
+    f"{a}_over_{b}{end}"
+    for a, b in (("coolant", "air"), ("die", "coolant"), ("die", "air"))
+    for end in ("", "_per_watt")
+)
+
+_WANTED = {
+    "radiator": ("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
+    "coolant": ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air"),
+    "set": ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air"),
+}
+
+
+def traces_for(under_test: str) -> tuple[str, ...]:
+    """The traces that are settled for what is under test: those of its schools, and the steps of the staircase."""
+    return _WANTED.get(under_test, TRACES)
+
+
+def main_trace(under_test: str) -> str:
+    """The trace whose window the plain readings are taken from."""
+    return {"radiator": "coolant_over_air", "coolant": "die_over_air", "set": "die_over_air"}.get(
+        under_test, "die_over_coolant"
+    )
+
+
+def parse_trace(trace: str) -> tuple[str, str, bool]:
+    """Part, base and whether per watt: ``memory_over_coolant_per_watt``."""
+    part, _, rest = trace.partition("_over_")
+    return part, rest.removesuffix("_per_watt"), rest.endswith("_per_watt")
+
+
+def settle_trace(
+    s: Signals, trace: str, tolerance_k: float, window: tuple[float, float] | None = None, begin_s: float | None = None
+) -> Settling:
+    """Settle one of the traces of the heat path.
+
+    Parameters
+    ----------
+    trace : str
+        See `parse_trace`.
+    begin_s : float, optional
+        When the step that is judged began, where that is known.
+
+    Raises
+    ------
+    TraceError
+        Where a channel is missing or the trace cannot be judged.
+    """
+    part, over, per_watt = parse_trace(trace)
+    response, base = s.get(part), s.get(over)
+    for name, x in ((part, response), (over, base), *([("power", s.power)] if per_watt else [])):
+        if x is None:
+            raise TraceError(f"no channel has the role “{name}”; give it one under Channels")
+    assert response is not None
+    tolerance = tolerance_k
+    if per_watt and s.power is not None:
+        if not np.isfinite(s.power).any():
+            raise TraceError("the power channel holds no reading; choose another under Channels")
+        tolerance /= max(float(np.nanpercentile(s.power, 75)), 1.0)
+    return settle(
+        s.times,
+        response,
+        over=base,
+        per=s.power if per_watt else None,
+        load=s.power,
+        air=s.air,
+        tolerance=tolerance,
+        window=window,
+        begin_s=begin_s,
+    )
+
+
+def evaluate(
+    data: RunData,
+    study: Study,
+    ways: Ways,
+    window: tuple[float, float] | None = None,
+    limits: Limits | None = None,
+    stages: Sequence[tuple[float, int]] = (),
+) -> RunResult:
+    """Work a run out from its samples: as a whole, or each load step of the study's protocol by itself.
+
+    Parameters
+    ----------
+    window : (float, float), optional
+        Set by a person, s from the run's first row; it goes before a window by the protocol's clock.
+    stages : sequence of (time, step number)
+        What the recorder wrote down.
+    """
+    limits = limits or ways.limits
+    stretches: list[Stretch] = []
+    problem = ""
+    if ways.condition is not None:
+        channels = {r: data.role(r) for r in ("power", "pump", "fan")}
+        stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
+    if not stretches:
+        whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
+        return replace(whole, findings=(*whole.findings, *_steps_missing(problem)))
+    found = []
+    for k, stretch in enumerate(stretches):
+        # what stood before the first step is idling; before the others a little of the state before
+        begin = float(data.times[0]) if k == 0 else max(stretch.begin_s - LEAD_S, float(data.times[0]))
+        last = stretch is stretches[-1]
+        end = stretch.end_s if not last else stretch.end_s + 1e-6
+        own = window if window is not None and stretch.begin_s <= sum(window) / 2 < stretch.end_s else None
+        known = None if k == 0 and begin < stretch.begin_s - 30 else stretch.begin_s
+        part = data.between(begin, end)
+        one = evaluate_stretch(part, study, own, clock_window(ways.steps, stretch.name), limits, known)
+        found.append(replace(one, condition=stretch.name, stretch_s=(begin, end), begun_s=known))
+    main = next((r for r in found if r.condition == ways.condition), None)
+    if main is None:
+        main = found[-1]
+        problem = f"{problem}; the verdict is about “{ways.condition}”"
+    return replace(main, steps=tuple(found), findings=(*_of_all_steps(main, found), *_steps_missing(problem)))
+
+
+def _steps_missing(problem: str) -> list[Finding]:
+    return [Finding("steps", problem, REMARK)] if problem else []
+
+
+def _of_all_steps(main: RunResult, found: Sequence[RunResult]) -> list[Finding]:
+    """The main step's findings, and of the others what it does not have."""
+    out, kinds = list(main.findings), {f.kind for f in main.findings}
+    for one in found:
+        for f in one.findings:
+            if f.kind not in kinds:
+                kinds.add(f.kind)
+                out.append(replace(f, seen=f"{one.condition}: {f.seen}"))
+    return out
+
+
+def further_traces(under_test: str, s: Signals) -> tuple[str, ...]:
+    """Traces of other parts that have a temperature (memory, regulators), over what the usual school takes off."""
+    school = default_school(under_test)
+    if school.part != "die":
+        return ()
+    return tuple(
+        f"{part}_over_{school.over}{end}" for part in FURTHER_PARTS if part in s.further for end in ("", "_per_watt")
+    )
+
+
+def evaluate_stretch(
+    data: RunData,
+    study: Study,
+    window: tuple[float, float] | None = None,
+    clock: ClockWindow | None = None,
+    limits: Limits | None = None,
+    begin_s: float | None = None,
+) -> RunResult:
+    """Work one load step out, or a whole run that has only one.
+
+    Parameters
+    ----------
+    clock : ClockWindow, optional
+        From the load's start.
+    begin_s : float, optional
+        When the step began, where that is known.
+    """
+    s = signals(data, list(data.channels))
+    main_name = main_trace(study.under_test)
+    wanted = (*traces_for(study.under_test), *further_traces(study.under_test, s))
+    detected: dict[str, Settled] = {}
+    by = "hand" if window is not None else "found"
+    for trace in wanted if window is not None or clock is not None else ():
+        with contextlib.suppress(TraceError):  # it is said below, of the window itself
+            detected[trace] = settle_trace(s, trace, study.tolerance_k, begin_s=begin_s).summary()
+    load = next((t for t in detected.values() if t.load_start_s is not None), None)
+    if window is None and clock is not None and load is not None and load.load_start_s is not None:
+        window, by = clock.on(load.load_start_s, load.load_end_s), "clock"
+    traces, problems = {}, {}
+    for trace in wanted:
+        try:
+            traces[trace] = settle_trace(s, trace, study.tolerance_k, window, begin_s).summary()
+        except TraceError as error:
+            problems[trace] = str(error)
+    main = traces.get(main_name) or next(iter(traces.values()), None)
+    span = window or (main.window_s if main is not None else None)
+    means: dict[str, tuple[float, float]] = {}
+    if span is not None:
+        inside = (data.times >= span[0]) & (data.times <= span[1])
+        for name, values in data.values.items():
+            part = values[inside & np.isfinite(values)]
+            if part.size:
+                means[name] = (float(part.mean()), float(part.std()))
+    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None, by == "clock")
+    found = check_run(
+        seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits or Limits()
+    )
+    return RunResult(
+        traces,
+        problems,
+        means,
+        span,
+        s.names,
+        window is not None,
+        dict(data.roles),
+        by,
+        detected,
+        figures(seen),
+        {k: kept(w) for k, w in with_sum(whole_fits(s, seen)[0]).items()},
+        tuple(found),
+    )

@@ -1,0 +1,108 @@
+"""What a run tells: the shape of its result, and how it is kept."""
+
+from __future__ import annotations
+
+from dataclasses import asdict, dataclass, field
+from typing import Any
+
+from kuffin.core.findings import Finding
+from kuffin.core.settle import Settled
+from kuffin.verdicts.wholetrace import WholeReading
+
+
+@dataclass(frozen=True)
+class RunResult:
+    """All that is kept of a run's evaluation.
+
+    Attributes
+    ----------
+    traces : dict of Settled
+    problems : dict of str
+        Why a trace could not be judged.
+    means : dict
+        Window means of the plain channels by name, as (mean, scatter).
+    window_s : tuple or None
+        Of the main trace.
+    names : dict
+        Which channels serve as die, coolant, air, power.
+    by_hand : bool
+        Whether the window was set by a person, or by the protocol's clock.
+    window_by : str
+        ``hand``, ``clock`` or ``found``.
+    detected : dict of Settled
+        Where the window was set: what would have been found, by trace.
+    figures : dict
+        What the mount is held against its siblings by; see `kuffin.core.findings.figures`.
+    whole : dict of WholeReading
+        The whole-trace fits, by the trace of their school.
+    findings : tuple of Finding
+        What the run shows by itself.
+    condition : str
+        The protocol's load step that this is about; blank where the run has only one.
+    stretch_s : tuple or None
+        From when to when its samples were looked at.
+    begun_s : float or None
+        When the step began, where that was known beforehand.
+    steps : tuple of RunResult
+        One for each load step, this one's among them; empty where the run has only one.
+    """
+
+    traces: dict[str, Settled]
+    problems: dict[str, str]
+    means: dict[str, tuple[float, float]]
+    window_s: tuple[float, float] | None
+    names: dict[str, str]
+    by_hand: bool = False
+    roles: dict[str, str] = field(default_factory=dict)
+    window_by: str = "found"
+    detected: dict[str, Settled] = field(default_factory=dict)
+    figures: dict[str, float] = field(default_factory=dict)
+    whole: dict[str, WholeReading] = field(default_factory=dict)
+    findings: tuple[Finding, ...] = ()
+    condition: str = ""
+    stretch_s: tuple[float, float] | None = None
+    begun_s: float | None = None
+    steps: tuple[RunResult, ...] = ()
+
+    def at(self, condition: str) -> RunResult | None:
+        """The result under a condition, None where the run does not hold it."""
+        if condition == self.condition:
+            return self
+        return next((s for s in self.steps if s.condition == condition), None)
+
+    def mean_of(self, role: str) -> float | None:
+        """Window mean of the channel with a role."""
+        name = self.roles.get(role)
+        return self.means[name][0] if name in self.means else None
+
+
+def to_json(found: RunResult) -> dict[str, Any]:
+    """A result as it is kept in a notebook."""
+    return asdict(found)
+
+
+def _settled(v: dict[str, Any]) -> Settled:
+    return Settled(**{**v, "window_s": tuple(v["window_s"])})
+
+
+def from_json(values: dict[str, Any]) -> RunResult:
+    """A result from a notebook."""
+    span = values["window_s"]
+    return RunResult(
+        {k: _settled(v) for k, v in values["traces"].items()},
+        values["problems"],
+        {k: (v[0], v[1]) for k, v in values["means"].items()},
+        None if span is None else (span[0], span[1]),
+        values["names"],
+        values["by_hand"],
+        values["roles"],
+        values["window_by"],
+        {k: _settled(v) for k, v in values["detected"].items()},
+        values["figures"],
+        {k: WholeReading(**{**v, "span_s": tuple(v["span_s"])}) for k, v in values["whole"].items()},
+        tuple(Finding.from_plain(f) for f in values["findings"]),
+        values["condition"],
+        None if values["stretch_s"] is None else (values["stretch_s"][0], values["stretch_s"][1]),
+        values["begun_s"],
+        tuple(from_json(s) for s in values["steps"]),
+    )

@@ -1,0 +1,99 @@
+"""How a study's runs are judged: windows by the clock, thresholds, the bench's instruments, the protocol's steps."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from kuffin.core.conditions import main_condition
+from kuffin.core.coolanttable import SHARES_PERCENT, TABLE
+from kuffin.core.findings import Limits
+from kuffin.core.heatbalance import Mix
+from kuffin.core.protocol import Step, from_plain
+from kuffin.core.uncertainty import Accuracy
+from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Study
+from kuffin.notebook.shelf import bench_of, parts
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.configurations import parts_of
+
+
+def limits_of(study: Study, bench: Bench | None = None) -> Limits:
+    """The thresholds of a study's checks, and what the bench's instruments are good for."""
+    return Limits(dict(study.plan.get("thresholds") or {}), accuracies(bench))
+
+
+def accuracies(bench: Bench | None) -> dict[str, Accuracy]:
+    """What the bench's instruments are good for, by the role of their probes."""
+    out: dict[str, Accuracy] = {}
+    for i in bench.live_instruments if bench is not None else []:
+        said = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
+        if said.reading_percent or said.offset_part:
+            for probe in i.live_probes:
+                if probe.role:
+                    out[probe.role] = said
+    return out
+
+
+@dataclass(frozen=True)
+class ClockWindow:
+    """A window by the clock, in minutes from the load's start; None at its end: up to the load's end.
+
+    Without a beginning it is the last `to_min` minutes before the load's end.
+    """
+
+    from_min: float | None
+    to_min: float | None
+
+    def on(self, load_start_s: float, load_end_s: float) -> tuple[float, float]:
+        """On a run's clock; never outside the load."""
+        if self.from_min is None:
+            return max(load_end_s - 60 * (self.to_min or 3.0), load_start_s), load_end_s
+        begin = min(load_start_s + 60 * self.from_min, load_end_s - 30)
+        end = load_end_s if self.to_min is None else min(load_start_s + 60 * self.to_min, load_end_s)
+        return max(begin, load_start_s), max(end, begin + 30)
+
+
+@dataclass(frozen=True)
+class Ways:
+    """How a study's runs are judged: its protocol, its checks' thresholds, its bench and the shelf."""
+
+    steps: tuple[Step, ...]
+    limits: Limits
+    bench: Bench | None
+    shelf: tuple[Part, ...]
+    condition: str | None = None  # the load step that the verdict is about, where there are several
+
+    def of(self, study: Study, candidate: Candidate) -> Limits:
+        """The thresholds for one candidate's runs, with the coolant that they are run with."""
+        coolant = parts_of(study, candidate, self.bench, self.shelf).get("coolant")
+        glycol = str(coolant.fields.get("glycol") or "none") if coolant is not None else "none"
+        share = coolant.fields.get("share_percent") if coolant is not None else None
+        if glycol not in TABLE or not share:
+            return self.limits
+        return replace(self.limits, mix=Mix(glycol, min(float(share), float(SHARES_PERCENT[-1]))))
+
+
+def ways_of(notebook: Notebook, study: Study) -> Ways:
+    """How a study's runs are judged; the same for all of them."""
+    bench = bench_of(notebook, study.bench_id)
+    steps = protocol_steps(notebook, study)
+    wanted = main_condition(steps, study.plan.get("condition"))
+    return Ways(steps, limits_of(study, bench), bench, tuple(parts(notebook)), wanted)
+
+
+def protocol_steps(notebook: Notebook, study: Study) -> tuple[Step, ...]:
+    """The steps of a study's protocol; none where it has no protocol."""
+    if study.protocol_id is None:
+        return ()
+    with notebook.session() as session:
+        protocol = session.get(Protocol, study.protocol_id)
+        return from_plain(protocol.steps) if protocol is not None else ()
+
+
+def clock_window(steps: Sequence[Step], condition: str = "") -> ClockWindow | None:
+    """The window by the clock that a load step asks for, the first such step's where none is named; None: it is found."""
+    for step in steps:
+        by_clock = step.window_from_min is not None or step.window_to_min is not None
+        if step.load and by_clock and condition in {"", step.name}:
+            return ClockWindow(step.window_from_min, step.window_to_min)
+    return None
