@@ -16,6 +16,7 @@ import numpy as np
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
+from kuffin.demo.blocks import DAYS, add_block_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
 from kuffin.demo.shelf import fill_shelf
@@ -112,18 +113,24 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             notebook, QUESTION, "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], MARGIN_K, name="Radiators, spring"
         )
         edits.change_study(notebook, study, "set the study up", reference_power_w=REFERENCE_W, blocks=True)
-        total = 2 * sum(map(len, ORDER))
+        total = 2 * sum(map(len, ORDER)) + 5 * DAYS
         for run in demo_runs(None if progress is None else lambda done, _: progress(done, total)):
             edits.add_log(notebook, study, run.candidate, run.table, round_number=run.round)
         fill_shelf(notebook, study)
         prepare_mounts(notebook, study, _TRAPPED_AIR, SEED + 9)
-        half = total // 2
-        pastes = add_paste_study(notebook, None if progress is None else lambda done, _: progress(half + done, total))
+        further = [
+            add_paste_study(notebook, _after(progress, sum(map(len, ORDER)), total)),
+            add_block_study(notebook, _after(progress, 2 * sum(map(len, ORDER)), total)),
+        ]
         forget_history(notebook)
-        judge(notebook, notebook.study(pastes))
-        judge(notebook, notebook.study(study))  # its readings are kept, so that it opens at once
+        for one in (*further, study):
+            judge(notebook, notebook.study(one))  # its readings are kept, so that it opens at once
     finally:
         notebook.close()
+
+
+def _after(progress: Callable[[int, int], None] | None, before: int, total: int) -> Callable[[int, int], None] | None:
+    return None if progress is None else lambda done, _: progress(before + done, total)
 
 
 def forget_history(notebook: Notebook) -> None:

@@ -11,7 +11,7 @@ import numpy as np
 from kuffin.core.conditions import LEAD_S, Stretch, stretches_of
 from kuffin.core.errors import TraceError
 from kuffin.core.findings import REMARK, Finding, Limits, Recorded, check_run, figures
-from kuffin.core.normalise import default_school
+from kuffin.core.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
@@ -127,7 +127,8 @@ def evaluate(
         own = window if window is not None and stretch.begin_s <= sum(window) / 2 < stretch.end_s else None
         known = None if k == 0 and begin < stretch.begin_s - 30 else stretch.begin_s
         part = data.between(begin, end)
-        one = evaluate_stretch(part, study, own, clock_window(ways.steps, stretch.name), limits, known)
+        is_main = stretch.name == ways.condition or (last and ways.condition not in {s.name for s in stretches})
+        one = evaluate_stretch(part, study, own, clock_window(ways.steps, stretch.name), limits, known, is_main)
         found.append(replace(one, condition=stretch.name, stretch_s=(begin, end), begun_s=known))
     main = next((r for r in found if r.condition == ways.condition), None)
     if main is None:
@@ -151,14 +152,24 @@ def _of_all_steps(main: RunResult, found: Sequence[RunResult]) -> list[Finding]:
     return out
 
 
-def further_traces(under_test: str, s: Signals) -> tuple[str, ...]:
-    """Traces of other parts that have a temperature (memory, regulators), over what the usual school takes off."""
-    school = default_school(under_test)
-    if school.part != "die":
-        return ()
-    return tuple(
-        f"{part}_over_{school.over}{end}" for part in FURTHER_PARTS if part in s.further for end in ("", "_per_watt")
-    )
+def school_of(study: Study) -> School:
+    """The school in use."""
+    return SCHOOLS.get(study.school or "") or default_school(study.under_test)
+
+
+def traces_of(study: Study, s: Signals, main: bool = True) -> tuple[str, ...]:
+    """The traces that are settled: those of all schools, and of other parts that have a temperature (memory, regulators)
+    under the school in use. Of a load step that is not the main one: the school in use and the steps of the staircase.
+    """
+    school = school_of(study)
+    own = school.trace.removesuffix("_whole") if school.over is not None else default_school(study.under_test).trace
+    if main:
+        wanted = list(traces_for(study.under_test))
+    else:
+        wanted = ["coolant_over_air", "die_over_coolant", default_school(study.under_test).trace, own]
+    if school.part == "die":
+        wanted += [own.replace("die_", f"{part}_", 1) for part in FURTHER_PARTS if part in s.further]
+    return tuple(dict.fromkeys(wanted))
 
 
 def evaluate_stretch(
@@ -168,6 +179,7 @@ def evaluate_stretch(
     clock: ClockWindow | None = None,
     limits: Limits | None = None,
     begin_s: float | None = None,
+    main_step: bool = True,
 ) -> RunResult:
     """Work one load step out, or a whole run that has only one.
 
@@ -177,10 +189,12 @@ def evaluate_stretch(
         From the load's start.
     begin_s : float, optional
         When the step began, where that is known.
+    main_step : bool
+        Whether it is the one that the verdict is about; of others only the school in use is settled.
     """
     s = signals(data, list(data.channels))
     main_name = main_trace(study.under_test)
-    wanted = (*traces_for(study.under_test), *further_traces(study.under_test, s))
+    wanted = traces_of(study, s, main_step)
     detected: dict[str, Settled] = {}
     by = "hand" if window is not None else "found"
     for trace in wanted if window is not None or clock is not None else ():

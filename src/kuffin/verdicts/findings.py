@@ -8,13 +8,14 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Sibling, against_siblings
-from kuffin.core.student import t_quantile, t_two_sided_p
+from kuffin.core.student import t_quantile
 from kuffin.core.words import number
 from kuffin.notebook.entities import Mount, Study
+from kuffin.verdicts.baseline import baseline_chart, moved_words
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.ways import limits_of
-from kuffin.verdicts.words import count, several
+from kuffin.verdicts.words import several
 
 Mounts = list[tuple[str, Mount]]
 
@@ -128,39 +129,15 @@ def about_the_study(study: Study, mounts: Mounts, main: SchoolResult) -> tuple[F
 
 
 def _bench_moved(study: Study, mounts: Mounts, main: SchoolResult) -> list[Finding]:
-    """A trend in the baseline's readings over its retests, by a straight line against their order on the bench."""
-    begun = {m.id: m.live_runs[0].started_at or "" for _, m in mounts if m.live_runs}
-    controls = {
-        m.id for _, m in mounts if m.control or (study.baseline_id is not None and m.candidate_id == study.baseline_id)
-    }
-    readings = [r for r in main.readings if r.mount_id in controls and r.value is not None and r.left_out is None]
-    readings.sort(key=lambda r: begun.get(r.mount_id, ""))
-    n = len(readings)
-    if n < 4:
+    """A move of the baseline, from its control chart."""
+    found = baseline_chart(study, mounts, main)
+    if found is None or found.chart.moved is None:
         return []
-    x, y = np.arange(n) - (n - 1) / 2, np.array([r.value for r in readings], float)
-    slope = float(x @ y / (x @ x))
-    rest = y - y.mean() - slope * x
-    se = float(np.sqrt(rest @ rest / (n - 2) / (x @ x)))
-    moved = slope * (n - 1)
-    p = t_two_sided_p(slope / max(se, 1e-12), n - 2)
-    if p > 0.05:
-        return []
-    said = (
-        f"the baseline's {count(n)} readings {'rose' if moved > 0 else 'fell'} by {number(abs(moved), 1)} K from the first "
-        f"to the last (chance alone: {100 * p:.1g} %)"
-    )
-    beside = tuple((f"{r.candidate}, round {r.round}", float(r.value or 0.0)) for r in readings)
-    serious = abs(moved) > study.margin_k / 2
-    unit = main.school.unit
-    return [
-        Finding(
-            "bench moved",
-            said,
-            DOUBT if serious else REMARK,
-            value=moved,
-            limit=study.margin_k / 2,
-            unit=unit,
-            others=beside,
-        )
-    ]
+    by = found.chart.moved.by
+    beside = tuple((f"{r.candidate}, round {r.round}", float(r.value or 0.0)) for r in found.readings)
+    corrected = bool(study.plan.get("correct_by_baseline"))
+    serious = abs(by) > study.margin_k / 2 and not corrected
+    said = moved_words(found) + ("; its move is taken out of all mounts" if corrected else "")
+    weight = DOUBT if serious else REMARK
+    limit, unit = study.margin_k / 2, main.school.unit
+    return [Finding("bench moved", said, weight, value=by, limit=limit, unit=unit, others=beside)]

@@ -14,7 +14,7 @@ from kuffin.core.protocol import to_plain
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.evaluating import evaluate
+from kuffin.verdicts.evaluating import evaluate, school_of
 from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.ways import Ways, clock_window, ways_of
@@ -33,6 +33,7 @@ def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
         "window": [(w.begin_s, w.end_s) for w in run.windows],
         "steps": to_plain(ways.steps) if ways.condition is not None else None,
         "condition": ways.condition,
+        "school": school_of(study).key,
         "clock": None if (clock := clock_window(ways.steps)) is None else asdict(clock),
         "tolerance": study.tolerance_k,
         "test": study.under_test,

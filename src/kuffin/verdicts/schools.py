@@ -2,12 +2,18 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 
-from kuffin.core.compare import Comparison
+from kuffin.core.compare import Comparison, MountValue, compare
+from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import School
+from kuffin.notebook.entities import Mount, Study
+from kuffin.verdicts.runresult import RunResult
+
+Mounts = Sequence[tuple[str, Mount]]
 
 
 @dataclass(frozen=True)
@@ -19,6 +25,8 @@ class MountReading:
     value, u95 : float or None
         None where the mount cannot be read under this school.
     settled : bool
+    shift : float
+        What was taken off for a bench that moved, where that was asked for.
     """
 
     mount_id: int
@@ -30,6 +38,7 @@ class MountReading:
     left_out: str | None
     problem: str | None = None
     runs: tuple[int, ...] = ()
+    shift: float = 0.0
 
     @property
     def label(self) -> str:
@@ -57,3 +66,134 @@ class SchoolResult:
             if reading.value is not None and reading.left_out is None:
                 means.setdefault(reading.candidate, []).append(reading.value)
         return sorted(means, key=lambda name: float(np.mean(means[name])))
+
+
+def scope_of(study: Study, values: Sequence[MountValue]) -> str:
+    """What a verdict is about: what was chosen; else the products where every candidate has two samples or more."""
+    chosen = study.plan.get("scope")
+    if chosen in {"products", "samples"}:
+        return str(chosen)
+    each: dict[str, set[str]] = {}
+    for v in values:
+        each.setdefault(v.candidate, set()).add(v.sample or "")
+    return "products" if each and min(len(s) for s in each.values()) > 1 else "samples"
+
+
+def under_school(
+    study: Study,
+    school: School,
+    mounts: Mounts,
+    results: Mapping[int, RunResult],
+    power: float,
+    *,
+    heed_exclusions: bool = True,
+    condition: str | None = None,
+    confidence: float | None = None,
+    shifts: Mapping[int, float] | None = None,
+) -> SchoolResult:
+    """Read a study's mounts under a school and compare its candidates.
+
+    Parameters
+    ----------
+    power : float
+        The reference power, W, at which per-watt schools are shown.
+    heed_exclusions : bool
+        Whether mounts that were left out stay out.
+    condition : str, optional
+        A load step of the protocol; without it the one that each result is about.
+    confidence : float, optional
+        The study's own without it.
+    shifts : mapping, optional
+        What is taken off a mount's reading for a bench that moved, by the mount's id.
+    """
+    readings = [
+        _reading(study, school, name, m, results, power, heed_exclusions, condition, (shifts or {}).get(m.id, 0.0))
+        for name, m in mounts
+    ]
+    values = [
+        MountValue(
+            r.candidate,
+            str(r.mount_id),
+            r.value,
+            str(r.round) if study.blocks else None,
+            str(m.sample_id) if m.sample_id is not None else None,
+        )
+        for r, (_, m) in zip(readings, mounts, strict=True)
+        if r.value is not None and r.left_out is None
+    ]
+    order = {c.name: i for i, c in enumerate(study.live_candidates)}
+    values.sort(key=lambda v: order.get(v.candidate, 0))
+    margin = study.margin_k
+    try:
+        chosen = study.candidate(study.reference_id)
+        reference = chosen.name if chosen is not None and chosen.name in {v.candidate for v in values} else None
+        found = compare(
+            values,
+            reference=reference,
+            margin=margin,
+            confidence=confidence or study.confidence,
+            scope=scope_of(study, values),
+        )
+        return SchoolResult(school, tuple(readings), found, None)
+    except KuffinError as error:
+        return SchoolResult(school, tuple(readings), None, str(error))
+
+
+def _reading(
+    study: Study,
+    school: School,
+    candidate: str,
+    mount: Mount,
+    results: Mapping[int, RunResult],
+    power: float,
+    heed_exclusions: bool,
+    condition: str | None,
+    shift: float,
+) -> MountReading:
+    left_out = mount.left_out if heed_exclusions else None
+    found: list[tuple[float, float, bool]] = []
+    problem: str | None = None
+    for run in mount.live_runs:
+        result = results[run.id] if condition is None else results[run.id].at(condition)
+        if result is None:
+            problem = f"its run does not hold “{condition}”"
+            continue
+        if school.over is None:
+            name = result.names.get(school.part)
+            # the channel's plain mean, as one reads it off; its window is the main trace's
+            if name in result.means and result.window_s is not None:
+                mean, sd = result.means[name]
+                found.append((mean, 1.96 * sd / np.sqrt(10), True))
+            else:
+                problem = f"no channel has the role “{school.part}”"
+            continue
+        if school.whole:
+            fit = result.whole.get(school.trace)
+            if fit is None:
+                problem = "the whole-trace fit needs both temperatures, power, and six minutes of load"
+                continue
+            value = school.shown(fit.resistance_k_w, power, study.reference_air_c)
+            found.append((value, school.shown_u95(fit.resistance_u95, power), True))
+            continue
+        trace = result.traces.get(school.trace)
+        if trace is None:
+            problem = result.problems.get(school.trace, "cannot be judged")
+            continue
+        found.append(
+            (
+                school.shown(trace.value, power, study.reference_air_c),
+                school.shown_u95(trace.u95, power),
+                trace.settled or result.by_hand,
+            )
+        )
+    runs = tuple(r.id for r in mount.live_runs)
+    if not found:
+        return MountReading(
+            mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", runs
+        )
+    n = len(found)
+    value = float(np.mean([f[0] for f in found])) - shift
+    u95 = float(np.sqrt(sum(f[1] ** 2 for f in found)) / n)
+    return MountReading(
+        mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, runs, shift
+    )

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from kuffin.core.compare.evidence import Comparison, MountValue
 from kuffin.core.compare.judging import sample_counts
 from kuffin.core.compare.linear import design_matrix, fit_linear
-from kuffin.core.compare.mixed import compare_mixed, sample_levels
+from kuffin.core.compare.mixed import compare_mixed, sample_columns, sample_levels
 from kuffin.core.compare.pooled import compare_pooled
 from kuffin.core.compare.separate import compare_separate
 from kuffin.core.errors import CompareError
@@ -28,6 +28,7 @@ def compare(
     better: str = "lower",
     separate: bool = False,
     covariate_names: Sequence[str] = (),
+    scope: str = "products",
 ) -> Comparison:
     """Compare the candidates of a study.
 
@@ -44,6 +45,9 @@ def compare(
     better : {'lower', 'higher'}
     separate : bool
         Each candidate keeps its own spread (Games–Howell).
+    scope : {'products', 'samples'}
+        With several samples of a candidate: whether the verdict is about the products, so that the samples' own scatter is
+        in it, or about these samples, each with the same weight.
 
     Raises
     ------
@@ -94,6 +98,21 @@ def compare(
             )
         warnings.append("one candidate has a single mount: both are taken to scatter alike")
     if several:
+        if scope == "samples":
+            return _of_these_samples(
+                mounts,
+                names,
+                y,
+                index,
+                counts,
+                rounds,
+                covariates,
+                covariate_names,
+                reference,
+                margin,
+                confidence,
+                better,
+            )
         design = design_matrix(index, len(names), rounds, covariates, covariate_names)
         told_apart, why = _samples_tell(y, design, mounts)
         if told_apart:
@@ -113,6 +132,34 @@ def compare(
     if told_apart:
         found = replace(found, components=(("sample", 0.0), *found.components))
     return found
+
+
+def _of_these_samples(
+    mounts: Sequence[MountValue],
+    names: list[str],
+    y: Array,
+    index: NDArray[np.int64],
+    counts: NDArray[np.int64],
+    rounds: list[str] | None,
+    covariates: Array | None,
+    covariate_names: Sequence[str],
+    reference: str | None,
+    margin: float | None,
+    confidence: float,
+    better: str,
+) -> Comparison:
+    """Candidates as the plain means of their samples, which are taken as they are."""
+    warnings: list[str] = []
+    design, own = design_matrix(index, len(names), rounds, covariates, covariate_names), sample_columns(mounts)
+    both = np.hstack([design, own])
+    within: Array | None = own
+    if np.linalg.matrix_rank(both) < both.shape[1] or both.shape[1] >= y.size:
+        within = None
+        warnings.append(
+            "samples changed together with rounds, or have too few mounts, so their mounts are taken together"
+        )
+    fit = fit_linear(y, index, len(names), rounds, covariates, covariate_names, within)
+    return compare_pooled(names, fit, counts, mounts, reference, margin, confidence, better, warnings)
 
 
 def _samples_tell(y: Array, design: Array, mounts: Sequence[MountValue]) -> tuple[bool, str]:

@@ -59,6 +59,7 @@ def fit_linear(
     rounds: Sequence[str] | None = None,
     covariates: Array | None = None,
     covariate_names: Sequence[str] = (),
+    within: Array | None = None,
 ) -> LinearFit:
     """Fit the model by least squares.
 
@@ -70,6 +71,8 @@ def fit_linear(
         0 to k − 1.
     rounds : sequence of str, length n, optional
     covariates : ndarray, shape (n, c), optional
+    within : ndarray, shape (n, s), optional
+        Further columns that sum to nought within each candidate, such as its samples.
 
     Raises
     ------
@@ -83,6 +86,8 @@ def fit_linear(
     Statistician 34 (1980), 216–221).
     """
     design = design_matrix(candidate, k, rounds, covariates, covariate_names)
+    if within is not None and within.size:
+        design = np.hstack([design, within])
     n = y.size
     df = n - design.shape[1]
     if df < 1:

@@ -24,6 +24,24 @@ def sample_levels(mounts: Sequence[MountValue]) -> NDArray[np.int64]:
     return np.array([order[key] for key in keys], np.int64)
 
 
+def sample_columns(mounts: Sequence[MountValue]) -> Array:
+    """Columns for samples within their candidate, with weights that sum to nought. Shape (n, samples − candidates).
+
+    With them the candidates' coefficients are the plain means of their samples.
+    """
+    columns = []
+    for name in dict.fromkeys(m.candidate for m in mounts):
+        own = list(dict.fromkeys(m.sample for m in mounts if m.candidate == name))
+        for sample in own[:-1]:
+            columns.append(
+                [
+                    0.0 if m.candidate != name else 1.0 if m.sample == sample else -1.0 if m.sample == own[-1] else 0.0
+                    for m in mounts
+                ]
+            )
+    return np.array(columns, float).T.reshape(len(mounts), len(columns))
+
+
 def compare_mixed(
     names: list[str],
     y: Array,
