@@ -9,7 +9,7 @@ from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.findings import together
 from kuffin.notebook.entities import Mount
 from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import count, digits_for, mounts_more, number, span
+from kuffin.verdicts.words import count, digits_for, joined, mounts_more, number, span
 
 VERBS = {"radiator": ("runs the coolant", "fit"), "coolant": ("keeps the die", "fill in")}
 
@@ -77,10 +77,6 @@ def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
     return NextStep(f"{verb} {what}", hint or "the plan has it next", "prepare", planned.id)
 
 
-def _joined(parts: list[str]) -> str:
-    return parts[0] if len(parts) == 1 else ", ".join(parts[:-1]) + " and " + parts[-1]
-
-
 def _sentence(v: StudyVerdict) -> str:
     found = v.main.comparison
     if v.mounts == 0:
@@ -112,21 +108,21 @@ def _sentence(v: StudyVerdict) -> str:
             texts.append(f"{name} ({span(low, high, 'K', digits)})")
         if len(apart) > 3:
             texts.append(f"{count(len(apart) - 3)} more")
-        parts.append(f"{best} {verb} cooler than {_joined(texts)}.")
+        parts.append(f"{best} {verb} cooler than {joined(texts)}.")
     if same:
         parts.append(
-            f"{_joined([best, *[n for n, _ in same]])} are within {found.margin:g} K: the same for this purpose."
+            f"{joined([best, *[n for n, _ in same]])} are within {found.margin:g} K: the same for this purpose."
         )
     if open_:
         names = [n for n, _ in open_]
         if not apart and not same:
             parts.append(
-                f"{best} is ahead so far, but not told apart from {_joined(names)} yet."
+                f"{best} is ahead so far, but not told apart from {joined(names)} yet."
                 if len(names) < 4
                 else f"{best} is ahead so far, but no candidate is told apart from it yet."
             )
         else:
-            parts.append(f"{_joined([best, *names])} are not told apart yet.")
+            parts.append(f"{joined([best, *names])} are not told apart yet.")
     return " ".join(parts)
 
 
@@ -161,7 +157,7 @@ def _next(v: StudyVerdict) -> NextStep:
             for c in v.candidates
             if not any(r.candidate == c and r.left_out is None and r.value is not None for r in v.main.readings)
         ]
-        names = _joined(lacking[:3]) if lacking else "each candidate"
+        names = joined(lacking[:3]) if lacking else "each candidate"
         return NextStep(f"{make} {names}" + ("" if lacking else " once more"), v.main.why_not or "", "add")
     order = sorted(found.candidates, key=lambda c: c.mean)
     best = order[0].name
@@ -178,5 +174,5 @@ def _next(v: StudyVerdict) -> NextStep:
     rest = [p for p in found.pairs if not p.settled]
     hint = "the winner stands" if rest else "every pair is settled"
     if rest:
-        hint += "; " + _joined([f"{p.a} and {p.b}" for p in rest[:2]]) + " are still open"
+        hint += "; " + joined([f"{p.a} and {p.b}" for p in rest[:2]]) + " are still open"
     return NextStep("read the verdict", hint, "compare")

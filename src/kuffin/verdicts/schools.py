@@ -54,6 +54,11 @@ class SchoolResult:
     comparison: Comparison | None
     why_not: str | None
 
+    @property
+    def scope_words(self) -> str:
+        """What it is about: these samples, or the products."""
+        return f"it is about {scope(self.comparison)}" if self.comparison is not None else "nothing is compared yet"
+
     def of(self, candidate: str) -> list[MountReading]:
         return [r for r in self.readings if r.candidate == candidate]
 
@@ -66,6 +71,23 @@ class SchoolResult:
             if reading.value is not None and reading.left_out is None:
                 means.setdefault(reading.candidate, []).append(reading.value)
         return sorted(means, key=lambda name: float(np.mean(means[name])))
+
+
+def scope(found: Comparison) -> str:
+    """What a verdict is about, in words."""
+    counts = [c.samples for c in found.candidates]
+    if "sample" in dict(found.components):
+        few, many = min(counts), max(counts)
+        tell = f"{few}" if few == many else f"{few} to {many}"
+        return f"these products, as far as {tell} sample{'' if many == 1 else 's'} of each tell"
+    if max(counts) == 1:
+        return "these samples, one of each; another sample of the same product may differ"
+    several = ", ".join(f"{c.samples} of {c.name}" for c in found.candidates if c.samples > 1)
+    return (
+        f"these samples ({several}, one of each other); another sample of the same product may differ"
+        if min(counts) == 1
+        else f"these samples ({several}); another sample of the same product may differ"
+    )
 
 
 def scope_of(study: Study, values: Sequence[MountValue]) -> str:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.words import number as number
 
@@ -16,6 +18,11 @@ def digits_for(spread: float) -> int:
 def span(low: float, high: float, unit: str, digits: int = 1) -> str:
     """An interval in words: ``1.2 to 2.6 K``."""
     return f"{number(low, digits)} to {number(high, digits)}{' ' + unit if unit else ''}"
+
+
+def joined(parts: Sequence[str]) -> str:
+    """A list in words: ``Reed, Rush and Sedge``."""
+    return parts[0] if len(parts) == 1 else ", ".join(parts[:-1]) + " and " + parts[-1] if parts else ""
 
 
 def mounts_more(now: int, needed: int | None) -> str:

@@ -11,7 +11,7 @@ from kuffin.core.findings import KINDS
 from kuffin.core.normalise import School
 from kuffin.core.settle import Settled
 from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.schools import MountReading, SchoolResult
+from kuffin.verdicts.schools import MountReading, SchoolResult, scope
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import digits_for, number, pair_sentence, span
 
@@ -343,11 +343,3 @@ def _needed_lines(found: Comparison, pair: PairResult) -> list[tuple[str, str]]:
 
 def _p(p: float) -> str:
     return "below 0.0001" if p < 0.0001 else f"{p:.4f}" if p < 0.1 else f"{p:.2f}"
-
-
-def scope(found: Comparison) -> str:
-    """What the verdict is about. Samples are not told apart from mounts yet, so it is never about the products."""
-    several_ = [f"{c.samples} of {c.name}" for c in found.candidates if c.samples > 1]
-    if not several_:
-        return "these samples, one of each; another sample of the same product may differ"
-    return f"these samples ({', '.join(several_)}, their mounts taken together); another sample of the same product may differ"

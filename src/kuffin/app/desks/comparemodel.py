@@ -6,10 +6,9 @@ from dataclasses import dataclass
 
 from kuffin.core.compare import PairResult
 from kuffin.core.normalise import School
-from kuffin.verdicts.schools import SchoolResult
+from kuffin.verdicts.schools import SchoolResult, scope
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import digits_for, mounts_more, number, pair_sentence, span
-from kuffin.verdicts.working import scope
 
 
 @dataclass(frozen=True)
