@@ -20,6 +20,7 @@ from benchmarks import (
     scaling,
     settling,
     starting,
+    verdicts,
 )
 
 ALL = {
@@ -33,6 +34,7 @@ ALL = {
     "recording": recording.report,
     "findings": findings.report,
     "inspecting": inspecting.report,
+    "verdicts": verdicts.report,
     "settling": lambda: settling.report(settling.run(120)),
 }
 
