@@ -217,7 +217,7 @@ def main(folder: Path) -> None:
         settle_down(app, window)
         window.show_desk("Compare")
         shoot("compare")
-        window.compare._explain_pair(len(window.compare.pairs.selectedRanges()), 0)
+        window.compare.verdict._explain_pair(len(window.compare.verdict.pairs.selectedRanges()), 0)
         shoot("working")
         window.working.hide()
         window.set_mode("dark")

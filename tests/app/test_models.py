@@ -8,7 +8,7 @@ from pathlib import Path
 import pytest
 from pytestqt.qtbot import QtBot
 
-from kuffin.app.desks import comparemodel
+from kuffin.app.desks.compare import model as comparemodel
 from kuffin.app.desks.inspect import words as inspectmodel
 from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.jobs import Jobs, Task

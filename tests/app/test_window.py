@@ -166,7 +166,7 @@ class TestAddingLogs:
         window.studies.begin_study("Which radiator?", "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], 0.5, 3)
         at_rest()
         assert "no mount has a log" in window.header.verdict.text()
-        assert window.compare._empty.isVisible()
+        assert window.compare.verdict._empty.isVisible()
         logs = write_logs(tmp_path / "logs")
         (tmp_path / "logs" / "notes.txt").write_text("remember the milk")
         window.studies.add_logs([str(tmp_path / "logs")])
@@ -272,7 +272,7 @@ class TestAddingLogs:
 
 class TestCompare:
     def test_another_school_warns_and_as_read_is_told(self, demo_window: MainWindow, at_rest: Wait) -> None:
-        desk = demo_window.compare
+        desk = demo_window.compare.verdict
         assert "As read, without taking the room out, Rush would have won." in desk._warning.text()
         desk._school.setCurrentIndex(desk._school.findData("coolant_as_read"))
         at_rest()
@@ -284,18 +284,18 @@ class TestCompare:
         assert desk._school.currentData() == "coolant_over_air_per_watt"
 
     def test_the_margin_is_an_edit(self, demo_window: MainWindow, at_rest: Wait) -> None:
-        demo_window.compare._margin.setValue(3.0)
+        demo_window.compare.verdict._margin.setValue(3.0)
         at_rest()
-        assert "under 3 K do not matter" in demo_window.compare._foot.text()
+        assert "under 3 K do not matter" in demo_window.compare.verdict._foot.text()
         assert demo_window.menus.undo.text() == "Undo: change the margin"
 
     def test_working_opens_with_f1_follows_links_and_closes_with_esc(
         self, demo_window: MainWindow, qtbot: QtBot, at_rest: Wait
     ) -> None:
         w = demo_window
-        w.compare.pairs.setFocus()
-        w.compare.pairs.setCurrentCell(0, 0)
-        qtbot.keyClick(w.compare.pairs, Qt.Key.Key_F1)
+        w.compare.verdict.pairs.setFocus()
+        w.compare.verdict.pairs.setCurrentCell(0, 0)
+        qtbot.keyClick(w.compare.verdict.pairs, Qt.Key.Key_F1)
         assert w.working.isVisible()
         assert "Tukey-Kramer" in w.working._text.toPlainText()
         w.working._anchor(QUrl("#0"))  # to the candidate's mean

@@ -21,7 +21,7 @@ from PySide6.QtWidgets import (
 
 from kuffin import __version__
 from kuffin.app.calling import Caller
-from kuffin.app.desks.compare import CompareDesk
+from kuffin.app.desks.compare.desk import CompareDesk
 from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.exporting import write_picture
@@ -69,7 +69,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
         self.inspect = InspectDesk(self.state, self.theme, self.settings)
-        self.compare = CompareDesk(self.state, self.theme)
+        self.compare = CompareDesk(self.state, self.theme, self.settings)
         self.working = WorkingPanel()
         self.working.hide()
         self.follower = Follower(self.state)
@@ -173,6 +173,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.working.followed.connect(self.follower.follow)
         self.follower.working.connect(self._show_working)
         self.follower.mount_wanted.connect(self.open_mount)
+        self.compare.mount_wanted.connect(self.open_mount)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.inspect.join_wanted.connect(self.joiner.ask)
         self.running.ticked.connect(self._show_running)
@@ -263,6 +264,7 @@ class MainWindow(QMainWindow, MadeLater):
             self.show_desk("Plan")
         else:
             self.show_desk("Compare")
+            self.compare.go("baseline" if step.action == "baseline" else "verdict")
 
     def _show_working(self, working: Working) -> None:
         was_hidden = self.working.isHidden()

@@ -49,14 +49,24 @@ def main_condition(steps: Sequence[Step], wanted: str | None = None) -> str | No
     return under[-1].name
 
 
-def condition_words(step: Step) -> str:
-    """A condition in a few signs: ``180 W``, ``pump 60 %``; its name where nothing is set."""
+def condition_words(step: Step, among: Sequence[Step] = ()) -> str:
+    """A condition in a few signs: ``180 W``, ``pump 60 %``; its name where nothing is set.
+
+    Parameters
+    ----------
+    among : sequence of Step
+        All conditions: what is the same in all is not said.
+    """
+
+    def varies(key: str) -> bool:
+        return len(among) < 2 or len({getattr(s, key) for s in among}) > 1
+
     said = []
-    if step.power_w is not None:
+    if step.power_w is not None and varies("power_w"):
         said.append(f"{step.power_w:g} W")
-    if step.pump_percent is not None:
+    if step.pump_percent is not None and varies("pump_percent"):
         said.append(f"pump {step.pump_percent:g} %")
-    if step.fan_percent is not None:
+    if step.fan_percent is not None and varies("fan_percent"):
         said.append(f"fans {step.fan_percent:g} %")
     return ", ".join(said) or step.name
 

@@ -30,6 +30,19 @@ _OF_ALL_RADIATORS: dict[str, Any] = {
     "max_pressure_kpa": 60.0,
 }
 _PRICES = {"Sedge": 92.0, "Reed": 71.0, "Bulrush": 58.0, "Rush": 44.0}
+_OTHER_PRICES = {
+    "Dipper": 88.0,
+    "Tarn": 41.0,
+    "clear tube": 9.0,
+    "Wagtail": 26.0,
+    "Rill": 14.0,
+    "Brook": 17.0,
+    "Chalk": 8.0,
+    "Marl": 6.0,
+    "Loam": 11.0,
+    "Tern": 64.0,
+    "Plover": 118.0,
+}
 _COPPER: dict[str, Any] = {"thread": "G1/4", "metals": ["copper", "nickel plate"], "max_pressure_kpa": 80.0}
 _OTHERS: tuple[tuple[str, str, str, dict[str, Any]], ...] = (
     ("processor block", "Tern", "Oxbow Works", {**_COPPER, "volume_ml": 28.0, "screw_pattern": "four"}),
@@ -64,7 +77,9 @@ def fill_shelf(notebook: Notebook, study: int) -> None:
         notebook, kept["Rush"].id, "fill in", claim="runs at least 1 K cooler than Reed", claim_where="on its box"
     )
     for kind, name, maker, fields in _OTHERS:
-        edit_shelf.add_part(notebook, kind, name, maker=maker, fields=fields)
+        edit_shelf.add_part(
+            notebook, kind, name, maker=maker, fields=fields, price=_OTHER_PRICES.get(name), currency="EUR"
+        )
     shelf = {p.name: p for p in edit_shelf.parts(notebook)}
     _set_bench_up(notebook, study, shelf)
     found = notebook.study(study)

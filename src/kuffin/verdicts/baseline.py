@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import TYPE_CHECKING
 
 import numpy as np
 
@@ -11,7 +12,10 @@ from kuffin.core.control import ControlChart, control_chart
 from kuffin.core.errors import CompareError
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.entities.evidence import in_bench_order
-from kuffin.verdicts.schools import MountReading, Mounts, SchoolResult
+from kuffin.verdicts.schools import MountReading, Mounts, SchoolResult, under_school
+
+if TYPE_CHECKING:
+    from kuffin.verdicts.study import StudyVerdict
 
 
 @dataclass(frozen=True)
@@ -143,3 +147,17 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
         f"the baseline {found.name} {'rose' if m.by > 0 else 'fell'} by {number(abs(m.by), 1)} ± {number(m.u95, 1)} {unit} "
         f"{found.when()} (scatter alone does that in {chance} of studies)"
     )
+
+
+def with_and_without(study: Study, mounts: Mounts, v: StudyVerdict) -> tuple[SchoolResult, SchoolResult] | None:
+    """The study as read and corrected by the baseline; None where the baseline did not move."""
+    confidence = None if v.looks is None else v.looks.confidence
+
+    def under(shifts: dict[int, float] | None) -> SchoolResult:
+        return under_school(
+            study, v.school, mounts, v.results, v.reference_power_w, confidence=confidence, shifts=shifts
+        )
+
+    plain = under(None)
+    shifts = corrections(study, mounts, plain)
+    return (plain, under(shifts)) if shifts else None

@@ -83,53 +83,59 @@ def _flips(v: StudyVerdict, main: SchoolResult, other: SchoolResult) -> list[Fli
 
 def why_they_differ(v: StudyVerdict, pair: tuple[str, str], here: School, there: School) -> str:
     """What one school takes out of a pair and the other leaves in: room, power, flow and fans, or time; with its size."""
-    a, b = pair
     said = []
     if (here.over is None) != (there.over is None):
-        gap = _gap(v, pair, "air_in")
-        gap = _gap(v, pair, "room") if gap is None else gap
-        if gap is not None:
-            said.append(f"the room: {_more(a, b, gap)} had air {number(abs(gap), 1)} K warmer")
+        said.append(_left_in(v, pair, "the room", ("air_in", "room"), "°C", "K warmer air", 1, 0.2))
     if here.per_watt != there.per_watt:
-        gap = _gap(v, pair, "power")
-        if gap is not None:
-            said.append(f"power: {_more(a, b, gap)} ran at {number(abs(gap), 1)} W more")
+        said.append(_left_in(v, pair, "power", ("power", "wall_power"), "W", "W more", 1, 0.5))
     if here.over != there.over and here.over is not None and there.over is not None:
-        flow, fan = _gap(v, pair, "flow"), _gap(v, pair, "fan")
-        sizes = []
-        if flow is not None:
-            sizes.append(f"{_more(a, b, flow)} had {number(abs(flow), 0)} L/h more flow")
-        if fan is not None and abs(fan) >= 5:
-            sizes.append(f"{_more(a, b, fan)} had its fans {number(abs(fan), 0)} rpm faster")
-        said.append("radiator, flow and fans" + (f" ({', '.join(sizes)})" if sizes else ""))
+        said.append(_left_in(v, pair, "the radiator with its flow", ("flow",), "L/h", "L/h more flow", 0, 2.0))
+        said.append(_left_in(v, pair, "fans", ("fan",), "rpm", "rpm more", 0, 10.0))
     if here.whole != there.whole:
         unfinished = [r.label for r in v.main.readings if r.candidate in pair and not r.settled and r.left_out is None]
         said.append(
             "time: a fit of the whole run instead of a window"
             + (f", and {joined(unfinished[:3])} had not settled" if unfinished else "")
         )
-    return "; ".join(said) or "scatter alone: both take out the same, and the pair is close to its limit"
+    told = [s for s in said if s]
+    return "; ".join(told) or "nothing that was recorded: the pair is close to its limit"
 
 
-def _more(a: str, b: str, gap: float) -> str:
-    return a if gap > 0 else b
+def _left_in(
+    v: StudyVerdict,
+    pair: tuple[str, str],
+    what: str,
+    roles: tuple[str, ...],
+    unit: str,
+    more: str,
+    digits: int,
+    least: float,
+) -> str:
+    """What differed between a pair's mounts in a channel: on average, or from mount to mount; blank where nothing did."""
+    for role in roles:
+        values = {name: _means(v, name, role) for name in pair}
+        if not all(values.values()):
+            continue
+        gap = float(np.mean(values[pair[0]]) - np.mean(values[pair[1]]))
+        every = [x for group in values.values() for x in group]
+        low, high = min(every), max(every)
+        if abs(gap) >= least:
+            return f"{what}: {pair[0] if gap > 0 else pair[1]} had {number(abs(gap), digits)} {more}"
+        if high - low >= least:
+            return f"{what}: {number(low, digits)} to {number(high, digits)} {unit} from mount to mount is left in as scatter"
+        return ""
+    return ""
 
 
-def _gap(v: StudyVerdict, pair: tuple[str, str], role: str) -> float | None:
-    """The mean of a channel over the first candidate's mounts less that over the second's."""
-    means = []
-    for name in pair:
-        values = [
-            m
-            for r in v.main.of(name)
-            if r.left_out is None
-            for run in r.runs
-            if run in v.results and (m := v.results[run].mean_of(role)) is not None
-        ]
-        if not values:
-            return None
-        means.append(float(np.mean(values)))
-    return means[0] - means[1]
+def _means(v: StudyVerdict, candidate: str, role: str) -> list[float]:
+    """The window means of a channel over a candidate's mounts."""
+    return [
+        m
+        for r in v.main.of(candidate)
+        if r.left_out is None
+        for run in r.runs
+        if run in v.results and (m := v.results[run].mean_of(role)) is not None
+    ]
 
 
 def summary(v: StudyVerdict, rows: list[SchoolRow]) -> str:
@@ -170,10 +176,12 @@ class BothWays:
 
 def both_ways(v: StudyVerdict) -> list[BothWays]:
     """Every pair with and without the exclusions, side by side; empty where nothing was left out."""
-    other = v.without_exclusions
-    if other is None:
-        return []
-    now, then = v.main.comparison, other.comparison
+    return [] if v.without_exclusions is None else two_ways(v.main, v.without_exclusions)
+
+
+def two_ways(first: SchoolResult, second: SchoolResult) -> list[BothWays]:
+    """Every pair of two results of one study, side by side."""
+    now, then = first.comparison, second.comparison
     names = list(dict.fromkeys((p.a, p.b) for found in (now, then) if found is not None for p in found.pairs))
     out = []
     for a, b in names:

@@ -47,7 +47,7 @@ class Axes:
 
 def axes_of(v: StudyVerdict) -> Axes:
     """The conditions and parts that a study's runs hold."""
-    conditions: list[tuple[str | None, str]] = [(s.name, condition_words(s)) for s in v.conditions]
+    conditions: list[tuple[str | None, str]] = [(s.name, condition_words(s, v.conditions)) for s in v.conditions]
     labels = [label for _, label in conditions]
     if len(set(labels)) < len(labels):  # two steps with the same settings keep their names
         conditions = [(s.name, s.name) for s in v.conditions]
@@ -133,7 +133,9 @@ def trade_offs(axes: Axes, results: Mapping[Cell, SchoolResult]) -> list[str]:
         winners = {n: [c for c in cells if n in seen[c] and len(seen[c][n].cooler_than) == others] for n in names}
         best = max(names, key=lambda n: len(winners[n]))
         if winners[best]:
-            out.append(f"On the {label} {best} is cooler than every other {_where(axes, winners[best], cells)}.")
+            out.append(
+                f"On the {label} {best} is cooler than every other {_where(axes, best, winners[best], cells, results)}."
+            )
             continue
         lead = _leaders(seen, cells, names)
         if len(lead) > 1:
@@ -164,12 +166,28 @@ def _leaders(seen: Mapping[Cell, Mapping[str, Standing]], cells: Sequence[Cell],
     return [n for n in names if all(n in seen[c] and not seen[c][n].warmer_than for c in cells)]
 
 
-def _where(axes: Axes, won: Sequence[Cell], cells: Sequence[Cell]) -> str:
+def _where(
+    axes: Axes, name: str, won: Sequence[Cell], cells: Sequence[Cell], results: Mapping[Cell, SchoolResult]
+) -> str:
     if len(cells) == 1:
         return "that was compared"
     if len(won) == len(cells):
         return f"in {'both' if len(cells) == 2 else f'all {count(len(cells))}'} conditions"
-    return f"at {joined([dict(axes.conditions)[c.condition] for c in won])}, not told apart at the rest"
+    labels = dict(axes.conditions)
+    said = [f"at {joined([labels[c.condition] for c in won])}"]
+    rest = [c for c in cells if c not in won]
+    near: list[Cell] = []
+    open_: list[Cell] = []
+    for cell in rest:
+        found = results[cell].comparison
+        mine = [p for p in found.pairs if name in {p.a, p.b}] if found is not None else []
+        (open_ if any(p.verdict == "unsettled" for p in mine) else near).append(cell)
+    if near:
+        margin = next((r.comparison.margin for c in near if (r := results[c]).comparison is not None), None)
+        said.append(f"within {margin or 0:g} K of some at {joined([labels[c.condition] for c in near])}")
+    if open_:
+        said.append(f"not told apart from all at {joined([labels[c.condition] for c in open_])}")
+    return ", ".join(said)
 
 
 def _by(cells: Sequence[Cell], name: str, results: Mapping[Cell, SchoolResult]) -> str:

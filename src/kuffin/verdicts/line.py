@@ -8,6 +8,8 @@ from dataclasses import dataclass
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.findings import together
 from kuffin.notebook.entities import Mount
+from kuffin.verdicts.claims import JudgedClaim
+from kuffin.verdicts.looks import outlook
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import count, digits_for, joined, mounts_more, number, span
 
@@ -21,7 +23,7 @@ class NextStep:
     Attributes
     ----------
     action : str
-        ``plan``, ``prepare``, ``run``, ``add``, ``inspect`` or ``compare``.
+        ``plan``, ``prepare``, ``run``, ``add``, ``inspect``, ``baseline`` or ``compare``.
     mount_id : int or None
         Where it leads.
     """
@@ -123,7 +125,37 @@ def _sentence(v: StudyVerdict) -> str:
             )
         else:
             parts.append(f"{joined([best, *names])} are not told apart yet.")
-    return " ".join(parts)
+    alike = _alike(found, [n for n, _ in apart])
+    if len(alike) > 1 and not same:
+        parts.append(f"{joined(alike)} are the same within {found.margin:g} K.")
+    parts += [_claim(c) for c in v.claims if c.judged in {"refuted", "borne out"}][:2]
+    return " ".join([*parts, *_bench(v)])
+
+
+def _alike(found: Comparison, names: list[str]) -> list[str]:
+    """The most candidates, from the coolest on, that are all proven the same as each other."""
+    same = {frozenset((p.a, p.b)) for p in found.pairs if p.verdict == "same"}
+    best: list[str] = []
+    for i in range(len(names)):
+        group: list[str] = []
+        for name in names[i:]:
+            if all(frozenset((name, other)) in same for other in group):
+                group.append(name)
+        best = group if len(group) > len(best) else best
+    return best
+
+
+def _claim(c: JudgedClaim) -> str:
+    held = "does not hold" if c.judged == "refuted" else "holds"
+    return f"The claim that {c.candidate} is {c.at_least_k:g} K cooler than {c.against} {held}."
+
+
+def _bench(v: StudyVerdict) -> list[str]:
+    moved = v.baseline.chart.moved if v.baseline is not None else None
+    if v.baseline is None or moved is None:
+        return []
+    how = "corrected by the baseline" if v.corrected else "taken out with the rounds" if v.blocks else "not taken out"
+    return [f"The bench moved by {number(abs(moved.by), 1)} K {v.baseline.when()} ({how})."]
 
 
 def _relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tuple[str, PairResult]], ...]:
@@ -171,8 +203,23 @@ def _next(v: StudyVerdict) -> NextStep:
             mounts_more(now, pair.mounts_needed) + f": {best} and {name}",
             "add",
         )
+    if v.looks is not None and v.looks.had == 0:
+        return NextStep(
+            f"{make} the next of round {v.looks.rounds_done + 1}",
+            f"the first declared look is after round {v.looks.declared[0]}",
+            "add",
+        )
+    if _bench(v) and not v.corrected and not v.blocks:
+        return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     rest = [p for p in found.pairs if not p.settled]
     hint = "the winner stands" if rest else "every pair is settled"
     if rest:
         hint += "; " + joined([f"{p.a} and {p.b}" for p in rest[:2]]) + " are still open"
+    out = outlook(v)
+    if out is not None:
+        hint += (
+            ", and it is enough: a further round would hardly change it"
+            if out.enough
+            else (f", but a further round could still change it ({100 * out.most:.0f} %)")
+        )
     return NextStep("read the verdict", hint, "compare")

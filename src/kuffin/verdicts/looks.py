@@ -73,15 +73,19 @@ def look_words(looks: LooksSoFar) -> str:
         )
     said = (
         f"Look {looks.had} of {len(looks.declared)}, after round {looks.declared[looks.had - 1]}: judged at "
-        f"{100 * looks.confidence:.2f} %, so that all {count(len(looks.declared))} looks together keep {overall}."
+        f"{100 * looks.confidence:.2f} %, so that {_all(len(looks.declared))} together keep {overall}."
     )
     if looks.next_look is not None:
         said += f" The next one is after round {looks.next_look}."
     elif looks.rounds_done > looks.planned_rounds:
         said += " More rounds were made than planned; they narrow the intervals, and every further look costs."
     else:
-        said += " It is the last; the alpha is spent."
+        said += " It is the last: no further look has anything left to spend."
     return said
+
+
+def _all(n: int) -> str:
+    return "both looks" if n == 2 else f"all {count(n)} looks" if n > 2 else "it"
 
 
 @dataclass(frozen=True)

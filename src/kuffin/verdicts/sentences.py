@@ -5,8 +5,7 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.notebook.entities import Study
-from kuffin.verdicts.claims import claim_sentences, judged_claims
+from kuffin.verdicts.claims import claim_sentences
 from kuffin.verdicts.words import count, digits_for, mounts_more, number, several, span
 
 if TYPE_CHECKING:
@@ -69,11 +68,17 @@ def _temperature(v: StudyVerdict) -> str:
 
 
 def _fine_print(v: StudyVerdict, found: Comparison) -> str:
-    together = f"over {'all pairs' if len(found.pairs) > 1 else 'this pair'}"
-    return f"Interval: {100 * found.confidence:.4g} % {together}; {v.main.scope_words}."
+    together = f" over all {count(len(found.pairs))} pairs together" if len(found.pairs) > 1 else ""
+    said = [f"{100 * found.confidence:.4g} % interval{together}; {v.main.scope_words}"]
+    if v.corrected and v.baseline is not None:
+        said.append(f"readings are corrected by the baseline {v.baseline.name}")
+    out = sum(bool(r.left_out) for r in v.main.readings)
+    if out:
+        said.append(f"{several(out, 'mount')} left out, with reasons")
+    return f"({'; '.join(said)}.)"
 
 
-def paragraphs(v: StudyVerdict, study: Study) -> list[tuple[str, str]]:
+def paragraphs(v: StudyVerdict) -> list[tuple[str, str]]:
     """Title and sentences of every pair and every claim, the leader's pairs first."""
     found = v.main.comparison
     out = []
@@ -81,6 +86,6 @@ def paragraphs(v: StudyVerdict, study: Study) -> list[tuple[str, str]]:
         best = (min if found.better == "lower" else max)(found.candidates, key=lambda c: c.mean).name
         for pair in sorted(found.pairs, key=lambda p: (best not in {p.a, p.b}, p.p)):
             out.append((f"{pair.a} and {pair.b}", pair_paragraph(v, pair)))
-    for claim in judged_claims(v, study):
+    for claim in v.claims:
         out.append((f"Claim: {claim.claimed}", claim_sentences(v, claim)))
     return out

@@ -15,6 +15,7 @@ from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.baseline import BaselineChart, baseline_chart, corrections
+from kuffin.verdicts.claims import JudgedClaim, judged_claims
 from kuffin.verdicts.evaluating import school_of
 from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, findings_of
@@ -52,6 +53,8 @@ class StudyVerdict:
     looks: LooksSoFar | None = None
     baseline: BaselineChart | None = None
     corrected: bool = False
+    blocks: bool = False
+    claims: tuple[JudgedClaim, ...] = ()
 
     @property
     def main(self) -> SchoolResult:
@@ -96,8 +99,7 @@ def judge(
     seen : callable, optional
         Called with each run and its result as soon as that is there.
     """
-    # a mount that is only planned is no evidence yet
-    mounts = [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
+    mounts = mounts_of(study)
     runs: list[Run] = [r for _, m in mounts for r in m.live_runs]
     results: dict[int, RunResult] = {}
     ways = ways_of(notebook, study)
@@ -114,6 +116,11 @@ def judge(
     return replace(
         verdict, of_study=(*verdict.of_study, *(Finding("differs", d.sentence.rstrip("."), REMARK) for d in open_))
     )
+
+
+def mounts_of(study: Study) -> list[tuple[str, Mount]]:
+    """A study's mounts with a run, with their candidates; one that is only planned is no evidence yet."""
+    return [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
 
 
 def verdict_from(
@@ -143,7 +150,7 @@ def verdict_from(
     excluded = any(m.left_out for _, m in mounts)
     without = under(wanted, heed_exclusions=False) if excluded else None
     findings = findings_of(study, mounts, results, schools[wanted.key], power)
-    return StudyVerdict(
+    made = StudyVerdict(
         study.id,
         study.question,
         study.under_test,
@@ -165,7 +172,9 @@ def verdict_from(
         looks,
         baseline_chart(study, mounts, schools[wanted.key]),
         correct,
+        study.blocks,
     )
+    return replace(made, claims=tuple(judged_claims(made, study)))
 
 
 def _typical_power(mounts: list[tuple[str, Mount]], results: dict[int, RunResult]) -> float:

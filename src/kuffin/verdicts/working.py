@@ -343,3 +343,22 @@ def _needed_lines(found: Comparison, pair: PairResult) -> list[tuple[str, str]]:
 
 def _p(p: float) -> str:
     return "below 0.0001" if p < 0.0001 else f"{p:.4f}" if p < 0.1 else f"{p:.2f}"
+
+
+def grid_working(label: str, under: SchoolResult) -> Working:
+    """One cell of the grid of conditions: its means and all its pairs."""
+    found = under.comparison
+    if found is None:
+        return Working(label, "no comparison", [("Why", under.why_not or "too few mounts")])
+    unit = under.school.unit
+    best = min(found.candidates, key=lambda c: c.mean)
+    out = Working(label, f"{best.name} is coolest: {number(best.mean, 1)} {unit}")
+    for c in sorted(found.candidates, key=lambda c: c.mean):
+        out.lines.append((c.name, f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)}), {c.mounts} mounts"))
+    for pair in found.pairs:
+        out.lines.append((f"{pair.a} and {pair.b}", pair_sentence(pair, found, "K", "cooler")))
+    out.lines.append(
+        ("Judged by", f"{under.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % in this cell")
+    )
+    out.lines.append(("Scope", scope(found)))
+    return out

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Collection, Sequence
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QGridLayout, QWidget
@@ -24,7 +24,13 @@ class FigureTable(QWidget):
         self._grid.setVerticalSpacing(3)
 
     def show_rows(
-        self, head: Row, rows: Sequence[Row], *, words: bool = False, opens: Callable[[int], None] | None = None
+        self,
+        head: Row,
+        rows: Sequence[Row],
+        *,
+        words: bool = False,
+        left: Collection[int] = (),
+        opens: Callable[[int], None] | None = None,
     ) -> None:
         """Show rows.
 
@@ -32,6 +38,8 @@ class FigureTable(QWidget):
         ----------
         words : bool
             Whether the last column is words that wrap.
+        left : collection of int
+            Further columns that are words.
         opens : callable, optional
             Called with a row's number when its first value is clicked.
         """
@@ -39,7 +47,7 @@ class FigureTable(QWidget):
         columns = len(head)
         for i, said in enumerate(head):
             label = text(said, style="small", wrap=False)
-            label.setAlignment(self._side(i, columns, words))
+            label.setAlignment(self._side(i, columns, words, left))
             self._grid.addWidget(label, 0, i)
         self._grid.addWidget(rule(), 1, 0, 1, columns)
         for r, row in enumerate(rows):
@@ -50,14 +58,19 @@ class FigureTable(QWidget):
                     self._grid.addWidget(button, r + 2, i, Qt.AlignmentFlag.AlignRight)
                     continue
                 last = words and i == columns - 1
-                label = text(said, style="muted" if i == 0 or last else None, wrap=last)
-                label.setAlignment(self._side(i, columns, words))
+                label = text(
+                    said, style="muted" if i == 0 or last else None, wrap=last or (i in left and len(said) > 34)
+                )
+                label.setAlignment(self._side(i, columns, words, left))
                 self._grid.addWidget(label, r + 2, i)
         for i in range(12):
             self._grid.setColumnStretch(i, 0)
         self._grid.setColumnStretch(columns - 1 if words else columns, 1)
+        for i in left:
+            if any(len(row[i]) > 34 for row in rows):
+                self._grid.setColumnStretch(i, 1)
 
     @staticmethod
-    def _side(i: int, columns: int, words: bool) -> Qt.AlignmentFlag:
-        left = i == 0 or (words and i == columns - 1)
-        return (Qt.AlignmentFlag.AlignLeft if left else Qt.AlignmentFlag.AlignRight) | Qt.AlignmentFlag.AlignTop
+    def _side(i: int, columns: int, words: bool, left: Collection[int]) -> Qt.AlignmentFlag:
+        at_left = i == 0 or i in left or (words and i == columns - 1)
+        return (Qt.AlignmentFlag.AlignLeft if at_left else Qt.AlignmentFlag.AlignRight) | Qt.AlignmentFlag.AlignTop

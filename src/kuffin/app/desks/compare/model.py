@@ -77,7 +77,8 @@ def school_warnings(v: StudyVerdict, shown: SchoolResult) -> list[str]:
         if flipped and not other.school.rebased:  # re-based differs from over air by a constant only
             some = "; ".join(f"{a} and {b}" for a, b in flipped[:2])
             out.append(f"The verdict depends on the school for {some}: {other.school.label.lower()} judges otherwise.")
-    return list(dict.fromkeys(out))[:3]
+    told = list(dict.fromkeys(out))
+    return told if len(told) < 3 else [*told[:2], "More on the Schools page."]
 
 
 def _verdicts(result: SchoolResult) -> dict[tuple[str, str], str]:

@@ -17,7 +17,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.desks import comparemodel as model
+from kuffin.app.desks.compare import model
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
@@ -28,8 +28,8 @@ from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.working import candidate_working, mount_working, pair_working
 
 
-class CompareDesk(QWidget):
-    """The desk. It edits only the study's school, margin and blocks."""
+class VerdictPage(QWidget):
+    """The page. It edits only the study's school, margin and blocks."""
 
     working = Signal(object)  # a Working
     mount_wanted = Signal(int)

@@ -1,0 +1,1 @@
+"""The Compare desk: what may honestly be said."""

@@ -1,0 +1,158 @@
+"""Candidates of other studies, through a shared baseline; and all that the notebook knows of a part."""
+
+from __future__ import annotations
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.jobs import Job, Task
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.forms import choice, refill, row
+from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
+from kuffin.core.findings import KINDS
+from kuffin.verdicts.across import Judged, Link, known_of, linked, linked_difference
+from kuffin.verdicts.line import verdict_line
+from kuffin.verdicts.study import judge
+from kuffin.verdicts.words import digits_for, number, several, span
+from kuffin.verdicts.working import Working
+
+_PURPOSE = (
+    "Across studies sets candidates of different studies side by side, through a baseline that both have mounted. "
+    "This notebook has one study."
+)
+
+
+class AcrossPage(ComparePage):
+    """Nothing is edited here."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self._job: Job | None = None
+        self._judged: list[Judged] = []
+        self.link = Link("", (), ())
+        self.said = text()
+        self.lines = IntervalLines(theme, "Candidates of several studies over the shared baseline")
+        self.lines.chosen.connect(self._explain)
+        self.refused = text(style="muted")
+        self.part = choice((), "Part")
+        self.part.activated.connect(self._show_part)
+        self.known = FigureTable("What the notebook knows of a part")
+        self.column.addWidget(self.said)
+        self.column.addWidget(self.lines)
+        self.column.addWidget(self.refused)
+        self.column.addWidget(row(text("all that is known of", style="muted", wrap=False), self.part, None))
+        self.column.addWidget(self.known)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.lines.set_theme(theme)
+
+    def renew(self) -> None:
+        """Judge the notebook's other studies in the background; what was judged before is quick."""
+        verdict, study, notebook = self.state.verdict, self.state.study, self.state.notebook
+        if self._job is not None:
+            self._job.cancel()
+            self._job = None
+        if verdict is None or study is None or notebook is None:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        self.said.setText("Reading the other studies …")
+        others = [s.id for s in notebook.studies() if s.id != study.id]
+        first = Judged(study, verdict)
+
+        def work(job: Task) -> list[Judged]:
+            found = []
+            for i, study_id in enumerate(others):
+                other = notebook.study(study_id)
+                told = judge(notebook, other, lambda _done, _all, at=i: job.report(at / max(len(others), 1)))
+                found.append(Judged(other, told))
+            return found
+
+        def done(found: object) -> None:
+            self._job = None
+            self._judged = [first, *found]  # type: ignore[misc]
+            self._show()
+
+        self._job = self.state.jobs.start("reading the other studies", work, done, self.state.trouble.emit)
+
+    def _show(self) -> None:
+        first, others = self._judged[0], self._judged[1:]
+        self.link = linked(first, others)
+        rows = self.link.rows
+        self.lines.setVisible(bool(rows))
+        if rows:
+            lines = []
+            for r in rows:
+                low, high = r.over_baseline.interval(first.study.confidence)
+                digits = digits_for(high - low)
+                position = self.state.position(r.candidate) if r.study == first.study.name else -1
+                said = f"{number(r.over_baseline.value, digits)} K ({span(low, high, 'K', digits)})"
+                lines.append(
+                    IntervalLine(r.candidate, low, r.over_baseline.value, high, said, r.study, position=position)
+                )
+            self.lines.show_lines(lines, "K", f"{self.link.baseline}, in each study")
+            self.said.setText(
+                f"Kelvins over {self.link.baseline}, which each of these studies mounted, as at {self.link.power_w:g} W; plain "
+                f"{100 * first.study.confidence:g} % intervals. Candidates of different studies stand apart by more than either "
+                "line shows, as the baseline's scatter comes in twice: click one for its differences."
+            )
+        else:
+            self.said.setText("Nothing can be linked with this study." if others else "This notebook has one study.")
+        self.refused.setText("\n".join(f"Not linked: {why}." for why in self.link.refused))
+        self.refused.setVisible(bool(self.link.refused))
+        parts = {c.part_id: c.name for j in self._judged for c in j.study.live_candidates}
+        chosen = self.part.currentData()
+        if chosen not in parts:
+            ranking = first.verdict.main.ranking()
+            chosen = next((c.part_id for c in first.study.live_candidates if ranking and c.name == ranking[0]), None)
+        refill(self.part, [(name, part) for part, name in sorted(parts.items(), key=lambda x: x[1])], chosen)
+        self._show_part()
+
+    def _show_part(self) -> None:
+        part = self.part.currentData()
+        if part is None:
+            return
+        found = known_of(part, self._judged, lambda v: verdict_line(v).sentence)
+        rows = []
+        for k in found:
+            mean = (
+                "–"
+                if k.mean is None or k.half is None
+                else (f"{number(k.mean, digits_for(2 * k.half))} ± {number(k.half, digits_for(2 * k.half))} {k.unit}")
+            )
+            rows.append(
+                (
+                    k.study,
+                    mean,
+                    f"{several(k.mounts, 'mount')}, {several(k.samples, 'sample')}",
+                    k.school,
+                    k.place or k.said,
+                )
+            )
+        self.known.show_rows(("study", "reading", "mounts", "under", "where it stands"), rows, words=True, left={2, 3})
+
+    def _explain(self, i: int) -> None:
+        chosen = self.link.rows[i]
+        out = Working(
+            f"{chosen.candidate} ({chosen.study})",
+            f"{number(chosen.over_baseline.value, 2)} K over {self.link.baseline}",
+            [("How", "candidate less baseline within its own study; two studies differ by the difference of these")],
+        )
+        for r in self.link.rows:
+            if r is chosen:
+                continue
+            if r.study == chosen.study:
+                continue
+            d = linked_difference(chosen.over_baseline, r.over_baseline)
+            low, high = d.interval()
+            out.lines.append(
+                (
+                    f"{r.candidate} ({r.study})",
+                    f"{number(d.value, 2)} K ({span(low, high, 'K', 2)}): √({number(chosen.over_baseline.se, 3)}² + "
+                    f"{number(r.over_baseline.se, 3)}²) = {number(d.se, 3)} K, {d.df:.3g} degrees of freedom",
+                )
+            )
+        out.lines.append(("Mind", KINDS["bench moved"].advice))
+        self.working.emit(out)

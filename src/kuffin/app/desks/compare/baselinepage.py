@@ -1,0 +1,98 @@
+"""The baseline over the study's days: has the bench moved, and what would correcting by it change?"""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QCheckBox
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.controlplot import ControlPlot
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.notebook import planning
+from kuffin.verdicts.baseline import moved_words, with_and_without
+from kuffin.verdicts.flips import two_ways
+from kuffin.verdicts.study import mounts_of
+from kuffin.verdicts.working import mount_working
+
+_PURPOSE = (
+    "Baseline charts the candidate that is mounted again and again to watch the bench. Choose one on the Plan desk's question "
+    "page; two mounts of it or more draw the chart."
+)
+
+
+class BaselinePage(ComparePage):
+    """It edits only whether the study is corrected by its baseline."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.said = text()
+        self.plot = ControlPlot(theme)
+        self.plot.chosen.connect(self._explain)
+        self.correct = QCheckBox("take the bench's move out of all mounts")
+        self.correct.setToolTip(
+            "Each mount is brought to the baseline's mean level, by the level that the baseline had at that time. "
+            "It is said wherever the study is told."
+        )
+        self.correct.toggled.connect(self._toggled)
+        self.effect = text(style="muted")
+        self.table = FigureTable("What correcting would change")
+        self._notes = text(style="small")
+        for widget in (self.said, self.plot, self.correct, self.effect, self.table, self._notes):
+            self.column.addWidget(widget)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.plot.set_theme(theme)
+
+    def renew(self) -> None:
+        verdict, study = self.state.verdict, self.state.study
+        if verdict is None or study is None or verdict.baseline is None:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        found = verdict.baseline
+        words = moved_words(found, "K")
+        self.said.setText(f"{words[:1].upper()}{words[1:]}.")
+        self.plot.show_chart(found, verdict.school.unit, self.state.position(found.name))
+        both = with_and_without(study, mounts_of(study), verdict)
+        self.correct.setEnabled(both is not None or verdict.corrected)
+        self.correct.blockSignals(True)
+        self.correct.setChecked(verdict.corrected)
+        self.correct.blockSignals(False)
+        self.table.setVisible(both is not None)
+        self.effect.setVisible(both is not None)
+        if both is not None:
+            rows = two_ways(*both)
+            changed = [r for r in rows if r.differs]
+            said = (
+                "Correcting changes no verdict."
+                if not changed
+                else f"Correcting changes what is said of {len(changed)} of {len(rows)} pairs."
+            )
+            if study.blocks:
+                said += " Rounds are blocks here, so what a whole round had in common is taken out of the comparison already."
+            self.effect.setText(said)
+            self.table.show_rows(
+                ("pair", "as read", "corrected by the baseline"),
+                [(r.names + (" *" if r.differs else ""), r.without, r.counted) for r in rows],
+                words=True,
+                left={1},
+            )
+        scatter = "the study's own scatter within a day" if found.chart.values.size else ""
+        self._notes.setText(
+            f"Limits are three standard deviations of {scatter}. A step between days and a trend are tried together, with a "
+            "chance of 5 % of a false alarm. The points are the readings as they were, uncorrected."
+        )
+
+    def _toggled(self, on: bool) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None:
+            label = "correct by the baseline" if on else "no longer correct by the baseline"
+            self.state.attempt(planning.set_plan, notebook, study.id, label, correct_by_baseline=on or None)
+
+    def _explain(self, mount_id: int) -> None:
+        reading = self.state.reading(mount_id)
+        if reading is not None and self.state.verdict is not None:
+            self.working.emit(mount_working(self.state.verdict, reading))

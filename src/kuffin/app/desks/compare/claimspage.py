@@ -1,0 +1,79 @@
+"""What makers claim, against the intervals that were measured."""
+
+from __future__ import annotations
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
+from kuffin.verdicts.claims import TITLES, JudgedClaim, claim_sentences
+from kuffin.verdicts.words import digits_for, span
+from kuffin.verdicts.working import pair_working
+
+_PURPOSE = (
+    "Claims holds what makers say against what was measured: refuted, borne out, or open. This study has no claim yet; "
+    "add one on the Plan desk's question page, or write it on a part's page on the Shelf."
+)
+
+
+class ClaimsPage(ComparePage):
+    """A line for each claim; the shaded side is where the claim would be true."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.claims: list[JudgedClaim] = []
+        self.lines = IntervalLines(theme, "Claims against what was measured", zero="no difference")
+        self.lines.chosen.connect(self._explain)
+        self.said = text()
+        self.conditions = FigureTable("Conditions of claims and tests")
+        self.column.addWidget(
+            text("cooler than the other, K: measured interval, and from where the claim would hold", style="small")
+        )
+        self.column.addWidget(self.lines)
+        self.column.addWidget(self.said)
+        self.column.addWidget(self.conditions)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.lines.set_theme(theme)
+
+    def renew(self) -> None:
+        verdict, study = self.state.verdict, self.state.study
+        if verdict is None or study is None or not study.live_claims:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        self.claims = list(verdict.claims)
+        self.lines.show_lines([self._line(j) for j in self.claims])
+        self.said.setText("\n\n".join(claim_sentences(verdict, j) for j in self.claims))
+        rows = [(f"{j.candidate}, {j.against}", j.made, j.tested) for j in self.claims]
+        self.conditions.show_rows(("claim", "made", "tested at"), rows, words=True, left={1})
+
+    def _line(self, j: JudgedClaim) -> IntervalLine:
+        position = self.state.position(j.candidate)
+        if j.cooler_k is None:
+            return IntervalLine(
+                j.claimed, None, None, None, f"{TITLES[j.judged]}: {j.why_not}", target=j.at_least_k, loud=True
+            )
+        low, middle, high = j.cooler_k
+        said = f"{TITLES[j.judged]}: {span(low, high, 'K', digits_for(high - low))} measured"
+        return IntervalLine(
+            f"{j.candidate} over {j.against}",
+            low,
+            middle,
+            high,
+            said,
+            f"{j.said_by or 'claimed'}: at least {j.at_least_k:g} K",
+            j.at_least_k,
+            f"claimed {j.at_least_k:g} K",
+            "right",
+            position,
+            j.judged == "refuted",
+        )
+
+    def _explain(self, row: int) -> None:
+        j, verdict = self.claims[row], self.state.verdict
+        if verdict is not None and j.cooler_k is not None:
+            self.working.emit(pair_working(verdict, verdict.main, j.candidate, j.against))

@@ -1,0 +1,136 @@
+"""Several conditions and parts at once: the grid, what it says as a whole, and how its family is judged."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from PySide6.QtWidgets import QHBoxLayout
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.jobs import Job, Task
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import choice, refill
+from kuffin.app.widgets.intervalgrid import IntervalGrid
+from kuffin.notebook import planning
+from kuffin.verdicts.grid import Axes, Cell, axes_of, cell_result, family_confidence, trade_offs
+from kuffin.verdicts.schools import SchoolResult
+from kuffin.verdicts.study import mounts_of
+from kuffin.verdicts.working import grid_working
+
+_PURPOSE = (
+    "Conditions sets the candidates side by side under several load steps and on several parts. This study's runs hold one of "
+    "each: plan a sweep of power, pump or fans on the Plan desk's protocol page, or give the channels of memory and regulators "
+    "their roles."
+)
+
+
+class ConditionsPage(ComparePage):
+    """It edits only how the family is judged, and which condition the verdict line is about."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self._job: Job | None = None
+        self._axes = Axes((), ())
+        self.results: dict[Cell, SchoolResult] = {}
+        self._summary = text()
+        self._family_said = text(style="small")
+        self.family = choice(
+            (("all cells together", "all"), ("each cell on its own", "each")), "How the cells are judged"
+        )
+        self.family.activated.connect(self._family_chosen)
+        self.main = choice((), "The condition that the verdict line is about")
+        self.main.activated.connect(self._main_chosen)
+        row = QHBoxLayout()
+        row.addWidget(text("judged", style="muted", wrap=False))
+        row.addWidget(self.family)
+        row.addSpacing(18)
+        self._main_label = text("the verdict line is about", style="muted", wrap=False)
+        row.addWidget(self._main_label)
+        row.addWidget(self.main)
+        row.addStretch()
+        self.grid = IntervalGrid(theme)
+        self.grid.cell_chosen.connect(self._explain)
+        self.column.addWidget(self._summary)
+        self.column.addWidget(self.grid)
+        self.column.addLayout(row)
+        self.column.addWidget(self._family_said)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.grid.set_theme(theme)
+
+    def renew(self) -> None:
+        """Draw the frame at once; means and intervals come in as they are worked out."""
+        if self._job is not None:
+            self._job.cancel()
+            self._job = None
+        verdict, study = self.state.verdict, self.state.study
+        if verdict is None or study is None or verdict.mounts == 0:
+            self.show_purpose(_PURPOSE)
+            return
+        axes = axes_of(verdict)
+        if len(axes.cells) < 2:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        self._axes, self.results = axes, {}
+        confidence, said = family_confidence(verdict, study, axes)
+        self._family_said.setText(
+            f"Judged {said}. Each cell shows kelvins over its coolest candidate; brackets join candidates that are not told apart. "
+            "Click a cell for its pairs."
+        )
+        self.family.setCurrentIndex(1 if study.plan.get("family") == "each" else 0)
+        refill(self.main, [(label, key) for key, label in axes.conditions], verdict.condition)
+        for widget in (self.main, self._main_label):
+            widget.setVisible(len(axes.conditions) > 1)
+        order = verdict.main.ranking()
+        order += [c for c in verdict.candidates if c not in order]
+        self._summary.setText("Comparing …")
+        self.grid.show_rough(axes, order, verdict.candidates, {})
+        mounts = mounts_of(study)
+
+        def work(job: Task) -> dict[Cell, SchoolResult]:
+            done: dict[Cell, SchoolResult] = {}
+            for i, cell in enumerate(axes.cells):
+                done[cell] = cell_result(study, mounts, verdict, cell, confidence)
+                job.show((cell, done[cell]))
+                job.report((i + 1) / len(axes.cells))
+            return done
+
+        self._job = self.state.jobs.start("comparing the conditions", work, self._done, self.state.trouble.emit)
+        self._job.shown.connect(self._show)
+
+    def _show(self, told: Any) -> None:
+        cell, result = told
+        self.results[cell] = result
+        self.grid.show_cell(cell, result)
+
+    def _done(self, found: object) -> None:
+        self._job = None
+        self._summary.setText(
+            "\n".join(trade_offs(self._axes, self.results)) or "Nothing is told apart in any cell yet."
+        )
+
+    def _family_chosen(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None:
+            how = self.family.currentData()
+            self.state.attempt(
+                planning.set_plan,
+                notebook,
+                study.id,
+                "judge the conditions otherwise",
+                family=None if how == "all" else how,
+            )
+
+    def _main_chosen(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None:
+            condition = self.main.currentData()
+            self.state.attempt(planning.set_plan, notebook, study.id, "judge another condition", condition=condition)
+
+    def _explain(self, cell: object) -> None:
+        if isinstance(cell, Cell) and cell in self.results and self.state.verdict is not None:
+            self.working.emit(grid_working(self._axes.label(cell), self.results[cell]))

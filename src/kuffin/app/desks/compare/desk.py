@@ -1,0 +1,143 @@
+"""The Compare desk: pages for each question that one asks of the evidence."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QVBoxLayout, QWidget
+
+from kuffin.app.desks.compare.verdictpage import VerdictPage
+from kuffin.app.look.theme import Theme
+from kuffin.app.settings import Settings
+from kuffin.app.state import State
+from kuffin.app.widgets.paged import PagedDesk
+
+if TYPE_CHECKING:
+    from kuffin.app.desks.compare.page import ComparePage
+    from kuffin.app.widgets.intervalplot import IntervalPlot
+
+PAGES = (
+    ("conditions", "Conditions"),
+    ("schools", "Schools"),
+    ("claims", "Claims"),
+    ("baseline", "Baseline"),
+    ("scatter", "Scatter"),
+    ("rounds", "Rounds"),
+    ("left out", "Left out"),
+    ("value", "Value"),
+    ("across", "Across"),
+    ("words", "In words"),
+)
+
+
+class CompareDesk(QWidget):
+    """The verdict first; all other pages are made when they are first turned to."""
+
+    working = Signal(object)
+    mount_wanted = Signal(int)
+
+    def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
+        super().__init__()
+        self._state, self._theme = state, theme
+        self.verdict = VerdictPage(state, theme)
+        self.verdict.working.connect(self.working)
+        self.verdict.mount_wanted.connect(self.mount_wanted)
+        self._made: dict[str, ComparePage] = {}
+        self.paged = PagedDesk("compare", settings)
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.addWidget(self.paged)
+        later: list[tuple[str, str, QWidget | Callable[[], QWidget]]] = [
+            (key, title, lambda k=key: self.page(k)) for key, title in PAGES
+        ]
+        self.paged.add_pages([("verdict", "Verdict", self.verdict), *later])
+        state.verdict_changed.connect(self._count)
+        state.study_changed.connect(self._count)
+
+    @property
+    def plot(self) -> IntervalPlot:
+        """The picture of the verdict."""
+        return self.verdict.plot
+
+    def page(self, key: str) -> ComparePage:
+        """A page by its key, made where it is not there yet."""
+        if key not in self._made:
+            made = _make(key, self._state, self._theme)
+            made.working.connect(self.working)
+            made.mount_wanted.connect(self.mount_wanted)
+            self._made[key] = made
+        return self._made[key]
+
+    def go(self, key: str) -> None:
+        """Turn to a page."""
+        self.paged.go(key)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.verdict.set_theme(theme)
+        for made in self._made.values():
+            made.set_theme(theme)
+
+    def renew(self) -> None:
+        """Show the verdict as it is now."""
+        self.verdict.renew()
+
+    def explain_focus(self) -> None:
+        """Show the working of what has the focus (F1)."""
+        if self.paged.page == "verdict":
+            self.verdict.explain_focus()
+
+    def _count(self) -> None:
+        """What waits behind a page, beside its name."""
+        study, verdict = self._state.study, self._state.verdict
+        claims = len(study.live_claims) if study is not None else 0
+        out = sum(bool(r.left_out) for r in verdict.main.readings) if verdict is not None else 0
+        moved = verdict is not None and verdict.baseline is not None and verdict.baseline.chart.moved is not None
+        self.paged.mark_page("claims", str(claims) if claims else "")
+        self.paged.mark_page("left out", str(out) if out else "")
+        self.paged.mark_page("baseline", "moved" if moved else "")
+
+
+def _make(key: str, state: State, theme: Theme) -> ComparePage:
+    """Each page brings its own imports, off the window's start."""
+    if key == "conditions":
+        from kuffin.app.desks.compare.conditionspage import ConditionsPage
+
+        return ConditionsPage(state, theme)
+    if key == "schools":
+        from kuffin.app.desks.compare.schoolspage import SchoolsPage
+
+        return SchoolsPage(state, theme)
+    if key == "claims":
+        from kuffin.app.desks.compare.claimspage import ClaimsPage
+
+        return ClaimsPage(state, theme)
+    if key == "baseline":
+        from kuffin.app.desks.compare.baselinepage import BaselinePage
+
+        return BaselinePage(state, theme)
+    if key == "scatter":
+        from kuffin.app.desks.compare.scatterpage import ScatterPage
+
+        return ScatterPage(state, theme)
+    if key == "rounds":
+        from kuffin.app.desks.compare.roundspage import RoundsPage
+
+        return RoundsPage(state, theme)
+    if key == "left out":
+        from kuffin.app.desks.compare.leftoutpage import LeftOutPage
+
+        return LeftOutPage(state, theme)
+    if key == "value":
+        from kuffin.app.desks.compare.valuepage import ValuePage
+
+        return ValuePage(state, theme)
+    if key == "across":
+        from kuffin.app.desks.compare.acrosspage import AcrossPage
+
+        return AcrossPage(state, theme)
+    from kuffin.app.desks.compare.wordspage import WordsPage
+
+    return WordsPage(state, theme)

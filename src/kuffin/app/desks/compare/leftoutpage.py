@@ -1,0 +1,70 @@
+"""Every mount that was left out, with its reason, and what is said with and without them."""
+
+from __future__ import annotations
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.verdicts.flips import both_ways
+from kuffin.verdicts.study import mounts_of
+from kuffin.verdicts.words import number
+
+_PURPOSE = (
+    "Left out lists every mount that does not count, and why, with what would be said if it did. Nothing is left out in this "
+    "study. A mount is left out on the Inspect desk, with a reason."
+)
+
+
+class LeftOutPage(ComparePage):
+    """Mounts and reasons above, verdicts both ways below."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self._ids: list[int] = []
+        self.mounts = FigureTable("Mounts that are left out")
+        self.said = text()
+        self.ways = FigureTable("Verdicts without and with them")
+        for widget in (self.mounts, self.said, self.ways):
+            self.column.addWidget(widget)
+
+    def renew(self) -> None:
+        verdict, study = self.state.verdict, self.state.study
+        out = [r for r in verdict.main.readings if r.left_out] if verdict is not None else []
+        if verdict is None or study is None or not out:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        by_id = {m.id: m for _, m in mounts_of(study)}
+        unit = verdict.school.unit
+        self._ids = [r.mount_id for r in out]
+        self.mounts.show_rows(
+            ("mount", "its reading", "left out", "reason"),
+            [
+                (
+                    r.label,
+                    "–" if r.value is None else f"{number(r.value, 1)} {unit}",
+                    by_id[r.mount_id].exclusions[-1].at[:16].replace("T", " ") if r.mount_id in by_id else "",
+                    r.left_out or "",
+                )
+                for r in out
+            ],
+            words=True,
+            left={2},
+            opens=lambda i: self.mount_wanted.emit(self._ids[i]),
+        )
+        rows = both_ways(verdict)
+        changed = [r for r in rows if r.differs]
+        what = "it" if len(out) == 1 else "them"
+        self.said.setText(
+            f"With {what} counted, every verdict would be the same."
+            if not changed
+            else f"With {what} counted, {len(changed)} of {len(rows)} pairs would be judged otherwise (marked *)."
+        )
+        self.ways.show_rows(
+            ("pair", f"without {what}", f"with {what} counted"),
+            [(r.names + (" *" if r.differs else ""), r.without, r.counted) for r in rows],
+            words=True,
+            left={1},
+        )

@@ -1,0 +1,105 @@
+"""Looks and stopping: after which rounds the study is judged, and what the next round could still change."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QLineEdit
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.forms import row
+from kuffin.core.errors import KuffinError
+from kuffin.core.looks import look_alphas, read_looks
+from kuffin.notebook import planning
+from kuffin.verdicts.flips import verdict_words
+from kuffin.verdicts.looks import look_words, outlook
+
+_PURPOSE = (
+    "Rounds says whether it is enough, and what the next round could still change. It needs two candidates with mounts."
+)
+_NONE_DECLARED = (
+    "No looks are declared: the intervals are right if the study is judged once, at the end of its plan. Judging again and again "
+    "and stopping when it pleases finds differences that are not there; declare the looks beforehand, such as “2, 4”, and each "
+    "is paid for."
+)
+
+
+class RoundsPage(ComparePage):
+    """It edits only the declared looks."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.enough = text(style="heading")
+        self.looks = QLineEdit()
+        self.looks.setMaximumWidth(160)
+        self.looks.setPlaceholderText("such as 2, 4")
+        self.looks.setAccessibleName("Looks: after which rounds the study is judged")
+        self.looks.editingFinished.connect(self._looks_written)
+        self.said = text()
+        self.spent = FigureTable("Looks and what each costs")
+        self.chances = FigureTable("What the next round could change")
+        self._note = text(
+            "Chances are drawn from what is known now: the scatter, the means, and one more mount of each candidate.",
+            style="small",
+        )
+        self.column.addWidget(self.enough)
+        self.column.addWidget(self.chances)
+        self.column.addWidget(self._note)
+        self.column.addWidget(row(text("judged after rounds", style="muted", wrap=False), self.looks, None))
+        self.column.addWidget(self.said)
+        self.column.addWidget(self.spent)
+
+    def renew(self) -> None:
+        verdict, study = self.state.verdict, self.state.study
+        if verdict is None or study is None or verdict.main.comparison is None:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        found = verdict.main.comparison
+        out = outlook(verdict)
+        self.enough.setText("" if out is None else out.sentence)
+        rows = []
+        if out is not None:
+            for p in found.pairs:
+                becomes = out.chances.becomes[(p.a, p.b)]
+                likely = sorted(((s, v) for v, s in becomes.items() if v != p.verdict and s >= 0.01), reverse=True)
+                then = ", ".join(f"{verdict_words(p.a, p.b, v)} {100 * s:.0f} %" for s, v in likely)
+                chance = out.chances.changes[(p.a, p.b)]
+                rows.append(
+                    (
+                        f"{p.a} − {p.b}",
+                        verdict_words(p.a, p.b, p.verdict),
+                        f"{100 * chance:.0f} %" if chance >= 0.01 else "under 1 %",
+                        then or "–",
+                    )
+                )
+            rows.sort(key=lambda r: -float(r[2].split()[0]) if r[2][0].isdigit() else 0.0)
+        self.chances.show_rows(("pair", "now", "chance of another verdict", "it would be"), rows, words=True, left={1})
+        looks = verdict.looks
+        self.looks.setText(", ".join(str(n) for n in study.plan.get("looks") or ()))
+        self.said.setText(_NONE_DECLARED if looks is None else look_words(looks))
+        self.spent.setVisible(looks is not None)
+        if looks is not None:
+            shares = tuple(n / looks.planned_rounds for n in looks.declared)
+            alphas = look_alphas(shares, round(1 - looks.overall, 12))
+            table = []
+            for i, (n, alpha) in enumerate(zip(looks.declared, alphas, strict=True)):
+                state = "had" if i + 1 < looks.had else "in use" if i + 1 == max(looks.had, 1) else "to come"
+                table.append((f"after round {n}", f"{100 * (1 - alpha):.3f} %", state))
+            self.spent.show_rows(("look", "confidence", ""), table)
+
+    def _looks_written(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is None or notebook is None:
+            return
+        try:
+            looks = read_looks(self.looks.text(), study.planned_rounds)
+        except KuffinError as error:
+            self.state.trouble.emit(str(error))
+            self.looks.setText(", ".join(str(n) for n in study.plan.get("looks") or ()))
+            return
+        if list(looks) != list(study.plan.get("looks") or ()):
+            label = "declare the looks" if looks else "declare no looks"
+            self.state.attempt(planning.set_plan, notebook, study.id, label, looks=list(looks) or None)

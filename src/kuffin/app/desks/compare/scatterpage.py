@@ -1,0 +1,81 @@
+"""What the scatter is made of, what the next mount or sample buys, and what a verdict is about."""
+
+from __future__ import annotations
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.forms import choice, row
+from kuffin.app.widgets.scatterbars import ScatterBars
+from kuffin.notebook import planning
+from kuffin.verdicts.scatter import buys_words, scatter_of
+from kuffin.verdicts.study import mounts_of
+from kuffin.verdicts.words import digits_for, number
+
+_PURPOSE = (
+    "Scatter splits what mounts of one candidate differ by into its sources. It needs a second mount of one candidate."
+)
+
+
+class ScatterPage(ComparePage):
+    """It edits only the verdict's scope."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.bars = ScatterBars(theme)
+        self.said = text()
+        self._silent = text(style="small")
+        self.scope = choice(
+            (("as the samples allow", None), ("about these samples", "samples"), ("about the products", "products")),
+            "What the verdict is about",
+        )
+        self.scope.activated.connect(self._scope_chosen)
+        self._scope_said = text(style="muted")
+        self.samples = FigureTable("Samples")
+        self.column.addWidget(text("standard deviation of each source, under the school in use", style="small"))
+        self.column.addWidget(self.bars)
+        self.column.addWidget(self._silent)
+        self.column.addWidget(self.said)
+        self.column.addWidget(row(text("the verdict is", style="muted", wrap=False), self.scope, None))
+        self.column.addWidget(self._scope_said)
+        self.column.addWidget(self.samples)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.bars.set_theme(theme)
+
+    def renew(self) -> None:
+        verdict, study = self.state.verdict, self.state.study
+        found = scatter_of(verdict, study, mounts_of(study)) if verdict is not None and study is not None else None
+        if found is None or verdict is None or study is None:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        unit = "K" if verdict.school.unit == "°C" else verdict.school.unit
+        self.bars.show_bars(found.bars(unit), unit)
+        self._silent.setText(
+            "Not to be seen apart here: " + "; ".join(found.scatter.silent) + "." if found.scatter.silent else ""
+        )
+        self._silent.setVisible(bool(found.scatter.silent))
+        self.said.setText(buys_words(found, unit))
+        self.scope.setCurrentIndex(max(0, self.scope.findData(study.plan.get("scope"))))
+        words = verdict.main.scope_words
+        warnings = verdict.main.comparison.warnings if verdict.main.comparison is not None else ()
+        self._scope_said.setText(
+            ". ".join([f"{words[:1].upper()}{words[1:]}", *(w[:1].upper() + w[1:] for w in warnings)]) + "."
+        )
+        rows = []
+        for s in found.samples:
+            half = s.half
+            digits = digits_for(half or 1.0)
+            plus = "" if half is None else f" ± {number(half, digits)}"
+            rows.append((s.candidate, f"sample {s.label}", str(s.mounts), f"{number(s.mean, digits)}{plus} {unit}"))
+        self.samples.show_rows(("candidate", "sample", "mounts", "mean of its mounts"), rows)
+
+    def _scope_chosen(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None:
+            chosen = self.scope.currentData()
+            self.state.attempt(planning.set_plan, notebook, study.id, "change what the verdict is about", scope=chosen)

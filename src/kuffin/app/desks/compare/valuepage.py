@@ -1,0 +1,87 @@
+"""What a difference is worth: price against temperature, and what a user would notice."""
+
+from __future__ import annotations
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.worthplot import WorthPlot
+from kuffin.notebook.shelf import bench_of, parts
+from kuffin.verdicts.value import noticed, value_of, worth_sentence
+from kuffin.verdicts.words import digits_for, number, span
+
+_PURPOSE = "Value sets price against temperature. It needs a comparison, and prices on the parts' pages on the Shelf."
+
+
+class ValuePage(ComparePage):
+    """Nothing is edited here; prices are the parts'."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.plot = WorthPlot(theme)
+        self.table = FigureTable("Price and temperature")
+        self.lacking = text(style="muted")
+        self._noticed_title = text("What a user would notice", style="heading")
+        self.noticed = FigureTable("What a user would notice")
+        self._note = text(
+            "Clock, score, loudness: means over the mounts under the same load, with the plain interval; “told apart” as in every "
+            "comparison here.",
+            style="small",
+        )
+        for widget in (self.plot, self.table, self.lacking, self._noticed_title, self.noticed, self._note):
+            self.column.addWidget(widget)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.plot.set_theme(theme)
+
+    def renew(self) -> None:
+        verdict, study, notebook = self.state.verdict, self.state.study, self.state.notebook
+        if verdict is None or study is None or notebook is None:
+            self.show_purpose(_PURPOSE)
+            return
+        found = value_of(verdict, study, bench_of(notebook, study.bench_id), parts(notebook))
+        if found is None:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        unit, money = verdict.school.unit, found.currency
+        self.plot.show_worth(found.rows, verdict.candidates, money, unit)
+        priced = [r for r in found.rows if r.price is not None]
+        cheapest = min(priced, key=lambda r: (r.price or 0.0, r.mean)).name if priced else ""
+        whole = any(r.whole_price is not None for r in found.rows)
+        rows = []
+        for r in found.rows:
+            price = "–" if r.price is None else f"{number(r.price, 0)} {money}"
+            digits = digits_for(r.high - r.low)
+            mean = f"{number(r.mean, digits)} ± {number((r.high - r.low) / 2, digits)} {unit}"
+            said = worth_sentence(r, cheapest, money, study.confidence)
+            said = said or ("the cheapest" if r.name == cheapest else "")
+            set_price = ["–" if r.whole_price is None else f"{number(r.whole_price, 0)} {money}"] if whole else []
+            rows.append((r.name, price, *set_price, mean, said))
+        head = ("candidate", "price", *(("whole set",) if whole else ()), "reading", "what the money buys")
+        self.table.show_rows(head, rows, words=True)
+        lacking = "; ".join(found.lacking)
+        self.lacking.setText(f"{lacking[:1].upper()}{lacking[1:]}." if lacking else "")
+        self.lacking.setVisible(bool(found.lacking))
+        told = []
+        for n in noticed(verdict, study):
+            order = [c for name in verdict.main.ranking() for c in n.comparison.candidates if c.name == name]
+            half = [(c.high - c.low) / 2 for c in order]
+            digits = 0 if min(half, default=1.0) >= 0.7 else 1
+            values = "; ".join(f"{c.name} {number(c.mean, digits)}" for c in order)
+            apart = [p for p in n.comparison.pairs if p.low > 0 or p.high < 0]
+            if apart:
+                most = max(apart, key=lambda p: abs(p.difference))
+                higher, lower = (most.a, most.b) if most.difference > 0 else (most.b, most.a)
+                low, high = sorted((abs(most.low), abs(most.high)))
+                said = f"{higher} {span(low, high, n.unit, digits)} above {lower}"
+            else:
+                wide = max((p.high - p.low) / 2 for p in n.comparison.pairs)
+                said = f"no two are told apart (± {number(wide, digits_for(wide))} {n.unit})"
+            told.append((n.label, f"{values} {n.unit}", said))
+        for widget in (self._noticed_title, self.noticed, self._note):
+            widget.setVisible(bool(told))
+        self.noticed.show_rows(("", "means", "what may be said"), told, words=True, left={1})

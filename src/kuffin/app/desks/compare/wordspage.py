@@ -1,0 +1,58 @@
+"""In words: two or three sentences for each pair and claim, to be printed as they are."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QApplication, QVBoxLayout, QWidget
+
+from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state import State
+from kuffin.app.widgets.bits import empty, text
+from kuffin.app.widgets.forms import button, row
+from kuffin.verdicts.sentences import paragraphs
+
+_PURPOSE = (
+    "In words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."
+)
+MOST = 60
+
+
+class WordsPage(ComparePage):
+    """Paragraphs that can be selected, and copied one by one or all together."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.paragraphs: list[tuple[str, str]] = []
+        self._said = text("", style="small")
+        self.column.addWidget(row(button("Copy all", self.copy_all, "All sentences as plain text"), self._said, None))
+        self._inside = QWidget()
+        self.column.addWidget(self._inside)
+        self._lines = QVBoxLayout(self._inside)
+        self._lines.setContentsMargins(0, 0, 0, 0)
+        self._lines.setSpacing(4)
+
+    def renew(self) -> None:
+        verdict = self.state.verdict
+        self.paragraphs = paragraphs(verdict) if verdict is not None else []
+        if not self.paragraphs:
+            self.show_purpose(_PURPOSE)
+            return
+        self.show_purpose("")
+        empty(self._lines)
+        for title, said in self.paragraphs[:MOST]:
+            head = text(title, style="heading")
+            body = text(said)
+            body.setTextInteractionFlags(
+                Qt.TextInteractionFlag.TextSelectableByMouse | Qt.TextInteractionFlag.TextSelectableByKeyboard
+            )
+            self._lines.addWidget(head)
+            self._lines.addWidget(body)
+            self._lines.addSpacing(8)
+        more = len(self.paragraphs) - MOST
+        self._said.setText(f"{more} further pairs are in the copied text." if more > 0 else "")
+
+    def copy_all(self) -> None:
+        """Put all sentences on the clipboard."""
+        QApplication.clipboard().setText("\n\n".join(f"{title}\n{said}" for title, said in self.paragraphs))
+        self._said.setText("Copied.")

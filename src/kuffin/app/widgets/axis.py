@@ -1,0 +1,54 @@
+"""A plain horizontal axis for pictures that are painted by hand: round ticks, hairlines, numbers."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRectF, Qt
+from PySide6.QtGui import QPainter, QPen
+
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.verdicts.words import number
+
+
+def round_step(span: float, most: int = 6) -> float:
+    """A tick step of 1, 2 or 5 times a power of ten, with at most so many ticks over a span."""
+    if not span > 0:
+        return 1.0
+    rough = span / max(most, 1)
+    power = 10.0 ** np.floor(np.log10(rough))
+    return float(next(m * power for m in (1.0, 2.0, 5.0, 10.0) if m * power >= rough - 1e-12 * power))
+
+
+def ticks(low: float, high: float, most: int = 6) -> list[float]:
+    """Round numbers between two ends."""
+    step = round_step(high - low, most)
+    first = np.ceil(low / step - 1e-9) * step
+    return [float(x) for x in np.arange(first, high + 1e-9 * step, step)]
+
+
+def decimals(step: float) -> int:
+    """How many decimals a tick of this step takes."""
+    return max(0, int(-np.floor(np.log10(step) + 1e-9)))
+
+
+def paint_axis(
+    painter: QPainter, theme: Theme, area: QRectF, low: float, high: float, unit: str = "", most: int = 6
+) -> Callable[[float], float]:
+    """Hairlines down an area with numbers below it; returns what turns a value into its place in x."""
+
+    def at(value: float) -> float:
+        return area.left() + (value - low) / max(high - low, 1e-12) * area.width()
+
+    step = round_step(high - low, most)
+    digits = decimals(step)
+    painter.setFont(figures_font(painter.font().pointSizeF()))
+    shown = ticks(low, high, most)
+    for i, x in enumerate(shown):
+        painter.setPen(QPen(theme.color("hairline"), 1.0))
+        painter.drawLine(QPointF(at(x), area.top()), QPointF(at(x), area.bottom()))
+        painter.setPen(theme.color("muted"))
+        said = number(x, digits) + (f" {unit}" if unit and i == len(shown) - 1 else "")
+        painter.drawText(QRectF(at(x) - 45, area.bottom() + 2, 90, 18), Qt.AlignmentFlag.AlignHCenter, said)
+    return at

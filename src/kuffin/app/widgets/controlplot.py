@@ -1,0 +1,155 @@
+"""The control chart: the baseline's readings in bench order, day by day, with centre, limits and what moved."""
+
+from __future__ import annotations
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.axis import decimals, round_step, ticks
+from kuffin.verdicts.baseline import BaselineChart
+from kuffin.verdicts.words import number
+
+_LEFT, _RIGHT, _TOP, _FOOT = 62.0, 150.0, 14.0, 40.0
+
+
+class ControlPlot(QWidget):
+    """A point for each mount of the baseline; `chosen` gives a mount's id when its point is clicked."""
+
+    chosen = Signal(int)
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        self._theme = theme
+        self._found: BaselineChart | None = None
+        self._unit, self._position = "K", 0
+        self._focus = 0
+        self._points: list[QPointF] = []
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFixedHeight(280)
+        self.setAccessibleName("Control chart of the baseline")
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(760, 280)
+
+    def show_chart(self, found: BaselineChart | None, unit: str, position: int) -> None:
+        """Show a chart; None clears it. `position` is the baseline's place among the candidates."""
+        self._found, self._unit, self._position = found, unit, position
+        said = ""
+        if found is not None:
+            said = "; ".join(
+                f"day {found.day_numbers[d]}: {number(float(v), 2)} {unit}"
+                for d, v in zip(found.days, found.chart.values, strict=True)
+            )
+        self.setAccessibleDescription(said)
+        self.update()
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        if self._found is not None and self._found.chart.values.size:
+            self._paint(painter, self._found)
+        painter.end()
+
+    def _paint(self, painter: QPainter, found: BaselineChart) -> None:
+        t, chart = self._theme, found.chart
+        area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+        ends = [float(chart.values.min()), float(chart.values.max())]
+        ends += [x for x in (chart.low, chart.high) if np.isfinite(x)]
+        low, high = min(ends), max(ends)
+        room = max(0.08 * (high - low), 0.1)
+        low, high = low - room, high + room
+
+        def y_of(value: float) -> float:
+            return area.bottom() - (value - low) / (high - low) * area.height()
+
+        n = chart.values.size
+        step = area.width() / n
+        painter.setFont(figures_font(self.font().pointSizeF()))
+        digits = decimals(round_step(high - low, 5))
+        for value in ticks(low, high, 5):
+            painter.setPen(QPen(t.color("hairline"), 1.0))
+            painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
+            painter.setPen(t.color("muted"))
+            box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
+            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, digits))
+        self._paint_days(painter, found, area, step)
+        side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
+        painter.setFont(self.font())
+        for value, said in ((chart.low, "lower limit"), (chart.centre, "centre"), (chart.high, "upper limit")):
+            if np.isfinite(value):
+                pen = QPen(t.color("muted"), 1.3, Qt.PenStyle.SolidLine if said == "centre" else Qt.PenStyle.DashLine)
+                painter.setPen(pen)
+                painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
+                text = f"{said} {number(value, 1)}"
+                painter.drawText(QRectF(area.right() + 8, y_of(value) - 10, _RIGHT - 8, 20), side, text)
+        m = mark(self._position)
+        self._points = [QPointF(area.left() + step * (i + 0.5), y_of(float(v))) for i, v in enumerate(chart.values)]
+        if chart.moved is not None:
+            painter.setPen(QPen(t.color("accent"), 2.6))
+            for i in range(n - 1):
+                a, b = float(chart.levels[i]), float(chart.levels[i + 1])
+                x0, x1 = self._points[i].x(), self._points[i + 1].x()
+                if chart.moved.way == "step" and i + 1 == chart.moved.at:
+                    middle = (x0 + x1) / 2
+                    painter.drawLine(QPointF(x0, y_of(a)), QPointF(middle, y_of(a)))
+                    painter.drawLine(QPointF(middle, y_of(a)), QPointF(middle, y_of(b)))
+                    painter.drawLine(QPointF(middle, y_of(b)), QPointF(x1, y_of(b)))
+                else:
+                    painter.drawLine(QPointF(x0, y_of(a)), QPointF(x1, y_of(b)))
+        for i, point in enumerate(self._points):
+            draw(painter, m, t, point, 6.5)
+            if i in chart.outside:
+                painter.setPen(QPen(t.color("warn"), 1.8))
+                painter.setBrush(Qt.BrushStyle.NoBrush)
+                painter.drawEllipse(point, 12, 12)
+            if self.hasFocus() and i == self._focus:
+                painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
+                painter.setBrush(Qt.BrushStyle.NoBrush)
+                painter.drawRect(QRectF(point.x() - 14, point.y() - 14, 28, 28))
+
+    def _paint_days(self, painter: QPainter, found: BaselineChart, area: QRectF, step: float) -> None:
+        t = self._theme
+        i = 0
+        painter.setFont(self.font())
+        while i < len(found.days):
+            j = i
+            while j < len(found.days) and found.days[j] == found.days[i]:
+                j += 1
+            number_ = found.day_numbers[found.days[i]]
+            box = QRectF(area.left() + step * i, area.top(), step * (j - i), area.height())
+            if number_ % 2 == 0:
+                painter.fillRect(box, t.color("raised"))
+            painter.setPen(t.color("muted"))
+            place = QRectF(box.left(), area.bottom() + 4, box.width(), 18)
+            painter.drawText(place, Qt.AlignmentFlag.AlignHCenter, f"day {number_}")
+            below = QRectF(box.left(), area.bottom() + 20, box.width(), 18)
+            day = found.days[i]
+            painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, day if box.width() > 70 else day[-5:])
+            i = j
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        for i, point in enumerate(self._points):
+            if (point - event.position()).manhattanLength() < 16 and self._found is not None:
+                self._focus = i
+                self.update()
+                self.chosen.emit(self._found.readings[i].mount_id)
+                return
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        key = Qt.Key(event.key())
+        if key in {Qt.Key.Key_Left, Qt.Key.Key_Right} and self._points:
+            self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Right else -1), 0), len(self._points) - 1)
+            self.update()
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1} and self._points and self._found is not None:
+            self.chosen.emit(self._found.readings[self._focus].mount_id)
+        else:
+            super().keyPressEvent(event)

@@ -1,0 +1,240 @@
+"""A grid of small interval plots: parts down, conditions across, one order of the candidates for all."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.axis import paint_axis
+from kuffin.verdicts.grid import Axes, Cell
+from kuffin.verdicts.schools import SchoolResult
+from kuffin.verdicts.words import number
+
+_LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
+
+
+class IntervalGrid(QWidget):
+    """Each cell: every candidate's mean over the coolest one's, with its interval and its ties.
+
+    `cell_chosen` gives a cell that is clicked or opened with Enter or F1.
+    """
+
+    cell_chosen = Signal(object)
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        self._theme = theme
+        self._axes = Axes((), ())
+        self._order: Sequence[str] = ()
+        self._place: dict[str, int] = {}
+        self._results: dict[Cell, SchoolResult] = {}
+        self._rough: Mapping[Cell, Mapping[str, float]] = {}
+        self._focus = 0
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setCursor(Qt.CursorShape.PointingHandCursor)
+        self.setAccessibleName("Candidates under every condition and on every part")
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def show_rough(
+        self, axes: Axes, order: Sequence[str], candidates: Sequence[str], rough: Mapping[Cell, Mapping[str, float]]
+    ) -> None:
+        """Show plain means at once; intervals come with `show_cell`."""
+        self._axes, self._order, self._rough = axes, order, rough
+        self._place = {name: i for i, name in enumerate(candidates)}
+        self._results = {}
+        self._focus = 0
+        self.setFixedHeight(self.sizeHint().height())
+        self.update()
+
+    def show_cell(self, cell: Cell, result: SchoolResult) -> None:
+        """A cell's comparison has come in."""
+        self._results[cell] = result
+        self.setAccessibleDescription(f"{len(self._results)} of {len(self._axes.cells)} comparisons are there")
+        self.update()
+
+    def _row(self) -> float:
+        """The height of one candidate in a cell."""
+        return 22.0 if len(self._order) <= 8 else 15.0 if len(self._order) <= 14 else 8.0
+
+    def _cell_height(self) -> float:
+        return _HEAD + self._row() * max(len(self._order), 1) + _FOOT
+
+    def sizeHint(self) -> QSize:
+        rows = max(len(self._axes.parts), 1)
+        return QSize(760, int(_TOP + rows * (self._cell_height() + _GAP)))
+
+    def _box(self, cell: Cell) -> QRectF:
+        columns = [c for c, _ in self._axes.conditions]
+        parts = [p for p, _ in self._axes.parts]
+        width = (self.width() - _LEFT - 4) / max(len(columns), 1)
+        x = _LEFT + columns.index(cell.condition) * width
+        y = _TOP + parts.index(cell.part) * (self._cell_height() + _GAP)
+        return QRectF(x, y, width - 12, self._cell_height())
+
+    def _reach(self, part: str) -> float:
+        """How many kelvins the scale spans in all cells of a part."""
+        most = 0.2
+        for cell, result in self._results.items():
+            found = result.comparison if cell.part == part else None
+            if found is not None:
+                base = min(c.mean for c in found.candidates)
+                # a candidate of one mount may have a boundless interval: it must not squash the others
+                spread = max(c.mean for c in found.candidates) - base
+                most = max([most, *(min(c.high - base, 2 * spread + 3.0) for c in found.candidates)])
+        for cell, means in self._rough.items():
+            if means and cell.part == part:
+                most = max(most, max(means.values()) - min(means.values()))
+        return 1.06 * most
+
+    def _below(self, part: str) -> float:
+        least = 0.1
+        for cell, result in self._results.items():
+            found = result.comparison if cell.part == part else None
+            if found is not None:
+                base = min(c.mean for c in found.candidates)
+                least = max([least, *(min(base - c.low, 3.0) for c in found.candidates)])
+        return 1.1 * least
+
+    def paintEvent(self, event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        t = self._theme
+        seen = QRectF(event.rect())
+        if not self._axes.cells:
+            painter.end()
+            return
+        spans = {part: (self._reach(part), self._below(part)) for part, _ in self._axes.parts}
+        bold = QFont(self.font())
+        bold.setBold(True)
+        for condition, label in self._axes.conditions:
+            box = self._box(Cell(condition, self._axes.parts[0][0]))
+            painter.setFont(bold)
+            painter.setPen(t.color("ink"))
+            painter.drawText(QRectF(box.left(), 0, box.width(), 22), Qt.AlignmentFlag.AlignLeft, label)
+        for part, _ in self._axes.parts:
+            box = self._box(Cell(self._axes.conditions[0][0], part))
+            if box.top() > seen.bottom() or box.bottom() < seen.top():
+                continue
+            self._paint_names(painter, box)
+        for i, cell in enumerate(self._axes.cells):
+            box = self._box(cell)
+            if box.intersects(seen):
+                self._paint_cell(painter, cell, box, *spans[cell.part], i)
+        painter.end()
+
+    def _paint_names(self, painter: QPainter, box: QRectF) -> None:
+        row = self._row()
+        if row < 12:
+            return  # too many to name each; the tool of choice is the cell's own working
+        painter.setFont(self.font())
+        for i, name in enumerate(self._order):
+            m = mark(self._place.get(name, 0))
+            y = box.top() + _HEAD + row * (i + 0.5)
+            painter.setPen(m.color(self._theme))
+            said = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LEFT - 34))
+            painter.drawText(QRectF(24, y - 10, _LEFT - 30, 20), Qt.AlignmentFlag.AlignVCenter, said)
+            draw(painter, m, self._theme, QPointF(12, y), 5.0)
+
+    def _paint_cell(self, painter: QPainter, cell: Cell, box: QRectF, reach: float, below: float, i: int) -> None:
+        t, row = self._theme, self._row()
+        result = self._results.get(cell)
+        found = None if result is None else result.comparison
+        small = QFont(self.font())
+        small.setPointSizeF(self.font().pointSizeF() * 0.88)
+        area = QRectF(box.left(), box.top() + _HEAD, box.width() - 26, row * len(self._order))
+        painter.setFont(small)
+        at = paint_axis(painter, t, area, -below, reach, "K", 4)
+        painter.setFont(small)
+        painter.setPen(t.color("muted"))
+        part = dict(self._axes.parts)[cell.part]
+        if found is not None:
+            base = min(c.mean for c in found.candidates)
+            head = f"{part}, over {number(base, 1)} {result.school.unit if result else 'K'}"
+        elif result is not None:
+            head = f"{part}: {result.why_not}"
+        else:
+            head = f"{part} …"
+        head = painter.fontMetrics().elidedText(head, Qt.TextElideMode.ElideRight, int(box.width()))
+        painter.drawText(QRectF(box.left(), box.top(), box.width(), 20), Qt.AlignmentFlag.AlignLeft, head)
+        if found is None:
+            self._paint_rough(painter, cell, area, at)
+        else:
+            base = min(c.mean for c in found.candidates)
+            held = {c.name: c for c in found.candidates}
+            painter.save()
+            painter.setClipRect(area.adjusted(-6, -4, 6, 4))
+            for n, name in enumerate(self._order):
+                c = held.get(name)
+                if c is None:
+                    continue
+                m = mark(self._place.get(name, 0))
+                y = area.top() + row * (n + 0.5)
+                painter.setPen(QPen(m.color(t), 2.2 if row > 10 else 1.4))
+                painter.drawLine(QPointF(at(c.low - base), y), QPointF(at(c.high - base), y))
+                draw(painter, m, t, QPointF(at(c.mean - base), y), min(5.5, row * 0.4))
+            painter.restore()
+            self._paint_ties(painter, found.candidates, area, row)
+        if self.hasFocus() and i == self._focus:
+            painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRect(box.adjusted(-3, -2, 2, 2))
+
+    def _paint_rough(self, painter: QPainter, cell: Cell, area: QRectF, at: object) -> None:
+        means = self._rough.get(cell, {})
+        if not means:
+            return
+        base = min(means.values())
+        for n, name in enumerate(self._order):
+            if name in means:
+                m = mark(self._place.get(name, 0))
+                centre = QPointF(at(means[name] - base), area.top() + self._row() * (n + 0.5))  # type: ignore[operator]
+                draw(painter, m, self._theme, centre, min(5.0, self._row() * 0.4), filled=False)
+
+    def _paint_ties(self, painter: QPainter, candidates: Sequence[object], area: QRectF, row: float) -> None:
+        """Brackets over candidates that are not told apart."""
+        group = {c.name: c.group or "" for c in candidates}  # type: ignore[attr-defined]
+        painter.setPen(QPen(self._theme.color("ink"), 1.5))
+        place = 0
+        for letter in sorted({x for g in group.values() for x in g}):
+            rows = [i for i, n in enumerate(self._order) if letter in group.get(n, "")]
+            if len(rows) < 2 or place > 3:
+                continue
+            x = area.right() + 6 + 5 * place
+            a, b = area.top() + row * (rows[0] + 0.25), area.top() + row * (rows[-1] + 0.75)
+            painter.drawLine(QPointF(x, a), QPointF(x, b))
+            for y in (a, b):
+                painter.drawLine(QPointF(x - 2.5, y), QPointF(x, y))
+            # those between that do not belong to it are left open by dots only where they do
+            painter.setBrush(self._theme.color("ink"))
+            for r in rows:
+                painter.drawEllipse(QPointF(x, area.top() + row * (r + 0.5)), 1.6, 1.6)
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            place += 1
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        for i, cell in enumerate(self._axes.cells):
+            if self._box(cell).contains(event.position()):
+                self._focus = i
+                self.update()
+                self.cell_chosen.emit(cell)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        key = Qt.Key(event.key())
+        columns = max(len(self._axes.conditions), 1)
+        moves = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1, Qt.Key.Key_Up: -columns, Qt.Key.Key_Down: columns}
+        if key in moves and self._axes.cells:
+            self._focus = min(max(self._focus + moves[key], 0), len(self._axes.cells) - 1)
+            self.update()
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1} and self._axes.cells:
+            self.cell_chosen.emit(self._axes.cells[self._focus])
+        else:
+            super().keyPressEvent(event)

@@ -1,0 +1,178 @@
+"""Intervals one below the other on one scale, each with what it is held against."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.axis import paint_axis
+
+_ROW, _LEFT, _RIGHT, _FOOT = 46.0, 210.0, 250.0, 26.0
+
+
+@dataclass(frozen=True)
+class IntervalLine:
+    """One interval.
+
+    Attributes
+    ----------
+    label, note : str
+        On the left; and smaller, below it.
+    low, middle, high : float or None
+        None: there is none, and `said` tells why.
+    said : str
+        On the right.
+    target : float or None
+        What it is held against: a line across this row, with `target_label`.
+    beyond : str
+        ``right`` where the target is met to the right of it; blank where it is only a line.
+    position : int
+        Which candidate's colour and shape it has; -1: ink.
+    loud : bool
+        Whether what is said is a warning.
+    """
+
+    label: str
+    low: float | None
+    middle: float | None
+    high: float | None
+    said: str
+    note: str = ""
+    target: float | None = None
+    target_label: str = ""
+    beyond: str = ""
+    position: int = -1
+    loud: bool = False
+
+
+class IntervalLines(QWidget):
+    """Rows of intervals; `chosen` gives a row's number when it is clicked or opened with Enter or F1."""
+
+    chosen = Signal(int)
+
+    def __init__(self, theme: Theme, name: str, unit: str = "K", zero: str = "") -> None:
+        super().__init__()
+        self._theme, self._unit, self._zero = theme, unit, zero
+        self._rows: Sequence[IntervalLine] = ()
+        self._focus = 0
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setAccessibleName(name)
+        self.setCursor(Qt.CursorShape.PointingHandCursor)
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def show_lines(self, rows: Sequence[IntervalLine], unit: str = "K", zero: str | None = None) -> None:
+        """Show rows; `zero` is written at the line of no difference."""
+        self._rows, self._unit = rows, unit
+        self._zero = self._zero if zero is None else zero
+        self._focus = min(self._focus, max(len(rows) - 1, 0))
+        self.setAccessibleDescription("; ".join(f"{r.label}: {r.said}" for r in rows))
+        self.setFixedHeight(self.sizeHint().height())
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 20))
+
+    def _span(self) -> tuple[float, float]:
+        values = [x for r in self._rows for x in (r.low, r.high, r.target) if x is not None]
+        values.append(0.0)
+        low, high = min(values), max(values)
+        room = max(0.06 * (high - low), 0.1)
+        return low - room, high + room
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        if not self._rows:
+            painter.end()
+            return
+        t = self._theme
+        area = QRectF(_LEFT, 18, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self._rows))
+        low, high = self._span()
+        at = paint_axis(painter, t, area, low, high, self._unit)
+        painter.setPen(QPen(t.color("muted"), 1.4))
+        painter.drawLine(QPointF(at(0.0), area.top()), QPointF(at(0.0), area.bottom()))
+        if self._zero:
+            painter.setFont(QFont(self.font().family(), max(int(self.font().pointSizeF() * 0.85), 6)))
+            painter.drawText(QRectF(at(0.0) - 90, 0, 180, 16), Qt.AlignmentFlag.AlignHCenter, self._zero)
+        for i, row in enumerate(self._rows):
+            self._paint_row(painter, row, i, area.top() + _ROW * (i + 0.5), at, area)
+        painter.end()
+
+    def _paint_row(self, painter: QPainter, row: IntervalLine, i: int, y: float, at: object, area: QRectF) -> None:
+        t = self._theme
+        m = mark(row.position) if row.position >= 0 else None
+        colour = m.color(t) if m is not None else t.color("ink")
+        painter.setFont(self.font())
+        painter.setPen(colour if m is not None else t.color("ink"))
+        fm = painter.fontMetrics()
+        top = y - (18 if row.note else 9)
+        label = fm.elidedText(row.label, Qt.TextElideMode.ElideRight, int(_LEFT - 16))
+        painter.drawText(QRectF(4, top, _LEFT - 14, 19), Qt.AlignmentFlag.AlignVCenter, label)
+        if row.note:
+            small = QFont(self.font())
+            small.setPointSizeF(self.font().pointSizeF() * 0.85)
+            painter.setFont(small)
+            painter.setPen(t.color("muted"))
+            note = painter.fontMetrics().elidedText(row.note, Qt.TextElideMode.ElideRight, int(_LEFT - 16))
+            painter.drawText(QRectF(4, y, _LEFT - 14, 17), Qt.AlignmentFlag.AlignVCenter, note)
+        if row.target is not None:
+            x = at(row.target)  # type: ignore[operator]
+            if row.beyond == "right":
+                ground = t.color("accent_ground")
+                painter.fillRect(QRectF(x, y - 17, max(area.right() - x, 0), 34), ground)
+            painter.setPen(QPen(t.color("accent"), 2.0))
+            painter.drawLine(QPointF(x, y - 17), QPointF(x, y + 17))
+            if row.target_label:
+                small = QFont(self.font())
+                small.setPointSizeF(self.font().pointSizeF() * 0.82)
+                painter.setFont(small)
+                left = x + 130 > area.right()
+                place = QRectF(x - 126 if left else x + 5, y - 21, 120, 15)
+                side = Qt.AlignmentFlag.AlignRight if left else Qt.AlignmentFlag.AlignLeft
+                painter.drawText(place, side, row.target_label)
+        if row.low is not None and row.high is not None and row.middle is not None:
+            painter.setPen(QPen(colour, 2.8))
+            painter.drawLine(QPointF(at(row.low), y), QPointF(at(row.high), y))  # type: ignore[operator]
+            for x in (row.low, row.high):
+                painter.drawLine(QPointF(at(x), y - 5), QPointF(at(x), y + 5))  # type: ignore[operator]
+            centre = QPointF(at(row.middle), y)  # type: ignore[operator]
+            if m is not None:
+                draw(painter, m, t, centre, 6.5)
+            else:
+                painter.setBrush(t.color("ink"))
+                painter.drawEllipse(centre, 4.5, 4.5)
+                painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.setFont(figures_font(self.font().pointSizeF()))
+        painter.setPen(t.color("warn" if row.loud else "ink"))
+        box = QRectF(area.right() + 14, y - 22, _RIGHT - 18, 44)
+        painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, row.said)
+        if self.hasFocus() and i == self._focus:
+            painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
+            painter.drawRect(QRectF(1, y - _ROW / 2 + 2, self.width() - 3, _ROW - 4))
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        row = int((event.position().y() - 18) // _ROW)
+        if 0 <= row < len(self._rows):
+            self._focus = row
+            self.update()
+            self.chosen.emit(row)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        key = Qt.Key(event.key())
+        if key in {Qt.Key.Key_Up, Qt.Key.Key_Down} and self._rows:
+            self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Down else -1), 0), len(self._rows) - 1)
+            self.update()
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1} and self._rows:
+            self.chosen.emit(self._focus)
+        else:
+            super().keyPressEvent(event)

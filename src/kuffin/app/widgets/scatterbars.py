@@ -1,0 +1,67 @@
+"""What the scatter is made of: one bar for each source, as a standard deviation."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.axis import paint_axis
+
+_ROW, _LEFT, _RIGHT, _FOOT = 36.0, 230.0, 190.0, 26.0
+
+
+class ScatterBars(QWidget):
+    """Rows of (label, standard deviation, what is said beside it)."""
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        self._theme = theme
+        self._rows: Sequence[tuple[str, float, str]] = ()
+        self._unit = "K"
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setAccessibleName("What the scatter is made of")
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def show_bars(self, rows: Sequence[tuple[str, float, str]], unit: str) -> None:
+        """Show bars."""
+        self._rows, self._unit = rows, unit
+        self.setAccessibleDescription("; ".join(f"{label}: {said}" for label, _, said in rows))
+        self.setFixedHeight(self.sizeHint().height())
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 6))
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        if not self._rows:
+            painter.end()
+            return
+        t = self._theme
+        area = QRectF(_LEFT, 4, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self._rows))
+        high = max(max(sd for _, sd, _ in self._rows), 0.05) * 1.08
+        at = paint_axis(painter, t, area, 0.0, high, self._unit)
+        painter.setPen(QPen(t.color("muted"), 1.4))
+        painter.drawLine(QPointF(area.left(), area.top()), QPointF(area.left(), area.bottom()))
+        for i, (label, sd, said) in enumerate(self._rows):
+            y = area.top() + _ROW * (i + 0.5)
+            painter.setFont(self.font())
+            painter.setPen(t.color("ink"))
+            painter.drawText(QRectF(4, y - 10, _LEFT - 14, 20), Qt.AlignmentFlag.AlignVCenter, label)
+            bar = QRectF(area.left(), y - 8, max(at(sd) - area.left(), 1.5), 16)
+            painter.fillRect(bar, t.color("muted"))
+            painter.setFont(figures_font(self.font().pointSizeF()))
+            painter.drawText(
+                QRectF(area.right() + 14, y - 18, _RIGHT - 18, 36),
+                Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
+                said,
+            )
+        painter.end()

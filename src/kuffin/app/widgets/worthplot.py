@@ -1,0 +1,97 @@
+"""Price against temperature: each candidate with its interval, and those that nothing cheaper beats joined by a line."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from itertools import pairwise
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
+from kuffin.verdicts.value import Worth
+from kuffin.verdicts.words import number
+
+_LEFT, _RIGHT, _TOP, _FOOT = 62.0, 30.0, 24.0, 40.0
+
+
+class WorthPlot(QWidget):
+    """Money to the right, kelvins up."""
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__()
+        self._theme = theme
+        self._rows: Sequence[Worth] = ()
+        self._place: dict[str, int] = {}
+        self._currency, self._unit = "", "K"
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFixedHeight(270)
+        self.setAccessibleName("Price against temperature")
+
+    def set_theme(self, theme: Theme) -> None:
+        self._theme = theme
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(760, 270)
+
+    def show_worth(self, rows: Sequence[Worth], candidates: Sequence[str], currency: str, unit: str) -> None:
+        """Show candidates that have a price."""
+        self._rows = [r for r in rows if r.price is not None]
+        self._place = {name: i for i, name in enumerate(candidates)}
+        self._currency, self._unit = currency, unit
+        self.setVisible(len(self._rows) > 1)
+        self.setAccessibleDescription(
+            "; ".join(f"{r.name}: {number(r.price or 0, 0)} {currency}, {number(r.mean, 1)} {unit}" for r in self._rows)
+        )
+        self.update()
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        t = self._theme
+        if len(self._rows) > 1:
+            area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+            prices = [r.price or 0.0 for r in self._rows]
+            room = max(0.08 * (max(prices) - min(prices)), 1.0)
+            at = paint_axis(painter, t, area, max(min(prices) - room, 0.0), max(prices) + room, self._currency, 7)
+            low, high = min(r.low for r in self._rows), max(r.high for r in self._rows)
+            spare = max(0.08 * (high - low), 0.1)
+            low, high = low - spare, high + spare
+
+            def y_of(value: float) -> float:
+                return area.bottom() - (value - low) / (high - low) * area.height()
+
+            digits = decimals(round_step(high - low, 5))
+            painter.setFont(figures_font(self.font().pointSizeF()))
+            for value in ticks(low, high, 5):
+                painter.setPen(QPen(t.color("hairline"), 1.0))
+                painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
+                painter.setPen(t.color("muted"))
+                box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
+                side = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
+                painter.drawText(box, side, number(value, digits))
+            painter.drawText(QRectF(0, 0, 120, 20), Qt.AlignmentFlag.AlignLeft, f"{self._unit}, lower is cooler")
+            best: list[Worth] = []
+            for r in sorted(self._rows, key=lambda r: (r.price or 0.0, r.mean)):
+                if not best or r.mean < best[-1].mean:
+                    best.append(r)
+            painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))
+            for a, b in pairwise(best):
+                painter.drawLine(QPointF(at(a.price or 0), y_of(a.mean)), QPointF(at(b.price or 0), y_of(b.mean)))
+            painter.setFont(self.font())
+            for r in self._rows:
+                m = mark(self._place.get(r.name, 0))
+                x = at(r.price or 0.0)
+                painter.setPen(QPen(m.color(t), 2.4))
+                painter.drawLine(QPointF(x, y_of(r.low)), QPointF(x, y_of(r.high)))
+                draw(painter, m, t, QPointF(x, y_of(r.mean)), 7.0)
+                painter.setPen(m.color(t))
+                over = x > area.right() - 80
+                box = QRectF(x - 90 if over else x + 10, y_of(r.mean) - 24, 80, 20)
+                side = Qt.AlignmentFlag.AlignRight if over else Qt.AlignmentFlag.AlignLeft
+                painter.drawText(box, side | Qt.AlignmentFlag.AlignVCenter, r.name)
+        painter.end()
