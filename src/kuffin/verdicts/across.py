@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from kuffin.core.linking import Difference, through_baseline
 from kuffin.notebook.entities import Study
 from kuffin.verdicts.study import StudyVerdict
+from kuffin.verdicts.words import count, joined
 
 
 @dataclass(frozen=True)
@@ -167,7 +168,8 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
         cooler = sum(1 for p in found.pairs if candidate.name in {p.a, p.b} and _is_cooler(p.verdict, p.a == c.name))
         warmer = sum(1 for p in found.pairs if candidate.name in {p.a, p.b} and _is_cooler(p.verdict, p.b == c.name))
         alike = len(found.candidates) - 1 - cooler - warmer
-        place = f"cooler than {cooler}, warmer than {warmer}, not told apart from or the same as {alike}"
+        told = ((cooler, "cooler than"), (warmer, "warmer than"), (alike, "alike or not told apart from"))
+        place = joined([f"{said} {count(n)} other{'' if n == 1 else 's'}" for n, said in told if n])
         out.append(
             Known(one.study.name, one.study.under_test, label, c.mounts, c.samples, c.mean, (c.high - c.low) / 2, school.unit, place, sentence_of(one.verdict))
         )  # fmt: skip

@@ -194,6 +194,8 @@ def _next(v: StudyVerdict) -> NextStep:
     order = sorted(found.candidates, key=lambda c: c.mean)
     best = order[0].name
     _, _, open_ = _relations(found, best, [c.name for c in order[1:]])
+    if _bench(v) and not v.corrected and not v.blocks:
+        return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     if open_:
         name, pair = open_[0]
         now = min(found.candidate(best).mounts, found.candidate(name).mounts)
@@ -209,17 +211,15 @@ def _next(v: StudyVerdict) -> NextStep:
             f"the first declared look is after round {v.looks.declared[0]}",
             "add",
         )
-    if _bench(v) and not v.corrected and not v.blocks:
-        return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     rest = [p for p in found.pairs if not p.settled]
     hint = "the winner stands" if rest else "every pair is settled"
-    if rest:
-        hint += "; " + joined([f"{p.a} and {p.b}" for p in rest[:2]]) + " are still open"
     out = outlook(v)
     if out is not None:
         hint += (
             ", and it is enough: a further round would hardly change it"
             if out.enough
-            else (f", but a further round could still change it ({100 * out.most:.0f} %)")
+            else f", but a further round could still change it ({100 * out.most:.0f} %)"
         )
+    if rest:
+        hint += "; still open: " + ", ".join(f"{p.a} – {p.b}" for p in rest[:3])
     return NextStep("read the verdict", hint, "compare")

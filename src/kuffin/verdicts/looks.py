@@ -46,14 +46,20 @@ class LooksSoFar:
         return self.declared[self.had] if self.had < len(self.declared) else None
 
 
-def looks_so_far(study: Study, mounts: Mounts) -> LooksSoFar | None:
+def looks_so_far(study: Study, mounts: Mounts, heed_exclusions: bool = True) -> LooksSoFar | None:
     """Where a study stands with its looks; None where none were declared."""
     looks = tuple(int(n) for n in study.plan.get("looks") or ())
     planned = max(study.planned_rounds, max(looks, default=0))
     if not looks or planned < 2:
         return None
     each = {
-        c.id: len({m.round for _, m in mounts if m.candidate_id == c.id and m.live_runs and not m.left_out})
+        c.id: len(
+            {
+                m.round
+                for _, m in mounts
+                if m.candidate_id == c.id and m.live_runs and not (heed_exclusions and m.left_out)
+            }
+        )
         for c in study.live_candidates
     }
     done = min(each.values(), default=0)

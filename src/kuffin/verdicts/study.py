@@ -132,7 +132,7 @@ def verdict_from(
     confidence = looks.confidence if looks is not None else study.confidence
     correct = bool(study.plan.get("correct_by_baseline"))
 
-    def under(school: School, heed_exclusions: bool = True) -> SchoolResult:
+    def under(school: School, confidence: float = confidence, heed_exclusions: bool = True) -> SchoolResult:
         plain = under_school(
             study, school, mounts, results, power, heed_exclusions=heed_exclusions, confidence=confidence
         )
@@ -148,7 +148,9 @@ def verdict_from(
     if wanted.key not in schools:
         schools[wanted.key] = under(wanted)
     excluded = any(m.left_out for _, m in mounts)
-    without = under(wanted, heed_exclusions=False) if excluded else None
+    counted = looks_so_far(study, mounts, heed_exclusions=False)
+    others = study.confidence if counted is None else counted.confidence
+    without = under(wanted, others, heed_exclusions=False) if excluded else None
     findings = findings_of(study, mounts, results, schools[wanted.key], power)
     made = StudyVerdict(
         study.id,

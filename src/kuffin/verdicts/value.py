@@ -120,7 +120,10 @@ def _whole_price(
     without = [p.name for p in chosen if p.price is None or p.currency != currency]
     if without:
         return None, without
-    return float(sum(p.price or 0.0 for p in chosen)), []
+    # a tube is cut from one length; a radiator carries its number of fans
+    once = list({p.id: p for p in chosen if p.kind == "tube"}.values()) + [p for p in chosen if p.kind != "tube"]
+    fans = next((int(p.fields.get("fan_count") or 1) for p in chosen if p.kind == "radiator"), 1)
+    return float(sum((p.price or 0.0) * (fans if p.kind == "fan" else 1) for p in once)), []
 
 
 def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) -> str:
