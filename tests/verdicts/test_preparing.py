@@ -174,4 +174,4 @@ def test_two_samples_are_said_to_be_two(demo: Bench) -> None:
     assert scope(judge(demo.notebook, demo.notebook.study(1)).main.comparison).startswith("these samples, one of each")  # type: ignore[arg-type]
     planning.set_sample(demo.notebook, rush.live_mounts[0].id, second)
     said = scope(judge(demo.notebook, demo.notebook.study(1)).main.comparison)  # type: ignore[arg-type]
-    assert "2 of Rush, their mounts taken together" in said and "may differ" in said
+    assert "these samples (2 of Rush, one of each other)" in said and "may differ" in said

@@ -149,7 +149,12 @@ class ControlPlot(QWidget):
         if key in {Qt.Key.Key_Left, Qt.Key.Key_Right} and self._points:
             self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Right else -1), 0), len(self._points) - 1)
             self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1} and self._points and self._found is not None:
-            self.chosen.emit(self._found.readings[self._focus].mount_id)
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            self.open_focused()
         else:
             super().keyPressEvent(event)
+
+    def open_focused(self) -> None:
+        """Open the mount that has the focus."""
+        if self._points and self._found is not None:
+            self.chosen.emit(self._found.readings[self._focus].mount_id)

@@ -21,7 +21,7 @@ _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
 class IntervalGrid(QWidget):
     """Each cell: every candidate's mean over the coolest one's, with its interval and its ties.
 
-    `cell_chosen` gives a cell that is clicked or opened with Enter or F1.
+    `cell_chosen` gives a cell that is clicked or opened with Enter.
     """
 
     cell_chosen = Signal(object)
@@ -234,7 +234,12 @@ class IntervalGrid(QWidget):
         if key in moves and self._axes.cells:
             self._focus = min(max(self._focus + moves[key], 0), len(self._axes.cells) - 1)
             self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1} and self._axes.cells:
-            self.cell_chosen.emit(self._axes.cells[self._focus])
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            self.open_focused()
         else:
             super().keyPressEvent(event)
+
+    def open_focused(self) -> None:
+        """Open the cell that has the focus."""
+        if self._axes.cells:
+            self.cell_chosen.emit(self._axes.cells[self._focus])

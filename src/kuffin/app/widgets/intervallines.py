@@ -52,7 +52,7 @@ class IntervalLine:
 
 
 class IntervalLines(QWidget):
-    """Rows of intervals; `chosen` gives a row's number when it is clicked or opened with Enter or F1."""
+    """Rows of intervals; `chosen` gives a row's number when it is clicked or opened with Enter."""
 
     chosen = Signal(int)
 
@@ -172,7 +172,12 @@ class IntervalLines(QWidget):
         if key in {Qt.Key.Key_Up, Qt.Key.Key_Down} and self._rows:
             self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Down else -1), 0), len(self._rows) - 1)
             self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_F1} and self._rows:
-            self.chosen.emit(self._focus)
+        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            self.open_focused()
         else:
             super().keyPressEvent(event)
+
+    def open_focused(self) -> None:
+        """Open the row that has the focus."""
+        if self._rows:
+            self.chosen.emit(self._focus)

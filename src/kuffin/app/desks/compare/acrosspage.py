@@ -145,7 +145,7 @@ class AcrossPage(ComparePage):
                 continue
             if r.study == chosen.study:
                 continue
-            d = linked_difference(chosen.over_baseline, r.over_baseline)
+            d = linked_difference(chosen, r)
             low, high = d.interval()
             out.lines.append(
                 (

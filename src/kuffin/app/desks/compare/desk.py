@@ -6,12 +6,15 @@ from collections.abc import Callable
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QVBoxLayout, QWidget
+from PySide6.QtWidgets import QApplication, QVBoxLayout, QWidget
 
 from kuffin.app.desks.compare.verdictpage import VerdictPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
+from kuffin.app.widgets.controlplot import ControlPlot
+from kuffin.app.widgets.intervalgrid import IntervalGrid
+from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.paged import PagedDesk
 
 if TYPE_CHECKING:
@@ -86,7 +89,10 @@ class CompareDesk(QWidget):
 
     def explain_focus(self) -> None:
         """Show the working of what has the focus (F1)."""
-        if self.paged.page == "verdict":
+        chosen = QApplication.focusWidget()
+        if isinstance(chosen, IntervalLines | IntervalGrid | ControlPlot):
+            chosen.open_focused()
+        elif self.paged.page == "verdict":
             self.verdict.explain_focus()
 
     def _count(self) -> None:

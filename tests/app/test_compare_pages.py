@@ -1,0 +1,232 @@
+"""The Compare desk's pages, driven as a person drives them (offscreen)."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+import numpy as np
+import pytest
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QApplication
+
+from kuffin.app.desks.compare.desk import PAGES
+from kuffin.app.look import theme as looks
+from kuffin.app.widgets.axis import decimals, round_step, ticks
+from kuffin.app.window import MainWindow
+from kuffin.demo import blocks
+from kuffin.notebook import edits
+from kuffin.verdicts.grid import Cell
+from tests.app.driving import give, press, shown_words
+
+Wait = Callable[[], None]
+LEFT = Qt.MouseButton.LeftButton
+
+
+def open_study(w: MainWindow, name: str, rest: Wait) -> None:
+    assert w.state.notebook is not None
+    w.state.choose_study(next(s.id for s in w.state.notebook.studies() if name in s.name))
+    w.show_desk("Compare")
+    rest()
+
+
+def page(w: MainWindow, key: str, rest: Wait) -> Any:
+    w.compare.go(key)
+    rest()
+    return w.compare.page(key)
+
+
+@pytest.fixture
+def desk(demo_window: MainWindow, at_rest: Wait) -> MainWindow:
+    open_study(demo_window, "Blocks", at_rest)
+    return demo_window
+
+
+class TestTheBlocks:
+    def test_the_top_line_says_all_of_it(self, desk: MainWindow) -> None:
+        said = desk.header.verdict.text()
+        for part in (
+            "Plover keeps the die cooler than Dunlin",
+            "Dunlin, Knot and Tern are the same within 1 K",
+            "The claim that Plover is 3 K cooler than Tern does not hold",
+            "The bench moved by 1.1 K between day 2 and day 3",
+        ):
+            assert part in said
+        names = [b.text() for b in desk.compare.paged._group.buttons()]
+        assert "Baseline  moved" in names and "Claims  1" in names
+
+    def test_conditions_sharpen_cell_by_cell_and_open_their_pairs(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "conditions", at_rest)
+        assert len(p.results) == 9
+        said = shown_words(p)
+        assert "A trade-off: Plover is among the coolest on the die and hot spot" in said
+        assert "all 9 comparisons together" in said
+        p.grid.setFocus()
+        QTest.keyClick(p.grid, Qt.Key.Key_Right)
+        QTest.keyClick(p.grid, Qt.Key.Key_Down)
+        QTest.keyClick(p.grid, Qt.Key.Key_Return)
+        assert desk.working._title.text() == "hot spot, 180 W"
+        box = p.grid._box(Cell("load 240 W", "regulator"))
+        QTest.mouseClick(p.grid, LEFT, pos=box.center().toPoint())
+        assert "Dunlin is coolest" in shown_words(desk.working)
+
+    def test_the_family_and_the_main_condition_are_edits(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "conditions", at_rest)
+        p.family.setCurrentIndex(1)
+        p.family.activated.emit(1)
+        at_rest()
+        assert "each of the 9 comparisons on its own" in shown_words(p)
+        p.main.setCurrentIndex(p.main.findData("load 120 W"))
+        p.main.activated.emit(p.main.currentIndex())
+        at_rest()
+        assert desk.state.verdict is not None and desk.state.verdict.condition == "load 120 W"
+        desk.menus.undo.trigger()
+        at_rest()
+        assert desk.state.verdict.condition == "load 240 W"
+
+    def test_a_school_is_chosen_from_its_column(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "schools", at_rest)
+        assert "would be judged otherwise by another school" in shown_words(p)
+        p.rankings.setFocus()
+        QTest.keyClick(p.rankings, Qt.Key.Key_Right)
+        QTest.keyClick(p.rankings, Qt.Key.Key_Return)
+        at_rest()
+        assert desk.state.verdict is not None and desk.state.verdict.school.key == "die_as_read"
+        desk.menus.undo.trigger()
+        at_rest()
+        assert desk.state.verdict.school.key == "die_over_coolant_per_watt"
+
+    def test_a_claim_stands_against_its_interval(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "claims", at_rest)
+        said = shown_words(p)
+        assert "even the best case falls short of 3 K" in said and "on its box, at 250 W" in said
+        p.lines.setFocus()
+        desk.explain()  # what F1 does
+        assert "Tukey-Kramer" in desk.working._text.toPlainText()
+        assert "Refuted" in p.lines.accessibleDescription()
+
+    def test_the_baseline_moved_and_correcting_is_an_edit(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "baseline", at_rest)
+        assert "rose by 1.1 ± 0.5 K between day 2 and day 3" in shown_words(p)
+        assert "Rounds are blocks here" in shown_words(p)
+        p.plot.grab()
+        QTest.mouseClick(p.plot, LEFT, pos=p.plot._points[4].toPoint())
+        assert desk.working._title.text().startswith("Tern, round 3")
+        QTest.mouseClick(p.correct, LEFT, pos=QPoint(8, p.correct.height() // 2))
+        at_rest()
+        assert desk.state.verdict is not None and desk.state.verdict.corrected
+        assert "(corrected by the baseline)" in desk.header.verdict.text()
+        assert desk.menus.undo.text() == "Undo: correct by the baseline"
+
+    def test_scatter_says_what_the_next_sample_buys(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "scatter", at_rest)
+        said = shown_words(p)
+        assert "one more sample of each buys more than three more mounts" in said
+        assert "sample 2" in said
+        p.scope.setCurrentIndex(2)
+        p.scope.activated.emit(2)
+        at_rest()
+        assert "these products, as far as 1 to 2 samples of each tell" in shown_words(p)
+        assert "not told apart" in desk.header.verdict.text()
+
+    def test_looks_are_written_refused_and_taken_back(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "rounds", at_rest)
+        assert "Enough" in shown_words(p) and "99.695 %" in shown_words(p)
+        give(p.looks, "1, 9")
+        at_rest()
+        assert p.looks.text() == "2, 4" and "round 2 at the earliest" in desk.strip.trouble.text()
+        p.looks.clear()
+        QTest.keyClick(p.looks, Qt.Key.Key_Return)
+        at_rest()
+        assert "No looks are declared" in shown_words(p)
+        desk.menus.undo.trigger()
+        at_rest()
+        assert p.looks.text() == "2, 4"
+
+    def test_what_was_left_out_is_told_both_ways(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "left out", at_rest)
+        assert "Nothing is left out" in shown_words(p)
+        assert desk.state.notebook is not None and desk.state.verdict is not None
+        mount = next(r.mount_id for r in desk.state.verdict.main.readings if r.label == "Knot, round 2")
+        edits.leave_out(desk.state.notebook, mount, "Knot, round 2", "put on dry")
+        at_rest()
+        said = shown_words(p)
+        assert "put on dry" in said and "With it counted" in said
+        press(p, "39.8 K")
+        at_rest()
+        assert desk.stack.currentWidget() is desk.inspect
+
+    def test_value_has_prices_kelvins_and_the_clock(self, desk: MainWindow, at_rest: Wait) -> None:
+        said = shown_words(page(desk, "value", at_rest))
+        for part in (
+            "118 EUR",
+            "the cheapest",
+            "EUR a kelvin",
+            "buy nothing that was seen",
+            "What a user would notice",
+            "MHz",
+        ):
+            assert part in said
+
+    def test_other_studies_are_linked_or_refused(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "across", at_rest)
+        said = shown_words(p)
+        assert "Nothing can be linked with this study" in said and "compares radiators" in said
+        assert desk.state.notebook is not None and desk.state.study is not None
+        nb = desk.state.notebook
+        other = edits.add_study(nb, "Older blocks?", "block", ["Tern", "Knot"], 1.0, name="Older blocks")
+        edits.change_study(nb, other, "as the first", protocol_id=desk.state.study.protocol_id, tolerance_k=0.5)
+        runs = [r for r in blocks.block_runs() if r.candidate in {"Tern", "Knot"} and not r.control and r.round < 4]
+        edits.add_logs(nb, other, [edits.NewRun(r.candidate, r.table, round=r.round) for r in runs])
+        open_study(desk, "Blocks", at_rest)
+        p = page(desk, "across", at_rest)
+        at_rest()
+        assert p.lines.isVisible() and p.link.baseline == "Tern"
+        p.lines.setFocus()
+        QTest.keyClick(p.lines, Qt.Key.Key_Return)
+        assert "degrees of freedom" in desk.working._text.toPlainText()
+        knot = p.part.findText("Knot")
+        p.part.setCurrentIndex(knot)
+        p.part.activated.emit(knot)
+        at_rest()
+        assert "Older blocks" in shown_words(p.known)
+
+    def test_the_words_are_copied_as_they_stand(self, desk: MainWindow, at_rest: Wait) -> None:
+        p = page(desk, "words", at_rest)
+        assert "Plover is 1.3 to 2.2 K cooler than Tern" in shown_words(p)
+        press(p, "Copy all")
+        copied = QApplication.clipboard().text()
+        assert "Oxbow Works says (on its box, at 250 W)" in copied and copied.count("\n\n") == 6
+
+    def test_pages_take_the_dark_theme_and_the_real_study_back(self, desk: MainWindow, at_rest: Wait) -> None:
+        for key, _ in PAGES:
+            page(desk, key, at_rest)
+        desk.compare.set_theme(looks.DARK)
+        for key, _ in PAGES:
+            shot = page(desk, key, at_rest).grab().toImage()
+            assert not shot.isNull()
+        desk.compare.set_theme(looks.LIGHT)
+        open_study(desk, "Radiators", at_rest)
+        assert "one each" in shown_words(page(desk, "conditions", at_rest)) or "one of each" in shown_words(
+            desk.compare.page("conditions")
+        )
+
+
+def test_empty_pages_say_what_they_are_for(window: MainWindow, at_rest: Wait) -> None:
+    for key, title in PAGES:
+        p = page(window, key, at_rest)
+        assert p._empty.text(), title
+
+
+def test_ticks_are_round_and_cover_the_axis() -> None:
+    rng = np.random.default_rng(5)
+    for _ in range(200):
+        low = float(rng.normal(0, 50))
+        span = float(np.exp(rng.uniform(-4, 6)))
+        found = ticks(low, low + span, 6)
+        step = round_step(span, 6)
+        assert 1 <= len(found) <= 8
+        assert all(low - 1e-9 <= x <= low + span + 1e-6 * span for x in found)
+        assert all(abs(x / step - round(x / step)) < 1e-6 for x in found)
+        assert round(step, decimals(step)) == pytest.approx(step)
