@@ -9,6 +9,7 @@ os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 
 from benchmarks import (
+    comparing,
     findings,
     forecasting,
     inspecting,
@@ -35,6 +36,7 @@ ALL = {
     "findings": findings.report,
     "inspecting": inspecting.report,
     "verdicts": verdicts.report,
+    "comparing": comparing.report,
     "settling": lambda: settling.report(settling.run(120)),
 }
 

@@ -8,6 +8,7 @@ whichever thread it happens to run, so `collect_in_window_thread` takes it over.
 from __future__ import annotations
 
 import gc
+import time
 import traceback
 from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor, wait
@@ -16,6 +17,8 @@ from typing import Any
 from PySide6.QtCore import QCoreApplication, QObject, Qt, QTimer, Signal
 
 from kuffin.core.errors import KuffinError
+
+_TELL_EVERY_S = 0.05
 
 
 class Cancelled(Exception):
@@ -31,12 +34,16 @@ class Task:
         self.work: Callable[[Task], Any] | None = work
         self.cancelled = False
         self._tell = tell
+        self._told_at = 0.0
 
     def report(self, share: float) -> None:
         """Say how far it is; raises where the person has stopped it."""
         if self.cancelled:
             raise Cancelled
-        self._tell(self.number, "progressed", share)
+        now = time.monotonic()
+        if now - self._told_at > _TELL_EVERY_S:  # what is told more often only keeps the window busy
+            self._told_at = now
+            self._tell(self.number, "progressed", share)
 
     def show(self, value: Any) -> None:
         """Hand a part of the result over while the rest is still being worked out."""

@@ -51,6 +51,8 @@ class State(QObject):
         self.so_far = SoFar()
         self._judging: Job | None = None
         self._generation = 0
+        self._readings: dict[int, MountReading] = {}
+        self._read_of: StudyVerdict | None = None
 
     # --- opening ---------------------------------------------------------------------------------------------------
 
@@ -184,9 +186,11 @@ class State(QObject):
 
     def reading(self, mount_id: int) -> MountReading | None:
         """A mount's reading under the school in use."""
-        if self.verdict is None:
-            return None
-        return next((r for r in self.verdict.main.readings if r.mount_id == mount_id), None)
+        if self.verdict is not self._read_of:
+            self._read_of = self.verdict
+            readings = () if self.verdict is None else self.verdict.main.readings
+            self._readings = {r.mount_id: r for r in readings}
+        return self._readings.get(mount_id)
 
     def result(self, run_id: int) -> RunResult | None:
         """A run's result, None while it is not judged."""

@@ -2,19 +2,22 @@
 
 from __future__ import annotations
 
+import time
 from collections.abc import Mapping, Sequence
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+import numpy as np
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, Signal
+from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.axis import paint_axis
+from kuffin.app.widgets.axis import paint_axis, round_step
 from kuffin.verdicts.grid import Axes, Cell
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.words import number
 
+_PATIENCE_S = 0.02
 _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
 
 
@@ -33,6 +36,7 @@ class IntervalGrid(QWidget):
         self._order: Sequence[str] = ()
         self._place: dict[str, int] = {}
         self._results: dict[Cell, SchoolResult] = {}
+        self._pictures: dict[Cell, tuple[tuple[object, ...], QPixmap]] = {}
         self._rough: Mapping[Cell, Mapping[str, float]] = {}
         self._focus = 0
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
@@ -51,6 +55,7 @@ class IntervalGrid(QWidget):
         self._axes, self._order, self._rough = axes, order, rough
         self._place = {name: i for i, name in enumerate(candidates)}
         self._results = {}
+        self._pictures = {}
         self._focus = 0
         self.setFixedHeight(self.sizeHint().height())
         self.update()
@@ -59,7 +64,8 @@ class IntervalGrid(QWidget):
         """A cell's comparison has come in."""
         self._results[cell] = result
         self.setAccessibleDescription(f"{len(self._results)} of {len(self._axes.cells)} comparisons are there")
-        self.update()
+        row = self._box(cell)
+        self.update(QRectF(0, row.top() - 4, self.width(), row.height() + 8).toAlignedRect())
 
     def _row(self) -> float:
         """The height of one candidate in a cell."""
@@ -93,7 +99,8 @@ class IntervalGrid(QWidget):
         for cell, means in self._rough.items():
             if means and cell.part == part:
                 most = max(most, max(means.values()) - min(means.values()))
-        return 1.06 * most
+        step = round_step(1.06 * most, 4)  # a round reach: it seldom changes as results come in
+        return float(np.ceil(1.06 * most / step) * step)
 
     def _below(self, part: str) -> float:
         least = 0.1
@@ -102,7 +109,8 @@ class IntervalGrid(QWidget):
             if found is not None:
                 base = min(c.mean for c in found.candidates)
                 least = max([least, *(min(base - c.low, 3.0) for c in found.candidates)])
-        return 1.1 * least
+        step = round_step(1.1 * least, 4)
+        return float(np.ceil(1.1 * least / step) * step)
 
     def paintEvent(self, event: QPaintEvent) -> None:
         painter = QPainter(self)
@@ -112,6 +120,7 @@ class IntervalGrid(QWidget):
         if not self._axes.cells:
             painter.end()
             return
+        begun = time.perf_counter()
         spans = {part: (self._reach(part), self._below(part)) for part, _ in self._axes.parts}
         bold = QFont(self.font())
         bold.setBold(True)
@@ -127,9 +136,40 @@ class IntervalGrid(QWidget):
             self._paint_names(painter, box)
         for i, cell in enumerate(self._axes.cells):
             box = self._box(cell)
-            if box.intersects(seen):
-                self._paint_cell(painter, cell, box, *spans[cell.part], i)
+            if not box.intersects(seen):
+                continue
+            if time.perf_counter() - begun > _PATIENCE_S and not self._is_painted(cell):
+                QTimer.singleShot(0, self.update)  # the window must not stand still; the rest comes next
+                break
+            painter.drawPixmap(box.topLeft(), self._picture(cell, box, *spans[cell.part]))
+            if self.hasFocus() and i == self._focus:
+                painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
+                painter.setBrush(Qt.BrushStyle.NoBrush)
+                painter.drawRect(box.adjusted(-3, -2, 2, 2))
         painter.end()
+
+    def _is_painted(self, cell: Cell) -> bool:
+        """Whether a cell's picture is there, though perhaps at another scale."""
+        kept = self._pictures.get(cell)
+        return kept is not None and kept[0][-1] == (cell in self._results)
+
+    def _picture(self, cell: Cell, box: QRectF, reach: float, below: float) -> QPixmap:
+        """A cell's picture, painted once for each result, size and scale."""
+        ratio = self.devicePixelRatioF()
+        key = (box.width(), box.height(), reach, below, ratio, id(self._theme), cell in self._results)
+        kept = self._pictures.get(cell)
+        if kept is not None and kept[0] == key:
+            return kept[1]
+        picture = QPixmap(int(box.width() * ratio), int(box.height() * ratio))
+        picture.setDevicePixelRatio(ratio)
+        picture.fill(Qt.GlobalColor.transparent)
+        painter = QPainter(picture)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setFont(self.font())
+        self._paint_cell(painter, cell, QRectF(0, 0, box.width(), box.height()), reach, below)
+        painter.end()
+        self._pictures[cell] = (key, picture)
+        return picture
 
     def _paint_names(self, painter: QPainter, box: QRectF) -> None:
         row = self._row()
@@ -144,7 +184,7 @@ class IntervalGrid(QWidget):
             painter.drawText(QRectF(24, y - 10, _LEFT - 30, 20), Qt.AlignmentFlag.AlignVCenter, said)
             draw(painter, m, self._theme, QPointF(12, y), 5.0)
 
-    def _paint_cell(self, painter: QPainter, cell: Cell, box: QRectF, reach: float, below: float, i: int) -> None:
+    def _paint_cell(self, painter: QPainter, cell: Cell, box: QRectF, reach: float, below: float) -> None:
         t, row = self._theme, self._row()
         result = self._results.get(cell)
         found = None if result is None else result.comparison
@@ -183,10 +223,6 @@ class IntervalGrid(QWidget):
                 draw(painter, m, t, QPointF(at(c.mean - base), y), min(5.5, row * 0.4))
             painter.restore()
             self._paint_ties(painter, found.candidates, area, row)
-        if self.hasFocus() and i == self._focus:
-            painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
-            painter.setBrush(Qt.BrushStyle.NoBrush)
-            painter.drawRect(box.adjusted(-3, -2, 2, 2))
 
     def _paint_rough(self, painter: QPainter, cell: Cell, area: QRectF, at: object) -> None:
         means = self._rough.get(cell, {})

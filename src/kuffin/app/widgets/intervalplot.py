@@ -98,13 +98,13 @@ class IntervalPlot(QWidget):
         room = max(0.06 * (high - low), 0.1)
         return low - room, high + room
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    def paintEvent(self, event: QPaintEvent) -> None:
         painter = QPainter(self)
-        self.paint(painter, QRectF(self.rect()))
+        self.paint(painter, QRectF(self.rect()), QRectF(event.rect()))
         painter.end()
 
-    def paint(self, painter: QPainter, area: QRectF) -> None:
-        """Paint onto any device (the screen, an SVG, a picture)."""
+    def paint(self, painter: QPainter, area: QRectF, seen: QRectF | None = None) -> None:
+        """Paint onto any device (the screen, an SVG, a picture); candidates outside what is `seen` are passed over."""
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         self._hot = []
         t = self._theme
@@ -139,7 +139,9 @@ class IntervalPlot(QWidget):
             )
             tick += step
         for row, name in enumerate(self._names):
-            self._paint_candidate(painter, name, area, area.top() + _TOP + _ROW * (row + 0.5), at, row)
+            y = area.top() + _TOP + _ROW * (row + 0.5)
+            if seen is None or seen.top() - _ROW <= y <= seen.bottom() + _ROW:
+                self._paint_candidate(painter, name, area, y, at, row)
         self._paint_ties(painter, area.right() - _FIGURES - _TIES, area.top())
 
     def _paint_candidate(self, painter: QPainter, name: str, area: QRectF, y: float, at: object, row: int) -> None:

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QToolTip, QWidget
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
-from kuffin.notebook.entities import Mount
+from kuffin.notebook.entities import Mount, Study
 from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.words import number
 
@@ -33,6 +33,9 @@ class Loom(QWidget):
         self.setMouseTracking(True)
         self.setAcceptDrops(True)
         self.setAccessibleName("The loom: candidates and rounds")
+        self._indexed: Study | None = None
+        self._places: dict[tuple[int, int], list[Mount]] = {}
+        self._round_count = 0
         for signal in (state.study_changed, state.verdict_changed, state.mount_changed):
             signal.connect(self._renew)
 
@@ -46,16 +49,26 @@ class Loom(QWidget):
         return [] if self._state.study is None else [c.name for c in self._state.study.live_candidates]
 
     def _rounds(self) -> int:
-        study = self._state.study
-        if study is None:
-            return 0
-        return max([study.planned_rounds + 1, *[m.round + 1 for m in self._state.mounts()]])
+        self._index()
+        return self._round_count
 
     def _mounts_at(self, row: int, column: int) -> list[Mount]:
+        self._index()
+        return self._places.get((row, column), [])
+
+    def _index(self) -> None:
+        """Which mounts are where; worked out once for each state of the study."""
         study = self._state.study
-        if study is None or not 0 <= row < len(study.live_candidates):
-            return []
-        return [m for m in study.live_candidates[row].live_mounts if m.round == column + 1]
+        if study is self._indexed:
+            return
+        self._indexed, self._places, self._round_count = study, {}, 0
+        if study is None:
+            return
+        self._round_count = study.planned_rounds + 1
+        for row, candidate in enumerate(study.live_candidates):
+            for mount in candidate.live_mounts:
+                self._places.setdefault((row, mount.round - 1), []).append(mount)
+                self._round_count = max(self._round_count, mount.round + 1)
 
     def _cell(self) -> float:
         columns = max(self._rounds(), 1)
@@ -90,6 +103,7 @@ class Loom(QWidget):
         )
 
     def _renew(self) -> None:
+        self._indexed = None
         mount = self._state.mount()
         if mount is not None:
             names = self._candidates()
@@ -144,7 +158,7 @@ class Loom(QWidget):
 
     # --- painting --------------------------------------------------------------------------------------------------
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    def paintEvent(self, event: QPaintEvent) -> None:
         painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
@@ -175,6 +189,8 @@ class Loom(QWidget):
         scale = self._scale()
         for row, name in enumerate(names):
             m, y = mark(row), self._centre(row, 0).y()
+            if y + _ROW < event.rect().top() or y - _ROW > event.rect().bottom():
+                continue
             painter.setPen(hair)
             painter.drawLine(QPointF(_LABEL - 6, y), QPointF(right, y))
             bold = QFont(self.font())

@@ -27,6 +27,8 @@ from kuffin.notebook import edits
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.working import candidate_working, mount_working, pair_working
 
+MOST_PAIRS = 60  # listed on the page; forty candidates make 780
+
 
 class VerdictPage(QWidget):
     """The page. It edits only the study's school, margin and blocks."""
@@ -170,10 +172,14 @@ class VerdictPage(QWidget):
         left_out = model.left_out_lines(verdict)
         self._left_out.setText(" ".join(left_out))
         self._left_out.setVisible(bool(left_out))
-        self._foot.setText(model.footnote(verdict, result))
+        foot = model.footnote(verdict, result)
+        pairs = 0 if result.comparison is None else len(result.comparison.pairs)
+        if pairs > MOST_PAIRS:
+            foot = f"The first {MOST_PAIRS} of {pairs} pairs; all of them are in the words and in the verdicts that are exported. {foot}"
+        self._foot.setText(foot)
 
     def _fill_pairs(self, result: SchoolResult) -> None:
-        rows = model.pair_rows(result)
+        rows = model.pair_rows(result)[:MOST_PAIRS]
         self.pairs.setRowCount(len(rows))
         for i, row in enumerate(rows):
             for j, content in enumerate((row.names, row.difference, row.interval, row.verdict)):
@@ -187,11 +193,17 @@ class VerdictPage(QWidget):
         self.pairs.resizeColumnsToContents()
         self._fit_pairs()
 
+    def showEvent(self, event: object) -> None:
+        super().showEvent(event)  # type: ignore[arg-type]
+        self._fit_pairs()
+
     def resizeEvent(self, event: object) -> None:
         super().resizeEvent(event)  # type: ignore[arg-type]
         self._fit_pairs()
 
     def _fit_pairs(self) -> None:
+        if not self.isVisible():
+            return
         self.pairs.resizeRowsToContents()
         height = (
             self.pairs.horizontalHeader().height()
