@@ -265,6 +265,10 @@ def _kuffins(out: Outcome, found: Comparison, t: Truth, true_best: set[str]) -> 
         out.counts["c alike, rightly" if right else "c alike, wrongly"] = 1
     else:
         out.counts["c abstains"] = 1
+        left = {leader, *(n for p in mine if p.verdict not in {"a_lower", "b_lower"} for n in (p.a, p.b))}
+        if len(left) < len(t.names):
+            out.counts["c narrowed"] = 1
+            out.counts["c narrowed wrongly"] = not left & true_best
 
 
 def one(seed: int) -> Outcome | None:
@@ -298,7 +302,8 @@ def report(studies: int = 1000, seed: int = 1) -> None:
         if way == "c":
             said += (
                 f", alike within {MARGIN_K:g} K rightly {total['c alike, rightly']}, wrongly {total['c alike, wrongly']}, "
-                f"abstains {total['c abstains']}"
+                f"abstains {total['c abstains']} (of them some ruled out {total['c narrowed']}, the best among these "
+                f"{total['c narrowed wrongly']})"
             )
             good += total["c alike, rightly"]
         print(f"{said}; {hours[way] / len(done):.1f} h a study, {hours[way] / max(good, 1):.1f} h a right answer")

@@ -54,9 +54,8 @@ def plan(window: MainWindow, shoot: Callable[[str], None]) -> None:
     window.show_desk("Plan")
     window.plan.go("order")
     window.plan.order.draw()
-    for page in ("question", "mounts", "protocol"):
-        window.plan.go(page)
-        shoot(f"plan-{page}")
+    window.plan.go("question")
+    shoot("plan-question")
 
 
 def inspect(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
@@ -168,6 +167,26 @@ def bench(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -
     live.loads.close_served()
 
 
+def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """The Compare desk's pages, with the study of blocks; one of them in the dark."""
+    assert window.state.notebook is not None and window.state.study is not None
+    before = window.state.study.id
+    blocks = next(s.id for s in window.state.notebook.studies() if "Blocks" in s.name)
+    window.state.choose_study(blocks)
+    settle_down(app, window)
+    for page in ("conditions", "schools", "claims"):
+        window.compare.go(page)
+        settle_down(app, window)
+        shoot(f"compare-{page}")
+    window.set_mode("dark")
+    window.compare.go("baseline")
+    shoot("compare-baseline")
+    window.set_mode("light")
+    window.compare.go("verdict")
+    window.state.choose_study(before)
+    settle_down(app, window)
+
+
 def practice(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
     """A bad mount, seen after two minutes."""
     practising.draw = lambda: drawn(5, "contact")
@@ -220,9 +239,7 @@ def main(folder: Path) -> None:
         window.compare.verdict._explain_pair(len(window.compare.verdict.pairs.selectedRanges()), 0)
         shoot("working")
         window.working.hide()
-        window.set_mode("dark")
-        shoot("compare-dark")
-        window.set_mode("light")
+        compare(app, window, shoot)
         plan(window, shoot)
         prepare(window, shoot)
         window.show_desk("Shelf")
