@@ -105,6 +105,9 @@ class TestTheBlocks:
         desk.explain()  # what F1 does
         assert "Tukey-Kramer" in desk.working._text.toPlainText()
         assert "Refuted" in p.lines.accessibleDescription()
+        # three kelvins are claimed at whatever power: under less heat it is further off still
+        assert [r.label for r in p.under._rows] == [f"Plover over Tern, {w} W" for w in (120, 180, 240)]
+        assert p.under._rows[0].high < p.under._rows[2].high and all("Refuted" in r.said for r in p.under._rows)
 
     def test_the_baseline_moved_and_correcting_is_an_edit(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "baseline", at_rest)
@@ -191,6 +194,13 @@ class TestTheBlocks:
         p.part.activated.emit(knot)
         at_rest()
         assert "Older blocks" in shown_words(p.known)
+        # the part's own page leads here too
+        desk.show_behind("Shelf")
+        desk.shelf_page.look_at(next(q.id for q in desk.shelf.parts if q.name == "Sedge"))
+        press(desk.shelf_page, "All that is known of it")
+        at_rest()
+        assert desk.stack.currentWidget() is desk.compare and p.part.currentText() == "Sedge"
+        assert "Radiators, spring" in shown_words(p.known)
 
     def test_the_words_are_copied_as_they_stand(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "words", at_rest)

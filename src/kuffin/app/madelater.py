@@ -75,6 +75,7 @@ class MadeLater:
 
         page = ShelfPage(self.state, self.shelf)
         page.said.connect(self.strip.say)
+        page.known_wanted.connect(self.show_known)
         return page
 
     @cached_property

@@ -266,6 +266,11 @@ class MainWindow(QMainWindow, MadeLater):
             self.show_desk("Compare")
             self.compare.go("baseline" if step.action == "baseline" else "verdict")
 
+    def show_known(self, part_id: int) -> None:
+        """All that the notebook's studies know of a part."""
+        self.show_desk("Compare")
+        self.compare.known_of(part_id)
+
     def _show_working(self, working: Working) -> None:
         was_hidden = self.working.isHidden()
         self.working.show_working(working)

@@ -12,6 +12,7 @@ from kuffin.notebook.entities import Study
 from kuffin.verdicts.words import digits_for, number, span
 
 if TYPE_CHECKING:
+    from kuffin.verdicts.schools import SchoolResult
     from kuffin.verdicts.study import StudyVerdict
 
 TITLES = {"refuted": "Refuted", "borne out": "Borne out", "open": "Open", "gone": "Cannot be judged"}
@@ -50,11 +51,18 @@ class JudgedClaim:
         return f"{who}{self.candidate} is at least {self.at_least_k:g} K cooler than {self.against}"
 
 
-def judged_claims(v: StudyVerdict, study: Study) -> list[JudgedClaim]:
-    """Every claim of a study, judged by the simultaneous interval of its pair under the school in use."""
+def judged_claims(v: StudyVerdict, study: Study, result: SchoolResult | None = None) -> list[JudgedClaim]:
+    """Every claim of a study, judged by the simultaneous interval of its pair under the school in use.
+
+    Parameters
+    ----------
+    result : SchoolResult, optional
+        Of another condition; without it the verdict's own.
+    """
     by_id = {c.id: c.name for c in study.candidates}
     live = {c.name for c in study.live_candidates}
-    found = v.main.comparison
+    result = result or v.main
+    found = result.comparison
     out = []
     for claim in study.live_claims:
         a, b = by_id.get(claim.candidate_id, "?"), by_id.get(claim.against_id, "?")
@@ -63,7 +71,7 @@ def judged_claims(v: StudyVerdict, study: Study) -> list[JudgedClaim]:
         if gone:
             why = f"{gone[0]} is no longer in this study; take it in again, or put the claim into the bin"
         elif found is None:
-            why = v.main.why_not or "too few mounts"
+            why = result.why_not or "too few mounts"
         else:
             pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
             if pair is None:

@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING
 
 from kuffin.core.conditions import condition_words
 from kuffin.notebook.entities import Study
+from kuffin.verdicts.claims import JudgedClaim, judged_claims
 from kuffin.verdicts.schools import Mounts, SchoolResult, under_school
 from kuffin.verdicts.signals import FURTHER_PARTS
 from kuffin.verdicts.words import count, joined, number
@@ -206,3 +207,17 @@ def _by(cells: Sequence[Cell], name: str, results: Mapping[Cell, SchoolResult]) 
         return ""
     low, high = min(g[0] for g in gaps), max(g[1] for g in gaps)
     return f" ({number(low, 1)} to {number(high, 1)} K over the coolest there)"
+
+
+def claims_by_condition(v: StudyVerdict, study: Study, mounts: Mounts) -> list[tuple[str, list[JudgedClaim]]]:
+    """The study's claims under each of its load steps, the conditions together at the confidence in use (Bonferroni)."""
+    axes = axes_of(v)
+    if len(axes.conditions) < 2:
+        return []
+    base = v.looks.confidence if v.looks is not None else study.confidence
+    confidence = 1 - (1 - base) / len(axes.conditions)
+    out = []
+    for condition, label in axes.conditions:
+        result = cell_result(study, mounts, v, Cell(condition, v.school.part), confidence)
+        out.append((label, judged_claims(v, study, result)))
+    return out

@@ -30,6 +30,7 @@ class AcrossPage(ComparePage):
         super().__init__(state, theme, _PURPOSE)
         self._job: Job | None = None
         self._judged: list[Judged] = []
+        self._wanted: int | None = None
         self.link = Link("", (), ())
         self.said = text()
         self.lines = IntervalLines(theme, "Candidates of several studies over the shared baseline")
@@ -102,13 +103,24 @@ class AcrossPage(ComparePage):
             self.said.setText("Nothing can be linked with this study." if others else "This notebook has one study.")
         self.refused.setText("\n".join(f"Not linked: {why}." for why in self.link.refused))
         self.refused.setVisible(bool(self.link.refused))
-        parts = {c.part_id: c.name for j in self._judged for c in j.study.live_candidates}
-        chosen = self.part.currentData()
+        listed = {c.part_id: (c.name, c.part.kind) for j in self._judged for c in j.study.live_candidates}
+        names = [name for name, _ in listed.values()]
+        parts = {i: name if names.count(name) < 2 else f"{name} ({kind})" for i, (name, kind) in listed.items()}
+        chosen = self.part.currentData() if self._wanted is None else self._wanted
+        if self._wanted is not None and self._wanted not in parts:
+            self.state.trouble.emit("no study of this notebook has this part as a candidate yet")
+        self._wanted = None
         if chosen not in parts:
             ranking = first.verdict.main.ranking()
             chosen = next((c.part_id for c in first.study.live_candidates if ranking and c.name == ranking[0]), None)
         refill(self.part, [(name, part) for part, name in sorted(parts.items(), key=lambda x: x[1])], chosen)
         self._show_part()
+
+    def look_at(self, part_id: int) -> None:
+        """Show what is known of a part; once the studies are read."""
+        self._wanted = part_id
+        if self._judged and self._job is None:
+            self._show()
 
     def _show_part(self) -> None:
         part = self.part.currentData()

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
@@ -9,6 +11,8 @@ from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
 from kuffin.verdicts.claims import TITLES, JudgedClaim, claim_sentences
+from kuffin.verdicts.grid import claims_by_condition
+from kuffin.verdicts.study import mounts_of
 from kuffin.verdicts.words import digits_for, span
 from kuffin.verdicts.working import pair_working
 
@@ -34,10 +38,15 @@ class ClaimsPage(ComparePage):
         self.column.addWidget(self.lines)
         self.column.addWidget(self.said)
         self.column.addWidget(self.conditions)
+        self._under_title = text("Under each condition", style="heading")
+        self.under = IntervalLines(theme, "Claims under each condition", zero="no difference")
+        self.column.addWidget(self._under_title)
+        self.column.addWidget(self.under)
 
     def set_theme(self, theme: Theme) -> None:
         super().set_theme(theme)
         self.lines.set_theme(theme)
+        self.under.set_theme(theme)
 
     def renew(self) -> None:
         verdict, study = self.state.verdict, self.state.study
@@ -50,6 +59,29 @@ class ClaimsPage(ComparePage):
         self.said.setText("\n\n".join(claim_sentences(verdict, j) for j in self.claims))
         rows = [(f"{j.candidate}, {j.against}", j.made, j.tested) for j in self.claims]
         self.conditions.show_rows(("claim", "made", "tested at"), rows, words=True, left={1})
+        many = len(verdict.conditions) > 1
+        self._under_title.setVisible(many)
+        self.under.setVisible(many)
+        self.under.show_lines([])
+        if many:
+            mounts = mounts_of(study)
+            self.state.jobs.start(
+                "judging the claims under each condition",
+                lambda _job: (verdict, claims_by_condition(verdict, study, mounts)),
+                self._show_under,
+                self.state.trouble.emit,
+            )
+
+    def _show_under(self, told: object) -> None:
+        verdict, found = told  # type: ignore[misc]
+        if verdict is not self.state.verdict:
+            return
+        lines = [
+            replace(self._line(j), label=f"{j.candidate} over {j.against}, {label}")
+            for label, claims in found
+            for j in claims
+        ]
+        self.under.show_lines(lines)
 
     def _line(self, j: JudgedClaim) -> IntervalLine:
         position = self.state.position(j.candidate)

@@ -77,6 +77,12 @@ class CompareDesk(QWidget):
         """Turn to a page."""
         self.paged.go(key)
 
+    def known_of(self, part_id: int) -> None:
+        """Turn to all that is known of a part."""
+        self.go("across")
+        page = self.page("across")
+        page.look_at(part_id)  # type: ignore[attr-defined]
+
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         self.verdict.set_theme(theme)

@@ -36,6 +36,7 @@ class ShelfPage(QWidget):
     """The page. Drop a list of parts (CSV, JSON) or a photo of the chosen part on it."""
 
     said = Signal(str)
+    known_wanted = Signal(int)  # a part's id
 
     def __init__(self, state: State, behind: ShelfState) -> None:
         super().__init__()
@@ -77,6 +78,10 @@ class ShelfPage(QWidget):
         column.setContentsMargins(12, 0, 0, 0)
         column.addWidget(self._empty)
         column.addWidget(self.form)
+        self.known = button(
+            "All that is known of it", self._ask_known, "What every study of this notebook says of this part"
+        )
+        column.addWidget(row(self.known, None))
         column.addStretch(1)
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -131,6 +136,7 @@ class ShelfPage(QWidget):
             self._chosen = part.id
         self._empty.setVisible(not self._behind.parts)
         self.form.setVisible(part is not None)
+        self.known.setVisible(part is not None)
         self.form.show_part(part)
 
     def chosen(self) -> Part | None:
@@ -141,6 +147,10 @@ class ShelfPage(QWidget):
         """Look at a part."""
         self._chosen = part_id
         self.renew()
+
+    def _ask_known(self) -> None:
+        if self._chosen is not None:
+            self.known_wanted.emit(self._chosen)
 
     # --- acting ----------------------------------------------------------------------------------------------------
 
