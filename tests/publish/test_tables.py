@@ -78,3 +78,15 @@ def test_findings_come_with_their_answers(demo_notebook: Notebook) -> None:
     assert told["Marl", "2", "contact"] == ("accepted", "to show it")
     assert told["Marl", "2", "core spread"] == ("open", "")
     assert ("", "", "one sample") in told
+
+
+def test_a_study_tells_its_claims_its_bench_and_its_sentences_in_json(demo_notebook: Notebook) -> None:
+    blocks = next(s.id for s in demo_notebook.studies() if "Blocks" in s.name)
+    v = judge(demo_notebook, demo_notebook.study(blocks))
+    told = json.loads(as_json(v))
+    (claim,) = told["claims"]
+    assert (claim["judged"], claim["at_least_k"]) == ("refuted", 3.0)
+    assert claim["low_k"] < claim["high_k"] < 3
+    assert told["bench_moved"]["when"] == "between day 2 and day 3" and not told["corrected_by_baseline"]
+    assert told["condition"] == "load 240 W" and told["looks"]["after_rounds"] == [2, 4]
+    assert len(told["in_words"]) == 7

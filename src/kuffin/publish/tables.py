@@ -13,6 +13,7 @@ from typing import Any
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.findings import Finding
 from kuffin.verdicts.preparation import Preparation
+from kuffin.verdicts.sentences import paragraphs
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import pair_sentence
 from kuffin.verdicts.working import scope
@@ -132,6 +133,27 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Se
         ]
         if found
         else [],
+        "condition": v.condition,
+        "looks": None
+        if v.looks is None
+        else {"after_rounds": list(v.looks.declared), "had": v.looks.had, "confidence": v.looks.confidence},
+        "bench_moved": _moved(v),
+        "corrected_by_baseline": v.corrected,
+        "claims": [
+            {
+                "candidate": c.candidate,
+                "against": c.against,
+                "at_least_k": c.at_least_k,
+                "said_by": c.said_by,
+                "judged": c.judged,
+                "low_k": c.cooler_k[0] if c.cooler_k else None,
+                "high_k": c.cooler_k[2] if c.cooler_k else None,
+                "tested": c.tested,
+                "made": c.made,
+            }
+            for c in v.claims
+        ],
+        "in_words": [{"about": title, "said": said} for title, said in paragraphs(v)],
         "readings": readings_rows(v),
         "verdicts": verdict_rows(v),
         "findings": finding_rows(v),
@@ -139,6 +161,13 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Se
         "happened": list(marks),
     }
     return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
+
+
+def _moved(v: StudyVerdict) -> dict[str, Any] | None:
+    moved = None if v.baseline is None else v.baseline.chart.moved
+    if v.baseline is None or moved is None:
+        return None
+    return {"baseline": v.baseline.name, "when": v.baseline.when(), "by": moved.by, "u95": moved.u95, "p": moved.p}
 
 
 def _clean(x: Any) -> Any:

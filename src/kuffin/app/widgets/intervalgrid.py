@@ -192,7 +192,7 @@ class IntervalGrid(QWidget):
         small.setPointSizeF(self.font().pointSizeF() * 0.88)
         area = QRectF(box.left(), box.top() + _HEAD, box.width() - 26, row * len(self._order))
         painter.setFont(small)
-        at = paint_axis(painter, t, area, -below, reach, "K", 4)
+        at = paint_axis(painter, t, area, -max(below, 0.06 * reach), reach, "K", 4)
         painter.setFont(small)
         painter.setPen(t.color("muted"))
         part = dict(self._axes.parts)[cell.part]

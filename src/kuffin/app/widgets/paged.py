@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 
 from PySide6.QtGui import QKeySequence, QShortcut
-from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QButtonGroup, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
 
 from kuffin.app.settings import Settings
+from kuffin.app.widgets.flowrow import FlowRow
 
 
 class PagedDesk(QWidget):
@@ -18,9 +19,8 @@ class PagedDesk(QWidget):
         self._name, self._settings = name, settings
         self.pages = QStackedWidget()
         self._group = QButtonGroup(self)
-        self._row = QHBoxLayout()
+        self._row = FlowRow()
         self._row.setContentsMargins(0, 2, 0, 4)
-        self._row.setSpacing(4)
         self._titles: list[str] = []
         self._keys: list[str] = []
         self._made_later: dict[int, Callable[[], QWidget]] = {}
@@ -53,7 +53,6 @@ class PagedDesk(QWidget):
             else:
                 self._made_later[i] = page
             self.pages.addWidget(scroll)
-        self._row.addStretch(1)
         remembered = self._settings.value(f"page/{self._name}", self._keys[0])
         self.go(remembered if remembered in self._keys else self._keys[0])
 
@@ -70,6 +69,7 @@ class PagedDesk(QWidget):
         """Put a short note behind a page's name, such as a count of what is open."""
         i = self._keys.index(key)
         self._group.button(i).setText(self._titles[i] + (f"  {note}" if note else ""))
+        self._row.invalidate()
 
     def _go(self, index: int) -> None:
         if index in self._made_later:

@@ -55,13 +55,16 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
         return "being read …"
     trace = result.traces.get(v.school.trace) or next(iter(result.traces.values()), None)
     kept = f"; kept: {mount.kept_because}" if mount.kept_because else ""
+    step = f"{result.condition}: " if result.condition else ""
     if trace is None:
-        return "cannot be judged" + kept
+        return f"{step}cannot be judged{kept}"
     if result.by_hand:
-        return f"window set by {'the clock' if result.window_by == 'clock' else 'hand'}" + kept
+        return f"{step}window set by {'the clock' if result.window_by == 'clock' else 'hand'}" + kept
     if trace.settled:
-        return f"settled after {(trace.settled_at_s or 0) / 60:.0f} min{_still_to_go(v, trace)}" + kept
-    return ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
+        since = (trace.settled_at_s or 0) - (result.begun_s or 0)
+        of_it = " of it" if step else ""
+        return f"{step}settled after {since / 60:.0f} min{of_it}{_still_to_go(v, trace)}" + kept
+    return step + ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
 
 
 def _still_to_go(v: StudyVerdict, trace: Settled) -> str:

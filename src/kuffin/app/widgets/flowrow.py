@@ -1,0 +1,73 @@
+"""A row of widgets that goes on in a second row where there is too little room."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QPoint, QRect, QSize, Qt
+from PySide6.QtWidgets import QLayout, QLayoutItem, QWidget
+
+
+class FlowRow(QLayout):
+    """Widgets one beside the other, wrapped like words.
+
+    Parameters
+    ----------
+    spacing : int
+        Between two widgets, and between two rows, px.
+    """
+
+    def __init__(self, parent: QWidget | None = None, spacing: int = 4) -> None:
+        super().__init__(parent)
+        self._items: list[QLayoutItem] = []
+        self.setSpacing(spacing)
+
+    def addItem(self, item: QLayoutItem) -> None:
+        self._items.append(item)
+
+    def count(self) -> int:
+        return len(self._items)
+
+    def itemAt(self, index: int) -> QLayoutItem | None:
+        return self._items[index] if 0 <= index < len(self._items) else None
+
+    def takeAt(self, index: int) -> QLayoutItem | None:
+        return self._items.pop(index) if 0 <= index < len(self._items) else None
+
+    def expandingDirections(self) -> Qt.Orientation:
+        return Qt.Orientation(0)
+
+    def hasHeightForWidth(self) -> bool:
+        return True
+
+    def heightForWidth(self, width: int) -> int:
+        return self._laid(QRect(0, 0, width, 0), False)
+
+    def setGeometry(self, rect: QRect) -> None:
+        super().setGeometry(rect)
+        self._laid(rect, True)
+
+    def sizeHint(self) -> QSize:
+        width = sum(i.sizeHint().width() + self.spacing() for i in self._items)
+        height = max((i.sizeHint().height() for i in self._items), default=0)
+        margins = self.contentsMargins()
+        return QSize(width, height + margins.top() + margins.bottom())
+
+    def minimumSize(self) -> QSize:
+        margins = self.contentsMargins()
+        width = max((i.minimumSize().width() for i in self._items), default=0)
+        height = max((i.minimumSize().height() for i in self._items), default=0)
+        return QSize(width, height + margins.top() + margins.bottom())
+
+    def _laid(self, rect: QRect, really: bool) -> int:
+        """Lay the widgets out; returns the height that takes."""
+        margins = self.contentsMargins()
+        x, y, row = rect.x() + margins.left(), rect.y() + margins.top(), 0
+        right = rect.right() - margins.right()
+        for item in self._items:
+            size = item.sizeHint()
+            if x + size.width() > right + 1 and row > 0:
+                x, y, row = rect.x() + margins.left(), y + row + self.spacing(), 0
+            if really:
+                item.setGeometry(QRect(QPoint(x, y), size))
+            x += size.width() + self.spacing()
+            row = max(row, size.height())
+        return y + row - rect.y() + margins.bottom()
