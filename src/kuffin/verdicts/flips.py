@@ -89,8 +89,9 @@ def why_they_differ(v: StudyVerdict, pair: tuple[str, str], here: School, there:
     if here.per_watt != there.per_watt:
         said.append(_left_in(v, pair, "power", ("power", "wall_power"), "W", "W more", 1, 0.5))
     if here.over != there.over and here.over is not None and there.over is not None:
-        said.append(_left_in(v, pair, "the radiator with its flow", ("flow",), "L/h", "L/h more flow", 0, 2.0))
+        said.append(_left_in(v, pair, "flow", ("flow",), "L/h", "L/h more", 0, 2.0))
         said.append(_left_in(v, pair, "fans", ("fan",), "rpm", "rpm more", 0, 10.0))
+        said.append(_radiators_step(v, pair))
     if here.whole != there.whole:
         unfinished = [r.label for r in v.main.readings if r.candidate in pair and not r.settled and r.left_out is None]
         said.append(
@@ -125,6 +126,20 @@ def _left_in(
             return f"{what}: {number(low, digits)} to {number(high, digits)} {unit} from mount to mount is left in as scatter"
         return ""
     return ""
+
+
+def _radiators_step(v: StudyVerdict, pair: tuple[str, str]) -> str:
+    """How far coolant over air went from mount to mount: what “over air” has in and “over coolant” has not."""
+    values = [
+        trace.value
+        for r in v.main.readings
+        if r.candidate in pair and r.left_out is None
+        for run in r.runs
+        if run in v.results and (trace := v.results[run].traces.get("coolant_over_air")) is not None
+    ]
+    if len(values) < 2 or max(values) - min(values) < 0.2:
+        return ""
+    return f"the radiator's step: {number(min(values), 1)} to {number(max(values), 1)} K from mount to mount"
 
 
 def _means(v: StudyVerdict, candidate: str, role: str) -> list[float]:

@@ -15,6 +15,7 @@ from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.evaluating import evaluate, school_of
+from kuffin.verdicts.leading import WAITING
 from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.ways import Ways, clock_window, ways_of
@@ -51,7 +52,7 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
         kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()
         if kept is not None:
             return from_json(kept.values)
-    stages = [(m.at_s, int(m.value)) for m in run.marks if m.kind == "stage" and m.value] if ways.condition else []
+    stages = stages_of(run) if ways.condition is not None else []
     found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages)
     if not notebook.read_only:
         with notebook.session() as session:
@@ -60,6 +61,11 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
             session.execute(row.on_conflict_do_nothing())
             session.commit()
     return found
+
+
+def stages_of(run: Run) -> list[tuple[float, int]]:
+    """When each step of the protocol began in a recorded run, and its number; waiting for a load is no part of a step."""
+    return [(m.at_s, int(m.value)) for m in run.marks if m.kind == "stage" and m.value and m.unit != WAITING]
 
 
 def run_signals(notebook: Notebook, run: Run, result: RunResult | None = None) -> Signals:

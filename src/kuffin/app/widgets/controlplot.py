@@ -4,38 +4,29 @@ from __future__ import annotations
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, round_step, ticks
+from kuffin.app.widgets.walked import Walked
 from kuffin.verdicts.baseline import BaselineChart
 from kuffin.verdicts.words import number
 
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 150.0, 14.0, 40.0
 
 
-class ControlPlot(QWidget):
+class ControlPlot(Walked):
     """A point for each mount of the baseline; `chosen` gives a mount's id when its point is clicked."""
 
     chosen = Signal(int)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__()
-        self._theme = theme
+        super().__init__(theme, "Control chart of the baseline")
         self._found: BaselineChart | None = None
         self._unit, self._position = "K", 0
-        self._focus = 0
         self._points: list[QPointF] = []
-        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setFixedHeight(280)
-        self.setAccessibleName("Control chart of the baseline")
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def sizeHint(self) -> QSize:
         return QSize(760, 280)
@@ -138,23 +129,13 @@ class ControlPlot(QWidget):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         for i, point in enumerate(self._points):
-            if (point - event.position()).manhattanLength() < 16 and self._found is not None:
-                self._focus = i
-                self.update()
-                self.chosen.emit(self._found.readings[i].mount_id)
+            if (point - event.position()).manhattanLength() < 16:
+                self.go_to(i)
                 return
 
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        key = Qt.Key(event.key())
-        if key in {Qt.Key.Key_Left, Qt.Key.Key_Right} and self._points:
-            self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Right else -1), 0), len(self._points) - 1)
-            self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
-            self.open_focused()
-        else:
-            super().keyPressEvent(event)
+    def item_count(self) -> int:
+        return len(self._points)
 
-    def open_focused(self) -> None:
-        """Open the mount that has the focus."""
-        if self._points and self._found is not None:
-            self.chosen.emit(self._found.readings[self._focus].mount_id)
+    def open_item(self, index: int) -> None:
+        if self._found is not None:
+            self.chosen.emit(self._found.readings[index].mount_id)

@@ -7,12 +7,12 @@ from collections.abc import Mapping, Sequence
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, Signal
-from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
+from kuffin.app.widgets.walked import Walked
 from kuffin.verdicts.grid import Axes, Cell
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.words import number
@@ -21,7 +21,7 @@ _PATIENCE_S = 0.02
 _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
 
 
-class IntervalGrid(QWidget):
+class IntervalGrid(Walked):
     """Each cell: every candidate's mean over the coolest one's, with its interval and its ties.
 
     `cell_chosen` gives a cell that is clicked or opened with Enter.
@@ -30,23 +30,13 @@ class IntervalGrid(QWidget):
     cell_chosen = Signal(object)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__()
-        self._theme = theme
+        super().__init__(theme, "Candidates under every condition and on every part")
         self._axes = Axes((), ())
         self._order: Sequence[str] = ()
         self._place: dict[str, int] = {}
         self._results: dict[Cell, SchoolResult] = {}
         self._pictures: dict[Cell, tuple[tuple[object, ...], QPixmap]] = {}
         self._rough: Mapping[Cell, Mapping[str, float]] = {}
-        self._focus = 0
-        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setCursor(Qt.CursorShape.PointingHandCursor)
-        self.setAccessibleName("Candidates under every condition and on every part")
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def show_rough(
         self, axes: Axes, order: Sequence[str], candidates: Sequence[str], rough: Mapping[Cell, Mapping[str, float]]
@@ -259,23 +249,15 @@ class IntervalGrid(QWidget):
     def mousePressEvent(self, event: QMouseEvent) -> None:
         for i, cell in enumerate(self._axes.cells):
             if self._box(cell).contains(event.position()):
-                self._focus = i
-                self.update()
-                self.cell_chosen.emit(cell)
+                self.go_to(i)
+                return
 
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        key = Qt.Key(event.key())
+    def item_count(self) -> int:
+        return len(self._axes.cells)
+
+    def moves(self) -> dict[Qt.Key, int]:
         columns = max(len(self._axes.conditions), 1)
-        moves = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1, Qt.Key.Key_Up: -columns, Qt.Key.Key_Down: columns}
-        if key in moves and self._axes.cells:
-            self._focus = min(max(self._focus + moves[key], 0), len(self._axes.cells) - 1)
-            self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
-            self.open_focused()
-        else:
-            super().keyPressEvent(event)
+        return {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1, Qt.Key.Key_Up: -columns, Qt.Key.Key_Down: columns}
 
-    def open_focused(self) -> None:
-        """Open the cell that has the focus."""
-        if self._axes.cells:
-            self.cell_chosen.emit(self._axes.cells[self._focus])
+    def open_item(self, index: int) -> None:
+        self.cell_chosen.emit(self._axes.cells[index])

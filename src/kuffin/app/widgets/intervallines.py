@@ -6,12 +6,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QPen
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
+from kuffin.app.widgets.walked import Walked
 
 _ROW, _LEFT, _RIGHT, _FOOT = 46.0, 210.0, 250.0, 26.0
 
@@ -51,24 +51,15 @@ class IntervalLine:
     loud: bool = False
 
 
-class IntervalLines(QWidget):
+class IntervalLines(Walked):
     """Rows of intervals; `chosen` gives a row's number when it is clicked or opened with Enter."""
 
     chosen = Signal(int)
 
     def __init__(self, theme: Theme, name: str, unit: str = "K", zero: str = "") -> None:
-        super().__init__()
-        self._theme, self._unit, self._zero = theme, unit, zero
+        super().__init__(theme, name)
+        self._unit, self._zero = unit, zero
         self._rows: Sequence[IntervalLine] = ()
-        self._focus = 0
-        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName(name)
-        self.setCursor(Qt.CursorShape.PointingHandCursor)
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def show_lines(self, rows: Sequence[IntervalLine], unit: str = "K", zero: str | None = None) -> None:
         """Show rows; `zero` is written at the line of no difference."""
@@ -163,21 +154,13 @@ class IntervalLines(QWidget):
     def mousePressEvent(self, event: QMouseEvent) -> None:
         row = int((event.position().y() - 18) // _ROW)
         if 0 <= row < len(self._rows):
-            self._focus = row
-            self.update()
-            self.chosen.emit(row)
+            self.go_to(row)
 
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        key = Qt.Key(event.key())
-        if key in {Qt.Key.Key_Up, Qt.Key.Key_Down} and self._rows:
-            self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Down else -1), 0), len(self._rows) - 1)
-            self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
-            self.open_focused()
-        else:
-            super().keyPressEvent(event)
+    def item_count(self) -> int:
+        return len(self._rows)
 
-    def open_focused(self) -> None:
-        """Open the row that has the focus."""
-        if self._rows:
-            self.chosen.emit(self._focus)
+    def moves(self) -> dict[Qt.Key, int]:
+        return {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}
+
+    def open_item(self, index: int) -> None:
+        self.chosen.emit(index)

@@ -6,35 +6,25 @@ from collections.abc import Sequence
 from itertools import pairwise
 
 from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QPen
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.walked import Walked
 from kuffin.verdicts.flips import SchoolRow
 
 _TOP, _LEFT = 62.0, 110.0
 
 
-class Rankings(QWidget):
+class Rankings(Walked):
     """A column for each school, the coolest candidate on top; `chosen` gives a school's key."""
 
     chosen = Signal(str)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__()
-        self._theme = theme
+        super().__init__(theme, "Ranking under each school")
         self._rows: Sequence[SchoolRow] = ()
         self._place: dict[str, int] = {}
-        self._focus = 0
-        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setCursor(Qt.CursorShape.PointingHandCursor)
-        self.setAccessibleName("Ranking under each school")
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def show_rows(self, rows: Sequence[SchoolRow], candidates: Sequence[str]) -> None:
         """Show schools; the first is the one in use."""
@@ -95,19 +85,13 @@ class Rankings(QWidget):
         painter.end()
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        for i, r in enumerate(self._rows):
+        for i in range(len(self._rows)):
             if abs(event.position().x() - self._x(i)) < (self.width() - _LEFT) / max(len(self._rows), 1) / 2:
-                self._focus = i
-                self.update()
-                self.chosen.emit(r.school.key)
+                self.go_to(i)
                 return
 
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        key = Qt.Key(event.key())
-        if key in {Qt.Key.Key_Left, Qt.Key.Key_Right} and self._rows:
-            self._focus = min(max(self._focus + (1 if key == Qt.Key.Key_Right else -1), 0), len(self._rows) - 1)
-            self.update()
-        elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter} and self._rows:
-            self.chosen.emit(self._rows[self._focus].school.key)
-        else:
-            super().keyPressEvent(event)
+    def item_count(self) -> int:
+        return len(self._rows)
+
+    def open_item(self, index: int) -> None:
+        self.chosen.emit(self._rows[index].school.key)

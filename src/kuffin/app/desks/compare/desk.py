@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from importlib import import_module
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Signal
@@ -12,27 +13,27 @@ from kuffin.app.desks.compare.verdictpage import VerdictPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
-from kuffin.app.widgets.controlplot import ControlPlot
-from kuffin.app.widgets.intervalgrid import IntervalGrid
-from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.app.widgets.walked import Walked
 
 if TYPE_CHECKING:
     from kuffin.app.desks.compare.page import ComparePage
     from kuffin.app.widgets.intervalplot import IntervalPlot
 
-PAGES = (
-    ("conditions", "Conditions"),
-    ("schools", "Schools"),
-    ("claims", "Claims"),
-    ("baseline", "Baseline"),
-    ("scatter", "Scatter"),
-    ("rounds", "Rounds"),
-    ("left out", "Left out"),
-    ("value", "Value"),
-    ("across", "Across"),
-    ("words", "In words"),
+# key, title, and where the page is: each brings its own imports, off the window's start
+_PAGES = (
+    ("conditions", "Conditions", "conditionspage", "ConditionsPage"),
+    ("schools", "Schools", "schoolspage", "SchoolsPage"),
+    ("claims", "Claims", "claimspage", "ClaimsPage"),
+    ("baseline", "Baseline", "baselinepage", "BaselinePage"),
+    ("scatter", "Scatter", "scatterpage", "ScatterPage"),
+    ("rounds", "Rounds", "roundspage", "RoundsPage"),
+    ("left out", "Left out", "leftoutpage", "LeftOutPage"),
+    ("value", "Value", "valuepage", "ValuePage"),
+    ("across", "Across", "acrosspage", "AcrossPage"),
+    ("words", "In words", "wordspage", "WordsPage"),
 )
+PAGES = tuple((key, title) for key, title, _, _ in _PAGES)
 
 
 class CompareDesk(QWidget):
@@ -67,7 +68,10 @@ class CompareDesk(QWidget):
     def page(self, key: str) -> ComparePage:
         """A page by its key, made where it is not there yet."""
         if key not in self._made:
-            made = _make(key, self._state, self._theme)
+            module, name = next((m, n) for k, _, m, n in _PAGES if k == key)
+            made: ComparePage = getattr(import_module(f"kuffin.app.desks.compare.{module}"), name)(
+                self._state, self._theme
+            )
             made.working.connect(self.working)
             made.mount_wanted.connect(self.mount_wanted)
             self._made[key] = made
@@ -96,7 +100,7 @@ class CompareDesk(QWidget):
     def explain_focus(self) -> None:
         """Show the working of what has the focus (F1)."""
         chosen = QApplication.focusWidget()
-        if isinstance(chosen, IntervalLines | IntervalGrid | ControlPlot):
+        if isinstance(chosen, Walked):
             chosen.open_focused()
         elif self.paged.page == "verdict":
             self.verdict.explain_focus()
@@ -110,46 +114,3 @@ class CompareDesk(QWidget):
         self.paged.mark_page("claims", str(claims) if claims else "")
         self.paged.mark_page("left out", str(out) if out else "")
         self.paged.mark_page("baseline", "moved" if moved else "")
-
-
-def _make(key: str, state: State, theme: Theme) -> ComparePage:
-    """Each page brings its own imports, off the window's start."""
-    if key == "conditions":
-        from kuffin.app.desks.compare.conditionspage import ConditionsPage
-
-        return ConditionsPage(state, theme)
-    if key == "schools":
-        from kuffin.app.desks.compare.schoolspage import SchoolsPage
-
-        return SchoolsPage(state, theme)
-    if key == "claims":
-        from kuffin.app.desks.compare.claimspage import ClaimsPage
-
-        return ClaimsPage(state, theme)
-    if key == "baseline":
-        from kuffin.app.desks.compare.baselinepage import BaselinePage
-
-        return BaselinePage(state, theme)
-    if key == "scatter":
-        from kuffin.app.desks.compare.scatterpage import ScatterPage
-
-        return ScatterPage(state, theme)
-    if key == "rounds":
-        from kuffin.app.desks.compare.roundspage import RoundsPage
-
-        return RoundsPage(state, theme)
-    if key == "left out":
-        from kuffin.app.desks.compare.leftoutpage import LeftOutPage
-
-        return LeftOutPage(state, theme)
-    if key == "value":
-        from kuffin.app.desks.compare.valuepage import ValuePage
-
-        return ValuePage(state, theme)
-    if key == "across":
-        from kuffin.app.desks.compare.acrosspage import AcrossPage
-
-        return AcrossPage(state, theme)
-    from kuffin.app.desks.compare.wordspage import WordsPage
-
-    return WordsPage(state, theme)
