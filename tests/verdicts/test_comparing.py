@@ -108,6 +108,27 @@ class TestConditions:
         assert result.mean_of("power") == pytest.approx(120, rel=0.02)
         assert {s.condition for s in result.steps} == {f"load {p:g} W" for p in POWERS_W}
 
+    def test_a_run_without_the_main_step_says_so_and_does_not_count_there(
+        self, demo_notebook: Notebook, study: Study
+    ) -> None:
+        """A run that was ended after its second power."""
+        run = next(r for r in blocks.block_runs() if r.candidate == "Knot")
+        keep = run.table.times < 2200
+        short = replace(
+            run.table,
+            times=run.table.times[keep],
+            channels=[replace(c, values=c.values[keep]) for c in run.table.channels],
+        )
+        edits.add_log(demo_notebook, study.id, "Knot", short, round_number=5)
+        study, v = again(demo_notebook)
+        reading = next(r for r in v.main.readings if (r.candidate, r.round) == ("Knot", 5))
+        assert reading.value is None and "does not hold “load 240 W”" in (reading.problem or "")
+        told = [f for f in v.findings[reading.mount_id] if f.kind == "steps"]
+        assert told and told[0].serious and "load 240 W" in told[0].sentence
+        assert v.main.comparison is not None and v.main.comparison.candidate("Knot").mounts == 4
+        under = cell_result(study, mounts_of(study), v, Cell("load 120 W", "die"), 0.95)
+        assert under.comparison is not None and under.comparison.candidate("Knot").mounts == 5
+
 
 class TestSamplesAndScatter:
     def test_one_sample_of_most_keeps_the_verdict_to_these_samples(

@@ -155,7 +155,14 @@ def with_and_without(study: Study, mounts: Mounts, v: StudyVerdict) -> tuple[Sch
 
     def under(shifts: dict[int, float] | None) -> SchoolResult:
         return under_school(
-            study, v.school, mounts, v.results, v.reference_power_w, confidence=confidence, shifts=shifts
+            study,
+            v.school,
+            mounts,
+            v.results,
+            v.reference_power_w,
+            condition=v.condition,
+            confidence=confidence,
+            shifts=shifts,
         )
 
     plain = under(None)

@@ -10,7 +10,7 @@ import numpy as np
 
 from kuffin.core.conditions import LEAD_S, Stretch, stretches_of
 from kuffin.core.errors import TraceError
-from kuffin.core.findings import REMARK, Finding, Limits, Recorded, check_run, figures
+from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check_run, figures
 from kuffin.core.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
@@ -117,7 +117,7 @@ def evaluate(
         stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
-        return replace(whole, findings=(*whole.findings, *_steps_missing(problem)))
+        return replace(whole, findings=(*_steps_missing(problem, DOUBT), *whole.findings))
     found = []
     for k, stretch in enumerate(stretches):
         # what stood before the first step is idling; before the others a little of the state before
@@ -131,14 +131,15 @@ def evaluate(
         one = evaluate_stretch(part, study, own, clock_window(ways.steps, stretch.name), limits, known, is_main)
         found.append(replace(one, condition=stretch.name, stretch_s=(begin, end), begun_s=known))
     main = next((r for r in found if r.condition == ways.condition), None)
+    weight = REMARK
     if main is None:
-        main = found[-1]
+        main, weight = found[-1], DOUBT
         problem = f"{problem}; the verdict is about “{ways.condition}”"
-    return replace(main, steps=tuple(found), findings=(*_of_all_steps(main, found), *_steps_missing(problem)))
+    return replace(main, steps=tuple(found), findings=(*_of_all_steps(main, found), *_steps_missing(problem, weight)))
 
 
-def _steps_missing(problem: str) -> list[Finding]:
-    return [Finding("steps", problem, REMARK)] if problem else []
+def _steps_missing(problem: str, weight: str) -> list[Finding]:
+    return [Finding("steps", problem, weight)] if problem else []
 
 
 def _of_all_steps(main: RunResult, found: Sequence[RunResult]) -> list[Finding]:

@@ -131,17 +131,25 @@ def verdict_from(
     looks = looks_so_far(study, mounts)
     confidence = looks.confidence if looks is not None else study.confidence
     correct = bool(study.plan.get("correct_by_baseline"))
+    condition = None if ways is None else ways.condition
 
     def under(school: School, confidence: float = confidence, heed_exclusions: bool = True) -> SchoolResult:
-        plain = under_school(
-            study, school, mounts, results, power, heed_exclusions=heed_exclusions, confidence=confidence
-        )
+        def read(shifts: dict[int, float] | None) -> SchoolResult:
+            return under_school(
+                study,
+                school,
+                mounts,
+                results,
+                power,
+                heed_exclusions=heed_exclusions,
+                condition=condition,
+                confidence=confidence,
+                shifts=shifts,
+            )
+
+        plain = read(None)
         shifts = corrections(study, mounts, plain) if correct else {}
-        if not shifts:
-            return plain
-        return under_school(
-            study, school, mounts, results, power, heed_exclusions=heed_exclusions, confidence=confidence, shifts=shifts
-        )
+        return read(shifts) if shifts else plain
 
     schools = {school.key: under(school) for school in schools_for(study.under_test)}
     wanted = school_of(study)
