@@ -386,7 +386,7 @@ class TestTheRest:
         qtbot.mouseClick(view._back, LEFT)
         at_rest()
         assert mount(w, "Rush, round 1")
-        for _ in range(2):  # the demo holds two studies
+        for _ in range(3):  # the demo holds three studies
             w.studies.bin_study()
             at_rest()
         assert w.pages.currentWidget() is w.start
@@ -447,7 +447,7 @@ class TestTheRest:
         assert window.notebooks.open_path(demo)
         window.close()
         book = Notebook.open(demo)
-        assert len(book.studies()) == 2
+        assert len(book.studies()) == 3
         book.close()
 
     def test_zoom_and_pan_keep_the_middle(self, demo_window: MainWindow, at_rest: Wait) -> None:

@@ -29,17 +29,14 @@ def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> 
     least = max(PIECE_BOXES, 2 * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
     if m < 2 * least + 2:
         return None
-    before = np.full((TAUS.size, m), np.inf)
-    after = np.full((TAUS.size, m), np.inf)
-    whole = np.inf
-    for j, tau in enumerate(TAUS):
-        y, drive = data(float(tau))
-        decay = np.exp(-(t - t[0]) / tau)
-        before[j] = _running_rss(y, drive, decay)
-        # run backwards with the decay counted from the end, so that nothing underflows
-        back = np.exp(np.minimum((t[-1] - t) / tau, 600.0))
-        after[j] = _running_rss(y[::-1], drive[::-1], back[::-1])[::-1]
-        whole = min(whole, float(before[j, -1]))
+    pieces = [data(float(tau)) for tau in TAUS]
+    y, drive = np.stack([a for a, _ in pieces]), np.stack([np.broadcast_to(b, m) for _, b in pieces])
+    taus = TAUS[:, None]
+    before = _running_rss(y, drive, np.exp(-(t - t[0]) / taus))
+    # run backwards with the decay counted from the end, so that nothing underflows
+    back = np.exp(np.minimum((t[-1] - t) / taus, 600.0))
+    after = _running_rss(y[:, ::-1], drive[:, ::-1], back[:, ::-1])[:, ::-1]
+    whole = float(before[:, -1].min())
     cuts = np.arange(least, m - least)
     two = before.min(axis=0)[cuts - 1] + after.min(axis=0)[cuts]
     best = int(np.argmin(two))
@@ -65,19 +62,19 @@ def fast_split(
     regressor = np.zeros(m) if x is None else x - x.mean()
     rest = None if power is None else power_departure(t, x, power)
     base = np.column_stack((np.ones(m), regressor, *([] if rest is None else [rest])))
-    whole = y - base @ np.linalg.lstsq(base, y, rcond=None)[0]
-    best_rss, best_cut, best_residuals = np.inf, -1, whole
-    for cut in range(least, m - least):
-        step = np.zeros(m)
-        step[cut:] = 1.0
-        basis = np.column_stack((base, step))
-        residuals = y - basis @ np.linalg.lstsq(basis, y, rcond=None)[0]
-        rss = float(residuals @ residuals)
-        if rss < best_rss:
-            best_rss, best_cut, best_residuals = rss, cut, residuals
-    if best_cut < 0:
-        return None
-    return best_cut if _worth(float(whole @ whole), best_rss, best_residuals, tolerance) else None
+    # what a step at each cut takes off the sum of squares, by its part that the base does not hold (Frisch and Waugh)
+    left, sizes, _ = np.linalg.svd(base, full_matrices=False)
+    q = left[:, sizes > 1e-10 * sizes[0]]
+    whole = y - q @ (q.T @ y)
+    tail = np.cumsum(q[::-1], axis=0)[::-1]  # q'·step for a step at each box
+    own = np.arange(m, 0, -1) - np.sum(tail**2, axis=1)
+    gained = np.where(own > 1e-9 * m, np.cumsum(whole[::-1])[::-1] ** 2 / np.maximum(own, 1e-300), 0.0)
+    cuts = np.arange(least, m - least)
+    cut = int(cuts[int(np.argmax(gained[cuts]))])
+    step = (np.arange(m) >= cut).astype(float)
+    basis = np.column_stack((base, step))
+    residuals = y - basis @ np.linalg.lstsq(basis, y, rcond=None)[0]
+    return cut if _worth(float(whole @ whole), float(residuals @ residuals), residuals, tolerance) else None
 
 
 def _worth(one: float, two: float, residuals: Array, tolerance: float) -> bool:
@@ -89,8 +86,11 @@ def _worth(one: float, two: float, residuals: Array, tolerance: float) -> bool:
 
 
 def _running_rss(y: Array, drive: Array, decay: Array) -> Array:
-    """Residual sum of squares of y on (drive, decay) over the first 1, 2, … boxes."""
-    c = np.cumsum
+    """Residual sum of squares of y on (drive, decay) over the first 1, 2, … boxes of each row, all of shape (k, m)."""
+
+    def c(x: Array) -> Array:
+        return np.asarray(np.cumsum(x, axis=-1), float)
+
     dd, de, ee = c(drive * drive), c(drive * decay), c(decay * decay)
     dy, ey, yy = c(drive * y), c(decay * y), c(y * y)
     with np.errstate(all="ignore"):
