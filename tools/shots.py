@@ -76,8 +76,6 @@ def inspect(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     window.inspect.heat._what.button(1).click()
     window.inspect.paged.go("heat")
     shoot("inspect-heat")
-    window.inspect.paged.go("figures")
-    shoot("inspect-figures")
     window.inspect.paged.go("run")
 
 
