@@ -7,9 +7,11 @@ from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 from kuffin.core.conditions import condition_words
+from kuffin.core.normalise import School
 from kuffin.notebook.entities import Study
+from kuffin.verdicts.baseline import corrections
 from kuffin.verdicts.claims import JudgedClaim, judged_claims
-from kuffin.verdicts.schools import Mounts, SchoolResult, under_school
+from kuffin.verdicts.schools import Mounts, SchoolResult, readings_under, under_school
 from kuffin.verdicts.signals import FURTHER_PARTS
 from kuffin.verdicts.words import count, joined, number
 
@@ -76,25 +78,39 @@ def family_confidence(v: StudyVerdict, study: Study, axes: Axes) -> tuple[float,
     return each, f"all {n} comparisons together at {100 * base:.4g} %, so each cell at {100 * each:.4g} %"
 
 
-def cell_result(
-    study: Study,
-    mounts: Mounts,
-    v: StudyVerdict,
-    cell: Cell,
-    confidence: float,
-    shifts: Mapping[int, float] | None = None,
-) -> SchoolResult:
-    """Compare the candidates in one cell, under the school in use with the cell's part in place of its own."""
-    label = v.school.label
+def _school_and_power(v: StudyVerdict, cell: Cell) -> tuple[School, float]:
+    """The school in use with the cell's part in place of its own, and the power it is shown at."""
     school = v.school
     if cell.part != school.part:
         words = PART_WORDS[cell.part]
-        school = replace(school, part=cell.part, label=label.replace("Die", words[:1].upper() + words[1:], 1))
+        label = school.label.replace("Die", words[:1].upper() + words[1:], 1)
+        school = replace(school, part=cell.part, label=label)
     step = next((s for s in v.conditions if s.name == cell.condition), None)
-    power = step.power_w if step is not None and step.power_w else v.reference_power_w
-    return under_school(
-        study, school, mounts, v.results, power, condition=cell.condition, confidence=confidence, shifts=shifts
-    )
+    return school, step.power_w if step is not None and step.power_w else v.reference_power_w
+
+
+def cell_result(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell, confidence: float) -> SchoolResult:
+    """Compare the candidates in one cell, under the school in use with the cell's part in place of its own."""
+    school, power = _school_and_power(v, cell)
+
+    def read(shifts: Mapping[int, float] | None) -> SchoolResult:
+        return under_school(
+            study, school, mounts, v.results, power, condition=cell.condition, confidence=confidence, shifts=shifts
+        )
+
+    plain = read(None)
+    shifts = corrections(study, mounts, plain) if v.corrected else {}
+    return read(shifts) if shifts else plain
+
+
+def rough_means(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell) -> dict[str, float]:
+    """The candidates' plain means in a cell: quick, and without an interval."""
+    school, power = _school_and_power(v, cell)
+    values: dict[str, list[float]] = {}
+    for r in readings_under(study, school, mounts, v.results, power, condition=cell.condition):
+        if r.value is not None and r.left_out is None:
+            values.setdefault(r.candidate, []).append(r.value)
+    return {name: sum(x) / len(x) for name, x in values.items()}
 
 
 @dataclass(frozen=True)

@@ -11,7 +11,7 @@ from kuffin.notebook.entities import Mount
 from kuffin.verdicts.claims import JudgedClaim
 from kuffin.verdicts.looks import outlook
 from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import count, digits_for, joined, mounts_more, number, span
+from kuffin.verdicts.words import count, digits_for, joined, number, span, to_settle
 
 VERBS = {"radiator": ("runs the coolant", "fit"), "coolant": ("keeps the die", "fill in")}
 
@@ -198,12 +198,9 @@ def _next(v: StudyVerdict) -> NextStep:
         return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     if open_:
         name, pair = open_[0]
-        now = min(found.candidate(best).mounts, found.candidate(name).mounts)
         round_number = 1 + max((r.round for r in v.main.readings if r.candidate in {best, name}), default=0)
         return NextStep(
-            f"{make} {best} and {name}, round {round_number}",
-            mounts_more(now, pair.mounts_needed) + f": {best} and {name}",
-            "add",
+            f"{make} {best} and {name}, round {round_number}", to_settle(pair, found) + f": {best} and {name}", "add"
         )
     if v.looks is not None and v.looks.had == 0:
         return NextStep(

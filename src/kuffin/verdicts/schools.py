@@ -128,10 +128,7 @@ def under_school(
     shifts : mapping, optional
         What is taken off a mount's reading for a bench that moved, by the mount's id.
     """
-    readings = [
-        _reading(study, school, name, m, results, power, heed_exclusions, condition, (shifts or {}).get(m.id, 0.0))
-        for name, m in mounts
-    ]
+    readings = readings_under(study, school, mounts, results, power, heed_exclusions, condition, shifts)
     values = [
         MountValue(
             r.candidate,
@@ -159,6 +156,23 @@ def under_school(
         return SchoolResult(school, tuple(readings), found, None)
     except KuffinError as error:
         return SchoolResult(school, tuple(readings), None, str(error))
+
+
+def readings_under(
+    study: Study,
+    school: School,
+    mounts: Mounts,
+    results: Mapping[int, RunResult],
+    power: float,
+    heed_exclusions: bool = True,
+    condition: str | None = None,
+    shifts: Mapping[int, float] | None = None,
+) -> list[MountReading]:
+    """Every mount's reading under a school; see `under_school`."""
+    return [
+        _reading(study, school, name, m, results, power, heed_exclusions, condition, (shifts or {}).get(m.id, 0.0))
+        for name, m in mounts
+    ]
 
 
 def _reading(

@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.verdicts.claims import claim_sentences
-from kuffin.verdicts.words import count, digits_for, mounts_more, number, several, span
+from kuffin.verdicts.words import count, digits_for, number, several, span, to_settle
 
 if TYPE_CHECKING:
     from kuffin.verdicts.study import StudyVerdict
@@ -46,11 +46,10 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
         else:
             second = "It is a small difference, and whether it matters is the reader's to say."
     else:
-        now = min(ca.mounts, cb.mounts)
         first = f"We could not tell {pair.a} and {pair.b} apart ({basis})."
         second = (
             f"The difference lies somewhere between {_side(pair, pair.low, digits, unit)} and "
-            f"{_side(pair, pair.high, digits, unit)}; {mounts_more(now, pair.mounts_needed)}."
+            f"{_side(pair, pair.high, digits, unit)}; {to_settle(pair, found)}."
         )
     return f"{first} {second} {_fine_print(v, found)}"
 

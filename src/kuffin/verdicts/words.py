@@ -33,6 +33,13 @@ def mounts_more(now: int, needed: int | None) -> str:
     return f"about {count(more)} more mount{'' if more == 1 else 's'} of each would settle it"
 
 
+def to_settle(pair: PairResult, found: Comparison) -> str:
+    """What an open pair would take: mounts, or another sample where the samples themselves stand in the way."""
+    if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
+        return "more mounts of these samples will hardly settle it, another sample of each would do more"
+    return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
+
+
 def count(n: int) -> str:
     """Small numbers as words."""
     words = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
@@ -62,8 +69,7 @@ def pair_sentence(pair: PairResult, found: Comparison, unit: str, lower: str = "
         more = found.margin is not None and low > found.margin
         tail = f", more than the {found.margin:g}{u} that matter" if more else ""
         return f"{first} is {lower} than {second} by {span(low, high, unit, digits)}{tail}."
-    now = min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts)
     return (
         f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
-        f"{mounts_more(now, pair.mounts_needed)}."
+        f"{to_settle(pair, found)}."
     )

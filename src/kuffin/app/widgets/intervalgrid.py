@@ -38,16 +38,19 @@ class IntervalGrid(Walked):
         self._pictures: dict[Cell, tuple[tuple[object, ...], QPixmap]] = {}
         self._rough: Mapping[Cell, Mapping[str, float]] = {}
 
-    def show_rough(
-        self, axes: Axes, order: Sequence[str], candidates: Sequence[str], rough: Mapping[Cell, Mapping[str, float]]
-    ) -> None:
-        """Show plain means at once; intervals come with `show_cell`."""
-        self._axes, self._order, self._rough = axes, order, rough
+    def show_frame(self, axes: Axes, order: Sequence[str], candidates: Sequence[str]) -> None:
+        """Show the frame at once; means come with `show_means`, intervals with `show_cell`."""
+        self._axes, self._order, self._rough = axes, order, {}
         self._place = {name: i for i, name in enumerate(candidates)}
         self._results = {}
         self._pictures = {}
         self._focus = 0
         self.setFixedHeight(self.sizeHint().height())
+        self.update()
+
+    def show_means(self, rough: Mapping[Cell, Mapping[str, float]]) -> None:
+        """Show plain means as open marks, until the comparisons are there."""
+        self._rough, self._pictures = rough, {}
         self.update()
 
     def show_cell(self, cell: Cell, result: SchoolResult) -> None:

@@ -14,7 +14,7 @@ from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
 from kuffin.notebook import planning
-from kuffin.verdicts.grid import Axes, Cell, axes_of, cell_result, family_confidence, trade_offs
+from kuffin.verdicts.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.study import mounts_of
 from kuffin.verdicts.working import grid_working
@@ -88,10 +88,11 @@ class ConditionsPage(ComparePage):
         order = verdict.main.ranking()
         order += [c for c in verdict.candidates if c not in order]
         self._summary.setText("Comparing …")
-        self.grid.show_rough(axes, order, verdict.candidates, {})
+        self.grid.show_frame(axes, order, verdict.candidates)
         mounts = mounts_of(study)
 
         def work(job: Task) -> dict[Cell, SchoolResult]:
+            job.show({cell: rough_means(study, mounts, verdict, cell) for cell in axes.cells})
             done: dict[Cell, SchoolResult] = {}
             for i, cell in enumerate(axes.cells):
                 done[cell] = cell_result(study, mounts, verdict, cell, confidence)
@@ -103,6 +104,9 @@ class ConditionsPage(ComparePage):
         self._job.shown.connect(self._show)
 
     def _show(self, told: Any) -> None:
+        if isinstance(told, dict):
+            self.grid.show_means(told)
+            return
         cell, result = told
         self.results[cell] = result
         self.grid.show_cell(cell, result)

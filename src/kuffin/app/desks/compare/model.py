@@ -8,7 +8,7 @@ from kuffin.core.compare import PairResult
 from kuffin.core.normalise import School
 from kuffin.verdicts.schools import SchoolResult, scope
 from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import digits_for, mounts_more, number, pair_sentence, span
+from kuffin.verdicts.words import digits_for, number, pair_sentence, span, to_settle
 
 
 @dataclass(frozen=True)
@@ -43,8 +43,7 @@ def pair_rows(result: SchoolResult) -> list[PairRow]:
         digits = digits_for(pair.high - pair.low)
         words = pair_sentence(pair, found, unit, "cooler")
         if not pair.settled:  # the interval stands beside it already
-            now = min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts)
-            words = f"Not told apart yet: {mounts_more(now, pair.mounts_needed)}."
+            words = f"Not told apart yet: {to_settle(pair, found)}."
         difference = f"{number(pair.difference, digits)} {unit}"
         interval = span(pair.low, pair.high, unit, digits)
         rows.append(PairRow(pair, f"{pair.a} − {pair.b}", difference, interval, words, not pair.settled))
