@@ -78,6 +78,7 @@ class Mounted:
     """One mount with its recording; temperatures are in a room at 0 K over its own beginning."""
 
     level_k: float
+    bad: bool
     times: Array
     die: Array
     coolant: Array
@@ -99,6 +100,7 @@ def mount(rng: np.random.Generator, t: Truth, i: int, bad: bool) -> Mounted:
     at = np.arange(0, times.size, 2)
     return Mounted(
         level,
+        bad,
         times[at],
         _DIE.read(course.die[at], rng),
         _COOLANT.read(course.coolant[at], rng),
@@ -162,6 +164,7 @@ def study(seed: int) -> Outcome:
 
     # (c)
     kept: list[MountValue] = []
+    spoilt: list[bool] = []
     over_air: dict[str, list[float]] = {n: [] for n in t.names}
     minutes, done = 0.0, 0
     early: dict[str, list[float]] = {n: [] for n in t.names}
@@ -190,12 +193,14 @@ def study(seed: int) -> Outcome:
             value, took = read(m)
             minutes += took * counts
             kept.append(MountValue(name, f"{name}{number}", value, str(number)))
+            spoilt.append(m.bad)
         if number + 1 in {*LOOKS, FULL}:
-            more_minutes, more = _remount(rng, t, kept)
+            more_minutes, more = _remount(rng, t, kept, spoilt)
             if stopped is None:
                 minutes, done = minutes + more_minutes, done + more
         if number + 1 == FULL:
             full = compare(kept, margin=MARGIN_K, confidence=0.95)
+            out.counts["bad left"] = any(spoilt)
         if number + 1 in LOOKS and stopped is None:
             confidence, _ = confidence_at(LOOKS, ROUNDS, number + 1, 0.95)
             found = compare(kept, margin=MARGIN_K, confidence=confidence)
@@ -219,6 +224,7 @@ def study(seed: int) -> Outcome:
 
     level = dict(zip(t.names, t.levels, strict=True))
     out.counts["held"] = all(p.low <= level[p.a] - level[p.b] <= p.high for p in full.pairs)
+    out.counts["held, none bad"] = bool(out.counts["held"]) and not out.counts["bad left"]
     identical = [(p.a, p.b) for p in full.pairs if level[p.a] == level[p.b]]
     if identical:
         out.counts["with identical"] = 1
@@ -226,7 +232,7 @@ def study(seed: int) -> Outcome:
     return out
 
 
-def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue]) -> tuple[float, int]:
+def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt: list[bool]) -> tuple[float, int]:
     """Mounts that stand apart from their siblings are put together once more; the minutes and mounts that takes."""
     minutes, n = 0.0, 0
     siblings = [
@@ -239,6 +245,7 @@ def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue]) -> tupl
         m = mount(rng, t, t.names.index(kept[i].candidate), bool(rng.random() < BAD))
         value, took = read(m)
         kept[i] = MountValue(kept[i].candidate, kept[i].mount + " again", value, kept[i].round)
+        spoilt[i] = m.bad
         minutes += CHANGE_OVER_MIN + IDLE_S / 60 + took
         n += 1
     return minutes, n
@@ -313,6 +320,11 @@ def report(studies: int = 1000, seed: int = 1) -> None:
         f"wrong winners of (c) against (a): {wrong_c} / {wrong_a} = {wrong_c / max(wrong_a, 1):.3f} (aim 0.1 at most)"
     )
     print(f"95 % intervals over all pairs hold the truth in {100 * total['held'] / len(done):.1f} % (aim 93 to 97)")
+    clean = len(done) - total["bad left"]
+    print(
+        f"  in the {clean} studies with no bad mount left unnoticed: {100 * total['held, none bad'] / max(clean, 1):.1f} %; in the "
+        f"others {100 * (total['held'] - total['held, none bad']) / max(total['bad left'], 1):.1f} %"
+    )
     print(
         f"a false “lower” among identical candidates in {100 * total['false lower'] / max(total['with identical'], 1):.1f} % "
         f"of {total['with identical']} studies (aim 5 at most)"

@@ -22,7 +22,7 @@ class Threshold:
 
 
 _ALL = (
-    Threshold("chance", "chance that a sound mount is doubted, for each figure", 0.3, "%", "about ten figures are held against the siblings; all of them together doubt a few sound mounts in a hundred"),
+    Threshold("chance", "chance that a sound mount is doubted, for each figure", 0.5, "%", "about ten figures are held against the siblings; all of them together doubt a few sound mounts in a hundred"),
     Threshold("rise_k", "least departure of a rise from the siblings'", 0.5, "K", "nobody remounts for less"),
     Threshold("hot_spot_k", "least departure of hot spot over die", 1.0, "K", "hot spots scatter more than dies"),
     Threshold("spread_k", "least departure of the core spread", 2.0, "K", "cores scatter by their load"),
