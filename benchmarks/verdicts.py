@@ -7,8 +7,9 @@ power that differs by a few per cent. Judged by
 (a) practice by hand: one mount each, 30 min of load, the mean of the last 3 min, as read;
 (b) the same over air; and, to compare hours, over air with as many mounts as (c) made;
 (c) Kuffin: up to eight rounds in random order, declared looks after three, five and eight; after a look only the leader and
-    those not yet told apart from it are mounted again; the early check and the check against siblings, each followed by a
-    remount; runs until settled; die over coolant per watt; the verdict with a margin of 1 K.
+    those not yet told apart from it are mounted again; the early check is followed by a remount; a mount that the check
+    against siblings doubts is opened: a bad one shows in its print and is put together again, a sound one is kept and counts;
+    runs until settled; die over coolant per watt; the verdict with a margin of 1 K.
 
 Coverage is that of four full rounds, whatever was stopped when.
 """
@@ -18,7 +19,7 @@ from __future__ import annotations
 import os
 from collections import Counter
 from concurrent.futures import ProcessPoolExecutor
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 import numpy as np
@@ -233,7 +234,7 @@ def study(seed: int) -> Outcome:
 
 
 def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt: list[bool]) -> tuple[float, int]:
-    """Mounts that stand apart from their siblings are put together once more; the minutes and mounts that takes."""
+    """Mounts that stand apart and whose print is bad are put together once more; the minutes and mounts that takes."""
     minutes, n = 0.0, 0
     siblings = [
         Sibling(i, v.candidate, v.mount, {"die_over_coolant": v.value / POWER_W}, {}) for i, v in enumerate(kept)
@@ -241,6 +242,9 @@ def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt:
     found = against_siblings(siblings, "block", POWER_W, Limits())
     for i, told in found.items():
         if not told or kept[i].mount.endswith("again"):
+            continue
+        if not spoilt[i]:  # its print is sound: it stays; looking at it was part of the next change-over
+            kept[i] = replace(kept[i], mount=kept[i].mount + " again")
             continue
         m = mount(rng, t, t.names.index(kept[i].candidate), bool(rng.random() < BAD))
         value, took = read(m)
