@@ -9,6 +9,11 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+from hypothesis import HealthCheck, settings
+
+# how quickly inputs are drawn says how busy the machine is, not whether Kuffin is right
+settings.register_profile("kuffin", deadline=None, suppress_health_check=[HealthCheck.too_slow])
+settings.load_profile("kuffin")
 
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
