@@ -24,11 +24,11 @@ def test_the_resistance_of_a_known_course_dips_left_out() -> None:
     assert early_resistance(t, die, coolant, power, 290.0) is None
 
 
-def test_a_sound_mount_is_seldom_doubted_and_a_bad_one_found() -> None:
+def test_a_sound_mount_is_doubted_once_in_a_hundred_and_a_bad_one_found() -> None:
     """2,000 studies of three mounts each of three candidates; scatter 1.5 % of the resistance, so 0.5 K at 180 W."""
     rng = np.random.default_rng(4)
     scatter, true = 0.015 * 0.17, 0.17
-    doubted = found = plain = shown_right = 0
+    doubted = found = shown_right = 0
     for _ in range(2000):
         groups = [list(rng.normal(true, scatter, 3)) for _ in range(3)]
         s, df = pooled_scatter(groups)
@@ -36,12 +36,9 @@ def test_a_sound_mount_is_seldom_doubted_and_a_bad_one_found() -> None:
         bad = early_check(rng.normal(true, scatter) + 3.0 / 180, 2e-4, 180.0, groups[0], s, df, (60, 120))
         doubted += sound.state == "worse"
         found += bad.state == "worse"
-        worse = early_check(rng.normal(true, scatter) + 4.5 / 180, 2e-4, 180.0, groups[0], s, df, (60, 120))
-        plain += worse.state == "worse"
         shown_right += abs(sound.difference_k) <= sound.u95_k
-    assert doubted / 2000 <= 0.006
-    assert found / 2000 >= 0.85
-    assert plain / 2000 >= 0.98
+    assert doubted / 2000 <= 0.02
+    assert found / 2000 >= 0.95
     assert shown_right / 2000 == pytest.approx(0.95, abs=0.02)
 
 

@@ -16,7 +16,7 @@ Array = NDArray[np.float64]
 
 FROM_S, TO_S = 60.0, 120.0
 GUESSED_SCATTER = 0.04  # of the resistance, until the study knows its own
-_SURE = 0.997
+_SURE = 0.99
 _LEAST_K = 0.4  # nobody remounts for less
 
 
@@ -108,8 +108,8 @@ def early_check(
     """Hold a mount against the others.
 
     ``t = (R − mean) / √(s²·(1 + 1/n) + u²)`` against Student's t (a prediction interval for one further observation,
-    D. C. Montgomery, *Introduction to Statistical Quality Control*, section 3.5): 99.7 % one-sided, so that a sound mount
-    is taken for a bad one once in three hundred: each that is remounted for its luck makes intervals a little too narrow.
+    D. C. Montgomery, *Introduction to Statistical Quality Control*, section 3.5): 99 % one-sided, so that a sound mount
+    is taken for a bad one once in a hundred.
 
     Parameters
     ----------

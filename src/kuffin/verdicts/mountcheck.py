@@ -98,7 +98,7 @@ class MountCheck:
                 ),
                 (
                     "Called unlike",
-                    "beyond 99.7 % on one side and at least 0.4 K; so one sound mount in three hundred is doubted",
+                    "beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted",
                 ),
             ]
         return out
