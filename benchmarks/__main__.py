@@ -11,6 +11,7 @@ os.environ.setdefault("OMP_NUM_THREADS", "1")
 from benchmarks import (
     comparing,
     findings,
+    following,
     forecasting,
     inspecting,
     leaving_out,
@@ -36,6 +37,7 @@ ALL = {
     "findings": findings.report,
     "inspecting": inspecting.report,
     "verdicts": verdicts.report,
+    "following": following.report,
     "comparing": comparing.report,
     "settling": lambda: settling.report(settling.run(120)),
 }

@@ -71,6 +71,7 @@ def build_parser() -> argparse.ArgumentParser:
     plan.add_argument("--power", type=float, default=0.8)
     plan.add_argument("--confidence", type=float, default=0.95)
     plan.add_argument("--reference", action="store_true")
+    plan.add_argument("--rounds", action="store_true", help="rounds are taken out as blocks, as in a drawn order")
     plan.add_argument("--json", action="store_true")
     plan.set_defaults(run=commands.plan)
 

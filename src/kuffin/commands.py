@@ -202,7 +202,7 @@ def compare_table(args: argparse.Namespace) -> None:
         margin=args.margin,
         confidence=args.confidence,
         better=args.better,
-        separate=args.spread == "separate",
+        spread=args.spread,
         covariate_names=adjust,
     )
     notes = [*warnings, *found.warnings]
@@ -254,7 +254,9 @@ def plan(args: argparse.Namespace) -> None:
     """How many mounts a question takes."""
     from kuffin.core.design import plan_mounts
 
-    found = plan_mounts(args.candidates, args.sd, args.difference, args.power, args.confidence, args.reference)
+    found = plan_mounts(
+        args.candidates, args.sd, args.difference, args.power, args.confidence, args.reference, args.rounds
+    )
     if args.json:
         _print_json({"mounts": found.mounts, "power": found.power, "half_width": found.half_width})
         return

@@ -54,7 +54,7 @@ def test_tukey_kramer_on_uneven_groups_and_its_letters_agree_with_r() -> None:
 
 
 def test_games_howell_agrees_with_r() -> None:
-    found = compare(pub.mounts(pub.MORLEY), separate=True)
+    found = compare(pub.mounts(pub.MORLEY), spread="separate")
     assert "Games-Howell" in found.method
     assert found.sd is None
     agrees(found, pub.MORLEY_GAMES_HOWELL, 0.005)
@@ -187,8 +187,8 @@ def _alike(n: int) -> list[MountValue]:
         (_alike(3), {"confidence": 1.2}, "between 0.5 and 1"),
         (_alike(3), {"margin": -1.0}, "above 0"),
         (_alike(3), {"reference": "Z"}, "is one of A, B"),
-        ([MountValue("A", "1", 1.0), *_alike(3)[3:]], {"separate": True}, "one mount only"),
-        (_alike(3), {"separate": True, "reference": "A"}, "not with a reference"),
+        ([MountValue("A", "1", 1.0), *_alike(3)[3:]], {"spread": "separate"}, "one mount only"),
+        (_alike(3), {"spread": "separate", "reference": "A"}, "not with a reference"),
         (
             [MountValue(c, str(i), 1.0 * i, r) for c, r in (("A", "1"), ("B", "2")) for i in range(3)],
             {},

@@ -59,7 +59,7 @@ def test_the_order_of_mounts_does_not_matter(groups: list[list[float]], random: 
 def test_verdicts_letters_and_intervals_agree_with_each_other(
     groups: list[list[float]], margin: float, separate: bool
 ) -> None:
-    found = judged(groups, margin=margin, separate=separate)
+    found = judged(groups, margin=margin, spread="separate" if separate else "pooled")
     for pair in found.pairs:
         assert pair.low <= pair.narrow_low <= pair.difference <= pair.narrow_high <= pair.high
         if abs(pair.p - 0.05) > 1e-6:

@@ -11,7 +11,7 @@ from kuffin.core.compare.nextround import next_round
 from kuffin.core.control import control_chart
 from kuffin.core.errors import CompareError
 from kuffin.core.linking import Difference, through_baseline
-from kuffin.core.looks import alpha_spent, confidence_at, look_alphas, read_looks
+from kuffin.core.looks import alpha_spent, confidence_at, look_alphas, look_confidences, read_looks, usual_looks
 
 
 @pytest.mark.parametrize(
@@ -43,11 +43,25 @@ def test_the_confidence_in_use_follows_the_rounds() -> None:
     assert had == 0
     first, had = confidence_at((2, 4), 4, 3, 0.95)
     assert (had, first) == (1, before)
-    last, had = confidence_at((2, 4), 4, 6, 0.95)
+    last, had = confidence_at((2, 4), 4, 4, 0.95)
     assert had == 2
     assert 0.95 < last < first < 1
-    assert confidence_at((), 4, 2, 0.95) == (0.95, 0)
     assert confidence_at((2,), 4, 4, 0.95)[0] == pytest.approx(last)
+    past, had = confidence_at((2, 4), 4, 6, 0.95)
+    assert had == 4 and past > last
+
+
+@pytest.mark.parametrize("planned", [2, 3, 5])
+def test_however_long_it_goes_on_the_looks_keep_the_studys_own(planned: int) -> None:
+    """Three times the plan, each round past it a look: no more than 5 % of nothing is found, and most of it is used."""
+    rng = np.random.default_rng(14)
+    upto = 3 * planned
+    looks = look_confidences(usual_looks(planned), planned, upto, 0.95)
+    assert [n for n, _ in looks][-1] == upto
+    steps = np.cumsum(rng.normal(size=(40_000, upto)), axis=1) / np.sqrt(np.arange(1, upto + 1))
+    bounds = {n: stats.norm.isf((1 - c) / 2) for n, c in looks}
+    beyond = np.array([np.abs(steps[:, n - 1]) > bound for n, bound in bounds.items()])
+    assert 0.040 < np.mean(beyond.any(axis=0)) < 0.047
 
 
 def test_looks_are_read_as_written_and_refused_plainly() -> None:

@@ -55,7 +55,7 @@ def test_samples_that_do_not_scatter_leave_the_fixed_model_and_say_so() -> None:
     ]
     found = compare(mounts, margin=1.0)
     assert dict(found.components)["sample"] == 0
-    assert found.df == 10
+    assert found.df == 2  # the samples' own: two candidates with two samples each
     assert any("scatter no more" in w for w in found.warnings)
 
 
@@ -80,7 +80,7 @@ def test_equal_values_and_separate_spreads_are_told_plainly() -> None:
     same = [MountValue(c, f"{c}{s}{i}", 5.0, sample=s) for c in "AB" for s in "12" for i in range(2)]
     assert any("do not scatter" in w for w in compare(same, margin=1.0).warnings)
     with pytest.raises(CompareError, match="separate spreads"):
-        compare(same, separate=True)
+        compare(same, spread="separate")
 
 
 def test_intervals_with_samples_hold_the_truth() -> None:

@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 import datetime as dt
+from dataclasses import replace
 
 import numpy as np
 import pytest
 
 from kuffin.core.claims import guess_claim, judge_claim
+from kuffin.core.compare import MountValue, compare
 from kuffin.core.loop import tube_volume_ml
 from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import planning, shelf
@@ -87,11 +89,18 @@ def test_what_the_runs_had_unlike_is_named_but_taken_out(demo: Bench) -> None:
 def test_scatter_is_pooled_over_studies_or_a_guess_that_says_so(demo: Bench) -> None:
     verdicts = judged_studies(demo.notebook)
     found = scatter_of(demo.study, verdicts)
-    comparison = verdicts[0].main.comparison
-    assert comparison is not None and not found.guessed
-    assert found.sd_k == pytest.approx(comparison.sd) and found.df == comparison.df
+    spreads = [v.main.comparison.scatter for v in verdicts if v.under_test == "radiator" and v.main.comparison]
+    assert len(spreads) == 1 and not found.guessed
+    assert (found.sd_k, found.df) == pytest.approx(spreads[0])
     twice = scatter_of(demo.study, [*verdicts, *verdicts])
     assert twice.sd_k == pytest.approx(found.sd_k) and twice.df == 2 * found.df
+    # a study of two, which keep their own spreads, knows its scatter too
+    pair = compare([MountValue(c, f"{c}{i}", v) for c in "AB" for i, v in enumerate((1.0, 2.0, 4.0))])
+    first = next(v for v in verdicts if v.under_test == "radiator")
+    of_two = replace(first, schools={first.school.key: replace(first.main, comparison=pair)})
+    assert pair.sd is None
+    assert scatter_of(demo.study, [of_two]).sd_k == pytest.approx(np.std([1.0, 2.0, 4.0], ddof=1))
+    assert scatter_of(demo.study, [of_two]).df == 4
     guess = scatter_of(demo.study, [])
     assert guess.guessed and guess.sd_k == 0.4 and "guess" in guess.where
 

@@ -3,7 +3,7 @@
 References
 ----------
 W. A. Shewhart, *Economic Control of Quality of Manufactured Product* (1931): limits at three standard deviations, here of
-single mounts, with Student's t for a standard deviation that is itself estimated.
+single mounts. Where the standard deviation is itself estimated, Student's t stands in for three: as rarely passed by chance.
 """
 
 from __future__ import annotations
@@ -54,6 +54,8 @@ class ControlChart:
         What each would be without scatter: the centre, or the levels before and after a move.
     outside : tuple of int
         Readings outside the limits.
+    sd, df, factor : float
+        The standard deviation, its degrees of freedom, and how many of it the limits are from the centre.
     """
 
     values: Array
@@ -64,6 +66,9 @@ class ControlChart:
     outside: tuple[int, ...]
     moved: Moved | None
     why_not: str = ""
+    sd: float = 0.0
+    df: float = 0.0
+    factor: float = 0.0
 
 
 def control_chart(
@@ -93,7 +98,8 @@ def control_chart(
     known = sd is not None and sd > 0 and df >= 3
     centre = float(y.mean())
     spread, free = (float(sd or 0.0), float(df)) if known else (float(y.std(ddof=1)), float(n - 1))
-    half = t_quantile(_THREE_SIGMA, max(free, 1.0)) * spread
+    factor = t_quantile(_THREE_SIGMA, max(free, 1.0))
+    half = factor * spread
     places = [i for i in range(1, n) if days[i] != days[i - 1]] or list(range(1, n))
     tried: list[Moved] = []
     lines: list[Array] = []
@@ -119,14 +125,24 @@ def control_chart(
     outside = tuple(int(i) for i in np.flatnonzero(np.abs(y - centre) > half))
     if not tried:
         return ControlChart(
-            y, centre, centre - half, centre + half, np.full(n, centre), outside, None, "too few readings"
+            y,
+            centre,
+            centre - half,
+            centre + half,
+            np.full(n, centre),
+            outside,
+            None,
+            "too few readings",
+            spread,
+            free,
+            factor,
         )
     best = min(range(len(tried)), key=lambda i: tried[i].p)
     m = tried[best]
     found = Moved(m.way, m.at, m.by, m.u95, min(1.0, m.p * len(tried)))
     moved = found if found.p < alpha else None
     levels = lines[best] if moved is not None else np.full(n, centre)
-    return ControlChart(y, centre, centre - half, centre + half, levels, outside, moved)
+    return ControlChart(y, centre, centre - half, centre + half, levels, outside, moved, "", spread, free, factor)
 
 
 def _try(

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy import special
 
 from kuffin.core.errors import CompareError
@@ -12,6 +14,7 @@ from kuffin.core.ranges import dunnett_critical, even_correlation, tukey_critica
 from kuffin.core.student import noncentral_t_cdf, t_quantile
 
 MOST = 1000
+Array = NDArray[np.float64]
 
 
 @dataclass(frozen=True)
@@ -23,30 +26,88 @@ class MountPlan:
     half_width: float
 
 
+@dataclass(frozen=True)
+class Model:
+    """The comparison that will judge a planned study.
+
+    Attributes
+    ----------
+    candidates : int
+        The reference included.
+    rounds : bool
+        Whether rounds are taken out as blocks.
+    reference : bool
+        All against one (Dunnett) instead of all pairs (Tukey).
+    """
+
+    candidates: int
+    rounds: bool = False
+    reference: bool = False
+
+    @property
+    def welch(self) -> bool:
+        """Two candidates without rounds keep their own spreads."""
+        return self.candidates == 2 and not self.rounds
+
+    def df(self, n: int) -> int:
+        """Residual degrees of freedom with n mounts of each: K·(n − 1), and n − 1 fewer where rounds are taken out."""
+        return (self.candidates - 1 if self.rounds else self.candidates) * (n - 1)
+
+    def critical(self, level: float, df: float) -> float:
+        """The family's t-like critical value."""
+        if self.reference and self.candidates > 2:
+            return dunnett_critical(level, even_correlation(self.candidates - 1), df)
+        return tukey_critical(level, self.candidates, df)
+
+    def criticals(self, level: float, n: int) -> tuple[Array, Array]:
+        """Critical values with n mounts of each and their weights: one, but for Welch's, whose degrees of freedom vary.
+
+        There they are (n − 1)/(u² + (1 − u)²), where u, one's share of both variances, follows a beta distribution with
+        (n − 1)/2 twice, independently of their sum.
+        """
+        if not self.welch:
+            return np.array([self.critical(level, self.df(n))]), np.ones(1)
+        shares = special.betaincinv((n - 1) / 2, (n - 1) / 2, (np.arange(40) + 0.5) / 80)  # its other half is the same
+        df = (n - 1) / (shares**2 + (1 - shares) ** 2)
+        return np.array([t_quantile(0.5 + level / 2, float(d)) for d in df]), np.full(df.size, 1 / df.size)
+
+
 def planned_power(
-    n: int, candidates: int, sd: float, difference: float, confidence: float = 0.95, reference: bool = False
+    n: int,
+    candidates: int,
+    sd: float,
+    difference: float,
+    confidence: float = 0.95,
+    reference: bool = False,
+    rounds: bool = False,
 ) -> MountPlan:
     """Power to find a true difference between one given pair with n mounts of each candidate.
 
-    The comparison is simultaneous over all pairs (Tukey), or over comparisons with one reference (Dunnett); the power
-    is that of the noncentral t with ``candidates·(n − 1)`` degrees of freedom.
+    The comparison is the one that will judge (see `Model`): simultaneous over all pairs (Tukey), or over comparisons with one
+    reference (Dunnett), or Welch's; the power is that of the noncentral t with the residual degrees of freedom.
     """
-    df = candidates * (n - 1)
-    critical = (
-        dunnett_critical(confidence, even_correlation(candidates - 1), df)
-        if reference
-        else tukey_critical(confidence, candidates, df)
-    )
+    model = Model(candidates, rounds, reference)
+    df = model.df(n)
+    critical, weight = model.criticals(confidence, n)
     shift = abs(difference) / (sd * np.sqrt(2 / n))
     if shift > 35:
         power = 1.0
     else:
-        power = float(1 - noncentral_t_cdf(critical, df, shift) + noncentral_t_cdf(-critical, df, shift))
-    return MountPlan(n, min(max(power, 0.0), 1.0), float(critical * sd * np.sqrt(2 / n)))
+        power = sum(
+            float(w * (1 - noncentral_t_cdf(c, df, shift) + noncentral_t_cdf(-c, df, shift)))
+            for c, w in zip(critical.tolist(), weight.tolist(), strict=True)
+        )
+    return MountPlan(n, min(max(power, 0.0), 1.0), float(critical @ weight * sd * np.sqrt(2 / n)))
 
 
 def power_to_show_sameness(
-    n: int, candidates: int, sd: float, margin: float, confidence: float = 0.95, reference: bool = False
+    n: int,
+    candidates: int,
+    sd: float,
+    margin: float,
+    confidence: float = 0.95,
+    reference: bool = False,
+    rounds: bool = False,
 ) -> MountPlan:
     """Power to show that two candidates which do not differ are the same within a margin, with n mounts of each.
 
@@ -54,18 +115,14 @@ def power_to_show_sameness(
     estimated at ν degrees of freedom the power is the mean of ``2Φ((margin − c·s·√(2/n)) / (σ·√(2/n))) − 1`` (not
     below 0) over ``s²·ν/σ² ~ χ²(ν)``, taken at 400 equally likely values of s.
     """
-    df = candidates * (n - 1)
-    level = 2 * confidence - 1
-    critical = (
-        dunnett_critical(level, even_correlation(candidates - 1), df)
-        if reference
-        else tukey_critical(level, candidates, df)
-    )
+    model = Model(candidates, rounds, reference)
+    df = model.df(n)
+    critical, weight = model.criticals(2 * confidence - 1, n)
     error = np.sqrt(2 / n)
     s = np.sqrt(special.chdtri(df, 1 - (np.arange(400) + 0.5) / 400) / df)
-    room = (abs(margin) / sd - critical * s * error) / error
-    power = float(np.mean(np.maximum(2 * special.ndtr(room) - 1, 0.0)))
-    return MountPlan(n, power, float(critical * sd * error))
+    room = (abs(margin) / sd - critical[:, None] * s * error) / error
+    power = float(weight @ np.maximum(2 * special.ndtr(room) - 1, 0.0).mean(axis=1))
+    return MountPlan(n, power, float(critical @ weight * sd * error))
 
 
 def power_curve(
@@ -73,9 +130,10 @@ def power_curve(
     sd: float,
     size: float,
     goal: str = "find",
-    confidence: float = 0.95,
+    confidence: float | Callable[[int], float] = 0.95,
     reference: bool = False,
     most: int = 12,
+    rounds: bool = False,
 ) -> list[MountPlan]:
     """Power over the number of mounts of each candidate, from 2 to `most`.
 
@@ -85,9 +143,15 @@ def power_curve(
         The difference to be found, or the margin within which sameness is to be shown.
     goal : str
         ``find`` or ``same``.
+    confidence : float or callable
+        Of the family; or that of the last look of a plan with so many mounts of each.
     """
     at = power_to_show_sameness if goal == "same" else planned_power
-    return [at(n, candidates, sd, size, confidence, reference) for n in range(2, most + 1)]
+
+    def level(n: int) -> float:
+        return confidence(n) if callable(confidence) else confidence
+
+    return [at(n, candidates, sd, size, level(n), reference, rounds) for n in range(2, most + 1)]
 
 
 @dataclass(frozen=True)
@@ -119,7 +183,13 @@ def sample_or_mount(
 
 
 def plan_mounts(
-    candidates: int, sd: float, difference: float, power: float = 0.8, confidence: float = 0.95, reference: bool = False
+    candidates: int,
+    sd: float,
+    difference: float,
+    power: float = 0.8,
+    confidence: float = 0.95,
+    reference: bool = False,
+    rounds: bool = False,
 ) -> MountPlan:
     """The fewest mounts of each candidate that find a difference with the wanted power.
 
@@ -142,7 +212,7 @@ def plan_mounts(
         )
 
     def at(n: int) -> MountPlan:
-        return planned_power(n, candidates, sd, difference, confidence, reference)
+        return planned_power(n, candidates, sd, difference, confidence, reference, rounds)
 
     low, high = 1, 2
     while at(high).power < power:

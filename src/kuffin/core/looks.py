@@ -1,4 +1,4 @@
-"""Looking at the data more often than once: how the chance of a false find is spent over declared looks.
+"""Looking at the data more often than once: how the chance of a false find is spent over the looks.
 
 References
 ----------
@@ -9,6 +9,7 @@ spending function of P. C. O'Brien and T. R. Fleming's kind; the recursion is P.
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from functools import lru_cache
 
@@ -50,11 +51,17 @@ def look_alphas(shares: tuple[float, ...], alpha: float) -> tuple[float, ...]:
     """
     if not shares or any(b <= a for a, b in zip((0.0, *shares), shares, strict=False)) or shares[-1] > 1 + 1e-9:
         raise CompareError("looks must come after more and more rounds, none twice, and the last when all are made")
+    spent = [alpha_spent(share, alpha) for share in shares]
+    return _alphas_of(shares, tuple(np.diff([0.0, *spent]).tolist()))
+
+
+@lru_cache(maxsize=256)
+def _alphas_of(shares: tuple[float, ...], spends: tuple[float, ...]) -> tuple[float, ...]:
+    """The two-sided alpha at each look that spends so much of the whole there."""
     out: list[float] = []
     nodes, density = np.zeros(1), np.ones(1)  # the process's place before the first look
-    before, used = 0.0, 0.0
-    for share in shares:
-        target = alpha_spent(share, alpha) - used
+    before = 0.0
+    for share, target in zip(shares, spends, strict=True):
         step = float(np.sqrt(share - before))
 
         low, high = 0.0, 20.0
@@ -69,7 +76,7 @@ def look_alphas(shares: tuple[float, ...], alpha: float) -> tuple[float, ...]:
         new = edge * _X
         spread = np.exp(-((new[:, None] - nodes[None, :]) ** 2) / (2 * step**2)) / (step * np.sqrt(2 * np.pi))
         density = (spread @ density) * edge * _W
-        nodes, before, used = new, share, used + target
+        nodes, before = new, share
     return tuple(out)
 
 
@@ -80,7 +87,7 @@ def _crossing(edge: float, nodes: Array, density: Array, sd: float) -> float:
 
 
 def read_looks(written: str, planned_rounds: int) -> tuple[int, ...]:
-    """Looks as people write them: ``2, 4``: after which rounds the study is judged; blank: at the end only.
+    """Looks as people write them: ``2, 4``: after which rounds the study is judged; blank: the usual ones.
 
     Raises
     ------
@@ -110,15 +117,54 @@ def check_looks(looks: Sequence[int], planned_rounds: int) -> None:
         raise CompareError(f"{planned_rounds} rounds are planned; a look after round {looks[-1]} would be past them")
 
 
+KEPT_BACK = 0.2  # of the chance of a false find, for rounds past the plan
+# the recursion is the normal's; with a scatter that is estimated anew at each look a tenth more is spent than it says
+FOR_FEW_MOUNTS = 0.9
+
+
+def usual_looks(planned_rounds: int) -> tuple[int, ...]:
+    """The looks of a plan for which none were declared: at half of it, at three quarters, and at its end."""
+    return tuple(sorted({max(2, math.ceil(planned_rounds * share)) for share in (0.5, 0.75, 1.0)}))
+
+
+def all_looks(looks: Sequence[int], planned_rounds: int) -> tuple[int, ...]:
+    """The declared looks; the end of the plan is always one."""
+    return tuple(looks) if looks and looks[-1] >= planned_rounds else (*looks, planned_rounds)
+
+
+def look_confidences(
+    looks: Sequence[int], planned_rounds: int, upto: int, confidence: float
+) -> tuple[tuple[int, float], ...]:
+    """Each look and the confidence in use there, so that all together keep the study's own however long it goes on.
+
+    Within the plan all but `KEPT_BACK` of the chance of a false find is spent, as `alpha_spent` has it. What was kept back
+    serves the rounds past the plan: the j-th of them spends 1/(j·(j + 1)) of it, which never adds up to more than all.
+
+    Parameters
+    ----------
+    upto : int
+        A round; those past the plan are looks up to this one.
+
+    Returns
+    -------
+    tuple of (round, confidence)
+    """
+    declared, alpha = all_looks(looks, planned_rounds), round((1 - confidence) * FOR_FEW_MOUNTS, 12)
+    planned = declared[-1]
+    past = range(1, max(upto - planned, 0) + 1)
+    inside = (1 - KEPT_BACK) * alpha
+    spent = np.diff([0.0, *(alpha_spent(n / planned, inside) for n in declared)]).tolist()
+    after = [KEPT_BACK * alpha / (j * (j + 1)) for j in past]
+    rounds = (*declared, *(planned + j for j in past))
+    alphas = _alphas_of(tuple(n / planned for n in rounds), (*spent, *after))
+    return tuple((n, 1 - a) for n, a in zip(rounds, alphas, strict=True))
+
+
 def confidence_at(looks: Sequence[int], planned_rounds: int, rounds_done: int, confidence: float) -> tuple[float, int]:
     """The confidence in use, and how many of the looks have been had.
 
-    The last planned look is always the end of the plan, whether it was written or not. Before the first look the first
-    one's confidence is in use; past the plan the last one's.
+    Before the first look the first one's confidence is in use.
     """
-    if not looks:
-        return confidence, 0
-    all_ = tuple(looks) if looks[-1] >= planned_rounds else (*looks, planned_rounds)
-    alphas = look_alphas(tuple(n / planned_rounds for n in all_), round(1 - confidence, 12))
-    had = sum(n <= rounds_done for n in all_)
-    return 1 - alphas[max(had - 1, 0)], had
+    found = look_confidences(looks, planned_rounds, rounds_done, confidence)
+    had = sum(n <= rounds_done for n, _ in found)
+    return found[max(had - 1, 0)][1], had

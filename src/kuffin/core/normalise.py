@@ -50,6 +50,14 @@ class School:
         return f"{self.part}_over_{self.over}" + ("_per_watt" if self.per_watt else "")
 
     @property
+    def leaves_in(self) -> str:
+        """What it leaves in the numbers that a comparison should not rest on; blank where that is nothing.
+
+        A rise is compared at the same power: what differs there is told by the fairness check.
+        """
+        return "the room and the power" if self.over is None else ""
+
+    @property
     def unit(self) -> str:
         """The unit its values are shown in."""
         return "°C" if self.over is None or self.rebased else "K"

@@ -136,7 +136,12 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Se
         "condition": v.condition,
         "looks": None
         if v.looks is None
-        else {"after_rounds": list(v.looks.declared), "had": v.looks.had, "confidence": v.looks.confidence},
+        else {
+            "after_rounds": list(v.looks.declared),
+            "declared_by_person": v.looks.by_person,
+            "had": v.looks.had,
+            "confidence": v.looks.confidence,
+        },
         "bench_moved": _moved(v),
         "corrected_by_baseline": v.corrected,
         "claims": [

@@ -2,16 +2,19 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from typing import TYPE_CHECKING
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
 from kuffin.core.compare.linear import fit_linear
 from kuffin.core.control import ControlChart, control_chart
 from kuffin.core.errors import CompareError
+from kuffin.core.normalise import School
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.entities.evidence import in_bench_order
+from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading, Mounts, SchoolResult, under_school
 
 if TYPE_CHECKING:
@@ -96,34 +99,60 @@ def _scatter(result: SchoolResult, day: dict[int, str]) -> tuple[float | None, f
     return fit.sd, fit.df
 
 
-def corrections(study: Study, mounts: Mounts, result: SchoolResult) -> dict[int, float]:
-    """What would be taken off each mount's reading for the bench's move, by its id; empty where it did not move.
+def share_of_move(study: Study, mounts: Mounts, result: SchoolResult) -> dict[int, float]:
+    """How much of the bench's move is in each mount, 0 to 1, by its id; empty where the baseline did not move.
 
-    The level of the baseline where the mount stands in the bench's order, less the mean level over all mounts, so that the
-    study's middle stays. After a step between two days all of the later day's mounts are taken for moved.
+    After a step between two days all of the later day's mounts have it in full; a trend grows evenly along the bench's order.
     """
     found = baseline_chart(study, mounts, result)
     if found is None or found.chart.moved is None:
         return {}
     ordered = in_bench_order([m for _, m in mounts if m.live_runs])
     moved = found.chart.moved
-    levels: dict[int, float]
-    if moved.way == "step":
-        first, before = found.readings[moved.at].mount_id, found.readings[moved.at - 1].mount_id
-        place = {m.id: i for i, m in enumerate(ordered)}
-        if found.days[moved.at] != found.days[moved.at - 1]:
-            after = {m.id for m in ordered if found.day_numbers[day_of(m)] >= found.day_numbers[found.days[moved.at]]}
-        else:
-            half = (place[first] + place[before]) / 2
-            after = {m.id for m in ordered if place[m.id] > half}
-        low, high = float(found.chart.levels[moved.at - 1]), float(found.chart.levels[moved.at])
-        levels = {m.id: high if m.id in after else low for m in ordered}
-    else:
-        places = [next(i for i, m in enumerate(ordered) if m.id == r.mount_id) for r in found.readings]
-        line = np.interp(np.arange(len(ordered)), places, found.chart.levels)
-        levels = {m.id: float(v) for m, v in zip(ordered, line, strict=True)}
-    middle = float(np.mean(list(levels.values())))
-    return {mount_id: level - middle for mount_id, level in levels.items()}
+    if moved.way == "trend":
+        return {m.id: i / max(len(ordered) - 1, 1) for i, m in enumerate(ordered)}
+    first, before = found.readings[moved.at].mount_id, found.readings[moved.at - 1].mount_id
+    place = {m.id: i for i, m in enumerate(ordered)}
+    if found.days[moved.at] != found.days[moved.at - 1]:
+        day = found.day_numbers[found.days[moved.at]]
+        return {m.id: float(found.day_numbers[day_of(m)] >= day) for m in ordered}
+    half = (place[first] + place[before]) / 2
+    return {m.id: float(place[m.id] > half) for m in ordered}
+
+
+def with_baseline(
+    study: Study,
+    school: School,
+    mounts: Mounts,
+    results: Mapping[int, RunResult],
+    power: float,
+    *,
+    correct: bool,
+    **how: Any,
+) -> SchoolResult:
+    """A study under a school, with the bench's move taken out where that is asked for and can be done.
+
+    Parameters
+    ----------
+    correct : bool
+        The move is then fitted beside the candidates. Where it cannot be told from them, or from the rounds, the study stays as
+        it is, and `SchoolResult.why_kept` says why.
+    how
+        As `under_school`.
+    """
+    plain = under_school(study, school, mounts, results, power, **how)
+    share = share_of_move(study, mounts, plain) if correct else {}
+    if not share or plain.comparison is None:
+        return plain
+    without = under_school(study, school, mounts, results, power, moved=share, **how)
+    if without.comparison is not None:
+        return without
+    why = (
+        "the rounds have taken out the bench's move already"
+        if study.blocks
+        else f"the bench's move cannot be taken out: {without.why_not}"
+    )
+    return replace(plain, why_kept=why)
 
 
 def moved_words(found: BaselineChart, unit: str = "K") -> str:
@@ -151,20 +180,7 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
 
 def with_and_without(study: Study, mounts: Mounts, v: StudyVerdict) -> tuple[SchoolResult, SchoolResult] | None:
     """The study as read and corrected by the baseline; None where the baseline did not move."""
-    confidence = None if v.looks is None else v.looks.confidence
-
-    def under(shifts: dict[int, float] | None) -> SchoolResult:
-        return under_school(
-            study,
-            v.school,
-            mounts,
-            v.results,
-            v.reference_power_w,
-            condition=v.condition,
-            confidence=confidence,
-            shifts=shifts,
-        )
-
-    plain = under(None)
-    shifts = corrections(study, mounts, plain)
-    return (plain, under(shifts)) if shifts else None
+    how: dict[str, Any] = {"condition": v.condition, "confidence": None if v.looks is None else v.looks.confidence}
+    plain = under_school(study, v.school, mounts, v.results, v.reference_power_w, **how)
+    without = with_baseline(study, v.school, mounts, v.results, v.reference_power_w, correct=True, **how)
+    return (plain, without) if without.moved is not None or without.why_kept else None

@@ -95,11 +95,11 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
         else:
             # R = ΔT/P: a per cent of power is a per cent of the reading
             sources += _instrument(result.roles[role], accuracy, power, value / power, of_power=True)
-    spread = v.main.comparison.sd if v.main.comparison is not None else None
+    spread, spread_df = v.main.comparison.scatter if v.main.comparison is not None else (0.0, 0.0)
     mounts = [r for r in v.main.of(reading.candidate) if r.left_out is None and r.value is not None]
     between = None
-    if spread is not None and mounts and v.main.comparison is not None:
-        between = t_quantile(0.975, v.main.comparison.df or 4.0) * spread * float(np.sqrt(2 / len(mounts)))
+    if spread_df and mounts:
+        between = t_quantile(0.975, spread_df) * spread * float(np.sqrt(2 / len(mounts)))
     difference = max(v.margin_k, 0.1)
     compared = in_a_comparison(sources, value, difference)
     own, apart = combine(sources), combine(compared)

@@ -13,11 +13,9 @@ from kuffin.core.words import number
 from kuffin.notebook.entities import Mount, Study
 from kuffin.verdicts.baseline import baseline_chart, moved_words
 from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.schools import SchoolResult
+from kuffin.verdicts.schools import Mounts, SchoolResult
 from kuffin.verdicts.ways import limits_of
 from kuffin.verdicts.words import several
-
-Mounts = list[tuple[str, Mount]]
 
 
 @dataclass(frozen=True)
@@ -68,7 +66,7 @@ def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Fi
     if comparison is None or comparison.studentized.size < 6:
         return
     n = comparison.studentized.size
-    df = (comparison.df or n - len(comparison.candidates)) - 1
+    df = (comparison.df or n - len(comparison.candidates) - comparison.rounds + 1) - 1
     if df < 2:
         return
     limit = t_quantile(1 - 0.05 / 2 / n, df)

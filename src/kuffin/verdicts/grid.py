@@ -9,9 +9,9 @@ from typing import TYPE_CHECKING
 from kuffin.core.conditions import condition_words
 from kuffin.core.normalise import School
 from kuffin.notebook.entities import Study
-from kuffin.verdicts.baseline import corrections
+from kuffin.verdicts.baseline import with_baseline
 from kuffin.verdicts.claims import JudgedClaim, judged_claims
-from kuffin.verdicts.schools import Mounts, SchoolResult, readings_under, under_school
+from kuffin.verdicts.schools import Mounts, SchoolResult, readings_under
 from kuffin.verdicts.signals import FURTHER_PARTS
 from kuffin.verdicts.words import count, joined, number
 
@@ -93,14 +93,9 @@ def cell_result(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell, confi
     """Compare the candidates in one cell, under the school in use with the cell's part in place of its own."""
     school, power = _school_and_power(v, cell)
 
-    def read(shifts: Mapping[int, float] | None) -> SchoolResult:
-        return under_school(
-            study, school, mounts, v.results, power, condition=cell.condition, confidence=confidence, shifts=shifts
-        )
-
-    plain = read(None)
-    shifts = corrections(study, mounts, plain) if v.corrected else {}
-    return read(shifts) if shifts else plain
+    return with_baseline(
+        study, school, mounts, v.results, power, correct=v.corrected, condition=cell.condition, confidence=confidence
+    )
 
 
 def rough_means(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell) -> dict[str, float]:

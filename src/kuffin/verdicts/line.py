@@ -9,7 +9,7 @@ from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.findings import together
 from kuffin.notebook.entities import Mount
 from kuffin.verdicts.claims import JudgedClaim
-from kuffin.verdicts.looks import outlook
+from kuffin.verdicts.looks import look_tag, outlook
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import count, digits_for, joined, number, span, to_settle
 
@@ -93,6 +93,7 @@ def _sentence(v: StudyVerdict) -> str:
     verb, _ = words_for(v.under_test)
     order = sorted(found.candidates, key=lambda c: c.mean)
     best = order[0].name
+    cautions = _cautions(v)
     apart, same, open_ = _relations(found, best, [c.name for c in order[1:]])
     parts = []
     if len(apart) == 1:
@@ -129,7 +130,21 @@ def _sentence(v: StudyVerdict) -> str:
     if len(alike) > 1 and not same:
         parts.append(f"{joined(alike)} are the same within {found.margin:g} K.")
     parts += [_claim(c) for c in v.claims if c.judged in {"refuted", "borne out"}][:2]
-    return " ".join([*parts, *_bench(v)])
+    return " ".join([*parts, *cautions, *_bench(v), *([look_tag(v.looks)] if v.looks is not None else [])])
+
+
+def _cautions(v: StudyVerdict) -> list[str]:
+    """What the school in use leaves in the numbers, where that could decide."""
+    left = v.school.leaves_in
+    out = (
+        [f"This is {v.school.label.lower()}: {left} {'is' if left.count(' and ') == 0 else 'are'} still in it."]
+        if left
+        else []
+    )
+    found = v.main.comparison
+    if found is not None and any("scatter" in w and "times as far" in w for w in found.warnings):
+        out.append(next(f"{w[:1].upper()}{w[1:]}." for w in found.warnings if "times as far" in w))
+    return out
 
 
 def _alike(found: Comparison, names: list[str]) -> list[str]:
@@ -197,15 +212,11 @@ def _next(v: StudyVerdict) -> NextStep:
     if _bench(v) and not v.corrected and not v.blocks:
         return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     if open_:
-        name, pair = open_[0]
-        round_number = 1 + max((r.round for r in v.main.readings if r.candidate in {best, name}), default=0)
-        return NextStep(
-            f"{make} {best} and {name}, round {round_number}", to_settle(pair, found) + f": {best} and {name}", "add"
-        )
+        return _go_on(v, found, best, open_)
     if v.looks is not None and v.looks.had == 0:
         return NextStep(
             f"{make} the next of round {v.looks.rounds_done + 1}",
-            f"the first declared look is after round {v.looks.declared[0]}",
+            f"the first look is after round {v.looks.declared[0]}",
             "add",
         )
     rest = [p for p in found.pairs if not p.settled]
@@ -220,3 +231,19 @@ def _next(v: StudyVerdict) -> NextStep:
     if rest:
         hint += "; still open: " + ", ".join(f"{p.a} – {p.b}" for p in rest[:3])
     return NextStep("read the verdict", hint, "compare")
+
+
+def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str, PairResult]]) -> NextStep:
+    """More mounts of the leader and of all who are not told apart from it: one round after the other, each complete."""
+    _, make = words_for(v.under_test)
+    rounds = {
+        name: {r.round for r in v.main.readings if r.candidate == name} for name in (best, *(n for n, _ in open_))
+    }
+    least = min(len(done) for done in rounds.values())
+    behind = [name for name, done in rounds.items() if len(done) == least]
+    number_ = 1 + max((max(done, default=0) for done in rounds.values()), default=0)
+    if len(behind) < len(rounds):
+        number_ = max((max(done, default=0) for name, done in rounds.items() if name not in behind), default=1)
+    name, pair = open_[0]
+    hint = f"{to_settle(pair, found)}: {best} and {name}"
+    return NextStep(f"{make} {joined(behind)}, round {number_}", hint, "add")

@@ -47,15 +47,12 @@ class Scatter:
 def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> Scatter:
     """The scatter between mounts of the same kind, pooled over the notebook's studies; else a guess.
 
-    ``s² = Σ νᵢ·sᵢ² / Σ νᵢ`` over the studies' residual variances.
+    ``s² = Σ νᵢ·sᵢ² / Σ νᵢ`` over the studies' own, whatever model each was judged by.
     """
     kept = [
-        (v.main.comparison.sd, v.main.comparison.df)
+        v.main.comparison.scatter
         for v in verdicts
-        if v.under_test == study.under_test
-        and v.main.comparison is not None
-        and v.main.comparison.sd is not None
-        and v.main.comparison.df
+        if v.under_test == study.under_test and v.main.comparison is not None and v.main.comparison.scatter[1] > 0
     ]
     total = sum(df for _, df in kept)
     if total >= 2:

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
 from kuffin.core.compare import Comparison, MountValue, compare
+from kuffin.core.compare.linear import design_matrix
 from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import School
 from kuffin.notebook.entities import Mount, Study
@@ -47,12 +48,22 @@ class MountReading:
 
 @dataclass(frozen=True)
 class SchoolResult:
-    """A study under one school: its readings and, where there is enough, the comparison."""
+    """A study under one school: its readings and, where there is enough, the comparison.
+
+    Attributes
+    ----------
+    moved : float or None
+        How far the bench moved, where that was fitted and taken out.
+    why_kept : str
+        Why the bench's move could not be taken out, where that was asked for; blank otherwise.
+    """
 
     school: School
     readings: tuple[MountReading, ...]
     comparison: Comparison | None
     why_not: str | None
+    moved: float | None = None
+    why_kept: str = ""
 
     @property
     def scope_words(self) -> str:
@@ -111,7 +122,7 @@ def under_school(
     heed_exclusions: bool = True,
     condition: str | None = None,
     confidence: float | None = None,
-    shifts: Mapping[int, float] | None = None,
+    moved: Mapping[int, float] | None = None,
 ) -> SchoolResult:
     """Read a study's mounts under a school and compare its candidates.
 
@@ -125,10 +136,14 @@ def under_school(
         A load step of the protocol; without it the one that each result is about.
     confidence : float, optional
         The study's own without it.
-    shifts : mapping, optional
-        What is taken off a mount's reading for a bench that moved, by the mount's id.
+    moved : mapping, optional
+        How much of the bench's move each mount has in it (0 to 1), by its id. How far it moved is then fitted together with
+        the candidates, so that what is uncertain about it stands in the intervals.
     """
-    readings = readings_under(study, school, mounts, results, power, heed_exclusions, condition, shifts)
+    readings = readings_under(study, school, mounts, results, power, heed_exclusions, condition)
+    by: float | None = None
+    if moved is not None:
+        by, readings = _without_the_move(study, readings, moved)
     values = [
         MountValue(
             r.candidate,
@@ -136,6 +151,7 @@ def under_school(
             r.value,
             str(r.round) if study.blocks else None,
             str(m.sample_id) if m.sample_id is not None else None,
+            () if moved is None else (moved[r.mount_id],),
         )
         for r, (_, m) in zip(readings, mounts, strict=True)
         if r.value is not None and r.left_out is None
@@ -151,11 +167,40 @@ def under_school(
             reference=reference,
             margin=margin,
             confidence=confidence or study.confidence,
+            spread=str(study.plan.get("spread") or "as noticed"),
+            covariate_names=("the bench's move",),
             scope=scope_of(study, values),
         )
-        return SchoolResult(school, tuple(readings), found, None)
+        return SchoolResult(school, tuple(readings), found, None, by)
     except KuffinError as error:
         return SchoolResult(school, tuple(readings), None, str(error))
+
+
+def _without_the_move(
+    study: Study, readings: Sequence[MountReading], moved: Mapping[int, float]
+) -> tuple[float | None, list[MountReading]]:
+    """How far the bench moved, beside candidates (and rounds), and the readings without it; their middle stays."""
+    used = [r for r in readings if r.value is not None and r.left_out is None]
+    names = list(dict.fromkeys(r.candidate for r in used))
+    share = np.array([moved[r.mount_id] for r in used])
+    try:
+        design = design_matrix(
+            np.array([names.index(r.candidate) for r in used]),
+            len(names),
+            [str(r.round) for r in used] if study.blocks else None,
+            share[:, None],
+            ("the bench's move",),
+        )
+    except KuffinError:
+        return None, list(readings)
+    by = float(np.linalg.lstsq(design, np.array([r.value for r in used]), rcond=None)[0][-1] / share.std())
+    middle = float(share.mean())
+    return by, [
+        r
+        if r.value is None
+        else replace(r, value=r.value - by * (moved[r.mount_id] - middle), shift=by * (moved[r.mount_id] - middle))
+        for r in readings
+    ]
 
 
 def readings_under(
@@ -166,13 +211,9 @@ def readings_under(
     power: float,
     heed_exclusions: bool = True,
     condition: str | None = None,
-    shifts: Mapping[int, float] | None = None,
 ) -> list[MountReading]:
     """Every mount's reading under a school; see `under_school`."""
-    return [
-        _reading(study, school, name, m, results, power, heed_exclusions, condition, (shifts or {}).get(m.id, 0.0))
-        for name, m in mounts
-    ]
+    return [_reading(study, school, name, m, results, power, heed_exclusions, condition) for name, m in mounts]
 
 
 def _reading(
@@ -184,7 +225,6 @@ def _reading(
     power: float,
     heed_exclusions: bool,
     condition: str | None,
-    shift: float,
 ) -> MountReading:
     left_out = mount.left_out if heed_exclusions else None
     found: list[tuple[float, float, bool]] = []
@@ -228,8 +268,6 @@ def _reading(
             mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", runs
         )
     n = len(found)
-    value = float(np.mean([f[0] for f in found])) - shift
+    value = float(np.mean([f[0] for f in found]))
     u95 = float(np.sqrt(sum(f[1] ** 2 for f in found)) / n)
-    return MountReading(
-        mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, runs, shift
-    )
+    return MountReading(mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, runs)

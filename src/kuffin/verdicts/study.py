@@ -11,10 +11,10 @@ from kuffin.core.conditions import load_steps
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.normalise import School, as_read_school, schools_for
 from kuffin.core.protocol import Step
-from kuffin.notebook.entities import Mount, Run, Study
+from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.baseline import BaselineChart, baseline_chart, corrections
+from kuffin.verdicts.baseline import BaselineChart, baseline_chart, with_baseline
 from kuffin.verdicts.claims import JudgedClaim, judged_claims
 from kuffin.verdicts.evaluating import school_of
 from kuffin.verdicts.fairness import unfair
@@ -22,7 +22,7 @@ from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, f
 from kuffin.verdicts.looks import LooksSoFar, looks_so_far
 from kuffin.verdicts.results import run_result
 from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.schools import SchoolResult, under_school
+from kuffin.verdicts.schools import Mounts, SchoolResult
 from kuffin.verdicts.ways import Ways, ways_of
 
 Progress = Callable[[int, int], None]
@@ -50,7 +50,7 @@ class StudyVerdict:
     without_exclusions: SchoolResult | None = None
     conditions: tuple[Step, ...] = ()
     condition: str | None = None
-    looks: LooksSoFar | None = None
+    looks: LooksSoFar | None = None  # None only where nothing was judged
     baseline: BaselineChart | None = None
     corrected: bool = False
     blocks: bool = False
@@ -118,47 +118,49 @@ def judge(
     )
 
 
-def mounts_of(study: Study) -> list[tuple[str, Mount]]:
+def mounts_of(study: Study) -> Mounts:
     """A study's mounts with a run, with their candidates; one that is only planned is no evidence yet."""
     return [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
 
 
-def verdict_from(
-    study: Study, mounts: list[tuple[str, Mount]], results: dict[int, RunResult], ways: Ways | None = None
-) -> StudyVerdict:
+def first_rounds(mounts: Mounts, n: int) -> Mounts:
+    """The mounts of each candidate's first n rounds."""
+    rounds: dict[str, set[int]] = {}
+    for name, m in mounts:
+        rounds.setdefault(name, set()).add(m.round)
+    return [(name, m) for name, m in mounts if m.round in sorted(rounds[name])[:n]]
+
+
+def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], ways: Ways | None = None) -> StudyVerdict:
     """Judge a study from its runs' results; reads no samples."""
     power = study.reference_power_w or _typical_power(mounts, results)
-    looks = looks_so_far(study, mounts)
-    confidence = looks.confidence if looks is not None else study.confidence
     correct = bool(study.plan.get("correct_by_baseline"))
     condition = None if ways is None else ways.condition
 
-    def under(school: School, confidence: float = confidence, heed_exclusions: bool = True) -> SchoolResult:
-        def read(shifts: dict[int, float] | None) -> SchoolResult:
-            return under_school(
-                study,
-                school,
-                mounts,
-                results,
-                power,
-                heed_exclusions=heed_exclusions,
-                condition=condition,
-                confidence=confidence,
-                shifts=shifts,
-            )
+    def under(
+        school: School, confidence: float, heed_exclusions: bool = True, those: Mounts = mounts, correct: bool = correct
+    ) -> SchoolResult:
+        return with_baseline(
+            study,
+            school,
+            those,
+            results,
+            power,
+            heed_exclusions=heed_exclusions,
+            condition=condition,
+            confidence=confidence,
+            correct=correct,
+        )
 
-        plain = read(None)
-        shifts = corrections(study, mounts, plain) if correct else {}
-        return read(shifts) if shifts else plain
-
-    schools = {school.key: under(school) for school in schools_for(study.under_test)}
     wanted = school_of(study)
-    if wanted.key not in schools:
-        schools[wanted.key] = under(wanted)
+    looks = looks_so_far(
+        study, mounts, lambda n, level: under(wanted, level, those=first_rounds(mounts, n), correct=False).comparison
+    )
+    schools = {
+        s.key: under(s, looks.confidence) for s in {s.key: s for s in (*schools_for(study.under_test), wanted)}.values()
+    }
     excluded = any(m.left_out for _, m in mounts)
-    counted = looks_so_far(study, mounts, heed_exclusions=False)
-    others = study.confidence if counted is None else counted.confidence
-    without = under(wanted, others, heed_exclusions=False) if excluded else None
+    without = under(wanted, looks.confidence, heed_exclusions=False) if excluded else None
     findings = findings_of(study, mounts, results, schools[wanted.key], power)
     made = StudyVerdict(
         study.id,
@@ -181,12 +183,12 @@ def verdict_from(
         ways.condition if ways is not None else None,
         looks,
         baseline_chart(study, mounts, schools[wanted.key]),
-        correct,
+        schools[wanted.key].moved is not None,
         study.blocks,
     )
     return replace(made, claims=tuple(judged_claims(made, study)))
 
 
-def _typical_power(mounts: list[tuple[str, Mount]], results: dict[int, RunResult]) -> float:
+def _typical_power(mounts: Mounts, results: dict[int, RunResult]) -> float:
     values = [p for _, m in mounts for r in m.live_runs if (p := results[r.id].mean_of("power")) is not None]
     return float(round(float(np.median(values)))) if values else 100.0

@@ -229,7 +229,10 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
             out.lines.append((f"{best} and {other}", pair_sentence(pair, found, v.school.unit, "cooler")))
             out.links.append(Link(f"{best} and {other}: the working", "pair", f"{pair.a}\n{pair.b}"))
     out.lines.append(
-        ("Judged by", f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:g} % over all pairs together")
+        (
+            "Judged by",
+            f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % over all pairs together",
+        )
     )
     out.lines.append(("Scope", scope(found)))
     return out
@@ -257,29 +260,25 @@ def candidate_working(v: StudyVerdict, under: SchoolResult, name: str) -> Workin
         )
     )
     out.lines += [("Left out", f"round {r.round}: {r.left_out}") for r in readings if r.left_out]
-    rounds = "; each round counts the same" if _has_rounds(found) else ""
+    rounds = "; each round counts the same" if found.rounds > 1 else ""
     out.lines.append(("Mean", f"least-squares mean of {c.mounts} mounts{rounds}"))
     if found.sd is not None:
         out.lines.append(
             (
                 "Scatter",
-                f"between mounts, shared by all candidates: {number(found.sd, 2)} {unit} with {found.df:g} degrees of freedom",
+                f"between mounts, shared by all candidates: {number(found.scatter[0], 2)} {unit} with {found.scatter[1]:g} degrees of freedom",
             )
         )
     elif c.sd is not None:
         out.lines.append(("Scatter", f"between this candidate's own mounts: {number(c.sd, 2)} {unit}"))
     out.lines.append(
-        ("Interval", f"{100 * found.confidence:g} %, for this mean alone; pairs are judged by their own intervals")
+        ("Interval", f"{100 * found.confidence:.4g} %, for this mean alone; pairs are judged by their own intervals")
     )
     out.lines.append(
         ("Chance of being best", f"{100 * c.p_best:.0f} %, by drawing the means from their joint t distribution")
     )
     out.links += [Link(f"Round {r.round}: its working", "reading", str(r.mount_id)) for r in readings]
     return out
-
-
-def _has_rounds(found: Comparison) -> bool:
-    return any(m.round for m in found.mounts)
 
 
 def pair_working(v: StudyVerdict, under: SchoolResult, a: str, b: str) -> Working:
@@ -307,7 +306,7 @@ def pair_working(v: StudyVerdict, under: SchoolResult, a: str, b: str) -> Workin
     out.lines.append(
         (
             "Method",
-            f"{found.method}, {100 * found.confidence:g} % over all {len(found.pairs)} pairs together: "
+            f"{found.method}, {100 * found.confidence:.4g} % over all {len(found.pairs)} pairs together: "
             f"{span(pair.low, pair.high, unit, digits)}; adjusted p = {_p(pair.p)}",
         )
     )
@@ -316,13 +315,13 @@ def pair_working(v: StudyVerdict, under: SchoolResult, a: str, b: str) -> Workin
         out.lines.append(
             (
                 "The same?",
-                f"the {100 * level:.0f} % interval {span(pair.narrow_low, pair.narrow_high, unit, digits)} "
+                f"the {100 * level:.3g} % interval {span(pair.narrow_low, pair.narrow_high, unit, digits)} "
                 f"{'lies' if pair.verdict == 'same' else 'does not lie'} inside ± {found.margin:g} {unit}, the smallest difference that matters",
             )
         )
     if pair.verdict == "unsettled":
         out.lines += _needed_lines(found, pair)
-    if _has_rounds(found):
+    if found.rounds > 1:
         out.lines.append(("Rounds", "count as blocks: what a whole round had in common is taken out"))
     out.lines.append(("Scope", scope(found)))
     out.links += [Link(f"{pair.a}: its mean", "candidate", pair.a), Link(f"{pair.b}: its mean", "candidate", pair.b)]
@@ -332,9 +331,17 @@ def pair_working(v: StudyVerdict, under: SchoolResult, a: str, b: str) -> Workin
 def _needed_lines(found: Comparison, pair: PairResult) -> list[tuple[str, str]]:
     needed = "more than 99" if pair.mounts_needed is None else str(pair.mounts_needed)
     lines = [("Mounts needed", f"{needed} of each for an even chance, if difference and scatter stay as they are")]
-    sd = found.sd or pair.se * (min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts) / 2) ** 0.5
+    sd = found.scatter[0]
     try:
-        plan = plan_mounts(len(found.candidates), sd, pair.difference, 0.8, found.confidence)
+        plan = plan_mounts(
+            len(found.candidates),
+            sd,
+            pair.difference,
+            0.8,
+            found.confidence,
+            found.reference is not None,
+            found.rounds > 1,
+        )
         lines.append(("For a chance of 80 %", f"{plan.mounts} of each to tell them apart"))
     except CompareError:
         pass

@@ -14,6 +14,7 @@ from kuffin.core.compare.linear import design_matrix, fit_linear
 from kuffin.core.compare.mixed import compare_mixed, sample_columns, sample_levels
 from kuffin.core.compare.pooled import compare_pooled
 from kuffin.core.compare.separate import compare_separate
+from kuffin.core.compare.spreads import unequal_spread
 from kuffin.core.errors import CompareError
 
 Array = NDArray[np.float64]
@@ -26,7 +27,7 @@ def compare(
     margin: float | None = None,
     confidence: float = 0.95,
     better: str = "lower",
-    separate: bool = False,
+    spread: str = "pooled",
     covariate_names: Sequence[str] = (),
     scope: str = "products",
 ) -> Comparison:
@@ -43,8 +44,9 @@ def compare(
     confidence : float
         Simultaneous, over all the pairs shown.
     better : {'lower', 'higher'}
-    separate : bool
-        Each candidate keeps its own spread (Games–Howell).
+    spread : {'pooled', 'separate', 'as noticed'}
+        One for all candidates; each its own (Games–Howell); or its own where one scatters more than chance allows, and the
+        design lets it. Rounds are then not taken out: what they add stands in each candidate's own spread.
     scope : {'products', 'samples'}
         With several samples of a candidate: whether the verdict is about the products, so that the samples' own scatter is
         in it, or about these samples, each with the same weight.
@@ -71,7 +73,8 @@ def compare(
     if reference is not None and reference not in names:
         raise CompareError(f"the reference “{reference}” has no mounts; it is one of {', '.join(names)}")
     warnings: list[str] = []
-    told_apart = False
+    separate = spread == "separate"
+    few_df: float | None = None
     rounds = [m.round or "" for m in mounts] if any(m.round for m in mounts) else None
     covariates = np.array([m.covariates for m in mounts], float) if mounts[0].covariates else None
     y = np.array([m.value for m in mounts], float)
@@ -114,22 +117,36 @@ def compare(
                 better,
             )
         design = design_matrix(index, len(names), rounds, covariates, covariate_names)
-        told_apart, why = _samples_tell(y, design, mounts)
-        if told_apart:
+        told, why = _samples_tell(y, design, mounts)
+        if told:
             mixed = compare_mixed(names, y, design, counts, mounts, reference, margin, confidence, better, warnings)
             if mixed is not None:
                 return mixed
+            few_df = float(max(sum(sample_counts(names, mounts).values()) - len(names), 1))
             warnings.append(
                 "samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples "
-                "cannot prove"
+                f"cannot prove, so the interval keeps the samples' own {few_df:g} degree{'' if few_df == 1 else 's'} of freedom"
             )
         else:
             warnings.append(why)
     fit = fit_linear(y, index, len(names), rounds, covariates, covariate_names)
     if float(np.ptp(y)) == 0 or fit.sd <= 1e-12 * max(1.0, float(np.abs(y).max())):
         warnings.append("the mounts do not scatter at all; check that they are different recordings")
-    found = compare_pooled(names, fit, counts, mounts, reference, margin, confidence, better, warnings)
-    if told_apart:
+    design = design_matrix(index, len(names), rounds, covariates, covariate_names)
+    wide = None if several else unequal_spread(y, design, index, names)
+    if wide is not None:
+        if spread == "as noticed" and covariates is None and reference is None:
+            warnings.append(
+                f"{wide.sentence()}: each candidate keeps its own spread"
+                + ("" if plain else ", with what the rounds add to it")
+            )
+            return compare_separate(names, y, index, mounts, margin, confidence, better, warnings)
+        warnings.append(
+            f"{wide.sentence()}, but one spread is shared by all: intervals with {wide.name} are too narrow, the others too "
+            "wide; separate spreads would be right"
+        )
+    found = compare_pooled(names, fit, counts, mounts, reference, margin, confidence, better, warnings, few_df)
+    if few_df is not None:
         found = replace(found, components=(("sample", 0.0), *found.components))
     return found
 

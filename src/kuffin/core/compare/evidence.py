@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 
 import numpy as np
@@ -78,8 +79,34 @@ class Comparison:
     warnings: tuple[str, ...] = ()
     reference: str | None = None
 
+    @property
+    def scatter(self) -> tuple[float, float]:
+        """The mounts' own scatter, whatever the model, and its degrees of freedom.
+
+        Where candidates keep their own spreads: pooled, ``Σ νᵢ·sᵢ² / Σ νᵢ``. Where samples are a random effect: the mounts of
+        one sample about each other.
+        """
+        if self.sd is None:
+            own = [(c.mounts - 1, c.sd) for c in self.candidates if c.sd is not None and c.mounts > 1]
+            df = float(sum(n for n, _ in own))
+            return (float(np.sqrt(sum(n * s**2 for n, s in own) / df)), df) if df else (0.0, 0.0)
+        if self.df is None:
+            samples = len({(m.candidate, m.sample) for m in self.mounts})
+            return self.sd, float(max(len(self.mounts) - samples - self.rounds + 1, 1))
+        return self.sd, self.df
+
+    @property
+    def rounds(self) -> int:
+        """How many rounds were taken out as blocks; 1 where there are none."""
+        return blocks(self.mounts) if self.sd is not None else 1
+
     def candidate(self, name: str) -> CandidateResult:
         return next(c for c in self.candidates if c.name == name)
 
     def pair(self, a: str, b: str) -> PairResult:
         return next(p for p in self.pairs if {p.a, p.b} == {a, b})
+
+
+def blocks(mounts: Sequence[MountValue]) -> int:
+    """How many rounds a comparison of these mounts takes out; 1 where they have none."""
+    return max(len({m.round for m in mounts if m.round}), 1)

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.compare.evidence import Comparison
 from kuffin.core.compare.judging import standard_draws
-from kuffin.core.ranges import dunnett_critical, even_correlation, tukey_critical
+from kuffin.core.design import Model
 
 Array = NDArray[np.float64]
 
@@ -49,13 +49,9 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     k, n = len(names), np.array([c.mounts for c in found.candidates], float)
     means = np.array([c.mean for c in found.candidates])
     parts = dict(found.components)
-    if found.sd is not None:
-        sd = found.sd
-        df = found.df if found.df is not None else float(max(n.sum() - k - 1, 1))
-    else:
-        own = np.array([c.sd or 0.0 for c in found.candidates])
-        df = float(np.sum(n - 1))
-        sd = float(np.sqrt(np.sum((n - 1) * own**2) / max(df, 1)))
+    sd, df = found.scatter
+    if sd <= 0 or df <= 0:
+        sd, df = 1e-12, 1.0
     sample_sd = parts.get("sample", 0.0)
     samples = np.array([c.samples for c in found.candidates], float)
     rng = np.random.default_rng(22)
@@ -65,15 +61,12 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     new = true + draws[:, k:] * sigma
     later = (n * means + new) / (n + 1)
     squares = df * sd**2 + np.sum((new - means) ** 2 * n / (n + 1), axis=1)
-    df_later = df + k - (1 if any(m.round for m in found.mounts) else 0)
+    blocked = found.rounds > 1
+    df_later = df + k - blocked
     sd_later = np.sqrt(squares / df_later)
 
-    def critical(at: float) -> float:
-        if found.reference is not None:
-            return dunnett_critical(at, even_correlation(k - 1), df_later)
-        return tukey_critical(at, k, df_later)
-
-    wide, narrow = critical(level), critical(2 * level - 1)
+    model = Model(k, blocked, found.reference is not None)
+    wide, narrow = model.critical(level, df_later), model.critical(2 * level - 1, df_later)
     changes, becomes = {}, {}
     for pair in found.pairs:
         a, b = names.index(pair.a), names.index(pair.b)

@@ -9,10 +9,11 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
+from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, blocks
 from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed, sample_counts
 from kuffin.core.compare.linear import LinearFit
-from kuffin.core.ranges import dunnett_critical, dunnett_p, even_correlation, tukey_critical, tukey_ps
+from kuffin.core.design import Model
+from kuffin.core.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_ps
 from kuffin.core.student import t_quantile
 
 Array = NDArray[np.float64]
@@ -28,15 +29,23 @@ def compare_pooled(
     confidence: float,
     better: str,
     warnings: list[str],
+    df: float | None = None,
 ) -> Comparison:
-    """All pairs, or all against a reference, from a linear fit with one spread for all candidates."""
-    k, df = len(names), fit.df
+    """All pairs, or all against a reference, from a linear fit with one spread for all candidates.
+
+    Parameters
+    ----------
+    df : float, optional
+        Fewer degrees of freedom than the fit's, where more would promise too much.
+    """
+    k, df = len(names), fit.df if df is None else min(df, fit.df)
+    later = Model(k, blocks(mounts) > 1, reference is not None)
     if reference is None:
         places = list(combinations(range(k), 2))
         method = "Tukey-Kramer on mount means"
 
         def critical(level: float, n: int) -> float:
-            return tukey_critical(level, k, df if n == 0 else k * (n - 1))
+            return tukey_critical(level, k, df) if n == 0 else later.critical(level, later.df(n))
 
         def ps_of(t: Array) -> Array:
             return tukey_ps(t, k, df)
@@ -52,9 +61,7 @@ def compare_pooled(
         correlation = covariance / np.outer(size, size)
 
         def critical(level: float, n: int) -> float:
-            return dunnett_critical(
-                level, correlation if n == 0 else even_correlation(k - 1), df if n == 0 else k * (n - 1)
-            )
+            return dunnett_critical(level, correlation, df) if n == 0 else later.critical(level, later.df(n))
 
         def ps_of(t: Array) -> Array:
             return np.array([dunnett_p(float(x), correlation, df) for x in t])

@@ -44,9 +44,17 @@ def compare_separate(
         wide, narrow_c = tukey_critical(confidence, k, df), tukey_critical(2 * confidence - 1, k, df)
         p = tukey_p(difference / se, k, df) if se > 0 else (1.0 if difference == 0 else 0.0)
         both = float(np.sqrt((variances[a] + variances[b]) / 2))
-        needed = mounts_needed(
-            difference, both, margin, confidence, lambda level, m: tukey_critical(level, k, k * (m - 1))
+        # Welch's degrees of freedom for each mount more, at these spreads
+        each = (
+            float((variances[a] + variances[b]) ** 2 / (variances[a] ** 2 + variances[b] ** 2))
+            if both > 0
+            else float(k)
         )
+
+        def later(level: float, m: int, each: float = each) -> float:
+            return tukey_critical(level, k, each * (m - 1))
+
+        needed = mounts_needed(difference, both, margin, confidence, later)
         pairs.append(judged_pair(names[a], names[b], difference, se, df, wide, narrow_c, p, margin, needed))
     half = np.array([t_quantile(0.5 + confidence / 2, m - 1) for m in n]) * np.sqrt(share)
     rng = np.random.default_rng(20)

@@ -14,6 +14,7 @@ from kuffin.notebook import planning
 from kuffin.verdicts.baseline import moved_words, with_and_without
 from kuffin.verdicts.flips import two_ways
 from kuffin.verdicts.study import mounts_of
+from kuffin.verdicts.words import number
 from kuffin.verdicts.working import mount_working
 
 _PURPOSE = (
@@ -32,7 +33,7 @@ class BaselinePage(ComparePage):
         self.plot.chosen.connect(self._explain)
         self.correct = QCheckBox("take the bench's move out of all mounts")
         self.correct.setToolTip(
-            "Each mount is brought to the baseline's mean level, by the level that the baseline had at that time. "
+            "How far the bench moved is fitted beside the candidates, so that the intervals hold what is uncertain about it. "
             "It is said wherever the study is told."
         )
         self.correct.toggled.connect(self._toggled)
@@ -71,7 +72,9 @@ class BaselinePage(ComparePage):
                 if not changed
                 else f"Correcting changes what is said of {len(changed)} of {len(rows)} pairs."
             )
-            if study.blocks:
+            if both[1].why_kept:
+                said = f"{both[1].why_kept[:1].upper()}{both[1].why_kept[1:]}."
+            elif study.blocks:
                 said += " Rounds are blocks here, so what a whole round had in common is taken out of the comparison already."
             self.effect.setText(said)
             self.table.show_rows(
@@ -80,10 +83,11 @@ class BaselinePage(ComparePage):
                 words=True,
                 left={1},
             )
-        scatter = "the study's own scatter within a day" if found.chart.values.size else ""
+        chart = found.chart
         self._notes.setText(
-            f"Limits are three standard deviations of {scatter}. A step between days and a trend are tried together, with a "
-            "chance of 5 % of a false alarm. The points are the readings as they were, uncorrected."
+            f"Limits are {chart.factor:.1f} standard deviations ({number(chart.sd, 2)} K, {chart.df:g} degrees of freedom) from the "
+            "middle: passed by chance as rarely as three of a known one. A step between days and a trend are tried together, "
+            "with a chance of 5 % of a false alarm. The points are the readings as they were, uncorrected."
         )
 
     def _toggled(self, on: bool) -> None:

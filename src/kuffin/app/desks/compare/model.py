@@ -110,6 +110,6 @@ def footnote(v: StudyVerdict, result: SchoolResult) -> str:
     counts = f"{mounts[0]}" if len(mounts) == 1 else f"{mounts[0]} to {mounts[-1]}"
     pairs = f"{len(found.pairs)} pairs together" if len(found.pairs) > 1 else "the pair"
     return (
-        f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:g} % over {pairs} · "
+        f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:.4g} % over {pairs} · "
         f"differences under {v.margin_k:g} K do not matter here · click any number for its working"
     )

@@ -11,18 +11,18 @@ from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import row
 from kuffin.core.errors import KuffinError
-from kuffin.core.looks import look_alphas, read_looks
+from kuffin.core.looks import read_looks
 from kuffin.notebook import planning
+from kuffin.notebook.entities import Study
 from kuffin.verdicts.flips import verdict_words
 from kuffin.verdicts.looks import look_words, outlook
 
 _PURPOSE = (
     "Rounds says whether it is enough, and what the next round could still change. It needs two candidates with mounts."
 )
-_NONE_DECLARED = (
-    "No looks are declared: the intervals are right if the study is judged once, at the end of its plan. Judging again and again "
-    "and stopping when it pleases finds differences that are not there; declare the looks beforehand, such as “2, 4”, and each "
-    "is paid for."
+_USUAL = (
+    "These are the plan's usual looks; write your own, such as “2, 4”. Whoever judges again and again and stops when it pleases "
+    "finds differences that are not there: so each look is paid for, and rounds past the plan too."
 )
 
 
@@ -78,17 +78,16 @@ class RoundsPage(ComparePage):
             rows.sort(key=lambda r: -float(r[2].split()[0]) if r[2][0].isdigit() else 0.0)
         self.chances.show_rows(("pair", "now", "chance of another verdict", "it would be"), rows, words=True, left={1})
         looks = verdict.looks
-        self.looks.setText(", ".join(str(n) for n in study.plan.get("looks") or ()))
-        self.said.setText(_NONE_DECLARED if looks is None else look_words(looks))
-        self.spent.setVisible(looks is not None)
-        if looks is not None:
-            shares = tuple(n / looks.planned_rounds for n in looks.declared)
-            alphas = look_alphas(shares, round(1 - looks.overall, 12))
-            table = []
-            for i, (n, alpha) in enumerate(zip(looks.declared, alphas, strict=True)):
-                state = "had" if i + 1 < looks.had else "in use" if i + 1 == max(looks.had, 1) else "to come"
-                table.append((f"after round {n}", f"{100 * (1 - alpha):.3f} %", state))
-            self.spent.show_rows(("look", "confidence", ""), table)
+        assert looks is not None
+        self.looks.setText(_written(study))
+        self.looks.setPlaceholderText(", ".join(map(str, looks.declared)))
+        self.said.setText(look_words(looks) + ("" if looks.by_person else f" {_USUAL}"))
+        table = []
+        for i, (n, confidence) in enumerate(looks.all):
+            state = "had" if i + 1 < looks.had else "in use" if i + 1 == max(looks.had, 1) else "to come"
+            past = ", past the plan" if n > looks.planned_rounds else ""
+            table.append((f"after round {n}{past}", f"{100 * confidence:.2f} %", state))
+        self.spent.show_rows(("look", "confidence", ""), table)
 
     def _looks_written(self) -> None:
         study, notebook = self.state.study, self.state.notebook
@@ -98,8 +97,13 @@ class RoundsPage(ComparePage):
             looks = read_looks(self.looks.text(), study.planned_rounds)
         except KuffinError as error:
             self.state.trouble.emit(str(error))
-            self.looks.setText(", ".join(str(n) for n in study.plan.get("looks") or ()))
+            self.looks.setText(_written(study))
             return
         if list(looks) != list(study.plan.get("looks") or ()):
-            label = "declare the looks" if looks else "declare no looks"
+            label = "declare the looks" if looks else "take the usual looks"
             self.state.attempt(planning.set_plan, notebook, study.id, label, looks=list(looks) or None)
+
+
+def _written(study: Study) -> str:
+    """The looks as a person declared them; blank for the usual ones."""
+    return ", ".join(str(n) for n in study.plan.get("looks") or ())

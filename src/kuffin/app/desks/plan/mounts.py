@@ -15,6 +15,7 @@ from kuffin.app.widgets.forms import NumberLine, button, choice, number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.core.design import MountPlan, power_curve, sample_or_mount
 from kuffin.core.errors import KuffinError
+from kuffin.verdicts.looks import last_confidence, plans_rounds
 from kuffin.verdicts.words import count
 from kuffin.verdicts.words import number as figure
 
@@ -104,7 +105,9 @@ class MountsPage(Page):
         k = max(2, len(study.live_candidates))
         reference = study.reference_id is not None
         try:
-            curve = power_curve(k, spread, size, goal, study.confidence, reference, _MOST)
+            curve = power_curve(
+                k, spread, size, goal, lambda n: last_confidence(study, n), reference, _MOST, plans_rounds(study)
+            )
         except KuffinError as error:
             self._said.setText(str(error))
             return
@@ -122,6 +125,7 @@ class MountsPage(Page):
             else f"find a difference of {size:g} K"
         )
         among = f"between one pair among {count(k)}" + (", against the reference" if study.reference_id else "")
+        among += ", with rounds taken out" if plans_rounds(study) else ""
         if enough is not None:
             self._said.setText(
                 f"{count(enough.mounts).capitalize()} mounts of each {what} {among} with a chance of "
