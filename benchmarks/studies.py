@@ -56,12 +56,16 @@ class Bench:
         }  # fmt: skip
         study = Study(id=1, planned_rounds=rounds, **given)
         for i, name in enumerate(names, 1):
-            study.candidates.append(Candidate(id=i, name=name, position=i, configuration={}, part=Part(id=i, name=name)))
+            study.candidates.append(
+                Candidate(id=i, name=name, position=i, configuration={}, part=Part(id=i, name=name))
+            )
             if name == baseline:
                 study.baseline_id = i
         return cls(study)
 
-    def mount(self, name: str, round_: int, k: float, sample: int | None = None, day: int | None = None, **how: Any) -> None:
+    def mount(
+        self, name: str, round_: int, k: float, sample: int | None = None, day: int | None = None, **how: Any
+    ) -> None:
         """Put a candidate together and read so many kelvins at 200 W."""
         candidate = next(c for c in self.study.candidates if c.name == name)
         number = next(self._ids)

@@ -115,7 +115,8 @@ def test_the_loop_of_a_load_is_found(period: float) -> None:
     t = np.arange(0.0, 2400.0, 1.0)
     power = np.where((t - 200) % period > period - 9, 60.0, 200.0) + np.random.default_rng(4).normal(0, 1.5, t.size)
     power[t < 200] = 25
-    start, end = load_span(t, power)
+    span = load_span(t, power)
+    start, end = span.start, span.end
     assert start == pytest.approx(200, abs=2)
     found = loop_period(t, power, start or 0, end)
     assert found == pytest.approx(period, rel=0.01)
@@ -134,7 +135,8 @@ def test_bursts_while_idling_are_not_the_load_and_its_end_is_seen() -> None:
     power = np.where((t >= 400) & (t < 1500), 200.0, 20.0)
     for at in (60, 150, 310):
         power[(t >= at) & (t < at + 6)] = 190
-    start, end = load_span(t, power)
+    span = load_span(t, power)
+    start, end = span.start, span.end
     assert start == 400
     assert end == pytest.approx(1500, abs=2)
 

@@ -56,22 +56,23 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
     scale = v.reference_power_w if school.per_watt else 1.0
     value = trace.value * scale
     left = abs(trace.left_in_window) / 3 * scale if trace.settled and not trace.by_hand else 0.0
-    within = max(trace.u95 * scale, 1e-12)
+    # what has a line of its own is taken out of the half-width
+    within = float(np.sqrt(max(trace.u95**2 - (1.96 * trace.rounding_u) ** 2, 0.0))) * scale
     df = max(trace.n_eff / 10, 3.0)
     sources = [
         Source("scatter within the window", float(np.sqrt(max(within**2 - left**2, 0.0))) / t_quantile(0.975, df), 1.0, df, "no", "A", "honest about autocorrelation; with the tolerance's quarter")
     ]  # fmt: skip
     if left:
         sources.append(Source("warm-up left in the window", left / 1.96, 1.0, note="a third of the correction"))
-    if trace.quantum:
-        u = trace.quantum / np.sqrt(12) * (scale / power if school.per_watt and power else 1.0)
-        # many samples that flicker over the step average it away; one that stands on a step does not
-        u = (
-            u
-            if trace.sd * (power or 1.0 if school.per_watt else 1.0) < trace.quantum / 2
-            else u / np.sqrt(max(trace.n_eff, 1.0))
+    if trace.rounding_u:
+        sources.append(
+            Source(
+                "steps of the coarse sensors",
+                trace.rounding_u * scale,
+                1.0,
+                note="q/√12 of each whose readings stand on a step",
+            )
         )
-        sources.append(Source("step of the coarse sensor", float(u), 1.0, note=f"q/√12 with q = {trace.quantum:g}"))
     known = accuracies(bench)
     unknown = []
     per_kelvin = scale / power if school.per_watt and power else 1.0

@@ -89,6 +89,7 @@ def settle_trace(
         tolerance=tolerance,
         window=window,
         begin_s=begin_s,
+        over_is_air=over == "air",
     )
 
 

@@ -20,7 +20,7 @@ from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.ways import Ways, clock_window, ways_of
 
-METHOD_VERSION = 14
+METHOD_VERSION = 15
 
 
 def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:

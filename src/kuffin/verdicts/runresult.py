@@ -82,7 +82,7 @@ def to_json(found: RunResult) -> dict[str, Any]:
 
 
 def _settled(v: dict[str, Any]) -> Settled:
-    return Settled(**{**v, "window_s": tuple(v["window_s"])})
+    return Settled(**{**v, "window_s": tuple(v["window_s"]), "notes": tuple(v["notes"])})
 
 
 def from_json(values: dict[str, Any]) -> RunResult:

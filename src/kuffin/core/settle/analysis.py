@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+from functools import partial
+
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.errors import TraceError
+from kuffin.core.settle.coarse import rounding_u
 from kuffin.core.settle.load import load_level
 from kuffin.core.settle.prepare import Signals
+from kuffin.core.settle.secondpart import least_rss, with_second_part
 from kuffin.core.settle.steps import fast_split, slow_split
 from kuffin.core.settle.warmup import SlowData, WarmUp, fit_fast, fit_slow
 from kuffin.core.traces import Boxes, box_means, lagged
@@ -64,6 +68,8 @@ class Analysis:
         level = None if s.load is None else load_level(s.t, s.load, begin, period)
         self.load = None if level is None else box_means(s.t, level, width, self.starts)
         self.from_box = 0
+        # what the steps of coarse sensors leave open, in the unit of the response
+        self.rounding = rounding_u(s.t, [x for x in (s.response, s.over) if x is not None], float(starts[0]), width)
         self._step = float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0))
         self._grid = np.arange(float(s.t[0]), end + 10.0, self._step)
         self._boxes = Boxes(self._grid, width, self.starts)
@@ -139,6 +145,11 @@ class Analysis:
         y = self.y if self.over is None else self.y - self.over
         return y if self.per is None else y / self.per
 
+    @property
+    def scale(self) -> float:
+        """What the response is divided by, on average; 1 where it is not per watt."""
+        return 1.0 if self.per is None else float(np.mean(self.per))
+
     def find_step(self) -> float | None:
         """Look for steps, at most three; afterwards everything concerns the last state."""
         at = None
@@ -147,9 +158,14 @@ class Analysis:
             tolerance = self.tolerance if self.per is None or self.fast else self.tolerance * float(np.mean(self.per))
             if self.fast:
                 x = None if self.over is None else self.over[a:]
-                cut = fast_split(self.t[a:], self.fast_trace()[a:], x, self._power(a), tolerance, self.spacing)
+                rounding = self.rounding / self.scale
+                cut = fast_split(
+                    self.t[a:], self.fast_trace()[a:], x, self._power(a), tolerance, self.spacing, rounding
+                )
             else:
-                cut = slow_split(self.t[a:], self.piece(), tolerance, self.spacing)
+                cut = slow_split(
+                    self.t[a:], self.piece(), tolerance, self.spacing, self.rounding, partial(self._least, a)
+                )
             if cut is None:
                 break
             at = float(self.t[a + cut] - 0.5 * self.stride)
@@ -160,11 +176,16 @@ class Analysis:
                 self.from_box = min(max(self.from_box, skip), self.t.size - 8)
         return at
 
+    def _least(self, a: int) -> float:
+        """What the best single piece from a box on leaves, a second slow part allowed for."""
+        t = self.t[a:]
+        return least_rss(t, self.piece(), self.end, fit_slow(t, self.piece(), self.end))
+
     def fit(self) -> WarmUp:
         a = self.from_box
         t = self.t[a:]
         if not self.fast:
-            return fit_slow(t, self.piece(), self.end)
+            return with_second_part(t, self.piece(), self.end, fit_slow(t, self.piece(), self.end))
         x = None if self.over is None else self.over[a:]
         x_final = None if x is None else self._coolant_final(t, x)
         return fit_fast(t, self.fast_trace()[a:], x, x_final, self._power(a), self.end)
@@ -185,7 +206,7 @@ class Analysis:
             ]
 
         tolerance = self.tolerance if self.per is None else self.tolerance * float(np.mean(self.per))
-        cut = slow_split(t, data, tolerance, self.spacing)
+        cut = slow_split(t, data, tolerance, self.spacing, self.rounding)
         if cut is not None:  # a fan was changed: only its last state tells where it is heading
             whole = data
 

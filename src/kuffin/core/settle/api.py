@@ -2,20 +2,23 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.errors import TraceError
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.judge import judge
-from kuffin.core.settle.load import loop_period
-from kuffin.core.settle.prepare import box_starts, clean, is_fast, jump_share, load_of
+from kuffin.core.settle.load import LoadSpan, cycle_period, loop_period
+from kuffin.core.settle.prepare import Signals, box_starts, clean, is_fast, jump_share, load_of
 from kuffin.core.settle.result import Settling
 
 Array = NDArray[np.float64]
 
 LEAD_S = 60.0  # after load start, before the first box
 BOX_S = 30.0
+UNREST = 0.4  # of the tolerance: scatter of the boxes about the fit, above which a swing is looked for
 
 
 def settle(
@@ -29,6 +32,7 @@ def settle(
     tolerance: float = 0.2,
     window: tuple[float, float] | None = None,
     begin_s: float | None = None,
+    over_is_air: bool | None = None,
 ) -> Settling:
     """Judge a trace: `response`, less `over`, divided by `per`.
 
@@ -45,6 +49,8 @@ def settle(
         A window set by hand: mean and drift are taken from it, and it counts as settled by the person's word.
     begin_s : float, optional
         When the state that is judged began, where that is known (a step of a protocol); else the load's start is sought.
+    over_is_air : bool, optional
+        Whether `over` is an air channel (any of them), which the response follows slowly; else only where it is `air` itself.
 
     Raises
     ------
@@ -58,10 +64,35 @@ def settle(
         present &= np.isfinite(over)
     if present.sum() < 8:
         raise TraceError("the trace has fewer than 8 readings; choose another column or record for longer")
-    start, end = load_of(times, response, over, load) if begin_s is None else (begin_s, float(times[-1]))
+    span = load_of(times, response, over, load) if begin_s is None else LoadSpan(begin_s, float(times[-1]), ())
+    start, end = span.start, span.end
     begin = float(times[0]) if start is None else start
-    s = clean(times, response, over, per, load, air, begin, end)
     period = loop_period(times, load, begin, end) if load is not None else None
+    notes = plateau_notes(times, response, load, span, period)
+    if period is None and len(span.passes) > 1:
+        end = first_pass(span)
+        notes = (*notes, f"the load ended at {end:.0f} s and came again; this is about the first time")
+    is_air = over is not None and (over is air if over_is_air is None else over_is_air)
+    s = clean(times, response, over, per, load, air, begin, end, is_air)
+    analysis, step_at = _analysed(s, start, begin, end, period, tolerance)
+    fit = analysis.fit()
+    unrest = float(np.std(fit.residuals)) / (1.0 if analysis.fast else analysis.scale)
+    if period is None and (step_at is not None or unrest > UNREST * tolerance):
+        # what swings by itself looks like steps, or like a poor fit: a period is sought before either is believed
+        swing = s.response if s.over is None else s.response - s.over
+        period = cycle_period(s.t, swing, begin, end, tolerance * analysis.scale)
+        if period is not None:
+            analysis, since = _analysed(s, start, begin, end, period, tolerance)
+            fit, step_at = analysis.fit(), None  # where the swinging began is no change of the bench
+            where = "" if since is None else f" from {since:.0f} s on"
+            notes = (*notes, f"it swings by itself, every {period:.0f} s{where}; whole swings are averaged")
+    return replace(judge(analysis, fit, start, end, step_at, window), notes=notes)
+
+
+def _analysed(
+    s: Signals, start: float | None, begin: float, end: float, period: float | None, tolerance: float
+) -> tuple[Analysis, float | None]:
+    """The boxes of a run, and where it last changed its state."""
     width = period if period is not None else BOX_S
     stride = width / 4 if period is not None else width
     first = begin + (LEAD_S if start is not None else 0.0)
@@ -73,6 +104,44 @@ def settle(
     if starts.size < 4:
         raise TraceError(f"only {end - begin:.0f} s lie under load; that is too short to judge, record for longer")
     analysis = Analysis(s, starts, width, stride, fast, share, tolerance, period, begin, end)
-    step_at = analysis.find_step()
-    fit = analysis.fit()
-    return judge(analysis, fit, start, end, step_at, window)
+    return analysis, analysis.find_step()
+
+
+FIRST_PASS_S = 900.0  # of a load's first pass, to be judged by itself
+
+
+def first_pass(span: LoadSpan) -> float:
+    """The end of a load's first pass, where that is long enough to be judged by itself.
+
+    Raises
+    ------
+    TraceError
+        Where the load comes and goes, too seldom for an average over its passes and too often for a plateau.
+    """
+    begin, end = span.passes[0]
+    if end - begin >= FIRST_PASS_S:
+        return end
+    raise TraceError(
+        f"the load comes and goes: {len(span.passes)} passes, the first of {(end - begin) / 60:.0f} min. Under four even passes "
+        f"nothing can be said of its level; record four or more, or one of {FIRST_PASS_S / 60:.0f} min"
+    )
+
+
+def plateau_notes(
+    times: Array, response: Array, load: Array | None, span: LoadSpan, period: float | None
+) -> tuple[str, ...]:
+    """Which plateau is judged, where that is not plainly the one that a warm-up leads to."""
+    notes = []
+    if span.start is None:
+        ended = span.end < float(times[-1]) - 1
+        under_load = load is not None and ended
+        where = f", up to {span.end:.0f} s, where the load ended" if ended else ""
+        if load is not None and (under_load or float(np.nanpercentile(load, 90)) > 0):
+            notes.append(f"no load is seen to begin: the log begins under load, or stays at rest{where}")
+        early, late = (
+            response[(times >= a) & (times <= b) & np.isfinite(response)]
+            for a, b in ((times[0], times[0] + 60.0), (span.end - 120.0, span.end))
+        )
+        if early.size and late.size and float(np.mean(early) - np.mean(late)) > 2.0:
+            notes.append("it only cools down; this is about the level that it comes down to")
+    return tuple(notes)

@@ -12,7 +12,7 @@ from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.result import Settling
 from kuffin.core.settle.warmup import WarmUp
 from kuffin.core.student import t_quantile
-from kuffin.core.traces import inflation, lagged, quantum
+from kuffin.core.traces import inflation, lagged
 
 Array = NDArray[np.float64]
 
@@ -80,12 +80,13 @@ def judge(
         inside[-min(3, starts.size) :] = True
     drift, drift_u95 = _drift(t[inside], y[inside], noise)
     trace = _sample_trace(an, fit)
-    mean, mean_u95, n_eff, sd = _window_mean(an, trace, span, float(np.mean(transient[inside])))
-    q = quantum(an.s.response)
-    coarse = q if an.per is None else q / float(np.mean(an.per))
-    if coarse and sd < coarse / 2:
-        mean_u95 = float(np.hypot(mean_u95, 1.96 * coarse / np.sqrt(12)))
     left_in_window = float(np.mean(transient[inside]))
+    mean, mean_u95, n_eff, sd = _window_mean(an, trace, span)
+    rounding = an.rounding / an.scale
+    final_u95 = float(np.hypot(final_u95, 1.96 * rounding))
+    mean_u95 = abs(left_in_window) + float(
+        np.sqrt(mean_u95**2 + (1.96 * rounding) ** 2 + (2.0 * fit.transient_se / scale) ** 2)
+    )
     fitted = y - fit.residuals / (1.0 if an.fast or an.per is None else drive)
     return Settling(
         start,
@@ -112,7 +113,7 @@ def judge(
         an.fast,
         an.s.spikes,
         int(np.isfinite(an.s.response).sum()),
-        q,
+        rounding,
         trace,
         t,
         fitted,
@@ -171,10 +172,8 @@ def _sample_trace(an: Analysis, fit: WarmUp) -> Array:
     return out
 
 
-def _window_mean(
-    an: Analysis, trace: Array, span: tuple[float, float], warm_up_left: float
-) -> tuple[float, float, float, float]:
-    """Mean of the window, its half-width, effective number and scatter of the samples."""
+def _window_mean(an: Analysis, trace: Array, span: tuple[float, float]) -> tuple[float, float, float, float]:
+    """Mean of the window, the half-width that scatter leaves, effective number and scatter of the samples."""
     t = an.s.t
     begin, end = span
     if an.period is not None and end - begin > an.period:
@@ -208,5 +207,4 @@ def _window_mean(
     se = float(means.std(ddof=1) / np.sqrt(m) * np.sqrt(ips))
     t95 = float(t_quantile(0.975, max(m / ips - 1, 1.0)))
     n_eff = float(min(n, (sd / se) ** 2)) if se > 0 else float(n)
-    u95 = abs(warm_up_left) + float(np.hypot(t95 * se, an.tolerance / 4))
-    return mean, u95, n_eff, sd
+    return mean, float(np.hypot(t95 * se, an.tolerance / 4)), n_eff, sd

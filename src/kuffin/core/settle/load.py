@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from dataclasses import dataclass
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -12,7 +15,26 @@ Array = NDArray[np.float64]
 _HOLD_S = 30.0
 
 
-def load_span(times: Array, power: Array) -> tuple[float | None, float]:
+@dataclass(frozen=True)
+class LoadSpan:
+    """When the load was on.
+
+    Attributes
+    ----------
+    start : float or None
+        None where the power shows no rise: it begins under load, or never comes.
+    end : float
+        The last time of the load (the log's end where it goes on), pauses passed over.
+    passes : tuple of (float, float)
+        Where it paused for a minute or more: each pass from its beginning to its end; else one.
+    """
+
+    start: float | None
+    end: float
+    passes: tuple[tuple[float, float], ...]
+
+
+def load_span(times: Array, power: Array) -> LoadSpan:
     """When the load began and ended.
 
     The load begins with the first sample above the middle between the power's 1st and 90th percentiles that stays
@@ -26,16 +48,13 @@ def load_span(times: Array, power: Array) -> tuple[float | None, float]:
 
     Returns
     -------
-    start : float or None
-        None where the power shows no rise.
-    end : float
-        The last time of the load (the log's end where it goes on).
+    LoadSpan
     """
     ok = np.isfinite(power)
     t, p = times[ok], power[ok]
     last = float(times[-1])
     if t.size < 8:
-        return None, last
+        return LoadSpan(None, last, ())
     low, high, top = np.percentile(few(p), [1, 90, 99])
     if top - low > 3 * (high - low):
         high = top  # load for less than a tenth of the log
@@ -43,13 +62,13 @@ def load_span(times: Array, power: Array) -> tuple[float | None, float]:
     steps = np.abs(np.diff(p))
     noise = 1.4826 * float(np.median(few(steps))) / np.sqrt(2)
     if high - low < 0.12 * scale or high - low < 6 * noise:
-        return None, last
+        return LoadSpan(None, last, ())
     middle = 0.5 * (low + high)
     above = p > middle
     share = _share_ahead(t, above, _HOLD_S)
     begins = np.flatnonzero(above & (share >= 0.7))
     if not begins.size:
-        return None, last
+        return LoadSpan(None, last, ())
     first = int(begins[0])
     if first == 0:
         start: float | None = None  # the log begins under load
@@ -58,8 +77,17 @@ def load_span(times: Array, power: Array) -> tuple[float | None, float]:
     low_ahead = 1 - _share_ahead(t, above, 60.0)
     falls = np.flatnonzero(~above & (np.concatenate(([False], above[:-1]))) & (low_ahead > 0.9) & (t[-1] - t >= 20.0))
     falls = falls[falls > first]
-    end = float(t[falls[0] - 1]) if falls.size else last
-    return start, end
+    passes, at = [], first
+    for fall in falls.tolist():
+        if fall < at:
+            continue
+        passes.append((float(t[at]), float(t[fall - 1])))
+        again = begins[begins > fall]
+        if not again.size:
+            return LoadSpan(start, float(t[fall - 1]), tuple(passes))
+        at = int(again[0])
+    passes.append((float(t[at]), last))
+    return LoadSpan(start, last, tuple(passes))
 
 
 def _share_ahead(t: Array, flag: NDArray[np.bool_], span: float) -> Array:
@@ -105,6 +133,28 @@ def loop_period(times: Array, power: Array, start: float, end: float) -> float |
     Autocorrelation of the power (clipped, smoothed twice over 5 s, detrended): the first peak of at least 0.3 and 0.7
     of the highest, confirmed at twice and three times the lag with a trough between, refined on the multiples.
     """
+    return _period(times, power, start, end, lambda mean: 0.03 * mean, LEAST_LOOPS)
+
+
+LEAST_LOOPS = 4
+
+
+def cycle_period(times: Array, trace: Array, start: float, end: float, least: float) -> float | None:
+    """The period of a trace that swings by itself under a steady load, as where fans switch by the coolant's temperature.
+
+    Its warm-up is passed over: only the last two thirds are looked at.
+
+    Parameters
+    ----------
+    least : float
+        The smallest swing, peak to trough, that counts.
+    """
+    return _period(times, trace, start + (end - start) / 3, end, lambda _mean: least, LEAST_LOOPS)
+
+
+def _period(
+    times: Array, power: Array, start: float, end: float, least: Callable[[float], float], loops: int
+) -> float | None:
     ok = np.isfinite(power) & (times >= start + 15) & (times <= end)
     t, p = times[ok], power[ok]
     if t.size < 40:
@@ -148,9 +198,9 @@ def loop_period(times: Array, power: Array, start: float, end: float) -> float |
             continue
         period = _refined(acf, lag, h)
         folded = _folded_depth(grid, x, period)
-        if folded < 0.03 * level:
+        if folded < least(level):
             return None
-        if (t[-1] - start) / period < 4:
+        if (t[-1] - start) / period < loops:
             return None
         return period
     return None

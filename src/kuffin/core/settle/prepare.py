@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.settle.load import load_span, rise_start
+from kuffin.core.settle.load import LoadSpan, load_span, rise_start
 from kuffin.core.traces import Mask, lone_spikes, smooth_spikes
 
 Array = NDArray[np.float64]
@@ -27,20 +27,20 @@ class Signals:
     spikes: int
 
 
-def load_of(times: Array, response: Array, over: Array | None, load: Array | None) -> tuple[float | None, float]:
-    """When the load began and ended: from the load channel, else from the trace itself."""
+def load_of(times: Array, response: Array, over: Array | None, load: Array | None) -> LoadSpan:
+    """When the load was on: from the load channel, else from the trace itself."""
     if load is not None and np.isfinite(load).sum() >= 8:
         cleaned = load.copy()
         cleaned[lone_spikes(load, response)] = np.nan
-        start, end = load_span(times, cleaned)
-        if start is not None or end < times[-1]:
-            return start, end
+        span = load_span(times, cleaned)
+        if span.start is not None or span.end < times[-1]:
+            return span
         if float(np.nanpercentile(load, 90)) > 0:
-            return None, end
+            return span
     trace = response if over is None else response - over
     cleaned = trace.copy()
     cleaned[lone_spikes(trace)] = np.nan
-    return rise_start(times, cleaned), float(times[-1])
+    return LoadSpan(rise_start(times, cleaned), float(times[-1]), ())
 
 
 def _jumps(t: Array, x: Array, begin: float) -> bool:
@@ -66,6 +66,7 @@ def clean(
     air: Array | None,
     begin: float,
     end: float,
+    over_air: bool,
 ) -> Signals:
     """Cleaned copies of all channels up to the load's end; spikes are missing in them, and counted."""
     keep = times <= end + 1e-9
@@ -88,7 +89,7 @@ def clean(
     for x in (q, p):
         if x is not None:
             x[lone_spikes(x, raw)] = np.nan
-    return Signals(t, y, o, p, q, a, over is not None and over is air, spikes)
+    return Signals(t, y, o, p, q, a, over_air, spikes)
 
 
 def jump_share(s: Signals, begin: float, end: float, has_start: bool, width: float) -> float:

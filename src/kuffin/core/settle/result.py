@@ -36,6 +36,11 @@ class Settled:
         Whether the trace jumps at once (die over coolant) or creeps (coolant over air).
     spikes, samples : int
         Samples left out as spikes, and how many there were.
+    rounding_u : float
+        Standard uncertainty that the steps of coarse sensors leave, in the trace's unit; 0 where noise blurs them. It is in
+        `mean_u95` and `final_u95`.
+    notes : tuple of str
+        Which plateau this is about, and what else one should know of it; empty for a plain warm-up.
     """
 
     load_start_s: float | None
@@ -62,7 +67,8 @@ class Settled:
     fast: bool
     spikes: int
     samples: int
-    quantum: float
+    rounding_u: float
+    notes: tuple[str, ...] = field(default=(), kw_only=True)
 
     @property
     def reading(self) -> tuple[float, float]:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -14,7 +16,14 @@ PIECE_S = 240.0
 PIECE_BOXES = 6
 
 
-def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> int | None:
+def slow_split(
+    t: Array,
+    data: SlowData,
+    tolerance: float,
+    spacing: int = 1,
+    rounding: float = 0.0,
+    without: Callable[[], float] | None = None,
+) -> int | None:
     """The box at which a slow trace is best split in two, None where one piece serves as well.
 
     Both pieces follow the slow model with a time constant of their own. A split is accepted where
@@ -24,6 +33,11 @@ def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> 
     ----------
     spacing : int
         How many boxes make one independent one (4 where boxes overlap by three quarters).
+    rounding : float
+        What the steps of coarse sensors leave open: a gain that they alone explain is none.
+    without : callable, optional
+        The residual sum of squares of the best that one piece can do (a second slow part is no step); asked only where a split
+        would be accepted.
     """
     m = t.size
     least = max(PIECE_BOXES, 2 * spacing, int(np.searchsorted(t, t[0] + PIECE_S)))
@@ -45,11 +59,15 @@ def slow_split(t: Array, data: SlowData, tolerance: float, spacing: int = 1) -> 
     residuals = np.concatenate(
         (_residuals(t, data, TAUS[j1], slice(0, cut)), _residuals(t, data, TAUS[j2], slice(cut, m)))
     )
-    return cut if _worth(whole, float(two[best]), residuals, tolerance) else None
+    if not _worth(whole, float(two[best]), residuals, tolerance, rounding):
+        return None
+    if without is not None and not _worth(without(), float(two[best]), residuals, tolerance, rounding):
+        return None
+    return cut
 
 
 def fast_split(
-    t: Array, y: Array, x: Array | None, power: Array | None, tolerance: float, spacing: int = 1
+    t: Array, y: Array, x: Array | None, power: Array | None, tolerance: float, spacing: int = 1, rounding: float = 0.0
 ) -> int | None:
     """The box at which a fast trace changed its level, None where it did not.
 
@@ -74,15 +92,15 @@ def fast_split(
     step = (np.arange(m) >= cut).astype(float)
     basis = np.column_stack((base, step))
     residuals = y - basis @ np.linalg.lstsq(basis, y, rcond=None)[0]
-    return cut if _worth(float(whole @ whole), float(residuals @ residuals), residuals, tolerance) else None
+    return cut if _worth(float(whole @ whole), float(residuals @ residuals), residuals, tolerance, rounding) else None
 
 
-def _worth(one: float, two: float, residuals: Array, tolerance: float) -> bool:
+def _worth(one: float, two: float, residuals: Array, tolerance: float, rounding: float) -> bool:
     n = residuals.size
     n_eff = n / inflation(residuals)
     two = max(two, 1e-12 * max(one, 1e-12))
     gain = float(np.sqrt(max(one - two, 0.0) / n))
-    return bool(n_eff * np.log(one / two) > 20.0 and gain > 0.35 * tolerance)
+    return bool(n_eff * np.log(one / two) > 20.0 and gain > np.hypot(0.35 * tolerance, 1.2 * rounding))
 
 
 def _running_rss(y: Array, drive: Array, decay: Array) -> Array:

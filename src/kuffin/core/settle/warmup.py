@@ -55,6 +55,8 @@ class WarmUp:
         Fast: kelvins for each kelvin of the coolant.
     drive : ndarray, shape (m,)
         What `final` is multiplied with to give the boxes.
+    transient_se : float
+        What the choice between models of the warm-up leaves open about its last quarter, on average.
     nuisance : float or ndarray, shape (m,)
         What the power's wandering adds to the boxes (fast traces).
     """
@@ -73,6 +75,7 @@ class WarmUp:
     amplitude: float = 0.0
     coupling: float = 0.0
     drive: Array | None = None
+    transient_se: float = 0.0
     nuisance: Array | float = 0.0
 
     @property

@@ -1,0 +1,50 @@
+"""What the step of a coarse sensor leaves open: a sensor of whole degrees that stands on a step says so much and no more."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.traces import quantum
+
+Array = NDArray[np.float64]
+
+
+def rounding_u(times: Array, channels: Sequence[Array], begin: float, width: float) -> float:
+    """The standard uncertainty that the steps of the channels of a difference leave on its mean, √(Σ q²/12).
+
+    A channel whose readings scatter by half a step or more within a box averages its step away; one that stands on a step does
+    not. One that never moves shows no step: where the others are coarse it is taken to be as coarse.
+
+    Parameters
+    ----------
+    times : ndarray, shape (n,)
+    channels : sequence of ndarray, each of shape (n,)
+    begin : float
+        What lies before is not looked at.
+    width : float
+        Of the boxes, s.
+    """
+    steps = [_standing_step(times, x, begin, width) for x in channels]
+    coarsest = max((q for q in steps if q is not None), default=0.0)
+    return float(np.sqrt(sum((coarsest if q is None else q) ** 2 for q in steps) / 12))
+
+
+def _standing_step(times: Array, values: Array, begin: float, width: float) -> float | None:
+    """A channel's step where its readings stand on it, 0 where noise blurs it, None where it never moves."""
+    ok = np.isfinite(values)
+    t, x = times[ok], values[ok]
+    if x.size < 4:
+        return 0.0
+    if float(np.ptp(x)) == 0:
+        return None
+    q, inside = quantum(x), t >= begin
+    if not q or inside.sum() < 4:
+        return 0.0
+    box = ((t[inside] - begin) / width).astype(int)
+    n = np.maximum(np.bincount(box), 1)
+    mean = np.bincount(box, x[inside]) / n
+    spread = np.sqrt(np.maximum(np.bincount(box, x[inside] ** 2) / n - mean**2, 0.0))[n > 1]
+    return q if spread.size and float(np.median(spread)) < q / 2 else 0.0
