@@ -91,6 +91,7 @@ def test_settle_gives_its_contract(trial: Path, capsys: pytest.CaptureFixture[st
         "drift_per_10min",
         "drift_u95",
         "step_s",
+        "notes",
     ]
     assert abs(told["final"] - make_trial(12).pairs["coolant_over_air"].equilibrium_k) <= told["final_u95"]
     code, out, _ = said(capsys, "settle", str(trial), "--response", "Coolant", "--over", "Air", "--per", "Power")

@@ -17,7 +17,7 @@ def course(
 ) -> list[tuple[float, Alarm]]:
     found = []
     for i, values in enumerate(rows):
-        found += [(i * every_s, a) for a in watch.look(i * every_s, values, loaded)]
+        found += [(i * every_s, a) for a in watch.look(i * every_s, [(role, role, v) for role, v in values.items()], loaded)]
     return found
 
 
@@ -73,6 +73,33 @@ def test_a_die_that_goes_silent_under_load_is_said() -> None:
     rows = [dict(SOUND) for _ in range(10)] + [{**SOUND, "die": float("nan")} for _ in range(30)]
     found = course(Watch(ALL), rows)
     assert any("said nothing" in a.sentence and not a.stop for _, a in found)
+
+
+@pytest.mark.parametrize(
+    ("cool", "hot", "says"),
+    [
+        (("first", "die", 60.0), ("second", "die", 99.0), "the die (second) is at 99 °C, past its limit of 90 °C"),
+        (("in", "coolant_in", 30.0), ("out", "coolant_out", 56.0), "the coolant (out) is at 56 °C"),
+        (("a", "flow", 120.0), ("b", "flow", 20.0), "the flow (b) has fallen to 20 L/h"),
+        (("a", "leak", 0.0), ("b", "leak", 1.0), "the leak sensor answers"),
+    ],
+)
+def test_no_channel_hides_behind_another(
+    cool: tuple[str, str, float], hot: tuple[str, str, float], says: str
+) -> None:
+    """Two dies at 60 and 99 °C, limit 90: the worst counts, in whichever order they come."""
+    for rows in ([cool, hot], [hot, cool]):
+        watch = Watch(ALL)
+        watch.look(0.0, [(n, r, 150.0 if r == "flow" else 20.0 * (r != "leak")) for n, r, _ in rows], True)
+        found = [a for t in range(1, 8) for a in watch.look(float(t), rows, True) if a.stop]
+        assert found and says in found[0].sentence
+
+
+def test_one_die_of_two_that_goes_silent_is_said() -> None:
+    watch = Watch(ALL)
+    watch.look(0.0, [("first", "die", 60.0), ("second", "die", 61.0)], True)
+    found = [a for t in range(1, 30) for a in watch.look(float(t), [("first", "die", 60.0)], True)]
+    assert any("the die (second) has said nothing" in a.sentence for a in found)
 
 
 def test_what_no_channel_tells_is_not_said_to_be_watched() -> None:

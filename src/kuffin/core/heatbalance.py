@@ -50,10 +50,22 @@ class Mix:
     @property
     def words(self) -> str:
         """In words."""
-        return "water" if self.share_percent == 0 else f"{self.share_percent:g} % {self.glycol}"
+        return "water" if self.share_percent == 0 else f"{self.share_percent:.3g} % {self.glycol} by mass"
 
 
 WATER = Mix()
+GLYCOL_KG_M3 = {"propylene glycol": 1036.0, "ethylene glycol": 1113.0}  # at 20 °C
+_WATER_KG_M3 = 998.0
+
+
+def mass_percent(glycol: str, volume_percent: float) -> float:
+    """The share of glycol by mass of a mix that was poured together by volume: ``v·ρg / (v·ρg + (1 − v)·ρw)``.
+
+    The concentrate is taken for pure glycol, as its maker's sheet alone can say more.
+    """
+    v = volume_percent / 100
+    of_glycol = v * GLYCOL_KG_M3[glycol]
+    return 100 * of_glycol / (of_glycol + (1 - v) * _WATER_KG_M3)
 
 
 def known_u(
@@ -91,7 +103,8 @@ def properties(temperature_c: float, glycol: str = "none", share_percent: float 
         glycol, share_percent = "propylene glycol", 0.0
     if glycol not in TABLE or not 0 <= share_percent <= SHARES_PERCENT[-1]:
         raise TraceError(
-            f"no properties of {share_percent:g} % {glycol}; known are 0 to {SHARES_PERCENT[-1]} % of {' and '.join(TABLE)}"
+            f"no properties of {share_percent:.3g} % {glycol} by mass; known are 0 to {SHARES_PERCENT[-1]} % of "
+            f"{' and '.join(TABLE)}"
         )
     table = np.asarray(TABLE[glycol], float)  # share, temperature, (density, heat capacity)
     at_share = [

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Mapping
-from dataclasses import dataclass, field, fields, replace
+from collections.abc import Collection, Iterable, Mapping
+from dataclasses import asdict, dataclass, field, fields, replace
 from typing import Any
 
 import numpy as np
@@ -46,6 +46,10 @@ class Limits:
         known = {f.name for f in fields(cls)}
         return cls(**{k: v for k, v in (kept or {}).items() if k in known})
 
+    def to_plain(self) -> dict[str, Any]:
+        """All limits as they are kept."""
+        return asdict(self)
+
     @property
     def any(self) -> bool:
         """Whether there is a limit at all."""
@@ -71,13 +75,12 @@ class Limits:
 
 def watchable(limits: Limits, roles: Collection[str | None]) -> tuple[Limits, list[str]]:
     """The limits that channels of these roles let one watch, and the names of the others."""
-    coolant = {"coolant", "coolant_in", "coolant_out"}
     wanted: tuple[tuple[str, str, set[str]], ...] = (
         ("die", "die_c", {"die", "hot_spot"}),
-        ("coolant", "coolant_c", coolant),
+        ("coolant", "coolant_c", set(_COOLANT)),
         ("flow", "flow_l_h", {"flow"}),
         ("pump speed", "pump_rpm", {"pump"}),
-        ("the coolant's rise", "rise_k_min", coolant),
+        ("the coolant's rise", "rise_k_min", set(_COOLANT)),
         ("leak sensor", "leak", {"leak"}),
     )
     off = {key: label for label, key, any_of in wanted if getattr(limits, key) and not any_of & set(roles)}
@@ -104,70 +107,123 @@ _NEAR_K = 3.0
 _HELD_S = 2.5  # one wild reading is no alarm
 
 
+@dataclass(frozen=True)
+class Watched:
+    """What one limit is held against.
+
+    Attributes
+    ----------
+    roles : tuple of str
+        Every channel of these is watched: the worst counts.
+    lowest : bool
+        Whether the limit is one that must not be fallen below, once it has been reached.
+    grace : float
+        What is allowed beyond the limit.
+    """
+
+    key: str
+    label: str
+    roles: tuple[str, ...]
+    unit: str
+    lowest: bool = False
+    grace: float = 0.0
+
+
+_COOLANT = ("coolant", "coolant_in", "coolant_out")
+WATCHED = (
+    Watched("die_c", "die", ("die",), "°C"),
+    # a hot spot is hotter by nature: it has fifteen kelvins more
+    Watched("die_c", "hot spot", ("hot_spot",), "°C", grace=15.0),
+    Watched("coolant_c", "coolant", _COOLANT, "°C"),
+    Watched("flow_l_h", "flow", ("flow",), "L/h", lowest=True),
+    Watched("pump_rpm", "pump", ("pump",), "rpm", lowest=True),
+)
+
+# a channel's name, its role, and its newest value
+Newest = tuple[str, str | None, float]
+
+
 @dataclass
 class Watch:
-    """Watches limits through a run: asked about once a second with the newest values.
+    """Watches limits through a run: asked about once a second with the newest values of all channels.
 
-    A limit counts as passed where it has been passed for a few seconds, so that one wild reading stops nothing.
+    A limit counts as passed where any channel of its role has passed it for a few seconds, so that one wild reading stops
+    nothing, and no channel hides behind another.
     """
 
     limits: Limits
     _since: dict[str, float] = field(default_factory=dict)
     _reached: set[str] = field(default_factory=set)
-    _coolant: list[tuple[float, float]] = field(default_factory=list)
+    _coolant: dict[str, list[tuple[float, float]]] = field(default_factory=dict)
     _seen: dict[str, float] = field(default_factory=dict)
 
-    def look(self, now_s: float, values: Mapping[str, float], loaded: bool) -> list[Alarm]:
+    def look(self, now_s: float, newest: Iterable[Newest], loaded: bool) -> list[Alarm]:
         """What is near its limit or past it.
 
         Parameters
         ----------
         now_s : float
             Seconds of the bench.
-        values : mapping of role to value
-            The newest; NaN and what lacks is passed over.
+        newest : iterable of (name, role, value)
+            Every channel; NaN and what lacks is passed over.
         loaded : bool
             Whether the load runs; then a die that has gone silent is said.
         """
         found: list[Alarm] = []
-        for role, value in values.items():
-            if np.isfinite(value):
-                self._seen[role] = now_s
-        for role, label, limit in (
-            ("die", "the die", self.limits.die_c),
-            ("hot_spot", "the hot spot", self.limits.die_c),
-            ("coolant", "the coolant", self.limits.coolant_c),
-        ):
-            value = values.get(role, float("nan"))
-            if limit is None or not np.isfinite(value):
+        by_role: dict[str, list[tuple[str, float]]] = {}
+        for name, role, value in newest:
+            if role and np.isfinite(value):
+                by_role.setdefault(role, []).append((name, float(value)))
+                if role == "die":
+                    self._seen[name] = now_s
+        for watched in WATCHED:
+            limit = getattr(self.limits, watched.key)
+            channels = [c for role in watched.roles for c in by_role.get(role, ())]
+            if limit is None or not channels:
                 continue
-            # a hot spot is hotter by nature: it has fifteen kelvins more
-            limit = limit + 15.0 if role == "hot_spot" else limit
-            if self._held(role, value >= limit, now_s):
-                found.append(Alarm(role, True, f"{label} is at {value:.0f} °C, past its limit of {limit:g} °C"))
-            elif self._held(f"near {role}", value >= limit - _NEAR_K, now_s):
-                found.append(Alarm(role, False, f"{label} is at {value:.0f} °C, close to its limit of {limit:g} °C"))
-        for role, label, least, unit in (
-            ("flow", "the flow", self.limits.flow_l_h, "L/h"),
-            ("pump", "the pump", self.limits.pump_rpm, "rpm"),
-        ):
-            value = values.get(role, float("nan"))
-            if least is None or not np.isfinite(value):
-                continue
-            if value >= least:
-                self._reached.add(role)
-            if (role in self._reached or loaded) and self._held(role, value < least, now_s):
-                found.append(Alarm(role, True, f"{label} has fallen to {value:.0f} {unit}, under {least:g} {unit}"))
-        found += self._rise(now_s, values.get("coolant", float("nan")))
-        leak = values.get("leak", float("nan"))
-        if self.limits.leak and np.isfinite(leak) and leak > 0.5:
+            worst: Alarm | None = None
+            for name, value in sorted(channels, key=lambda c: c[1], reverse=not watched.lowest):
+                label = f"the {watched.label}" + (f" ({name})" if len(channels) > 1 else "")
+                alarm = self._lowest if watched.lowest else self._highest
+                # what never ran is no alarm beside one that did: an unused header reads nothing
+                due = loaded and not any(f"{watched.label} {n}" in self._reached for n, _ in channels)
+                told = alarm(watched, f"{watched.label} {name}", label, value, limit + watched.grace, now_s, due)
+                if told is not None and (worst is None or (told.stop and not worst.stop)):
+                    worst = told
+            if worst is not None:
+                found.append(worst)
+        for name, value in (c for role in _COOLANT for c in by_role.get(role, ())):
+            found += self._rise(name, now_s, value)[: 0 if any(a.key == "rise" for a in found) else 1]
+        if self.limits.leak and any(value > 0.5 for _, value in by_role.get("leak", ())):
             found.append(Alarm("leak", True, "the leak sensor answers: water may be out of the loop"))
-        if loaded and self.limits.die_c is not None and "die" in self._seen and now_s - self._seen["die"] > 15:
-            silent = now_s - self._seen["die"]
+        silent = {n: now_s - at for n, at in self._seen.items() if now_s - at > 15}
+        if loaded and self.limits.die_c is not None and silent:
+            name = max(silent, key=lambda n: silent[n])
+            which = f"die ({name})" if len(self._seen) > 1 else "die"
             found.append(
-                Alarm("silent", False, f"the die has said nothing for {silent:.0f} s: its limit is not watched")
+                Alarm("silent", False, f"the {which} has said nothing for {silent[name]:.0f} s: its limit is not watched")
             )
         return found
+
+    def _highest(
+        self, watched: Watched, key: str, label: str, value: float, limit: float, now_s: float, _due: bool
+    ) -> Alarm | None:
+        past, near = self._held(key, value >= limit, now_s), self._held(f"near {key}", value >= limit - _NEAR_K, now_s)
+        if past:
+            return Alarm(watched.label, True, f"{label} is at {value:.0f} °C, past its limit of {limit:g} °C")
+        if near:
+            return Alarm(watched.label, False, f"{label} is at {value:.0f} °C, close to its limit of {limit:g} °C")
+        return None
+
+    def _lowest(
+        self, watched: Watched, key: str, label: str, value: float, least: float, now_s: float, due: bool
+    ) -> Alarm | None:
+        if value >= least:
+            self._reached.add(key)
+        if self._held(key, (key in self._reached or due) and value < least, now_s):
+            said = f"{label} has fallen to {value:.0f} {watched.unit}, under {least:g} {watched.unit}"
+            return Alarm(watched.label, True, said)
+        return None
 
     def _held(self, key: str, over: bool, now_s: float) -> bool:
         if not over:
@@ -175,15 +231,16 @@ class Watch:
             return False
         return now_s - self._since.setdefault(key, now_s) >= _HELD_S
 
-    def _rise(self, now_s: float, coolant: float) -> list[Alarm]:
+    def _rise(self, name: str, now_s: float, coolant: float) -> list[Alarm]:
         most = self.limits.rise_k_min
-        if most is None or not np.isfinite(coolant):
+        if most is None:
             return []
-        self._coolant = [*[(t, c) for t, c in self._coolant if t >= now_s - 60][-600:], (now_s, coolant)]
-        if now_s - self._coolant[0][0] < 25 or len(self._coolant) < 9:
+        rows = [*[(t, c) for t, c in self._coolant.get(name, []) if t >= now_s - 60][-600:], (now_s, coolant)]
+        self._coolant[name] = rows
+        if now_s - rows[0][0] < 25 or len(rows) < 9:
             return []
         # medians of the first and the last third: one wild reading is no rise
-        times, levels = (np.array(x) for x in zip(*self._coolant, strict=True))
+        times, levels = (np.array(x) for x in zip(*rows, strict=True))
         third = len(levels) // 3
         rise = float(np.median(levels[-third:]) - np.median(levels[:third]))
         speed = 60.0 * rise / float(np.mean(times[-third:]) - np.mean(times[:third]))

@@ -116,7 +116,8 @@ KINDS: dict[str, PartKind] = {
             "coolant",
             "coolants",
             Field("sort", "sort", "choice", options=("ready mixed", "concentrate", "plain water")),
-            Field("share_percent", "concentrate in the mix", unit="%", high=100),
+            Field("share_percent", "concentrate in the mix, by volume", unit="%", high=100),
+            Field("glycol_mass_percent", "glycol in the mix, by mass", unit="%", high=100),
             Field(
                 "glycol", "glycol in it", "choice", options=("none", "ethylene glycol", "propylene glycol", "unknown")
             ),

@@ -68,6 +68,8 @@ class Source:
     evaluated : str
         ``A``: from the data; ``B``: from knowledge.
     note : str
+    of : float, optional
+        Of a gain: what it is a share of, in the result's unit; the reading itself without it.
     """
 
     name: str
@@ -77,6 +79,7 @@ class Source:
     cancels: str = "no"
     evaluated: str = "B"
     note: str = ""
+    of: float | None = None
 
     @property
     def contribution(self) -> float:
@@ -125,7 +128,8 @@ def combine(
 def in_a_comparison(sources: Sequence[Source], reading: float, difference: float) -> list[Source]:
     """The same sources in the difference of two readings that were taken with the same instruments.
 
-    An offset is the same on both sides and drops out; a gain error moves the difference by its own share only; what is
+    An offset is the same on both sides and drops out; a gain error moves the difference by its own share only (of what its own
+    probe differed by, which is at most about the difference); what is
     independent counts on both sides (``√2``). This is ``combine`` with a correlation of +1 for the instrument's part.
 
     Parameters
@@ -138,8 +142,9 @@ def in_a_comparison(sources: Sequence[Source], reading: float, difference: float
         if s.cancels == "yes":
             factor = 0.0
         elif s.cancels == "scales":
-            factor = abs(difference / reading) if reading else 0.0
+            whole = reading if s.of is None else s.of
+            factor = abs(difference / whole) if whole else 0.0
         else:
             factor = float(np.sqrt(2))
-        out.append(Source(s.name, s.u, s.sensitivity * factor, s.df, s.cancels, s.evaluated, s.note))
+        out.append(Source(s.name, s.u, s.sensitivity * factor, s.df, s.cancels, s.evaluated, s.note, s.of))
     return out

@@ -301,7 +301,7 @@ def keep_protocol(
             protocol = Protocol(name=name.strip())
             session.add(protocol)
         protocol.name, protocol.steps = name.strip(), to_plain(steps)
-        protocol.limits = {"die_c": limits.die_c, "coolant_c": limits.coolant_c, "flow_l_h": limits.flow_l_h}
+        protocol.limits = limits.to_plain()
         session.flush()
         return protocol.id
 

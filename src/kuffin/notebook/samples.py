@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -11,11 +13,32 @@ from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.errors import NotebookError
 from kuffin.core.joining import onto
-from kuffin.notebook.entities import Chunk, Run
+from kuffin.notebook.entities import Bench, Candidate, Chunk, Mount, Run, Study
 from kuffin.notebook.store import Notebook
 
 Array = NDArray[np.float64]
 ROWS_A_CHUNK = 4096
+
+
+@dataclass(frozen=True)
+class WallPower:
+    """What was told of power read at the wall: what everything else draws, W, and the supply's efficiency, a share.
+
+    Without it the wall's power stands as it is.
+    """
+
+    idle_w: float = 0.0
+    efficiency: float = 1.0
+
+    def of_part(self, at_wall: Array) -> Array:
+        """The power of the part under test, as far as that is told."""
+        return np.asarray((at_wall - self.idle_w) * self.efficiency, float)
+
+
+def wall_power(settings: Mapping[str, Any]) -> WallPower | None:
+    """What a bench's settings tell of power read at the wall; None where they tell nothing."""
+    idle, percent = settings.get("wall_idle_w"), settings.get("wall_efficiency_percent")
+    return None if not idle and not percent else WallPower(float(idle or 0.0), float(percent or 100.0) / 100)
 
 
 @dataclass(frozen=True)
@@ -27,12 +50,13 @@ class RunData:
     roles: dict[str, str]  # role -> channel name, the first of each role
     units: dict[str, str | None]
     channels: tuple[tuple[str, str | None], ...] = ()  # every channel with its role
+    wall: WallPower | None = None
 
     def between(self, begin_s: float, end_s: float) -> RunData:
         """The samples from a time up to another (without it), on the same clock."""
         a, b = np.searchsorted(self.times, [begin_s, end_s])
         cut = {name: x[a:b] for name, x in self.values.items()}
-        return RunData(self.times[a:b], cut, self.roles, self.units, self.channels)
+        return replace(self, times=self.times[a:b], values=cut)
 
     def role(self, *roles: str) -> Array | None:
         """The channel of the first of these roles that the run has."""
@@ -72,19 +96,24 @@ def read_run(notebook: Notebook, run_id: int) -> RunData:
                 values[free] = onto(times, other_times + other.lag_s, other_values[name])
                 units[free] = other_units[name]
                 channels.append((free, role))
+        bench_id = session.scalar(
+            select(Study.bench_id).join(Candidate).join(Mount).where(Mount.id == run.mount_id)
+        )
+        bench = session.get(Bench, bench_id) if bench_id is not None else None
+        wall = wall_power(bench.settings) if bench is not None else None
     roles: dict[str, str] = {}
     for name, role in channels:
         if role:
             roles.setdefault(role, name)
-    return RunData(times, values, roles, units, tuple(channels))
+    return RunData(times, values, roles, units, tuple(channels), wall)
 
 
-def read_own(notebook: Notebook, run_id: int) -> tuple[dict[str, Array], dict[str, str | None]]:
-    """A log's own values and units by channel, on its own clock: for what must not be brought to another (frame times)."""
+def read_own(notebook: Notebook, run_id: int) -> tuple[Array, dict[str, Array], dict[str, str | None]]:
+    """A log's own times, values and units by channel, on its own clock: for what must not be brought to another (frame times)."""
     with notebook.session() as session:
         run = session.scalars(select(Run).where(Run.id == run_id).options(selectinload(Run.channels))).one()
-        _, values, units, _ = _own(session, run)
-        return values, units
+        times, values, units, _ = _own(session, run)
+        return times, values, units
 
 
 _Own = tuple[Array, dict[str, Array], dict[str, str | None], list[tuple[str, str | None]]]

@@ -195,7 +195,8 @@ class LiveRun:
                 self._finish("the protocol is through")
             elif stage != self._before:
                 self._enter(stage, now)
-            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, roles, self.load_on)
+            newest = [(name, role, values[name]) for name, role in self.bench.roles]
+            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on)
             self._heed(alarms, now)
             self._note_troubles(now)
         stage = self.leader.stage if self.running else None

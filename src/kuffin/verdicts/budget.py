@@ -127,7 +127,7 @@ def _instrument(name: str, said: Accuracy, reading: float, per_unit: float, of_p
     if said.reading_percent:
         half = said.gain_part(reading)
         out.append(
-            Source(f"{name}: gain", half / float(np.sqrt(3)), per_unit, cancels="scales", note=f"{said.reading_percent:g} % of {number(reading, 1)}, over √3")
+            Source(f"{name}: gain", half / float(np.sqrt(3)), per_unit, cancels="scales", note=f"{said.reading_percent:g} % of {number(reading, 1)}, over √3", of=None if of_power else reading * per_unit)
         )  # fmt: skip
     return out
 

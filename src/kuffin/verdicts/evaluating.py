@@ -111,6 +111,7 @@ def evaluate(
         What the recorder wrote down.
     """
     limits = limits or ways.limits
+    data = replace(data, values={n: np.where(np.isfinite(x), x, np.nan) for n, x in data.values.items()})
     stretches: list[Stretch] = []
     problem = ""
     if ways.condition is not None:
@@ -220,7 +221,7 @@ def evaluate_stretch(
             part = values[inside & np.isfinite(values)]
             if part.size:
                 means[name] = (float(part.mean()), float(part.std()))
-    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None, by == "clock")
+    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None, by == "clock", data.wall is not None)
     found = check_run(
         seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits or Limits()
     )

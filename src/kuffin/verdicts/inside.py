@@ -80,7 +80,7 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
     whole, problems = whole_fits(signals(data, list(data.channels)), seen)
     balance, why = heat_balance(seen, ways.of(study, run.mount.candidate))
-    frames, frame_problem = _frames(notebook, run)
+    frames, frame_problem = _frames(notebook, run, seen)
     loaded, window = seen.loaded(), seen.windowed()
     die, clock = seen.die(), seen.get("clock")
     parts = seen.names("die", "hot_spot", "memory", "regulator")
@@ -115,19 +115,22 @@ def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
     return tuple(out)
 
 
-def _frames(notebook: Notebook, run: Run) -> tuple[dict[str, FrameRates], str]:
-    """Frame rates of the run and of logs joined to it that hold frame times."""
+def _frames(notebook: Notebook, run: Run, seen: Recorded) -> tuple[dict[str, FrameRates], str]:
+    """Frame rates of the run and of logs joined to it that hold frame times: over the load, where one is known."""
     out: dict[str, FrameRates] = {}
     problem = ""
     for log in (run, *run.mount.joined_to(run.id)):
         names = [c.name for c in log.channels if is_frame_time(c.name, c.unit)]
         if not names:
             continue
-        values, units = read_own(notebook, log.id)
+        times, values, units = read_own(notebook, log.id)
+        times = times + (log.lag_s if log is not run else 0.0)
+        begin = seen.load_start_s
+        under_load = np.isfinite(times) if begin is None else (times >= begin) & (times <= seen.load_end_s)
         for name in names:
             scale = {"s": 1000.0, "µs": 0.001, "us": 0.001}.get(units.get(name) or "ms", 1.0)
             try:
-                out[f"{name} ({log.source})" if log.source else name] = frame_rates(values[name] * scale)
+                out[f"{name} ({log.source})" if log.source else name] = frame_rates(values[name][under_load] * scale)
             except TraceError as error:
                 problem = f"{name}: {error}"
     return out, problem

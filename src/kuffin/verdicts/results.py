@@ -9,12 +9,13 @@ from dataclasses import asdict
 from sqlalchemy import select
 from sqlalchemy.dialects.sqlite import insert
 
-from kuffin.core.findings import Limits
+from kuffin.core.errors import KuffinError
+from kuffin.core.findings import DOUBT, Finding, Limits
 from kuffin.core.protocol import to_plain
 from kuffin.notebook.entities import Reading, Run, Study
-from kuffin.notebook.samples import RunData, read_run
+from kuffin.notebook.samples import RunData, read_run, wall_power
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.evaluating import evaluate, school_of
+from kuffin.verdicts.evaluating import TRACES, evaluate, school_of
 from kuffin.verdicts.leading import WAITING
 from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
@@ -35,6 +36,7 @@ def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
         "steps": to_plain(ways.steps) if ways.condition is not None else None,
         "condition": ways.condition,
         "school": school_of(study).key,
+        "wall": None if ways.bench is None or (wall := wall_power(ways.bench.settings)) is None else asdict(wall),
         "clock": None if (clock := clock_window(ways.steps)) is None else asdict(clock),
         "tolerance": study.tolerance_k,
         "test": study.under_test,
@@ -53,7 +55,10 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
         if kept is not None:
             return from_json(kept.values)
     stages = stages_of(run) if ways.condition is not None else []
-    found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages)
+    try:
+        found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages)
+    except Exception as error:  # whatever it is, one bad run never takes the others' verdict away
+        return unreadable(error)
     if not notebook.read_only:
         with notebook.session() as session:
             # two judgements may come to the same result at once; either serves
@@ -61,6 +66,14 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
             session.execute(row.on_conflict_do_nothing())
             session.commit()
     return found
+
+
+def unreadable(error: Exception) -> RunResult:
+    """The result of a run that could not be worked out; it is not kept, so that it is tried again."""
+    own = isinstance(error, KuffinError)
+    said = str(error) if own else f"it cannot be worked out ({type(error).__name__}: {error})"
+    problems = dict.fromkeys((*TRACES, *(f"{t}_whole" for t in TRACES)), said)
+    return RunResult({}, problems, {}, None, {}, findings=(Finding("unreadable", f"cannot be judged: {said}", DOUBT),))
 
 
 def stages_of(run: Run) -> list[tuple[float, int]]:

@@ -42,7 +42,7 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
     """Pick the signals.
 
     The coolant is the block's inlet where there is a probe there; the air is the mean of the probes at the radiator's
-    intake, else the room; several dies (cores, probes in a heater's face) count as their mean.
+    intake, else the room; power at the wall serves where there is no other, less what the bench says it holds besides; several dies (cores, probes in a heater's face) count as their mean.
 
     Parameters
     ----------
@@ -62,6 +62,11 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
                 return data.values[found[0]]
         return None
 
+    power = pick("power", ("power",))
+    if power is None:
+        power = pick("power", ("wall_power",))
+        if power is not None and data.wall is not None:
+            power = data.wall.of_part(power)
     die = pick("die", ("die", "hot_spot"), mean=True)
     there = {role for _, role in roles}
     further = {part: pick(part, (part,), mean=True) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
@@ -70,7 +75,7 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
         die,
         pick("coolant", COOLANT_ROLES),
         pick("air", AIR_ROLES, mean=True),
-        pick("power", ("power", "wall_power")),
+        power,
         names,
         {part: x for part, x in further.items() if x is not None},
     )

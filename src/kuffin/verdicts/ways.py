@@ -6,9 +6,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from kuffin.core.conditions import main_condition
-from kuffin.core.coolanttable import SHARES_PERCENT, TABLE
+from kuffin.core.coolanttable import TABLE
 from kuffin.core.findings import Limits
-from kuffin.core.heatbalance import Mix
+from kuffin.core.heatbalance import Mix, mass_percent
 from kuffin.core.protocol import Step, from_plain
 from kuffin.core.uncertainty import Accuracy
 from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Study
@@ -67,10 +67,14 @@ class Ways:
         """The thresholds for one candidate's runs, with the coolant that they are run with."""
         coolant = parts_of(study, candidate, self.bench, self.shelf).get("coolant")
         glycol = str(coolant.fields.get("glycol") or "none") if coolant is not None else "none"
-        share = coolant.fields.get("share_percent") if coolant is not None else None
-        if glycol not in TABLE or not share:
+        if coolant is None or glycol not in TABLE:
             return self.limits
-        return replace(self.limits, mix=Mix(glycol, min(float(share), float(SHARES_PERCENT[-1]))))
+        by_mass, by_volume = (coolant.fields.get(k) for k in ("glycol_mass_percent", "share_percent"))
+        if not by_mass and not by_volume:
+            return self.limits
+        # what heat needs is the share by mass; mixing is done by volume
+        share = float(by_mass) if by_mass else mass_percent(glycol, float(by_volume or 0.0))
+        return replace(self.limits, mix=Mix(glycol, share))
 
 
 def ways_of(notebook: Notebook, study: Study) -> Ways:

@@ -19,6 +19,7 @@ def check_run(run: Recorded, main: Settled | None, problem: str, limits: Limits)
     """
     found = [
         *settling.settled(run, main, problem),
+        *settling.which_plateau(main),
         *air.uphill(run),
         *sensors.stuck(run),
         *sensors.out_of_range(run),
@@ -37,6 +38,7 @@ def check_run(run: Recorded, main: Settled | None, problem: str, limits: Limits)
         *running.throttled(run, limits),
         *running.power_drifts(run, limits),
         *running.sags(run, limits),
+        *running.at_the_wall(run),
     ]
     stuck = {n for f in found if f.kind == "stuck" for n in f.channels}
     upside_down = any(f.kind == "swapped" for f in found)

@@ -41,6 +41,8 @@ class Recorded:
         Whether the window was set by a person or by the clock.
     by_clock : bool
         Whether it was the protocol's clock, the same for all mounts.
+    wall_told : bool
+        Whether it is known what power at the wall holds besides the part's.
     """
 
     times: Array
@@ -50,6 +52,7 @@ class Recorded:
     window_s: tuple[float, float] | None = None
     by_hand: bool = False
     by_clock: bool = False
+    wall_told: bool = False
     _clean: dict[str, Array] = field(default_factory=dict, repr=False, compare=False)
 
     @property

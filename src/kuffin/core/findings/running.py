@@ -74,6 +74,17 @@ def sags(run: Recorded, limits: Limits) -> list[Finding]:
     return out
 
 
+def at_the_wall(run: Recorded) -> list[Finding]:
+    """Power that is read at the wall only: what the supply loses and everything else draws is then in "per watt"."""
+    if run.get("power") is not None or run.get("wall_power") is None or run.wall_told:
+        return []
+    said = (
+        "power is read at the wall: per watt then divides by what the supply loses and all the rest draws too, and differences "
+        "come out too small"
+    )
+    return [Finding("wall power", said, REMARK, channels=tuple(n for n in (run.name("wall_power"),) if n))]
+
+
 def heat_balance(run: Recorded, limits: Limits) -> tuple[HeatBalance | None, str]:
     """The heat balance of a run's window; or None, and why there is none."""
     inside = run.windowed()

@@ -37,6 +37,13 @@ def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
     return [Finding("not settled", said, DOUBT, span, value=abs(main.still_to_go), limit=limit, unit="K")]
 
 
+def which_plateau(main: Settled | None) -> list[Finding]:
+    """Which level is judged, where that is not plainly the one that a warm-up leads to."""
+    if main is None or not main.notes:
+        return []
+    return [Finding("plateau", "; ".join(main.notes), REMARK, main.window_s)]
+
+
 def stepped(run: Recorded) -> list[Finding]:
     """A change of state that settling found within the run."""
     for key, said in (("coolant_over_air", "coolant over air"), ("die_over_coolant", "die over coolant")):
