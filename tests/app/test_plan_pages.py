@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import datetime as dt
 from collections.abc import Callable
+from dataclasses import replace
 from pathlib import Path
 
 import pytest
@@ -13,12 +14,15 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLineEdit
 
 from kuffin.app.window import MainWindow
-from kuffin.core.design import plan_mounts
+from kuffin.core.design import planned_power
+from kuffin.core.limits import Limits, Newest, Watch
+from kuffin.core.looks import look_confidences, usual_looks
 from kuffin.core.order import fairness
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
+from kuffin.notebook.entities import Protocol
 from kuffin.verdicts.planning import order_of, slots_of
-from tests.app.driving import choose, press, type_in, with_dialog, write_cell
+from tests.app.driving import choose, give, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]
 
@@ -132,11 +136,17 @@ class TestHowMany:
         planning.set_plan(notebook, study.id, "assume", spread_k=0.5, difference_k=1.0, power=0.8)
         plan.state.refresh()
         at_rest()
-        wanted = plan_mounts(4, 0.5, 1.0, 0.8, 0.95, False)
-        assert page._wanted == wanted.mounts
+        # the fewest whose last look, in rounds, has that chance
+        wanted = next(
+            n
+            for n in range(2, 20)
+            if planned_power(n, 4, 0.5, 1.0, look_confidences(usual_looks(n), n, n, 0.95)[-1][1], rounds=True).power
+            >= 0.8
+        )
+        assert page._wanted == wanted
         press(page, page._use.text())
         at_rest()
-        assert plan.state.study is not None and plan.state.study.planned_rounds == wanted.mounts
+        assert plan.state.study is not None and plan.state.study.planned_rounds == wanted
 
     def test_the_scatter_is_learnt_from_the_mounts_and_said_to_be(self, plan: MainWindow) -> None:
         page = plan.plan.mounts
@@ -263,6 +273,39 @@ class TestTheProtocol:
         from PySide6.QtWidgets import QLabel
 
         assert any("no safety device" in label.text() for label in plan.plan.protocol.findChildren(QLabel))
+
+    LIMITS = (
+        ("die", "88", "die_c", [("Die", "die", 89.0)], "the die is at 89 °C"),
+        ("coolant", "47", "coolant_c", [("Out", "coolant_out", 48.0)], "the coolant is at 48 °C"),
+        ("flow", "70", "flow_l_h", [("Flow", "flow", 60.0)], "the flow has fallen to 60 L/h"),
+        ("pump", "1600", "pump_rpm", [("Pump", "pump", 900.0)], "the pump has fallen to 900 rpm"),
+        ("rise", "2.5", "rise_k_min", [("In", "coolant_in", 30.0)], "the coolant rises by"),
+        ("leak", "", "leak", [("Leak", "leak", 1.0)], "the leak sensor answers"),
+    )
+
+    @pytest.mark.parametrize(("box", "written", "key", "newest", "says"), LIMITS)
+    def test_each_limit_goes_from_the_form_through_the_notebook_to_the_alarm(
+        self, plan: MainWindow, at_rest: Wait, box: str, written: str, key: str, newest: list[Newest], says: str
+    ) -> None:
+        page = plan.plan.protocol
+        plan.plan.go("protocol")
+        if written:
+            give(getattr(page, box), written)
+        else:
+            page.leak.click()
+            at_rest()
+            page.leak.click()
+        at_rest()
+        assert plan.state.notebook is not None and plan.state.study is not None
+        with plan.state.notebook.session() as session:
+            kept = Limits.from_plain(session.get_one(Protocol, plan.state.study.protocol_id).limits)
+        assert getattr(kept, key) == (float(written) if written else True)
+        watch = Watch(replace(Limits(None, None, leak=False), **{key: getattr(kept, key)}))
+        found = []
+        for t in range(60):
+            now = [(n, r, v + (0.1 * t if key == "rise_k_min" else 0.0)) for n, r, v in newest]
+            found += [a for a in watch.look(float(t), now, True) if a.stop]
+        assert found and says in found[0].sentence
 
 
 class TestWhen:

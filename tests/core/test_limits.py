@@ -17,7 +17,9 @@ def course(
 ) -> list[tuple[float, Alarm]]:
     found = []
     for i, values in enumerate(rows):
-        found += [(i * every_s, a) for a in watch.look(i * every_s, [(role, role, v) for role, v in values.items()], loaded)]
+        found += [
+            (i * every_s, a) for a in watch.look(i * every_s, [(role, role, v) for role, v in values.items()], loaded)
+        ]
     return found
 
 
@@ -84,9 +86,7 @@ def test_a_die_that_goes_silent_under_load_is_said() -> None:
         (("a", "leak", 0.0), ("b", "leak", 1.0), "the leak sensor answers"),
     ],
 )
-def test_no_channel_hides_behind_another(
-    cool: tuple[str, str, float], hot: tuple[str, str, float], says: str
-) -> None:
+def test_no_channel_hides_behind_another(cool: tuple[str, str, float], hot: tuple[str, str, float], says: str) -> None:
     """Two dies at 60 and 99 °C, limit 90: the worst counts, in whichever order they come."""
     for rows in ([cool, hot], [hot, cool]):
         watch = Watch(ALL)

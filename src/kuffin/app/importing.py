@@ -13,6 +13,8 @@ from kuffin.app.jobs import Task
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
 from kuffin.notebook import edits
+from kuffin.verdicts.evaluating import school_of
+from kuffin.verdicts.signals import lacking
 
 
 class Importer(QObject):
@@ -72,7 +74,8 @@ class Importer(QObject):
             for t in tables
         ]
         logs.sort(key=lambda log: (log.candidate, log.round or 99, log.table.start or "", log.table.file))
-        self.dialog = ImportLogs(logs, problems, names, self._window)
+        school = school_of(study)
+        self.dialog = ImportLogs(logs, problems, names, self._window, lambda roles: lacking(school, roles))
         self.dialog.accepted.connect(lambda: self._add(logs))
         self.dialog.setModal(True)
         self.dialog.show()

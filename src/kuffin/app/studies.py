@@ -139,9 +139,7 @@ class Studies(QObject):
             return
         dialog = Channels(run, self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
-            for name, role in dialog.roles().items():
-                if any(c.name == name and c.role != role for c in run.channels):
-                    self._state.attempt(edits.set_role, notebook, run_id, name, role)
+            self._state.attempt(edits.set_roles, notebook, run_id, dialog.roles(), dialog.alike.isChecked())
 
     def write_out(self, what: str, ending: str) -> None:
         """Ask for a name and write readings, verdicts or a picture."""

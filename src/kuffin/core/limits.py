@@ -201,7 +201,9 @@ class Watch:
             name = max(silent, key=lambda n: silent[n])
             which = f"die ({name})" if len(self._seen) > 1 else "die"
             found.append(
-                Alarm("silent", False, f"the {which} has said nothing for {silent[name]:.0f} s: its limit is not watched")
+                Alarm(
+                    "silent", False, f"the {which} has said nothing for {silent[name]:.0f} s: its limit is not watched"
+                )
             )
         return found
 

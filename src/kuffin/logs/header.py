@@ -126,9 +126,18 @@ def unique_names(names: Sequence[str]) -> list[str]:
     return out
 
 
+def without_brackets(cell: str) -> str:
+    """A unit without the brackets round it; those within it stay: ``[dB(A)]`` is ``dB(A)``."""
+    text = cell.strip()
+    pairs = {"[": "]", "(": ")", "{": "}"}
+    while len(text) > 1 and pairs.get(text[0]) == text[-1]:
+        text = text[1:-1].strip()
+    return text
+
+
 def is_unit_row(cells: Sequence[str]) -> bool:
     """Whether a row gives the units of the columns."""
-    filled = [c.strip().strip("[](){}") for c in cells if c.strip().strip("[](){}-")]
+    filled = [without_brackets(c) for c in cells if without_brackets(c).strip("-")]
     if not filled:
         return False
     known = sum(parse_unit(c) is not None or bool(re.fullmatch(r"(?i)[hmsydt:.\-/ f]{2,}", c)) for c in filled)

@@ -6,7 +6,7 @@ import io
 import re
 import warnings
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from pathlib import Path
 from typing import Any
 
@@ -19,9 +19,9 @@ from kuffin.logs.clock import clock_kind, running
 from kuffin.logs.clockfind import ClockChoice, find_clock, read_clock
 from kuffin.logs.columns import ColumnBuilder
 from kuffin.logs.encoding import load_text
-from kuffin.logs.header import ColumnName, is_unit_row, split_names, unique_names
+from kuffin.logs.header import ColumnName, is_unit_row, split_names, unique_names, without_brackets
 from kuffin.logs.layout import SAMPLE_LINES, Layout, is_value, sniff, split_line
-from kuffin.logs.roles import guess_role
+from kuffin.logs.roles import guess_role, is_summary
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.logs.values import MISSING, is_missing
 
@@ -63,11 +63,11 @@ def read_log(path: Path | str, progress: Progress | None = None, month_first: bo
     """
     path = Path(path)
     decoded = load_text(path)
-    data = decoded.data
+    data = one_line_each(decoded.data)
     layout = sniff(_first_lines(data), path.name)
     names = split_names(layout.header)
     names = [
-        ColumnName(n.name, n.unit or (u.strip("[](){}") or None)) for n, u in zip(names, layout.units, strict=True)
+        ColumnName(n.name, n.unit or (without_brackets(u) or None)) for n, u in zip(names, layout.units, strict=True)
     ]
     choice = find_clock(names, layout.sample, layout.decimal)
     if choice is None:
@@ -87,6 +87,58 @@ def read_log(path: Path | str, progress: Progress | None = None, month_first: bo
     table.delimiter = " " if delimiter.strip(" ") == "" else delimiter
     table.warnings = [*decoded.warnings, *layout.warnings, *table.warnings]
     return table
+
+
+_HEAD_LINES = 60
+
+
+def one_line_each(data: bytes) -> bytes:
+    """Bring header cells that hold line breaks within quotes to one line; the lines that this frees stay, empty, so that line
+    numbers are those of the file.
+
+    A quote counts where a cell begins with it and it is closed within a few lines; a lone inch mark breaks nothing.
+    """
+    end = 0
+    for _ in range(_HEAD_LINES):
+        end = data.find(b"\n", end) + 1
+        if not end:
+            end = len(data)
+            break
+    head = data[:end]
+    if b'"' not in head:
+        return data
+
+    out: list[bytes] = []
+    lines = head.split(b"\n")
+    i = 0
+    while i < len(lines):
+        line, more = lines[i], 0
+        while _open_quote(line) and more < 8 and i + more + 1 < len(lines):
+            more += 1
+            line = line + b" " + lines[i + more].strip()
+        if more and _open_quote(line):  # never closed: it is no quote
+            line, more = lines[i], 0
+        out += [line, *([b""] * more)]
+        i += more + 1
+    return b"\n".join(out) + data[end:]
+
+
+def _open_quote(line: bytes) -> bool:
+    """Whether a line ends within a quoted cell; a doubled quote within one is a quote."""
+    inside, fresh, at = False, True, 0
+    while at < len(line):
+        sign = line[at]
+        if sign == 34 and inside:
+            if line[at + 1 : at + 2] == b'"':
+                at += 1
+            else:
+                inside = False
+        elif sign == 34 and fresh:
+            inside = True
+        if not inside:
+            fresh = sign in b",;\t|" or (fresh and sign == 32)
+        at += 1
+    return inside
 
 
 def _first_lines(data: bytes) -> list[str]:
@@ -245,6 +297,10 @@ def _assemble(
         if not np.isfinite(values).any():
             continue
         channels.append(LogChannel(unique[j], unit, quantity, guess_role(unique[j], quantity, unit), values, written))
+    plain = {c.role for c in channels if not is_summary(c.name)}
+    for i, c in enumerate(channels):
+        if c.role in plain and is_summary(c.name):  # the largest of the cores is none of them
+            channels[i] = replace(c, role=None)
     if not channels:
         raise LogError(f"{name}: it has a clock but no column of numbers beside it")
     preview = [

@@ -83,6 +83,14 @@ _DIE = {
 _WALL = {"wall", "mains", "socket", "plug", "system"}
 
 
+_SUMMARIES = {"max", "maximum", "min", "minimum", "avg", "average", "mean", "hottest", "coolest", "highest", "lowest"}
+
+
+def is_summary(name: str) -> bool:
+    """Whether a channel is made of others, by its name: the largest, the smallest, the mean of them."""
+    return bool(_SUMMARIES & set(re.split(r"[^a-z]+", re.sub(r"(?<=[a-z])(?=[A-Z])", " ", name).lower())))
+
+
 def guess_role(name: str, quantity: str, unit: str | None) -> str | None:
     """Guess a channel's role.
 

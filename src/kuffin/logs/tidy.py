@@ -89,10 +89,9 @@ def mount_values(
     adjust_at = [table.find(a) for a in adjust]
     blank, groups = 0, {}  # type: ignore[var-annotated]
     for number, row in enumerate(table.rows, 2):
-        needed = [row[j] for j in (y_at, by_at, *adjust_at)] + [
-            row[j] for j in (unit_at, sample_at, round_at) if j is not None
-        ]
-        if any(is_missing(c) for c in needed):
+        # “none”, “NA” and “-” stand for no number; as names of things they are names
+        names = [row[j] for j in (by_at, unit_at, sample_at, round_at) if j is not None]
+        if any(is_missing(row[j]) for j in (y_at, *adjust_at)) or not all(names):
             blank += 1
             continue
         numbers = []

@@ -6,6 +6,7 @@ from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+import numpy as np
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
@@ -26,7 +27,7 @@ from kuffin.notebook.entities import (
     Window,
     now_text,
 )
-from kuffin.notebook.samples import write_chunks
+from kuffin.notebook.samples import own_samples, write_chunks
 from kuffin.notebook.store import Notebook
 
 
@@ -199,6 +200,12 @@ def add_log(
 
 def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     table = new.table
+    twin = _twin(session, study_id, table) if new.closed else None
+    if twin is not None:
+        raise NotebookError(
+            f"{table.file} is in this study already, sample by sample, as {twin}: one recording is one mount. Choose another log, "
+            "or put that one into the bin first"
+        )
     mount_id = new.mount_id if new.mount_id is not None else _mount_for(session, study_id, new)
     run = Run(
         mount_id=mount_id,
@@ -219,6 +226,32 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     if new.roles is not None:
         _remember(session, new.shape or table.shape_key, chosen, dict(new.units or {}))
     return run.id
+
+
+def _twin(session: Session, study_id: int, table: LogTable) -> str | None:
+    """The run of a study that holds the very samples of a log, whatever its file or channels are called; None: it is new."""
+    alike = session.scalars(
+        select(Run)
+        .join(Mount)
+        .join(Candidate)
+        .where(
+            Candidate.study_id == study_id,
+            Candidate.binned_at.is_(None),
+            Mount.binned_at.is_(None),
+            Run.binned_at.is_(None),
+            Run.rows == table.rows,
+        )
+        .options(selectinload(Run.mount).selectinload(Mount.candidate), selectinload(Run.channels))
+    ).all()
+    for run in alike:
+        if abs(run.duration_s - table.duration_s) > 1e-6:
+            continue
+        _, values, _, _ = own_samples(session, run)
+        same = sum(any(np.array_equal(c.values, v, equal_nan=True) for v in values.values()) for c in table.channels)
+        # a channel that stands still says nothing; most of the others must be there
+        if same and same >= 0.8 * min(len(table.channels), len(values)):
+            return f"{run.mount.candidate.name}, round {run.mount.round}"
+    return None
 
 
 def _mount_for(session: Session, study_id: int, new: NewRun) -> int:
@@ -297,11 +330,39 @@ def set_window(notebook: Notebook, run_id: int, span: tuple[float, float] | None
             session.add(Window(run_id=run_id, begin_s=float(span[0]), end_s=float(span[1])))
 
 
+def set_roles(notebook: Notebook, run_id: int, roles: MappingType[str, str | None], alike: bool = False) -> int:
+    """Say what a run's channels are, all in one edit; returns in how many runs something changed.
+
+    Parameters
+    ----------
+    alike : bool
+        Also in the study's other runs with the same channels; what is said is then remembered for logs to come.
+    """
+    with notebook.edit("say what the channels are") as session:
+        run = session.get_one(Run, run_id)
+        runs = [run]
+        if alike:
+            names = {(c.name, c.unit) for c in run.channels}
+            others = session.scalars(
+                select(Run)
+                .join(Mount)
+                .join(Candidate)
+                .where(Candidate.study_id == run.mount.candidate.study_id, Run.id != run_id, Run.binned_at.is_(None))
+                .options(selectinload(Run.channels))
+            )
+            runs += [r for r in others if {(c.name, c.unit) for c in r.channels} == names]
+        changed = 0
+        for each in runs:
+            before = [c.role for c in each.channels]
+            for channel in each.channels:
+                channel.role = roles.get(channel.name, channel.role)
+            changed += before != [c.role for c in each.channels]
+        return changed
+
+
 def set_role(notebook: Notebook, run_id: int, channel: str, role: str | None) -> None:
-    """Say what a channel is."""
-    with notebook.edit(f"change what {channel} is") as session:
-        found = session.scalars(select(Channel).where(Channel.run_id == run_id, Channel.name == channel)).one()
-        found.role = role
+    """Say what one channel of a run is."""
+    set_roles(notebook, run_id, {channel: role})
 
 
 def to_bin(notebook: Notebook, kind: type[Binnable], item_id: int, label: str) -> None:

@@ -87,18 +87,16 @@ def read_run(notebook: Notebook, run_id: int) -> RunData:
         run = session.scalars(select(Run).where(Run.id == run_id).options(selectinload(Run.channels))).first()
         if run is None:
             raise NotebookError("this run is no longer in the notebook")
-        times, values, units, channels = _own(session, run)
+        times, values, units, channels = own_samples(session, run)
         further = select(Run).where(Run.joins_id == run_id, Run.binned_at.is_(None)).options(selectinload(Run.channels))
         for other in session.scalars(further.order_by(Run.id)):
-            other_times, other_values, other_units, other_channels = _own(session, other)
+            other_times, other_values, other_units, other_channels = own_samples(session, other)
             for name, role in other_channels:
                 free = name if name not in values else f"{name} ({other.source or 'second log'})"
                 values[free] = onto(times, other_times + other.lag_s, other_values[name])
                 units[free] = other_units[name]
                 channels.append((free, role))
-        bench_id = session.scalar(
-            select(Study.bench_id).join(Candidate).join(Mount).where(Mount.id == run.mount_id)
-        )
+        bench_id = session.scalar(select(Study.bench_id).join(Candidate).join(Mount).where(Mount.id == run.mount_id))
         bench = session.get(Bench, bench_id) if bench_id is not None else None
         wall = wall_power(bench.settings) if bench is not None else None
     roles: dict[str, str] = {}
@@ -112,14 +110,14 @@ def read_own(notebook: Notebook, run_id: int) -> tuple[Array, dict[str, Array], 
     """A log's own times, values and units by channel, on its own clock: for what must not be brought to another (frame times)."""
     with notebook.session() as session:
         run = session.scalars(select(Run).where(Run.id == run_id).options(selectinload(Run.channels))).one()
-        times, values, units, _ = _own(session, run)
+        times, values, units, _ = own_samples(session, run)
         return times, values, units
 
 
 _Own = tuple[Array, dict[str, Array], dict[str, str | None], list[tuple[str, str | None]]]
 
 
-def _own(session: Session, run: Run) -> _Own:
+def own_samples(session: Session, run: Run) -> _Own:
     """A run's own times, values, units and channels with their roles."""
     chunks = session.execute(
         select(Chunk.rows, Chunk.columns, Chunk.data).where(Chunk.run_id == run.id).order_by(Chunk.sequence)

@@ -221,7 +221,9 @@ def evaluate_stretch(
             part = values[inside & np.isfinite(values)]
             if part.size:
                 means[name] = (float(part.mean()), float(part.std()))
-    seen = Recorded(data.times, data.values, data.channels, traces, span, window is not None, by == "clock", data.wall is not None)
+    seen = Recorded(
+        data.times, data.values, data.channels, traces, span, window is not None, by == "clock", data.wall is not None
+    )
     found = check_run(
         seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits or Limits()
     )

@@ -13,7 +13,7 @@ from kuffin.core.settle import Settled
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading, SchoolResult, scope
 from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import digits_for, number, pair_sentence, span
+from kuffin.verdicts.words import digits_for, joined, number, pair_sentence, span
 
 
 @dataclass(frozen=True)
@@ -165,13 +165,7 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
                 f"points to, f, with its wider interval",
             )
         )
-    lines.append(
-        (
-            "Half-width",
-            f"95 %: the window's mean with the autocorrelation of its samples, the tolerance's quarter, "
-            f"and a third of the correction: ± {number(t.u95, fine)} {unit}",
-        )
-    )
+    lines.append(("Half-width", f"95 %: {_half_width(t)}: ± {number(t.u95, fine)} {unit}"))
     if t.spikes:
         lines.append(("Spikes", f"{t.spikes} of {t.samples} samples were marked and left out of means"))
     if school.per_watt:
@@ -191,6 +185,28 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
             )
         )
     return lines
+
+
+def _half_width(t: Settled) -> str:
+    """What a reading's half-width is made of, which differs with how it was read."""
+    if not t.by_hand and not t.settled:
+        parts = [
+            "what the fit leaves open about f",
+            "0.15 of what is still to go",
+            "a hundredth of the warm-up",
+            "the tolerance's quarter",
+        ]
+    else:
+        parts = ["the window's mean with the autocorrelation of its samples", "the tolerance's quarter"]
+        if not t.by_hand and not t.fast:
+            parts.append("what a second, slower part could still add")
+        if not t.by_hand and t.left_in_window:
+            parts.append("a third of the warm-up that was taken off")
+        elif t.by_hand and t.left_in_window:
+            parts.append("all of the warm-up left in it, which a window set by hand keeps")
+    if t.rounding_u:
+        parts.append("the steps of coarse sensors")
+    return joined(parts)
 
 
 def _whole_lines(v: StudyVerdict, school: School, result: RunResult) -> list[tuple[str, str]]:

@@ -2,12 +2,17 @@
 
 from __future__ import annotations
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
 
 from kuffin.app.dialogs.incoming import role_box
 from kuffin.app.widgets.bits import text
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Run
+
+HOW_ROLES_COUNT = (
+    "Several dies, and several air probes, count as their mean, and limits watch the hottest; of every other role the first channel "
+    "is used. A channel that is the largest or the mean of others needs no role."
+)
 
 
 class Channels(QDialog):
@@ -31,13 +36,14 @@ class Channels(QDialog):
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
         scroll.setWidget(inner)
+        self.alike = QCheckBox("for all logs of this study with these columns")
+        self.alike.setChecked(True)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
-        layout.addWidget(
-            text("The first channel of a role is used; air is the mean of all probes at the radiator.", style="small")
-        )
+        layout.addWidget(text(HOW_ROLES_COUNT, style="small"))
+        layout.addWidget(self.alike)
         layout.addWidget(scroll, 1)
         layout.addWidget(buttons)
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Collection
+
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
     QAbstractItemView,
@@ -20,19 +22,28 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.dialogs.channels import HOW_ROLES_COUNT
 from kuffin.app.dialogs.incoming import Incoming, role_box, unit_box
 from kuffin.app.widgets.bits import rule, text
 from kuffin.core.units import shown
 from kuffin.logs.table import LogChannel, LogTable
+from kuffin.verdicts.words import joined
 
 
 class ImportLogs(QDialog):
     """Shows the logs one by one; nothing is added before the person says so."""
 
     def __init__(
-        self, logs: list[Incoming], problems: list[str], candidates: list[str], parent: QWidget | None = None
+        self,
+        logs: list[Incoming],
+        problems: list[str],
+        candidates: list[str],
+        parent: QWidget | None = None,
+        lacking: Callable[[Collection[str | None]], list[str]] | None = None,
     ) -> None:
+        """`lacking` says in words what the study's school needs and channels of given roles do not give."""
         super().__init__(parent)
+        self._lacking = lacking
         self.logs = logs
         self.setWindowTitle("Add logs")
         self.resize(1080, 690)
@@ -97,7 +108,8 @@ class ImportLogs(QDialog):
         right.addWidget(self._warnings)
         right.addWidget(
             text(
-                "Units and roles are guesses. Change what is wrong; it is remembered for logs with the same columns.",
+                "Units and roles are guesses. Change what is wrong; it is remembered for logs with the same columns. "
+                + HOW_ROLES_COUNT,
                 style="small",
             )
         )
@@ -146,10 +158,21 @@ class ImportLogs(QDialog):
             f"{t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · {t.encoding}, "
             f"delimiter {delimiter}, decimal {decimal}" + (" · roles as you chose before" if log.remembered else "")
         )
-        self._warnings.setText(" · ".join(t.warnings))
-        self._warnings.setVisible(bool(t.warnings))
+        self._say_warnings()
         self._fill_channels(log)
         self._fill_preview(t)
+
+    def _say_warnings(self) -> None:
+        """What the file's reader noticed of the log that is shown, and what its roles cannot be or lack."""
+        log = self._current()
+        said = [] if log is None else [*log.table.warnings, *log.doubts()]
+        lacks = [] if log is None or self._lacking is None else self._lacking(log.roles.values())
+        if lacks:
+            said.append(
+                f"the study's verdict needs {joined(lacks)}: give a channel that role, or this mount cannot be read"
+            )
+        self._warnings.setText(" · ".join(said))
+        self._warnings.setVisible(bool(said))
 
     def _fill_channels(self, log: Incoming) -> None:
 
@@ -241,15 +264,23 @@ class ImportLogs(QDialog):
             self._label_all()
 
     def _label_all(self) -> None:
-        lacking = 0
+        lacking, doubtful = 0, 0
         for i, log in enumerate(self.logs):
             where = f"{log.candidate}, round {log.round or 'next'}" if log.candidate else "belongs to: ?"
             lacking += not log.candidate
+            lacks = self._lacking(log.roles.values()) if self._lacking is not None else []
+            if lacks or log.doubts():
+                doubtful += 1
+                where += f"\n! lacks {joined(lacks)}" if lacks else "\n! look at its roles"
             item = self._list.item(i)
             if item is not None:
                 item.setText(f"{log.table.file}\n{where}")
-        self._missing.setText(
-            f"{lacking} log{'s' if lacking != 1 else ''} still without a candidate" if lacking else ""
-        )
+        parts = [f"{lacking} log{'s' if lacking != 1 else ''} still without a candidate"] if lacking else []
+        if doubtful:
+            parts.append(
+                f"{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings that cannot be"
+            )
+        self._missing.setText(". ".join(parts))
+        self._say_warnings()
         self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
         self._add.setEnabled(lacking == 0 and bool(self.logs))

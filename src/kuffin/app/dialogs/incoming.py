@@ -5,8 +5,11 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from pathlib import Path
 
+import numpy as np
 from PySide6.QtWidgets import QComboBox
 
+from kuffin.core.findings.sensors import PLAUSIBLE
+from kuffin.core.units import shown
 from kuffin.logs.guess import guess_candidate, guess_round
 from kuffin.logs.roles import ROLES
 from kuffin.logs.table import LogChannel, LogTable
@@ -76,6 +79,20 @@ class Incoming:
     units: dict[str, str | None] = field(default_factory=dict)
     shape: str = ""
     remembered: bool = False
+
+    def doubts(self) -> list[str]:
+        """Readings that cannot be, as the roles stand: a die at 4,700 °C is none."""
+        out = []
+        for channel in self.table.channels:
+            role = self.roles.get(channel.name)
+            span = PLAUSIBLE.get(role or "")
+            if span is None:
+                continue
+            middle = float(np.nanmedian(channel.values))
+            if not span[0] <= middle <= span[1]:
+                unit = f" {shown(channel.unit)}" if channel.unit else ""
+                out.append(f"“{channel.name}” reads {middle:,.0f}{unit}: that is no {ROLE_WORDS[role or '']}")
+        return out
 
     def set_unit(self, name: str, text: str | None) -> None:
         """Take the person's word for the unit that a column was written in."""

@@ -82,6 +82,13 @@ def at_rest(run: Recorded) -> float | None:
     idle, inside = run.idle(), run.windowed()
     rise_idle, p_idle, p_load = mean_of(coolant - air, idle), mean_of(power, idle), mean_of(power, inside)
     rise_load = settled.value if settled is not None else mean_of(coolant - air, inside)
-    if rise_idle is None or p_idle is None or p_load is None or rise_load is None or p_load < 2 * p_idle or p_load <= max(p_idle, 0.0):
+    if (
+        rise_idle is None
+        or p_idle is None
+        or p_load is None
+        or rise_load is None
+        or p_load < 2 * p_idle
+        or p_load <= max(p_idle, 0.0)
+    ):
         return None
     return rise_idle - (rise_load - rise_idle) / (p_load - p_idle) * p_idle

@@ -16,7 +16,7 @@ Array = NDArray[np.float64]
 _MAIN = {"die", "hot_spot", "coolant_in", "coolant", "coolant_out", "air_in", "power", "flow"}
 # sensors that always flicker a little; a clock or a fan may well stand still
 _FLICKER = {*_MAIN, "room", "memory", "regulator", "coolant", "sound", "pressure"}
-_PLAUSIBLE = {
+PLAUSIBLE = {
     "die": (-20.0, 130.0), "hot_spot": (-20.0, 140.0), "memory": (-20.0, 130.0), "regulator": (-20.0, 160.0),
     "coolant_in": (-25.0, 95.0), "coolant": (-25.0, 95.0), "coolant_out": (-25.0, 95.0),
     "air_in": (-20.0, 60.0), "room": (-20.0, 50.0), "power": (0.0, 3000.0), "wall_power": (0.0, 5000.0),
@@ -125,7 +125,7 @@ def out_of_range(run: Recorded) -> list[Finding]:
     """Channels whose mean under load cannot be."""
     out, loaded = [], run.loaded()
     for name, role in run.roles:
-        low, high = _PLAUSIBLE.get(role or "", (-np.inf, np.inf))
+        low, high = PLAUSIBLE.get(role or "", (-np.inf, np.inf))
         level = mean_of(run.clean(name), loaded)
         if level is not None and not low <= level <= high:
             said = f"{name} reads {number(level, 1)} on average under load; as {(role or '').replace('_', ' ')} it cannot be below {low:g} or above {high:g}"
