@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import os
 import shutil
-import time
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -27,24 +26,12 @@ def own_home(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
 
 
 @pytest.fixture(scope="session")
-def demo_master(tmp_path_factory: pytest.TempPathFactory, worker_id: str) -> Path:
-    """The demo notebook; where tests run side by side, the first makes it and the others wait."""
-    from kuffin.demo.scenario import build_demo
+def demo_master(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """The demo notebook as it ships; `tests/demo/test_shipped.py` holds it against a fresh one."""
+    from kuffin.demo.shipped import unpack_demo
 
-    if worker_id == "master":
-        path = tmp_path_factory.mktemp("demo") / "demo.kuffin"
-        build_demo(path)
-        return path
-    path = tmp_path_factory.getbasetemp().parent / "demo.kuffin"
-    try:
-        os.close(os.open(path.with_suffix(".making"), os.O_CREAT | os.O_EXCL))
-    except FileExistsError:
-        end = time.monotonic() + 300
-        while not path.exists() and time.monotonic() < end:
-            time.sleep(0.2)
-        return path
-    build_demo(path.with_suffix(".part"))
-    path.with_suffix(".part").rename(path)
+    path = tmp_path_factory.mktemp("demo") / "demo.kuffin"
+    unpack_demo(path)
     return path
 
 

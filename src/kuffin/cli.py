@@ -85,6 +85,7 @@ def build_parser() -> argparse.ArgumentParser:
     record.set_defaults(run=commands.record)
 
     demo = choices.add_parser("demo", help="open a fresh copy of the demo notebook")
+    demo.add_argument("--write", metavar="FILE", help="write the demo notebook to a file, without a window")
     demo.set_defaults(run=commands.demo)
     return parser
 

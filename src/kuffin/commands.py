@@ -285,8 +285,17 @@ def record(args: argparse.Namespace) -> None:
     record_run(Path(args.notebook), args.study, args.candidate, args.bench, args.speed, tell)
 
 
-def demo(_args: argparse.Namespace) -> int:
-    """Open a fresh copy of the demo notebook."""
+def demo(args: argparse.Namespace) -> int:
+    """Open a fresh copy of the demo notebook, or write it to a file."""
+    if args.write:
+        from kuffin.demo.shipped import unpack_demo
+
+        target = Path(args.write)
+        if target.exists():
+            raise KuffinError(f"{target} is there already; choose another name")
+        unpack_demo(target)
+        print(f"the demo notebook is written to {target}")
+        return 0
     _need_a_screen()
     from kuffin.app.main import run
 

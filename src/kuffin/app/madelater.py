@@ -66,6 +66,7 @@ class MadeLater:
         desk.inspect_wanted.connect(self.open_mount)
         desk.desk_wanted.connect(self.show_desk)
         desk.practise_wanted.connect(self.practise)
+        desk.escaped.connect(self.working.leave)
         return desk
 
     @cached_property

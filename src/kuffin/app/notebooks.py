@@ -2,14 +2,12 @@
 
 from __future__ import annotations
 
-import shutil
 from collections.abc import Callable
 from pathlib import Path
 
 from PySide6.QtCore import QObject, Signal
 from PySide6.QtWidgets import QFileDialog, QWidget
 
-from kuffin import __version__
 from kuffin.app.dialogs.binview import BinView
 from kuffin.app.jobs import Task
 from kuffin.app.settings import Settings, demo_cache, documents
@@ -32,6 +30,10 @@ class Notebooks(QObject):
 
     def open_path(self, path: str | Path) -> bool:
         """Open a notebook; what goes wrong is said in the strip."""
+        now = self._state.notebook
+        if now is not None and now.path.exists() and Path(path).exists() and now.path.samefile(path):
+            self.said.emit(f"{now.path.name} is the notebook that is open here")
+            return True
         if self._recording():
             return False
         try:
@@ -93,25 +95,14 @@ class Notebooks(QObject):
 
     def open_demo(self) -> None:
         """Open a fresh copy of the demo notebook."""
-        from kuffin.demo.scenario import SEED, build_demo
+        from kuffin.demo.shipped import unpack_demo
 
-        ready = demo_cache() / f"demo-{__version__}-{SEED}{SUFFIX}"
-        target = demo_cache() / f"demo{SUFFIX}"
-
-        def work(job: Task) -> Path:
-            ready.parent.mkdir(parents=True, exist_ok=True)
-            if not ready.exists():
-                partial = ready.with_name("building" + SUFFIX)
-                partial.unlink(missing_ok=True)
-                build_demo(partial, lambda done, total: job.report(done / total))
-                partial.replace(ready)
-            place, n = target, 1
+        def work(_job: Task) -> Path:
+            place, n = demo_cache() / f"demo{SUFFIX}", 1
             while place.exists() and self._state.notebook is not None and place == self._state.notebook.path:
                 n += 1
-                place = target.with_name(f"demo-{n}{SUFFIX}")
-            for extra in ("", "-wal", "-shm"):
-                place.with_name(place.name + extra).unlink(missing_ok=True)
-            shutil.copyfile(ready, place)
+                place = place.with_name(f"demo-{n}{SUFFIX}")
+            unpack_demo(place)
             return place
 
         self._state.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self._state.trouble.emit)

@@ -80,10 +80,10 @@ class Running(QObject):
         if not self.now.running:
             self._close()
 
-    def stop(self, why: str = "stopped by hand") -> None:
+    def stop(self, why: str = "") -> None:
         """End the run in order; what was recorded is kept."""
         if self.live is not None:
-            self.live.stop(why)
+            self.live.stop(*([why] if why else []))
             self._tick()
 
     def _close(self) -> None:

@@ -35,10 +35,12 @@ class State(QObject):
 
     notebook_changed = Signal()
     study_changed = Signal()  # another study, or its parts
+    study_chosen = Signal()  # another one than before
     verdict_changed = Signal()
     mount_changed = Signal()  # the mount that is looked at
     so_far_changed = Signal()  # something was found while the study is still being judged
     trouble = Signal(str)
+    succeeded = Signal()  # an edit is made
 
     def __init__(self, jobs: Jobs) -> None:
         super().__init__()
@@ -84,6 +86,7 @@ class State(QObject):
         self.study = None
         if self.notebook is not None and study_id is not None:
             self.study = self.notebook.study(study_id)
+        self.study_chosen.emit()
         self.study_changed.emit()
         self.verdict_changed.emit()
         self.mount_changed.emit()
@@ -208,6 +211,7 @@ class State(QObject):
 
     def attempt(self, action: object, *args: object, **kwargs: object) -> object:
         """Make an edit; what goes wrong is said, not thrown."""
+        self.succeeded.emit()  # what was refused before is past; a refusal of this one comes after
         try:
             return action(*args, **kwargs)  # type: ignore[operator]
         except KuffinError as error:

@@ -10,8 +10,14 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 
 
+def with_capital(sentence: str) -> str:
+    """A sentence with its capital; a file's name at its beginning stays as it is written."""
+    first = sentence.split(" ", 1)[0]
+    return sentence if "." in first.rstrip(".:,;") or "/" in first else sentence[:1].upper() + sentence[1:]
+
+
 class Strip(QWidget):
-    """Calm when all is well. Trouble stays until it is closed."""
+    """Calm when all is well. Trouble stays until it is closed, or until the next edit succeeds."""
 
     def __init__(self, state: State, jobs: Jobs) -> None:
         super().__init__()
@@ -48,6 +54,7 @@ class Strip(QWidget):
         self._delay.timeout.connect(self._show_work)
         jobs.changed.connect(self._jobs_changed)
         state.trouble.connect(self.say)
+        state.succeeded.connect(lambda: self.say(""))
         state.notebook_changed.connect(self.renew)
         state.study_changed.connect(self.renew)
         self.say("")
@@ -75,8 +82,8 @@ class Strip(QWidget):
         self.where.setVisible(not words)
 
     def say(self, sentence: str) -> None:
-        """Say what went wrong; nothing clears it."""
-        self.trouble.setText(sentence[:1].upper() + sentence[1:])
+        """Say what went wrong; blank: nothing."""
+        self.trouble.setText(with_capital(sentence))
         self.trouble.setVisible(bool(sentence))
         self._close.setVisible(bool(sentence))
 

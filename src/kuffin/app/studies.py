@@ -61,6 +61,8 @@ class Studies(QObject):
                 self._importer.add(pending)
             elif self._state.study is not None:
                 self.started.emit()
+        else:
+            self._pending = []  # logs that waited for a study are let go with it
 
     def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
         """Start a study and put it on the desk."""

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeySequence, QShortcut
+from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeyEvent, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
     QApplication,
     QButtonGroup,
@@ -42,7 +42,9 @@ from kuffin.app.side import Side
 from kuffin.app.state import State
 from kuffin.app.strip import Strip
 from kuffin.app.studies import Studies
-from kuffin.app.widgets.bits import rule
+from kuffin.app.undokeys import UndoKeys
+from kuffin.app.widgets.bits import Opener, rule
+from kuffin.app.widgets.walked import Walked
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Working, mount_working
@@ -61,6 +63,7 @@ class MainWindow(QMainWindow, MadeLater):
         self.running = Running(self.state, self)
         self.caller = Caller(self, self.settings)
         self.setWindowTitle("Kuffin")
+        self.setStyleSheet(looks.sheet(self.theme, self._scale))
         self.resize(1280, 800)
         self.setMinimumSize(860, 560)
         self.setAcceptDrops(True)
@@ -160,6 +163,8 @@ class MainWindow(QMainWindow, MadeLater):
         s.notebook_changed.connect(self._renew)
         s.study_changed.connect(self._renew)
         s.verdict_changed.connect(self.menus.renew)
+        s.study_chosen.connect(self.working.leave)
+        self.undo_keys = UndoKeys(self)
         self.notebooks.opened.connect(self.working.hide)
         self.notebooks.opened.connect(lambda: self.strip.say(""))
         self.notebooks.said.connect(self.strip.say)
@@ -281,8 +286,18 @@ class MainWindow(QMainWindow, MadeLater):
 
     def explain(self) -> None:
         """Show the working of what has the focus: the verdict line, a mount on the loom, or what the desk says."""
-        if self.header.verdict.hasFocus():
+        focus = QApplication.focusWidget()
+        if focus is self.header.verdict:
             self.header.explain()
+            return
+        if isinstance(focus, Opener):
+            focus.opened.emit()
+            return
+        if isinstance(focus, QPushButton) and focus.property("working"):
+            focus.click()
+            return
+        if isinstance(focus, Walked):
+            focus.open_focused()
             return
         mount_id = self.side.loom.focused_mount()
         reading = self.state.reading(mount_id) if mount_id is not None else None
@@ -314,15 +329,19 @@ class MainWindow(QMainWindow, MadeLater):
 
     def scale_text(self, factor: float) -> None:
         """Scale all text; 0 brings it back to the usual size."""
-        now = float(self.settings.value("scale", "1.0"))
-        self.settings.set_value("scale", f"{min(max(now * factor, 0.7), 2.0) if factor else 1.0:.3f}")
+        self.settings.set_value("scale", f"{min(max(self._scale * factor, 0.7), 2.0) if factor else 1.0:.3f}")
         self._dress()
+
+    @property
+    def _scale(self) -> float:
+        return float(self.settings.value("scale", "1.0"))
 
     def _dress(self) -> None:
         self.theme = looks.chosen(self.settings.value("theme", "desktop"))
         app = QApplication.instance()
         if isinstance(app, QApplication):
-            looks.apply(app, self.theme, float(self.settings.value("scale", "1.0")))
+            looks.apply(app, self.theme, self._scale)
+        self.setStyleSheet(looks.sheet(self.theme, self._scale))
         for dressed in (self.side, self.inspect, self.compare):
             dressed.set_theme(self.theme)
         for made in ("plan", "prepare", "run", "bench_page"):
@@ -367,6 +386,12 @@ class MainWindow(QMainWindow, MadeLater):
             "Stop the run and close the window? What was recorded is kept, and the load is stopped where Kuffin can.",
         )
         return answer == QMessageBox.StandardButton.Yes
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() == Qt.Key.Key_Escape and self.working.isVisible():
+            self.working.leave()
+        else:
+            super().keyPressEvent(event)
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():

@@ -35,7 +35,12 @@ class Setting:
     @property
     def spoken(self) -> str:
         """Its name where it could be taken for the part."""
-        return {"pump_percent": "pump speed", "fan_percent": "fan speed"}.get(self.key, self.label)
+        return {
+            "pump_percent": "pump speed",
+            "fan_percent": "fan speed",
+            "pads_where": "place and thickness of the pads",
+            "fans_where": "number and side of the fans",
+        }.get(self.key, self.label)
 
 
 _S = Setting
@@ -65,6 +70,7 @@ SETTINGS: dict[str, Setting] = {
     )
 }  # fmt: skip
 
+_PLURAL = {"fans", "pads", "screws"}
 # what a part under test brings with it and may therefore differ
 UNDER_TEST_SETS: dict[str, frozenset[str]] = {
     "radiator": frozenset({"radiator"}),
@@ -94,13 +100,18 @@ class Difference:
     strength: int
 
     @property
+    def verb(self) -> str:
+        """Differs, or differ."""
+        return "differ" if self.label in _PLURAL else "differs"
+
+    @property
     def sentence(self) -> str:
         """Who has what."""
         parts = []
         for value, names in self.groups:
             who = ", ".join(names) if len(names) < 4 else f"{len(names)} candidates"
             parts.append(f"{who}: {value}")
-        return f"{self.label[0].upper()}{self.label[1:]} differs. " + " · ".join(parts)
+        return f"{self.label[0].upper()}{self.label[1:]} {self.verb}. " + " · ".join(parts)
 
 
 def written(setting: Setting, value: object) -> str:

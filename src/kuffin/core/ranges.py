@@ -106,7 +106,17 @@ def tukey_critical(confidence: float, k: int, df: float) -> float:
     """The t-like critical value of all pairs of k means: q / √2."""
     if k == 2:
         return t_quantile(0.5 + confidence / 2, df)
-    return _quantile(lambda q: studentized_range_cdf(q, k, df), confidence) / float(np.sqrt(2))
+    root2 = float(np.sqrt(2))
+    # between the t of one pair and Bonferroni's of all
+    low = 0.999 * t_quantile(0.5 + confidence / 2, df)
+    high = 1.001 * t_quantile(1 - (1 - confidence) / (k * (k - 1)), df)
+
+    def over(t: float) -> float:
+        return studentized_range_cdf(t * root2, k, df) - confidence
+
+    if np.isfinite(high) and over(low) < 0 < over(high):
+        return _root(over, low, high, 1e-9 * high)
+    return _quantile(lambda q: studentized_range_cdf(q, k, df), confidence) / root2
 
 
 def tukey_p(t: float, k: int, df: float) -> float:

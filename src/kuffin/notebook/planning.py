@@ -36,7 +36,7 @@ def answer_difference(notebook: Notebook, study_id: int, key: str, label: str, r
     """Write down why something that differs between candidates stays so, or (None) take the reason back."""
     if reason is not None and not reason.strip():
         raise NotebookError("what differs stays only with a reason; say in a few words why")
-    with notebook.edit(f"say why the {label} differs" if reason else f"take back why the {label} differs") as session:
+    with notebook.edit(f"give a reason: {label}" if reason else f"take back the reason: {label}") as session:
         study = session.get_one(Study, study_id)
         kept = {k: v for k, v in study.fair_because.items() if k != key}
         study.fair_because = {**kept, key: reason.strip()} if reason else kept

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import threading
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -61,14 +62,16 @@ class RunWriter:
         self._channels, self._source, self._started_at = channels, source, started_at
         self._sequence = 0
         self._waiting: list[NewMark] = []
+        # rows come from the recorder's thread, marks from the window's
+        self._lock = threading.RLock()
         self.run_id: int | None = None
 
     def go_on_with(self, run_id: int) -> None:
         """Add to a run that was cut off, instead of making one."""
-        with self._notebook.session() as session:
+        with self._lock, self._notebook.session() as session:
             last = session.scalar(select(func.max(Chunk.sequence)).where(Chunk.run_id == run_id))
-        self._sequence = 0 if last is None else last + 1
-        self.run_id = run_id
+            self._sequence = 0 if last is None else last + 1
+            self.run_id = run_id
 
     def add(self, block: Array) -> None:
         """Keep rows, shape (rows, 1 + channels), seconds from the run's start first.
@@ -78,6 +81,10 @@ class RunWriter:
         NotebookError
             Where the disk is full or the notebook cannot be written; nothing of the block is kept then.
         """
+        with self._lock:
+            self._add(block)
+
+    def _add(self, block: Array) -> None:
         if self.run_id is None:
             channels = [
                 LogChannel(name, unit, quantity, role, block[:, i].copy(), unit)
@@ -94,8 +101,9 @@ class RunWriter:
 
     def mark(self, mark: NewMark) -> None:
         """Keep a mark, at once or with the run's first rows."""
-        self._waiting.append(mark)
-        self._keep_waiting()
+        with self._lock:
+            self._waiting.append(mark)
+            self._keep_waiting()
 
     def _keep_waiting(self) -> None:
         """Keep the marks that wait; on a full disk they wait on."""
@@ -119,8 +127,9 @@ class RunWriter:
 
     def end(self, tell: bool = True) -> None:
         """End the run: it counts from now on."""
-        if self.run_id is not None:
-            close_run(self._notebook, self.run_id, tell)
+        with self._lock:
+            if self.run_id is not None:
+                close_run(self._notebook, self.run_id, tell)
 
 
 def add_marks(notebook: Notebook, run_id: int, marks: Sequence[NewMark]) -> None:
@@ -152,6 +161,14 @@ def close_run(notebook: Notebook, run_id: int, tell: bool = True) -> None:
         session.commit()
     if tell:
         notebook.changed()
+
+
+def reopen_run(notebook: Notebook, run_id: int) -> None:
+    """Open a run that was stopped, to go on with it; until it is closed again it does not count."""
+    with notebook.session() as session:
+        session.get_one(Run, run_id).closed = False
+        session.commit()
+    notebook.changed()
 
 
 def comment_on(notebook: Notebook, run_id: int, comment: str) -> None:

@@ -26,6 +26,8 @@ from kuffin.verdicts.leading import WAITING, Leader, Stage
 from kuffin.verdicts.mountcheck import MountCheck
 from kuffin.verdicts.signals import Signals, signals
 
+BY_HAND = "stopped by hand"
+
 
 @dataclass(frozen=True)
 class Now:
@@ -203,6 +205,7 @@ class LiveRun:
         expected = self.forecast.left_s
         if expected is not None:
             expected -= now - self.forecast.looked_s
+            expected = expected if expected > 0 else None  # it takes longer than was foreseen
         troubles = (
             [*self.recorder.troubles(), *([t] if (t := self.bench.load.trouble()) else [])] if self.running else []
         )
@@ -261,7 +264,7 @@ class LiveRun:
         if name in self.asked:
             self.asked.remove(name)
 
-    def stop(self, why: str = "stopped by hand") -> None:
+    def stop(self, why: str = BY_HAND) -> None:
         """End the run now, keep it, and stop the load."""
         if self.running:
             self._finish(why)

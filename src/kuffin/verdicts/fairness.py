@@ -45,7 +45,7 @@ def _samples(study: Study) -> list[Difference]:
         if chosen
         else "A used sample may be worn, or run in."
     )
-    return [Difference("samples came", "how the samples came", came, effect, 2 if chosen else 1)]
+    return [Difference("samples came", "origin of the samples", came, effect, 2 if chosen else 1)]
 
 
 def _mounts(study: Study) -> list[Difference]:

@@ -142,8 +142,10 @@ def _cautions(v: StudyVerdict) -> list[str]:
         else []
     )
     found = v.main.comparison
-    if found is not None and any("scatter" in w and "times as far" in w for w in found.warnings):
-        out.append(next(f"{w[:1].upper()}{w[1:]}." for w in found.warnings if "times as far" in w))
+    wide = found.unequal if found is not None else None
+    if wide is not None and found is not None:
+        how = "each keeps its own spread" if found.sd is None else "one spread is shared by all"
+        out.append(f"{wide.name} scatters {wide.times:.0f} times as far as the others: {how}.")
     return out
 
 

@@ -61,14 +61,16 @@ def trend(times: Array, values: Array) -> str:
     return f"{'rising' if slope > 0 else 'falling'} {number(abs(slope), 1 if abs(slope) >= 0.95 else 2)} K/min"
 
 
-def load_words(times: Array, power: Array | None, loaded: bool) -> str:
-    """What the load does: dips between two passes of a looped load are no loss of load."""
+def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
+    """What the load does; None: the run is over, and so is its load: dips between two passes of a looped load are no loss of load."""
     if power is None:
         return "no channel"
     known = np.isfinite(power) & (times > times[-1] - 600)
     if known.sum() < 5:
         return "silent"
     t, p = times[known], power[known]
+    if loaded is None:
+        return "the run is over"
     if not loaded:
         return "idle"
     usual = float(np.percentile(p, 75))
@@ -80,13 +82,15 @@ def load_words(times: Array, power: Array | None, loaded: bool) -> str:
     return "dip between two passes" if since < 30 else f"the load has been low for {since:.0f} s"
 
 
-def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool) -> list[LiveFigure]:
+def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool | None) -> list[LiveFigure]:
     """The big figures.
 
     Parameters
     ----------
     extra : sequence of (label, unit, values)
         Flow, sound and the like.
+    loaded : bool or None
+        Whether the load is on; None once the run is over.
     """
     out = []
     for part, base, upper, lower in (("die", "coolant", s.die, s.coolant), ("coolant", "air", s.coolant, s.air)):

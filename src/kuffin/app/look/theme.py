@@ -81,8 +81,12 @@ def chosen(mode: str) -> Theme:
 
 
 def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
-    """Dress the whole application."""
-    app.setStyle("Fusion")
+    """Give the application its style, font and colours; a window takes its `sheet` itself.
+
+    A sheet on the application would be laid on every widget there is, several at a time: seconds instead of tenths.
+    """
+    if app.style().name() != "fusion":
+        app.setStyle("Fusion")
     font = QFont(TEXT)
     font.setPointSizeF(10.5 * scale)
     app.setFont(font)
@@ -109,10 +113,10 @@ def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
     for role in (QPalette.ColorRole.WindowText, QPalette.ColorRole.Text, QPalette.ColorRole.ButtonText):
         palette.setColor(QPalette.ColorGroup.Disabled, role, theme.color("muted"))
     app.setPalette(palette)
-    app.setStyleSheet(_sheet(theme, scale))
 
 
-def _sheet(t: Theme, scale: float) -> str:
+def sheet(t: Theme, scale: float = 1.0) -> str:
+    """The style sheet of a window and of the dialogs that belong to it."""
     icons = FONTS.with_name("icons").as_posix()
 
     def pt(x: float) -> str:

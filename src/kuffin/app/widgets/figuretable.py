@@ -55,6 +55,7 @@ class FigureTable(QWidget):
                 if i == 1 and opens is not None and said:
                     button = link_button(said, f"{row[0]}: {said}; show its working")
                     button.clicked.connect(lambda _c=False, n=r: opens(n))
+                    button.setProperty("working", "true")
                     self._grid.addWidget(button, r + 2, i, Qt.AlignmentFlag.AlignRight)
                     continue
                 last = words and i == columns - 1

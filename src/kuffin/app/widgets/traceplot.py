@@ -36,6 +36,7 @@ class TracePlot(QWidget):
         self._area.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Ignored)
         self._area.ci.layout.setSpacing(3)
         self._area.ci.layout.setContentsMargins(0, 2, 4, 2)
+        self._spare: list[pg.PlotItem] = []
         self.top = self._plot(0)
         self._following = False
         self.top.sigXRangeChanged.connect(self._follow)
@@ -60,8 +61,17 @@ class TracePlot(QWidget):
         self.set_theme(theme)
 
     def _plot(self, row: int) -> pg.PlotItem:
-        plot = self._area.addPlot(row=row, col=0)
-        plot.setMenuEnabled(False)
+        """A plot in a row: one that was drawn on before, cleared, or a new one (which takes far longer to make)."""
+        if self._spare:
+            plot = self._spare.pop()
+            self._area.addItem(plot, row=row, col=0)
+            plot.setLabel("left", "")
+            plot.showLabel("bottom", False)
+            plot.getAxis("bottom").setStyle(showValues=False)
+            plot.enableAutoRange(axis="y")
+            self._dress(plot)
+            return plot
+        plot = self._area.addPlot(row=row, col=0, enableMenu=False)
         plot.hideButtons()
         plot.setDownsampling(auto=True, mode="peak")
         plot.setClipToView(True)
@@ -105,6 +115,8 @@ class TracePlot(QWidget):
 
     def lay_over(self, other: TraceView | None, name: str = "") -> None:
         """Draw another run's traces beneath, aligned at the load's start; None takes them away."""
+        if other is None and self._other is None:
+            return
         self._other = None if other is None else (other, name)
         self._redraw()
 
@@ -125,15 +137,16 @@ class TracePlot(QWidget):
         for item in [self._rest, *self.rows.values()]:
             if item is not None:
                 self._area.removeItem(item)
+                item.sigXRangeChanged.disconnect(self._follow)
+                self._bare(item)
+                self._spare.append(item)
         self._rest, self.rows, self._lines, self._region, self._long = None, {}, [], None, []
         self.top.clear()
         view = self._view
         if view is None:
             return
         self.top.setLabel("left", view.label.rsplit(", ", 1)[-1])
-        for old in [c for c in self.top.getViewBox().childItems() if isinstance(c, pg.LabelItem)]:
-            old.setParentItem(None)
-            self._area.scene().removeItem(old)
+        self._bare(self.top)
         self._name(self.top, view.label.rsplit(", ", 1)[0])
         place = 1
         if self.residuals and view.settling is not None:
@@ -170,6 +183,14 @@ class TracePlot(QWidget):
             line.setVisible(self._cursor_s is not None)
             plot.addItem(line, ignoreBounds=True)
             self._lines.append(line)
+
+    def _bare(self, plot: pg.PlotItem) -> None:
+        """Take off a plot what was drawn on it, its name too."""
+        plot.clear()
+        for old in [c for c in plot.getViewBox().childItems() if isinstance(c, pg.LabelItem)]:
+            old.setParentItem(None)
+            if old.scene() is not None:
+                old.scene().removeItem(old)
 
     def _share_height(self, rows: int) -> None:
         """The judged trace takes what the rows below leave: about two fifths."""

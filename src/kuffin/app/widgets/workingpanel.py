@@ -35,7 +35,7 @@ class WorkingPanel(QFrame):
         self._back.clicked.connect(self._go_back)
         close = QToolButton()
         close.setText("close (Esc)")
-        close.clicked.connect(self._close)
+        close.clicked.connect(self.leave)
         row = QHBoxLayout()
         row.addWidget(heading)
         row.addStretch()
@@ -98,13 +98,14 @@ class WorkingPanel(QFrame):
         if self._working is not None:
             QGuiApplication.clipboard().setText(self._working.as_text())
 
-    def _close(self) -> None:
+    def leave(self) -> None:
+        """Close the panel."""
         self._history.clear()
         self.hide()
         self.closed.emit()
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         if event.key() == Qt.Key.Key_Escape:
-            self._close()
+            self.leave()
         else:
             super().keyPressEvent(event)

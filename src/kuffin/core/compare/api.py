@@ -140,12 +140,15 @@ def compare(
                 f"{wide.sentence()}: each candidate keeps its own spread"
                 + ("" if plain else ", with what the rounds add to it")
             )
-            return compare_separate(names, y, index, mounts, margin, confidence, better, warnings)
+            return replace(
+                compare_separate(names, y, index, mounts, margin, confidence, better, warnings), unequal=wide
+            )
         warnings.append(
             f"{wide.sentence()}, but one spread is shared by all: intervals with {wide.name} are too narrow, the others too "
             "wide; separate spreads would be right"
         )
     found = compare_pooled(names, fit, counts, mounts, reference, margin, confidence, better, warnings, few_df)
+    found = replace(found, unequal=wide)
     if few_df is not None:
         found = replace(found, components=(("sample", 0.0), *found.components))
     return found

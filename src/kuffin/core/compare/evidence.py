@@ -8,6 +8,8 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.compare.spreads import UnequalSpread
+
 Array = NDArray[np.float64]
 
 
@@ -78,6 +80,7 @@ class Comparison:
     studentized: Array = field(repr=False, default_factory=lambda: np.empty(0))
     warnings: tuple[str, ...] = ()
     reference: str | None = None
+    unequal: UnequalSpread | None = None  # a candidate that scatters far more than the others
 
     @property
     def scatter(self) -> tuple[float, float]:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from itertools import combinations
 
 import numpy as np
@@ -44,18 +45,17 @@ def compare_separate(
         wide, narrow_c = tukey_critical(confidence, k, df), tukey_critical(2 * confidence - 1, k, df)
         p = tukey_p(difference / se, k, df) if se > 0 else (1.0 if difference == 0 else 0.0)
         both = float(np.sqrt((variances[a] + variances[b]) / 2))
-        # Welch's degrees of freedom for each mount more, at these spreads
-        each = (
-            float((variances[a] + variances[b]) ** 2 / (variances[a] ** 2 + variances[b] ** 2))
-            if both > 0
-            else float(k)
-        )
+        pair = judged_pair(names[a], names[b], difference, se, df, wide, narrow_c, p, margin, None)
+        if not pair.settled:
+            # Welch's degrees of freedom for each mount more, at these spreads
+            squares = float(variances[a] ** 2 + variances[b] ** 2)
+            each = float((variances[a] + variances[b]) ** 2 / squares) if squares > 0 else float(k)
 
-        def later(level: float, m: int, each: float = each) -> float:
-            return tukey_critical(level, k, each * (m - 1))
+            def later(level: float, m: int, each: float = each) -> float:
+                return tukey_critical(level, k, float(f"{each * (m - 1):.2g}"))  # an estimate: two figures do
 
-        needed = mounts_needed(difference, both, margin, confidence, later)
-        pairs.append(judged_pair(names[a], names[b], difference, se, df, wide, narrow_c, p, margin, needed))
+            pair = replace(pair, mounts_needed=mounts_needed(difference, both, margin, confidence, later))
+        pairs.append(pair)
     half = np.array([t_quantile(0.5 + confidence / 2, m - 1) for m in n]) * np.sqrt(share)
     rng = np.random.default_rng(20)
     draws = means + rng.standard_t(n - 1, (DRAWS, k)) * np.sqrt(share)

@@ -32,10 +32,15 @@ class UnequalSpread:
     others: float
     p: float
 
+    @property
+    def times(self) -> float:
+        """How many times as far it scatters."""
+        return self.own / max(self.others, 1e-12)
+
     def sentence(self, digits: int = 2) -> str:
         """What was noticed, in words."""
         return (
-            f"mounts of {self.name} scatter {self.own / max(self.others, 1e-12):.1f} times as far as those of the others "
+            f"mounts of {self.name} scatter {self.times:.1f} times as far as those of the others "
             f"({self.own:.{digits}f} against {self.others:.{digits}f})"
         )
 

@@ -19,12 +19,13 @@ class JoinedLogs(QWidget):
         self._state = state
         self._column = QVBoxLayout(self)
         self._column.setContentsMargins(0, 0, 0, 0)
-        self._shown: list[tuple[int, float]] = []
+        self._shown: list[tuple[str, int, float]] = []
 
     def show_logs(self, logs: list[Run]) -> None:
         """Show the logs that are joined to a run."""
         self.setVisible(bool(logs))
-        shown = [(r.id, r.lag_s) for r in logs]
+        where = "" if self._state.notebook is None else str(self._state.notebook.path)
+        shown = [(where, r.id, r.lag_s) for r in logs]
         if shown == self._shown:
             return
         self._shown = shown

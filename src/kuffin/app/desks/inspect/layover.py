@@ -27,6 +27,10 @@ class LayOver(QComboBox):
         self.mount_id: int | None = None
         self.setAccessibleName("Another mount's run laid over")
         self.activated.connect(lambda i: self.choose(self.itemData(i)))
+        state.study_chosen.connect(self._forget)
+
+    def _forget(self) -> None:
+        self.mount_id = None
 
     def fill(self, mount: Mount, trace: str) -> None:
         """Offer the study's other runs beside a mount's."""

@@ -218,7 +218,7 @@ class RunPage(QWidget):
         lags = [r.lag_s for r in mount.joined_to(run.id)]
         result = self._state.result(run.id)
         stretch = None if result is None else result.stretch_s
-        key = (run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run), stretch)
+        key = (str(notebook.path), run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run), stretch)
         if key == self._shown:
             return
         self._shown = key

@@ -118,7 +118,7 @@ class FairPage(Page):
             return card
         answer = QLineEdit(reason or "")
         answer.setPlaceholderText("it stays because …")
-        answer.setAccessibleName(f"Why the {difference.label} differs")
+        answer.setAccessibleName(f"Why the {difference.label} {difference.verb}")
         answer.editingFinished.connect(lambda: self._answer(difference, answer.text()))
         self.answers[difference.key] = answer
         mend = None

@@ -71,7 +71,13 @@ class PrepareDesk(PagedDesk):
         outer.insertWidget(2, self._plan)
         self.stale = True
         shelf.changed.connect(self._heard)
+        state.notebook_changed.connect(self._forget)
         self.renew()
+
+    def _forget(self) -> None:
+        """Another notebook has other mounts, though their numbers may be the same."""
+        self._chosen = None
+        self.stale = True
 
     def _heard(self) -> None:
         self.stale = True

@@ -24,7 +24,7 @@ from kuffin.core.limits import Limits
 from kuffin.core.protocol import DEFAULT_TAU_S
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount, Run
-from kuffin.notebook.recording import NewMark, add_marks, close_run, comment_on
+from kuffin.notebook.recording import NewMark, add_marks, close_run, comment_on, reopen_run
 from kuffin.notebook.shelf import add_photo
 from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.against import against_siblings
@@ -39,6 +39,7 @@ class RunDesk(QWidget):
     working = Signal(object)
     inspect_wanted = Signal(int)  # a mount's id
     desk_wanted = Signal(str)
+    escaped = Signal()  # Esc, where nothing is being asked
     said = Signal(str)
     practise_wanted = Signal()
 
@@ -79,12 +80,21 @@ class RunDesk(QWidget):
         for keys, act in (("Space", self._space), ("M", lambda: self._small("mark")), ("Esc", self._escape)):
             key = QShortcut(QKeySequence(keys), self, act)
             key.setContext(Qt.ShortcutContext.WidgetWithChildrenShortcut)
+        state.notebook_changed.connect(self._forget)
         running.started.connect(self._started)
         running.ticked.connect(self._ticked)
         running.ended.connect(self._ended)
         shelf.changed.connect(self._heard)
         self.stale = True
         self.renew()
+
+    def _forget(self) -> None:
+        """Another notebook: the run that was shown, the choice, and what was hidden or asked belong to the one before."""
+        self._shown = None
+        self._asked, self._told = [], set()
+        self.choosing.chosen = self.choosing.practice = None
+        self.page.ask_no_more()
+        self._heard()
 
     # --- before ----------------------------------------------------------------------------------------------------
 
@@ -235,7 +245,9 @@ class RunDesk(QWidget):
             self.page.big.click()
 
     def _escape(self) -> None:
-        if self.page.asking:
+        if not self.page.asking:
+            self.escaped.emit()
+        else:
             if self.page.asking == "mark" and self.running.live is not None:
                 self.running.live.mark("", self._marked_s)
             if self.page.asking == "value" and self._asked:
@@ -265,6 +277,8 @@ class RunDesk(QWidget):
 
     def _small(self, what: str) -> None:
         live = self.running.live
+        if what == "go on run":
+            self._take_up_again()
         if live is None:
             return
         if what == "mark":
@@ -280,8 +294,16 @@ class RunDesk(QWidget):
         elif what == "carry on":
             self._carried_on = True
             live.mark("carried on in spite of the mount check")
-        elif what == "stop":
-            self.running.stop()
+
+    def _take_up_again(self) -> None:
+        """Go on with the run that was stopped: it is open again, with a gap."""
+        run_id = self._shown[0].run_id if self._shown is not None else None
+        if run_id is None or self.running.active or self.state.notebook is None:
+            return
+        self._shown = None
+        self.state.attempt(reopen_run, self.state.notebook, run_id)
+        self.go_on(run_id)
+        self.renew()
 
     def _ask_reading(self, live: LiveRun) -> None:
         """Ask for the next of the readings that are typed by hand."""
@@ -292,7 +314,9 @@ class RunDesk(QWidget):
 
     def _noted(self, what: str, written: str) -> None:
         live = self.running.live
-        if what == "skip" and live is not None:
+        if what == "stop":
+            self.running.stop()
+        elif what == "skip" and live is not None:
             if written:
                 live.skip(written)
             else:

@@ -22,7 +22,7 @@ from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.recording.live import LiveRun, Now
+from kuffin.recording.live import BY_HAND, LiveRun, Now
 from kuffin.verdicts.evaluating import main_trace, parse_trace
 from kuffin.verdicts.leading import MEASURING
 from kuffin.verdicts.livewords import LiveFigure, figures, stairs
@@ -98,10 +98,17 @@ class LivePage(QWidget):
         self.repeater = button("Repeat the step", lambda: self.small.emit("repeat"))
         self.skipper = button("Skip …", lambda: self.ask("skip", "Why skip to the next phase?"))
         self.stopper = button(
-            "Stop the run", lambda: self.small.emit("stop"), "Ends it here; what was recorded is kept"
+            "Stop the run",
+            lambda: self.ask("stop", "Stop the run? Enter stops it; Esc lets it go on. What was recorded is kept:"),
+            "Ends it here; what was recorded is kept, and it can go on later",
         )
         self.type_reading = button("Type a reading", lambda: self.small.emit("type"), "A value read off by hand")
         self.commenter = button("Comment …", lambda: self.ask("comment", "A comment on this run:"))
+        self.goer = button(
+            "Go on with it",
+            lambda: self.small.emit("go on run"),
+            "The same run goes on, with a gap for the time between",
+        )
         self.carrier = button("Carry on", lambda: self.small.emit("carry on"))
         self.question = text(wrap=False)
         self.answer = QLineEdit()
@@ -138,6 +145,7 @@ class LivePage(QWidget):
         for widget in (
             self.carrier,
             self.type_reading,
+            self.goer,
             self.commenter,
             self.marker,
             self.holder,
@@ -182,6 +190,7 @@ class LivePage(QWidget):
             widget.setVisible(not now.over)
         self.type_reading.setVisible(bool(live.bench.typed) and not now.over)
         self.commenter.setVisible(bool(now.over))
+        self.goer.setVisible(now.over.startswith(BY_HAND))
         self.carrier.setVisible(self.doing.key == "remount")
         self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
         s, roles = live.recent()
@@ -190,7 +199,7 @@ class LivePage(QWidget):
         others = [(label, roles[r]) for r, label in words.OTHER_PARTS if r in roles]
         self.staircase.show_steps(*stairs(s, others[:1]))
         extra = [(label, unit, roles[r]) for r, label, unit in words.EXTRA if r in roles]
-        shown = figures(s, extra, now.load_on or bool(now.over))[: _FIGURES - (not self.band.isHidden())]
+        shown = figures(s, extra, None if now.over else now.load_on)[: _FIGURES - (not self.band.isHidden())]
         for widget, figure in zip(self.figures, shown, strict=False):
             widget.show_figure(figure)
         for i, widget in enumerate(self.figures):

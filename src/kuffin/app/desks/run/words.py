@@ -31,8 +31,12 @@ def to_go(now: Now) -> str:
     if now.left_s is None:
         return ""
     words = f"{minutes(now.left_s)} to go"
-    if now.stage.phase == SETTLING and now.stage.step.settle == "detect" and now.forecast.left_s is None:
-        words = f"at most {minutes(now.left_s)}"
+    if now.stage.phase == SETTLING and now.stage.step.settle == "detect":
+        foreseen = now.forecast.left_s
+        if foreseen is None:
+            words = f"at most {minutes(now.left_s)}"
+        elif foreseen <= now.elapsed_s - now.forecast.looked_s:
+            words = f"longer than foreseen, at most {minutes(now.left_s)}"
     return words
 
 

@@ -43,6 +43,7 @@ class ShelfPage(QWidget):
         self._state, self._behind = state, behind
         self.setAcceptDrops(True)
         self._chosen: int | None = None
+        state.notebook_changed.connect(self._forget)
         self.find = QLineEdit()
         self.find.setPlaceholderText("find")
         self.find.setAccessibleName("Find a part")
@@ -102,6 +103,10 @@ class ShelfPage(QWidget):
         super().showEvent(event)
         if self._stale:
             self._heard()
+
+    def _forget(self) -> None:
+        """Another notebook has other parts, though their numbers may be the same."""
+        self._chosen = None
 
     def renew(self) -> None:
         """Show the shelf as it is now."""

@@ -1,0 +1,68 @@
+"""The demo that ships is the one that a fresh build makes: same runs, same readings, nothing left to work out."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+import numpy as np
+import pytest
+from sqlalchemy import select
+
+from kuffin.demo.scenario import build_demo
+from kuffin.notebook.entities import Part, Reading, Run
+from kuffin.notebook.samples import read_run
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.line import verdict_line
+from kuffin.verdicts.results import made_from
+from kuffin.verdicts.runresult import from_json
+from kuffin.verdicts.study import judge
+from kuffin.verdicts.ways import ways_of
+
+
+@pytest.fixture(scope="module")
+def fresh(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    path = tmp_path_factory.mktemp("fresh") / "fresh.kuffin"
+    build_demo(path)
+    return path
+
+
+def lines(notebook: Notebook) -> dict[str, str]:
+    return {s.name: verdict_line(judge(notebook, notebook.study(s.id))).sentence for s in notebook.studies()}
+
+
+def test_a_fresh_build_is_the_same(demo_notebook: Notebook, fresh: Path) -> None:
+    """Pack it anew with tools/pack_demo.py where this fails."""
+    with Notebook.open(fresh) as other:
+        with demo_notebook.session() as mine, other.session() as theirs:
+            parts = [
+                [(p.kind, p.name, p.fields) for p in s.scalars(select(Part).order_by(Part.id))] for s in (mine, theirs)
+            ]
+            assert parts[0] == parts[1]
+            runs = [
+                [(r.id, r.source, r.started_at, r.rows) for r in s.scalars(select(Run).order_by(Run.id))]
+                for s in (mine, theirs)
+            ]
+            assert runs[0] == runs[1]
+        for run_id, *_ in runs[0]:
+            a, b = read_run(demo_notebook, run_id), read_run(other, run_id)
+            assert list(a.values) == list(b.values)
+            for name in a.values:
+                # readings are rounded as their sensors tell them: at the edge one may fall otherwise on another machine
+                apart = ~np.isclose(a.values[name], b.values[name], rtol=0, atol=1e-9, equal_nan=True)
+                assert apart.mean() < 1e-3, (run_id, name)
+        assert lines(demo_notebook) == lines(other)
+
+
+def test_its_readings_are_there_and_of_this_method(demo_notebook: Notebook) -> None:
+    for listed in demo_notebook.studies():
+        study = demo_notebook.study(listed.id)
+        ways = ways_of(demo_notebook, study)
+        for c in study.live_candidates:
+            for m in c.live_mounts:
+                for run in m.live_runs:
+                    key = made_from(study, run, ways, ways.of(study, c))
+                    with demo_notebook.session() as session:
+                        kept = session.scalars(
+                            select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)
+                        )
+                        assert from_json(kept.one().values).findings is not None
