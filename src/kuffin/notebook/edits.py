@@ -183,7 +183,32 @@ def add_logs(
             raise NotebookError(f"{run.table.file}: say which candidate this log belongs to")
     label = label or (f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs")
     with notebook.edit(label, tell=tell) as session:
-        return [_keep_run(session, study_id, run) for run in runs]
+        first = not session.scalar(
+            select(Run.id)
+            .join(Mount)
+            .join(Candidate)
+            .where(Candidate.study_id == study_id, Run.binned_at.is_(None))
+            .limit(1)
+        )
+        kept = [_keep_run(session, study_id, run) for run in runs]
+        if first:
+            _plan_follows(session, study_id)
+        return kept
+
+
+def _plan_follows(session: Session, study_id: int) -> None:
+    """What came all at once was not judged on the way: a plan that nobody drew has as many rounds as that."""
+    study = session.get_one(Study, study_id)
+    if "seed" in study.plan or "looks" in study.plan:
+        return
+    session.flush()
+    rounds = session.scalars(
+        select(Mount.round)
+        .join(Candidate)
+        .join(Run)
+        .where(Candidate.study_id == study_id, Mount.binned_at.is_(None), Run.binned_at.is_(None))
+    )
+    study.planned_rounds = max([study.planned_rounds, *rounds])
 
 
 def add_log(

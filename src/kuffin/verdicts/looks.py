@@ -32,7 +32,8 @@ class LooksSoFar:
     had : int
         How many have been had.
     rounds_done : int
-        Complete rounds: all who were not told apart from the leader before are in them. The baseline, which comes when the
+        Complete rounds: all are in them who were not told apart from the leader before, nor left behind by two who went on.
+        The baseline, which comes when the
         order has it, is waited for only where it is one of two.
     confidence : float
         In use now, so that all looks together keep the study's own.
@@ -89,7 +90,9 @@ def looks_so_far(study: Study, mounts: Mounts, judged: Judged) -> LooksSoFar:
     levels = dict(confidences)
     racing, done = set(made), 0
     for n in range(1, most + 1):
-        waiting = [name for name in racing if made[name] < n]
+        waiting = {name for name in racing if made[name] < n}
+        if waiting and sum(k > n for k in made.values()) >= 2:
+            racing, waiting = racing - waiting, set()  # two have gone on to the next round without them
         if waiting or sum(k >= n for k in made.values()) < min(2, len(made)):
             break
         done = n

@@ -159,6 +159,9 @@ def under_school(
     order = {c.name: i for i, c in enumerate(study.live_candidates)}
     values.sort(key=lambda v: order.get(v.candidate, 0))
     margin = study.margin_k
+    spread = str(study.plan.get("spread") or "as noticed")
+    if spread == "separate":  # each candidate's own spread holds what rounds add to it
+        values = [replace(v, round=None) for v in values]
     try:
         chosen = study.candidate(study.reference_id)
         reference = chosen.name if chosen is not None and chosen.name in {v.candidate for v in values} else None
@@ -167,7 +170,7 @@ def under_school(
             reference=reference,
             margin=margin,
             confidence=confidence or study.confidence,
-            spread=str(study.plan.get("spread") or "as noticed"),
+            spread=spread,
             covariate_names=("the bench's move",),
             scope=scope_of(study, values),
         )

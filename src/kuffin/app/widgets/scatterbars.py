@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QSizePolicy, QWidget
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 
-_ROW, _LEFT, _RIGHT, _FOOT = 36.0, 230.0, 190.0, 26.0
+_ROW, _LEFT, _RIGHT, _FOOT = 36.0, 258.0, 190.0, 26.0
 
 
 class ScatterBars(QWidget):

@@ -37,7 +37,7 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     """Draw what one more mount of each candidate could bring.
 
     The scatter and the true means are drawn from what is known (flat prior), the new mounts from them; each draw is then
-    judged as the study would be, with the pooled model.
+    judged as the study would be: with one scatter for all candidates, or with each candidate's own where it is so now.
 
     Parameters
     ----------
@@ -56,23 +56,36 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     samples = np.array([c.samples for c in found.candidates], float)
     rng = np.random.default_rng(22)
     draws = standard_draws(2 * k)[:4000]
-    sigma = sd * np.sqrt(df / rng.chisquare(df, draws.shape[0]))[:, None]
+    own = found.sd is None and all(c.sd is not None and c.mounts > 1 for c in found.candidates)
+    # one scatter for all, or each candidate's own, with its own degrees of freedom
+    sds = np.array([c.sd or 0.0 for c in found.candidates]) if own else np.full(k, sd)
+    dfs = n - 1 if own else np.full(k, df)
+    stretch = (
+        np.sqrt(dfs / rng.chisquare(dfs, (draws.shape[0], k)))
+        if own
+        else np.sqrt(df / rng.chisquare(df, (draws.shape[0], 1)))
+    )
+    sigma = sds * stretch
     true = means + draws[:, :k] * sigma / np.sqrt(n)
     new = true + draws[:, k:] * sigma
     later = (n * means + new) / (n + 1)
-    squares = df * sd**2 + np.sum((new - means) ** 2 * n / (n + 1), axis=1)
+    moved = (new - means) ** 2 * n / (n + 1)
     blocked = found.rounds > 1
-    df_later = df + k - blocked
-    sd_later = np.sqrt(squares / df_later)
-
     model = Model(k, blocked, found.reference is not None)
-    wide, narrow = model.critical(level, df_later), model.critical(2 * level - 1, df_later)
+    if own:
+        variances = (dfs * sds**2 + moved) / (dfs + 1)
+    else:
+        df_later = df + k - blocked
+        variances = np.repeat((df * sd**2 + moved.sum(axis=1, keepdims=True)) / df_later, k, axis=1)
     changes, becomes = {}, {}
     for pair in found.pairs:
         a, b = names.index(pair.a), names.index(pair.b)
         difference = later[:, a] - later[:, b]
         own_se = sample_sd**2 * (1 / samples[a] + 1 / samples[b])
-        se = np.sqrt(sd_later**2 * (1 / (n[a] + 1) + 1 / (n[b] + 1)) + own_se)
+        parts_of_se = variances[:, a] / (n[a] + 1), variances[:, b] / (n[b] + 1)
+        se = np.sqrt(parts_of_se[0] + parts_of_se[1] + own_se)
+        df_pair = float(np.median(_welch(*parts_of_se, n[a], n[b]))) if own else df_later
+        wide, narrow = model.critical(level, df_pair), model.critical(2 * level - 1, df_pair)
         verdict = np.full(difference.size, "unsettled", dtype="U9")
         apart = np.abs(difference) > wide * se
         verdict[apart & (difference < 0)] = "a_lower"
@@ -85,3 +98,8 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     best = later.argmin(axis=1) if found.better == "lower" else later.argmax(axis=1)
     now = int(means.argmin() if found.better == "lower" else means.argmax())
     return NextRound(changes, becomes, float(np.mean(best != now)))
+
+
+def _welch(a: Array, b: Array, n_a: float, n_b: float) -> Array:
+    """Welch's degrees of freedom after one more mount of each, from what each adds to the squared standard error."""
+    return np.asarray((a + b) ** 2 / (a**2 / n_a + b**2 / n_b + 1e-300), float)

@@ -59,7 +59,7 @@ class RoundsPage(ComparePage):
         self.show_purpose("")
         found = verdict.main.comparison
         out = outlook(verdict)
-        self.enough.setText("" if out is None else out.sentence)
+        self.enough.setText("" if out is None else out.sentence.replace(" %", "\u00a0%"))
         rows = []
         if out is not None:
             for p in found.pairs:

@@ -20,7 +20,7 @@ _PURPOSE = (
 
 
 class ScatterPage(ComparePage):
-    """It edits only the verdict's scope."""
+    """It edits only the verdict's scope and how spreads are taken."""
 
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
@@ -33,12 +33,25 @@ class ScatterPage(ComparePage):
         )
         self.scope.activated.connect(self._scope_chosen)
         self._scope_said = text(style="muted")
+        self.spread = choice(
+            (("as noticed", None), ("one for all", "pooled"), ("each candidate its own", "separate")),
+            "Spread of the mounts",
+        )
+        self.spread.activated.connect(self._spread_chosen)
         self.samples = FigureTable("Samples")
         self.column.addWidget(text("standard deviation of each source, under the school in use", style="small"))
         self.column.addWidget(self.bars)
         self.column.addWidget(self._silent)
         self.column.addWidget(self.said)
-        self.column.addWidget(row(text("the verdict is", style="muted", wrap=False), self.scope, None))
+        self.column.addWidget(
+            row(
+                text("the verdict is", style="muted", wrap=False),
+                self.scope,
+                text("spread of the mounts", style="muted", wrap=False),
+                self.spread,
+                None,
+            )
+        )
         self.column.addWidget(self._scope_said)
         self.column.addWidget(self.samples)
 
@@ -61,6 +74,7 @@ class ScatterPage(ComparePage):
         self._silent.setVisible(bool(found.scatter.silent))
         self.said.setText(buys_words(found, unit))
         self.scope.setCurrentIndex(max(0, self.scope.findData(study.plan.get("scope"))))
+        self.spread.setCurrentIndex(max(0, self.spread.findData(study.plan.get("spread"))))
         words = verdict.main.scope_words
         warnings = verdict.main.comparison.warnings if verdict.main.comparison is not None else ()
         self._scope_said.setText(
@@ -79,3 +93,9 @@ class ScatterPage(ComparePage):
         if study is not None and notebook is not None:
             chosen = self.scope.currentData()
             self.state.attempt(planning.set_plan, notebook, study.id, "change what the verdict is about", scope=chosen)
+
+    def _spread_chosen(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None:
+            chosen = self.spread.currentData()
+            self.state.attempt(planning.set_plan, notebook, study.id, "change how spreads are taken", spread=chosen)
