@@ -153,8 +153,22 @@ def test_keys_and_small_buttons(demo_window: MainWindow, at_rest: AtRest, tmp_pa
     assert not window.notebooks.open_path(tmp_path / "other.kuffin")
     assert "a run is being recorded" in window.strip.trouble.text().lower()
     press(page, "Stop the run")
+    assert page.asking == "stop" and window.running.active  # one slip stops nothing
+    QTest.keyClick(page.answer, Qt.Key.Key_Escape)
+    assert not page.asking and window.running.active
+    press(page, "Stop the run")
+    QTest.keyClick(page.answer, Qt.Key.Key_Return)
     pump_until(lambda: not window.running.active)
     at_rest()
+    assert "the run is over" in [f.state.text() for f in page.figures]
+    run_id = window.run._shown[0].run_id
+    press(page, "Go on with it")
+    pump_until(lambda: window.running.active and window.running.live.run_id == run_id)
+    press(page, "Stop the run")
+    QTest.keyClick(page.answer, Qt.Key.Key_Return)
+    pump_until(lambda: not window.running.active)
+    at_rest()
+    assert any(m.kind == "trouble" and "went on after" in m.text for m in marks(window))
     found = [(m.kind, m.text) for m in marks(window)]
     for wanted in (
         ("mark", "door shut, room M"),
@@ -384,7 +398,7 @@ class TestPractice:
         pump_until(lambda: window.running.now is not None and window.running.now.check is not None, 30)
         assert window.running.now.check.check.state == "like"  # per watt it is like the others
         assert window.running.now.by_role["power"] > 195
-        window.run._small("stop")
+        window.running.stop()
         pump_until(lambda: not window.running.active)
         at_rest()
 

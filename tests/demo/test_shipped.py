@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from contextlib import closing
 from pathlib import Path
 
 import numpy as np
@@ -32,7 +33,7 @@ def lines(notebook: Notebook) -> dict[str, str]:
 
 def test_a_fresh_build_is_the_same(demo_notebook: Notebook, fresh: Path) -> None:
     """Pack it anew with tools/pack_demo.py where this fails."""
-    with Notebook.open(fresh) as other:
+    with closing(Notebook.open(fresh)) as other:
         with demo_notebook.session() as mine, other.session() as theirs:
             parts = [
                 [(p.kind, p.name, p.fields) for p in s.scalars(select(Part).order_by(Part.id))] for s in (mine, theirs)

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 import pytest
-
 from benchmarks.following import DESIGNS, follow
 from benchmarks.studies import Bench, told_apart
+
 from kuffin.core.compare import MountValue, compare
 from kuffin.verdicts.line import verdict_line
 

@@ -106,8 +106,8 @@ class Running(QObject):
         self._state.jobs.start("closing the run", work, lambda run_id: self._closed(run_id, over), self._failed)
 
     def _failed(self, sentence: str) -> None:
-        self._state.trouble.emit(sentence)
         self._closed(0, sentence)
+        self._state.trouble.emit(sentence)  # after the notebook told of its change: it stays to be read
 
     def _closed(self, run_id: int, over: str) -> None:
         self.live = None

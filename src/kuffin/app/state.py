@@ -101,6 +101,7 @@ class State(QObject):
         """Read the study anew after an edit, and judge it again."""
         if self.notebook is None:
             return
+        self.succeeded.emit()
         try:
             found = self.notebook.study(self.study.id) if self.study is not None else None
             if found is None or found.binned_at is not None:
@@ -211,7 +212,6 @@ class State(QObject):
 
     def attempt(self, action: object, *args: object, **kwargs: object) -> object:
         """Make an edit; what goes wrong is said, not thrown."""
-        self.succeeded.emit()  # what was refused before is past; a refusal of this one comes after
         try:
             return action(*args, **kwargs)  # type: ignore[operator]
         except KuffinError as error:

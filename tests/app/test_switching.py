@@ -1,0 +1,212 @@
+"""Whatever belongs to a notebook, a study or a refusal goes with it: another notebook on every desk, stale words, keys."""
+
+from __future__ import annotations
+
+import shutil
+from collections.abc import Callable
+from pathlib import Path
+
+import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtTest import QTest
+
+from kuffin.app.dialogs.newstudy import NewStudy
+from kuffin.app.strip import with_capital
+from kuffin.app.window import MainWindow
+from kuffin.notebook.entities import Mount
+from tests.app.driving import give, press, pump_until, with_dialog
+
+Wait = Callable[[], None]
+
+
+@pytest.fixture
+def other(demo_master: Path, tmp_path: Path) -> Path:
+    """Another notebook with the very same numbers for its mounts, runs and parts."""
+    path = tmp_path / "other bench.kuffin"
+    shutil.copyfile(demo_master, path)
+    return path
+
+
+def mount_of(window: MainWindow, name: str, round_: int) -> Mount:
+    return next(m for m in window.state.mounts() if (m.candidate.name, m.round) == (name, round_))
+
+
+class TestAnotherNotebook:
+    def test_no_desk_keeps_what_belonged_to_the_one_before(
+        self, demo_window: MainWindow, at_rest: Wait, other: Path
+    ) -> None:
+        window = demo_window
+        reed = mount_of(window, "Reed", 2)
+        window.open_mount(reed.id)
+        at_rest()
+        rush = mount_of(window, "Rush", 1)
+        window.inspect.run_page.over.choose(rush.id)
+        window.prepare_mount(reed.id)
+        window.run_mount(mount_of(window, "Sedge", 4).id)
+        window.show_behind("Shelf")
+        window.shelf_page._chosen = 3
+        window.explain()
+        window.show_desk("Compare")
+        window.header.explain()
+        assert window.working.isVisible()
+        before = window.inspect.run_page._shown
+        for desk in window._desks:
+            window.show_desk(desk)
+            at_rest()
+        assert window.notebooks.open_path(other)
+        at_rest()
+        assert not window.working.isVisible()
+        assert window.state.mount_id is None and window.run._shown is None and window.run.choosing.practice is None
+        assert window.prepare._chosen is None and window.shelf_page._chosen is None
+        assert window.inspect.run_page.over.mount_id is None
+        for desk in window._desks:
+            window.show_desk(desk)
+            at_rest()
+        assert window.prepare.mount is not None and window.prepare.mount.id == window.run.choosing.chosen
+        window.open_mount(reed.id)
+        at_rest()
+        assert window.inspect.run_page._shown != before  # the run was read from this notebook
+
+    def test_a_run_that_is_over_stays_with_its_notebook(
+        self, demo_window: MainWindow, at_rest: Wait, other: Path
+    ) -> None:
+        """“Look at the run” opened a stranger's mount, a comment landed on a stranger's run."""
+        window = demo_window
+        window.settings.set_value("demo bench", "simulated 300")
+        window.settings.set_value("bench", "simulated 300")
+        window.show_desk("Run")
+        press(window.run.ready, window.run.ready.start.text())
+        pump_until(lambda: window.running.now is not None and window.running.now.elapsed_s > 5)
+        window.running.stop()
+        pump_until(lambda: not window.running.active)
+        at_rest()
+        assert window.run._shown is not None
+        assert window.notebooks.open_path(other)
+        at_rest()
+        assert window.run._stack.currentWidget() is window.run.ready
+        window.run._noted("comment", "for nobody")
+        window.run.look_at_run()
+        at_rest()
+        assert window.state.mount_id is None
+        assert all(not r.note for m in window.state.mounts() for r in m.runs)
+
+    def test_ones_own_notebook_is_no_other_window(self, demo_window: MainWindow, demo: Path) -> None:
+        assert demo_window.notebooks.open_path(demo)
+        said = demo_window.strip.trouble.text()
+        assert "is the notebook that is open here" in said and "another Kuffin window" not in said
+
+
+class TestStaleThings:
+    def test_a_refusal_goes_with_the_next_edit_that_succeeds(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        window = demo_window
+        window.state.trouble.emit("two candidates have the same name")
+        assert window.strip.trouble.text().startswith("Two candidates")
+        window.show_desk("Plan")
+        window.plan.go("question")
+        give(window.plan.question.question, "Another question?")
+        at_rest()
+        assert window.strip.trouble.text() == ""
+
+    def test_file_names_keep_their_letters(self) -> None:
+        assert with_capital("board.csv: the file is empty") == "board.csv: the file is empty"
+        assert with_capital("/bench/run.log: there is no such file").startswith("/bench")
+        assert with_capital("the disk is full") == "The disk is full"
+
+    def test_logs_that_waited_for_a_study_go_with_the_form(
+        self, window: MainWindow, at_rest: Wait, tmp_path: Path
+    ) -> None:
+        assert window.notebooks.create(tmp_path / "empty.kuffin")
+        log = tmp_path / "reed 1.csv"
+        log.write_text("Time [s],Die [°C]\n0,1\n1,2\n")
+
+        def cancel(dialog: object) -> None:
+            assert isinstance(dialog, NewStudy)
+            dialog.reject()
+
+        with_dialog(lambda: window.studies.add_logs([str(log)]), cancel)
+        assert window.studies._pending == []
+
+    def test_show_working_goes_with_its_study_and_with_escape(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        window = demo_window
+        window.header.explain()
+        assert window.working.isVisible()
+        QTest.keyClick(window.side.loom, Qt.Key.Key_Escape)
+        assert not window.working.isVisible()
+        window.header.explain()
+        assert window.state.notebook is not None and window.state.study is not None
+        further = next(s.id for s in window.state.notebook.studies() if s.id != window.state.study.id)
+        window.state.choose_study(further)
+        at_rest()
+        assert not window.working.isVisible()
+
+
+class TestKeys:
+    def test_undo_reaches_the_notebook_from_a_line_whose_writing_was_kept(
+        self, demo_window: MainWindow, at_rest: Wait
+    ) -> None:
+        window = demo_window
+        window.activateWindow()
+        window.show_desk("Plan")
+        window.plan.go("question")
+        line = window.plan.question.question
+        assert window.state.study is not None
+        asked = window.state.study.question
+        give(line, "Another question?")
+        at_rest()
+        assert window.state.study.question == "Another question?" and line.hasFocus()
+        QTest.keyClick(line, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+        at_rest()
+        assert window.state.study.question == asked
+
+    def test_undo_takes_back_letters_while_a_line_is_being_written(self, demo_window: MainWindow) -> None:
+        window = demo_window
+        window.activateWindow()
+        window.show_desk("Plan")
+        window.plan.go("question")
+        line = window.plan.question.question
+        line.setFocus()
+        QTest.keyClicks(line, " or not")
+        QTest.keyClick(line, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+        assert not line.text().endswith("or not")
+        assert window.state.study is not None and window.state.study.question in line.text()
+
+    def test_f1_explains_the_number_that_has_the_focus(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        window = demo_window
+        window.activateWindow()
+        window.open_mount(mount_of(window, "Bulrush", 2).id)
+        at_rest()
+        window.inspect.paged.go("figures")
+        at_rest()
+        advice = window.inspect.figures.advice
+        advice.setFocus()
+        window.explain()
+        assert window.working._working is not None
+        own = window.working._working.title
+        window.inspect.run_page.explain_focus()
+        assert window.working._working.title != own
+
+
+def test_dressing_the_window_anew_takes_it_no_time_to_speak_of(demo_window: MainWindow, at_rest: Wait) -> None:
+    """The sheet is the window's: one on the application was laid on every widget for seconds (see `benchmarks windows`)."""
+    from PySide6.QtWidgets import QApplication
+
+    app = QApplication.instance()
+    assert isinstance(app, QApplication)
+    demo_window.set_mode("dark")
+    assert app.styleSheet() == "" and "background" in demo_window.styleSheet()
+    dark = demo_window.styleSheet()
+    demo_window.set_mode("light")
+    assert demo_window.styleSheet() != dark
+
+
+def test_a_mount_is_drawn_once(demo_window: MainWindow, at_rest: Wait, monkeypatch: pytest.MonkeyPatch) -> None:
+    window = demo_window
+    window.open_mount(mount_of(window, "Reed", 1).id)
+    at_rest()
+    plot = window.inspect.run_page.plot
+    drawn = []
+    own = plot._draw
+    monkeypatch.setattr(plot, "_draw", lambda: (drawn.append(plot.view), own()))
+    window.open_mount(mount_of(window, "Sedge", 2).id)
+    at_rest()
+    assert sum(v is not None for v in drawn) == 1
