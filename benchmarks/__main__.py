@@ -13,6 +13,7 @@ from benchmarks import (
     findings,
     following,
     forecasting,
+    hard_runs,
     inspecting,
     leaving_out,
     panning,
@@ -23,6 +24,7 @@ from benchmarks import (
     settling,
     starting,
     verdicts,
+    windows,
 )
 
 ALL = {
@@ -38,6 +40,8 @@ ALL = {
     "inspecting": inspecting.report,
     "verdicts": verdicts.report,
     "following": following.report,
+    "hard_runs": hard_runs.report,
+    "windows": windows.report,
     "comparing": comparing.report,
     "settling": lambda: settling.report(settling.run(120)),
 }

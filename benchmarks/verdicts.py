@@ -6,8 +6,8 @@ power that differs by a few per cent. Judged by
 
 (a) practice by hand: one mount each, 30 min of load, the mean of the last 3 min, as read;
 (b) the same over air; and, to compare hours, over air with as many mounts as (c) made;
-(c) Kuffin: up to eight rounds in random order, declared looks after three, five and eight; after a look only the leader and
-    those not yet told apart from it are mounted again; the early check is followed by a remount; a mount that the check
+(c) Kuffin, by the function that the window calls: up to eight rounds in random order, declared looks after three, five and eight;
+    after a look only the leader and those not yet told apart from it are mounted again; the early check is followed by a remount; a mount that the check
     against siblings doubts is opened: a bad one shows in its print and is put together again, a sound one is kept and counts;
     runs until settled; die over coolant per watt; the verdict with a margin of 1 K.
 
@@ -25,6 +25,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from benchmarks.studies import Bench
 from kuffin.bench.room import Room
 from kuffin.bench.sensors import Sensor
 from kuffin.bench.thermal import Loop, simulate
@@ -32,7 +33,6 @@ from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.earlycheck import early_check, early_resistance, pooled_scatter
 from kuffin.core.errors import KuffinError
 from kuffin.core.findings import Limits, Sibling, against_siblings
-from kuffin.core.looks import confidence_at
 from kuffin.core.settle import settle
 
 Array = NDArray[np.float64]
@@ -203,8 +203,7 @@ def study(seed: int) -> Outcome:
             full = compare(kept, margin=MARGIN_K, confidence=0.95)
             out.counts["bad left"] = any(spoilt)
         if number + 1 in LOOKS and stopped is None:
-            confidence, _ = confidence_at(LOOKS, ROUNDS, number + 1, 0.95)
-            found = compare(kept, margin=MARGIN_K, confidence=confidence)
+            found = as_the_window_judges(kept)
             leader = min(found.candidates, key=lambda c: c.mean).name
             mine = [p for p in found.pairs if leader in {p.a, p.b}]
             near = {leader, *(n for p in mine if not p.settled for n in (p.a, p.b))}
@@ -231,6 +230,17 @@ def study(seed: int) -> Outcome:
         out.counts["with identical"] = 1
         out.counts["false lower"] = any(stopped.pair(a, b).verdict in {"a_lower", "b_lower"} for a, b in identical)
     return out
+
+
+def as_the_window_judges(kept: list[MountValue]) -> Comparison:
+    """The comparison that the window shows of these mounts, with its own count of looks."""
+    names = list(dict.fromkeys(v.candidate for v in kept))
+    bench = Bench.of(names, ROUNDS, blocks=True, plan={"looks": list(LOOKS)}, margin_k=MARGIN_K)
+    for v in kept:
+        bench.mount(v.candidate, int(v.round or 0) + 1, v.value)
+    found = bench.judge().main.comparison
+    assert found is not None
+    return found
 
 
 def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt: list[bool]) -> tuple[float, int]:

@@ -103,17 +103,17 @@ def settle_log(args: argparse.Namespace) -> None:
     """When a trace reached equilibrium, and what it settled at."""
     import numpy as np
 
+    from kuffin.core.roles import AIR
     from kuffin.core.settle import settle
     from kuffin.core.units import shown
     from kuffin.logs.reader import read_log
-    from kuffin.verdicts.signals import AIR_ROLES
 
     table = read_log(args.log)
     response = _column(table, args.response)
     over = _column(table, args.over) if args.over else None
     per = _column(table, args.per) if args.per else None
     load = _column(table, args.load) if args.load else next((c for c in table.channels if c.role == "power"), None)
-    air = next((c for role in AIR_ROLES for c in table.channels if c.role == role), None)
+    air = next((c for role in AIR for c in table.channels if c.role == role), None)
     tolerance = args.tolerance
     if tolerance is None:
         # 0.2 K; for a trace per watt, what 0.2 K are at this run's power
@@ -127,7 +127,7 @@ def settle_log(args: argparse.Namespace) -> None:
         load=load.values if load else None,
         air=air.values if air else None,
         tolerance=tolerance,
-        over_is_air=over is not None and over.role in AIR_ROLES,
+        over_is_air=over is not None and over.role in AIR,
     )
     for text in found.notes:
         print(f"note: {text}", file=sys.stderr)

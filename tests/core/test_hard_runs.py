@@ -37,14 +37,17 @@ def test_loops_of_which_there_are_too_few_give_no_number() -> None:
         settle(h.times, h.die, over=h.coolant, load=h.power, air=h.air)
 
 
-def test_a_first_pass_of_a_quarter_of_an_hour_is_judged_and_said() -> None:
+@pytest.mark.parametrize("share", [0.15, 0.8])
+def test_the_longest_pass_of_a_quarter_of_an_hour_is_judged_and_said(share: float) -> None:
+    """A load that was ended and begun again, early in the run or late."""
     h = one_part(np.random.default_rng(1))
-    again = h.times.size // 2
+    again = int(share * h.times.size)
     power = h.power.copy()
     power[again - 60 : again] = 20.0
     found = settle(h.times, h.die, over=h.coolant, load=power, air=h.air)
-    assert found.load_end_s == pytest.approx(h.times[again - 61], abs=4)
-    assert any("came again; this is about the first time" in n for n in found.notes)
+    begin, end = (h.times[again], h.times[-1]) if share < 0.5 else (120.0, h.times[again - 61])
+    assert found.load_start_s == pytest.approx(begin, abs=6) and found.load_end_s == pytest.approx(end, abs=6)
+    assert any("the load came 2 times; this is about the longest" in n for n in found.notes)
 
 
 def test_allowing_for_a_second_part_costs_a_plain_run_little() -> None:

@@ -8,7 +8,8 @@ from pathlib import Path
 import pytest
 
 from kuffin.core.errors import NotebookError
-from kuffin.logs.reader import one_line_each, read_log
+from kuffin.logs.quoted import one_line_each
+from kuffin.logs.reader import read_log
 from kuffin.logs.tidy import mount_values, read_tidy
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount

@@ -24,6 +24,7 @@ from kuffin.app.calling import Caller
 from kuffin.app.desks.compare.desk import CompareDesk
 from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
+from kuffin.app.dressing import Dressing
 from kuffin.app.exporting import write_picture
 from kuffin.app.following import Follower
 from kuffin.app.header import Header
@@ -50,7 +51,7 @@ from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Working, mount_working
 
 
-class MainWindow(QMainWindow, MadeLater):
+class MainWindow(QMainWindow, Dressing, MadeLater):
     """One window on one notebook."""
 
     def __init__(self, settings: Settings | None = None) -> None:
@@ -316,38 +317,6 @@ class MainWindow(QMainWindow, MadeLater):
         """Give the loom the keyboard."""
         self.side.show()
         self.side.loom.setFocus(Qt.FocusReason.ShortcutFocusReason)
-
-    # --- look ------------------------------------------------------------------------------------------------------
-
-    def set_mode(self, mode: str) -> None:
-        """Choose paper, dark, or the desktop's."""
-        self.settings.set_value("theme", mode)
-        self._dress()
-
-    def _desktop_changed(self) -> None:
-        self.set_mode(self.settings.value("theme", "desktop"))
-
-    def scale_text(self, factor: float) -> None:
-        """Scale all text; 0 brings it back to the usual size."""
-        self.settings.set_value("scale", f"{min(max(self._scale * factor, 0.7), 2.0) if factor else 1.0:.3f}")
-        self._dress()
-
-    @property
-    def _scale(self) -> float:
-        return float(self.settings.value("scale", "1.0"))
-
-    def _dress(self) -> None:
-        self.theme = looks.chosen(self.settings.value("theme", "desktop"))
-        app = QApplication.instance()
-        if isinstance(app, QApplication):
-            looks.apply(app, self.theme, self._scale)
-        self.setStyleSheet(looks.sheet(self.theme, self._scale))
-        for dressed in (self.side, self.inspect, self.compare):
-            dressed.set_theme(self.theme)
-        for made in ("plan", "prepare", "run", "bench_page"):
-            if made in self.__dict__:
-                getattr(self, made).set_theme(self.theme)
-        self.compare.renew()
 
     # --- odds and ends ---------------------------------------------------------------------------------------------
 

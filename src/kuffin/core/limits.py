@@ -9,6 +9,8 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.roles import COOLANT, DIE
+
 Array = NDArray[np.float64]
 
 NO_SAFETY_DEVICE = (
@@ -76,11 +78,11 @@ class Limits:
 def watchable(limits: Limits, roles: Collection[str | None]) -> tuple[Limits, list[str]]:
     """The limits that channels of these roles let one watch, and the names of the others."""
     wanted: tuple[tuple[str, str, set[str]], ...] = (
-        ("die", "die_c", {"die", "hot_spot"}),
-        ("coolant", "coolant_c", set(_COOLANT)),
+        ("die", "die_c", set(DIE)),
+        ("coolant", "coolant_c", set(COOLANT)),
         ("flow", "flow_l_h", {"flow"}),
         ("pump speed", "pump_rpm", {"pump"}),
-        ("the coolant's rise", "rise_k_min", set(_COOLANT)),
+        ("the coolant's rise", "rise_k_min", set(COOLANT)),
         ("leak sensor", "leak", {"leak"}),
     )
     off = {key: label for label, key, any_of in wanted if getattr(limits, key) and not any_of & set(roles)}
@@ -129,12 +131,11 @@ class Watched:
     grace: float = 0.0
 
 
-_COOLANT = ("coolant", "coolant_in", "coolant_out")
 WATCHED = (
     Watched("die_c", "die", ("die",), "°C"),
     # a hot spot is hotter by nature: it has fifteen kelvins more
     Watched("die_c", "hot spot", ("hot_spot",), "°C", grace=15.0),
-    Watched("coolant_c", "coolant", _COOLANT, "°C"),
+    Watched("coolant_c", "coolant", COOLANT, "°C"),
     Watched("flow_l_h", "flow", ("flow",), "L/h", lowest=True),
     Watched("pump_rpm", "pump", ("pump",), "rpm", lowest=True),
 )
@@ -192,7 +193,7 @@ class Watch:
                     worst = told
             if worst is not None:
                 found.append(worst)
-        for name, value in (c for role in _COOLANT for c in by_role.get(role, ())):
+        for name, value in (c for role in COOLANT for c in by_role.get(role, ())):
             found += self._rise(name, now_s, value)[: 0 if any(a.key == "rise" for a in found) else 1]
         if self.limits.leak and any(value > 0.5 for _, value in by_role.get("leak", ())):
             found.append(Alarm("leak", True, "the leak sensor answers: water may be out of the loop"))

@@ -15,6 +15,7 @@ from kuffin.bench.tape import Array, Tape
 from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.limits import Alarm, Limits, Watch
 from kuffin.core.protocol import Step
+from kuffin.core.roles import AIR, COOLANT, POWER
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.recording import NewMark, RunWriter
 from kuffin.notebook.samples import RunData, read_run
@@ -22,11 +23,9 @@ from kuffin.notebook.store import Notebook
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thinker import Thinker
 from kuffin.verdicts.forecast import Forecast
-from kuffin.verdicts.leading import WAITING, Leader, Stage
+from kuffin.verdicts.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.verdicts.mountcheck import MountCheck
 from kuffin.verdicts.signals import Signals, signals
-
-BY_HAND = "stopped by hand"
 
 
 @dataclass(frozen=True)
@@ -369,11 +368,7 @@ class LiveRun:
             if role and np.isfinite(values[name]):
                 found.setdefault(role, []).append(values[name])
         out = {role: float(np.mean(v)) if role == "air_in" else v[0] for role, v in found.items()}
-        for wanted, roles in (
-            ("air", ("air_in", "room")),
-            ("coolant", ("coolant_in", "coolant", "coolant_out")),
-            ("power", ("power", "wall_power")),
-        ):
+        for wanted, roles in (("air", AIR), ("coolant", COOLANT), ("power", POWER)):
             first = next((out[r] for r in roles if r in out), None)
             if first is not None:
                 out[wanted] = first

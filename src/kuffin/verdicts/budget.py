@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.roles import AIR, COOLANT
 from kuffin.core.student import t_quantile
 from kuffin.core.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
 from kuffin.core.words import number
@@ -15,7 +16,7 @@ from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.ways import accuracies
 
-_BASE_ROLES = {"air": ("air_in", "room"), "coolant": ("coolant_in", "coolant", "coolant_out")}
+_BASE_ROLES = {"air": AIR, "coolant": COOLANT}
 
 
 @dataclass(frozen=True)

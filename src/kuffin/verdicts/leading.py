@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 
 from kuffin.core.protocol import Step
 
+BY_HAND = "stopped by hand"  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
 
 

@@ -10,26 +10,21 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.normalise import School
+from kuffin.core.roles import AIR, COOLANT, DIE, POWER
 from kuffin.notebook.samples import RunData
 
 Array = NDArray[np.float64]
 
-COOLANT_ROLES = ("coolant_in", "coolant", "coolant_out")
-AIR_ROLES = ("air_in", "room")
 FURTHER_PARTS = ("hot_spot", "memory", "regulator")
-
-
-DIE_ROLES = ("die", "hot_spot")
-POWER_ROLES = ("power", "wall_power")
 
 
 def lacking(school: School, roles: Collection[str | None]) -> list[str]:
     """What a school needs and channels of these roles do not give, in words."""
     needed = {
-        "die": ("a die", DIE_ROLES),
-        "coolant": ("a coolant probe", COOLANT_ROLES),
-        "air": ("an air probe", AIR_ROLES),
-        "power": ("power", POWER_ROLES),
+        "die": ("a die", DIE),
+        "coolant": ("a coolant probe", COOLANT),
+        "air": ("an air probe", AIR),
+        "power": ("power", POWER),
     }
     wanted = [school.part, school.over or "", *(["power"] if school.per_watt else [])]
     return [needed[w][0] for w in wanted if w in needed and not set(needed[w][1]) & set(roles)]
@@ -85,14 +80,14 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
         power = pick("power", ("wall_power",))
         if power is not None and data.wall is not None:
             power = data.wall.of_part(power)
-    die = pick("die", DIE_ROLES, mean=True)
+    die = pick("die", DIE, mean=True)
     there = {role for _, role in roles}
     further = {part: pick(part, (part,), mean=True) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
     return Signals(
         data.times,
         die,
-        pick("coolant", COOLANT_ROLES),
-        pick("air", AIR_ROLES, mean=True),
+        pick("coolant", COOLANT),
+        pick("air", AIR, mean=True),
         power,
         names,
         {part: x for part, x in further.items() if x is not None},

@@ -8,18 +8,16 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.roles import AIR as AIR
+from kuffin.core.roles import COOLANT as COOLANT
+from kuffin.core.roles import DIE as DIE
+from kuffin.core.roles import POWER as POWER
 from kuffin.core.settle import Settled
 from kuffin.core.traces import lone_spikes, smooth_spikes
 
 Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]
 
-COOLANT, AIR, POWER, DIE = (
-    ("coolant_in", "coolant", "coolant_out"),
-    ("air_in", "room"),
-    ("power", "wall_power"),
-    ("die", "hot_spot"),
-)
 _SMOOTH = {"coolant_in", "coolant", "coolant_out", "air_in", "room", "humidity"}
 _LIVELY = {"die", "hot_spot", "power", "wall_power"}
 

@@ -70,8 +70,12 @@ def settle(
     period = loop_period(times, load, begin, end) if load is not None else None
     notes = plateau_notes(times, response, load, span, period)
     if period is None and len(span.passes) > 1:
-        end = first_pass(span)
-        notes = (*notes, f"the load ended at {end:.0f} s and came again; this is about the first time")
+        begin, end = longest_pass(span)
+        start = start if (begin, end) == span.passes[0] else begin
+        notes = (
+            *notes,
+            f"the load came {len(span.passes)} times; this is about the longest, from {begin:.0f} to {end:.0f} s",
+        )
     is_air = over is not None and (over is air if over_is_air is None else over_is_air)
     s = clean(times, response, over, per, load, air, begin, end, is_air)
     analysis, step_at = _analysed(s, start, begin, end, period, tolerance)
@@ -107,23 +111,23 @@ def _analysed(
     return analysis, analysis.find_step()
 
 
-FIRST_PASS_S = 900.0  # of a load's first pass, to be judged by itself
+PASS_S = 900.0  # of a load's pass, to be judged by itself
 
 
-def first_pass(span: LoadSpan) -> float:
-    """The end of a load's first pass, where that is long enough to be judged by itself.
+def longest_pass(span: LoadSpan) -> tuple[float, float]:
+    """The longest of a load's passes, where it is long enough to be judged by itself.
 
     Raises
     ------
     TraceError
         Where the load comes and goes, too seldom for an average over its passes and too often for a plateau.
     """
-    begin, end = span.passes[0]
-    if end - begin >= FIRST_PASS_S:
-        return end
+    begin, end = max(span.passes, key=lambda p: p[1] - p[0])
+    if end - begin >= PASS_S:
+        return begin, end
     raise TraceError(
-        f"the load comes and goes: {len(span.passes)} passes, the first of {(end - begin) / 60:.0f} min. Under four even passes "
-        f"nothing can be said of its level; record four or more, or one of {FIRST_PASS_S / 60:.0f} min"
+        f"the load comes and goes: {len(span.passes)} passes, the longest of {(end - begin) / 60:.0f} min. Under four even passes "
+        f"nothing can be said of its level; record four or more, or one of {PASS_S / 60:.0f} min"
     )
 
 

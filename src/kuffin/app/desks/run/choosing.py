@@ -116,6 +116,13 @@ class Choosing:
         mount = next((m for m in self._state.mounts() if m.id == self.chosen), None)
         return (mount.candidate if mount is not None else None), mount
 
+    def title(self) -> str:
+        """What is run next, in words; blank where there is nothing."""
+        candidate, mount = self.what()
+        if candidate is None:
+            return ""
+        return f"{candidate.name}, round {mount.round}" if mount else f"{candidate.name}, another mount"
+
     def open_bench(self, candidate: Candidate, mount: Mount | None) -> OpenBench:
         """Open the bench that is chosen.
 

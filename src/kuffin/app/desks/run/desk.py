@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-import re
-
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeySequence, QShortcut, QShowEvent
 from PySide6.QtWidgets import QAbstractButton, QApplication, QStackedLayout, QWidget
 
 from kuffin.app.calling import Caller
+from kuffin.app.desks.run import words
 from kuffin.app.desks.run.choosing import Choosing
 from kuffin.app.desks.run.live import LivePage
 from kuffin.app.desks.run.practice import PracticePage
@@ -28,9 +27,6 @@ from kuffin.notebook.recording import NewMark, add_marks, close_run, comment_on,
 from kuffin.notebook.shelf import add_photo
 from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.against import against_siblings
-from kuffin.verdicts.leading import MEASURING, WAITING
-
-_ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
 
 
 class RunDesk(QWidget):
@@ -136,17 +132,9 @@ class RunDesk(QWidget):
         if study is None:
             return
         c = self.choosing
-        words, able = c.bench_words()
-        self.ready.show_choice(c.mounts(), c.chosen, c.benches(), c.bench, words, able and c.chosen is not None)
-        candidate, mount = self.choosing.what()
-        name = (
-            ""
-            if candidate is None
-            else f"{candidate.name}, round {mount.round}"
-            if mount
-            else f"{candidate.name}, another mount"
-        )
-        self.ready.title.setText(name or "No candidate yet: give the study some, on the Plan desk")
+        said, able = c.bench_words()
+        self.ready.show_choice(c.mounts(), c.chosen, c.benches(), c.bench, said, able and c.chosen is not None)
+        self.ready.title.setText(c.title() or "No candidate yet: give the study some, on the Plan desk")
         takes = self.shelf.durations()
         limits = Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
         tau_s = takes.tau_s if takes else DEFAULT_TAU_S
@@ -213,18 +201,7 @@ class RunDesk(QWidget):
             self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
 
     def _call(self, now: Now) -> None:
-        stage = now.stage
-        calls = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
-        if stage is not None and stage.phase == WAITING:
-            what = "start" if stage.step.load else "stop"
-            calls.append(("person", f"{stage.step.name}: the load is yours to {what}", f"waiting {stage.number}"))
-        if stage is not None and stage.phase == MEASURING and stage.why == "settled":
-            calls.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
-        if now.check is not None and now.check.worse:
-            calls.append(("person", now.check.sentence, "mount check"))
-        if now.over and not any(a.stop for a in now.alarms):
-            calls.append(("person", f"the run is over: {now.over}", "over"))
-        for kind, sentence, key in calls:
+        for kind, sentence, key in words.calls(now):
             if key not in self._told:
                 self._told.add(key)
                 self.caller.call(kind, sentence)
@@ -341,8 +318,7 @@ class RunDesk(QWidget):
         live.mark(f"{self._reading} typed: {written}", kind="mark")
 
     def _keep_value(self, asked: str, written: str) -> None:
-        match = _ASKED.match(asked)
-        name, unit = (match["name"], match["unit"] or "") if match else (asked, "")
+        name, unit = words.asked_for(asked)
         try:
             value = float(written.replace(",", "."))
         except ValueError:

@@ -22,9 +22,9 @@ from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.recording.live import BY_HAND, LiveRun, Now
+from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.evaluating import main_trace, parse_trace
-from kuffin.verdicts.leading import MEASURING
+from kuffin.verdicts.leading import BY_HAND, MEASURING
 from kuffin.verdicts.livewords import LiveFigure, figures, stairs
 from kuffin.verdicts.words import number
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -9,6 +10,7 @@ from kuffin.app.widgets.stageline import Phase
 from kuffin.recording.live import Now
 from kuffin.verdicts.leading import MEASURING, SETTLING, WAITING
 
+_ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
 EXTRA = (("flow", "flow", "L/h"), ("sound", "sound", "dBA"), ("pump", "pump", "rpm"), ("fan", "fans", "rpm"))
 OTHER_PARTS = (("hot_spot", "hot spot"), ("memory", "memory"), ("regulator", "regulators"))
 
@@ -95,6 +97,28 @@ def big_button(now: Now | None, carried_on: bool) -> BigButton:
     if now.check is not None and now.check.worse and not carried_on:
         return BigButton("remount", "Stop and remount")
     return BigButton("", "Nothing to do")
+
+
+def calls(now: Now) -> list[tuple[str, str, str]]:
+    """What the person is called for: the kind of call, the sentence, and what it is known by, so that it comes once."""
+    stage = now.stage
+    out = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
+    if stage is not None and stage.phase == WAITING:
+        what = "start" if stage.step.load else "stop"
+        out.append(("person", f"{stage.step.name}: the load is yours to {what}", f"waiting {stage.number}"))
+    if stage is not None and stage.phase == MEASURING and stage.why == "settled":
+        out.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
+    if now.check is not None and now.check.worse:
+        out.append(("person", now.check.sentence, "mount check"))
+    if now.over and not any(a.stop for a in now.alarms):
+        out.append(("person", f"the run is over: {now.over}", "over"))
+    return out
+
+
+def asked_for(asked: str) -> tuple[str, str]:
+    """The name and the unit of a number that a step asks for: ``score, points``."""
+    match = _ASKED.match(asked)
+    return (match["name"], match["unit"] or "") if match else (asked, "")
 
 
 def band(now: Now, carried_on: bool) -> tuple[str, str]:

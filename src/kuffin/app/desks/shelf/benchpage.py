@@ -12,11 +12,12 @@ from PySide6.QtWidgets import QInputDialog
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
+from kuffin.app.desks.shelf.wallpower import WallPowerRow
 from kuffin.app.look.theme import Theme
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
-from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
 from kuffin.core.loop import loop_volume_ml, metal_warnings
 from kuffin.core.parts import KINDS
@@ -121,19 +122,10 @@ class BenchPage(Page):
                 style="small",
             )
         )
-        self.idle_w = NumberLine("W", "Power at the wall that is not the part's", 0, 5000)
-        self.idle_w.given.connect(lambda v: self._tell_wall(wall_idle_w=v))
-        self.efficiency = NumberLine("%", "Efficiency of the supply", 20, 100)
-        self.efficiency.given.connect(lambda v: self._tell_wall(wall_efficiency_percent=v))
-        for line in (self.idle_w, self.efficiency):
-            line.refused.connect(self.state.trouble.emit)
-        self.column.addWidget(
-            row(
-                text("Power at the wall: take off", wrap=False), self.idle_w,
-                text("W that the rest draws; supply", wrap=False), self.efficiency,
-                text("% efficient. Used only where a log has no other power.", style="muted", wrap=False), None,
-            )
-        )  # fmt: skip
+        self.wall = WallPowerRow()
+        self.wall.told.connect(self._tell_wall)
+        self.wall.refused.connect(self.state.trouble)
+        self.column.addWidget(self.wall)
         if settings is not None:
             self.heading("On this computer, live")
             self.live = ThisComputer(settings, state.jobs, busy)
@@ -192,9 +184,7 @@ class BenchPage(Page):
         if found and self.instruments.currentRow() < 0:
             self.instruments.setCurrentCell(0, 0)
         self._show_probes()
-        told = bench.settings if bench is not None else {}
-        self.idle_w.show_value(told.get("wall_idle_w"))
-        self.efficiency.show_value(told.get("wall_efficiency_percent"))
+        self.wall.show_told(bench.settings if bench is not None else {})
 
     def _say_sums(self, bench: Bench | None) -> None:
         if bench is None or not bench.loop:
@@ -270,9 +260,9 @@ class BenchPage(Page):
             if ok and name.strip():
                 self.edit(edits.change_bench, self.bench.id, "rename the bench", name=name.strip())
 
-    def _tell_wall(self, **told: float | None) -> None:
+    def _tell_wall(self, key: str, value: float | None) -> None:
         if self.bench is not None:
-            kept = {k: v for k, v in {**self.bench.settings, **told}.items() if v is not None}
+            kept = {k: v for k, v in {**self.bench.settings, key: value}.items() if v is not None}
             self.edit(edits.change_bench, self.bench.id, "tell what power at the wall holds", settings=kept)
 
     # --- the loop --------------------------------------------------------------------------------------------------
