@@ -58,7 +58,12 @@ def build_parser() -> argparse.ArgumentParser:
     compare.add_argument("--margin", type=float, metavar="X", help="the smallest difference that matters")
     compare.add_argument("--confidence", type=float, default=0.95, metavar="C")
     compare.add_argument("--better", choices=("lower", "higher"), default="lower")
-    compare.add_argument("--spread", choices=("pooled", "separate"), default="pooled")
+    compare.add_argument(
+        "--spread",
+        choices=("pooled", "separate", "noticed"),
+        default="pooled",
+        help="noticed: separate where one scatters far more",
+    )
     compare.add_argument("--csv", metavar="FILE", help="write the pairs as a table")
     compare.add_argument("--picture", metavar="FILE", help="draw the comparison; the name ends in .svg or .png")
     compare.add_argument("--json", action="store_true")

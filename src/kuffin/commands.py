@@ -207,7 +207,7 @@ def compare_table(args: argparse.Namespace) -> None:
         margin=args.margin,
         confidence=args.confidence,
         better=args.better,
-        spread=args.spread,
+        spread="as noticed" if args.spread == "noticed" else args.spread,
         covariate_names=adjust,
     )
     notes = [*warnings, *found.warnings]

@@ -112,14 +112,15 @@ class TestTheBlocks:
     def test_the_baseline_moved_and_correcting_is_an_edit(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "baseline", at_rest)
         assert "rose by 1.1 ± 0.5 K between day 2 and day 3" in shown_words(p)
-        assert "Rounds are blocks here" in shown_words(p)
+        assert "The rounds have taken out the bench's move already." in shown_words(p)
         p.plot.grab()
         QTest.mouseClick(p.plot, LEFT, pos=p.plot._points[4].toPoint())
         assert desk.working._title.text().startswith("Tern, round 3")
         QTest.mouseClick(p.correct, LEFT, pos=QPoint(8, p.correct.height() // 2))
         at_rest()
-        assert desk.state.verdict is not None and desk.state.verdict.corrected
-        assert "(corrected by the baseline)" in desk.header.verdict.text()
+        # there is nothing left to take out, and it is not said to be
+        assert desk.state.verdict is not None and not desk.state.verdict.corrected
+        assert "(taken out with the rounds)" in desk.header.verdict.text()
         assert desk.menus.undo.text() == "Undo: correct by the baseline"
 
     def test_scatter_says_what_the_next_sample_buys(self, desk: MainWindow, at_rest: Wait) -> None:
@@ -135,14 +136,14 @@ class TestTheBlocks:
 
     def test_looks_are_written_refused_and_taken_back(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "rounds", at_rest)
-        assert "Enough" in shown_words(p) and "99.695 %" in shown_words(p)
+        assert "Enough" in shown_words(p) and "99.84 %" in shown_words(p)
         give(p.looks, "1, 9")
         at_rest()
         assert p.looks.text() == "2, 4" and "round 2 at the earliest" in desk.strip.trouble.text()
         p.looks.clear()
         QTest.keyClick(p.looks, Qt.Key.Key_Return)
         at_rest()
-        assert "No looks are declared" in shown_words(p)
+        assert "These are the plan's usual looks" in shown_words(p) and p.looks.placeholderText() == "2, 3, 4"
         desk.menus.undo.trigger()
         at_rest()
         assert p.looks.text() == "2, 4"
@@ -204,7 +205,7 @@ class TestTheBlocks:
 
     def test_the_words_are_copied_as_they_stand(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "words", at_rest)
-        assert "Plover is 1.3 to 2.2 K cooler than Tern" in shown_words(p)
+        assert "Plover is 1.2 to 2.2 K cooler than Tern" in shown_words(p)
         press(p, "Copy all")
         copied = QApplication.clipboard().text()
         assert "Oxbow Works says (on its box, at 250 W)" in copied and copied.count("\n\n") == 6

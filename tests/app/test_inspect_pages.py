@@ -302,7 +302,8 @@ def test_what_cannot_be_told_is_said_and_the_rest_is_told(demo_window: MainWindo
     }
     study = edits.add_study(notebook, "What may be missing?", "radiator", ["Reed"], rounds=6)
     for number, (log, _) in cases.items():
-        edits.add_log(notebook, study, "Reed", log, round_number=number)  # type: ignore[arg-type]
+        other = replace(log, channels=[replace(c, values=c.values + 1e-6 * number) for c in log.channels])  # type: ignore
+        edits.add_log(notebook, study, "Reed", other, round_number=number)
     w.state.choose_study(study)
     at_rest()
     for number, (_, sentence) in cases.items():

@@ -65,7 +65,7 @@ class TestCompareModel:
 
     def test_the_footnote_gives_the_scope(self, verdict: StudyVerdict) -> None:
         note = comparemodel.footnote(verdict, verdict.main)
-        assert note.startswith("About these samples, one of each · 3 mounts of each · 95 % over 6 pairs together")
+        assert note.startswith("About these samples, one of each · 3 mounts of each · 98.79 % over 6 pairs together")
 
 
 class TestInspectModel:

@@ -53,6 +53,9 @@ class TestTheQuestion:
     def test_a_claim_is_taken_from_the_shelf_and_judged(self, plan: MainWindow, at_rest: Wait) -> None:
         page, study, notebook = plan.plan.question, plan.state.study, plan.state.notebook
         assert study is not None and notebook is not None
+        odd = next(m for m in plan.state.mounts() if (m.candidate.name, m.round) == ("Bulrush", 2))
+        edits.leave_out(notebook, odd.id, "Bulrush, round 2", "trapped air")
+        at_rest()
         assert "refuted" in page.claims.item(0, 5).text()  # the demo's Rush was said to be cooler than Reed
         sedge = next(c for c in study.live_candidates if c.name == "Sedge")
         shelfedits.change_part(

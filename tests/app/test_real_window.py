@@ -64,7 +64,7 @@ rest()
 print(window.header.verdict.text())
 shot = window.grab()
 assert (shot.width(), shot.height()) == (1280, 800), shot.size()
-colours = {shot.toImage().pixelColor(x, y).name() for x in range(330, 1250, 7) for y in range(230, 460, 3)}
+colours = {shot.toImage().pixelColor(x, y).name() for x in range(330, 1250, 7) for y in range(230, 520, 3)}
 assert {"#009e73", "#0072b2", "#d55e00"} <= colours, "the candidates' colours are not on screen"
 def key(widget, code, modifier=Qt.KeyboardModifier.NoModifier):
     QTest.keyClick(widget, code, modifier)
@@ -158,7 +158,7 @@ def test_the_main_path_in_a_real_window(demo: Path, tmp_path: Path) -> None:
     before, title, after, ready, coming, stages, changed, closed = done.stdout.strip().splitlines()
     assert "cooler than Rush" in before
     assert title == "Bulrush, round 2"
-    assert "Bulrush (" in after
+    assert "The claim that Rush is 1 K cooler than Reed does not hold." in after
     assert ready == "Ready since"
     assert coming == "Reed, round 4 Reed, round 4 · ready to run"
     assert stages.split(" > ")[-3:] == ["load, warming up", "load, measuring", "cool down, waiting"]

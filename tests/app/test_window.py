@@ -19,7 +19,7 @@ from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.window import MainWindow
 from kuffin.demo.scenario import write_logs
 from kuffin.notebook.store import Notebook
-from tests.app.driving import shown_words
+from tests.app.driving import renewed, shown_words
 
 Wait = Callable[[], None]
 LEFT = Qt.MouseButton.LeftButton
@@ -71,7 +71,7 @@ class TestTheMainPath:
         qtbot.keyClick(w.inspect.run_page.answers.reason, Qt.Key.Key_Return)
         at_rest()
         assert w.side.loom.state_of(w.state.mount()) == "left out"  # type: ignore[arg-type]
-        assert "Bulrush (" in w.header.verdict.text()
+        assert "The claim that Rush is 1 K cooler than Reed does not hold." in w.header.verdict.text()
         assert w.header.next.text().endswith("look at Reed, round 3")
         assert w.menus.undo.text() == "Undo: leave out Bulrush, round 2"
         w.menus.undo.trigger()
@@ -144,7 +144,7 @@ class TestTheLoom:
 
     def test_files_dropped_on_a_crossing_go_there(self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path) -> None:
         loom = demo_window.side.loom
-        path = write_logs(tmp_path / "logs")[0]
+        path = renewed(write_logs(tmp_path / "logs")[0])
         data = QMimeData()
         data.setUrls([QUrl.fromLocalFile(str(path))])
         event = QDropEvent(
@@ -185,7 +185,7 @@ class TestAddingLogs:
     def test_roles_are_changed_once_for_all_of_a_shape_and_remembered(
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
     ) -> None:
-        paths = [str(p) for p in write_logs(tmp_path / "logs")[:2]]
+        paths = [str(renewed(p)) for p in write_logs(tmp_path / "logs")[:2]]
         demo_window.studies.add_logs(paths)
         at_rest()
         dialog = demo_window.importer.dialog
@@ -248,7 +248,7 @@ class TestAddingLogs:
     def test_a_log_without_a_candidate_waits_for_one(
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
     ) -> None:
-        path = write_logs(tmp_path / "logs")[0]
+        path = renewed(write_logs(tmp_path / "logs")[0])
         odd = path.rename(path.with_name("monday.csv"))
         demo_window.studies.add_logs([str(odd)])
         at_rest()
@@ -297,7 +297,7 @@ class TestCompare:
         w.compare.verdict.pairs.setCurrentCell(0, 0)
         qtbot.keyClick(w.compare.verdict.pairs, Qt.Key.Key_F1)
         assert w.working.isVisible()
-        assert "Tukey-Kramer" in w.working._text.toPlainText()
+        assert "Games-Howell" in w.working._text.toPlainText()  # Bulrush scatters far more
         w.working._anchor(QUrl("#0"))  # to the candidate's mean
         assert "least-squares mean" in w.working._text.toPlainText()
         w.working._anchor(QUrl("#0"))  # to a mount's reading

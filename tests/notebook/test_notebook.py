@@ -72,8 +72,8 @@ def crossing_mounts(notebook: Notebook, study: int) -> list[int]:
 
 
 def test_each_log_goes_to_the_next_free_round_and_a_new_candidate_is_made(notebook: Notebook, study: int) -> None:
-    for name, given in (("Sedge", None), ("sedge", None), ("Reed", 3), ("Bulrush", None)):
-        edits.add_log(notebook, study, name, log(), round_number=given)
+    for i, (name, given) in enumerate((("Sedge", None), ("sedge", None), ("Reed", 3), ("Bulrush", None))):
+        edits.add_log(notebook, study, name, log(seed=i), round_number=given)
     assert crossing(notebook, study) == [
         ("Sedge", 1, None),
         ("Sedge", 2, None),
@@ -85,11 +85,11 @@ def test_each_log_goes_to_the_next_free_round_and_a_new_candidate_is_made(notebo
 
 
 def test_many_logs_are_one_edit_and_a_log_can_join_a_mount(notebook: Notebook, study: int) -> None:
-    runs = [edits.NewRun(name, log()) for name in ("Sedge", "Sedge", "Reed")]
+    runs = [edits.NewRun(name, log(seed=i)) for i, name in enumerate(("Sedge", "Sedge", "Reed"))]
     ids = edits.add_logs(notebook, study, runs)
     assert crossing(notebook, study) == [("Sedge", 1, None), ("Sedge", 2, None), ("Reed", 1, None)]
     mount = crossing_mounts(notebook, study)[0]
-    edits.add_logs(notebook, study, [edits.NewRun("", log(), mount_id=mount)])
+    edits.add_logs(notebook, study, [edits.NewRun("", log(seed=9), mount_id=mount)])
     first = notebook.study(study).candidates[0].mounts[0]
     assert next(r.id for r in first.live_runs) == ids[0]
     assert len(first.live_runs) == 2

@@ -40,6 +40,8 @@ def test_readings_compared_by_the_command_give_the_windows_verdict(
             "round",
             "--margin",
             "0.5",
+            "--spread",
+            "noticed",  # as the window does
             "--json",
         ]
     )

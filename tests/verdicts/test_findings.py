@@ -176,7 +176,7 @@ def test_heat_balance_extremes_and_boost_of_a_sound_run(demo_notebook: Notebook)
     assert seen.balance is not None
     assert abs(seen.balance.closure - 1) < seen.balance.closure_u95
     text = balance_working(seen).as_text()
-    assert "for 20 % propylene glycol" in text and "ρ·c_p·V̇" in text and f"{seen.balance.closure:.3f}" in text
+    assert "for 20.6 % propylene glycol by mass" in text and "ρ·c_p·V̇" in text and f"{seen.balance.closure:.3f}" in text
     assert seen.rest_k == pytest.approx(0, abs=0.2)
     assert seen.boost is not None and seen.boost.steps[0].to_mhz == 4675  # the bench loses 5 MHz a kelvin above 58 °C
     assert seen.throttling is None

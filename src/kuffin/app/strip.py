@@ -21,6 +21,7 @@ class Strip(QWidget):
 
     def __init__(self, state: State, jobs: Jobs) -> None:
         super().__init__()
+        self._wrong = False
         self._state, self._jobs = state, jobs
         self._followed: Job | None = None
         self.where = text(style="muted", wrap=False)
@@ -53,8 +54,8 @@ class Strip(QWidget):
         self._delay.setInterval(250)  # what is done at once needs no bar
         self._delay.timeout.connect(self._show_work)
         jobs.changed.connect(self._jobs_changed)
-        state.trouble.connect(self.say)
-        state.succeeded.connect(lambda: self.say(""))
+        state.trouble.connect(self.complain)
+        state.succeeded.connect(self._succeeded)
         state.notebook_changed.connect(self.renew)
         state.study_changed.connect(self.renew)
         self.say("")
@@ -82,10 +83,20 @@ class Strip(QWidget):
         self.where.setVisible(not words)
 
     def say(self, sentence: str) -> None:
-        """Say what went wrong; blank: nothing."""
+        """Say what the person should know; blank: nothing."""
+        self._wrong = False
         self.trouble.setText(with_capital(sentence))
         self.trouble.setVisible(bool(sentence))
         self._close.setVisible(bool(sentence))
+
+    def complain(self, sentence: str) -> None:
+        """Say what went wrong: until it is closed, or an edit succeeds."""
+        self.say(sentence)
+        self._wrong = True
+
+    def _succeeded(self) -> None:
+        if self._wrong:
+            self.say("")
 
     def _jobs_changed(self) -> None:
         running = self._jobs.running

@@ -6,7 +6,6 @@ from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import numpy as np
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
@@ -27,8 +26,9 @@ from kuffin.notebook.entities import (
     Window,
     now_text,
 )
-from kuffin.notebook.samples import own_samples, write_chunks
+from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
+from kuffin.notebook.twins import twin_of
 
 
 def add_study(
@@ -225,7 +225,7 @@ def add_log(
 
 def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     table = new.table
-    twin = _twin(session, study_id, table) if new.closed else None
+    twin = twin_of(session, study_id, table) if new.closed else None
     if twin is not None:
         raise NotebookError(
             f"{table.file} is in this study already, sample by sample, as {twin}: one recording is one mount. Choose another log, "
@@ -251,32 +251,6 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     if new.roles is not None:
         _remember(session, new.shape or table.shape_key, chosen, dict(new.units or {}))
     return run.id
-
-
-def _twin(session: Session, study_id: int, table: LogTable) -> str | None:
-    """The run of a study that holds the very samples of a log, whatever its file or channels are called; None: it is new."""
-    alike = session.scalars(
-        select(Run)
-        .join(Mount)
-        .join(Candidate)
-        .where(
-            Candidate.study_id == study_id,
-            Candidate.binned_at.is_(None),
-            Mount.binned_at.is_(None),
-            Run.binned_at.is_(None),
-            Run.rows == table.rows,
-        )
-        .options(selectinload(Run.mount).selectinload(Mount.candidate), selectinload(Run.channels))
-    ).all()
-    for run in alike:
-        if abs(run.duration_s - table.duration_s) > 1e-6:
-            continue
-        _, values, _, _ = own_samples(session, run)
-        same = sum(any(np.array_equal(c.values, v, equal_nan=True) for v in values.values()) for c in table.channels)
-        # a channel that stands still says nothing; most of the others must be there
-        if same and same >= 0.8 * min(len(table.channels), len(values)):
-            return f"{run.mount.candidate.name}, round {run.mount.round}"
-    return None
 
 
 def _mount_for(session: Session, study_id: int, new: NewRun) -> int:
