@@ -23,7 +23,7 @@ from kuffin.app.window import MainWindow
 from kuffin.bench.prints import draw_print
 from kuffin.demo import practising
 from kuffin.demo.practising import draw as drawn
-from kuffin.demo.scenario import build_demo
+from kuffin.demo.shipped import unpack_demo
 from kuffin.notebook import answering, edits, planning, preparing
 from kuffin.verdicts.planning import order_of
 
@@ -216,7 +216,7 @@ def main(folder: Path) -> None:
             window.grab().save(str(folder / f"{name}.png"))
 
         shoot("start")
-        build_demo(place / "booth seven.kuffin")
+        unpack_demo(place / "booth seven.kuffin")
         window.notebooks.open_path(place / "booth seven.kuffin")
         settle_down(app, window)
         verdict = window.state.verdict
