@@ -116,11 +116,17 @@ class TestTheBlocks:
         p.plot.grab()
         QTest.mouseClick(p.plot, LEFT, pos=p.plot._points[4].toPoint())
         assert desk.working._title.text().startswith("Tern, round 3")
+        # with rounds as blocks there is nothing left to take out
+        assert not p.correct.isEnabled() and not p.table.isVisible()
+        assert "(taken out with the rounds)" in desk.header.verdict.text()
+        assert desk.state.notebook is not None and desk.state.study is not None
+        edits.change_study(desk.state.notebook, desk.state.study.id, "rounds are no blocks", blocks=False)
+        at_rest()
+        assert p.correct.isEnabled() and "Correcting changes" in shown_words(p)
         QTest.mouseClick(p.correct, LEFT, pos=QPoint(8, p.correct.height() // 2))
         at_rest()
-        # there is nothing left to take out, and it is not said to be
-        assert desk.state.verdict is not None and not desk.state.verdict.corrected
-        assert "(taken out with the rounds)" in desk.header.verdict.text()
+        assert desk.state.verdict is not None and desk.state.verdict.corrected
+        assert "(corrected by the baseline)" in desk.header.verdict.text()
         assert desk.menus.undo.text() == "Undo: correct by the baseline"
 
     def test_scatter_says_what_the_next_sample_buys(self, desk: MainWindow, at_rest: Wait) -> None:

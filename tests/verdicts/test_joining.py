@@ -22,6 +22,7 @@ from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.inside import inside
 from kuffin.verdicts.joining import by_clocks, propose
+from kuffin.verdicts.results import run_result
 from kuffin.verdicts.study import judge
 
 
@@ -139,3 +140,18 @@ def test_frame_times_give_the_rate_and_both_one_per_cent_lows(demo_notebook: Not
     (tmp_path / "none.csv").write_text("a,b\nx,y\n", encoding="utf-8")
     with pytest.raises(LogError):
         read_further_log(tmp_path / "none.csv")
+
+
+def test_frame_rates_are_those_under_load(demo_notebook: Notebook, tmp_path: Path) -> None:
+    """A menu at 10 frames a second before the load begins, 20 a second under it."""
+    study = demo_notebook.study(1)
+    run = study.live_candidates[0].live_mounts[0].live_runs[0]
+    begin = next(t.load_start_s for t in run_result(demo_notebook, study, run).traces.values() if t.load_start_s)
+    times = np.concatenate((np.full(300, 100.0), np.full(300, 50.0)))
+    log = tmp_path / "frames.csv"
+    log.write_text("frame,frame time [ms]\n" + "\n".join(f"{i},{t}" for i, t in enumerate(times)), encoding="utf-8")
+    join_log(demo_notebook, run.id, read_further_log(log), {}, begin - 30.0)
+    study = demo_notebook.study(1)
+    seen = inside(demo_notebook, study, study.live_candidates[0].live_mounts[0].live_runs[0])
+    (rates,) = seen.frames.values()
+    assert rates.average == pytest.approx(20.0, rel=0.01) and rates.frames == pytest.approx(300, abs=2)

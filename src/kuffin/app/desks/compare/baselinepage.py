@@ -58,11 +58,13 @@ class BaselinePage(ComparePage):
         self.said.setText(f"{words[:1].upper()}{words[1:]}.")
         self.plot.show_chart(found, verdict.school.unit, self.state.position(found.name))
         both = with_and_without(study, mounts_of(study), verdict)
-        self.correct.setEnabled(both is not None or verdict.corrected)
+        able = both is not None and not both[1].why_kept
+        asked = bool(study.plan.get("correct_by_baseline"))
+        self.correct.setEnabled(able or asked)
         self.correct.blockSignals(True)
-        self.correct.setChecked(verdict.corrected)
+        self.correct.setChecked(asked)
         self.correct.blockSignals(False)
-        self.table.setVisible(both is not None)
+        self.table.setVisible(able)
         self.effect.setVisible(both is not None)
         if both is not None:
             rows = two_ways(*both)

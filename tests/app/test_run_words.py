@@ -1,0 +1,78 @@
+"""What the Run desk says while a run goes on, and once it is over."""
+
+from __future__ import annotations
+
+import threading
+from contextlib import closing
+from pathlib import Path
+
+import numpy as np
+import pytest
+
+from kuffin.app.desks.run.words import asked_for, to_go
+from kuffin.core.protocol import Step
+from kuffin.notebook import edits
+from kuffin.notebook.recording import NewMark, RunWriter
+from kuffin.notebook.samples import read_run
+from kuffin.notebook.store import Notebook
+from kuffin.recording.live import Now
+from kuffin.verdicts.forecast import Forecast
+from kuffin.verdicts.leading import SETTLING, Leader, Stage
+from kuffin.verdicts.livewords import load_words
+
+STEP = Step("load", "long mix", 180.0)
+
+
+def now(elapsed_s: float, forecast: Forecast) -> Now:
+    leader = Leader([STEP], False)
+    leader.stage = Stage(STEP, 1, SETTLING, 0.0)
+    expected = None if forecast.left_s is None else forecast.left_s - (elapsed_s - forecast.looked_s)
+    left = leader.left_s(elapsed_s, expected if expected is not None and expected > 0 else None)
+    return Now(elapsed_s, leader.stage, left, {}, {}, forecast, None, (), (), 0, True)
+
+
+def test_what_takes_longer_than_foreseen_is_not_nought_seconds() -> None:
+    """It said “0 s to go” for half an hour."""
+    foreseen = Forecast(600.0, None, "fit", 0.0, 900.0)
+    assert to_go(now(1000.0, foreseen)) == "8 min to go"
+    late = to_go(now(1800.0, foreseen))
+    assert late.startswith("longer than foreseen, at most ") and "0 s" not in late
+
+
+@pytest.mark.parametrize(("loaded", "says"), [(True, "under load"), (False, "idle"), (None, "the run is over")])
+def test_the_load_is_over_with_the_run(loaded: bool | None, says: str) -> None:
+    t = np.arange(0.0, 600.0, 1.0)
+    assert load_words(t, np.full(t.size, 180.0), loaded) == says
+
+
+def test_a_number_that_is_asked_for_has_its_unit() -> None:
+    assert asked_for("score [points]") == ("score", "points")
+    assert asked_for("score") == ("score", "")
+
+
+def test_rows_and_marks_come_from_two_threads(tmp_path: Path) -> None:
+    """The recorder's thread writes rows, the window's marks: neither loses anything."""
+    with closing(Notebook.create(tmp_path / "n.kuffin")) as book:
+        study = edits.add_study(book, "Which?", "block", ["Tern"])
+        writer = RunWriter(book, study, "Tern", [("Die", "degC", "temperature", "die")], "here", "2026-03-03T10:00:00")
+        writer.add(np.array([[0.0, 20.0], [1.0, 20.1]]))
+        failed: list[Exception] = []
+
+        def rows() -> None:
+            try:
+                for i in range(1, 40):
+                    writer.add(np.array([[2.0 * i, 20.0 + i], [2.0 * i + 1, 20.5 + i]]))
+            except Exception as error:
+                failed.append(error)
+
+        thread = threading.Thread(target=rows)
+        thread.start()
+        for i in range(40):
+            writer.mark(NewMark(float(i), "mark", f"word {i}"))
+        thread.join()
+        writer.end()
+        assert not failed
+        data = read_run(book, writer.run_id or 0)
+        assert data.times.tolist() == list(range(80))
+        run = book.study(study).live_candidates[0].live_mounts[0].live_runs[0]
+        assert [m.text for m in run.marks] == [f"word {i}" for i in range(40)]
