@@ -120,8 +120,8 @@ def _many(job: tuple[Design, int, int]) -> Counter[str]:
 
 def _each(designs: tuple[Design, ...], studies: int, say: Callable[[Design, Counter[str]], None]) -> None:
     with ProcessPoolExecutor(os.cpu_count()) as pool:
-        for d in designs:
-            parts = [(d, 1000 + i * 25, 25) for i in range(max(studies // 25, 1))]
+        for at, d in enumerate(designs):
+            parts = [(d, 10_000 * (at + 1) + i * 25, 25) for i in range(max(studies // 25, 1))]
             total: Counter[str] = Counter()
             for part in pool.map(_many, parts):
                 total.update(part)

@@ -92,6 +92,7 @@ class TestWhichPlateau:
         found = settle(t, h.die[late], over=h.coolant[late], load=power, air=h.air[late])
         assert found.load_start_s is None
         assert any("begins under load" in n and "up to" in n for n in found.notes)
+        assert found.fast and abs(found.value - h.die_k) <= found.u95 < 0.3
 
     def test_a_log_that_only_cools_says_so(self) -> None:
         rng = np.random.default_rng(10)

@@ -94,9 +94,9 @@ def clean(
 
 def jump_share(s: Signals, begin: float, end: float, has_start: bool, width: float) -> float:
     """The share of its final level that the judged trace takes at once, 20 to 50 s after load; 0 to 1."""
-    if not has_start:
-        return 0.0  # no start to look at
     y = s.response if s.over is None else s.response - s.over
+    if not has_start:  # no start to look at: what stands level on the coolant from the beginning is past its jump
+        return 1.0 if s.over is not None and not s.over_air and _level_throughout(s.t, y, begin, end) else 0.0
 
     def level(mask: Mask) -> float:
         v = y[mask & np.isfinite(y)]
@@ -111,6 +111,16 @@ def jump_share(s: Signals, begin: float, end: float, has_start: bool, width: flo
     if not np.isfinite([soon, final]).all() or abs(final - before) < 1e-9:
         return 0.0
     return float(np.clip((soon - before) / (final - before), 0.0, 1.0))
+
+
+def _level_throughout(t: Array, y: Array, begin: float, end: float) -> bool:
+    """Whether a trace's first fifth stands within 5 % of its last."""
+    fifth = (end - begin) / 5
+    parts = [y[(t >= a) & (t <= a + fifth) & np.isfinite(y)] for a in (begin, end - fifth)]
+    if any(p.size < 3 for p in parts):
+        return False
+    first, last = (float(np.median(p)) for p in parts)
+    return abs(first - last) < 0.05 * max(abs(first), abs(last))
 
 
 def is_fast(s: Signals, share: float) -> bool:
