@@ -11,7 +11,7 @@ from kuffin.core.compare.nextround import next_round
 from kuffin.core.control import control_chart
 from kuffin.core.errors import CompareError
 from kuffin.core.linking import Difference, through_baseline
-from kuffin.core.looks import alpha_spent, confidence_at, look_alphas, look_confidences, read_looks, usual_looks
+from kuffin.core.looks import alpha_spent, look_alphas, look_confidences, read_looks, usual_looks
 
 
 @pytest.mark.parametrize(
@@ -38,17 +38,13 @@ def test_many_looks_spend_no_more_than_is_allowed() -> None:
     assert alpha_spent(1.0, 0.05) == pytest.approx(0.05)
 
 
-def test_the_confidence_in_use_follows_the_rounds() -> None:
-    before, had = confidence_at((2, 4), 4, 1, 0.95)
-    assert had == 0
-    first, had = confidence_at((2, 4), 4, 3, 0.95)
-    assert (had, first) == (1, before)
-    last, had = confidence_at((2, 4), 4, 4, 0.95)
-    assert had == 2
+def test_each_look_and_each_round_past_the_plan_has_its_confidence() -> None:
+    looks = look_confidences((2, 4), 4, 6, 0.95)
+    assert [n for n, _ in looks] == [2, 4, 5, 6]
+    first, last, past, further = (c for _, c in looks)
     assert 0.95 < last < first < 1
-    assert confidence_at((2,), 4, 4, 0.95)[0] == pytest.approx(last)
-    past, had = confidence_at((2, 4), 4, 6, 0.95)
-    assert had == 4 and past > last
+    assert last < past < further
+    assert look_confidences((2,), 4, 4, 0.95) == looks[:2]  # the plan's end is a look, written or not
 
 
 @pytest.mark.parametrize("planned", [2, 3, 5])

@@ -158,13 +158,3 @@ def look_confidences(
     rounds = (*declared, *(planned + j for j in past))
     alphas = _alphas_of(tuple(n / planned for n in rounds), (*spent, *after))
     return tuple((n, 1 - a) for n, a in zip(rounds, alphas, strict=True))
-
-
-def confidence_at(looks: Sequence[int], planned_rounds: int, rounds_done: int, confidence: float) -> tuple[float, int]:
-    """The confidence in use, and how many of the looks have been had.
-
-    Before the first look the first one's confidence is in use.
-    """
-    found = look_confidences(looks, planned_rounds, rounds_done, confidence)
-    had = sum(n <= rounds_done for n, _ in found)
-    return found[max(had - 1, 0)][1], had
