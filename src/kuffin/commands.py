@@ -179,16 +179,10 @@ def settle_log(args: argparse.Namespace) -> None:
     print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
 
 
-def _write(path: str, text: str) -> None:
-    try:
-        Path(path).write_text(text, encoding="utf-8")
-    except OSError as error:
-        raise KuffinError(f"{path} could not be written ({error.strerror}); choose another place") from None
-
-
 def compare_table(args: argparse.Namespace) -> None:
     """What may be said of each pair of candidates in a tidy table."""
     from kuffin.core.compare import compare
+    from kuffin.core.wholefile import write_whole
     from kuffin.logs.header import split_names
     from kuffin.logs.tidy import mount_values, read_tidy
     from kuffin.publish.tables import as_csv, comparison_rows
@@ -213,7 +207,7 @@ def compare_table(args: argparse.Namespace) -> None:
     notes = [*warnings, *found.warnings]
     unit = split_names([response])[0].unit or ""
     if args.csv:
-        _write(args.csv, as_csv(comparison_rows(found, unit)))
+        write_whole(args.csv, as_csv(comparison_rows(found, unit)))
     if args.picture:
         from kuffin.app.exporting import draw_comparison
 

@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+import shutil
 import sqlite3
+import subprocess
+import sys
 from pathlib import Path
 
 import pytest
@@ -89,3 +92,57 @@ def test_a_mount_that_was_kept_as_a_whole_keeps_its_reason(old: Path) -> None:
     assert [(a.kind, a.reason) for a in mount.answers] == [("*", "seen on the print")]
     assert mount.kept_because == "seen on the print" and mount.live_runs[0].joins_id is None
     notebook.close()
+
+
+def beside(old: Path) -> sqlite3.Connection:
+    """Leave the last edit of the old format beside the file, as a kill does."""
+    db = sqlite3.connect(old)
+    db.execute("PRAGMA journal_mode = WAL")
+    db.execute("UPDATE study SET question = 'Which, after all?' WHERE id = 1")
+    db.commit()
+    return db
+
+
+def question(path: Path) -> str:
+    db = sqlite3.connect(path)
+    try:
+        return str(db.execute("SELECT question FROM study WHERE id = 1").fetchone()[0])
+    finally:
+        db.close()
+
+
+KILLED = """
+import os, sys
+left = int(sys.argv[2])
+def count(event, args):
+    global left
+    if event.split(".")[0] in {"os", "sqlite3", "shutil"} or event == "open" and ".kuffin" in str(args[0]):
+        left -= 1
+        if left == 0:
+            os.kill(os.getpid(), 9)
+from kuffin.notebook.store import Notebook
+sys.addaudithook(count)
+Notebook.open(sys.argv[1]).close()
+"""
+
+
+def test_a_kill_at_any_point_of_it_loses_no_edit(old: Path, tmp_path: Path) -> None:
+    db = beside(old)
+    desk = tmp_path / "killed"
+    kills = 0
+    for n in range(1, 200):
+        shutil.rmtree(desk, ignore_errors=True)
+        desk.mkdir()
+        for one in (old, old.with_name("spring.kuffin-wal")):
+            shutil.copy(one, desk / one.name)
+        done = subprocess.run([sys.executable, "-c", KILLED, str(desk / old.name), str(n)], check=False)
+        notebook = Notebook.open(desk / old.name)
+        assert notebook.study(1).question == "Which, after all?", n
+        notebook.close()
+        kept = [p for p in desk.iterdir() if "(format 1" in p.name]
+        assert len(kept) == 1 and question(kept[0]) == "Which, after all?", n
+        if done.returncode == 0:
+            break
+        kills += 1
+    assert kills >= 15
+    db.close()

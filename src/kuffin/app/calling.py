@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import shutil
 import subprocess
-import tempfile
 import wave
 from pathlib import Path
 
 import numpy as np
+from platformdirs import user_cache_dir
 from PySide6.QtWidgets import QApplication, QWidget
 
 from kuffin.app.settings import Settings
@@ -59,8 +59,9 @@ class Caller:
         if player is None or QApplication.platformName() in {"offscreen", "minimal"}:
             QApplication.beep()
             return
-        path = Path(tempfile.gettempdir()) / f"kuffin-{kind}.wav"
+        path = Path(user_cache_dir("kuffin")) / f"{kind}.wav"
         try:
+            path.parent.mkdir(parents=True, exist_ok=True)
             with wave.open(str(path), "wb") as file:
                 file.setparams((1, 2, _RATE, 0, "NONE", "not compressed"))
                 file.writeframes(tones(kind).tobytes())

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
-from PySide6.QtCore import QRectF, QSize, Qt
+from PySide6.QtCore import QBuffer, QRectF, QSize, Qt
 from PySide6.QtGui import QImage, QPainter
 from PySide6.QtSvg import QSvgGenerator
 
@@ -18,6 +18,7 @@ from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.core.compare import Comparison
 from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import School
+from kuffin.core.wholefile import write_whole
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.verdicts.preparation import Preparation, preparation_rows
 from kuffin.verdicts.schools import MountReading, SchoolResult
@@ -43,7 +44,7 @@ def write_table(
     else:
         rows = {"readings": readings_rows, "findings": finding_rows}.get(what, verdict_rows)
         text = as_csv(rows(verdict))
-    _write(text, path)
+    write_whole(path, text)
 
 
 def write_preparations(preparations: Sequence[Preparation], path: Path) -> None:
@@ -56,14 +57,7 @@ def write_preparations(preparations: Sequence[Preparation], path: Path) -> None:
     """
     if not preparations:
         raise KuffinError("no mount of this study was prepared yet: nothing was ticked, noted or measured")
-    _write(as_csv(preparation_rows(list(preparations))), path)
-
-
-def _write(text: str, path: Path) -> None:
-    try:
-        path.write_text(text, encoding="utf-8")
-    except OSError as error:
-        raise KuffinError(f"{path.name} could not be written ({error.strerror}); choose another place") from None
+    write_whole(path, as_csv(preparation_rows(list(preparations))))
 
 
 @dataclass(frozen=True)
@@ -107,16 +101,16 @@ def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:
     """
     size = QSize(max(plot.width(), 760), plot.sizeHint().height())
     if path.suffix.lower() == ".svg":
+        drawn = QBuffer()
         generator = QSvgGenerator()
-        generator.setFileName(str(path))
+        generator.setOutputDevice(drawn)
         generator.setSize(size)
         generator.setViewBox(QRectF(0, 0, size.width(), size.height()))
         generator.setTitle("Candidates with their mounts, means and intervals")
-        painter = QPainter()
-        if not painter.begin(generator):
-            raise KuffinError(f"{path.name} could not be written; choose another place")
+        painter = QPainter(generator)
         plot.paint(painter, QRectF(0, 0, size.width(), size.height()))
         painter.end()
+        write_whole(path, drawn.data().data())
         return
     image = QImage(size * 2, QImage.Format.Format_ARGB32)
     image.setDevicePixelRatio(2.0)
@@ -125,5 +119,8 @@ def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:
     painter.setFont(plot.font())
     plot.paint(painter, QRectF(0, 0, size.width(), size.height()))
     painter.end()
-    if not image.save(str(path)):
+    drawn = QBuffer()
+    drawn.open(QBuffer.OpenModeFlag.WriteOnly)
+    if not image.save(drawn, path.suffix.removeprefix(".").upper()):  # type: ignore[call-overload]
         raise KuffinError(f"{path.name} could not be written as a picture; end its name in .png or .svg")
+    write_whole(path, drawn.data().data())

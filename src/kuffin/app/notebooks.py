@@ -13,7 +13,17 @@ from kuffin.app.jobs import Task
 from kuffin.app.settings import Settings, demo_cache, documents
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError
+from kuffin.notebook.heldfile import is_open
 from kuffin.notebook.store import SUFFIX, Notebook
+
+
+def _not_open(stem: str) -> Path:
+    """A place for a notebook of Kuffin's own that is open in no window."""
+    n, place = 1, demo_cache() / f"{stem}{SUFFIX}"
+    while is_open(place):
+        n += 1
+        place = place.with_name(f"{stem}-{n}{SUFFIX}")
+    return place
 
 
 class Notebooks(QObject):
@@ -98,10 +108,7 @@ class Notebooks(QObject):
         from kuffin.demo.shipped import unpack_demo
 
         def work(_job: Task) -> Path:
-            place, n = demo_cache() / f"demo{SUFFIX}", 1
-            while place.exists() and self._state.notebook is not None and place == self._state.notebook.path:
-                n += 1
-                place = place.with_name(f"demo-{n}{SUFFIX}")
+            place = _not_open("demo")
             unpack_demo(place)
             return place
 
@@ -113,10 +120,7 @@ class Notebooks(QObject):
 
         if self._recording():
             return
-        place, n = demo_cache() / f"practice{SUFFIX}", 1
-        while self._state.notebook is not None and place == self._state.notebook.path:
-            n += 1
-            place = demo_cache() / f"practice-{n}{SUFFIX}"
+        place = _not_open("practice")
 
         def work(_job: Task) -> Path:
             place.parent.mkdir(parents=True, exist_ok=True)
@@ -172,11 +176,8 @@ class Notebooks(QObject):
         BinView(self._state, self._parent).exec()
 
     def undo(self) -> None:
-        """Take the last edit back; the run that is being recorded is no edit to be taken back meanwhile."""
-        notebook = self._state.notebook
-        if self._busy() and notebook is not None and (notebook.undo_label or "").startswith("record a run"):
-            self._state.trouble.emit("the run is being recorded; stop it on the Run desk first")
-        elif self._state.notebook is not None:
+        """Take the last edit back."""
+        if self._state.notebook is not None:
             self._state.attempt(self._state.notebook.undo)
 
     def redo(self) -> None:

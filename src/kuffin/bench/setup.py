@@ -13,7 +13,8 @@ from pathlib import Path
 from typing import Any
 
 from kuffin.core.calibration import Calibration, Within
-from kuffin.core.errors import BenchError
+from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.wholefile import write_whole
 
 KINDS = {
     "hwmon": "sensors of this computer",
@@ -136,13 +137,13 @@ def save_setup(path: Path, setup: BenchSetup) -> None:
     BenchError
     """
     check(setup)
-    partial = path.with_name(path.name + ".part")
     try:
         path.parent.mkdir(parents=True, exist_ok=True)
-        partial.write_text(json.dumps(asdict(setup), indent=1, ensure_ascii=False) + "\n", encoding="utf-8")
-        partial.replace(path)
+        write_whole(path, json.dumps(asdict(setup), indent=1, ensure_ascii=False) + "\n")
     except OSError as error:
         raise BenchError(f"{path} cannot be written ({error.strerror}); the settings stay as they were") from None
+    except KuffinError as error:
+        raise BenchError(str(error)) from None
 
 
 def check(setup: BenchSetup) -> None:

@@ -139,9 +139,8 @@ def forget_history(notebook: Notebook) -> None:
 
     from kuffin.notebook.entities import Edit
 
-    with notebook.session() as session:
+    with notebook.writing() as session:
         session.execute(delete(Edit))
-        session.commit()
 
 
 def write_logs(folder: Path | str) -> list[Path]:

@@ -9,7 +9,9 @@ import lzma
 from importlib.resources import files
 from pathlib import Path
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.wholefile import write_whole
+from kuffin.notebook.heldfile import is_open
 
 NAME = "booth-seven.kuffin.xz"
 
@@ -20,14 +22,18 @@ def unpack_demo(path: Path) -> None:
     Raises
     ------
     NotebookError
-        Where it cannot be written.
+        Where it cannot be written, or what is there is open in a window.
     """
+    if is_open(path):
+        raise NotebookError(f"{path.name} is open in a Kuffin window; close it first, or choose another name")
     data = lzma.decompress(files("kuffin.demo").joinpath(NAME).read_bytes())
     try:
         path.parent.mkdir(parents=True, exist_ok=True)
         for extra in ("-wal", "-shm"):
             path.with_name(path.name + extra).unlink(missing_ok=True)
-        path.write_bytes(data)
+        write_whole(path, data)
+    except KuffinError as error:
+        raise NotebookError(str(error)) from None
     except OSError as error:
         raise NotebookError(f"{path} could not be written ({error.strerror}); choose another place") from None
 

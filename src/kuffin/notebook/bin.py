@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from contextlib import suppress
 from dataclasses import dataclass
 from typing import Any
 
 from sqlalchemy import delete, or_, select, text
+from sqlalchemy.orm import Session
 
+from kuffin.core.errors import NotebookError
 from kuffin.notebook.entities import (
     Answer,
     Attachment,
@@ -63,6 +66,10 @@ _KINDS: dict[str, type[Binnable]] = {
 }
 
 
+# an edit that is undone and then given up leaves these: they came from outside, and may be nowhere else
+_NEVER_UNDONE_AWAY = {"run", "photo"}
+
+
 def _label(kind: str, item: Any) -> str:
     if kind == "mount":
         return f"{item.candidate.name}, round {item.round}"
@@ -79,15 +86,24 @@ def contents(notebook: Notebook) -> list[Binned]:
     with notebook.session() as session:
         for kind, entity in _KINDS.items():
             for item in session.scalars(select(entity).where(entity.binned_at.is_not(None))):
-                if item.binned_at != BY_UNDO:
+                if item.binned_at != BY_UNDO or kind in _NEVER_UNDONE_AWAY:
                     out.append(Binned(kind, item.id, _label(kind, item), item.binned_at or ""))
     return sorted(out, key=lambda b: b.binned_at, reverse=True)
 
 
 def restore(notebook: Notebook, item: Binned) -> None:
-    """Take something out of the bin."""
+    """Take something out of the bin, and what it belongs to."""
     with notebook.edit(f"take {item.label} out of the bin") as session:
-        session.get_one(_KINDS[item.kind], item.id).binned_at = None
+        _take_out(session, _KINDS[item.kind], item.id)
+
+
+def _take_out(session: Session, entity: type[Base], at: int) -> None:
+    found = session.get_one(entity, at)
+    if isinstance(found, Binnable):
+        found.binned_at = None
+    for column, owner in dict(_BELONGS)[entity].items():
+        if (whose := getattr(found, column)) is not None:
+            _take_out(session, owner, whose)
 
 
 # what goes with what: a table, and the columns that say whose its rows are
@@ -126,8 +142,16 @@ _HELD: dict[type[Base], tuple[tuple[type[Base], str], ...]] = {
 
 
 def empty(notebook: Notebook) -> None:
-    """Delete for good what lies in the bin, and with it the history that could bring it back."""
-    with notebook.session() as session:
+    """Delete for good what lies in the bin, and with it the history that could bring it back.
+
+    Raises
+    ------
+    NotebookError
+        While a run is being recorded: it may belong to something in the bin.
+    """
+    if notebook.recording:
+        raise NotebookError("a run is being recorded; empty the bin when it has ended")
+    with notebook.writing() as session:
         going: dict[type[Base], set[int]] = {}
         for entity, owners in _BELONGS:
             table = entity.__table__
@@ -146,6 +170,6 @@ def empty(notebook: Notebook) -> None:
             table = Base.metadata.tables[entity.__tablename__]
             session.execute(delete(table).where(table.c.id.in_(going[entity])))
         session.execute(delete(Edit))
-        session.commit()
+    with suppress(NotebookError), notebook.writing() as session:  # without room for it the file stays as large as it is
         session.execute(text("VACUUM"))
     notebook.changed()

@@ -52,6 +52,11 @@ def _table(name: str) -> Table:
     return Base.metadata.tables[name]
 
 
+def runs_made(changes: list[Change]) -> set[int]:
+    """The runs that an edit made."""
+    return {c["id"] for c in changes if c["table"] == "run" and c["before"] is None}
+
+
 def apply(session: Session, changes: list[Change], backwards: bool) -> None:
     """Bring the rows of an edit back to how they were before it, or after it."""
     for change in reversed(changes) if backwards else changes:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import os
+import shutil
 import sqlite3
 from pathlib import Path
 from typing import Any
@@ -12,8 +13,12 @@ from sqlalchemy import Table
 from sqlalchemy.dialects import sqlite
 from sqlalchemy.schema import CreateTable
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.wholefile import written_whole
+from kuffin.notebook.door import beside
 from kuffin.notebook.entities import SCHEMA_VERSION, UNDER_TEST, Base
+from kuffin.notebook.heldfile import connect
+from kuffin.notebook.rescue import free_name
 
 
 def bring_up_to_date(path: Path, version: int) -> Path:
@@ -35,23 +40,18 @@ def bring_up_to_date(path: Path, version: int) -> Path:
     NotebookError
         Where the copy cannot be written; the notebook itself is then untouched.
     """
-    partial = path.with_name(f".{path.name}.updating")
-    kept = _free_name(path, version)
     try:
-        partial.unlink(missing_ok=True)
-        source, copy = sqlite3.connect(f"file:{path}?mode=ro", uri=True), sqlite3.connect(partial)
-        try:
-            source.backup(copy)
-            _migrate(copy, version)
-        finally:
-            copy.close()
-            source.close()
-        os.link(path, kept)
-        for extra in ("-wal", "-shm"):
-            path.with_name(path.name + extra).unlink(missing_ok=True)
-        partial.replace(path)
-    except (OSError, sqlite3.Error) as error:
-        partial.unlink(missing_ok=True)
+        _settle(path)
+        with written_whole(path) as partial:
+            source, copy = connect(path, "ro"), connect(partial)
+            try:
+                source.backup(copy)
+                _migrate(copy, version)
+            finally:
+                copy.close()
+                source.close()
+            kept = _keep(path, version)
+    except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
             f"{path.name} is in the older format {version} and could not be brought up to date ({error}); "
             "it is untouched. Copy it to a folder with room that you may write in, and open it there"
@@ -59,11 +59,30 @@ def bring_up_to_date(path: Path, version: int) -> Path:
     return kept
 
 
-def _free_name(path: Path, version: int) -> Path:
-    n, kept = 1, path.with_name(f"{path.stem} (format {version}){path.suffix}")
-    while kept.exists():
-        n += 1
-        kept = path.with_name(f"{path.stem} (format {version}, {n}){path.suffix}")
+def _settle(path: Path) -> None:
+    """Bring what is beside the file into it, so that the file alone is all of it."""
+    db = connect(path)
+    try:
+        db.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+        db.execute("PRAGMA journal_mode = DELETE")
+    finally:
+        db.close()
+    if beside(path, "-wal").exists():
+        raise NotebookError("another program reads it now")
+
+
+def _keep(path: Path, version: int) -> Path:
+    """Keep the file as it was under another name beside it."""
+    stem = f"{path.stem} (format {version})"
+    kept = path.with_name(f"{stem}{path.suffix}")
+    if kept.exists() and kept.samefile(path):
+        return kept  # a start that was cut off got as far as this
+    kept = free_name(path.parent, stem, path.suffix)
+    try:
+        os.link(path, kept)
+    except OSError:  # some disks know no second name for a file
+        with written_whole(kept) as partial:
+            shutil.copyfile(path, partial)
     return kept
 
 

@@ -66,6 +66,10 @@ class RunWriter:
         self._lock = threading.RLock()
         self.run_id: int | None = None
 
+    def begin(self) -> None:
+        """From now on the notebook knows that a run is being recorded."""
+        self._notebook.recording.add(self.run_id or 0)
+
     def go_on_with(self, run_id: int) -> None:
         """Add to a run that was cut off, instead of making one."""
         with self._lock, self._notebook.session() as session:
@@ -94,6 +98,7 @@ class RunWriter:
             new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False)
             label = f"record a run of {self._candidate}"
             (self.run_id,) = add_logs(self._notebook, self._study_id, [new], tell=False, label=label)
+            self._notebook.recording.add(self.run_id)
         else:
             self._append(block, self.run_id)
         self._sequence += 1
@@ -118,26 +123,35 @@ class RunWriter:
     def _append(self, block: Array, run_id: int) -> None:
         data = np.ascontiguousarray(block.astype("<f8"))
         rows, columns = data.shape
-        with self._notebook.session() as session:
+        with self._notebook.writing() as session:
             session.add(Chunk(run_id=run_id, sequence=self._sequence, rows=rows, columns=columns, data=data.tobytes()))
             run = session.get_one(Run, run_id)
             run.rows += rows
             run.duration_s = float(data[-1, 0])
-            session.commit()
 
     def end(self, tell: bool = True) -> None:
-        """End the run: it counts from now on."""
+        """End the run: it counts from now on.
+
+        Raises
+        ------
+        NotebookError
+            Where that cannot be written; it may be tried again.
+        """
         with self._lock:
             if self.run_id is not None:
                 close_run(self._notebook, self.run_id, tell)
+            self.let_go()
+
+    def let_go(self) -> None:
+        """It is no longer recorded; where it was not ended, it is as one that was cut off."""
+        self._notebook.recording -= {0, self.run_id or 0}
 
 
 def add_marks(notebook: Notebook, run_id: int, marks: Sequence[NewMark]) -> None:
     """Keep marks of a run. They come with the recording, so they are no edits."""
-    with notebook.session() as session:
+    with notebook.writing() as session:
         for m in marks:
             session.add(Mark(run_id=run_id, at_s=m.at_s, kind=m.kind, text=m.text, value=m.value, unit=m.unit))
-        session.commit()
 
 
 def close_run(notebook: Notebook, run_id: int, tell: bool = True) -> None:
@@ -148,7 +162,7 @@ def close_run(notebook: Notebook, run_id: int, tell: bool = True) -> None:
     tell : bool
         Whether who shows the notebook is told; not from a thread of its own.
     """
-    with notebook.session() as session:
+    with notebook.writing() as session:
         run = session.get_one(Run, run_id)
         chunks = session.execute(
             select(Chunk.rows, Chunk.columns, Chunk.data).where(Chunk.run_id == run_id).order_by(Chunk.sequence)
@@ -158,16 +172,14 @@ def close_run(notebook: Notebook, run_id: int, tell: bool = True) -> None:
             session.execute(delete(Chunk).where(Chunk.run_id == run_id))
             write_chunks(session, run, block[:, 0], [block[:, i] for i in range(1, block.shape[1])])
         run.closed = True
-        session.commit()
     if tell:
         notebook.changed()
 
 
 def reopen_run(notebook: Notebook, run_id: int) -> None:
     """Open a run that was stopped, to go on with it; until it is closed again it does not count."""
-    with notebook.session() as session:
+    with notebook.writing() as session:
         session.get_one(Run, run_id).closed = False
-        session.commit()
     notebook.changed()
 
 

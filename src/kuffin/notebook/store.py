@@ -2,24 +2,27 @@
 
 from __future__ import annotations
 
-import fcntl
 import os
 import sqlite3
+import threading
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
-from typing import IO, Any
+from typing import Any
 
-from sqlalchemy import create_engine, delete, event, func, select
-from sqlalchemy.engine import Engine
-from sqlalchemy.exc import DBAPIError
+from sqlalchemy import delete, func, select
 from sqlalchemy.orm import Session, selectinload
 from sqlalchemy.orm.attributes import set_committed_value
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.notebook import journal
-from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Base, Candidate, Edit, Mount, Part, Run, Study
+from kuffin.notebook.database import Database, copy_database
+from kuffin.notebook.door import clear_beside, read_format
+from kuffin.notebook.entities import SCHEMA_VERSION, Candidate, Edit, Mount, Part, Run, Study
+from kuffin.notebook.heldfile import HeldFile, is_open
 from kuffin.notebook.migrations import bring_up_to_date
+from kuffin.notebook.plainerrors import plain_errors
+from kuffin.notebook.rescue import rescue_place, rescued_words
 
 SUFFIX = ".kuffin"
 _KEPT_EDITS = 200
@@ -30,15 +33,34 @@ class Notebook:
 
     Every edit is a transaction of its own: it is kept when made, or nothing of it is. Callables in `listeners` are
     called after each.
+
+    Attributes
+    ----------
+    path : Path
+        Where it is; another one after it was moved, or rescued.
+    kept_before_update : Path or None
+        The file in its older format, where it was brought up to date.
+    recording : set of int
+        The runs that are being recorded into it now; 0 for one that has no rows yet.
+    news : list of str
+        What happened to the file meanwhile; whoever shows the notebook takes it from here and tells it.
     """
 
-    def __init__(self, path: Path, engine: Engine, lock: IO[str] | None, read_only: bool) -> None:
+    def __init__(self, path: Path, database: Database, file: HeldFile | None) -> None:
         self.path = path
-        self.read_only = read_only
         self.listeners: list[Callable[[], None]] = []
-        self.kept_before_update: Path | None = None  # the file in its older format, where it was brought up to date
-        self._engine = engine
-        self._lock = lock
+        self.kept_before_update: Path | None = None
+        self.recording: set[int] = set()
+        self.news: list[str] = []
+        self._database = database
+        self._file = file
+        self._writing = threading.RLock()  # one write at a time, whatever thread it comes from
+        self._switching = threading.RLock()  # nobody begins to read while another file takes its place
+
+    @property
+    def read_only(self) -> bool:
+        """Whether nothing can be changed in it."""
+        return self._database.read_only
 
     # --- opening and closing -------------------------------------------------------------------------------------
 
@@ -51,21 +73,24 @@ class Notebook:
         NotebookError
         """
         path = Path(path)
-        if path.exists():
-            raise NotebookError(f"{path.name}: there is a file of this name already; choose another name")
         try:
-            path.touch()
+            os.close(os.open(path, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o666))
+        except FileExistsError:
+            raise NotebookError(f"{path.name}: there is a file of this name already; choose another name") from None
         except OSError as error:
             raise NotebookError(
                 f"{path.name}: cannot be written there ({error.strerror}); choose another folder"
             ) from None
-        lock = _take_lock(path)
-        engine = _engine(path, read_only=False)
-        with _plain_errors(path), engine.begin() as connection:
-            Base.metadata.create_all(connection)
-            connection.exec_driver_sql(f"PRAGMA application_id = {APPLICATION_ID}")
-            connection.exec_driver_sql(f"PRAGMA user_version = {SCHEMA_VERSION}")
-        return cls(path, engine, lock, read_only=False)
+        file = HeldFile.hold(path)
+        try:
+            with plain_errors(path):
+                database = Database(file.path)
+                database.make()
+        except NotebookError:
+            file.release()
+            path.unlink(missing_ok=True)  # it holds nothing yet
+            raise
+        return cls(file.path, database, file)
 
     @classmethod
     def open(cls, path: Path | str) -> Notebook:
@@ -79,36 +104,35 @@ class Notebook:
         path = Path(path)
         if not path.is_file():
             raise NotebookError(f"{path}: there is no such notebook; was it moved?")
-        if path.stat().st_size == 0:
-            raise NotebookError(f"{path.name}: the file is empty, so it is no notebook")
+        path = path.resolve()
         read_only = not (os.access(path, os.W_OK) and os.access(path.parent, os.W_OK))
-        lock = None if read_only else _take_lock(path)
+        file = None if read_only else HeldFile.hold(path)
         kept: Path | None = None
         try:
-            version = _check(path)
+            version = read_format(path)
             if version < SCHEMA_VERSION:
-                if read_only:
+                if file is None:
                     raise NotebookError(
                         f"{path.name} is in an older format and read-only; copy it to where it can be written, "
                         "and open the copy"
                     )
                 kept = bring_up_to_date(path, version)
+                file.release()
+                file = HeldFile.hold(path)
+            with plain_errors(path):
+                found = cls(path, Database(path, read_only), file)
         except NotebookError:
-            if lock is not None:
-                lock.close()
-                Path(lock.name).unlink(missing_ok=True)
+            if file is not None:
+                file.release()
             raise
-        found = cls(path, _engine(path, read_only), lock, read_only)
         found.kept_before_update = kept
         return found
 
     def close(self) -> None:
         """Close the file; everything is in it already."""
-        self._engine.dispose()
-        if self._lock is not None:
-            self._lock.close()
-            Path(self._lock.name).unlink(missing_ok=True)
-            self._lock = None
+        self._database.close()
+        if self._file is not None:
+            self._file.release()
 
     def save_copy(self, target: Path | str) -> None:
         """Write a copy of the whole notebook.
@@ -118,32 +142,71 @@ class Notebook:
         NotebookError
         """
         target = Path(target)
-        if target.resolve() == self.path.resolve():
+        if target.exists() and self.path.exists() and target.samefile(self.path):
             raise NotebookError("this is the notebook itself; choose another name for the copy")
-        partial = target.with_name(target.name + ".part")
+        if is_open(target):
+            raise NotebookError(f"{target.name} is open in a Kuffin window; choose another name for the copy")
         try:
-            partial.unlink(missing_ok=True)
-            source = sqlite3.connect(f"file:{self.path}?mode=ro", uri=True)
-            copy = sqlite3.connect(partial)
+            copy_database(self._database.raw, target)
+        except KuffinError as error:
+            raise NotebookError(f"the copy: {error}; the notebook itself is untouched") from None
+
+    # --- where it is ----------------------------------------------------------------------------------------------
+
+    def look_after(self) -> None:
+        """See that the file is where it was. A moved one is followed; a deleted or replaced one is rescued into a new file.
+
+        It is called before every write, and now and then by whoever shows the notebook; `news` has what happened.
+
+        Raises
+        ------
+        NotebookError
+            Where neither is possible; nothing is written then.
+        """
+        with self._writing:
+            if self._file is None or self._file.in_place:
+                return
+            before, there = self.path, self._file.now_at()
+            replaced = before.exists()
             try:
-                source.backup(copy)
-            finally:
-                copy.close()
-                source.close()
-            partial.replace(target)
-        except (OSError, sqlite3.Error) as error:
-            partial.unlink(missing_ok=True)
-            raise NotebookError(
-                f"the copy could not be written to {target.name} ({error}); the notebook itself is untouched"
-            ) from None
+                with self._switching:
+                    self._database.wait_for_readers()
+                    if there is not None:
+                        self._database.settle()
+                        self._file.path = there
+                        words = (
+                            f"“{before.name}” was moved or renamed while it was open here; Kuffin goes on in {there}"
+                        )
+                    else:
+                        there = rescue_place(before)
+                        copy_database(self._database.raw, there)
+                        self._database.settle()  # nothing of this one is left beside the other
+                        new = HeldFile.hold(there)
+                        self._file.release()
+                        self._file = new
+                        words = rescued_words(before, there, replaced)
+                    self._database.close()
+                    self._database, self.path = Database(there), there
+            except (KuffinError, OSError, sqlite3.Error) as error:
+                raise NotebookError(
+                    f"“{before.name}” is no longer in {before.parent}, and could not be kept elsewhere ({error}). "
+                    "Nothing is written until it can: put it back, or save a copy now"
+                ) from None
+            if not replaced:
+                clear_beside(before)
+            self.news.append(words)
 
     # --- reading -------------------------------------------------------------------------------------------------
 
     @contextmanager
     def session(self) -> Iterator[Session]:
-        """A session for reading (or for results that are no edits)."""
-        with _plain_errors(self.path), Session(self._engine, expire_on_commit=False) as session:
-            yield session
+        """A session for reading."""
+        with plain_errors(self.path):
+            with self._switching:
+                session = Session(self._database.engine, expire_on_commit=False)
+                session.connection()
+            with session:
+                yield session
 
     def studies(self) -> list[Study]:
         """The studies that are not in the bin, oldest first."""
@@ -183,7 +246,26 @@ class Notebook:
                         set_committed_value(run, "mount", mount)
             return found
 
-    # --- editing -------------------------------------------------------------------------------------------------
+    # --- writing -------------------------------------------------------------------------------------------------
+
+    @contextmanager
+    def writing(self) -> Iterator[Session]:
+        """A session for what is written and is no edit (samples as they come, results); all is kept at the end, or nothing.
+
+        Raises
+        ------
+        NotebookError
+            Where the notebook is read-only, gone, or the disk is full.
+        """
+        if self.read_only:
+            raise NotebookError(
+                f"{self.path.name} is read-only, so nothing can be changed in it; save a copy and work on that"
+            )
+        with self._writing:
+            self.look_after()
+            with self.session() as session:
+                yield session
+                session.commit()
 
     @contextmanager
     def edit(self, label: str, *, tell: bool = True) -> Iterator[Session]:
@@ -201,12 +283,8 @@ class Notebook:
         NotebookError
             Where the notebook is read-only or the disk is full.
         """
-        if self.read_only:
-            raise NotebookError(
-                f"{self.path.name} is read-only, so nothing can be changed in it; save a copy and work on that"
-            )
         changes: list[journal.Change] = []
-        with self.session() as session:
+        with self.writing() as session:
             journal.watch(session, changes)
             yield session
             session.flush()
@@ -216,7 +294,6 @@ class Notebook:
                 session.flush()
                 oldest = session.scalar(select(func.max(Edit.id)))
                 session.execute(delete(Edit).where(Edit.id <= (oldest or 0) - _KEPT_EDITS))
-            session.commit()
         if tell:
             self.changed()
 
@@ -238,7 +315,13 @@ class Notebook:
             return session.scalar(select(Edit.label).where(Edit.undone).order_by(Edit.id).limit(1))
 
     def undo(self) -> str | None:
-        """Take the last edit back; returns its label."""
+        """Take the last edit back; returns its label.
+
+        Raises
+        ------
+        NotebookError
+            Also where it is the run that is being recorded.
+        """
         return self._move(select(Edit).where(~Edit.undone).order_by(Edit.id.desc()).limit(1), backwards=True)
 
     def redo(self) -> str | None:
@@ -246,96 +329,14 @@ class Notebook:
         return self._move(select(Edit).where(Edit.undone).order_by(Edit.id).limit(1), backwards=False)
 
     def _move(self, which: Any, backwards: bool) -> str | None:
-        if self.read_only:
-            raise NotebookError(f"{self.path.name} is read-only, so nothing can be changed in it")
-        with self.session() as session:
+        with self.writing() as session:
             edit = session.scalars(which).first()
             if edit is None:
                 return None
             label: str = edit.label
+            if backwards and self.recording & journal.runs_made(edit.changes):
+                raise NotebookError("the run is being recorded; stop it on the Run desk first")
             journal.apply(session, edit.changes, backwards)
             edit.undone = backwards
-            session.commit()
         self.changed()
         return label
-
-
-def _engine(path: Path, read_only: bool) -> Engine:
-    if read_only:
-        uri = f"file:{path}?mode=ro" + ("" if path.with_name(path.name + "-wal").exists() else "&immutable=1")
-        engine = create_engine("sqlite://", creator=lambda: sqlite3.connect(uri, uri=True, check_same_thread=False))
-    else:
-        engine = create_engine(f"sqlite:///{path}", connect_args={"timeout": 10})
-
-    @event.listens_for(engine, "connect")
-    def _pragmas(connection: sqlite3.Connection, _record: object) -> None:
-        connection.execute("PRAGMA foreign_keys = ON")
-        if not read_only:
-            connection.execute("PRAGMA journal_mode = WAL")
-            connection.execute("PRAGMA synchronous = NORMAL")
-
-    return engine
-
-
-def _check(path: Path) -> int:
-    """Refuse what is no notebook, damaged, or newer than this Kuffin; returns the format it is in."""
-    with path.open("rb") as file:
-        head = file.read(100)
-    version = SCHEMA_VERSION
-    if not head.startswith(b"SQLite format 3\x00"):
-        raise NotebookError(f"{path.name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it")
-    try:
-        wal = path.with_name(path.name + "-wal").exists()
-        connection = sqlite3.connect(f"file:{path}?mode=ro" + ("" if wal else "&immutable=1"), uri=True)
-        try:
-            if connection.execute("PRAGMA application_id").fetchone()[0] != APPLICATION_ID:
-                raise NotebookError(f"{path.name}: this is a database of another program, not a Kuffin notebook")
-            version = connection.execute("PRAGMA user_version").fetchone()[0]
-            if version > SCHEMA_VERSION:
-                raise NotebookError(
-                    f"{path.name}: it was written by a newer Kuffin (format {version}, this one knows {SCHEMA_VERSION}); "
-                    "update Kuffin to open it"
-                )
-            # a thorough look at a very large file would keep the person waiting
-            large = path.stat().st_size > 300_000_000
-            sound = "ok" if large else connection.execute("PRAGMA quick_check(1)").fetchone()[0]
-        finally:
-            connection.close()
-    except sqlite3.Error as error:
-        sound = str(error)
-    if sound != "ok":
-        raise NotebookError(
-            f"{path.name}: the notebook is damaged ({sound.splitlines()[0]}); open a copy of it from before. "
-            "Nothing was changed in it"
-        )
-    return version
-
-
-def _take_lock(path: Path) -> IO[str]:
-    lock = path.with_name(f".{path.name}.lock").open("w")
-    try:
-        fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
-    except OSError:
-        lock.close()
-        raise NotebookError(f"{path.name} is open in another Kuffin window; use that one, or close it first") from None
-    return lock
-
-
-@contextmanager
-def _plain_errors(path: Path) -> Iterator[None]:
-    """Turn the database's errors into sentences."""
-    try:
-        yield
-    except DBAPIError as error:
-        text = str(error.orig)
-        if "full" in text:
-            raise NotebookError(
-                f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again"
-            ) from None
-        if "locked" in text:
-            raise NotebookError(f"{path.name} is in use by another program; try again in a moment") from None
-        if "readonly" in text or "read-only" in text:
-            raise NotebookError(f"{path.name} can no longer be written; check its permissions or save a copy") from None
-        if "malformed" in text or "not a database" in text:
-            raise NotebookError(f"{path.name} is damaged; open a copy of it from before") from None
-        raise NotebookError(f"{path.name}: {text}") from None

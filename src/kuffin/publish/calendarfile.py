@@ -5,8 +5,8 @@ from __future__ import annotations
 import datetime as dt
 from pathlib import Path
 
-from kuffin.core.errors import KuffinError
 from kuffin.core.schedule import Plan
+from kuffin.core.wholefile import write_whole
 
 
 def to_icalendar(plan: Plan, question: str, now: dt.datetime | None = None) -> bytes:
@@ -46,7 +46,4 @@ def write_icalendar(plan: Plan, question: str, path: Path) -> None:
     ------
     KuffinError
     """
-    try:
-        path.write_bytes(to_icalendar(plan, question))
-    except OSError as error:
-        raise KuffinError(f"{path.name}: cannot be written there ({error.strerror}); choose another folder") from None
+    write_whole(path, to_icalendar(plan, question))

@@ -153,6 +153,7 @@ class LiveRun:
 
     def start(self) -> None:
         """Begin to record."""
+        self._writer.begin()
         for mark in self._first_marks:
             self._writer.mark(mark)
         self.recorder.start()

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 import hashlib
 import json
+from contextlib import suppress
 from dataclasses import asdict
 
 from sqlalchemy import select
 from sqlalchemy.dialects.sqlite import insert
 
-from kuffin.core.errors import KuffinError
+from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.core.findings import DOUBT, Finding, Limits
 from kuffin.core.protocol import to_plain
 from kuffin.notebook.entities import Reading, Run, Study
@@ -59,12 +60,10 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
         found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages)
     except Exception as error:  # whatever it is, one bad run never takes the others' verdict away
         return unreadable(error)
-    if not notebook.read_only:
-        with notebook.session() as session:
-            # two judgements may come to the same result at once; either serves
-            row = insert(Reading).values(run_id=run.id, made_from=key, values=to_json(found))
-            session.execute(row.on_conflict_do_nothing())
-            session.commit()
+    with suppress(NotebookError), notebook.writing() as session:  # without room it is worked out again another time
+        # two judgements may come to the same result at once; either serves
+        row = insert(Reading).values(run_id=run.id, made_from=key, values=to_json(found))
+        session.execute(row.on_conflict_do_nothing())
     return found
 
 

@@ -28,6 +28,7 @@ from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.photos import local_files
 from kuffin.core.parts import KINDS
+from kuffin.core.wholefile import write_whole
 from kuffin.notebook import partsfile, shelf
 from kuffin.notebook.entities import Part
 
@@ -214,10 +215,7 @@ class ShelfPage(QWidget):
         """Write all parts, as CSV or JSON by the file's ending."""
         parts = self._behind.parts
         content = partsfile.to_json(parts) if path.suffix.lower() == ".json" else partsfile.to_csv(parts)
-        try:
-            path.write_text(content, encoding="utf-8")
-        except OSError as error:
-            self._state.trouble.emit(f"{path.name}: cannot be written there ({error.strerror}); choose another folder")
+        self._state.attempt(write_whole, path, content)
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():

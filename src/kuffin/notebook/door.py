@@ -1,0 +1,77 @@
+"""The door: what is no notebook, damaged, newer or made to mislead is refused here, in a sentence, and nothing is changed."""
+
+from __future__ import annotations
+
+import sqlite3
+from contextlib import suppress
+from pathlib import Path
+
+from kuffin.core.errors import NotebookError
+from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION
+from kuffin.notebook.heldfile import connect
+
+_MAGIC = b"SQLite format 3\x00"
+_LARGE = 300_000_000  # bytes; a thorough look at more would keep the person waiting
+
+
+def beside(path: Path, ending: str) -> Path:
+    """What SQLite keeps beside a file: ``-wal`` has what is not yet in it."""
+    return path.with_name(path.name + ending)
+
+
+def clear_beside(path: Path) -> None:
+    """Take away what was beside a file that is gone, where it is empty."""
+    with suppress(OSError):
+        if not path.exists() and beside(path, "-wal").stat().st_size == 0:
+            beside(path, "-wal").unlink()
+            beside(path, "-shm").unlink(missing_ok=True)
+
+
+def read_format(path: Path) -> int:
+    """Refuse what is no notebook, damaged, or newer than this Kuffin; returns the format it is in.
+
+    Raises
+    ------
+    NotebookError
+    """
+    try:
+        with path.open("rb") as file:
+            head = file.read(100)
+    except OSError as error:
+        raise NotebookError(f"{path.name}: cannot be read ({error.strerror}); see who may read it") from None
+    if not head:
+        raise NotebookError(f"{path.name}: the file is empty, so it is no notebook")
+    if not head.startswith(_MAGIC):
+        raise NotebookError(f"{path.name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it")
+    try:
+        connection = connect(path, "ro", immutable=not beside(path, "-wal").exists())
+        try:
+            version, sound = _look_inside(connection, path)
+        finally:
+            connection.close()
+    except sqlite3.Error as error:
+        if "unable to open" in str(error) and beside(path, "-wal").exists():
+            raise NotebookError(
+                f"{path.name}: its last edits are in “{path.name}-wal” beside it, and this folder cannot be written; "
+                "copy both to a folder of yours and open the copy there"
+            ) from None
+        version, sound = SCHEMA_VERSION, str(error)
+    if sound != "ok":
+        raise NotebookError(
+            f"{path.name}: the notebook is damaged ({sound.splitlines()[0]}); open a copy of it from before. "
+            "Nothing was changed in it"
+        )
+    return version
+
+
+def _look_inside(connection: sqlite3.Connection, path: Path) -> tuple[int, str]:
+    if connection.execute("PRAGMA application_id").fetchone()[0] != APPLICATION_ID:
+        raise NotebookError(f"{path.name}: this is a database of another program, not a Kuffin notebook")
+    version = int(connection.execute("PRAGMA user_version").fetchone()[0])
+    if version > SCHEMA_VERSION:
+        raise NotebookError(
+            f"{path.name}: it was written by a newer Kuffin (format {version}, this one knows {SCHEMA_VERSION}); "
+            "update Kuffin to open it"
+        )
+    large = path.stat().st_size > _LARGE
+    return version, "ok" if large else str(connection.execute("PRAGMA quick_check(1)").fetchone()[0])

@@ -1,0 +1,31 @@
+"""The database's errors as sentences."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from sqlalchemy.exc import DBAPIError
+
+from kuffin.core.errors import NotebookError
+
+
+@contextmanager
+def plain_errors(path: Path) -> Iterator[None]:
+    """Turn the database's errors into sentences."""
+    try:
+        yield
+    except DBAPIError as error:
+        text = str(error.orig)
+        if "full" in text:
+            raise NotebookError(
+                f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again"
+            ) from None
+        if "locked" in text:
+            raise NotebookError(f"{path.name} is in use by another program; try again in a moment") from None
+        if "readonly" in text or "read-only" in text:
+            raise NotebookError(f"{path.name} can no longer be written; check its permissions or save a copy") from None
+        if "malformed" in text or "not a database" in text:
+            raise NotebookError(f"{path.name} is damaged; open a copy of it from before") from None
+        raise NotebookError(f"{path.name}: {text}") from None
