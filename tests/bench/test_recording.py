@@ -182,15 +182,18 @@ def test_a_run_is_recorded_and_its_reading_is_the_benchs_truth(short: Path, caps
     notebook.close()
 
 
-def test_ten_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(short: Path) -> None:
+def test_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(short: Path) -> None:
     draw = random.Random(7)
     command = [sys.executable, "-m", "kuffin.cli", "record", str(short), *ARGUMENTS, "--speed", "60", "--json"]
-    for kill in range(10):
+    there = Notebook.open(short)
+    before = judge(there, there.study(1)).mounts
+    there.close()
+    for kill in range(6):
         process = subprocess.Popen(
             command, stdout=subprocess.PIPE, env={**os.environ, "OMP_NUM_THREADS": "1"}, text=True
         )
         assert process.stdout is not None
-        seconds, told, begin = draw.uniform(1.2, 3.0), 0.0, None
+        seconds, told, begin = draw.uniform(1.2, 2.5), 0.0, None
         for line in process.stdout:
             told = json.loads(line).get("t_s", told)
             begin = begin or (time.monotonic() if told else None)
@@ -203,7 +206,6 @@ def test_ten_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(
         data = read_run(notebook, run.id)
         assert data.times.size == run.rows
         assert data.times[-1] >= told - 1.5 * 60, kill  # one second of the clock, and what the machine was late
-        before = judge(notebook, notebook.study(1)).mounts
         close_run(notebook, run.id)
         assert judge(notebook, notebook.study(1)).mounts == before + 1
         assert read_run(notebook, run.id).times.tolist() == data.times.tolist()

@@ -13,7 +13,7 @@ from kuffin.core.errors import BenchError
 def test_coverage_is_within_three_points_and_its_interval_holds() -> None:
     rng = np.random.default_rng(2026)
     errors, held, guessed = [], [], []
-    for _ in range(40):
+    for _ in range(24):
         drawn = draw_print(rng)
         found = read_print(drawn.image, drawn.corners, drawn.aspect)
         turned = turned_round(found)
@@ -24,7 +24,7 @@ def test_coverage_is_within_three_points_and_its_interval_holds() -> None:
         if right.glare_share < 0.15:
             errors.append(abs(right.share - drawn.share))
     assert np.mean(held) >= 0.9
-    assert np.mean(np.array(errors) <= 0.03) >= 0.95 and len(errors) > 25
+    assert np.mean(np.array(errors) <= 0.03) >= 0.95 and len(errors) > 14
     assert np.mean(guessed) > 0.85
 
 

@@ -24,10 +24,10 @@ def rounds_of(order: list[Slot]) -> dict[int, list[str]]:
 
 
 @pytest.mark.parametrize("names", [NAMES[:3], NAMES])
-def test_over_a_thousand_seeds_every_candidate_comes_as_often_in_each_place_as_chance_allows(names: list[str]) -> None:
+def test_over_many_seeds_every_candidate_comes_as_often_in_each_place_as_chance_allows(names: list[str]) -> None:
     counts = np.zeros((len(names), len(names)))
     followed: Counter[tuple[str, str]] = Counter()
-    for seed in range(1000):
+    for seed in range(400):
         order = plan_order(names, 2, seed)
         for drawn in rounds_of(order).values():
             assert sorted(drawn) == sorted(names)
@@ -36,11 +36,11 @@ def test_over_a_thousand_seeds_every_candidate_comes_as_often_in_each_place_as_c
         for a, b in pairwise(order):
             assert a.candidate != b.candidate
             followed[a.candidate, b.candidate] += 1
-    expected = 2000 / len(names)
+    expected = 800 / len(names)
     # both rounds of one plan hang together, so half of the counts is independent evidence
     assert stats.chi2.sf(float(((counts - expected) ** 2 / expected).sum()) / 2, (len(names) - 1) ** 2) > 0.001
     pairs = np.array([followed[a, b] for a in names for b in names if a != b])
-    assert pairs.min() > 0.8 * pairs.mean() and pairs.max() < 1.2 * pairs.mean()
+    assert pairs.min() > 0.7 * pairs.mean() and pairs.max() < 1.3 * pairs.mean()
 
 
 def test_the_same_seed_gives_the_same_order_and_places_even_out() -> None:

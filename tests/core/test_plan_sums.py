@@ -37,7 +37,7 @@ def judged(n: int, k: int, rounds: bool, apart: float, margin: float, draws: int
 @pytest.mark.parametrize(("n", "k", "rounds"), [(3, 2, False), (3, 2, True), (5, 2, True), (3, 4, False), (3, 4, True)])
 def test_the_planned_power_is_that_of_the_comparison_that_judges(n: int, k: int, rounds: bool) -> None:
     """Welch for two without rounds; rounds take their degrees of freedom: 95 % was promised where 71 % were kept."""
-    draws = 1200
+    draws = 700
     told = np.mean([v == "b_lower" for v in judged(n, k, rounds, 1.2, 1e-6, draws)])
     assert planned_power(n, k, 0.4, 1.2, rounds=rounds).power == pytest.approx(told, abs=3.5 * np.sqrt(0.25 / draws))
     same = np.mean([v == "same" for v in judged(n, k, rounds, 0.0, 1.2, draws)])

@@ -84,19 +84,19 @@ def test_equal_values_and_separate_spreads_are_told_plainly() -> None:
 
 
 def test_intervals_with_samples_hold_the_truth() -> None:
-    """600 studies of three products, three samples of each, three mounts of each sample."""
+    """240 studies of three products, three samples of each, three mounts of each sample."""
     rng = np.random.default_rng(11)
     held = 0
-    for _ in range(600):
+    for _ in range(240):
         found = compare(nested(rng, 3, 3, 3, 0.8, 0.4))
         held += all(p.low <= 0 <= p.high for p in found.pairs)
-    assert 0.93 < held / 600 < 0.985
+    assert 0.915 < held / 240 < 0.99
 
 
 def test_scatter_is_split_as_it_was_made() -> None:
     rng = np.random.default_rng(12)
     totals: dict[str, list[float]] = {}
-    for _ in range(40):
+    for _ in range(30):
         rounds, mounts = rng.normal(0, 0.9, 6), []
         for i in range(4):
             for j in range(3):
@@ -109,7 +109,7 @@ def test_scatter_is_split_as_it_was_made() -> None:
         for s in split.sources:
             totals.setdefault(s.key, []).append(s.sd**2)
     root = {k: float(np.sqrt(np.mean(v))) for k, v in totals.items()}
-    assert root == pytest.approx({"window": 0.2, "mount": 0.4, "sample": 0.7, "round": 0.9}, rel=0.12)
+    assert root == pytest.approx({"window": 0.2, "mount": 0.4, "sample": 0.7, "round": 0.9}, rel=0.14)
 
 
 def test_another_sample_buys_more_where_samples_scatter() -> None:

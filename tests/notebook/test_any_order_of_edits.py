@@ -179,7 +179,7 @@ def sound(person: Person) -> None:
             assert mount.sample.part_id == mount.candidate.part_id
 
 
-@pytest.mark.parametrize("seed", range(6))
+@pytest.mark.parametrize("seed", range(4))
 def test_any_order_of_edits_leaves_a_sound_plan_and_all_of_it_can_be_undone(tmp_path: Path, seed: int) -> None:
     notebook = Notebook.create(tmp_path / "bench.kuffin")
     study = edits.add_study(notebook, "Which block?", "block", list(NAMES[:3]))

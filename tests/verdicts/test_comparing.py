@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import shutil
 from collections.abc import Iterator
 from dataclasses import replace
 from pathlib import Path
@@ -343,9 +344,12 @@ class TestValue:
         assert any("one currency" in said for said in found.lacking)
 
 
-@pytest.fixture
-def two(demo_notebook: Notebook) -> Iterator[tuple[Judged, Judged, Judged]]:
+@pytest.fixture(scope="module")
+def two(demo_master: Path, tmp_path_factory: pytest.TempPathFactory) -> Iterator[tuple[Judged, Judged, Judged]]:
     """The blocks; a second study of blocks that has Tern as well, and Plover in another place; and the radiators."""
+    path = tmp_path_factory.mktemp("two") / "two.kuffin"
+    shutil.copyfile(demo_master, path)
+    demo_notebook = Notebook.open(path)
     other = edits.add_study(demo_notebook, "Older blocks?", "block", ["Tern", "Plover"], 1.0, name="Older blocks")
     runs = [r for r in blocks.block_runs() if r.candidate in {"Tern", "Plover"} and not r.control]
     protocol = study_named(demo_notebook, "Blocks").protocol_id
@@ -358,6 +362,7 @@ def two(demo_notebook: Notebook) -> Iterator[tuple[Judged, Judged, Judged]]:
         s = study_named(demo_notebook, name)
         found.append(Judged(s, judge(demo_notebook, s)))
     yield found[0], found[1], found[2]
+    demo_notebook.close()
 
 
 class TestAcross:

@@ -40,12 +40,7 @@ class BinView(QDialog):
     def _fill(self) -> None:
         self._items = bin_.contents(self._state.notebook) if self._state.notebook is not None else []
         self._list.clear()
-        self._list.addItems(
-            [
-                f"{i.label}   ·   {'undone' if i.binned_at == BY_UNDO else i.binned_at.replace('T', ' ')}"
-                for i in self._items
-            ]
-        )
+        self._list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
         self._note.setText(
             "What you delete stays here until you empty the bin." if self._items else "The bin is empty."
         )
