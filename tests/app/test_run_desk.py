@@ -417,7 +417,7 @@ def test_closing_the_window_asks_and_keeps_the_run(
     pump_until(lambda: window.running.live is not None and window.running.live.run_id is not None)
     run_id, path = window.running.live.run_id, window.state.notebook.path
     answers = iter([QMessageBox.StandardButton.No, QMessageBox.StandardButton.Yes])
-    monkeypatch.setattr(QMessageBox, "question", lambda *_a, **_k: next(answers))
+    monkeypatch.setattr(QMessageBox, "exec", lambda _box: next(answers))
     assert not window.close() and window.running.active
     assert window.close()
     from kuffin.notebook.samples import read_run

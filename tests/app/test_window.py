@@ -390,7 +390,7 @@ class TestTheRest:
             w.studies.bin_study()
             at_rest()
         assert w.pages.currentWidget() is w.start
-        monkeypatch.setattr(QMessageBox, "question", lambda *_: QMessageBox.StandardButton.Yes)
+        monkeypatch.setattr(QMessageBox, "exec", lambda _: QMessageBox.StandardButton.Yes)
         view = BinView(w.state, w)
         qtbot.mouseClick(view._empty, LEFT)
         assert view._note.text() == "The bin is empty."

@@ -5,12 +5,14 @@ from __future__ import annotations
 import json
 import os
 import random
+import re
 import signal
 import subprocess
 import sys
 import time
 from collections.abc import Callable, Sequence
 from pathlib import Path
+from typing import Any
 
 import numpy as np
 import pytest
@@ -26,12 +28,15 @@ from kuffin.core.errors import BenchError, NotebookError
 from kuffin.core.limits import Limits
 from kuffin.core.protocol import Step
 from kuffin.demo.practice import bench_for
+from kuffin.logs.reader import read_log
 from kuffin.notebook import bin as bin_of_notebook
 from kuffin.notebook import edits, planning
 from kuffin.notebook.entities import Mark, Run
 from kuffin.notebook.recording import close_run, cut_off_runs
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
+from kuffin.recording.live import LiveRun
+from kuffin.recording.ofstudy import open_simulated
 from kuffin.verdicts.study import judge
 
 
@@ -78,7 +83,7 @@ def test_a_slow_and_a_dead_instrument_hold_up_nobody() -> None:
     blocks: list[np.ndarray] = []
     good, slow, dead = Meter("good", float), Meter("slow", hanging), Meter("dead", unplugged)
     recorder = recorded([good, slow, dead], 2.0, blocks.append)
-    assert "dead: no answer; is it plugged in?" in recorder.troubles()
+    assert "dead: no answer; is it plugged in?" in [t.text for t in recorder.troubles()]
     recorder.stop()
     rows = np.vstack(blocks)
     assert rows.shape[0] == recorder.rows and rows.shape[0] > 25
@@ -99,12 +104,113 @@ def test_a_full_disk_loses_nothing_once_there_is_room_again() -> None:
         kept.append(block)
 
     recorder = recorded([Meter("good", float)], 1.0, sink)
-    assert "the disk is full" in recorder.troubles() and recorder.rows == 0
+    (trouble,) = recorder.troubles()
+    assert re.fullmatch(r"the last \d+ rows wait in memory until they can be kept: the disk is full", trouble.text)
+    assert recorder.rows == 0 and trouble.key == "rows wait"
     full[0] = False
-    time.sleep(0.6)
+    time.sleep(1.2)
     recorder.stop()
     times = np.vstack(kept)[:, 0]
-    assert times[0] < 0.2 and times[-1] > 1.3 and recorder.troubles() == []
+    assert times[0] < 0.2 and times[-1] > 1.3 and recorder.troubles() == [] and recorder.waiting == 0
+
+
+@pytest.mark.parametrize("every", [0.2, 0.3, 1.0])
+def test_no_row_waits_for_longer_than_a_second(every: float) -> None:
+    waited: list[float] = []
+    recorder = Recorder([Meter("good", float)], lambda b: waited.append(recorder.elapsed_s - b[0, 0]), every)
+    recorder.start()
+    time.sleep(4.2)
+    recorder.stop()
+    assert len(waited) >= 4 and np.median(waited) < 0.95  # what is more than a second is the machine's own lateness
+    if every == 1.0:
+        assert np.median(waited) < 0.1  # each row at once
+
+
+def test_too_many_rows_that_wait_go_to_another_place(tmp_path: Path) -> None:
+    def sink(_block: np.ndarray) -> None:
+        raise NotebookError("the disk is full")
+
+    spilt: list[np.ndarray] = []
+
+    def spill(block: np.ndarray) -> str:
+        spilt.append(block)
+        return "rows are elsewhere"
+
+    recorder = Recorder([Meter("good", float)], sink, 0.05)
+    recorder.MOST_WAITING, recorder.KEEP_S = 40, 0.1  # type: ignore[misc]
+    recorder.spill = spill
+    recorder.start()
+    time.sleep(2.5)
+    recorder.stop()
+    assert spilt and "rows are elsewhere" in [t.text for t in recorder.troubles()]
+    times = np.concatenate([*(b[:, 0] for b in spilt), recorder.take_waiting()[:, 0]])
+    assert times[0] < 0.2 and np.all(np.diff(times) > 0) and np.max(np.diff(times)) < 0.5 and times.size > 25
+
+
+class TestAFullDiskAtTheEnd:
+    """349 of 535 rows were dropped, and the run was left open."""
+
+    def begun(self, demo: Path, monkeypatch: pytest.MonkeyPatch) -> tuple[Notebook, LiveRun, list[bool]]:
+        notebook = Notebook.open(demo)
+        full = [False]
+        writing = Notebook.writing
+
+        def no_room(book: Notebook) -> Any:
+            if full[0]:
+                raise NotebookError("the disk is full")
+            return writing(book)
+
+        monkeypatch.setattr(Notebook, "writing", no_room)
+        study = notebook.study(1)
+        steps = (Step("idle", settle="clock", longest_min=60),)
+        bench = open_simulated(study, study.live_candidates[1], None, 60)
+        live = LiveRun(notebook, study, study.live_candidates[1].name, None, bench, steps, Limits())
+        live.start()
+        time.sleep(2.2)
+        live.tick()
+        full[0] = True
+        time.sleep(1.5)
+        live.mark("after it was full")
+        assert any("wait in memory" in t for t in live.tick().troubles)
+        live.stop()
+        assert not live.close() and live.recorder.waiting > 20 and "full" in live.keeping.unkept
+        return notebook, live, full
+
+    def test_the_rows_wait_and_are_kept_when_there_is_room(self, demo: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+        notebook, live, full = self.begun(demo, monkeypatch)
+        assert not live.keeping.keep()
+        full[0] = False
+        assert live.keeping.keep() and live.keeping.unkept == ""
+        data = read_run(notebook, live.run_id or 0)
+        assert data.times.size == live.recorder.rows > 60 and np.max(np.diff(data.times)) < 20
+        with notebook.session() as session:
+            run = session.get_one(Run, live.run_id)
+            assert run.closed and "after it was full" in [m.text for m in run.marks]
+        assert not notebook.recording
+        notebook.close()
+
+    def test_or_they_are_written_elsewhere_as_a_log(
+        self, demo: Path, monkeypatch: pytest.MonkeyPatch, tmp_path: Path
+    ) -> None:
+        notebook, live, full = self.begun(demo, monkeypatch)
+        kept, waiting = live.recorder.rows, live.recorder.waiting
+        monkeypatch.setattr("kuffin.recording.keeping.elsewhere", lambda: [tmp_path / "no such folder"])
+        with pytest.raises(NotebookError, match="kept nowhere"):
+            live.keeping.rescue()
+        assert live.recorder.waiting == waiting
+        monkeypatch.setattr("kuffin.recording.keeping.elsewhere", lambda: [tmp_path / "none", tmp_path])
+        said = live.keeping.rescue()
+        (log,) = tmp_path.glob("*.csv")
+        assert str(waiting) in said and log.name in said and "cut off" in said
+        full[0] = False
+        data = read_run(notebook, live.run_id or 0)
+        table = read_log(log)
+        assert data.times.size == kept and table.times.size == waiting
+        assert {c.name for c in table.channels} == set(data.values)
+        assert [c.unit for c in table.channels] == [data.units[c.name] for c in table.channels]
+        (run,) = cut_off_runs(notebook, 1)
+        assert run.id == live.run_id and not notebook.recording
+        notebook.close()
 
 
 @pytest.mark.parametrize("interval", [0.0, 0.01, 9.0])

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QMenu
 
 from kuffin.app.helptexts import KEYS, cautions
 from kuffin.app.places import BEHIND
+from kuffin.app.widgets.messages import own_page
 
 if TYPE_CHECKING:
     from kuffin.app.window import MainWindow
@@ -125,8 +126,8 @@ class Menus:
 
     def _help(self, menu: QMenu) -> None:
         w = self._window
-        self._add(menu, "Keys", lambda: w.tell("Keys", KEYS))
-        self._add(menu, "Caution at the bench", lambda: w.tell("Caution at the bench", cautions()))
+        self._add(menu, "Keys", lambda: own_page(w, "Keys", KEYS))
+        self._add(menu, "Caution at the bench", lambda: own_page(w, "Caution at the bench", cautions()))
         self._add(menu, "About Kuffin", w.about)
 
     def renew(self) -> None:

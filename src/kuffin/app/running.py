@@ -6,9 +6,8 @@ from typing import TYPE_CHECKING
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
-from kuffin.app.jobs import Task
 from kuffin.app.state import State
-from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Mount, Run
 from kuffin.verdicts.leading import step_s
 from kuffin.verdicts.words import number
@@ -18,6 +17,7 @@ if TYPE_CHECKING:
     from kuffin.recording.openbench import OpenBench
 
 _TICK_MS = 200
+_RETRY_MS = 2000
 
 
 class Running(QObject):
@@ -26,6 +26,7 @@ class Running(QObject):
     started = Signal()
     ticked = Signal(object)  # a Now
     ended = Signal(int, str)  # the run's id (0 for none), why it ended
+    unkept = Signal(str)  # what waits for room after the end; blank: nothing any more
 
     def __init__(self, state: State, parent: QObject) -> None:
         super().__init__(parent)
@@ -33,6 +34,10 @@ class Running(QObject):
         self.live: LiveRun | None = None
         self.now: Now | None = None
         self._closing = False
+        self._retry = QTimer(self)
+        self._retry.setSingleShot(True)
+        self._retry.setInterval(_RETRY_MS)
+        self._retry.timeout.connect(self._keep)
         self._timer = QTimer(self)
         self._timer.setInterval(_TICK_MS)
         self._timer.timeout.connect(self._tick)
@@ -93,36 +98,74 @@ class Running(QObject):
             return
         self._closing = True
         self._timer.stop()
-        over = live.over
+        self._state.jobs.start("closing the run", lambda _task: live.close(), self._kept, self._state.trouble.emit)
 
-        def work(_task: Task) -> int:
-            live.close()
-            if live.recorder.waiting:
-                raise NotebookError(
-                    f"the last {live.recorder.waiting} rows could not be kept: {live.recorder.trouble}. What was kept before is there"
-                )
-            return live.run_id or 0
+    def _keep(self) -> None:
+        """Try again to keep what waits for room."""
+        if self.live is not None:
+            keeping = self.live.keeping
+            self._state.jobs.start(
+                "keeping the run", lambda _task: keeping.keep(), self._kept, self._state.trouble.emit
+            )
 
-        self._state.jobs.start("closing the run", work, lambda run_id: self._closed(run_id, over), self._failed)
+    def _kept(self, whole: object) -> None:
+        live = self.live
+        if live is None:
+            return  # written elsewhere meanwhile
+        if whole:
+            self._closed()
+        else:
+            self.unkept.emit(live.keeping.unkept)
+            self._retry.start()
 
-    def _failed(self, sentence: str) -> None:
-        self._closed(0, sentence)
-        self._state.trouble.emit(sentence)  # after the notebook told of its change: it stays to be read
+    def write_elsewhere(self) -> None:
+        """Write what waits for room as a log in another place, and say where."""
+        if self.live is None:
+            return
+        try:
+            said = self.live.keeping.rescue()
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+            return
+        self._closed()
+        self._state.trouble.emit(said)  # after the notebook told of its change: it stays to be read
 
-    def _closed(self, run_id: int, over: str) -> None:
+    def _closed(self) -> None:
+        live = self.live
+        if live is None:
+            return
+        run_id, over = live.run_id or 0, live.over
+        self._retry.stop()
         self.live = None
         self._closing = False
+        self.unkept.emit("")
         if self._state.notebook is not None:
             self._state.notebook.changed()
         self.ended.emit(run_id, over)
 
-    def stop_now(self) -> None:
-        """End at once and wait for it: the window is closing."""
+    def stop_now(self) -> str:
+        """End at once and wait for it: the window is closing. What the notebook cannot take is written elsewhere.
+
+        Returns
+        -------
+        str
+            What has to be said of it, blank for nothing.
+
+        Raises
+        ------
+        NotebookError
+            Where there is no room anywhere; it waits on.
+        """
+        said = ""
         if self.live is not None:
             self._timer.stop()
-            live, self.live = self.live, None
-            live.stop("the window was closed")
-            live.close()
+            self._retry.stop()
+            self._closing = True
+            self.live.stop("the window was closed")
+            if not self.live.close():
+                said = self.live.keeping.rescue()
+            self.live = None
+        return said
 
     def share(self) -> float:
         """How far the run is, 0 to 1, by what its steps are expected to take."""

@@ -11,7 +11,6 @@ from PySide6.QtWidgets import (
     QButtonGroup,
     QHBoxLayout,
     QMainWindow,
-    QMessageBox,
     QPushButton,
     QSplitter,
     QStackedWidget,
@@ -24,6 +23,7 @@ from kuffin.app.calling import Caller
 from kuffin.app.desks.compare.desk import CompareDesk
 from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
+from kuffin.app.dialogs.unkept import Unkept
 from kuffin.app.dressing import Dressing
 from kuffin.app.exporting import write_picture
 from kuffin.app.following import Follower
@@ -45,8 +45,10 @@ from kuffin.app.strip import Strip
 from kuffin.app.studies import Studies
 from kuffin.app.undokeys import UndoKeys
 from kuffin.app.widgets.bits import Opener, rule
+from kuffin.app.widgets.messages import ask, tell
 from kuffin.app.widgets.walked import Walked
 from kuffin.app.widgets.workingpanel import WorkingPanel
+from kuffin.core.errors import KuffinError
 from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Working, mount_working
 
@@ -79,6 +81,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.follower = Follower(self.state)
         self.start = StartPage()
         self.strip = Strip(self.state, self.jobs)
+        self.unkept = Unkept(self.running, self)
         self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
         self.studies = Studies(
             self,
@@ -320,20 +323,13 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
 
     # --- odds and ends ---------------------------------------------------------------------------------------------
 
-    def tell(self, title: str, content: str) -> None:
-        """Show a short text."""
-        box = QMessageBox(self)
-        box.setWindowTitle(title)
-        box.setTextFormat(Qt.TextFormat.RichText)
-        box.setText(content)
-        box.exec()
-
     def about(self) -> None:
         """Say what this is."""
-        self.tell(
+        tell(
+            self,
             "About Kuffin",
-            f"<p><b>Kuffin {__version__}</b></p><p>A bench notebook for people who test cooling parts.</p>"
-            "<p>MIT licence. The B612 fonts are under the SIL Open Font License.</p><p>Kuffin is no safety device.</p>",
+            f"Kuffin {__version__}\nA bench notebook for people who test cooling parts.\n\n"
+            "MIT licence. The B612 fonts are under the SIL Open Font License.\n\nKuffin is no safety device.",
         )
 
     def practise(self) -> None:
@@ -349,12 +345,11 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
 
     def may_stop(self) -> bool:
         """Ask whether the run that is being recorded shall be stopped."""
-        answer = QMessageBox.question(
+        return ask(
             self,
             "A run is being recorded",
             "Stop the run and close the window? What was recorded is kept, and the load is stopped where Kuffin can.",
         )
-        return answer == QMessageBox.StandardButton.Yes
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         if event.key() == Qt.Key.Key_Escape and self.working.isVisible():
@@ -373,9 +368,16 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         if self.running.active and not self.may_stop():
             event.ignore()
             return
+        try:
+            said = self.running.stop_now()
+        except KuffinError as error:  # it would be lost with the window
+            self.state.trouble.emit(str(error))
+            event.ignore()
+            return
+        if said:
+            tell(self, "Kept in another place", said)
         self.settings.set_layout("geometry", self.saveGeometry())
         self.settings.set_layout("split", self.split.saveState())
-        self.running.stop_now()
         if "bench_page" in self.__dict__ and self.bench_page.live is not None:
             self.bench_page.live.loads.close_served()
         self.state.close()

@@ -34,6 +34,27 @@ class _Latest:
     expected: bool = False  # it told something for the row before, so it is likely to for this one
 
 
+@dataclass(frozen=True)
+class Trouble:
+    """Something that goes wrong while it is recorded.
+
+    Attributes
+    ----------
+    same_as : str
+        What it is known by, where its words change as it goes on.
+    counted : bool
+        Whether it is told of by counts.
+    """
+
+    text: str
+    same_as: str = ""
+    counted: bool = False
+
+    @property
+    def key(self) -> str:
+        return self.same_as or self.text
+
+
 class Recorder:
     """Records instruments until it is stopped.
 
@@ -43,8 +64,9 @@ class Recorder:
     ----------
     instruments : sequence of Instrument
     sink : callable
-        Gets blocks of shape (rows, 1 + channels), seconds from the start in the first column, about once a second of the
-        clock, from the recorder's thread. Where it fails, the block is kept and offered again.
+        Gets blocks of shape (rows, 1 + channels), seconds from the start in the first column, from the recorder's
+        thread, so often that no row waits for longer than a second of the clock. Where it fails, the rows wait in memory
+        and are offered again, every second.
     interval_s : float
         The distance of rows, in seconds of the bench.
     speed : float
@@ -55,9 +77,15 @@ class Recorder:
         Gets every row as it is made, from the recorder's thread.
     from_s : float
         The bench's time of the first row: above 0 where a run that was cut off goes on.
+
+    Attributes
+    ----------
+    spill : callable or None
+        Keeps rows elsewhere where too many wait; returns what is said of it.
     """
 
     KEEP_S = 1.0
+    MOST_WAITING = 20_000_000  # values that wait in memory, 160 MB; of more, the oldest rows go to `spill`
 
     def __init__(
         self,
@@ -76,6 +104,10 @@ class Recorder:
         self._latest = [_Latest([float("nan")] * len(i.channels)) for i in instruments]
         self._seen, self._from_s = seen, from_s
         self._rows: list[list[float]] = []
+        self._blocks: list[Array] = []  # rows that the sink has refused
+        self._handing = threading.Lock()
+        self.spill: Callable[[Array], str] | None = None
+        self._spilt = ""
         self._stop = threading.Event()
         self._told = threading.Condition()
         self._began = 0.0
@@ -90,13 +122,17 @@ class Recorder:
         """Seconds of the bench since the run's start."""
         return self._from_s + ((self._clock() - self._began) * self._speed if self._threads else 0.0)
 
-    def troubles(self) -> list[str]:
+    def troubles(self) -> list[Trouble]:
         """What the instruments and the sink complain of now."""
         found = []
         for instrument, latest in zip(self._instruments, self._latest, strict=True):
-            if trouble := latest.trouble or instrument.complaint():
-                found.append(f"{instrument.name}: {trouble}")
-        return found + ([self.trouble] if self.trouble else [])
+            if latest.trouble:
+                found.append(Trouble(f"{instrument.name}: {latest.trouble}"))
+            elif complaint := instrument.complaint():
+                found.append(Trouble(f"{instrument.name}: {complaint}", f"{instrument.name} complains", True))
+        if self.trouble:
+            found.append(Trouble(self.trouble, "rows wait"))
+        return found + ([Trouble(self._spilt)] if self._spilt else [])
 
     def start(self) -> None:
         """Begin."""
@@ -110,13 +146,26 @@ class Recorder:
     @property
     def waiting(self) -> int:
         """Rows that could not be handed on yet."""
-        return len(self._rows)
+        return len(self._rows) + sum(b.shape[0] for b in self._blocks)
+
+    def take_waiting(self) -> Array:
+        """The rows that wait; from now on they are the caller's."""
+        with self._handing:
+            self._set_aside()
+            rows, self._blocks, self.trouble = _joined(self._blocks), [], ""
+            return rows
+
+    def wait_with(self, block: Array) -> None:
+        """Take back rows that were taken, before all others."""
+        with self._handing:
+            self._blocks.insert(0, block)
 
     def stop(self) -> None:
-        """End in order: the last rows are handed on, the instruments let go."""
+        """End in order: the last rows are handed on, the instruments let go. What could not be handed on is `waiting`."""
         self._stop.set()
-        self._threads[-1].join(10)
-        self._hand_on()
+        for thread in self._threads[-1:]:
+            thread.join(10)
+        self.hand_on()
         for thread, instrument in zip(self._threads, self._instruments, strict=False):
             thread.join(0.5)
             instrument.close()
@@ -143,13 +192,14 @@ class Recorder:
             self._stop.wait(max(0.0, due - self._clock()))
 
     def _tick(self) -> None:
-        due, kept = self._began + self._every / 2, self._began
+        due, kept, oldest = self._began + self._every / 2, self._began, 0.0
         while not self._stop.wait(max(0.0, due - self._clock())):
             values = self._row()
             row = [self.elapsed_s, *values]
             if self.last and self._clock() - due > _GAP_S:
                 self.gaps.append((self.last[0], row[0]))
             self.last = row
+            oldest = oldest if self._rows else self._clock()
             self._rows.append(row)
             if self._seen is not None:
                 self._seen(row)
@@ -157,9 +207,10 @@ class Recorder:
             due += self._every
             if due < now - _CATCH_UP_S:  # suspended, or held up for long: no rows are made up for the gap
                 due = now
-            if now - kept >= self.KEEP_S:
+            # the row after this one would make the oldest wait for too long
+            if now + self._every - oldest >= self.KEEP_S and (not self._blocks or now - kept >= self.KEEP_S):
                 kept = now
-                self._hand_on()
+                self.hand_on()
 
     def _row(self) -> list[float]:
         """What was told since the row before. A reading that is a little late is waited for, up to half a row."""
@@ -172,15 +223,42 @@ class Recorder:
             self._told.notify_all()
         return row
 
-    def _hand_on(self) -> None:
-        if not self._rows:
+    def hand_on(self) -> bool:
+        """Hand on what waits; whether nothing waits any more."""
+        with self._handing:
+            self._set_aside()
+            if not self._blocks:
+                return True
+            block = _joined(self._blocks)
+            try:
+                self._sink(block)
+            except Exception as error:  # whatever it is, recording goes on and nothing is thrown away
+                said = str(error) or type(error).__name__
+                self.trouble = f"the last {block.shape[0]} rows wait in memory until they can be kept: {said}"
+                self._bound()
+                return False
+            self.trouble = ""
+            self.rows += block.shape[0]
+            self._blocks = []
+            return True
+
+    def _set_aside(self) -> None:
+        if self._rows:
+            rows, self._rows = self._rows, []
+            self._blocks.append(np.array(rows, dtype=np.float64))
+
+    def _bound(self) -> None:
+        if self.spill is None or sum(b.size for b in self._blocks) <= self.MOST_WAITING:
             return
-        block = np.array(self._rows, dtype=np.float64)
+        block = _joined(self._blocks)
+        half = block.shape[0] // 2
         try:
-            self._sink(block)
-        except Exception as error:  # whatever it is, recording goes on and nothing is thrown away
-            self.trouble = str(error) or type(error).__name__
+            self._spilt = self.spill(block[:half])
+        except Exception as error:
+            self._spilt = f"too many rows wait, and they can be kept nowhere else ({error}): make room now"
             return
-        self.trouble = ""
-        self.rows += block.shape[0]
-        del self._rows[: block.shape[0]]
+        self._blocks = [block[half:].copy()]
+
+
+def _joined(blocks: list[Array]) -> Array:
+    return blocks[0] if len(blocks) == 1 else np.concatenate(blocks) if blocks else np.empty((0, 0))

@@ -59,7 +59,7 @@ class RunWriter:
         mount_id: int | None = None,
     ) -> None:
         self._notebook, self._study_id, self._candidate, self._mount_id = notebook, study_id, candidate, mount_id
-        self._channels, self._source, self._started_at = channels, source, started_at
+        self.channels, self._source, self.started_at = channels, source, started_at
         self._sequence = 0
         self._waiting: list[NewMark] = []
         # rows come from the recorder's thread, marks from the window's
@@ -92,9 +92,9 @@ class RunWriter:
         if self.run_id is None:
             channels = [
                 LogChannel(name, unit, quantity, role, block[:, i].copy(), unit)
-                for i, (name, unit, quantity, role) in enumerate(self._channels, 1)
+                for i, (name, unit, quantity, role) in enumerate(self.channels, 1)
             ]
-            table = LogTable(self._source, "", "", "", block[:, 0].copy(), self._started_at, channels, 0)
+            table = LogTable(self._source, "", "", "", block[:, 0].copy(), self.started_at, channels, 0)
             new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False)
             label = f"record a run of {self._candidate}"
             (self.run_id,) = add_logs(self._notebook, self._study_id, [new], tell=False, label=label)
@@ -139,6 +139,9 @@ class RunWriter:
         """
         with self._lock:
             if self.run_id is not None:
+                if self._waiting:
+                    add_marks(self._notebook, self.run_id, self._waiting)
+                    self._waiting = []
                 close_run(self._notebook, self.run_id, tell)
             self.let_go()
 

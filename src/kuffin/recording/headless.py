@@ -7,7 +7,7 @@ from collections.abc import Callable
 from pathlib import Path
 from typing import Any
 
-from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.errors import BenchError, KuffinError, NotebookError
 from kuffin.notebook.entities import Candidate, Mount, Study
 from kuffin.notebook.recording import close_run, cut_off_runs
 from kuffin.notebook.store import Notebook
@@ -20,6 +20,7 @@ from kuffin.verdicts.study import judge
 
 Tell = Callable[[dict[str, Any]], None]
 SIMULATED = "simulated"
+_PATIENCE_S = 60.0  # how long one waits for room on a full disk
 
 
 def record_run(
@@ -107,12 +108,34 @@ def _record(
         live.stop("ended by hand")
         tell({"said": f"{live.recorder.elapsed_s / 60:6.1f} min  ended by hand"})
     finally:
-        live.close()
+        _keep(live, tell)
     if live.run_id is None:
         raise KuffinError("nothing was recorded: the run ended within its first second")
     line = verdict_line(judge(notebook, notebook.study(study.id))).sentence
     tell({"run": live.run_id, "rows": live.recorder.rows, "said": line})
     return live.run_id
+
+
+def _keep(live: LiveRun, tell: Tell) -> None:
+    """Keep the last rows; where the disk is full they wait a while for room, then they are written elsewhere.
+
+    Raises
+    ------
+    NotebookError
+        Where they are not in the notebook in the end; it says where they are.
+    """
+    kept, said, until = live.close(), "", time.monotonic() + _PATIENCE_S
+    try:
+        while not kept and time.monotonic() < until:
+            if live.keeping.unkept != said:
+                said = live.keeping.unkept
+                tell({"said": f"{said}; it is tried again for {_PATIENCE_S:.0f} s (Ctrl+C: write them elsewhere now)"})
+            time.sleep(1.0)
+            kept = live.keeping.keep()
+    except KeyboardInterrupt:
+        pass
+    if not kept:
+        raise NotebookError(live.keeping.rescue())
 
 
 def _news(now: Now) -> list[str]:

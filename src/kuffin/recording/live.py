@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import datetime as dt
 import threading
-import time
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -20,8 +19,10 @@ from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.recording import NewMark, RunWriter
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
+from kuffin.recording.keeping import Keeping
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thinker import Thinker
+from kuffin.recording.troubles import Troubles
 from kuffin.verdicts.forecast import Forecast
 from kuffin.verdicts.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.verdicts.mountcheck import MountCheck
@@ -107,16 +108,15 @@ class LiveRun:
         self.recorder = Recorder(
             bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self._seen, from_s
         )
+        self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
         self.leader = Leader(self.steps, bench.load.by_hand, first, from_s)
         self.over = ""
         self.asked: list[str] = []
         self.began_load_s: float | None = None
         self._before: Stage | None = None
         self._alarms: dict[str, Alarm] = {}
-        self._said: set[str] = set()
         self._warned: set[tuple[str, bool]] = set()
-        self._gaps = 0
-        self._wall = time.time() - steady()
+        self._troubles = Troubles(self.recorder, self._writer.mark)
         self._stop = threading.Event()
         self._thinker = Thinker(self)
 
@@ -200,15 +200,13 @@ class LiveRun:
             newest = [(name, role, values[name]) for name, role in self.bench.roles]
             alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on)
             self._heed(alarms, now)
-            self._note_troubles(now)
+            self._troubles.note(now)
         stage = self.leader.stage if self.running else None
         expected = self.forecast.left_s
         if expected is not None:
             expected -= now - self.forecast.looked_s
             expected = expected if expected > 0 else None  # it takes longer than was foreseen
-        troubles = (
-            [*self.recorder.troubles(), *([t] if (t := self.bench.load.trouble()) else [])] if self.running else []
-        )
+        troubles = [t.text for t in self.recorder.troubles()] if self.running else []
         return Now(
             now,
             stage,
@@ -269,13 +267,19 @@ class LiveRun:
         if self.running:
             self._finish(why)
 
-    def close(self) -> None:
-        """Let instruments and file go; the run counts from now on. Nobody is told: that is for the window's thread."""
+    def close(self) -> bool:
+        """Let the instruments go and end the run in its notebook; nobody is told: that is for the window's thread.
+
+        Returns
+        -------
+        bool
+            Whether all of it is kept; where not, `keeping` tries again, or writes it elsewhere.
+        """
         self.stop()
         self._stop.set()
         self._thinker.wait()
         self.recorder.stop()
-        self._writer.end(tell=False)
+        return self.keeping.keep()
 
     # --- inside ----------------------------------------------------------------------------------------------------
 
@@ -330,24 +334,6 @@ class LiveRun:
         stopping = next((a for a in alarms if a.stop), None)
         if stopping is not None:
             self._finish(stopping.sentence)
-
-    def _note_troubles(self, now: float) -> None:
-        while self._gaps < len(self.recorder.gaps):
-            begin, end = self.recorder.gaps[self._gaps]
-            self._gaps += 1
-            text = f"nothing was recorded for {end - begin:.0f} s: the computer was suspended, or held up"
-            self._writer.mark(NewMark(begin, "trouble", text, end - begin, "s"))
-        wall = time.time() - steady()
-        if abs(wall - self._wall) > 2.0:
-            text = (
-                f"the computer's clock was changed by {wall - self._wall:+.0f} s; the run's own times are not touched"
-            )
-            self._writer.mark(NewMark(now, "trouble", text, wall - self._wall, "s"))
-            self._wall = wall
-        for trouble in self.recorder.troubles():
-            if trouble not in self._said:
-                self._said.add(trouble)
-                self._writer.mark(NewMark(now, "trouble", trouble))
 
     def _seen(self, row: list[float]) -> None:
         self.tape.add(row)

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from PySide6.QtWidgets import QDialog, QHBoxLayout, QListWidget, QMessageBox, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QHBoxLayout, QListWidget, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.messages import ask
 from kuffin.notebook import bin as bin_
 
 
@@ -56,11 +57,9 @@ class BinView(QDialog):
             self._fill()
 
     def _clear(self) -> None:
-        answer = QMessageBox.question(
-            self,
-            "Empty the bin",
-            f"Delete {len(self._items)} things for good? This cannot be undone, and the history for Undo goes with it.",
+        question = (
+            f"Delete {len(self._items)} things for good? This cannot be undone, and the history for Undo goes with it."
         )
-        if answer == QMessageBox.StandardButton.Yes:
+        if ask(self, "Empty the bin", question):
             self._state.attempt(bin_.empty, self._state.notebook)
             self._fill()
