@@ -6,6 +6,7 @@ import argparse
 import json
 import math
 import os
+import signal
 import sys
 from pathlib import Path
 from typing import Any
@@ -268,6 +269,10 @@ def plan(args: argparse.Namespace) -> None:
 def record(args: argparse.Namespace) -> None:
     """Record a study's next run without a window, led by the study's protocol."""
     from kuffin.recording.headless import record_run
+
+    for one in (signal.SIGTERM, signal.SIGHUP):
+        if signal.getsignal(one) is not signal.SIG_IGN:  # nohup asks for that
+            signal.signal(one, signal.default_int_handler)  # as Ctrl+C: it ends in order
 
     def tell(line: dict[str, Any]) -> None:
         if args.json:

@@ -21,7 +21,6 @@ from kuffin.bench.setup import BenchSetup, save_setup
 from kuffin.bench.simulated import SimulatedBench
 from kuffin.bench.tape import Tape
 from kuffin.cli import main
-from kuffin.core.errors import BenchError
 from kuffin.core.limits import Limits
 from kuffin.core.protocol import Step
 from kuffin.demo.practice import bench_for
@@ -29,7 +28,7 @@ from kuffin.notebook import edits, planning
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.recording.live import LiveRun
-from kuffin.recording.loads import LoadByCommand, LoadByHand
+from kuffin.recording.loads import LoadByHand
 from kuffin.recording.ofstudy import open_simulated
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thisbench import usual_place
@@ -119,42 +118,6 @@ def test_the_tape_thins_itself_and_keeps_its_course() -> None:
     assert kept.shape[0] <= 1000 and kept[-1, 0] > 99_500 and kept[0, 0] < 200
     assert np.allclose(kept[:, 1], np.sin(kept[:, 0] / 5000), atol=0.02)
     assert tape.so_far(1000.0).shape[0] == np.sum(kept[:, 0] >= kept[-1, 0] - 1000)
-
-
-class TestLoadsByCommand:
-    def step(self, load: str) -> Step:
-        return Step("load", load)
-
-    def test_it_is_started_once_and_stopped_with_all_its_children(self, tmp_path: Path) -> None:
-        script = tmp_path / "load.sh"
-        script.write_text(f"#!/bin/sh\nsleep 300 &\necho $! > {tmp_path}/child\nwait\n")
-        script.chmod(0o755)
-        load = LoadByCommand({"bounce": str(script)}, tmp_path / "load.log")
-        load.apply(self.step("bounce"))
-        load.apply(self.step("bounce"))  # the next step of the same load lets it run
-        end = time.monotonic() + 5
-        while not (tmp_path / "child").exists() or not (tmp_path / "child").read_text().strip():
-            assert time.monotonic() < end
-            time.sleep(0.02)
-        child = int((tmp_path / "child").read_text())
-        assert load.trouble() == ""
-        assert load.stop()
-        time.sleep(0.1)
-        state = Path(f"/proc/{child}/stat")
-        assert not state.exists() or state.read_text().split()[2] == "Z"
-
-    def test_one_that_ends_by_itself_or_cannot_start_is_said(self, tmp_path: Path) -> None:
-        load = LoadByCommand(
-            {"short": f"{sys.executable} -c 'raise SystemExit(4)'", "none": "/no/such"}, tmp_path / "log"
-        )
-        load.apply(self.step("short"))
-        end = time.monotonic() + 5
-        while not load.trouble():
-            assert time.monotonic() < end
-            time.sleep(0.02)
-        assert "“short” has ended by itself with code 4" in load.trouble()
-        with pytest.raises(BenchError, match="“none” cannot be started"):
-            load.apply(self.step("none"))
 
 
 def test_fans_held_for_preheating_are_noticed() -> None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import html
 import shutil
 import subprocess
 import wave
@@ -52,7 +53,7 @@ class Caller:
         program = shutil.which("notify-send")
         if program is not None and QApplication.platformName() not in {"offscreen", "minimal"}:
             urgency = "critical" if kind == "alarm" else "normal"
-            self._run([program, "--app-name=Kuffin", f"--urgency={urgency}", "Kuffin", sentence])
+            self._run([program, "--app-name=Kuffin", f"--urgency={urgency}", "--", "Kuffin", html.escape(sentence)])
 
     def _sound(self, kind: str) -> None:
         player = next((p for p in _PLAYERS if shutil.which(p[0])), None)

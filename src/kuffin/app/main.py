@@ -8,6 +8,7 @@ from pathlib import Path
 from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
+from kuffin.app.endsignals import EndSignals
 from kuffin.app.jobs import collect_in_window_thread
 from kuffin.app.look import theme as looks
 from kuffin.app.settings import Settings
@@ -36,6 +37,7 @@ def run(notebook: str | None = None, demo: bool = False) -> int:
     icon = Path(__file__).with_name("look") / "icons" / "kuffin.svg"
     app.setWindowIcon(QIcon(str(icon)))
     window = MainWindow(settings)
+    EndSignals(window, window.leave)
     window.show()
     if demo:
         window.notebooks.open_demo()

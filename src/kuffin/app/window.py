@@ -65,6 +65,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.shelf = ShelfState(self.state)
         self.running = Running(self.state, self)
         self.caller = Caller(self, self.settings)
+        self._leaving = False
         self.setWindowTitle("Kuffin")
         self.setStyleSheet(looks.sheet(self.theme, self._scale))
         self.resize(1280, 800)
@@ -364,8 +365,14 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
     def dropEvent(self, event: QDropEvent) -> None:
         self.studies.add_logs([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])
 
+    def leave(self) -> None:
+        """Close without asking: nobody may be there to answer."""
+        self._leaving = True
+        self.close()
+        QApplication.quit()
+
     def closeEvent(self, event: QCloseEvent) -> None:
-        if self.running.active and not self.may_stop():
+        if self.running.active and not self._leaving and not self.may_stop():
             event.ignore()
             return
         try:
@@ -374,7 +381,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             self.state.trouble.emit(str(error))
             event.ignore()
             return
-        if said:
+        if said and not self._leaving:
             tell(self, "Kept in another place", said)
         self.settings.set_layout("geometry", self.saveGeometry())
         self.settings.set_layout("split", self.split.saveState())

@@ -15,6 +15,7 @@ from kuffin.recording.live import LiveRun, Now
 from kuffin.recording.ofstudy import next_mount_of, open_simulated, protocol_of, steps_and_limits
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thisbench import open_this_bench
+from kuffin.verdicts.leading import WAITING
 from kuffin.verdicts.line import verdict_line
 from kuffin.verdicts.study import judge
 
@@ -98,7 +99,10 @@ def _record(
                     tell({"said": f"{now.elapsed_s / 60:6.1f} min  {sentence}"})
             if not now.running:
                 break
-            if now.stage is not None and now.stage.phase == "waiting":
+            if now.load_trouble:
+                live.stop(now.load_trouble)  # nobody stands here to mend it
+                continue
+            if now.stage is not None and now.stage.phase == WAITING:
                 live.acted()  # nobody stands here to press a button: the load is taken to be as asked
             name = now.stage.step.name if now.stage is not None else ""
             phase = now.stage.phase if now.stage is not None else ""
@@ -142,7 +146,7 @@ def _news(now: Now) -> list[str]:
     news = []
     if now.stage is not None:
         news.append(now.stage.words + (f" ({now.stage.why})" if now.stage.why else ""))
-        if now.stage.phase == "waiting":
+        if now.stage.phase == WAITING and not now.load_trouble:
             what = f"start the load “{now.stage.step.load}”" if now.stage.step.load else "stop the load"
             news.append(f"{what} now: no command for it is set on this computer")
     if now.check is not None:

@@ -11,7 +11,7 @@ import numpy as np
 
 from kuffin.bench.recorder import Recorder, steady
 from kuffin.bench.tape import Array, Tape
-from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.errors import BenchError
 from kuffin.core.limits import Alarm, Limits, Watch
 from kuffin.core.protocol import Step
 from kuffin.core.roles import AIR, COOLANT, POWER
@@ -39,6 +39,8 @@ class Now:
         None before the start and after the end.
     left_s : float or None
         Until this phase ends, seconds of the bench.
+    load_trouble : str
+        Why the load that the step wants does not run, blank where it does.
     values : dict
         Channel to its newest value; NaN where it has said nothing.
     by_role : dict
@@ -59,6 +61,7 @@ class Now:
     over: str = ""
     asked: tuple[str, ...] = ()
     load_on: bool = False
+    load_trouble: str = ""
 
 
 class LiveRun:
@@ -197,6 +200,9 @@ class LiveRun:
                 self._finish("the protocol is through")
             elif stage != self._before:
                 self._enter(stage, now)
+            if self.load_on and (trouble := self.bench.load.trouble()):
+                self._writer.mark(NewMark(now, "trouble", trouble))
+                self.leader.wait(now, trouble)
             newest = [(name, role, values[name]) for name, role in self.bench.roles]
             alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on)
             self._heed(alarms, now)
@@ -222,6 +228,7 @@ class LiveRun:
             self.over,
             tuple(self.asked),
             self.load_on,
+            self.bench.load.trouble() if self.running else "",
         )
 
     @property
@@ -230,8 +237,12 @@ class LiveRun:
         return self.running and stage is not None and bool(stage.step.load) and stage.phase != WAITING
 
     def acted(self) -> None:
-        """The person did what was asked: the load runs, or is stopped."""
-        self.leader.acted(self.recorder.elapsed_s)
+        """The person did what was asked: the load runs, or is stopped. One that is started by a command is started again."""
+        stage = self.leader.stage
+        if stage is not None and stage.phase == WAITING:
+            self.bench.load.apply(stage.step)
+            if not self.bench.load.trouble():
+                self.leader.acted(self.recorder.elapsed_s)
 
     def hold(self, on: bool) -> None:
         """Hold the run in its phase, or let it go on."""
@@ -285,7 +296,12 @@ class LiveRun:
 
     def _finish(self, why: str) -> None:
         """End the run, the load first; where only a person can stop it, that is what is said."""
-        loaded = self._before is not None and bool(self._before.step.load)
+        stage = self._before
+        loaded = (
+            stage is not None
+            and bool(stage.step.load) == (stage.phase != WAITING)
+            and (stage.number > 1 or bool(stage.step.load))
+        )
         stopped = self.bench.load.stop()
         self._stop.set()
         self.over = why
@@ -305,11 +321,8 @@ class LiveRun:
         if new_step:
             if stage.step.load:  # while it cools down, what was found stays to be seen
                 self._thinker.forget()
-            try:
+            if stage.phase != WAITING:
                 self.bench.load.apply(stage.step)
-            except KuffinError as error:
-                self._finish(str(error))
-                return
         loaded = bool(stage.step.load) and stage.phase != WAITING
         if loaded and self.began_load_s is None:
             self.began_load_s = now

@@ -2,16 +2,21 @@
 
 from __future__ import annotations
 
-import os
+import contextlib
+import select
 import shlex
-import signal
 import subprocess
+import sys
 from pathlib import Path
 from typing import Protocol
 
 from kuffin.bench.simulated import SimulatedBench
 from kuffin.core.errors import BenchError
 from kuffin.core.protocol import Step
+from kuffin.recording import loadguard
+
+_GUARD = Path(loadguard.__file__)
+_START_S = 5.0
 
 
 class LoadControl(Protocol):
@@ -34,7 +39,7 @@ class LoadControl(Protocol):
         ...
 
     def trouble(self) -> str:
-        """What is wrong with it now, blank for nothing."""
+        """Why the load that was asked for does not run, blank where it does (or none is wanted)."""
         ...
 
 
@@ -76,6 +81,8 @@ class LoadByHand:
 class LoadByCommand:
     """Commands from the person's own settings, by the load's name; never from a notebook.
 
+    Each runs under a guard, `kuffin.recording.loadguard`, that ends it when Kuffin is gone, even when it was killed.
+
     Parameters
     ----------
     commands : dict
@@ -88,52 +95,83 @@ class LoadByCommand:
 
     def __init__(self, commands: dict[str, str], log: Path) -> None:
         self._commands, self._log = commands, log
-        self._running: subprocess.Popen[bytes] | None = None
+        self._guard: subprocess.Popen[bytes] | None = None
         self._name = ""
+        self._failed = ""
 
     def apply(self, step: Step) -> None:
-        """Start the step's load, or stop the one that runs.
-
-        Raises
-        ------
-        BenchError
-            Where it cannot be started.
-        """
-        if step.load and step.load == self._name and self._running is not None and self._running.poll() is None:
+        """Start the step's load, or stop the one that runs. Where it cannot be started, `trouble` says why."""
+        if step.load and step.load == self._name and self._guard is not None and self._guard.poll() is None:
             return
         self.stop()
-        if not step.load:
-            return
-        words = shlex.split(self._commands[step.load])
-        self._log.parent.mkdir(parents=True, exist_ok=True)
+        if step.load:
+            self._name = step.load
+            try:
+                self._start(command_words(step.load, self._commands.get(step.load, "")))
+            except BenchError as error:
+                self._failed = str(error)
+
+    def _start(self, words: list[str]) -> None:
+        refused = f"the load “{self._name}” cannot be started"
         try:
+            self._log.parent.mkdir(parents=True, exist_ok=True)
             with self._log.open("ab") as said:
-                self._running = subprocess.Popen(
-                    words, stdin=subprocess.DEVNULL, stdout=said, stderr=said, start_new_session=True
+                guard = subprocess.Popen(
+                    [sys.executable, "-I", "-S", str(_GUARD), *words],
+                    stdin=subprocess.PIPE,
+                    stdout=subprocess.PIPE,
+                    stderr=said,
+                    start_new_session=True,
                 )
         except OSError as error:
-            raise BenchError(
-                f"the load “{step.load}” cannot be started ({error.strerror}): {words[0]}; see its command on the Bench page"
-            ) from None
-        self._name = step.load
+            raise BenchError(f"{refused} ({error.strerror}: {error.filename})") from None
+        self._guard = guard
+        answer = ""
+        if guard.stdout is not None:
+            if select.select([guard.stdout], [], [], _START_S)[0]:
+                answer = guard.stdout.readline(400).decode("utf-8", "replace").strip()
+            guard.stdout.close()
+        if answer != "started":
+            why = answer.removeprefix("failed").strip() or "its guard does not answer"
+            self.stop()
+            raise BenchError(f"{refused} ({why}): {words[0]}; see its command on the Bench page")
 
     def stop(self) -> bool:
-        running, self._running, self._name = self._running, None, ""
-        if running is None or running.poll() is not None:
+        guard, self._guard, self._name, self._failed = self._guard, None, "", ""
+        if guard is None:
             return True
-        for how, wait in ((signal.SIGTERM, 1.5), (signal.SIGKILL, 2.0)):
-            try:
-                os.killpg(running.pid, how)
-                running.wait(wait)
-                return True
-            except ProcessLookupError:
-                return True
-            except subprocess.TimeoutExpired:
-                continue
-        return False
+        if guard.stdin is not None:
+            with contextlib.suppress(OSError):
+                guard.stdin.close()  # that is what the guard waits for
+        try:
+            guard.wait(loadguard.POLITE_S + 3)
+        except subprocess.TimeoutExpired:
+            return False
+        return True
 
     def trouble(self) -> str:
-        if self._running is not None and (code := self._running.poll()) is not None:
+        if self._failed:
+            return self._failed
+        if self._guard is not None and (code := self._guard.poll()) is not None:
             how = "ended by itself" if code == 0 else f"ended by itself with code {code}"
             return f"the load “{self._name}” has {how}; what it said is in {self._log}"
         return ""
+
+
+def command_words(name: str, command: str) -> list[str]:
+    """A load's command as program and arguments.
+
+    Raises
+    ------
+    BenchError
+        Where it is empty or its quotation marks do not close.
+    """
+    try:
+        words = shlex.split(command)
+    except ValueError as error:
+        raise BenchError(
+            f"the command of the load “{name}” cannot be read ({error}); mind its quotation marks"
+        ) from None
+    if not words:
+        raise BenchError(f"the load “{name}” has no command; write one on the Bench page, or start it by hand")
+    return words

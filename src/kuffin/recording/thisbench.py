@@ -38,7 +38,7 @@ def open_this_bench(steps: tuple[Step, ...], settings: Path | None = None) -> Op
 def load_for(setup: BenchSetup, steps: tuple[Step, ...]) -> LoadControl:
     """Commands where every load of the steps has one in the person's settings; else the person starts them."""
     wanted = {s.load for s in steps if s.load}
-    if wanted and wanted <= set(setup.loads):
+    if wanted and wanted <= {name for name, command in setup.loads.items() if command.strip()}:
         return LoadByCommand(setup.loads, Path(user_log_dir("kuffin")) / "load.log")
     return LoadByHand()
 
@@ -57,7 +57,7 @@ def set_up_words(steps: tuple[Step, ...], settings: Path) -> tuple[str, bool]:
     if missing:
         words += f" No channel tells {' or '.join(missing)}: what rests on it cannot be said."
     wanted = sorted({s.load for s in steps if s.load})
-    lacking = [w for w in wanted if w not in setup.loads]
+    lacking = [w for w in wanted if not setup.loads.get(w, "").strip()]
     if lacking:
         named = ", ".join(f"“{w}”" for w in lacking)
         words += (

@@ -110,6 +110,12 @@ class Leader:
             return min(left, max(expected_s, 0.0))
         return left
 
+    def wait(self, now_s: float, why: str) -> None:
+        """Wait for the load, which does not run; the step begins anew when it does."""
+        stage = self.stage
+        if stage is not None and stage.phase != WAITING:
+            self.stage = replace(stage, phase=WAITING, begun_s=now_s, why=why, held=False, attempt=stage.attempt + 1)
+
     def acted(self, now_s: float) -> None:
         """The person has done what was waited for."""
         if self.stage is not None and self.stage.phase == WAITING:

@@ -52,6 +52,9 @@ def sentences(now: Now) -> list[str]:
     if stage is None:
         return []
     if stage.phase == WAITING:
+        if now.load_trouble:
+            said = now.load_trouble
+            return [said[:1].upper() + said[1:] + ".", "The step waits and begins anew when the load runs."]
         if stage.step.load:
             power = f" at {stage.step.power_w:g} W" if stage.step.power_w else ""
             return [f"Start the load “{stage.step.load}”{power}, then press."]
@@ -91,6 +94,8 @@ def big_button(now: Now | None, carried_on: bool) -> BigButton:
     if stage is None:
         return BigButton("", "…")
     if stage.phase == WAITING:
+        if now.load_trouble:
+            return BigButton("acted", "Start the load again")
         return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
     if stage.held:
         return BigButton("go on", "Go on")
@@ -105,7 +110,8 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
     out = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
     if stage is not None and stage.phase == WAITING:
         what = "start" if stage.step.load else "stop"
-        out.append(("person", f"{stage.step.name}: the load is yours to {what}", f"waiting {stage.number}"))
+        said = now.load_trouble or f"{stage.step.name}: the load is yours to {what}"
+        out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
     if stage is not None and stage.phase == MEASURING and stage.why == "settled":
         out.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
     if now.check is not None and now.check.worse:
@@ -132,6 +138,8 @@ def band(now: Now, carried_on: bool) -> tuple[str, str]:
         return "look", _said(now.check.sentence)
     if now.alarms:
         return "look", _said(now.alarms[0].sentence)
+    if now.load_trouble:
+        return "look", _said(now.load_trouble)
     if now.troubles:
         return "look", _said(now.troubles[0])
     return "", ""
