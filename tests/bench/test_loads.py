@@ -249,7 +249,7 @@ def test_the_load_ends_with_kuffin(
     )
     try:
         found = pids(tmp_path / "pids", seconds=60)
-        time.sleep(1.2)
+        time.sleep(2.5)
         assert len(living(found)) == 2 and kuffin.poll() is None
         os.killpg(kuffin.pid, how)  # as a closed terminal or a log-out does it: everything of its group
         assert all_gone(found, 2.0), how

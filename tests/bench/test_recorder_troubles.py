@@ -120,6 +120,30 @@ def test_the_tape_thins_itself_and_keeps_its_course() -> None:
     assert tape.so_far(1000.0).shape[0] == np.sum(kept[:, 0] >= kept[-1, 0] - 1000)
 
 
+def test_what_cannot_be_read_is_counted_and_told_once(demo: Path) -> None:
+    class Babbling(Counting):
+        def complaint(self) -> str:
+            return f"{self.reads} of {2 * self.reads} lines cannot be read"
+
+    notebook = Notebook.open(demo)
+    study = notebook.study(1)
+    opened = OpenBench("babble", [Babbling()], LoadByHand(), 0.1)
+    live = LiveRun(notebook, study, "Reed", None, opened, (Step("idle", settle="clock", longest_min=9),), Limits())
+    live.start()
+    end = time.monotonic() + 2.0
+    while time.monotonic() < end:
+        live.tick()
+        time.sleep(0.05)
+    live.stop()
+    live.close()
+    reed = next(c for c in notebook.study(1).live_candidates if c.name == "Reed")
+    run = next(r for m in reed.live_mounts for r in m.live_runs if r.id == live.run_id)
+    said = [m.text for m in run.marks if "cannot be read" in m.text]
+    assert len(said) == 2 and said[1].startswith("in the end: counter: ")
+    assert int(re.findall(r"\d+", said[1])[0]) > int(re.findall(r"\d+", said[0])[0]) + 10
+    notebook.close()
+
+
 def test_fans_held_for_preheating_are_noticed() -> None:
     t = np.arange(0.0, 1200.0, 2.0)
     rng = np.random.default_rng(2)

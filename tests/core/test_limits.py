@@ -102,6 +102,33 @@ def test_one_die_of_two_that_goes_silent_is_said() -> None:
     assert any("the die (second) has said nothing" in a.sentence for a in found)
 
 
+def test_whatever_falls_silent_and_is_needed_is_said() -> None:
+    limits = Limits(90.0, 50.0, flow_l_h=60.0)
+    rows = [("Die", "die", 60.0), ("Loop", "coolant", 30.0), ("Flow", "flow", 120.0), ("Room", "room", 21.0)]
+    others = [("Fan", "fan", 900.0), ("Noise", None, 30.0)]
+    for loaded in (True, False):
+        for silent, says in (
+            ("Loop", "the coolant (Loop) has said nothing for 16 s: its limit is not watched"),
+            ("Flow", "the flow (Flow) has said nothing for 16 s: its limit is not watched"),
+            ("Room", "the air (Room) has said nothing for 16 s: what rests on it cannot be told"),
+            ("Fan", ""),
+            ("Noise", ""),
+        ):
+            watch = Watch(limits)
+            watch.look(0.0, [*rows, *others], loaded)
+            spoken = [r if r[0] != silent else (r[0], r[1], float("nan")) for r in [*rows, *others]]
+            found = [watch.look(float(t), spoken, loaded) for t in range(1, 17)]
+            assert [a.sentence for a in found[-1]] == ([says] if says else []), silent
+            assert not any(a for one in found[:-1] for a in one)
+    never = Watch(limits)  # what has never spoken was never watched: that is said before the start
+    assert [a for t in range(60) for a in never.look(float(t), rows[:2], True)] == []
+    slow = Watch(limits, {"Loop": 240.0})
+    slow.look(0.0, rows, True, {"Loop": 0.0})
+    rest = [r for r in rows if r[0] != "Loop"]
+    assert slow.look(200.0, [*rest, ("Loop", "coolant", float("nan"))], True, {"Loop": 0.0}) == []
+    assert len(slow.look(250.0, [*rest, ("Loop", "coolant", float("nan"))], True, {"Loop": 0.0})) == 1
+
+
 def test_what_no_channel_tells_is_not_said_to_be_watched() -> None:
     watched, without = watchable(ALL, {"die", "coolant_in", None})
     assert without == ["flow", "pump speed", "leak sensor"]

@@ -15,6 +15,8 @@ if TYPE_CHECKING:
     from kuffin.app.settings import Settings
     from kuffin.app.side import Side
 
+SCALES = (0.7, 2.0)  # of the text size
+
 
 class Dressing:
     """What the main window has of its look; the window gives what is to be dressed."""
@@ -35,12 +37,14 @@ class Dressing:
 
     def scale_text(self, factor: float) -> None:
         """Scale all text; 0 brings it back to the usual size."""
-        self.settings.set_value("scale", f"{min(max(self._scale * factor, 0.7), 2.0) if factor else 1.0:.3f}")
+        self.settings.set_value(
+            "scale", f"{min(max(self._scale * factor, SCALES[0]), SCALES[1]) if factor else 1.0:.3f}"
+        )
         self._dress()
 
     @property
     def _scale(self) -> float:
-        return float(self.settings.value("scale", "1.0"))
+        return self.settings.number("scale", 1.0, *SCALES)
 
     def _dress(self) -> None:
         self.theme = looks.chosen(self.settings.value("theme", "desktop"))

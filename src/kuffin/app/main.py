@@ -8,6 +8,7 @@ from pathlib import Path
 from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
+from kuffin.app.dressing import SCALES
 from kuffin.app.endsignals import EndSignals
 from kuffin.app.jobs import collect_in_window_thread
 from kuffin.app.look import theme as looks
@@ -33,7 +34,7 @@ def run(notebook: str | None = None, demo: bool = False) -> int:
     """Open the window on a notebook, on the demo, or on the last notebook."""
     app = application()
     settings = Settings()
-    looks.apply(app, looks.chosen(settings.value("theme", "desktop")), float(settings.value("scale", "1.0")))
+    looks.apply(app, looks.chosen(settings.value("theme", "desktop")), settings.number("scale", 1.0, *SCALES))
     icon = Path(__file__).with_name("look") / "icons" / "kuffin.svg"
     app.setWindowIcon(QIcon(str(icon)))
     window = MainWindow(settings)

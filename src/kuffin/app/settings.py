@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
+from contextlib import suppress
 from pathlib import Path
 
 from platformdirs import user_cache_dir, user_config_dir, user_documents_dir
@@ -15,7 +17,8 @@ class Settings:
 
     def __init__(self, path: Path | None = None) -> None:
         path = path or Path(user_config_dir("kuffin")) / "window.ini"
-        path.parent.mkdir(parents=True, exist_ok=True)
+        with suppress(OSError):  # then nothing is remembered, and the window opens all the same
+            path.parent.mkdir(parents=True, exist_ok=True)
         self.bench_path = path.with_name("bench.json")  # this computer's instruments and loads
         self._store = QSettings(str(path), QSettings.Format.IniFormat)
 
@@ -23,16 +26,26 @@ class Settings:
     def recent(self) -> list[str]:
         """Notebooks opened before that are still there, newest first."""
         value = self._store.value("recent", [])
-        paths = [value] if isinstance(value, str) else list(value or [])  # type: ignore[call-overload]
-        return [p for p in paths if Path(p).exists()]
+        paths = [value] if isinstance(value, str) else value if isinstance(value, list) else []
+        return [p for p in paths if isinstance(p, str) and _is_there(p)]
 
     def remember(self, path: Path) -> None:
         """Put a notebook on top of the recent ones."""
         paths = [str(path.resolve()), *[p for p in self.recent if p != str(path.resolve())]]
         self._store.setValue("recent", paths[:_MOST_RECENT])
 
-    def value(self, key: str, default: str) -> str:
-        return str(self._store.value(key, default))
+    def value(self, key: str, default: str, among: Collection[str] | None = None) -> str:
+        """A setting; the default where it is none of those that there are."""
+        found = self._store.value(key, default)
+        return found if isinstance(found, str) and (among is None or found in among) else default
+
+    def number(self, key: str, default: float, low: float, high: float) -> float:
+        """A setting that is a number; the default where it is none, or out of its range."""
+        try:
+            found = float(self.value(key, ""))
+        except ValueError:
+            return default
+        return found if low <= found <= high else default
 
     def set_value(self, key: str, value: str) -> None:
         self._store.setValue(key, value)
@@ -43,6 +56,13 @@ class Settings:
 
     def set_layout(self, key: str, value: QByteArray) -> None:
         self._store.setValue(key, value)
+
+
+def _is_there(path: str) -> bool:
+    try:
+        return Path(path).is_file()
+    except (OSError, ValueError):  # no name that a file can have
+        return False
 
 
 def documents() -> Path:

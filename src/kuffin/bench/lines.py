@@ -20,8 +20,10 @@ MOST_LINES = 200  # lines looked at in one reading; of a flood, the newest
 MOST_NAMES = 256
 
 _PAIR = re.compile(r"\s*(?P<name>[^\W\d][^=:;,\t|]{0,40}?|\d{1,3}[A-Za-z_]\w{0,20})\s*[=:]\s*(?P<cell>[^;\t|]*)")
+# words are taken whole (``*+``, and only from their beginning): a long one is looked at once, not once from each letter
+_HAS_PAIRS = re.compile(r"(?<!\w)\d{0,3}[^\W\d]\w*+\s*+[=:]")
 _SPLIT_PAIRS = re.compile(r"[;\t|]|,(?!\d)|,(?=\s*[^\W\d][^,=:]*[=:])")
-_SPLIT_BLANKS = re.compile(r"\s+(?=[^\W\d]\w*\s*[=:])")
+_SPLIT_BLANKS = re.compile(r"(?<!\s)\s++(?=[^\W\d]\w*+\s*+[=:])")
 _NUMBER_CELL = re.compile(r"^[~≈]?\s*[+\-−]?\s*(?:\d|[.,]\d)")
 
 
@@ -51,7 +53,7 @@ def read_line(line: str, separator: str | None = None) -> dict[str, Told] | None
         return None
     if line[0] in "{[":
         return _json(line)
-    if re.search(r"[^\W\d]\w*\s*[=:]", line):
+    if _HAS_PAIRS.search(line):
         found = _pairs(line)
         if found:
             return found

@@ -2,13 +2,25 @@
 
 from __future__ import annotations
 
+import contextlib
 import os
+import select
 import shlex
+import shutil
 import signal
 import subprocess
+import time
 
 from kuffin.bench.lines import LONGEST_WAIT, LineBuffer, Told
 from kuffin.core.errors import BenchError
+
+_MOST_BYTES = 8_000_000  # of one reading
+
+
+def _bounded(seconds: float) -> list[str]:
+    """What ends a command in time even where Kuffin is gone by then, if this computer has it."""
+    found = shutil.which("timeout")
+    return [found, "-k", "1", f"{seconds + 2:g}"] if found else []
 
 
 class CommandSource:
@@ -34,23 +46,46 @@ class CommandSource:
         name = self._words[0]
         try:
             running = subprocess.Popen(
-                self._words,
+                [*_bounded(self._timeout_s), *self._words] if shutil.which(name) else self._words,
                 stdin=subprocess.DEVNULL,
                 stdout=subprocess.PIPE,
                 stderr=subprocess.DEVNULL,
                 start_new_session=True,
             )
-        except OSError as error:
-            raise BenchError(f"{name} cannot be started ({error.strerror})") from None
-        try:
-            said, _ = running.communicate(timeout=self._timeout_s)
-        except subprocess.TimeoutExpired:
-            os.killpg(running.pid, signal.SIGKILL)
-            running.communicate()
-            raise BenchError(f"{name} took longer than {self._timeout_s:g} s and was ended") from None
-        if running.returncode != 0:
-            raise BenchError(f"{name} ended with code {running.returncode}")
-        return self.lines.take(said[-LONGEST_WAIT:] + b"\n")
+        except (OSError, ValueError) as error:
+            raise BenchError(f"{name} cannot be started ({getattr(error, 'strerror', None) or error})") from None
+        said, why = self._listen(running)
+        if why:
+            with contextlib.suppress(OSError):
+                os.killpg(running.pid, signal.SIGKILL)
+        code = running.wait()
+        if running.stdout is not None:
+            running.stdout.close()
+        if why:
+            raise BenchError(f"{name} {why} and was ended")
+        if code != 0:
+            raise BenchError(f"{name} ended with code {code}")
+        return self.lines.take(said + b"\n")
+
+    def _listen(self, running: subprocess.Popen[bytes]) -> tuple[bytes, str]:
+        """The end of what it prints, and why it has to be ended, blank where it ended by itself."""
+        until, said, total = time.monotonic() + self._timeout_s, b"", 0
+        out = running.stdout
+        while out is not None and (left := until - time.monotonic()) > 0:
+            if not select.select([out], [], [], left)[0]:
+                break
+            piece = os.read(out.fileno(), 65_536)
+            if not piece:
+                try:
+                    running.wait(max(0.0, until - time.monotonic()))
+                    return said, ""
+                except subprocess.TimeoutExpired:
+                    break
+            total += len(piece)
+            said = (said + piece)[-LONGEST_WAIT:]
+            if total > _MOST_BYTES:
+                return b"", f"printed more than {_MOST_BYTES // 1_000_000} MB"
+        return b"", f"took longer than {self._timeout_s:g} s"
 
     def complaint(self) -> str:
         return self.lines.complaint()

@@ -8,13 +8,17 @@ from __future__ import annotations
 
 import json
 from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import asdict, dataclass, field, replace
 from pathlib import Path
 from typing import Any
 
 from kuffin.core.calibration import Calibration, Within
 from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.plain import PlainError, typed
 from kuffin.core.wholefile import write_whole
+
+_MOST_BYTES, _LONGEST = 2_000_000, 10_000
 
 KINDS = {
     "hwmon": "sensors of this computer",
@@ -72,11 +76,18 @@ class InstrumentSetting:
 
 @dataclass(frozen=True)
 class BenchSetup:
-    """All instruments of this computer, its loads by name, and how often a row is kept."""
+    """All instruments of this computer, its loads by name, and how often a row is kept.
+
+    Attributes
+    ----------
+    set_aside : tuple of str
+        What of the file was damaged and is left out, in words.
+    """
 
     instruments: tuple[InstrumentSetting, ...] = ()
     loads: dict[str, str] = field(default_factory=dict)
     row_s: float = 1.0
+    set_aside: tuple[str, ...] = ()
 
     @property
     def channels(self) -> list[ChannelSetting]:
@@ -99,34 +110,80 @@ class BenchSetup:
 def load_setup(path: Path) -> BenchSetup:
     """Read the settings; none yet: an empty bench.
 
+    What is damaged is named in `BenchSetup.set_aside` and left out, the rest is used; the file as it was is kept beside.
+
     Raises
     ------
     BenchError
-        Where the file cannot be read; it is left as it is.
+        Where the file cannot be read at all; it is left as it is.
     """
     if not path.exists():
         return BenchSetup()
     try:
-        kept = json.loads(path.read_text(encoding="utf-8"))
-        instruments = tuple(_instrument(i) for i in kept.get("instruments", []))
-        loads = {str(k): str(v) for k, v in kept.get("loads", {}).items()}
-        row_s = float(kept.get("row_s", 1.0))
-    except (OSError, ValueError, TypeError, KeyError, AttributeError) as error:
+        with path.open("rb") as file:
+            written = file.read(_MOST_BYTES + 1)
+    except OSError as error:
         raise BenchError(
-            f"{path}: this computer's bench settings cannot be read ({error}); mend the file, or move it away to begin anew"
+            f"{path}: this computer's bench settings cannot be read ({error.strerror}); mend the file, or move it away to "
+            "begin anew"
         ) from None
-    check(BenchSetup(instruments, loads, row_s))
-    return BenchSetup(instruments, loads, row_s)
+    aside: list[str] = []
+    try:
+        if len(written) > _MOST_BYTES:
+            raise PlainError("it is too large to be Kuffin's")
+        kept = json.loads(written)
+        if not isinstance(kept, dict):
+            raise PlainError("it is no table")
+    except (ValueError, RecursionError) as error:
+        kept = {}
+        aside.append(f"all of it: {error}")
+    instruments = _sound_instruments(kept.get("instruments", []), aside)
+    loads: dict[str, str] = {}
+    for name, command in _each(kept.get("loads", {}), "loads", aside).items():
+        if isinstance(command, str) and len(command) <= _LONGEST and "\x00" not in name + command:
+            loads[name] = command
+        else:
+            aside.append(f"the load “{name[:60]}”: its command is no text")
+    row_s = kept.get("row_s", 1.0)
+    if not isinstance(row_s, (int, float)) or isinstance(row_s, bool) or not 0.05 <= row_s <= 5.0:
+        aside.append("how often a row is kept: it is once a second now")
+        row_s = 1.0
+    if aside:
+        copy = _keep_as_it_was(path, written[:_MOST_BYTES])
+        aside = [f"{path.name}: damaged, and left out: {said}. The file as it was is kept as {copy}" for said in aside]
+    return BenchSetup(instruments, loads, float(row_s), tuple(aside))
 
 
-def _instrument(kept: dict[str, Any]) -> InstrumentSetting:
-    channels = tuple(
-        ChannelSetting(
-            **{**c, "calibration": Calibration(**c.get("calibration", {})), "accuracy": Within(**c.get("accuracy", {}))}
-        )
-        for c in kept.get("channels", [])
-    )
-    return InstrumentSetting(**{**kept, "channels": channels})
+def _each(found: Any, what: str, aside: list[str]) -> dict[str, Any]:
+    if isinstance(found, dict):
+        return {str(k): v for k, v in found.items()}
+    aside.append(f"the {what}: they are no table")
+    return {}
+
+
+def _sound_instruments(found: Any, aside: list[str]) -> tuple[InstrumentSetting, ...]:
+    sound: list[InstrumentSetting] = []
+    if not isinstance(found, list):
+        aside.append("the instruments: they are no list")
+        return ()
+    for at, kept in enumerate(found, 1):
+        name = str(kept.get("name", ""))[:60] if isinstance(kept, dict) else ""
+        try:
+            instrument = typed(kept, InstrumentSetting)
+            check(BenchSetup((*sound, instrument)))
+        except (PlainError, BenchError) as error:
+            aside.append(f"instrument {at}{f' “{name}”' if name else ''}: {error}")
+        else:
+            sound.append(instrument)
+    return tuple(sound)
+
+
+def _keep_as_it_was(path: Path, written: bytes) -> str:
+    copy = path.with_name(f"{path.stem} (damaged){path.suffix}")
+    with suppress(OSError, KuffinError):
+        if not copy.exists():
+            write_whole(copy, written)
+    return copy.name
 
 
 def save_setup(path: Path, setup: BenchSetup) -> None:
@@ -139,7 +196,8 @@ def save_setup(path: Path, setup: BenchSetup) -> None:
     check(setup)
     try:
         path.parent.mkdir(parents=True, exist_ok=True)
-        write_whole(path, json.dumps(asdict(setup), indent=1, ensure_ascii=False) + "\n")
+        plain = {k: v for k, v in asdict(setup).items() if k != "set_aside"}
+        write_whole(path, json.dumps(plain, indent=1, ensure_ascii=False) + "\n")
     except OSError as error:
         raise BenchError(f"{path} cannot be written ({error.strerror}); the settings stay as they were") from None
     except KuffinError as error:

@@ -9,7 +9,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.roles import COOLANT, DIE
+from kuffin.core.roles import AIR, COOLANT, DIE, POWER
 
 Array = NDArray[np.float64]
 
@@ -75,17 +75,26 @@ class Limits:
         return "the load is stopped at: " + ", ".join(parts) if parts else "no limit is set"
 
 
+# what each limit is called, and the roles of the channels that tell what it is held against
+_TOLD_BY: dict[str, tuple[str, tuple[str, ...]]] = {
+    "die_c": ("die", DIE),
+    "coolant_c": ("coolant", COOLANT),
+    "flow_l_h": ("flow", ("flow",)),
+    "pump_rpm": ("pump speed", ("pump",)),
+    "rise_k_min": ("the coolant's rise", COOLANT),
+    "leak": ("leak sensor", ("leak",)),
+}
+# without these there is no verdict
+_VERDICT_RESTS_ON = {
+    role: label
+    for label, roles in (("die", DIE), ("coolant", COOLANT), ("air", AIR), ("power", POWER))
+    for role in roles
+}
+
+
 def watchable(limits: Limits, roles: Collection[str | None]) -> tuple[Limits, list[str]]:
     """The limits that channels of these roles let one watch, and the names of the others."""
-    wanted: tuple[tuple[str, str, set[str]], ...] = (
-        ("die", "die_c", set(DIE)),
-        ("coolant", "coolant_c", set(COOLANT)),
-        ("flow", "flow_l_h", {"flow"}),
-        ("pump speed", "pump_rpm", {"pump"}),
-        ("the coolant's rise", "rise_k_min", set(COOLANT)),
-        ("leak sensor", "leak", {"leak"}),
-    )
-    off = {key: label for label, key, any_of in wanted if getattr(limits, key) and not any_of & set(roles)}
+    off = {k: label for k, (label, any_of) in _TOLD_BY.items() if getattr(limits, k) and not set(any_of) & set(roles)}
     without: dict[str, Any] = {key: False if key == "leak" else None for key in off}
     return replace(limits, **without), list(off.values())
 
@@ -106,6 +115,7 @@ class Alarm:
 
 
 _NEAR_K = 3.0
+_SILENT_S = 15.0
 _HELD_S = 2.5  # one wild reading is no alarm
 
 
@@ -149,16 +159,26 @@ class Watch:
     """Watches limits through a run: asked about once a second with the newest values of all channels.
 
     A limit counts as passed where any channel of its role has passed it for a few seconds, so that one wild reading stops
-    nothing, and no channel hides behind another.
+    nothing, and no channel hides behind another. Nor does silence pass for calm: a channel that has spoken and then says
+    nothing is told of, where a limit or the verdict needs it.
+
+    Parameters
+    ----------
+    patience_s : mapping
+        After how many seconds without a word a channel counts as silent, where that is not the usual.
     """
 
     limits: Limits
+    patience_s: Mapping[str, float] = field(default_factory=dict)
     _since: dict[str, float] = field(default_factory=dict)
     _reached: set[str] = field(default_factory=set)
     _coolant: dict[str, list[tuple[float, float]]] = field(default_factory=dict)
     _seen: dict[str, float] = field(default_factory=dict)
+    _roles: dict[str, str | None] = field(default_factory=dict)
 
-    def look(self, now_s: float, newest: Iterable[Newest], loaded: bool) -> list[Alarm]:
+    def look(
+        self, now_s: float, newest: Iterable[Newest], loaded: bool, spoke_s: Mapping[str, float] | None = None
+    ) -> list[Alarm]:
         """What is near its limit or past it.
 
         Parameters
@@ -168,15 +188,18 @@ class Watch:
         newest : iterable of (name, role, value)
             Every channel; NaN and what lacks is passed over.
         loaded : bool
-            Whether the load runs; then a die that has gone silent is said.
+            Whether the load runs.
+        spoke_s : mapping, optional
+            When each channel told something last; else it is taken from `newest`.
         """
         found: list[Alarm] = []
         by_role: dict[str, list[tuple[str, float]]] = {}
         for name, role, value in newest:
+            self._roles[name] = role
             if role and np.isfinite(value):
                 by_role.setdefault(role, []).append((name, float(value)))
-                if role == "die":
-                    self._seen[name] = now_s
+                self._seen[name] = now_s
+        self._seen.update(spoke_s or {})
         for watched in WATCHED:
             limit = getattr(self.limits, watched.key)
             channels = [c for role in watched.roles for c in by_role.get(role, ())]
@@ -197,16 +220,27 @@ class Watch:
             found += self._rise(name, now_s, value)[: 0 if any(a.key == "rise" for a in found) else 1]
         if self.limits.leak and any(value > 0.5 for _, value in by_role.get("leak", ())):
             found.append(Alarm("leak", True, "the leak sensor answers: water may be out of the loop"))
-        silent = {n: now_s - at for n, at in self._seen.items() if now_s - at > 15}
-        if loaded and self.limits.die_c is not None and silent:
-            name = max(silent, key=lambda n: silent[n])
-            which = f"die ({name})" if len(self._seen) > 1 else "die"
-            found.append(
-                Alarm(
-                    "silent", False, f"the {which} has said nothing for {silent[name]:.0f} s: its limit is not watched"
-                )
-            )
-        return found
+        return found + self._silences(now_s)
+
+    def _silences(self, now_s: float) -> list[Alarm]:
+        """Channels that have fallen silent, those with a limit first."""
+        watched: list[Alarm] = []
+        others: list[Alarm] = []
+        for name, at in self._seen.items():
+            role, since = self._roles.get(name), now_s - at
+            if role is None or since <= self.patience_s.get(name, _SILENT_S):
+                continue
+            limits = [
+                label for key, (label, any_of) in _TOLD_BY.items() if role in any_of and getattr(self.limits, key)
+            ]
+            label = _VERDICT_RESTS_ON.get(role) or (limits[0] if limits else "")
+            if limits:
+                said = f"the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched"
+                watched.append(Alarm(f"silent {name}", False, said))
+            elif label:
+                said = f"the {label} ({name}) has said nothing for {since:.0f} s: what rests on it cannot be told"
+                others.append(Alarm(f"silent {name}", False, said))
+        return watched + others
 
     def _highest(
         self, watched: Watched, key: str, label: str, value: float, limit: float, now_s: float, _due: bool

@@ -93,7 +93,7 @@ class LiveRun:
         self._newest = [float("nan")] * len(bench.channels)
         self._newest_s = [float("-inf")] * len(bench.channels)
         self._patience = [4 * max(i.interval_s, bench.interval_s) + 4 for i in bench.instruments for _ in i.channels]
-        self._watch = Watch(limits)
+        self._watch = Watch(limits, bench.patience_s)
         started = dt.datetime.now()
         first, from_s = 1, 0.0
         self._writer = RunWriter(
@@ -204,7 +204,8 @@ class LiveRun:
                 self._writer.mark(NewMark(now, "trouble", trouble))
                 self.leader.wait(now, trouble)
             newest = [(name, role, values[name]) for name, role in self.bench.roles]
-            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on)
+            spoke = {n: at for (n, _), at in zip(self.bench.roles, self._newest_s, strict=True) if np.isfinite(at)}
+            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on, spoke)
             self._heed(alarms, now)
             self._troubles.note(now)
         stage = self.leader.stage if self.running else None
@@ -305,6 +306,7 @@ class LiveRun:
         stopped = self.bench.load.stop()
         self._stop.set()
         self.over = why
+        self._troubles.note_counts(self.recorder.elapsed_s)
         if loaded:
             self.over += ". The load is stopped" if stopped else ". STOP THE LOAD NOW: only you can"
         self._writer.mark(NewMark(self.recorder.elapsed_s, "stage", f"ended: {self.over}"))

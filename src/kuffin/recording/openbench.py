@@ -50,6 +50,16 @@ class OpenBench:
                 if channel.name == name and isinstance(instrument.source, HandSource):
                     instrument.source.put(channel.source, value)
 
+    @property
+    def patience_s(self) -> dict[str, float]:
+        """After how long without a word each channel counts as silent; what is typed never does."""
+        typed = set(self.typed)
+        return {
+            c.name: float("inf") if c.name in typed else max(15.0, 4 * i.interval_s)
+            for i in self.instruments
+            for c in i.channels
+        }
+
     def _by_hand(self) -> list[ConfiguredInstrument]:
         return [i for i in self.instruments if isinstance(i, ConfiguredInstrument) and isinstance(i.source, HandSource)]
 

@@ -64,4 +64,5 @@ def set_up_words(steps: tuple[Step, ...], settings: Path) -> tuple[str, bool]:
             f" This notebook asks for the load {named}; a notebook may run nothing, so start it by hand when asked, or set "
             "a command for it on the Bench page."
         )
+    words = " ".join([words, *(f"{s}." for s in setup.set_aside)])
     return words[:1].upper() + words[1:], True

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+
 from kuffin.app.settings import Settings, demo_cache
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
@@ -37,7 +39,9 @@ class Choosing:
     @property
     def bench(self) -> str:
         """The bench in use: the simulated one at first in the demo, the person's own in their own notebooks."""
-        return self._settings.value(self._key, _USUAL if self.made_up else THIS)
+        usual = _USUAL if self.made_up else THIS
+        found = self._settings.value(self._key, usual)
+        return found if found == THIS or re.fullmatch(r"simulated [1-9]\d{0,2}", found) else usual
 
     @property
     def made_up(self) -> bool:

@@ -115,6 +115,8 @@ class ThisComputer(QWidget):
             self.setup = load_setup(self.path)
         except KuffinError as error:
             self.trouble.emit(str(error))
+        if self.setup.set_aside:
+            self.trouble.emit("; ".join(self.setup.set_aside))
         self.renew()
 
     def keep(self, setup: BenchSetup) -> bool:
