@@ -7,6 +7,8 @@ import datetime as dt
 import io
 import json
 import re
+import shutil
+import time
 from collections.abc import Callable
 from pathlib import Path
 
@@ -15,11 +17,12 @@ import pytest
 from PIL import Image
 from PySide6.QtCore import QPointF, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QLabel, QWidget
+from PySide6.QtWidgets import QApplication, QLabel, QWidget
 
 from kuffin.app.window import MainWindow
 from kuffin.bench.prints import draw_print
 from kuffin.core.cautions import CAUTIONS
+from kuffin.notebook import photos
 from kuffin.notebook import shelf as shelfedits
 from kuffin.verdicts.planning import order_of
 from tests.app.driving import action, choose, drop, give, press, with_dialog, write_cell
@@ -108,10 +111,32 @@ class TestTheChangeOver:
         at_rest()
         assert page.rows[1].photos.isVisibleTo(page) and not page.rows[0].photos.isVisibleTo(page)
         drop(page.rows[1], bad)
+        at_rest()
         assert bench.strip.trouble.text().lower().startswith("notes.jpg: this is no photo")
         assert bench.state.notebook is not None and bench.prepare.mount is not None
-        kinds = [p.kind for p in shelfedits.photos(bench.state.notebook, mount_id=bench.prepare.mount.id)]
+        kinds = [p.kind for p in photos.photos(bench.state.notebook, mount_id=bench.prepare.mount.id)]
         assert sorted(kinds) == ["photo", f"step {page.rows[1].task.key}"]
+
+    def test_twenty_photos_from_a_phone_do_not_hold_up_the_window(
+        self, bench: MainWindow, at_rest: Wait, tmp_path: Path
+    ) -> None:
+        first = tmp_path / "0.jpg"
+        Image.effect_noise((4000, 3000), 80).convert("RGB").save(first, quality=80)
+        paths = [first] + [shutil.copy(first, tmp_path / f"{i}.jpg") for i in range(1, 20)]
+        turns, last = [], time.monotonic()
+        bench.prepare.changeover.add_photos([str(p) for p in paths])
+        while bench.jobs.running:
+            QApplication.processEvents()
+            turns.append(time.monotonic() - last)
+            last = time.monotonic()
+            time.sleep(0.002)
+        assert bench.prepare.mount is not None and bench.state.notebook is not None
+        assert len(photos.photos(bench.state.notebook, mount_id=bench.prepare.mount.id)) == 20
+        at_rest()
+        strip = bench.prepare.changeover.photos
+        assert len(strip._small) == 20 and not any(p.isNull() for p in strip._small.values())
+        # as a share of all it took: where the window's thread did the work, one turn was all of it
+        assert max(turns) < 0.25 * sum(turns), (max(turns), sum(turns))
 
 
 class TestFill:

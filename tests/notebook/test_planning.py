@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 from collections.abc import Callable, Iterator
 from pathlib import Path
 
@@ -12,7 +13,7 @@ from kuffin.core.errors import BenchError, NotebookError
 from kuffin.core.limits import Limits
 from kuffin.core.order import Slot
 from kuffin.core.protocol import Step
-from kuffin.notebook import edits, planning, preparing, shelf
+from kuffin.notebook import edits, photos, planning, preparing, shelf
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.planning import order_of, slots_of
 from tests.notebook.test_notebook import log
@@ -107,8 +108,8 @@ class TestRefused:
         Image.effect_noise((200, 200), 50).save(cut)
         cut.write_bytes(cut.read_bytes()[:4000])
         for path in (fake, cut):
-            self.refused(lambda p=path: shelf.add_photo(notebook, p, part_id=1), f"{path.name}: this is no photo")
-        self.refused(lambda: shelf.add_photo(notebook, tmp_path / "gone.png", part_id=1), "cannot be read")
+            self.refused(lambda p=path: photos.add_photo(notebook, p, part_id=1), f"{path.name}: this is no photo")
+        self.refused(lambda: photos.add_photo(notebook, tmp_path / "gone.png", part_id=1), "cannot be read")
 
 
 def test_a_sample_of_another_part_or_a_twin_is_refused_for_a_mount(notebook: Notebook, study: int) -> None:
@@ -132,16 +133,53 @@ def test_a_renamed_part_takes_its_candidates_along(notebook: Notebook, study: in
     assert sorted(ids(notebook, study)) == ["Dunlin", "Plover", "Tern"]
 
 
+def test_only_a_few_kinds_of_photo_are_opened_and_never_a_bomb(notebook: Notebook, tmp_path: Path) -> None:
+    part = shelf.add_part(notebook, "processor block", "Knot")
+    picture = Image.effect_noise((120, 80), 60).convert("RGB")
+    for ending, ok in (
+        ("jpg", True),
+        ("png", True),
+        ("webp", True),
+        ("bmp", True),
+        ("gif", False),
+        ("tiff", False),
+        ("ppm", False),
+    ):
+        path = tmp_path / f"a.{ending}"
+        picture.save(path)
+        path = path.rename(tmp_path / f"{ending}.png")  # what it says it is counts for nothing
+        if ok:
+            photos.add_photo(notebook, path, part_id=part)
+        else:
+            with pytest.raises(NotebookError, match="no photo that Kuffin can read"):
+                photos.add_photo(notebook, path, part_id=part)
+    bomb = tmp_path / "bomb.png"
+    Image.new("1", (20_000, 20_000)).save(bomb)
+    assert bomb.stat().st_size < 200_000
+    with pytest.raises(NotebookError, match="million pixels"):
+        photos.add_photo(notebook, bomb, part_id=part)
+    os.mkfifo(tmp_path / "pipe.png")
+    for odd in (Path("/dev/zero"), tmp_path / "pipe.png"):
+        with pytest.raises(NotebookError, match="no ordinary file"):
+            photos.add_photo(notebook, odd, part_id=part)
+    turned = tmp_path / "turned.jpg"
+    exif = Image.Exif()
+    exif[0x0112] = 6  # the camera was held upright
+    picture.save(turned, exif=exif)
+    assert photos.open_photo(turned.read_bytes(), "x").size == (80, 120)
+    assert max(photos.open_photo(turned.read_bytes(), "x", 40).size) <= 40
+
+
 def test_photos_come_back_byte_for_byte_and_the_bin_keeps_them(notebook: Notebook, tmp_path: Path) -> None:
     path = tmp_path / "block.png"
     Image.effect_noise((120, 80), 60).save(path)
     part = shelf.add_part(notebook, "processor block", "Knot")
-    photo = shelf.add_photo(notebook, path, part_id=part)
-    assert shelf.photo_data(notebook, photo) == path.read_bytes()
-    shelf.bin_photo(notebook, photo)
-    assert shelf.photos(notebook, part_id=part) == []
+    photo = photos.add_photo(notebook, path, part_id=part)
+    assert photos.photo_data(notebook, photo) == path.read_bytes()
+    photos.bin_photo(notebook, photo)
+    assert photos.photos(notebook, part_id=part) == []
     notebook.undo()
-    assert [p.id for p in shelf.photos(notebook, part_id=part)] == [photo]
+    assert [p.id for p in photos.photos(notebook, part_id=part)] == [photo]
 
 
 def test_starting_again_takes_ticks_back_but_not_notes_nor_sheets(notebook: Notebook, study: int) -> None:

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from PySide6.QtCore import Signal
 from PySide6.QtGui import QAction
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
 
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.widgets.bits import Opener, Text, no_keys, text
 from kuffin.verdicts.line import NextStep, verdict_line
 from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.words import several
@@ -25,7 +25,7 @@ class Header(QWidget):
         super().__init__()
         self._state = state
         self.step: NextStep | None = None
-        self.question = QLabel()
+        self.question = Text()
         self.question.setObjectName("question")
         self.question.setWordWrap(True)
         self.verdict = Opener()
@@ -67,7 +67,7 @@ class Header(QWidget):
         if study is None:
             return
         self.question.setText(study.question)
-        self._switch.setText(f"{study.name if study.name != study.question else 'studies'}  ▾")
+        self._switch.setText(no_keys(f"{study.name if study.name != study.question else 'studies'}  ▾"))
         if verdict is None or verdict.study_id != study.id:
             stopped = not self._state.busy and self._state.so_far.share
             self.verdict.setText(
@@ -87,7 +87,7 @@ class Header(QWidget):
         after = f", after {several(counting, 'mount')}" if counting else ""
         self.verdict.setText(f"So far{after}: {line.sentence}")
         self.next.setVisible(True)
-        self.next.setText(f"Next  ▸  {step.label}")
+        self.next.setText(no_keys(f"Next  ▸  {step.label}"))
         self.next.setAccessibleName(f"Next: {step.label}")
         self.hint.setText(step.hint)
 
@@ -105,7 +105,7 @@ class Header(QWidget):
         self._menu.clear()
         notebook = self._state.notebook
         for study in notebook.studies() if notebook is not None else []:
-            action = QAction(study.name, self._menu)
+            action = QAction(no_keys(study.name), self._menu)
             action.setCheckable(True)
             action.setChecked(self._state.study is not None and study.id == self._state.study.id)
             action.triggered.connect(lambda _checked=False, i=study.id: self.study_wanted.emit(i))

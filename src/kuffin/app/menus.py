@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QMenu
 
 from kuffin.app.helptexts import KEYS, cautions
 from kuffin.app.places import BEHIND
+from kuffin.app.widgets.bits import no_keys
 from kuffin.app.widgets.messages import own_page
 
 if TYPE_CHECKING:
@@ -62,7 +63,7 @@ class Menus:
         self.recent.clear()
         paths = self._window.settings.recent
         for path in paths:
-            self._add(self.recent, path, lambda p=path: self._window.notebooks.open_path(p))
+            self._add(self.recent, no_keys(path), lambda p=path: self._window.notebooks.open_path(p))
         if not paths:
             self.recent.addAction("none yet").setEnabled(False)
 
@@ -139,7 +140,7 @@ class Menus:
             action.setEnabled(self._window.state.verdict is not None and self._window.state.verdict.mounts > 0)
         undo = notebook.undo_label if notebook is not None and not notebook.read_only else None
         redo = notebook.redo_label if notebook is not None and not notebook.read_only else None
-        self.undo.setText(f"Undo: {undo}" if undo else "Undo")
-        self.redo.setText(f"Redo: {redo}" if redo else "Redo")
+        self.undo.setText(no_keys(f"Undo: {undo}") if undo else "Undo")
+        self.redo.setText(no_keys(f"Redo: {redo}") if redo else "Redo")
         self.undo.setEnabled(undo is not None)
         self.redo.setEnabled(redo is not None)

@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QToolButton, QWidget
 
 from kuffin.app.jobs import Job, Jobs
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import plain_tip, text
 
 
 def with_capital(sentence: str) -> str:
@@ -74,7 +74,7 @@ class Strip(QWidget):
             f"{notebook.path.name}{' (read-only)' if notebook.read_only else ''}  ·  {mounts} mount{'s' if mounts != 1 else ''}"
             "  ·  every edit is kept when made"
         )
-        self.where.setToolTip(str(notebook.path))
+        self.where.setToolTip(plain_tip(str(notebook.path)))
 
     def show_bench(self, words: str) -> None:
         """The bench in a line while a run is recorded; blank otherwise."""

@@ -10,12 +10,17 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
+from kuffin.core.csvtext import cell
+from kuffin.core.csvtext import plain as plain_cell
 from kuffin.core.errors import BenchError, NotebookError
 from kuffin.core.parts import KINDS, kind_of, read_field, show_field
 from kuffin.notebook.entities import Part, Sample
 from kuffin.notebook.store import Notebook
 
 _PLAIN = ("kind", "name", "maker", "price", "currency", "claim", "claim_where", "note", "samples")
+
+
+_MOST_BYTES = 20_000_000
 
 
 @dataclass(frozen=True)
@@ -50,7 +55,7 @@ def to_csv(parts: Sequence[Part]) -> str:
             part.note,
             samples,
         ]
-        writer.writerow([*plain, *(fields.get(k, "") for k in keys)])
+        writer.writerow([cell(c) for c in (*plain, *(fields.get(k, "") for k in keys))])
     return out.getvalue()
 
 
@@ -84,6 +89,8 @@ def read_parts(path: Path | str) -> list[ReadPart]:
     """
     path = Path(path)
     try:
+        if not path.is_file() or path.stat().st_size > _MOST_BYTES:
+            raise NotebookError(f"{path.name}: this is no list of parts: no ordinary file, or far too large")
         text = path.read_text(encoding="utf-8-sig")
     except (OSError, UnicodeDecodeError) as error:
         raise NotebookError(f"{path.name}: cannot be read as text ({error})") from None
@@ -103,7 +110,7 @@ def _from_csv(text: str, name: str) -> list[ReadPart]:
     for line, row in enumerate(rows[1:], 2):
         if not any(c.strip() for c in row):
             continue
-        written = dict(zip(header, row, strict=False))
+        written = dict(zip(header, map(plain_cell, row), strict=False))
         try:
             out.append(
                 _part(written, {k: v for k, v in written.items() if k not in _PLAIN}, written.get("samples", ""))

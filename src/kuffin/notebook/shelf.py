@@ -1,10 +1,8 @@
-"""Edits of the shelf and the bench: parts, samples, the loop, instruments, probes, photos."""
+"""Edits of the shelf and the bench: parts, samples, the loop, instruments, probes."""
 
 from __future__ import annotations
 
-import io
 from collections.abc import Sequence
-from pathlib import Path
 from typing import Any
 
 from sqlalchemy import select
@@ -12,21 +10,8 @@ from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.errors import NotebookError
 from kuffin.core.parts import kind_of
-from kuffin.notebook.entities import (
-    Attachment,
-    Bench,
-    Blob,
-    Candidate,
-    Instrument,
-    Part,
-    Place,
-    Probe,
-    Sample,
-    now_text,
-)
+from kuffin.notebook.entities import Bench, Candidate, Instrument, Part, Place, Probe, Sample, now_text
 from kuffin.notebook.store import Notebook
-
-LARGEST_PHOTO = 40_000_000
 
 
 def parts(notebook: Notebook) -> list[Part]:
@@ -243,79 +228,3 @@ def set_probes(notebook: Notebook, instrument_id: int, probes: Sequence[tuple[st
                 session.add(Probe(instrument_id=instrument_id, role=role, where=where, channel=channel))
         for probe in found[len(probes) :]:
             probe.binned_at = now_text()
-
-
-# --- photos ------------------------------------------------------------------------------------------------------------
-
-
-def add_photo(
-    notebook: Notebook,
-    path: Path | str,
-    *,
-    mount_id: int | None = None,
-    part_id: int | None = None,
-    kind: str = "photo",
-) -> int:
-    """Attach a photo to a mount or a part; returns its id.
-
-    Raises
-    ------
-    NotebookError
-        Where the file is no photo, cannot be read, or is very large.
-    """
-    path = Path(path)
-    try:
-        data = path.read_bytes()
-    except OSError as error:
-        raise NotebookError(f"{path.name}: cannot be read ({error.strerror})") from None
-    if len(data) > LARGEST_PHOTO:
-        raise NotebookError(f"{path.name} is larger than {LARGEST_PHOTO // 1_000_000} MB; make it smaller first")
-    check_photo(data, path.name)
-    with notebook.edit(f"add the photo {path.name}") as session:
-        attachment = Attachment(mount_id=mount_id, part_id=part_id, kind=kind, name=path.name)
-        session.add(attachment)
-        session.flush()
-        session.add(Blob(attachment_id=attachment.id, data=data))
-        return attachment.id
-
-
-def check_photo(data: bytes, name: str) -> None:
-    """Refuse what is no photo.
-
-    Raises
-    ------
-    NotebookError
-    """
-    from PIL import Image, UnidentifiedImageError
-
-    try:
-        with Image.open(io.BytesIO(data)) as image:
-            image.load()
-    except (UnidentifiedImageError, OSError, SyntaxError, ValueError, Image.DecompressionBombError):
-        raise NotebookError(f"{name}: this is no photo that Kuffin can read; use JPEG or PNG") from None
-
-
-def photos(notebook: Notebook, *, mount_id: int | None = None, part_id: int | None = None) -> list[Attachment]:
-    """The photos of a mount or a part, oldest first."""
-    with notebook.session() as session:
-        query = select(Attachment).where(Attachment.binned_at.is_(None)).order_by(Attachment.id)
-        if mount_id is not None:
-            query = query.where(Attachment.mount_id == mount_id)
-        if part_id is not None:
-            query = query.where(Attachment.part_id == part_id)
-        return list(session.scalars(query))
-
-
-def photo_data(notebook: Notebook, attachment_id: int) -> bytes:
-    """The bytes of a photo."""
-    with notebook.session() as session:
-        data = session.scalar(select(Blob.data).where(Blob.attachment_id == attachment_id))
-        if data is None:
-            raise NotebookError("this photo is no longer in the notebook")
-        return data
-
-
-def bin_photo(notebook: Notebook, attachment_id: int) -> None:
-    """Put a photo into the bin."""
-    with notebook.edit("put a photo into the bin") as session:
-        session.get_one(Attachment, attachment_id).binned_at = now_text()

@@ -11,6 +11,7 @@ from dataclasses import asdict
 from typing import Any
 
 from kuffin.core.compare import Comparison, PairResult
+from kuffin.core.csvtext import cell
 from kuffin.core.findings import Finding
 from kuffin.verdicts.preparation import Preparation
 from kuffin.verdicts.sentences import paragraphs
@@ -102,9 +103,9 @@ def as_csv(rows: list[dict[str, Any]]) -> str:
     """Rows as CSV text; unknown is blank."""
     out = io.StringIO()
     if rows:
-        writer = csv.DictWriter(out, list(rows[0]), lineterminator="\n")
-        writer.writeheader()
-        writer.writerows({k: "" if v is None else v for k, v in row.items()} for row in rows)
+        writer = csv.writer(out, lineterminator="\n")
+        writer.writerow(map(cell, rows[0]))
+        writer.writerows([cell(row.get(k)) for k in rows[0]] for row in rows)
     return out.getvalue()
 
 

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from typing import Any
 
 from kuffin.notebook.entities import Mount
+from kuffin.notebook.photos import photos
 from kuffin.notebook.preparing import prepared
-from kuffin.notebook.shelf import photos
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.sheets import sheet_lines
 from kuffin.verdicts.working import Working

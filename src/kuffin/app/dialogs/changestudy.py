@@ -19,7 +19,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Form, text
 from kuffin.notebook.entities import Study
 
 _ID = Qt.ItemDataRole.UserRole
@@ -61,7 +61,7 @@ class ChangeStudy(QDialog):
         self.rounds = QSpinBox()
         self.rounds.setRange(1, 40)
         self.rounds.setValue(study.planned_rounds)
-        form = QFormLayout()
+        form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
         form.setVerticalSpacing(9)
         form.addRow("The question", self.question)

@@ -16,7 +16,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Form, text
 from kuffin.core.normalise import default_school
 
 KINDS = (
@@ -61,7 +61,7 @@ class NewStudy(QDialog):
         self.rounds.setValue(3)
         self._school = text(style="muted")
         self._missing = text(style="warn")
-        form = QFormLayout()
+        form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setVerticalSpacing(10)

@@ -7,7 +7,7 @@ from pathlib import Path
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.widgets.bits import empty, link_button, text
+from kuffin.app.widgets.bits import empty, link_button, plain_tip, text
 
 
 class StartPage(QWidget):
@@ -80,6 +80,6 @@ class StartPage(QWidget):
         empty(self._recent)
         for path in paths[:5]:
             button = link_button(Path(path).name)
-            button.setToolTip(path)
+            button.setToolTip(plain_tip(path))
             button.clicked.connect(lambda _=False, p=path: self.recent_wanted.emit(p))
             self._recent.addWidget(button, 0, Qt.AlignmentFlag.AlignLeft)

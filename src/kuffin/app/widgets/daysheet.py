@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.bits import plain_tip
 from kuffin.core.schedule import DAYS, Hours, Laid, Plan
 
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
@@ -153,6 +154,6 @@ class DaySheet(QWidget):
         for box, laid in self._boxes:
             if box.contains(event.position()):  # type: ignore[attr-defined]
                 lines = [laid.job.label, *(f"{b:%H:%M}–{e:%H:%M} {name}" for name, b, e in laid.phases())]
-                QToolTip.showText(event.globalPosition().toPoint(), "\n".join(lines), self)  # type: ignore[attr-defined]
+                QToolTip.showText(event.globalPosition().toPoint(), plain_tip("\n".join(lines)), self)  # type: ignore[attr-defined]
                 return
         QToolTip.hideText()

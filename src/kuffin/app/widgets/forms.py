@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import no_keys, text
 from kuffin.core.errors import BenchError
 
 Index = QModelIndex | QPersistentModelIndex
@@ -121,7 +121,7 @@ def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
 
 def button(label: str, act: Callable[[], object], tip: str = "") -> QPushButton:
     """A button."""
-    made = QPushButton(label)
+    made = QPushButton(no_keys(label))
     made.clicked.connect(lambda: act())
     if tip:
         made.setToolTip(tip)

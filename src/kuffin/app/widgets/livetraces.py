@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import html
+
 import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
@@ -80,7 +82,7 @@ class LiveTraces(QWidget):
         t, v = thinned(times, values)
         self.trace.setData(t / 60, v)
         self._frame(self._left, t, [v, np.array([settling.final])] if settling is not None else [v], 1.0)
-        self._left.getPlotItem().setTitle(label, size="9pt", color=self._theme.muted)
+        self._left.getPlotItem().setTitle(html.escape(label), size="9pt", color=self._theme.muted)
         self.fit.setData([], [])
         self.level.setVisible(settling is not None and not settling.settled)
         if settling is not None:

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QToolTip, QWidget
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
+from kuffin.app.widgets.bits import plain_tip
 from kuffin.notebook.entities import Mount, Study
 from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.words import number
@@ -344,7 +345,7 @@ class Loom(QWidget):
             hit = self._hit(QPointF(event.pos()))  # type: ignore[attr-defined]
             mounts = self._mounts_at(*hit) if hit else []
             text = "\n".join(self._tip(m) for m in mounts) or ("no mount yet: drop a log here" if hit else "")
-            QToolTip.showText(event.globalPos(), text, self)  # type: ignore[attr-defined]
+            QToolTip.showText(event.globalPos(), plain_tip(text), self)  # type: ignore[attr-defined]
             return True
         return super().event(event)
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import html
+
 import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
@@ -44,7 +46,8 @@ class OverlayPlot(QWidget):
         self._plot.clear()
         for (_, times, values), colour, width in ((own, t.ink, 1.0), (other, t.accent, 1.6)):
             self._plot.plot(times / 60, _stretched(values), pen=pg.mkPen(colour, width=width), connect="finite")
-        self._names.setText(f'{own[0]} · <span style="color:{t.accent}">{other[0]}</span>')
+        first, second = html.escape(own[0]), html.escape(other[0])
+        self._names.setText(f'{first} · <span style="color:{t.accent}">{second}</span>')
 
 
 def _stretched(x: Array) -> Array:

@@ -4,27 +4,17 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from PySide6.QtCore import QByteArray, QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QDropEvent, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap, QPolygonF
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QSizePolicy, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.photojobs import load_photos
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty
-from kuffin.core.errors import KuffinError
+from kuffin.app.widgets.bits import empty, plain_tip, text
 from kuffin.notebook.entities import Attachment
-from kuffin.notebook.shelf import photo_data
 
-
-def load_picture(state: State, attachment_id: int) -> QImage:
-    """A photo from the notebook; empty where it cannot be shown."""
-    if state.notebook is None:
-        return QImage()
-    try:
-        return QImage.fromData(QByteArray(photo_data(state.notebook, attachment_id)))
-    except KuffinError as error:
-        state.trouble.emit(str(error))
-        return QImage()
+_HEIGHT = 64
 
 
 def local_files(event: QDropEvent) -> list[str]:
@@ -41,6 +31,9 @@ class PhotoStrip(QWidget):
         super().__init__()
         self._state = state
         self._shown: list[int] = []
+        self._labels: dict[int, QLabel] = {}
+        self._small: dict[int, QPixmap] = {}
+        state.notebook_changed.connect(self._forget)
         self._row = QHBoxLayout(self)
         self._row.setContentsMargins(0, 0, 0, 0)
 
@@ -51,15 +44,33 @@ class PhotoStrip(QWidget):
             return
         self._shown = ids
         empty(self._row)
+        self._labels = {}
         for photo in photos:
-            label = QLabel()
-            picture = load_picture(self._state, photo.id)
-            label.setPixmap(QPixmap.fromImage(picture.scaledToHeight(64, Qt.TransformationMode.SmoothTransformation)))
-            label.setToolTip(f"{photo.name}, {photo.added_at.replace('T', ' ')}")
+            label = text(wrap=False)
+            label.setFixedHeight(_HEIGHT)
+            label.setMinimumWidth(_HEIGHT)
+            label.setToolTip(plain_tip(f"{photo.name}, {photo.added_at.replace('T', ' ')}"))
+            self._labels[photo.id] = label
+            if photo.id in self._small:
+                label.setPixmap(self._small[photo.id])
             label.setAccessibleName(f"Photo {photo.name}")
             label.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
             label.customContextMenuRequested.connect(lambda at, i=photo.id, w=label: self._menu(w, at, i))
             self._row.addWidget(label)
+        load_photos(
+            self._state, [(p.id, p.name) for p in photos if p.id not in self._small], self._show, longest=4 * _HEIGHT
+        )
+
+    def _show(self, photo_id: int, picture: QImage) -> None:
+        if picture.isNull():
+            return
+        small = picture.scaledToHeight(_HEIGHT, Qt.TransformationMode.SmoothTransformation)
+        self._small[photo_id] = QPixmap.fromImage(small)
+        if photo_id in self._labels:
+            self._labels[photo_id].setPixmap(self._small[photo_id])
+
+    def _forget(self) -> None:
+        self._small, self._shown = {}, []
 
     def _menu(self, label: QLabel, at: object, photo_id: int) -> None:
         menu = QMenu(self)

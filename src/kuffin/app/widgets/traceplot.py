@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import html
+
 import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
@@ -145,9 +147,9 @@ class TracePlot(QWidget):
         view = self._view
         if view is None:
             return
-        self.top.setLabel("left", view.label.rsplit(", ", 1)[-1])
+        self.top.setLabel("left", html.escape(view.label.rsplit(", ", 1)[-1]))
         self._bare(self.top)
-        self._name(self.top, view.label.rsplit(", ", 1)[0])
+        self._name(self.top, html.escape(view.label.rsplit(", ", 1)[0]))
         place = 1
         if self.residuals and view.settling is not None:
             self._rest = self._plot(place)
@@ -204,7 +206,7 @@ class TracePlot(QWidget):
 
     def _draw_row(self, plot: pg.PlotItem, row: Row) -> None:
         t = self._theme
-        plot.setLabel("left", row.unit or row.title)
+        plot.setLabel("left", html.escape(row.unit or row.title))
         plot.getAxis("left").setTickDensity(0.6)
         shades = (t.ink, t.muted, t.accent, t.warn)
         other = {} if self._other is None else {r.key: r for r in self._other[0].rows}
@@ -226,7 +228,9 @@ class TracePlot(QWidget):
         room = max(0.12 * (high - low), 0.004 * max(abs(high), 1.0))
         plot.setYRange(low - room, high + room * (2.2 if len(row.lines) > 1 else 1.2), padding=0)
         names = enumerate(row.lines[:8])
-        self._name(plot, " · ".join(f'<span style="color:{shades[i % 2]}">{x.name}</span>' for i, x in names))
+        self._name(
+            plot, " · ".join(f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
+        )
         for line in row.lines[:6]:
             if line.spikes.size:
                 high_edge = np.full(min(line.spikes.size, 500), high + room)
@@ -236,7 +240,7 @@ class TracePlot(QWidget):
                 plot.addItem(spikes, ignoreBounds=True)
 
     def _name(self, plot: pg.PlotItem, said: str) -> None:
-        """What a row shows, in its upper left corner."""
+        """What a row shows, in its upper left corner; in markup, so names come in escaped."""
         said = f'<span style="background-color:{self._theme.ground}">{said}</span>'
         label = pg.LabelItem(said, size=f"{self.font().pointSizeF() * 0.85:.1f}pt", color=self._theme.ink)
         label.setParentItem(plot.getViewBox())

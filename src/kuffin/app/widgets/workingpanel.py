@@ -6,8 +6,9 @@ import html
 
 from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QGuiApplication, QKeyEvent
-from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QTextBrowser, QToolButton, QVBoxLayout
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QTextBrowser, QToolButton, QVBoxLayout
 
+from kuffin.app.widgets.bits import Text
 from kuffin.verdicts.working import Link, Working
 
 
@@ -28,7 +29,7 @@ class WorkingPanel(QFrame):
         self._links: list[Link] = []
         self._working: Working | None = None
         self._history: list[Working] = []
-        heading = QLabel("Show working")
+        heading = Text("Show working")
         heading.setProperty("small", "true")
         self._back = QToolButton()
         self._back.setText("‹ back")
@@ -41,10 +42,10 @@ class WorkingPanel(QFrame):
         row.addStretch()
         row.addWidget(self._back)
         row.addWidget(close)
-        self._title = QLabel()
+        self._title = Text()
         self._title.setWordWrap(True)
         self._title.setProperty("heading", "true")
-        self._answer = QLabel()
+        self._answer = Text()
         self._answer.setWordWrap(True)
         self._answer.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self._text = QTextBrowser()

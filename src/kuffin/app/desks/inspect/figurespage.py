@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from kuffin.app.desks.inspect.insidepage import InsidePage
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.widgets.bits import Opener, no_keys, text
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.core.units import shown
 from kuffin.verdicts.budget import Budget, budget_of
@@ -132,7 +132,7 @@ class FiguresPage(InsidePage):
             )
         head = ("source", "in the value, u", "share", "between candidates", "in a difference, u", "share")
         self.budget.show_rows(head, rows)
-        self.advice.setText(f"{b.advice} ›")
+        self.advice.setText(no_keys(f"{b.advice} ›"))
 
     def _show_idle(self) -> None:
         x = self.inside

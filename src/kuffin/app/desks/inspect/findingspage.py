@@ -23,7 +23,7 @@ from kuffin.app.desks.inspect.answers import AnswerBox
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty, link_button, rule, text
+from kuffin.app.widgets.bits import empty, link_button, no_keys, plain_tip, rule, text
 from kuffin.app.widgets.findingpicture import FindingPicture, Piece
 from kuffin.core.errors import KuffinError
 from kuffin.core.findings import KINDS, THRESHOLDS, Finding, together
@@ -216,7 +216,7 @@ class FindingsPage(QWidget):
             whose = "" if entry.mount_id is None else f"{entry.label}: "
             mark = "?  " if entry.state == "open" else "    "
             item = QListWidgetItem(f"{mark}{whose}{title[:1].lower() + title[1:] if whose else title}")
-            item.setToolTip(entry.finding.sentence)
+            item.setToolTip(plain_tip(entry.finding.sentence))
             self._row_of.append(self.list.count())
             self.list.addItem(item)
         self.list.blockSignals(False)
@@ -250,7 +250,7 @@ class FindingsPage(QWidget):
         self._at = (entry.mount_id, entry.finding.kind)
         kind, mount = KINDS[entry.finding.kind], self._mount(entry)
         self._title.setText(kind.title)
-        self._whose.setText(f"{entry.label} ›" if mount is not None else "")
+        self._whose.setText(no_keys(f"{entry.label} ›") if mount is not None else "")
         self._whose.setVisible(mount is not None)
         self._seen.setText(entry.finding.sentence)
         self._causes.setText("\n".join(f"{i}.  {c}" for i, c in enumerate(kind.causes, 1)))

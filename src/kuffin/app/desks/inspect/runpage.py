@@ -10,7 +10,6 @@ from PySide6.QtGui import QAction, QKeySequence, QResizeEvent, QShortcut, QShowE
 from PySide6.QtWidgets import (
     QComboBox,
     QHBoxLayout,
-    QLabel,
     QMenu,
     QPushButton,
     QScrollArea,
@@ -29,7 +28,7 @@ from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, empty, link_button, text
+from kuffin.app.widgets.bits import Opener, Text, empty, link_button, no_keys, plain_tip, text
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.findings import KINDS
 from kuffin.notebook import edits
@@ -75,7 +74,7 @@ class RunPage(QWidget):
         self._answer.setAccessibleName("The reading: show its working")
         self._answer.setProperty("link", "true")
         self._answer.opened.connect(self._explain)
-        self._cursor = QLabel()
+        self._cursor = Text()
         self._cursor.setProperty("small", "true")
         self._cursor.setWordWrap(True)
         self._facts = Facts()
@@ -284,9 +283,9 @@ class RunPage(QWidget):
             title = KINDS[finding.kind].title
             note = " (accepted)" if finding.kind in accepted else "" if finding.serious else " (remark)"
             row = Opener()
-            row.setText(f"{'?  ' if finding.serious and not note else ''}{title}{note} ›")
+            row.setText(no_keys(f"{'?  ' if finding.serious and not note else ''}{title}{note} ›"))
             row.setProperty("link", "true")
-            row.setToolTip(finding.sentence)
+            row.setToolTip(plain_tip(finding.sentence))
             row.setAccessibleName(f"{title}: {finding.sentence}")
             row.opened.connect(lambda m=mount.id, k=finding.kind: self.finding_wanted.emit(m, k))
             self._found.addWidget(row)
@@ -299,7 +298,7 @@ class RunPage(QWidget):
         menu.clear()
         there = {r.key.split(" ")[0]: r.title for r in view.rows}
         for key, title in [("residuals", "what the fit leaves"), *there.items()]:
-            action = QAction(title, menu)
+            action = QAction(no_keys(title), menu)
             action.setCheckable(True)
             action.setChecked(self.plot.residuals if key == "residuals" else key in self.plot.wanted)
             action.toggled.connect(lambda on, k=key: self._row_toggled(k, on))
@@ -321,7 +320,7 @@ class RunPage(QWidget):
         at = float(seconds)  # type: ignore[arg-type]
         read = [f"{n} {number(v, 0 if abs(v) >= 1000 else 1)} {u}" for n, v, u in view.at(at) if v == v]
         since = (at - view.load_start_s) / 60
-        self._cursor.setText(f"<b>{number(at / 60, 1)} min</b> ({number(since, 1)} min of load): " + " · ".join(read))
+        self._cursor.setText(f"{number(at / 60, 1)} min ({number(since, 1)} min of load): " + " · ".join(read))
 
     def _trace_chosen(self, index: int) -> None:
         self._trace = self._trace_box.itemData(index)

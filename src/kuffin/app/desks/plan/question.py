@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QCheckBox, QFormLayout, QGridLayout, QInputDialog, QLineEdit, QWidget
+from PySide6.QtWidgets import QCheckBox, QGridLayout, QInputDialog, QLineEdit, QWidget
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Form, plain_tip, text
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
 from kuffin.core.claims import guess_claim, judge_claim
 from kuffin.core.configuration import SETTINGS
@@ -46,7 +46,7 @@ class QuestionPage(Page):
         self.baseline.activated.connect(
             lambda: self.change("choose the baseline", baseline_id=self.baseline.currentData())
         )
-        form = QFormLayout()
+        form = Form()
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setVerticalSpacing(6)
         form.setHorizontalSpacing(16)
@@ -234,7 +234,7 @@ class QuestionPage(Page):
         label, ok = QInputDialog.getText(
             self,
             "Add a sample",
-            f"A label for another {candidate.name}, to write on it:",
+            plain_tip(f"A label for another {candidate.name}, to write on it:"),
             text=str(len(candidate.samples) + 1),
         )
         if ok:

@@ -11,6 +11,7 @@ from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeyEvent
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.photojobs import add_photos
 from kuffin.app.settings import documents
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import empty, link_button, text
@@ -18,7 +19,8 @@ from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.photos import PhotoStrip, local_files
 from kuffin.core.cautions import ABOUT, CAUTIONS
 from kuffin.core.changeover import Task, minutes
-from kuffin.notebook import planning, preparing, shelf
+from kuffin.notebook import photos as photos_of
+from kuffin.notebook import planning, preparing
 from kuffin.notebook.entities import Attachment, Tick
 from kuffin.verdicts.preparing import change_to
 
@@ -178,7 +180,7 @@ class ChangeOverPage(PreparePage):
         self.column.addWidget(self._left)
         self.column.addWidget(text("Photos: drop them on a step, or here for the whole mount", style="muted"))
         self.photos = PhotoStrip(desk.state)
-        self.photos.removed.connect(lambda i: self.edit(shelf.bin_photo, i))
+        self.photos.removed.connect(lambda i: self.edit(photos_of.bin_photo, i))
         self.column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
         self.note = QLineEdit()
         self.note.setPlaceholderText("note on this mount")
@@ -206,7 +208,7 @@ class ChangeOverPage(PreparePage):
         if [r.task for r in self.rows] != list(change.tasks):
             self._list_tasks(change.tasks)
         dismissed = self.sheet().get("dismissed", [])
-        photos = shelf.photos(self.state.notebook, mount_id=self.mount.id) if self.state.notebook else []
+        photos = photos_of.photos(self.state.notebook, mount_id=self.mount.id) if self.state.notebook else []
         ticks = self.desk.done.ticks
         coming = next((r.task.key for r in self.rows if not (t := ticks.get(r.task.key)) or not t.done_at), None)
         for task_row in self.rows:
@@ -239,7 +241,7 @@ class ChangeOverPage(PreparePage):
             made.sheet_wanted.connect(self.desk.go)
             made.dismissed.connect(self._dismiss)
             made.photographed.connect(lambda key, paths: self.add_photos(paths, f"step {key}"))
-            made.photos.removed.connect(lambda i: self.edit(shelf.bin_photo, i))
+            made.photos.removed.connect(lambda i: self.edit(photos_of.bin_photo, i))
             made.box.passed.connect(lambda n=number: self._focus(n))
             self.rows.append(made)
             self._list.addWidget(made)
@@ -291,8 +293,7 @@ class ChangeOverPage(PreparePage):
 
     def add_photos(self, paths: Sequence[str], kind: str = "photo") -> None:
         """Attach photos to the mount, or to one of its steps."""
-        for path in paths:
-            self.edit(shelf.add_photo, path, mount_id=self.mount.id, kind=kind)
+        add_photos(self.state, paths, mount_id=self.mount.id, kind=kind)
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls() and self.desk.mount is not None:

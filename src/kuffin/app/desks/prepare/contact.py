@@ -8,21 +8,23 @@ from collections.abc import Sequence
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
-from PySide6.QtCore import QByteArray, Qt, Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QImage, QPixmap
-from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QHBoxLayout, QLabel, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
+from kuffin.app.photojobs import Added, add_photos, load_photos, to_qt
 from kuffin.app.settings import documents
 from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import NumberLine, button, choice, refill, row
-from kuffin.app.widgets.photos import CornerMarker, load_picture, local_files
+from kuffin.app.widgets.photos import CornerMarker, local_files
 from kuffin.core.contact import Print, both_sides, read_print, turned_round
+from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Mount
+from kuffin.notebook.photos import open_photo, photo_data
 from kuffin.notebook.preparing import sheets_of
-from kuffin.notebook.shelf import add_photo, photo_data
 from kuffin.verdicts.planning import order_of
 from kuffin.verdicts.preparing import change_to
 from kuffin.verdicts.sheets import PRINT_SIDES, print_words
@@ -47,7 +49,7 @@ class Side(QWidget):
         self.turn = QCheckBox("covered and bare are the other way round")
         self.turn.clicked.connect(self.turned)
         self.said = text(style="muted")
-        self.map = QLabel()
+        self.map = text()
         self.map.setAccessibleName(f"Map of the print {title}")
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
@@ -167,14 +169,24 @@ class PrintPage(PreparePage):
             shows = (self.mount.id, one.get("photo"), tuple(map(tuple, one.get("corners", []))))
             if self._shown.get(key) != shows:
                 self._shown[key] = shows
-                image = load_picture(self.state, one["photo"]) if one.get("photo") else QImage()
-                side.marker.show_photo(image, one.get("corners", []))
+                self._open_photo(side, key, shows, one)
             side.turn.setVisible("share" in one)
             side.turn.setChecked(bool(one.get("turned")))
             side.said.setText(self._words(one))
             side.map.setPixmap(_picture(one.get("map")))
         self._said.setText(self._headline(kept))
         self._show_gallery()
+
+    def _open_photo(self, side: Side, key: str, shows: object, one: dict[str, Any]) -> None:
+        corners = one.get("corners", [])
+        side.marker.show_photo(QImage(), corners)
+
+        def show(_photo: int, image: QImage) -> None:
+            if self._shown.get(key) == shows:  # another one is not looked at meanwhile
+                side.marker.show_photo(image, corners)
+
+        if isinstance(photo := one.get("photo"), int):
+            load_photos(self.state, [(photo, f"the print {PRINT_SIDES[key]}")], show)
 
     def _words(self, one: dict[str, Any]) -> str:
         if "problem" in one:
@@ -227,7 +239,7 @@ class PrintPage(PreparePage):
                 text("The prints of all mounts come here, beside their readings.", style="muted", wrap=False), 0, 0
             )
         for i, (label, picture, share, value) in enumerate(rows):
-            image = QLabel()
+            image = text()
             image.setPixmap(_picture(picture))
             image.setAccessibleName(f"Print of {label}")
             at = 4 * (i // 6), i % 6
@@ -241,9 +253,13 @@ class PrintPage(PreparePage):
 
     def take_photo(self, side: str, path: str) -> None:
         """Take a photo for one side."""
-        photo = self.edit(add_photo, path, mount_id=self.mount.id, kind=f"print {side}")
-        if isinstance(photo, int):
-            self.keep(**{side: {"photo": photo}}, both=None)
+        mount_id = self.mount.id
+
+        def added(photos: Added) -> None:
+            if self.desk.mount is not None and self.mount.id == mount_id:
+                self.keep(**{side: {"photo": photos[-1][1]}}, both=None)
+
+        add_photos(self.state, [path], added, mount_id=mount_id, kind=f"print {side}")
 
     def mark(self, side: str, corners: Sequence[tuple[float, float]]) -> None:
         """Take the four corners and read the print."""
@@ -269,11 +285,7 @@ class PrintPage(PreparePage):
         photo, corners, turned = one["photo"], one["corners"], bool(one.get("turned"))
 
         def work(_task: Task) -> tuple[Print, str]:
-            from PIL import Image, ImageOps
-
-            with Image.open(io.BytesIO(photo_data(notebook, photo))) as opened:
-                # Qt shows a photo as its camera held it, so corners are marked there too
-                image = np.asarray(ImageOps.exif_transpose(opened).convert("RGB"))
+            image = np.asarray(open_photo(photo_data(notebook, photo), "the print"))
             found = read_print(image, corners, aspect)
             found = turned_round(found) if turned else found
             return found, _map_png(found)
@@ -322,5 +334,8 @@ def _map_png(found: Print, side: int = 96) -> str:
 def _picture(png: str | None) -> QPixmap:
     if not png:
         return QPixmap()
-    image = QImage.fromData(QByteArray(base64.b64decode(png)))
+    try:
+        image = to_qt(open_photo(base64.b64decode(png), "a map", 192))
+    except (KuffinError, ValueError, TypeError):
+        return QPixmap()
     return QPixmap.fromImage(image.scaledToHeight(96, Qt.TransformationMode.SmoothTransformation))

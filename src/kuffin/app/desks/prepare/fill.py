@@ -4,10 +4,8 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
-from PySide6.QtWidgets import QFormLayout
-
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Form, text
 from kuffin.app.widgets.forms import WritingTable, number, row
 from kuffin.core.errors import KuffinError
 from kuffin.core.loop import carry_over, loop_volume_ml, mix, rinses_needed
@@ -37,7 +35,7 @@ class FillPage(PreparePage):
         self.reserve.valueChanged.connect(lambda v: self.keep(reserve_ml=v))
         self.share.valueChanged.connect(lambda v: self.keep(share_percent=v))
         self.additive.valueChanged.connect(lambda v: self.keep(additive_ml_l=v))
-        form = QFormLayout()
+        form = Form()
         form.addRow("for topping up", self.reserve)
         form.addRow("concentrate, additive", row(self.share, self.additive))
         self.column.addLayout(form)

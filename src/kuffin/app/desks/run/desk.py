@@ -13,6 +13,7 @@ from kuffin.app.desks.run.live import LivePage
 from kuffin.app.desks.run.practice import PracticePage
 from kuffin.app.desks.run.ready import ReadyPage
 from kuffin.app.look.theme import Theme
+from kuffin.app.photojobs import add_photos
 from kuffin.app.running import Running
 from kuffin.app.settings import Settings
 from kuffin.app.shelfstate import ShelfState
@@ -24,7 +25,6 @@ from kuffin.core.protocol import DEFAULT_TAU_S
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount, Run
 from kuffin.notebook.recording import NewMark, add_marks, close_run, comment_on, reopen_run
-from kuffin.notebook.shelf import add_photo
 from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.against import against_siblings
 
@@ -388,10 +388,12 @@ class RunDesk(QWidget):
         if self.running.mount_id is None:
             self.said.emit("this mount is only made when its run ends; drop the photo on Prepare then")
             return
-        for path in local_files(event):
-            kept = self.state.attempt(add_photo, notebook, path, mount_id=self.running.mount_id)
-            if kept is not None:
-                live.mark(f"photo {path.rsplit('/', 1)[-1]}", kind="photo")
+        add_photos(
+            self.state,
+            local_files(event),
+            lambda added: [live.mark(f"photo {path.rsplit('/', 1)[-1]}", kind="photo") for path, _ in added],  # type: ignore[func-returns-value]
+            mount_id=self.running.mount_id,
+        )
 
     def set_theme(self, theme: Theme) -> None:
         self.ready.set_theme(theme)

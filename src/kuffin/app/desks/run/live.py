@@ -3,21 +3,12 @@
 from __future__ import annotations
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import (
-    QGridLayout,
-    QHBoxLayout,
-    QLabel,
-    QLineEdit,
-    QPushButton,
-    QSizePolicy,
-    QVBoxLayout,
-    QWidget,
-)
+from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.desks.run import words
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.alarmband import AlarmBand
-from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.widgets.bits import Opener, Text, text
 from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
@@ -37,7 +28,7 @@ class BigFigure(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self.label = text(wrap=False)
-        self.value = QLabel()
+        self.value = Text()
         self.state = text(wrap=True)
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
@@ -78,7 +69,7 @@ class LivePage(QWidget):
         super().__init__()
         self._for = ""
         self.line = StageLine(theme)
-        self.togo = QLabel()
+        self.togo = Text()
         self.what = Opener()
         self.what.opened.connect(self.working)
         self.band = AlarmBand(theme)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from PySide6.QtCore import Qt, Signal
@@ -10,7 +10,6 @@ from PySide6.QtGui import QAction
 from PySide6.QtWidgets import (
     QComboBox,
     QFileDialog,
-    QFormLayout,
     QLineEdit,
     QMenu,
     QPlainTextEdit,
@@ -19,13 +18,14 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.photojobs import add_photos
 from kuffin.app.settings import documents
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Form, text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
 from kuffin.app.widgets.photos import PhotoStrip
 from kuffin.core.parts import CAME, Field, gaps, kind_of
-from kuffin.notebook import edits, shelf
+from kuffin.notebook import edits, photos, shelf
 from kuffin.notebook.entities import Part, Sample
 
 
@@ -102,7 +102,7 @@ class PartForm(QWidget):
         self._body = QWidget()
         column = QVBoxLayout(self._body)
         column.setContentsMargins(0, 0, 0, 0)
-        form = QFormLayout()
+        form = Form()
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setHorizontalSpacing(14)
         form.setVerticalSpacing(5)
@@ -139,7 +139,7 @@ class PartForm(QWidget):
         self.note.focusOutEvent = self._noted  # type: ignore[method-assign,assignment]
         column.addWidget(self.note)
         self.photos = PhotoStrip(self._state)
-        self.photos.removed.connect(lambda i: self._edit(shelf.bin_photo, i))
+        self.photos.removed.connect(lambda i: self._edit(photos.bin_photo, i))
         column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
         column.addStretch(1)
         self._layout.addWidget(self._body)
@@ -205,7 +205,7 @@ class PartForm(QWidget):
         if not self.note.hasFocus():
             self.note.setPlainText(part.note)
         if self._state.notebook is not None:
-            self.photos.show_photos(shelf.photos(self._state.notebook, part_id=part.id))
+            self.photos.show_photos(photos.photos(self._state.notebook, part_id=part.id))
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
@@ -264,10 +264,9 @@ class PartForm(QWidget):
 
     def _ask_photos(self) -> None:
         paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")
-        for path in paths:
-            self.add_photo(path)
+        self.add_photos(paths)
 
-    def add_photo(self, path: str) -> None:
-        """Attach a photo to the part."""
+    def add_photos(self, paths: Sequence[str]) -> None:
+        """Attach photos to the part."""
         if self.part is not None:
-            self._edit(shelf.add_photo, path, part_id=self.part.id)
+            add_photos(self._state, paths, part_id=self.part.id)

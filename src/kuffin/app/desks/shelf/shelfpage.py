@@ -222,8 +222,8 @@ class ShelfPage(QWidget):
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        for path in local_files(event):
-            if Path(path).suffix.lower() in {".csv", ".json"}:
-                self.read(path)
-            else:
-                self.form.add_photo(path)
+        dropped = local_files(event)
+        lists = [p for p in dropped if Path(p).suffix.lower() in {".csv", ".json"}]
+        for path in lists:
+            self.read(path)
+        self.form.add_photos([p for p in dropped if p not in lists])

@@ -1,0 +1,24 @@
+"""Cells of a CSV file that a spreadsheet would take for formulas are written as text."""
+
+from __future__ import annotations
+
+import re
+from typing import Any
+
+# a sign before something that is no number; a tab or a return before anything
+_FORMULA = re.compile(r"^(?:[=@\t\r]|[+\-−](?!\s*[\d.,]+(?:[eE][+\-]?\d+)?\s*$))")
+
+
+def cell(value: Any) -> Any:
+    """A value for a CSV cell: text that would be a formula gets an apostrophe before it; unknown is blank.
+
+    Numbers, also as text, stay as they are.
+    """
+    if value is None:
+        return ""
+    return "'" + value if isinstance(value, str) and _FORMULA.match(value.lstrip(" ")) else value
+
+
+def plain(written: str) -> str:
+    """A cell read back: without the apostrophe that `cell` has set."""
+    return written[1:] if written.startswith("'") and _FORMULA.match(written[1:].lstrip(" ")) else written
