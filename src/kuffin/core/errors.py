@@ -11,6 +11,20 @@ class LogError(KuffinError):
     """A log that cannot be read."""
 
 
+class OpenReading(LogError):
+    """A log that can be read in two ways; only a person can say which.
+
+    Attributes
+    ----------
+    asks : str
+        What has to be said: ``decimal`` or ``time_unit``.
+    """
+
+    def __init__(self, message: str, asks: str) -> None:
+        super().__init__(message)
+        self.asks = asks
+
+
 class TraceError(KuffinError):
     """A trace that cannot be judged."""
 

@@ -8,11 +8,13 @@ import re
 import warnings
 from collections.abc import Sequence
 from dataclasses import dataclass, field
+from itertools import pairwise
 
 import numpy as np
 from numpy.typing import NDArray
 
 DAY = 86400.0
+_LONGEST = 100  # signs of a cell that holds a time
 _MONTHS = {
     m: i for i, m in enumerate(["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"], 1)
 }
@@ -53,28 +55,34 @@ class ParsedClock:
         Seconds since 1970 as written on the wall, NaN without a calendar.
     calendar : bool
         Whether the clock knows the date.
-    month_first : bool or None
-        How the date was read where the cells leave it open; None where they do not.
+    order : str or None
+        How the date was read (dm, md, ymd) where the cells leave it open; None where they do not.
+    open_orders : tuple of str
+        The orders that they leave open.
     """
 
     seconds: NDArray[np.float64]
     wall: NDArray[np.float64]
     calendar: bool
     warnings: list[str] = field(default_factory=list)
-    month_first: bool | None = None
+    order: str | None = None
+    open_orders: tuple[str, ...] = ()
 
     def wall_text(self, row: int) -> str | None:
         """The wall clock of a row as ISO text to the second, None without a calendar."""
         if not self.calendar or not math.isfinite(self.wall[row]):
             return None
-        when = dt.datetime(1970, 1, 1) + dt.timedelta(seconds=math.floor(self.wall[row] + 1e-6))
+        try:
+            when = dt.datetime(1970, 1, 1) + dt.timedelta(seconds=math.floor(self.wall[row] + 1e-6))
+        except OverflowError:
+            return None
         return when.isoformat(timespec="seconds")
 
 
 def clock_kind(cells: Sequence[str]) -> str | None:
     """What clock the written cells of a column are: 'datetime', 'date', 'time', or None for none of them."""
     cells = [c for c in cells if c.strip()]
-    if not cells:
+    if not cells or max(map(len, cells)) > _LONGEST:
         return None
     for kind, patterns in (("datetime", (_FULL, _CTIME)), ("date", (_DATE_ONLY,)), ("time", (_TIME_ONLY,))):
         hits = sum(any(p.match(c) for p in patterns) for c in cells)
@@ -87,14 +95,14 @@ def clock_kind(cells: Sequence[str]) -> str | None:
     return None
 
 
-def parse_calendar(cells: Sequence[str], month_first: bool | None = None) -> ParsedClock:
+def parse_calendar(cells: Sequence[str], hints: DateHints | None = None) -> ParsedClock:
     """Read cells that hold date and time of day.
 
     Parameters
     ----------
     cells : sequence of str
-    month_first : bool, optional
-        Which way round ``03/04/2026`` goes where the cells leave it open.
+    hints : DateHints, optional
+        Which way round ``03/04/26`` goes where the cells leave it open.
     """
     n = len(cells)
     if n and all(_ISO.match(c) for c in (cells[0], cells[n // 2], cells[-1])):
@@ -108,7 +116,7 @@ def parse_calendar(cells: Sequence[str], month_first: bool | None = None) -> Par
         except (ValueError, UserWarning):
             pass
     matches = [_FULL.match(c) or _CTIME.match(c) for c in cells]
-    order, notes = _day_month_order(matches, month_first)
+    order, open_orders, notes = _date_order(matches, hints or DateHints())
     seconds = np.full(n, np.nan)
     wall = np.full(n, np.nan)
     days: dict[tuple[str | None, ...], float] = {}
@@ -124,7 +132,7 @@ def parse_calendar(cells: Sequence[str], month_first: bool | None = None) -> Par
             continue
         wall[i] = day + time_s
         seconds[i] = wall[i] - _offset_s(g.get("off"))
-    return ParsedClock(seconds, wall, True, notes, (order == "md") if notes else None)
+    return ParsedClock(seconds, wall, True, notes, order if open_orders else None, open_orders)
 
 
 def parse_time_of_day(cells: Sequence[str], minutes_first: bool = False) -> ParsedClock:
@@ -142,94 +150,113 @@ def parse_time_of_day(cells: Sequence[str], minutes_first: bool = False) -> Pars
     return ParsedClock(seconds, np.full(len(cells), np.nan), False)
 
 
-def looks_like_minutes(cells: Sequence[str]) -> bool:
-    """Whether two-part times are minutes and seconds: the last part moves from row to row, or has a fraction."""
+def looks_like_minutes(cells: Sequence[str], name: str = "") -> bool:
+    """Whether two-part times (``12:28``) are minutes and seconds, not hours and minutes.
+
+    A fraction, or minutes past 23, settle it; so does a name that speaks of what has elapsed, or a count from nought.
+    Where the last part goes on by one each row, or by less, it is taken for minutes: loggers write each minute so.
+    """
     parts = [c.strip().split(":") for c in cells if ":" in c]
     if not parts or any(len(p) != 2 for p in parts):
         return False
     if any("." in p[1] or "," in p[1] for p in parts):
         return True
-    first = [p[0] for p in parts]
-    return len(set(first)) < 0.5 * len(parts) or any(int(p[0]) > 23 for p in parts if p[0].isdigit())
+    if not all(p[0].strip().isdigit() and p[1][:2].isdigit() for p in parts):
+        return False
+    firsts, lasts = [int(p[0]) for p in parts], [int(p[1][:2]) for p in parts]
+    if any(first > 23 for first in firsts):
+        return True
+    if re.search(r"(?i)elapsed|lauf|run ?time|duration|dauer", name) or (firsts[0] == 0 and lasts[0] <= 5):
+        return True
+    steps = [b - a for a, b in pairwise(60 * f + s for f, s in zip(firsts, lasts, strict=True))]
+    return bool(steps) and float(np.median(steps)) > 1 and len(set(firsts)) < 0.5 * len(parts)
 
 
-def running(seconds: NDArray[np.float64], *, calendar: bool, offsets: bool) -> tuple[NDArray[np.float64], list[str]]:
-    """Make a clock run on over midnight, the end of summer time, and a logger's restart.
+@dataclass(frozen=True)
+class DateHints:
+    """What else speaks for the order of day, month and year.
 
-    Parameters
+    Attributes
     ----------
-    seconds : ndarray, shape (n,)
-        Times in the order of the rows, all finite.
-    calendar, offsets : bool
-        Whether the clock knows the date, and whether each time carries its offset from UTC.
-
-    Returns
-    -------
-    seconds : ndarray, shape (n,)
-        Running times, still in the order of the rows (small swaps are left for sorting).
-    notes : list of str
-        What was done, for the person.
+    order : str or None
+        What the person says: ``dm``, ``md`` or ``ymd``.
+    us_style : bool
+        Whether other columns speak for the month first.
+    written_on : date or None
+        When the file was written.
     """
-    t = seconds.copy()
-    notes: list[str] = []
-    if t.size < 2:
-        return t, notes
-    if not calendar:
-        shift, days = np.zeros(t.size), 0.0
-        step = np.diff(t)
-        for i in np.flatnonzero(np.abs(step) > DAY / 2):
-            if step[i] < 0:
-                days += 1.0
-            elif days > 0:
-                days -= 1.0  # a row swapped with its neighbour over midnight
-            else:
-                continue
-            shift[i + 1 :] = days * DAY
-        if days:
-            notes.append("the clock passes midnight: time runs on")
-        t += shift
-    if not offsets:
-        step = np.diff(t)
-        for i in np.flatnonzero((step < -3000.0) & (step > -3720.0)):
-            after = t[i + 1 : i + 6]
-            if np.all(after - t[i] < -2400.0):  # it stays an hour back, so it is no swapped row
-                t[i + 1 :] += 3600.0
-                notes.append("the clock goes back an hour (end of summer time): time runs on")
-    return t, notes
+
+    order: str | None = None
+    us_style: bool = False
+    written_on: dt.date | None = None
 
 
-def _day_month_order(matches: Sequence[re.Match[str] | None], month_first: bool | None) -> tuple[str, list[str]]:
-    pairs = {(int(m["a"]), int(m["b"]), m["sep"]) for m in matches if m is not None and "a" in m.groupdict() and m["a"]}
-    if not pairs:
-        return "dm", []
-    if any(a > 12 for a, _, _ in pairs):
-        return "dm", []
-    if any(b > 12 for _, b, _ in pairs):
-        return "md", []
-    firsts, seconds = {a for a, _, _ in pairs}, {b for _, b, _ in pairs}
-    if len(firsts) > 1 and len(seconds) == 1:
-        return "dm", []
-    if len(seconds) > 1 and len(firsts) == 1:
-        return "md", []
-    if next(iter(pairs))[2] == ".":
-        return "dm", []
+_ORDERS = {"dm": "the day first", "md": "the month first", "ymd": "the year first"}
+
+
+def _date_order(matches: Sequence[re.Match[str] | None], hints: DateHints) -> tuple[str, tuple[str, ...], list[str]]:
+    """The order of dates such as 03/04/26, all the orders that they leave open, and what is said of it."""
+    written = {
+        (int(m["a"]), int(m["b"]), m["y2"], m["sep"])
+        for m in matches
+        if m is not None and "a" in m.groupdict() and m["a"]
+    }
+    if not written:
+        return "dm", (), []
+    known: dict[tuple[str | None, ...], float] = {}
+    days = {
+        order: [_day({"a": str(a), "b": str(b), "y2": y, "sep": s}, order, known) for a, b, y, s in written]
+        for order in ("dm", "md", "ymd")
+        if order != "ymd" or all(len(y) == 2 for _, _, y, _ in written)
+    }
+    possible = [o for o, found in days.items() if all(d is not None for d in found)]
+    if len(possible) < 2:
+        return (possible or ["dm"])[0], (), []
+    firsts, seconds = {a for a, _, _, _ in written}, {b for _, b, _, _ in written}
+    if "ymd" not in possible and len(firsts) != len(seconds) and 1 in {len(firsts), len(seconds)}:
+        return ("dm", (), []) if len(firsts) > 1 else ("md", (), [])  # the days run on, the month stays
+    a, b, y, sep = min(written)
     half_day = any(m is not None and m.groupdict().get("ap") for m in matches)
-    order = "md" if month_first or (month_first is None and half_day) else "dm"
-    a, b, sep = next(iter(pairs))
-    which = "month" if order == "md" else "day"
-    return order, [f"the date {a:02d}{sep}{b:02d} was read with the {which} first; the file does not say which"]
+    order, why = _likeliest(possible, days, sep, half_day, hints)
+    if why is None:
+        return order, (), []
+    said = f"the date {a:02d}{sep}{b:02d}{sep}{y} was read with {_ORDERS[order]}{why}; the file does not say which"
+    return order, tuple(possible), [said]
+
+
+def _likeliest(
+    possible: list[str], days: dict[str, list[float | None]], sep: str, half_day: bool, hints: DateHints
+) -> tuple[str, str | None]:
+    """The order that is taken, and what speaks for it; None: it is certain enough not to be told."""
+    if hints.order in possible:
+        return str(hints.order), ", as you say"
+    if hints.written_on is not None and "ymd" in possible:
+        # a log is mostly read soon after it was written, and never before
+        today = (hints.written_on - dt.date(1970, 1, 1)).days * DAY
+        late = {o: today - max(d or 0.0 for d in days[o]) for o in possible}
+        near = [o for o in possible if -DAY <= late[o] < 400 * DAY]
+        if len(near) == 1:
+            return near[0], ", which the file's own date speaks for"
+    if sep == "." and "ymd" not in possible:
+        return "dm", None
+    if "md" in possible and (hints.us_style or half_day):
+        return "md", ""
+    return "dm" if "dm" in possible else possible[0], ""
 
 
 def _day(g: dict[str, str | None], order: str, known: dict[tuple[str | None, ...], float]) -> float | None:
     key = tuple(
         g.get(k) for k in ("y1", "m1", "d1", "a", "b", "y2", "d3", "mon3", "y3", "mon4", "d4", "y4", "y5", "m5", "d5")
     )
+    key = (order, *key)
     if key in known:
         return known[key]
     if g.get("y1"):
         parts = (g["y1"], g["m1"], g["d1"])
     elif g.get("y2"):
-        parts = (g["y2"], g["b"], g["a"]) if order == "dm" else (g["y2"], g["a"], g["b"])
+        parts = {"dm": (g["y2"], g["b"], g["a"]), "md": (g["y2"], g["a"], g["b"]), "ymd": (g["a"], g["b"], g["y2"])}[
+            order
+        ]
     elif g.get("y5"):
         parts = (g["y5"], g["m5"], g["d5"])
     else:

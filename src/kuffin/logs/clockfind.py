@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 import math
 import re
 from collections.abc import Sequence
@@ -12,6 +13,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.units import parse_unit
 from kuffin.logs.clock import (
+    DateHints,
     ParsedClock,
     clock_kind,
     has_offsets,
@@ -47,6 +49,11 @@ _SUFFIX = {
 _UNIX = ((1e9, 1.0), (1e12, 1e-3), (1e15, 1e-6), (1e18, 1e-9))
 
 
+def is_timeish(name: str) -> bool:
+    """Whether a column's name speaks of time."""
+    return _TIMEISH.match(name) is not None
+
+
 @dataclass(frozen=True)
 class ClockChoice:
     """The clock: its kind, its columns, all columns that hold time, and the seconds in one unit of it."""
@@ -55,6 +62,7 @@ class ClockChoice:
     columns: tuple[int, ...]
     time_columns: frozenset[int]
     scale: float = 1.0
+    unit_known: bool = True
 
     @property
     def text(self) -> bool:
@@ -101,7 +109,8 @@ def find_clock(names: Sequence[ColumnName], rows: Sequence[Sequence[str]], decim
         return ClockChoice("time", (time_of_day,), everything)
     if elapsed:
         j = min(elapsed, key=lambda k: (not _TIMEISH.match(names[k].name), k))
-        return ClockChoice("elapsed", (j,), everything, elapsed[j][1])
+        scale = elapsed[j][1]
+        return ClockChoice("elapsed", (j,), everything, abs(scale), unit_known=scale > 0)
     return None
 
 
@@ -136,16 +145,17 @@ def _numeric_clock(column: ColumnName, values: NDArray[np.float64]) -> tuple[str
         return "elapsed", unit.scale
     if timeish:
         tail = re.split(r"[^a-z]+", column.name.lower())
-        return "elapsed", next((_SUFFIX[w] for w in reversed(tail) if w in _SUFFIX), 1.0)
+        return "elapsed", next((_SUFFIX[w] for w in reversed(tail) if w in _SUFFIX), -1.0)  # below 0: nothing names it
     return None
 
 
 def read_clock(
     choice: ClockChoice,
     columns: Sequence[Sequence[str] | NDArray[np.float64]],
-    unit: str | None,
+    column: ColumnName,
     us_style: bool,
-    month_first: bool | None = None,
+    dates: str | None = None,
+    written_on: dt.date | None = None,
 ) -> tuple[ParsedClock, bool]:
     """The times of all rows, and whether each carries its offset.
 
@@ -153,25 +163,27 @@ def read_clock(
     ----------
     columns
         The cells of the clock's columns (text clocks) or their numbers.
-    unit
-        The unit as written, for ``[mm:ss]``.
+    column
+        Its name, and its unit as written, for ``[mm:ss]``.
     us_style
         Whether other columns speak for month before day.
-    month_first
-        What the person says, which counts more.
+    dates
+        What the person says (dm, md, ymd), which counts more.
+    written_on
+        When the file was written.
     """
-    month_first = month_first if month_first is not None else (True if us_style else None)
+    hints = DateHints(dates, us_style, written_on)
     if choice.kind == "datetime":
         cells = [str(c) for c in columns[0]]
-        return parse_calendar(cells, month_first), has_offsets(cells)
+        return parse_calendar(cells, hints), has_offsets(cells)
     if choice.kind == "date+time":
         cells = [f"{a} {b}" for a, b in zip(columns[0], columns[1], strict=True)]
-        return parse_calendar(cells, month_first), has_offsets(cells)
+        return parse_calendar(cells, hints), has_offsets(cells)
     if choice.kind == "time":
         cells = [str(c) for c in columns[0]]
-        folded = (unit or "").lower().replace(" ", "")
+        folded, name = (column.unit or "").lower().replace(" ", ""), column.name
         minutes = folded in {"mm:ss", "m:s", "min:s", "min:sec"} or (
-            folded != "hh:mm" and looks_like_minutes(cells[:400])
+            folded != "hh:mm" and looks_like_minutes(cells[:400], name)
         )
         return parse_time_of_day(cells, minutes), False
     values = np.asarray(columns[0], dtype=float)

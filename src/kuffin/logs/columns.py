@@ -2,86 +2,193 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.units import Unit, parse_unit, to_canonical
-from kuffin.logs.values import parse_number
+from kuffin.logs.values import is_missing, parse_number
+
+Array = NDArray[np.float64]
+_MOSTLY = 0.8  # of a column's numbers: then what they carry is the column's unit
+
+
+@dataclass
+class Column:
+    """A column as it was read.
+
+    Attributes
+    ----------
+    values : ndarray, shape (n,)
+    unit, quantity : str
+        Canonical.
+    written : str or None
+        The unit as written.
+    odd : int
+        Cells that hold something, but no number of this column: they are missing.
+    example : (int, str) or None
+        The first of them: its row, and what stands there.
+    """
+
+    values: Array
+    unit: str | None
+    quantity: str
+    written: str | None
+    odd: int = 0
+    example: tuple[int, str] | None = None
 
 
 class ColumnBuilder:
-    """One column while it is being read.
+    """One column while it is being read. Values may carry their own units; what these mean is decided at the end.
 
-    Values may carry their own units; those are brought to the canonical unit at once, the others at the end with
-    the header's unit.
+    A column's unit is its header's, or what nearly all of its cells carry; it is never taken from a few. A cell with
+    another unit of the same quantity is converted, any other is missing.
     """
 
     def __init__(self, decimal: str) -> None:
         self._decimal = decimal
-        self._parts: list[NDArray[np.float64]] = []
-        self._own: list[NDArray[np.bool_] | None] = []
-        self._value_units: dict[str, int] = {}
+        self._parts: list[Array] = []
+        self._codes: list[NDArray[np.int16] | None] = []  # which unit each cell carries, 0 for none
+        self._units: list[str] = [""]
+        self._rows = 0
+        self._odd: Counter[str] = Counter()
+        self._example: tuple[int, str] | None = None
 
-    def add_numbers(self, values: NDArray[np.float64]) -> None:
+    def add_numbers(self, values: Array) -> None:
         part = values.astype(np.float64, copy=True)
         part[~np.isfinite(part)] = np.nan
         self._parts.append(part)
-        self._own.append(None)
+        self._codes.append(None)
+        self._rows += part.size
 
     def add_cells(self, cells: Sequence[object]) -> None:
         """Add written cells; equal ones are read once."""
-        known: dict[object, tuple[float, bool]] = {}
-        values = np.empty(len(cells))
-        own = np.zeros(len(cells), dtype=bool)
+        known: dict[object, tuple[float, int]] = {}
+        values, codes = np.empty(len(cells)), np.zeros(len(cells), dtype=np.int16)
         for i, cell in enumerate(cells):
             if cell not in known:
                 known[cell] = self._read(cell)
-            values[i], own[i] = known[cell]
+            values[i], codes[i] = known[cell]
+            if codes[i] < 0:
+                self._note(self._rows + i, str(cell))
+                codes[i] = 0
         self._parts.append(values)
-        self._own.append(own if own.any() else None)
+        self._codes.append(codes if codes.any() else None)
+        self._rows += len(cells)
 
-    def _read(self, cell: object) -> tuple[float, bool]:
-        if isinstance(cell, bool) or cell is None:
-            return float("nan"), False
+    def _note(self, row: int, text: str, times: int = 1) -> None:
+        self._odd[""] += times
+        if self._example is None or row < self._example[0]:
+            self._example = row, text
+
+    def _read(self, cell: object) -> tuple[float, int]:
+        """The number and the code of its unit; below 0: it is something else."""
+        if cell is None or (isinstance(cell, float) and cell != cell):
+            return float("nan"), 0
+        if isinstance(cell, bool):
+            return float("nan"), -1
         if isinstance(cell, (int, float)):
-            return float(cell), False
-        value, text = parse_number(str(cell), self._decimal)
-        if value != value or not text:
-            return value, False
-        unit = parse_unit(text)
-        self._value_units[text] = self._value_units.get(text, 0) + 1
-        if unit is None or unit.canonical == "K":
-            return value, unit is not None
-        return value * unit.scale + unit.offset, True
+            return float(cell), 0
+        text = str(cell)
+        value, unit = parse_number(text, self._decimal)
+        if value != value:
+            return value, 0 if is_missing(text) else -1
+        if not unit:
+            return value, 0
+        if unit not in self._units:
+            if len(self._units) > 1000:
+                return float("nan"), -1
+            self._units.append(unit)
+        return value, self._units.index(unit)
 
-    def finish(self, header_unit: str | None) -> tuple[NDArray[np.float64], str | None, str, str | None]:
-        """The values, their canonical unit, their quantity and the unit as written."""
+    def finish(self, header_unit: str | None) -> Column:
+        """All of the column, in its canonical unit."""
         values = np.concatenate(self._parts) if self._parts else np.empty(0)
-        own = (
-            np.concatenate(
-                [np.zeros(p.size, bool) if o is None else o for p, o in zip(self._parts, self._own, strict=True)]
-            )
-            if any(o is not None for o in self._own)
-            else None
+        codes = np.concatenate(
+            [np.zeros(p.size, np.int16) if c is None else c for p, c in zip(self._parts, self._codes, strict=True)]
+            if any(c is not None for c in self._codes)
+            else [np.zeros(0, np.int16)]
         )
-        self._parts, self._own = [], []
-        written = header_unit or (
-            max(self._value_units, key=lambda u: self._value_units[u]) if self._value_units else None
-        )
-        if written is None:
-            return values, None, "unknown", None
-        unit = parse_unit(written)
+        self._parts, self._codes = [], []
+        if codes.size:
+            found = self._with_units(values, codes, header_unit)
+        else:
+            found = _in_unit(values, header_unit)
+        found.odd, found.example = self._odd[""], self._example
+        return found
+
+    def _with_units(self, values: Array, codes: NDArray[np.int16], header_unit: str | None) -> Column:
+        counts = np.bincount(codes[np.isfinite(values)], minlength=len(self._units))
+        written = header_unit
+        if written is None and counts[1:].sum() >= _MOSTLY * counts.sum():
+            # those of one meaning count together: "°C" and "C"
+            meanings: Counter[str] = Counter()
+            for text, n in zip(self._units[1:], counts[1:], strict=True):
+                meanings[_meaning(text)] += int(n)
+            best = meanings.most_common(1)[0][0]
+            written = next(t for t in self._units[1:] if _meaning(t) == best)
+        unit = cell_unit(written) if written else None
+        if unit is None and header_unit:
+            unit = parse_unit(header_unit)
+        several = len({_meaning(t) for t, n in zip(self._units, counts, strict=True) if t and n}) > 1
+        out = np.full(values.size, np.nan)
+        bare = codes == 0
+        if header_unit is not None or not several or written is None:
+            out[bare] = values[bare]  # in the column's own unit
+        canonical = ""
+        if unit is not None:
+            own = bare | np.isin(codes, [i for i, t in enumerate(self._units) if t and cell_unit(t) == unit])
+            out[own] = values[own]
+            out, canonical = to_canonical(out, unit)
+        for code, text in enumerate(self._units[1:], 1):
+            here = codes == code
+            if not here.any():
+                continue
+            told = cell_unit(text)
+            if unit is None:
+                if written is not None and text.casefold() == written.casefold():
+                    out[here] = values[here]
+            elif told is not None and told != unit:
+                out[here] = _converted(values[here], told, canonical, unit.quantity)
+        lost = np.isfinite(values) & ~np.isfinite(out)
+        if lost.any():
+            row = int(np.flatnonzero(lost)[0])
+            self._note(row, f"{values[row]:g} {self._units[codes[row]]}".strip(), int(lost.sum()))
         if unit is None:
-            return values, written, "unknown", written
-        if own is None:
-            values, canonical = to_canonical(values, unit)
-            return values, canonical, unit.quantity, written
-        value_unit = next((u for t in self._value_units if (u := parse_unit(t)) is not None), unit)
-        canonical = value_unit.canonical
-        if canonical == "K":
-            values, canonical = to_canonical(values, Unit("K", "temperature"))
-        elif unit.canonical == canonical:
-            values[~own], _ = to_canonical(values[~own], unit)
-        return values, canonical, value_unit.quantity, written
+            return Column(out, written, "unknown", written)
+        return Column(out, canonical, unit.quantity, written)
+
+
+def _meaning(text: str) -> str:
+    unit = cell_unit(text)
+    return text.casefold() if unit is None else unit.quantity
+
+
+def cell_unit(text: str) -> Unit | None:
+    """What a unit behind a number means; ``31k`` is no kelvins."""
+    unit = parse_unit(text)
+    return (
+        None if unit is not None and unit.canonical == "K" and text.strip() not in {"K", "Kelvin", "kelvin"} else unit
+    )
+
+
+def _converted(values: Array, told: Unit, canonical: str, quantity: str) -> Array:
+    """Cells with a unit of their own in the column's unit; NaN where it is of another quantity."""
+    if told.quantity != quantity:
+        return np.full(values.size, np.nan)
+    if told.canonical == canonical:
+        return values * told.scale + told.offset
+    if told.canonical == "K" and canonical == "degC":
+        return np.where(values > 150, values - 273.15, np.nan)
+    return np.full(values.size, np.nan)
+
+
+def _in_unit(values: Array, written: str | None) -> Column:
+    unit = parse_unit(written) if written else None
+    if unit is None:
+        return Column(values, written, "unknown", written)
+    values, canonical = to_canonical(values, unit)
+    return Column(values, canonical, unit.quantity, written)

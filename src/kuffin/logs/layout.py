@@ -19,7 +19,7 @@ SAMPLE_LINES = 400
 
 @dataclass
 class Layout:
-    """What was worked out about a log's layout. Line numbers count from 0."""
+    """What was worked out about a log's layout. Line numbers count from 0; the decimal sign is decided later, over all rows."""
 
     delimiter: str
     decimal: str
@@ -96,7 +96,7 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
             warnings.append(f"line {header_lines[0] + 1} names {len(header)} columns, the rows have {fields}")
         header = (header + [f"Column {i + 1}" for i in range(len(header), fields)])[:fields]
     units = (units + [""] * fields)[:fields]
-    return Layout(delimiter, _decimal(data[:80], delimiter), fields, header, units, header_lines, first, data, warnings)
+    return Layout(delimiter, ".", fields, header, units, header_lines, first, data, warnings)
 
 
 def _without_last_delimiter(row: list[str], fields: int) -> list[str]:
@@ -164,30 +164,3 @@ def _header(
         if is_unit_row(before) and not is_unit_row(last):
             return last, before, (last_i, before_i), []
     return last, [], (last_i,), []
-
-
-def _decimal(rows: Sequence[Sequence[str]], delimiter: str) -> str:
-    """The decimal sign: what stands before other than exactly three digits, or after a leading nought."""
-    points = commas = point_groups = comma_groups = 0
-    for row in rows:
-        for cell in row:
-            match = re.match(r"^[+\-−]?(\d[\d.,]*)", cell)
-            if not match or ":" in cell or re.match(r"^\d{1,4}[.\-/]\d{1,2}[.\-/]\d", cell):
-                continue
-            body = match[1]
-            if "." in body and "," in body:
-                points, commas = (
-                    points + (body.rfind(".") > body.rfind(",")),
-                    commas + (body.rfind(",") > body.rfind(".")),
-                )
-            elif "." in body:
-                group = bool(re.fullmatch(r"[1-9]\d{0,2}(\.\d{3})+", body))
-                points, point_groups = points + (not group), point_groups + group
-            elif "," in body:
-                group = bool(re.fullmatch(r"[1-9]\d{0,2}(,\d{3})+", body))
-                commas, comma_groups = commas + (not group), comma_groups + group
-    if points != commas:
-        return "." if points > commas else ","
-    if comma_groups and not point_groups:
-        return "," if delimiter == ";" else "."
-    return "."

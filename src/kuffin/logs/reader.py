@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 import io
 import re
 import warnings
@@ -14,19 +15,24 @@ import numpy as np
 import pandas as pd
 from numpy.typing import NDArray
 
-from kuffin.core.errors import LogError
-from kuffin.logs.clock import clock_kind, running
+from kuffin.core.errors import LogError, OpenReading
+from kuffin.core.units import parse_unit
 from kuffin.logs.clockfind import ClockChoice, find_clock, read_clock
+from kuffin.logs.clockrun import running
 from kuffin.logs.columns import ColumnBuilder
+from kuffin.logs.decimalsign import DecimalSign, decimal_sign
 from kuffin.logs.encoding import load_text
-from kuffin.logs.header import ColumnName, is_unit_row, split_names, unique_names, without_brackets
-from kuffin.logs.layout import SAMPLE_LINES, Layout, is_value, sniff, split_line
+from kuffin.logs.header import ColumnName, split_names, unique_names, without_brackets
+from kuffin.logs.layout import SAMPLE_LINES, Layout, sniff, split_line
+from kuffin.logs.leftout import count_left_out
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.roles import guess_role, is_summary
 from kuffin.logs.table import LogChannel, LogTable
-from kuffin.logs.values import MISSING, is_missing
+from kuffin.logs.values import MISSING, parse_number
 
 _BLOCK = 4_000_000
+_MOST_ODD = 20_000
+_LONGEST_STEP_S = 100.0  # between rows, of a clock that says no unit
 _US_UNITS = {"gph", "gpm", "psi", "psig", "°f", "f", "degf", "inhg", "℉"}
 
 Progress = Callable[[float], None]
@@ -41,9 +47,16 @@ class _Rows:
     starts: list[NDArray[np.int64]] = field(default_factory=list)
     lines: list[NDArray[np.int64]] = field(default_factory=list)
     odd: list[tuple[int, str]] = field(default_factory=list)  # lines with another number of fields
+    odd_unseen: int = 0  # of these, how many were not looked at
 
 
-def read_log(path: Path | str, progress: Progress | None = None, month_first: bool | None = None) -> LogTable:
+def read_log(
+    path: Path | str,
+    progress: Progress | None = None,
+    dates: str | None = None,
+    decimal: str | None = None,
+    time_unit: str | None = None,
+) -> LogTable:
     """Read a delimited log of any layout that Kuffin knows.
 
     Encoding, delimiter, decimal sign, header, units and the clock are worked out from the file. Rows are sorted by
@@ -54,11 +67,17 @@ def read_log(path: Path | str, progress: Progress | None = None, month_first: bo
     path : path
     progress : callable, optional
         Called with the share done, 0 to 1; may raise to stop the reading.
-    month_first : bool, optional
-        Which way round ``03/04/2026`` goes, where the file leaves it open and the person knows.
+    dates : {'dm', 'md', 'ymd'}, optional
+        Which way round ``03/04/26`` goes, where the file leaves it open and the person knows.
+    decimal : {'.', ','}, optional
+        The decimal sign, where the person says it.
+    time_unit : str, optional
+        The unit of a clock that counts and names none.
 
     Raises
     ------
+    OpenReading
+        Where the file can be read in two ways and only a person can say which.
     LogError
         Where the file is unusable; the message says what, where and what to do.
     """
@@ -70,7 +89,22 @@ def read_log(path: Path | str, progress: Progress | None = None, month_first: bo
     names = [
         ColumnName(n.name, n.unit or (without_brackets(u) or None)) for n, u in zip(names, layout.units, strict=True)
     ]
+    begin = _line_begins(data, layout.first_data_line)
+    found = DecimalSign(decimal) if decimal else decimal_sign(data, begin, layout.delimiter, names, layout.sample)
+    if found.open_cell and "," in found.open_cell:
+        raise OpenReading(
+            f"{path.name}: “{found.open_cell}” may be {found.open_cell.replace(',', '.')} or {found.open_cell.replace(',', '')}, "
+            "and nothing in the log says which; say what its decimal sign is",
+            "decimal",
+        )
+    if found.open_cell:
+        layout.warnings.append(
+            f"“{found.open_cell}” was read with a decimal point; the log does not say whether the point marks thousands"
+        )
+    layout.decimal = found.sign
     choice = find_clock(names, layout.sample, layout.decimal)
+    if choice is not None and choice.kind == "elapsed" and not choice.unit_known:
+        choice = _with_unit(choice, names, layout, time_unit, path.name)
     if choice is None:
         raise LogError(
             f"{path.name}: no column holds a readable clock (date, time of day, or seconds); "
@@ -82,12 +116,41 @@ def read_log(path: Path | str, progress: Progress | None = None, month_first: bo
         data = b"\n".join(re.sub(gap, b"\t", line.strip(b" \t")) for line in data.split(b"\n"))
         layout.delimiter = "\t"
     rows = _read_rows(data, layout, choice, progress)
-    table = _assemble(path.name, rows, data, layout, names, choice, month_first)
+    table = _assemble(path.name, rows, data, layout, names, choice, dates, written_on(path))
     table.path = path
     table.encoding = decoded.encoding
     table.delimiter = " " if delimiter.strip(" ") == "" else delimiter
     table.warnings = [*decoded.warnings, *layout.warnings, *table.warnings]
     return table
+
+
+def _with_unit(
+    choice: ClockChoice, names: Sequence[ColumnName], layout: Layout, time_unit: str | None, file: str
+) -> ClockChoice:
+    """A clock that counts and names no unit: seconds, unless its rows say otherwise."""
+    if time_unit:
+        unit = parse_unit(time_unit)
+        if unit is None or unit.quantity != "time":
+            raise LogError(f"{file}: “{time_unit}” is no unit of time; write s, ms, min or h")
+        return replace(choice, scale=unit.scale)
+    j = choice.columns[0]
+    values = np.array([parse_number(r[j], layout.decimal)[0] for r in layout.sample if j < len(r)])
+    step = float(np.nanmedian(np.diff(values))) if values.size > 1 else 1.0
+    if step >= _LONGEST_STEP_S:
+        raise OpenReading(
+            f"{file}: “{names[j].name}” counts in steps of {step:g} and names no unit; say whether these are milliseconds, "
+            "seconds or another",
+            "time_unit",
+        )
+    return choice
+
+
+def written_on(path: Path) -> dt.date | None:
+    """When a file was last written, as far as its folder knows."""
+    try:
+        return dt.date.fromtimestamp(path.stat().st_mtime)
+    except (OSError, OverflowError, ValueError):
+        return None
 
 
 def _first_lines(data: bytes) -> list[str]:
@@ -103,6 +166,13 @@ def _first_lines(data: bytes) -> list[str]:
     return data[:end].decode("utf-8", "replace").split("\n")
 
 
+def _line_begins(data: bytes, line: int) -> int:
+    begin = 0
+    for _ in range(line):
+        begin = data.find(b"\n", begin) + 1
+    return begin
+
+
 def _blocks(data: bytes, begin: int) -> Iterator[tuple[int, int]]:
     while begin < len(data):
         end = data.find(b"\n", begin + _BLOCK)
@@ -112,9 +182,7 @@ def _blocks(data: bytes, begin: int) -> Iterator[tuple[int, int]]:
 
 
 def _read_rows(data: bytes, layout: Layout, choice: ClockChoice, progress: Progress | None) -> _Rows:
-    begin = 0
-    for _ in range(layout.first_data_line):
-        begin = data.find(b"\n", begin) + 1
+    begin = _line_begins(data, layout.first_data_line)
     rows = _Rows([ColumnBuilder(layout.decimal) for _ in range(layout.fields)], [[] for _ in choice.columns])
     line = layout.first_data_line
     for a, b in _blocks(data, begin):
@@ -149,8 +217,11 @@ def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choi
     last = text[np.maximum(ends - 1, 0)] == ord(layout.delimiter)
     spare = (counts == layout.fields + 1) & last
     good |= spare
-    for i in np.flatnonzero(~good):
-        content = block[starts[i] : ends[i]].decode("utf-8", "replace")
+    for i in np.flatnonzero(~good & (ends > starts)):
+        if len(rows.odd) >= _MOST_ODD:
+            rows.odd_unseen += int(np.count_nonzero((~good & (ends > starts))[i:]))
+            break
+        content = block[starts[i] : ends[i]][:2000].decode("utf-8", "replace")
         if content.strip():
             rows.odd.append((first_line + int(i), content))
     if not good.any():
@@ -211,20 +282,21 @@ def _assemble(
     layout: Layout,
     names: Sequence[ColumnName],
     choice: ClockChoice,
-    month_first: bool | None,
+    dates: str | None,
+    written_on: dt.date | None,
 ) -> LogTable:
     n = sum(part.size for part in rows.lines)
     starts = np.concatenate(rows.starts) if rows.starts else np.empty(0, np.int64)
     lines = np.concatenate(rows.lines) if rows.lines else np.empty(0, np.int64)
     us_style = any((c.unit or "").lower().replace(" ", "") in _US_UNITS for c in names)
-    columns: list[Any] = rows.clock if choice.text else [rows.builders[choice.columns[0]].finish(None)[0]]
-    parsed, offsets = read_clock(choice, columns, names[choice.columns[0]].unit, us_style, month_first)
+    columns: list[Any] = rows.clock if choice.text else [rows.builders[choice.columns[0]].finish(None).values]
+    parsed, offsets = read_clock(choice, columns, names[choice.columns[0]], us_style, dates, written_on)
     readable = np.isfinite(parsed.seconds)
-    dropped, notes = _count_dropped(name, rows, data, starts, lines, readable, layout, choice)
+    dropped, notes = count_left_out(name, rows.odd, data, starts, lines, readable, layout, choice)
+    dropped += rows.odd_unseen
     if not readable.any():
         raise LogError(f"{name}: no row has a readable clock; check the column “{names[choice.columns[0]].name}”")
     times, ran_on = running(parsed.seconds[readable], calendar=parsed.calendar, offsets=offsets)
-    times, more = continue_after_restart(times, parsed.calendar)
     keep = np.flatnonzero(readable)
     order = np.argsort(times, kind="stable")
     swapped = bool(np.any(np.diff(times) < 0))
@@ -232,7 +304,6 @@ def _assemble(
     notes += [
         *parsed.warnings,
         *ran_on,
-        *more,
         *(["some rows were out of order and have been sorted by time"] if swapped else []),
     ]
     straight = keep.size == n and not swapped
@@ -241,11 +312,19 @@ def _assemble(
     for j, column in enumerate(names):
         if j in choice.time_columns or j in choice.columns:
             continue
-        values, unit, quantity, written = rows.builders[j].finish(column.unit)
-        values = values if straight else values[keep]
-        if not np.isfinite(values).any():
+        told = rows.builders[j].finish(column.unit)
+        values = told.values if straight else told.values[keep]
+        numbers = int(np.isfinite(values).sum())
+        if not numbers:
             continue
-        channels.append(LogChannel(unique[j], unit, quantity, guess_role(unique[j], quantity, unit), values, written))
+        if 0 < told.odd <= numbers and told.example is not None:  # more of them: words, with a number here and there
+            row, cell = told.example
+            cells = "1 cell" if told.odd == 1 else f"{told.odd} cells"
+            notes.append(
+                f"{cells} of “{unique[j]}” could not be read as numbers and count as missing: line {lines[row] + 1}, “{cell[:40]}”"
+            )
+        role = guess_role(unique[j], told.quantity, told.unit)
+        channels.append(LogChannel(unique[j], told.unit, told.quantity, role, values, told.written))
     plain = {c.role for c in channels if not is_summary(c.name)}
     for i, c in enumerate(channels):
         if c.role in plain and is_summary(c.name):  # the largest of the cores is none of them
@@ -268,91 +347,6 @@ def _assemble(
         dropped,
         notes,
         preview,
-        month_first=parsed.month_first,
+        dates=parsed.order,
+        dates_open=parsed.open_orders,
     )
-
-
-def continue_after_restart(times: NDArray[np.float64], calendar: bool) -> tuple[NDArray[np.float64], list[str]]:
-    """Let a clock that was set back, or began again, run on one step later.
-
-    A calendar clock that goes back to before the log's first row is left alone: sorting puts that part in its place.
-    """
-    t = times.copy()
-    if t.size < 12:
-        return t, []
-    step = np.diff(t)
-    typical = float(np.median(step[step > 0])) if np.any(step > 0) else 1.0
-    notes = []
-    for i in np.flatnonzero(step < -10 * typical):
-        after = t[i + 1 : i + 9]
-        if t[i + 1] >= t[i] or not np.all(after < t[i]):
-            continue
-        if calendar and t[i + 1 :].max() < t[0]:
-            continue
-        back = t[i] - t[i + 1]
-        t[i + 1 :] += back + typical
-        notes.append(
-            f"the clock goes back by {back:.0f} s after {t[i] - t[0]:.0f} s and runs on from there; "
-            "how long the pause was cannot be known"
-        )
-    return t, notes
-
-
-def _count_dropped(
-    name: str,
-    rows: _Rows,
-    data: bytes,
-    starts: NDArray[np.int64],
-    lines: NDArray[np.int64],
-    readable: NDArray[np.bool_],
-    layout: Layout,
-    choice: ClockChoice,
-) -> tuple[int, list[str]]:
-    """How many data rows could not be used, and what to say of them."""
-    header = [c.strip() for c in layout.header]
-    reasons: list[tuple[int, str]] = []
-    last_good = int(lines[np.flatnonzero(readable)[-1]]) if readable.any() else -1
-    for i in np.flatnonzero(~readable):
-        end = data.find(b"\n", int(starts[i]))
-        cells = split_line(
-            data[int(starts[i]) : end if end >= 0 else len(data)].decode("utf-8", "replace"), layout.delimiter
-        )
-        clock = " ".join(cells[j] for j in choice.columns if j < len(cells))
-        if _is_headerish(cells, header) or all(is_missing(c) for c in cells):
-            continue
-        if int(lines[i]) > last_good and not re.search(r"\d", clock):
-            continue  # a summary at the end
-        if not any(is_value(c) for k, c in enumerate(cells) if k not in choice.columns):
-            continue
-        reasons.append((int(lines[i]), "has an unreadable clock"))
-    for line, text in rows.odd:
-        cells = split_line(text, layout.delimiter)
-        if text.lstrip().startswith(("#", "//")) or _is_headerish(cells, header):
-            continue
-        filled = [c for c in cells if not is_missing(c)]
-        if not filled:
-            continue
-        clocks = [cells[j] for j in choice.columns if j < len(cells)]
-        timed = bool(clocks) and (clock_kind([" ".join(clocks)]) is not None if choice.text else is_value(clocks[0]))
-        if (timed and len(filled) > 1) or (
-            sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields
-        ):
-            reasons.append((line, f"has {len(cells)} of {layout.fields} fields"))
-    warnings = []
-    if reasons:
-        reasons.sort()
-        line, why = reasons[0]
-        plural = "1 row" if len(reasons) == 1 else f"{len(reasons)} rows"
-        warnings.append(f"{plural} could not be read: line {line + 1} {why}")
-        if len(reasons) > max(5, 0.05 * int(readable.sum())):
-            warnings.append(
-                f"from line {line + 1} on the columns seem to change; those rows were left out, so split the file there to read both parts"
-            )
-    return len(reasons), warnings
-
-
-def _is_headerish(cells: Sequence[str], header: Sequence[str]) -> bool:
-    folded = [" ".join(c.split()).lower() for c in cells]
-    told = [" ".join(c.split()).lower() for c in header]
-    same = sum(a == b for a, b in zip(folded, told, strict=False) if a)
-    return same >= max(2, 0.6 * min(len([c for c in folded if c]), len(told))) or is_unit_row(list(cells))

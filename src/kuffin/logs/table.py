@@ -71,7 +71,8 @@ class LogTable:
     dropped_rows: int
     warnings: list[str] = field(default_factory=list)
     preview: list[list[str]] = field(default_factory=list)
-    month_first: bool | None = None  # how the date was read where the file leaves it open
+    dates: str | None = None  # how dates were read (dm, md, ymd) where the file leaves it open
+    dates_open: tuple[str, ...] = ()  # the ways they can be read
     path: Path | None = None
 
     @property

@@ -5,6 +5,8 @@ from __future__ import annotations
 import math
 import re
 
+from kuffin.core.units import parse_unit
+
 MISSING = (
     "",
     "-",
@@ -46,8 +48,9 @@ _NUMBER = re.compile(
         \s*(?P<unit>[^\d\s.,;:+\-][^\s]*(?:\s[^\d\s]+)?)?$""",
     re.VERBOSE,
 )
+LONGEST = 64  # signs of a cell that holds a number
 _GROUPS = {
-    sep: re.compile(rf"^\d{{1,3}}(?:{re.escape(sep)}\d{{3}})+$")
+    sep: re.compile(rf"^[1-9]\d{{0,2}}(?:{re.escape(sep)}\d{{3}})+$")
     for sep in (",", ".", "'", "’", " ", "\u00a0", "\u202f")
 }
 
@@ -75,10 +78,10 @@ def parse_number(cell: str, decimal: str = ".") -> tuple[float, str | None]:
         The unit as written.
     """
     text = cell.strip().strip('"').strip()
-    if text.lower() in _MISSING_SET:
+    if len(text) > LONGEST or text.lower() in _MISSING_SET:
         return math.nan, None
     match = _NUMBER.match(text)
-    if match is None:
+    if match is None or ((unit := match["unit"]) and parse_unit(unit) is None and not _is_word(unit)):
         return math.nan, None
     body = _plain(match["body"], decimal)
     if body is None:
@@ -87,6 +90,12 @@ def parse_number(cell: str, decimal: str = ".") -> tuple[float, str | None]:
     if not math.isfinite(value):
         return math.nan, None
     return (-value if match["sign"] in {"-", "−"} else value), match["unit"]
+
+
+def _is_word(unit: str) -> bool:
+    """A unit that Kuffin does not know is a short word; ``1/2``, ``0x1F``, ``10^3``, ``41½``, ``31±2`` are no numbers with units."""
+    parts = re.split(r"[/ .]", unit)
+    return len(parts) <= 2 and all(part.isalpha() and len(part) <= 12 for part in parts)
 
 
 def _plain(body: str, decimal: str) -> str | None:

@@ -1,0 +1,104 @@
+"""Making a clock run on: over midnight, the end of summer time, twelve hours without AM and PM, a clock set back, a restart."""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.logs.clock import DAY
+
+Array = NDArray[np.float64]
+_HALF_DAY = DAY / 2
+_MOST_LOOKED_AT = 300  # steps back; a log with more has no order to be mended
+
+
+def running(seconds: Array, *, calendar: bool, offsets: bool) -> tuple[Array, list[str]]:
+    """Times that run on, still in the order of the rows (swapped rows are left for sorting).
+
+    Parameters
+    ----------
+    seconds : ndarray, shape (n,)
+        Times in the order of the rows, all finite.
+    calendar, offsets : bool
+        Whether the clock knows the date, and whether each time carries its offset from UTC.
+
+    Returns
+    -------
+    seconds : ndarray, shape (n,)
+    notes : list of str
+        What was done, for the person.
+    """
+    t = seconds.copy()
+    notes: list[str] = []
+    if t.size < 2:
+        return t, notes
+    step = np.diff(t)
+    typical = float(np.median(step[step > 0])) if np.any(step > 0) else 1.0
+    t += _half_days(step, typical, notes)
+    if not calendar:
+        t += _midnights(np.diff(t), notes)
+    if not offsets:
+        step = np.diff(t)
+        for i in np.flatnonzero((step < -3000.0) & (step > -3720.0)):
+            after = t[i + 1 : i + 6]
+            if np.all(after - t[i] < -2400.0):  # it stays an hour back, so it is no swapped row
+                t[i + 1 :] += 3600.0
+                notes.append("the clock goes back an hour (end of summer time): time runs on")
+    return _set_back(t, calendar, typical, notes), notes
+
+
+def _half_days(step: Array, typical: float, notes: list[str]) -> Array:
+    """A clock of twelve hours without AM and PM: from 12:59:59 to 01:00:00 it is one second."""
+    shift = np.zeros(step.size + 1)
+    found = np.flatnonzero(np.abs(step + _HALF_DAY - typical) < max(3 * typical, 2.0))
+    for i in found:
+        shift[i + 1 :] += _HALF_DAY
+    if found.size:
+        notes.append("the clock counts to twelve without AM or PM: time runs on")
+    return shift
+
+
+def _midnights(step: Array, notes: list[str]) -> Array:
+    shift, days = np.zeros(step.size + 1), 0.0
+    for i in np.flatnonzero(np.abs(step) > _HALF_DAY):
+        if step[i] < 0:
+            days += 1.0
+        elif days > 0:
+            days -= 1.0  # a row swapped with its neighbour over midnight
+        else:
+            continue
+        shift[i + 1 :] = days * DAY
+    if days:
+        notes.append("the clock passes midnight: time runs on")
+    return shift
+
+
+def _set_back(t: Array, calendar: bool, typical: float, notes: list[str]) -> Array:
+    """A clock that was set back, or began again, runs on one step later.
+
+    Rows that were swapped, or written late, fill a hole that they left before; a clock that was set back goes over times
+    that are taken already. A calendar clock that goes back to before the log's first row is left alone: sorting puts
+    that part in its place.
+    """
+    for i in np.flatnonzero(np.diff(t) < 0)[:_MOST_LOOKED_AT]:
+        low, high = t[i + 1], t[i]
+        if low >= high:
+            continue  # an earlier one has been mended, and this with it
+        after = t[i + 1 :]
+        there = np.flatnonzero(after >= high)
+        behind = after[: there[0]] if there.size else after
+        taken = np.count_nonzero((t[: i + 1] >= low) & (t[: i + 1] < high))
+        if calendar and behind.size == after.size and after.max() < t[0] and after.size >= 3:
+            continue
+        if behind.size < 2 or not taken:
+            continue
+        back = high - low
+        t[i + 1 :] += back + typical
+        notes.append(
+            f"the clock goes back by {back:.0f} s after {t[i] - t[0]:.0f} s and runs on from there; "
+            "how long the pause was cannot be known"
+        )
+        if len(notes) > 20:
+            notes.append("and so on")
+            break
+    return t

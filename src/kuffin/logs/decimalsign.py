@@ -1,0 +1,219 @@
+"""The decimal sign of a log, decided over all its columns and all its rows together; where two readings remain, it is asked.
+
+``31,512`` may be thirty-one and a half or thirty-one thousand. What settles it: a cell that can be only one of the two
+(``31,5``, ``0,512``, ``1.234,5``), in any column and any row; else which of the two can be true of a temperature, a flow,
+a speed.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.units import parse_unit
+from kuffin.logs.clock import clock_kind
+from kuffin.logs.clockfind import is_timeish
+from kuffin.logs.header import ColumnName
+from kuffin.logs.roles import guess_role
+
+Bools = NDArray[np.bool_]
+Ints = NDArray[np.int64]
+
+_BLOCK = 4_000_000
+_QUOTE, _COMMA, _POINT = 34, 44, 46
+# what a reading of some unit can be; both ends are generous, for the two readings of a cell are a thousand apart
+_CAN_BE = {
+    "degC": (-100.0, 500.0),
+    "K": (0.0, 900.0),
+    "L/h": (4.0, 8000.0),
+    "MHz": (40.0, 20_000.0),
+    "rpm": (40.0, 60_000.0),
+    "dBA": (5.0, 160.0),
+    "V": (0.0, 900.0),
+    "%": (0.0, 250.0),
+}
+_UNIT_OF_ROLE = {
+    "die": "degC", "hot_spot": "degC", "memory": "degC", "regulator": "degC", "coolant": "degC", "coolant_in": "degC",
+    "coolant_out": "degC", "air_in": "degC", "room": "degC", "flow": "L/h", "pump": "rpm", "fan": "rpm", "clock": "MHz",
+    "sound": "dBA", "voltage": "V", "load": "%",
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class DecimalSign:
+    """The sign, and a cell that leaves it open (blank: nothing does)."""
+
+    sign: str
+    open_cell: str = ""
+
+
+@dataclass
+class _Votes:
+    """Counted by column: cells that can only have a comma, or a point, as decimal sign; and cells that may be either."""
+
+    comma: Ints
+    point: Ints
+    either_comma: Ints
+    either_point: Ints
+
+
+def decimal_sign(
+    data: bytes, begin: int, delimiter: str, names: Sequence[ColumnName], sample: Sequence[Sequence[str]]
+) -> DecimalSign:
+    """Decide a log's decimal sign.
+
+    Parameters
+    ----------
+    data : bytes
+        The whole log, UTF-8.
+    begin : int
+        Where its rows begin.
+    names : sequence of ColumnName
+    sample : sequence of rows
+        Some of its rows as cells.
+    """
+    if delimiter == "," and b'"' not in data:
+        return DecimalSign(".")
+    votes = _count(data, begin, delimiter, len(names))
+    clocks = np.array([_is_clock(n, [r[j] for r in sample[:60] if j < len(r)]) for j, n in enumerate(names)])
+    for counted in (votes.comma, votes.point, votes.either_comma, votes.either_point):
+        counted[clocks] = 0
+    comma = int(np.count_nonzero(votes.comma > votes.point))
+    point = int(np.count_nonzero(votes.point > votes.comma))
+    if comma != point:
+        return DecimalSign("," if comma > point else ".")
+    if votes.comma.sum() != votes.point.sum():
+        return DecimalSign("," if votes.comma.sum() > votes.point.sum() else ".")
+    for sign, counted in ((",", votes.either_comma), (".", votes.either_point)):
+        if counted.any():
+            return _by_what_can_be(sign, np.flatnonzero(counted), names, sample)
+    return DecimalSign(".")
+
+
+def _is_clock(name: ColumnName, cells: Sequence[str]) -> bool:
+    return clock_kind(cells) is not None or (is_timeish(name.name) and guess_role(name.name, "unknown", None) is None)
+
+
+def _by_what_can_be(
+    sign: str, columns: Ints, names: Sequence[ColumnName], sample: Sequence[Sequence[str]]
+) -> DecimalSign:
+    """Which of the two readings of such cells can be true of what their columns measure."""
+    as_decimal = as_thousands = True
+    seen = ""
+    for j in columns:
+        told = parse_unit(names[j].unit) if names[j].unit else None
+        role = guess_role(names[j].name, told.quantity if told else "unknown", told.canonical if told else None)
+        canonical = told.canonical if told is not None else _UNIT_OF_ROLE.get(role or "")
+        cells = [r[j].strip().strip('"').split(" ")[0] for r in sample if j < len(r) and sign in r[j]]
+        digits = [c.lstrip("+-−").replace(sign, "", 1) for c in cells]
+        values = np.array(
+            [float(d) * (-1 if c[0] in "-−" else 1) for c, d in zip(cells, digits, strict=True) if d.isdigit()]
+        )
+        if not values.size:
+            continue
+        seen = seen or cells[0]
+        low, high = _CAN_BE.get(canonical or "", (-np.inf, np.inf))
+        scale, offset = (told.scale, told.offset) if told is not None else (1.0, 0.0)
+        for thousands in (False, True):
+            read = (values if thousands else values / 1000) * scale + offset
+            fits = float(np.mean((read >= low) & (read <= high))) > 0.9
+            if thousands:
+                as_thousands &= fits
+            else:
+                as_decimal &= fits
+    other = "." if sign == "," else ","
+    if as_decimal != as_thousands:
+        return DecimalSign(sign if as_decimal else other)
+    return DecimalSign(".", seen)
+
+
+def _count(data: bytes, begin: int, delimiter: str, columns: int) -> _Votes:
+    votes = _Votes(*(np.zeros(columns, np.int64) for _ in range(4)))
+    for a, b in _blocks(data, begin):
+        _count_block(data[a:b], delimiter, columns, votes)
+    return votes
+
+
+def _blocks(data: bytes, begin: int) -> Iterator[tuple[int, int]]:
+    while begin < len(data):
+        end = data.find(b"\n", begin + _BLOCK)
+        end = len(data) if end < 0 else end + 1
+        yield begin, end
+        begin = end
+
+
+def _count_block(block: bytes, delimiter: str, columns: int, votes: _Votes) -> None:
+    text = np.frombuffer(b"\n" + block + b"\n", dtype=np.uint8)
+    digit = (text >= 48) & (text <= 57)
+    before, after = np.roll(digit, 1), np.roll(digit, -1)
+    line_at = np.flatnonzero(text == 10)
+    quoted = _quoted(text, line_at) if b'"' in block else None
+    mark = text == ord(delimiter[0])
+    comma, point = text == _COMMA, text == _POINT
+    if quoted is not None:
+        mark &= ~quoted
+    comma &= ~mark
+    sign = (comma | point) & after
+    leading = sign & ~before  # ".5"
+    sign &= before
+    body = digit | sign
+    edges = np.flatnonzero(np.diff(body.view(np.int8)))
+    starts, ends = edges[0::2] + 1, edges[1::2] + 1
+    at = np.flatnonzero(sign)
+    first, last = np.searchsorted(at, starts), np.searchsorted(at, ends)
+    some = last > first
+    starts, ends, first, last = starts[some], ends[some], first[some], last[some]
+    if starts.size:
+        commas = np.cumsum(np.concatenate(([0], comma[at])))
+        n, nc = last - first, commas[last] - commas[first]
+        head, tail = at[first] - starts, ends - at[last - 1] - 1
+        nought = text[starts] == 48
+        sound = ~_part_of_more(text, starts, ends)
+        ends_in_comma = comma[at[last - 1]]
+        one = n == 1
+        only = one & ((tail != 3) | nought | (head > 3))
+        both = (nc > 0) & (nc < n)
+        grouped = (n > 1) & ~both & (head <= 3) & (ends - starts - n == head + 3 * n)
+        is_comma = (only & ends_in_comma) | (both & ends_in_comma) | (grouped & ~ends_in_comma)
+        is_point = (only & ~ends_in_comma) | (both & ~ends_in_comma) | (grouped & ends_in_comma)
+        column = _column_of(starts, mark, line_at)
+        for chosen, kept in (
+            (is_comma, votes.comma),
+            (is_point, votes.point),
+            (one & ~only & ends_in_comma, votes.either_comma),
+            (one & ~only & ~ends_in_comma, votes.either_point),
+        ):
+            where = column[chosen & sound]
+            kept += np.bincount(where[where < columns], minlength=columns)
+    open_at = np.flatnonzero(leading & np.isin(np.roll(text, 1), np.frombuffer(b' \t;|"+-\n,', np.uint8)))
+    if open_at.size:
+        column = _column_of(open_at, mark, line_at)
+        for chosen, kept in ((comma[open_at], votes.comma), (point[open_at], votes.point)):
+            where = column[chosen]
+            kept += np.bincount(where[where < columns], minlength=columns)
+
+
+def _part_of_more(text: NDArray[np.uint8], starts: Ints, ends: Ints) -> Bools:
+    """Whether digits belong to a date, a time, a version or a name, and are no number."""
+    left, right = text[starts - 1], text[np.minimum(ends, text.size - 1)]
+    letter = ((left | 32) >= 97) & ((left | 32) <= 122) | (left == 95)
+    colon = np.isin(left, np.frombuffer(b":/", np.uint8)) | np.isin(right, np.frombuffer(b":/", np.uint8))
+    far_left, far_right = text[np.maximum(starts - 2, 0)], text[np.minimum(ends + 1, text.size - 1)]
+    dash = (left == 45) & (far_left >= 48) & (far_left <= 57) | (right == 45) & (far_right >= 48) & (far_right <= 57)
+    return letter | colon | dash
+
+
+def _column_of(at: Ints, mark: Bools, line_at: Ints) -> Ints:
+    marks = np.flatnonzero(mark)
+    begins = line_at[np.searchsorted(line_at, at) - 1]
+    return np.asarray(np.searchsorted(marks, at) - np.searchsorted(marks, begins), dtype=np.int64)
+
+
+def _quoted(text: NDArray[np.uint8], line_at: Ints) -> Bools:
+    """Which signs stand within quotes; each line begins outside."""
+    quotes = np.cumsum(text == _QUOTE)
+    line = np.maximum(np.searchsorted(line_at, np.arange(text.size), side="right") - 1, 0)
+    return np.asarray((quotes - quotes[line_at[line]]) % 2 == 1, dtype=bool)

@@ -1,0 +1,123 @@
+"""Rows of a log that could not be used: how many, which first, and why; and headers that come again."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.errors import LogError
+from kuffin.logs.clock import clock_kind
+from kuffin.logs.clockfind import ClockChoice
+from kuffin.logs.header import fold, is_unit_row, split_names, without_brackets
+from kuffin.logs.layout import Layout, is_value, split_line
+from kuffin.logs.values import is_missing
+
+_MOST_LOOKED_AT = 20_000  # rows; what is more is counted only
+
+
+class _Again:
+    """A header that comes again. Where it names the columns otherwise, what follows is not what it seems."""
+
+    def __init__(self, name: str, layout: Layout) -> None:
+        self._file = name
+        named = split_names(layout.header)
+        units = [without_brackets(u) for u in layout.units]
+        self._columns = [(n.name.casefold(), (n.unit or u or "").casefold()) for n, u in zip(named, units, strict=True)]
+        self._unit_row = any(units)
+
+    def see(self, cells: Sequence[str], line: int, rows_follow: bool) -> None:
+        """Refuse the log where this header names other columns, or other units, than the first.
+
+        Raises
+        ------
+        LogError
+        """
+        if not rows_follow or len(cells) != len(self._columns):
+            return
+        if is_unit_row(list(cells)):
+            now = [without_brackets(c).casefold() for c in cells]
+            other = [
+                u for (_, u), n in zip(self._columns, now, strict=True) if u and n.strip("-") and fold(n) != fold(u)
+            ]
+            what = "other units" if other else ""
+        else:
+            found = [(n.name.casefold(), (n.unit or "").casefold()) for n in split_names(cells)]
+            names, before = [n for n, _ in found], [n for n, _ in self._columns]
+            same = [a == b for a, b in zip(names, before, strict=True)]
+            other = [u for (_, u), (_, b) in zip(found, self._columns, strict=True) if u and b and u != b]
+            what = "" if all(same) and not other else "other units" if all(same) else "other columns, or another order"
+        if what:
+            raise LogError(
+                f"{self._file}: line {line + 1} is a header again, with {what} than the first; split the file there "
+                "and add both parts"
+            )
+
+
+def count_left_out(
+    name: str,
+    odd: Sequence[tuple[int, str]],
+    data: bytes,
+    starts: NDArray[np.int64],
+    lines: NDArray[np.int64],
+    readable: NDArray[np.bool_],
+    layout: Layout,
+    choice: ClockChoice,
+) -> tuple[int, list[str]]:
+    """How many data rows could not be used, and what to say of them."""
+    header = [c.strip() for c in layout.header]
+    again = _Again(name, layout)
+    reasons: list[tuple[int, str]] = []
+    last_good = int(lines[np.flatnonzero(readable)[-1]]) if readable.any() else -1
+    unreadable = np.flatnonzero(~readable)
+    for i in unreadable[:_MOST_LOOKED_AT]:
+        end = data.find(b"\n", int(starts[i]))
+        cells = split_line(
+            data[int(starts[i]) : end if end >= 0 else len(data)].decode("utf-8", "replace"), layout.delimiter
+        )
+        clock = " ".join(cells[j] for j in choice.columns if j < len(cells))
+        if _is_headerish(cells, header):
+            again.see(cells, int(lines[i]), bool(readable[i + 1 :].any()))
+            continue
+        if all(is_missing(c) for c in cells):
+            continue
+        if int(lines[i]) > last_good and not re.search(r"\d", clock):
+            continue  # a summary at the end
+        if not any(is_value(c) for k, c in enumerate(cells) if k not in choice.columns):
+            continue
+        reasons.append((int(lines[i]), "has an unreadable clock"))
+    for line, text in odd:
+        cells = split_line(text, layout.delimiter)
+        if text.lstrip().startswith(("#", "//")) or _is_headerish(cells, header):
+            continue
+        filled = [c for c in cells if not is_missing(c)]
+        if not filled:
+            continue
+        clocks = [cells[j] for j in choice.columns if j < len(cells)]
+        timed = bool(clocks) and (clock_kind([" ".join(clocks)]) is not None if choice.text else is_value(clocks[0]))
+        if (timed and len(filled) > 1) or (
+            sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields
+        ):
+            reasons.append((line, f"has {len(cells)} of {layout.fields} fields"))
+    unseen = max(0, unreadable.size - _MOST_LOOKED_AT)
+    warnings = []
+    if reasons:
+        reasons.sort()
+        line, why = reasons[0]
+        count = len(reasons) + unseen
+        plural = "1 row" if count == 1 else f"{count} rows"
+        warnings.append(f"{plural} could not be read: line {line + 1} {why}")
+        if len(reasons) > max(5, 0.05 * int(readable.sum())):
+            warnings.append(
+                f"from line {line + 1} on the columns seem to change; those rows were left out, so split the file there to read both parts"
+            )
+    return len(reasons) + unseen, warnings
+
+
+def _is_headerish(cells: Sequence[str], header: Sequence[str]) -> bool:
+    folded = [" ".join(c.split()).lower() for c in cells]
+    told = [" ".join(c.split()).lower() for c in header]
+    same = sum(a == b for a, b in zip(folded, told, strict=False) if a)
+    return same >= max(2, 0.6 * min(len([c for c in folded if c]), len(told))) or is_unit_row(list(cells))
