@@ -23,6 +23,13 @@ class _Parser(argparse.ArgumentParser):
         self.exit(2, f"{self.prog}: {message}; see {self.prog} --help\n")
 
 
+def _how_to_read(parser: argparse.ArgumentParser) -> None:
+    """What one says of a log that can be read in two ways."""
+    parser.add_argument("--decimal", choices=(".", ","), help="the decimal sign, where the log leaves it open")
+    parser.add_argument("--dates", choices=("dm", "md", "ymd"), help="day, month or year first, where it is open")
+    parser.add_argument("--time-unit", metavar="UNIT", help="of a clock that names none: ms, s, min, h")
+
+
 def build_parser() -> argparse.ArgumentParser:
     """The commands and their options."""
     parser = _Parser(prog="kuffin", description="A bench notebook for people who test cooling parts.")
@@ -30,11 +37,13 @@ def build_parser() -> argparse.ArgumentParser:
 
     read = choices.add_parser("read", help="what a delimited log holds")
     read.add_argument("log")
+    _how_to_read(read)
     read.add_argument("--json", action="store_true")
     read.set_defaults(run=commands.read)
 
     settle = choices.add_parser("settle", help="when a trace reached equilibrium")
     settle.add_argument("log")
+    _how_to_read(settle)
     settle.add_argument("--response", required=True, metavar="COL")
     settle.add_argument("--over", metavar="COL")
     settle.add_argument("--per", metavar="COL")

@@ -9,9 +9,12 @@ import os
 import signal
 import sys
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 from kuffin.core.errors import KuffinError
+
+if TYPE_CHECKING:
+    from kuffin.logs.table import Told
 
 
 def _clean(value: Any) -> Any:
@@ -29,6 +32,13 @@ def _print_json(value: Any) -> None:
     print(json.dumps(_clean(value), ensure_ascii=False, allow_nan=False))
 
 
+def _told(args: argparse.Namespace) -> Told:
+    """What is said on the command line of a log that leaves it open."""
+    from kuffin.logs.table import Told
+
+    return Told(args.dates, args.decimal, args.time_unit)
+
+
 def read(args: argparse.Namespace) -> None:
     """What a delimited log holds."""
     import numpy as np
@@ -36,7 +46,7 @@ def read(args: argparse.Namespace) -> None:
     from kuffin.core.units import shown
     from kuffin.logs.reader import read_log
 
-    table = read_log(args.log)
+    table = read_log(args.log, told=_told(args))
     channels = [
         {
             "name": c.name,
@@ -109,7 +119,7 @@ def settle_log(args: argparse.Namespace) -> None:
     from kuffin.core.units import shown
     from kuffin.logs.reader import read_log
 
-    table = read_log(args.log)
+    table = read_log(args.log, told=_told(args))
     response = _column(table, args.response)
     over = _column(table, args.over) if args.over else None
     per = _column(table, args.per) if args.per else None

@@ -239,9 +239,10 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        assert dialog._month_first.isVisible()
+        assert dialog._dates.isVisible() and [dialog._dates.itemData(i) for i in range(2)] == ["dm", "md"]
         assert dialog.logs[0].table.start == "2026-04-03T10:00:00"
-        dialog._month_first.click()
+        dialog._dates.setCurrentIndex(1)
+        dialog._dates.activated.emit(1)
         assert dialog.logs[0].table.start == "2026-03-04T10:00:00"
         dialog.reject()
 

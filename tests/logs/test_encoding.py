@@ -10,7 +10,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from kuffin.core.errors import LogError
-from kuffin.logs.clock import clock_kind, looks_like_minutes, parse_calendar, parse_time_of_day, running
+from kuffin.logs.clock import clock_kind, looks_like_minutes, parse_calendar, parse_time_of_day
+from kuffin.logs.clockrun import running
 from kuffin.logs.encoding import decode
 
 TEXT = "Zeit;Kühlmittel (°C);Lüfter\n10:15:00;25,5;900\n" * 20

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from pathlib import Path
 
 from PySide6.QtCore import QObject
@@ -10,8 +11,10 @@ from PySide6.QtWidgets import QWidget
 from kuffin.app.dialogs.importlogs import ImportLogs
 from kuffin.app.dialogs.incoming import Incoming, incoming
 from kuffin.app.jobs import Task
+from kuffin.app.openreadings import ask_how
 from kuffin.app.state import State
-from kuffin.core.errors import KuffinError
+from kuffin.core.errors import KuffinError, OpenReading
+from kuffin.logs.table import LogTable, Told
 from kuffin.notebook import edits
 from kuffin.verdicts.evaluating import school_of
 from kuffin.verdicts.signals import lacking
@@ -36,25 +39,62 @@ class Importer(QObject):
         if not files:
             return
 
-        def work(job: Task) -> tuple[list[object], list[str]]:
+        self._read(files, {}, candidate, round_number)
+
+    def _read(self, files: list[Path], told: dict[Path, Told], candidate: str, round_number: int) -> None:
+        def work(job: Task) -> tuple[list[object], list[str], dict[Path, OpenReading]]:
             from kuffin.logs.reader import read_log  # heavy, so only when it is needed
 
             read: list[object] = []
-            problems = []
+            problems, still_open = [], {}
             for i, path in enumerate(files):
                 try:
-                    read.append(read_log(path, lambda share, i=i: job.report((i + share) / len(files))))  # type: ignore[misc]
+                    read.append(
+                        read_log(path, lambda share, i=i: job.report((i + share) / len(files)), told.get(path))  # type: ignore[misc]
+                    )
+                except OpenReading as error:
+                    still_open[path] = error
                 except KuffinError as error:
                     problems.append(str(error))
-            return read, problems
+            return read, problems, still_open
 
         label = f"reading {files[0].name}" if len(files) == 1 else f"reading {len(files)} logs"
-        self._state.jobs.start(
-            label, work, lambda found: self._ask(found, candidate, round_number), self._state.trouble.emit
-        )
 
-    def _ask(self, found: object, candidate: str, round_number: int) -> None:
-        tables, problems = found  # type: ignore[misc]
+        def done(found: object) -> None:
+            tables, problems, still_open = found  # type: ignore[misc]
+            if still_open:
+                self._ask_how(files, told, still_open, candidate, round_number)
+            else:
+                self._ask(tables, problems, candidate, round_number)
+
+        self._state.jobs.start(label, work, done, self._state.trouble.emit)
+
+    def _ask_how(
+        self,
+        files: list[Path],
+        told: dict[Path, Told],
+        still_open: dict[Path, OpenReading],
+        candidate: str,
+        round_number: int,
+    ) -> None:
+        """Ask once for all logs that leave the same open, and read again; those that are not answered for stay out."""
+        answers: dict[str, Told | None] = {}
+        left_out = set()
+        for path, error in still_open.items():
+            if error.asks not in answers:
+                answers[error.asks] = ask_how(self._window, error, Told())
+            answer = answers[error.asks]
+            if answer is None:
+                left_out.add(path)
+                self._state.trouble.emit(str(error))
+            else:
+                before = told.get(path, Told())
+                told[path] = replace(before, **{error.asks: getattr(answer, error.asks)})
+        files = [f for f in files if f not in left_out]
+        if files:
+            self._read(files, told, candidate, round_number)
+
+    def _ask(self, tables: list[LogTable], problems: list[str], candidate: str, round_number: int) -> None:
         if not tables:
             self._state.trouble.emit(" · ".join(problems))
             return

@@ -11,9 +11,10 @@ from PySide6.QtWidgets import QFileDialog, QWidget
 
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
+from kuffin.app.openreadings import asking_on
 from kuffin.app.settings import documents
 from kuffin.app.state import State
-from kuffin.logs.table import LogTable
+from kuffin.logs.table import LogTable, Told
 from kuffin.notebook.entities import Run
 from kuffin.notebook.joining import join_log
 from kuffin.notebook.samples import RunData, read_run
@@ -43,18 +44,18 @@ class Joiner(QObject):
         if run is None or notebook is None:
             return
 
-        def work(job: Task) -> tuple[RunData, LogTable, Proposal]:
+        def work(job: Task, told: Told) -> tuple[RunData, LogTable, Proposal]:
             from kuffin.logs.framelog import read_further_log  # heavy, so only when it is needed
             from kuffin.verdicts.joining import propose
 
-            table = read_further_log(path, job.report)
+            table = read_further_log(path, job.report, told)
             data = read_run(notebook, run_id)
             return data, table, propose(data, run.started_at, table, {})
 
         def done(found: object) -> None:
             self._show(run, *found)  # type: ignore[misc]
 
-        self._state.jobs.start(f"reading {Path(path).name}", work, done, self._state.trouble.emit)
+        asking_on(self._window, self._state, f"reading {Path(path).name}", work, done)
 
     def _show(self, run: Run, data: RunData, table: LogTable, found: Proposal) -> None:
         from kuffin.app.dialogs.joinlog import JoinLog

@@ -73,6 +73,16 @@ def _midnights(step: Array, notes: list[str]) -> Array:
     return shift
 
 
+def _taken(before: Array, behind: Array, typical: float) -> float:
+    """The share of times at which there is a row already."""
+    there = np.sort(before)
+    at = np.searchsorted(there, behind)
+    near = np.minimum(
+        np.abs(there[np.minimum(at, there.size - 1)] - behind), np.abs(there[np.maximum(at - 1, 0)] - behind)
+    )
+    return float(np.mean(near < 0.6 * typical))
+
+
 def _set_back(t: Array, calendar: bool, typical: float, notes: list[str]) -> Array:
     """A clock that was set back, or began again, runs on one step later.
 
@@ -87,10 +97,10 @@ def _set_back(t: Array, calendar: bool, typical: float, notes: list[str]) -> Arr
         after = t[i + 1 :]
         there = np.flatnonzero(after >= high)
         behind = after[: there[0]] if there.size else after
-        taken = np.count_nonzero((t[: i + 1] >= low) & (t[: i + 1] < high))
+        taken = _taken(t[: i + 1], behind, typical)
         if calendar and behind.size == after.size and after.max() < t[0] and after.size >= 3:
             continue
-        if behind.size < 2 or not taken:
+        if behind.size < 2 or taken < 0.5:
             continue
         back = high - low
         t[i + 1 :] += back + typical

@@ -59,7 +59,10 @@ class ColumnBuilder:
 
     def add_numbers(self, values: Array) -> None:
         part = values.astype(np.float64, copy=True)
-        part[~np.isfinite(part)] = np.nan
+        endless = np.flatnonzero(np.isinf(part))
+        if endless.size:
+            self._note(self._rows + int(endless[0]), "endless, or too large", endless.size)
+            part[endless] = np.nan
         self._parts.append(part)
         self._codes.append(None)
         self._rows += part.size
@@ -90,8 +93,8 @@ class ColumnBuilder:
             return float("nan"), 0
         if isinstance(cell, bool):
             return float("nan"), -1
-        if isinstance(cell, (int, float)):
-            return float(cell), 0
+        if isinstance(cell, float):
+            return (cell, 0) if np.isfinite(cell) else (float("nan"), -1)
         text = str(cell)
         value, unit = parse_number(text, self._decimal)
         if value != value:

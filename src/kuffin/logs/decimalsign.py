@@ -7,13 +7,14 @@ a speed.
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.units import parse_unit
+from kuffin.logs.blocks import blocks
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.clockfind import is_timeish
 from kuffin.logs.header import ColumnName
@@ -22,7 +23,6 @@ from kuffin.logs.roles import guess_role
 Bools = NDArray[np.bool_]
 Ints = NDArray[np.int64]
 
-_BLOCK = 4_000_000
 _QUOTE, _COMMA, _POINT = 34, 44, 46
 # what a reading of some unit can be; both ends are generous, for the two readings of a cell are a thousand apart
 _CAN_BE = {
@@ -61,7 +61,12 @@ class _Votes:
 
 
 def decimal_sign(
-    data: bytes, begin: int, delimiter: str, names: Sequence[ColumnName], sample: Sequence[Sequence[str]]
+    data: bytes,
+    begin: int,
+    delimiter: str,
+    names: Sequence[ColumnName],
+    sample: Sequence[Sequence[str]],
+    file: str = "log",
 ) -> DecimalSign:
     """Decide a log's decimal sign.
 
@@ -77,7 +82,7 @@ def decimal_sign(
     """
     if delimiter == "," and b'"' not in data:
         return DecimalSign(".")
-    votes = _count(data, begin, delimiter, len(names))
+    votes = _count(data, begin, delimiter, len(names), file)
     clocks = np.array([_is_clock(n, [r[j] for r in sample[:60] if j < len(r)]) for j, n in enumerate(names)])
     for counted in (votes.comma, votes.point, votes.either_comma, votes.either_point):
         counted[clocks] = 0
@@ -130,19 +135,11 @@ def _by_what_can_be(
     return DecimalSign(".", seen)
 
 
-def _count(data: bytes, begin: int, delimiter: str, columns: int) -> _Votes:
+def _count(data: bytes, begin: int, delimiter: str, columns: int, file: str) -> _Votes:
     votes = _Votes(*(np.zeros(columns, np.int64) for _ in range(4)))
-    for a, b in _blocks(data, begin):
+    for a, b in blocks(data, begin, file):
         _count_block(data[a:b], delimiter, columns, votes)
     return votes
-
-
-def _blocks(data: bytes, begin: int) -> Iterator[tuple[int, int]]:
-    while begin < len(data):
-        end = data.find(b"\n", begin + _BLOCK)
-        end = len(data) if end < 0 else end + 1
-        yield begin, end
-        begin = end
 
 
 def _count_block(block: bytes, delimiter: str, columns: int, votes: _Votes) -> None:
@@ -203,7 +200,7 @@ def _part_of_more(text: NDArray[np.uint8], starts: Ints, ends: Ints) -> Bools:
     colon = np.isin(left, np.frombuffer(b":/", np.uint8)) | np.isin(right, np.frombuffer(b":/", np.uint8))
     far_left, far_right = text[np.maximum(starts - 2, 0)], text[np.minimum(ends + 1, text.size - 1)]
     dash = (left == 45) & (far_left >= 48) & (far_left <= 57) | (right == 45) & (far_right >= 48) & (far_right <= 57)
-    return letter | colon | dash
+    return np.asarray(letter | colon | dash, dtype=bool)
 
 
 def _column_of(at: Ints, mark: Bools, line_at: Ints) -> Ints:

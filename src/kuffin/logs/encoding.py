@@ -4,10 +4,13 @@ from __future__ import annotations
 
 import codecs
 import re
+import stat
 from dataclasses import dataclass
 from pathlib import Path
 
 from kuffin.core.errors import LogError
+
+LARGEST = 120_000_000  # bytes
 
 _BOMS = [
     (codecs.BOM_UTF8, "utf-8"),
@@ -37,9 +40,17 @@ def load_text(path: Path) -> DecodedText:
         Where the file is missing, empty or no text.
     """
     try:
+        about = path.stat()
+        if stat.S_ISDIR(about.st_mode):
+            raise LogError(f"{path.name}: this is a folder; choose a log file in it")
+        if not stat.S_ISREG(about.st_mode):
+            raise LogError(f"{path.name}: this is no ordinary file; choose a log file")
+        if about.st_size > LARGEST:
+            raise LogError(
+                f"{path.name} is larger than {LARGEST // 1_000_000} MB, the most that Kuffin reads at once; record every "
+                "second and only the channels you need, or split it"
+            )
         raw = path.read_bytes()
-    except IsADirectoryError:
-        raise LogError(f"{path.name}: this is a folder; choose a log file in it") from None
     except FileNotFoundError:
         raise LogError(f"{path}: there is no such file; check the name") from None
     except OSError as error:

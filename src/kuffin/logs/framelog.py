@@ -8,9 +8,9 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.core.errors import LogError
+from kuffin.core.errors import LogError, OpenReading
 from kuffin.logs.encoding import load_text
-from kuffin.logs.table import LogChannel, LogTable
+from kuffin.logs.table import LogChannel, LogTable, Told
 
 _NUMBER = re.compile(r"[-+]?\d+(?:[.,]\d+)?(?:[eE][-+]?\d+)?")
 
@@ -21,20 +21,26 @@ def is_frame_time(name: str, unit: str | None) -> bool:
     return "frametime" in said and unit in {None, "", "ms", "s", "µs", "us"}
 
 
-def read_further_log(path: Path | str, progress: Callable[[float], None] | None = None) -> LogTable:
+def read_further_log(
+    path: Path | str, progress: Callable[[float], None] | None = None, told: Told | None = None
+) -> LogTable:
     """Read a log that is to be joined to a run.
 
     A log without a clock is read where one of its columns holds frame times: their running sum is its clock.
 
     Raises
     ------
+    OpenReading
+        Where only a person can say how.
     LogError
         Where it can be read in neither way.
     """
     from kuffin.logs.reader import read_log  # heavy, so only when it is needed
 
     try:
-        return read_log(path, progress)
+        return read_log(path, progress, told)
+    except OpenReading:
+        raise
     except LogError as error:
         found = _frame_log(Path(path))
         if found is None:

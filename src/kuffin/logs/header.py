@@ -52,9 +52,13 @@ class ColumnName:
     unit: str | None
 
 
+_LONGEST = 200  # signs of a column's name
+
+
 def fold(text: str) -> str:
-    """White space counts as one space."""
-    return " ".join(text.replace("\ufeff", "").split())
+    """White space counts as one space; no name is longer than a screen is wide."""
+    folded = " ".join(text[: 4 * _LONGEST].replace("\ufeff", "").split())
+    return folded if len(folded) <= _LONGEST else folded[: _LONGEST - 1] + "…"
 
 
 def _looks_like_unit(text: str, bracket: str) -> bool:

@@ -9,12 +9,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 
 from kuffin.core.errors import LogError
+from kuffin.logs.blocks import LONGEST_LINE
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.header import fold, is_unit_row
 from kuffin.logs.values import is_missing, parse_number
 
 DELIMITERS = (",", ";", "\t", "|", "  ", " ")  # two blanks: columns aligned with blanks, names may hold one
 SAMPLE_LINES = 400
+MOST_COLUMNS = 5000
 
 
 @dataclass
@@ -65,6 +67,9 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
         Where no table of numbers is found.
     """
     sample = list(lines[:SAMPLE_LINES])
+    long = next((i for i, line in enumerate(sample) if len(line) > LONGEST_LINE), None)
+    if long is not None:
+        raise LogError(f"{name}: line {long + 1} is longer than {LONGEST_LINE // 1000} kB; this is no log of columns")
     told = re.match(r"^\s*sep=(.)\s*$", sample[0]) if sample else None
     best: tuple[float, str, int] | None = None
     for delimiter in [told[1]] if told else DELIMITERS:
@@ -74,6 +79,8 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
     if best is None or best[0] < 0.3:
         raise LogError(f"{name}: no table of numbers found in it; Kuffin reads text with columns, a header and a clock")
     _, delimiter, fields = best
+    if fields > MOST_COLUMNS:
+        raise LogError(f"{name} has {fields} columns; Kuffin reads up to {MOST_COLUMNS}")
     rows = [_without_last_delimiter(split_line(line, delimiter), fields) for line in sample]
     first = _first_data(rows, fields)
     if first is None:
@@ -111,12 +118,16 @@ def _score(sample: Sequence[str], delimiter: str) -> tuple[float, int]:
     if not counts:
         return 0.0, 0
     fields, hits = counts.most_common(1)[0]
+    if fields > MOST_COLUMNS:
+        return float(hits > 0.5 * len(tail)), fields
     typical = [r for r in tail if len(r) == fields][:60]
     filled = [c for r in typical for c in r if not is_missing(c)]
     if not filled:
         return 0.0, fields
     good = sum(map(is_value, filled)) / len(filled)
-    bonus = 1.0 + 0.02 * min(fields, 40) if delimiter not in {" ", "  "} else 1.0 + 0.015 * min(fields, 40)
+    # blanks part date and time as well, and units from names: that is no sign for them
+    each = {" ": 0.015 * (fields - 1), "  ": 0.015 * fields}.get(delimiter, 0.02 * fields)
+    bonus = 1.0 + min(each, 0.8)
     return hits / len(tail) * good * bonus, fields
 
 

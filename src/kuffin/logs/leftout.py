@@ -28,6 +28,14 @@ class _Again:
         self._columns = [(n.name.casefold(), (n.unit or u or "").casefold()) for n, u in zip(named, units, strict=True)]
         self._unit_row = any(units)
 
+    def names_columns(self, cells: Sequence[str], clock: Sequence[int]) -> bool:
+        """Whether a row of words names columns: the same in another order, or others beside the same clock."""
+        if len(cells) != len(self._columns) or any(is_value(c) for c in cells if c):
+            return False
+        found = [n.name.casefold() for n in split_names(cells)]
+        before = [n for n, _ in self._columns]
+        return len(set(found) & set(before)) >= 0.5 * len(before) or all(found[j] == before[j] != "" for j in clock)
+
     def see(self, cells: Sequence[str], line: int, rows_follow: bool) -> None:
         """Refuse the log where this header names other columns, or other units, than the first.
 
@@ -78,7 +86,7 @@ def count_left_out(
             data[int(starts[i]) : end if end >= 0 else len(data)].decode("utf-8", "replace"), layout.delimiter
         )
         clock = " ".join(cells[j] for j in choice.columns if j < len(cells))
-        if _is_headerish(cells, header):
+        if _is_headerish(cells, header) or again.names_columns(cells, choice.columns):
             again.see(cells, int(lines[i]), bool(readable[i + 1 :].any()))
             continue
         if all(is_missing(c) for c in cells):

@@ -6,7 +6,7 @@ import datetime as dt
 import io
 import re
 import warnings
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 from pathlib import Path
 from typing import Any
@@ -17,6 +17,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.errors import LogError, OpenReading
 from kuffin.core.units import parse_unit
+from kuffin.logs.blocks import blocks, line_begins
 from kuffin.logs.clockfind import ClockChoice, find_clock, read_clock
 from kuffin.logs.clockrun import running
 from kuffin.logs.columns import ColumnBuilder
@@ -27,10 +28,9 @@ from kuffin.logs.layout import SAMPLE_LINES, Layout, sniff, split_line
 from kuffin.logs.leftout import count_left_out
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.roles import guess_role, is_summary
-from kuffin.logs.table import LogChannel, LogTable
+from kuffin.logs.table import LogChannel, LogTable, Told
 from kuffin.logs.values import MISSING, parse_number
 
-_BLOCK = 4_000_000
 _MOST_ODD = 20_000
 _LONGEST_STEP_S = 100.0  # between rows, of a clock that says no unit
 _US_UNITS = {"gph", "gpm", "psi", "psig", "°f", "f", "degf", "inhg", "℉"}
@@ -50,13 +50,7 @@ class _Rows:
     odd_unseen: int = 0  # of these, how many were not looked at
 
 
-def read_log(
-    path: Path | str,
-    progress: Progress | None = None,
-    dates: str | None = None,
-    decimal: str | None = None,
-    time_unit: str | None = None,
-) -> LogTable:
+def read_log(path: Path | str, progress: Progress | None = None, told: Told | None = None) -> LogTable:
     """Read a delimited log of any layout that Kuffin knows.
 
     Encoding, delimiter, decimal sign, header, units and the clock are worked out from the file. Rows are sorted by
@@ -67,12 +61,8 @@ def read_log(
     path : path
     progress : callable, optional
         Called with the share done, 0 to 1; may raise to stop the reading.
-    dates : {'dm', 'md', 'ymd'}, optional
-        Which way round ``03/04/26`` goes, where the file leaves it open and the person knows.
-    decimal : {'.', ','}, optional
-        The decimal sign, where the person says it.
-    time_unit : str, optional
-        The unit of a clock that counts and names none.
+    told : Told, optional
+        What the person says of it.
 
     Raises
     ------
@@ -81,7 +71,7 @@ def read_log(
     LogError
         Where the file is unusable; the message says what, where and what to do.
     """
-    path = Path(path)
+    path, told = Path(path), told or Told()
     decoded = load_text(path)
     data = one_line_each(decoded.data)
     layout = sniff(_first_lines(data), path.name)
@@ -89,8 +79,17 @@ def read_log(
     names = [
         ColumnName(n.name, n.unit or (without_brackets(u) or None)) for n, u in zip(names, layout.units, strict=True)
     ]
-    begin = _line_begins(data, layout.first_data_line)
-    found = DecimalSign(decimal) if decimal else decimal_sign(data, begin, layout.delimiter, names, layout.sample)
+    delimiter = layout.delimiter
+    if delimiter.strip(" ") == "":
+        gap = rb"[ \t]{2,}|\t" if delimiter == "  " else rb"[ \t]+"
+        data = b"\n".join(re.sub(gap, b"\t", line.strip(b" \t")) for line in data.split(b"\n"))
+        layout.delimiter = "\t"
+    begin = line_begins(data, layout.first_data_line)
+    found = (
+        DecimalSign(told.decimal)
+        if told.decimal
+        else decimal_sign(data, begin, layout.delimiter, names, layout.sample, path.name)
+    )
     if found.open_cell and "," in found.open_cell:
         raise OpenReading(
             f"{path.name}: “{found.open_cell}” may be {found.open_cell.replace(',', '.')} or {found.open_cell.replace(',', '')}, "
@@ -104,20 +103,15 @@ def read_log(
     layout.decimal = found.sign
     choice = find_clock(names, layout.sample, layout.decimal)
     if choice is not None and choice.kind == "elapsed" and not choice.unit_known:
-        choice = _with_unit(choice, names, layout, time_unit, path.name)
+        choice = _with_unit(choice, names, layout, told.time_unit, path.name)
     if choice is None:
         raise LogError(
             f"{path.name}: no column holds a readable clock (date, time of day, or seconds); "
             "add one to the log, as a row counter does not say when"
         )
-    delimiter = layout.delimiter
-    if delimiter.strip(" ") == "":
-        gap = rb"[ \t]{2,}|\t" if delimiter == "  " else rb"[ \t]+"
-        data = b"\n".join(re.sub(gap, b"\t", line.strip(b" \t")) for line in data.split(b"\n"))
-        layout.delimiter = "\t"
-    rows = _read_rows(data, layout, choice, progress)
-    table = _assemble(path.name, rows, data, layout, names, choice, dates, written_on(path))
-    table.path = path
+    rows = _read_rows(data, layout, choice, progress, path.name)
+    table = _assemble(path.name, rows, data, layout, names, choice, told.dates, written_on(path))
+    table.path, table.told = path, told
     table.encoding = decoded.encoding
     table.delimiter = " " if delimiter.strip(" ") == "" else delimiter
     table.warnings = [*decoded.warnings, *layout.warnings, *table.warnings]
@@ -166,26 +160,11 @@ def _first_lines(data: bytes) -> list[str]:
     return data[:end].decode("utf-8", "replace").split("\n")
 
 
-def _line_begins(data: bytes, line: int) -> int:
-    begin = 0
-    for _ in range(line):
-        begin = data.find(b"\n", begin) + 1
-    return begin
-
-
-def _blocks(data: bytes, begin: int) -> Iterator[tuple[int, int]]:
-    while begin < len(data):
-        end = data.find(b"\n", begin + _BLOCK)
-        end = len(data) if end < 0 else end + 1
-        yield begin, end
-        begin = end
-
-
-def _read_rows(data: bytes, layout: Layout, choice: ClockChoice, progress: Progress | None) -> _Rows:
-    begin = _line_begins(data, layout.first_data_line)
+def _read_rows(data: bytes, layout: Layout, choice: ClockChoice, progress: Progress | None, file: str) -> _Rows:
+    begin = line_begins(data, layout.first_data_line)
     rows = _Rows([ColumnBuilder(layout.decimal) for _ in range(layout.fields)], [[] for _ in choice.columns])
     line = layout.first_data_line
-    for a, b in _blocks(data, begin):
+    for a, b in blocks(data, begin, file):
         line += _read_block(data[a:b], a, line, layout, choice, rows)
         if progress is not None:
             progress(b / len(data))
@@ -312,19 +291,19 @@ def _assemble(
     for j, column in enumerate(names):
         if j in choice.time_columns or j in choice.columns:
             continue
-        told = rows.builders[j].finish(column.unit)
-        values = told.values if straight else told.values[keep]
+        read = rows.builders[j].finish(column.unit)
+        values = read.values if straight else read.values[keep]
         numbers = int(np.isfinite(values).sum())
         if not numbers:
             continue
-        if 0 < told.odd <= numbers and told.example is not None:  # more of them: words, with a number here and there
-            row, cell = told.example
-            cells = "1 cell" if told.odd == 1 else f"{told.odd} cells"
+        if 0 < read.odd <= numbers and read.example is not None:  # more of them: words, with a number here and there
+            row, cell = read.example
+            cells = "1 cell" if read.odd == 1 else f"{read.odd} cells"
             notes.append(
                 f"{cells} of “{unique[j]}” could not be read as numbers and count as missing: line {lines[row] + 1}, “{cell[:40]}”"
             )
-        role = guess_role(unique[j], told.quantity, told.unit)
-        channels.append(LogChannel(unique[j], told.unit, told.quantity, role, values, told.written))
+        role = guess_role(unique[j], read.quantity, read.unit)
+        channels.append(LogChannel(unique[j], read.unit, read.quantity, role, values, read.written))
     plain = {c.role for c in channels if not is_summary(c.name)}
     for i, c in enumerate(channels):
         if c.role in plain and is_summary(c.name):  # the largest of the cores is none of them

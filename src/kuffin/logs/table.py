@@ -57,6 +57,24 @@ class Gap:
     length_s: float
 
 
+@dataclass(frozen=True)
+class Told:
+    """What a person says of a log that leaves it open; None: it is worked out.
+
+    Attributes
+    ----------
+    dates : {'dm', 'md', 'ymd'} or None
+        Which way round ``03/04/26`` goes.
+    decimal : {'.', ','} or None
+    time_unit : str or None
+        The unit of a clock that counts and names none.
+    """
+
+    dates: str | None = None
+    decimal: str | None = None
+    time_unit: str | None = None
+
+
 @dataclass
 class LogTable:
     """A log: times from its first row, channels, and what was odd about it."""
@@ -74,6 +92,7 @@ class LogTable:
     dates: str | None = None  # how dates were read (dm, md, ymd) where the file leaves it open
     dates_open: tuple[str, ...] = ()  # the ways they can be read
     path: Path | None = None
+    told: Told = Told()
 
     @property
     def rows(self) -> int:

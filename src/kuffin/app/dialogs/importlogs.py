@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Collection
+from dataclasses import replace
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
     QAbstractItemView,
-    QCheckBox,
     QComboBox,
     QDialog,
     QDialogButtonBox,
@@ -24,7 +24,10 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.dialogs.channels import HOW_ROLES_COUNT
 from kuffin.app.dialogs.incoming import Incoming, role_box, unit_box
+from kuffin.app.openreadings import DATE_WORDS
 from kuffin.app.widgets.bits import rule, text
+from kuffin.app.widgets.forms import choice, refill
+from kuffin.core.errors import KuffinError
 from kuffin.core.units import shown
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.verdicts.words import joined
@@ -65,8 +68,10 @@ class ImportLogs(QDialog):
         self._round.setSpecialValueText("next free")
         self._round.setAccessibleName("Round")
         self._round.valueChanged.connect(self._round_changed)
-        self._month_first = QCheckBox("dates have the month first")
-        self._month_first.clicked.connect(self._read_again)
+        self._dates = choice([], "How dates are written")
+        self._dates.activated.connect(self._read_again)
+        self._decimal = choice([("decimal point", "."), ("decimal comma", ",")], "Decimal sign")
+        self._decimal.activated.connect(self._read_again)
         self._told = text(style="muted")
         self._warnings = text(style="warn")
         self._channels = QTableWidget(0, 5)
@@ -100,7 +105,8 @@ class ImportLogs(QDialog):
         where.addWidget(text("round", wrap=False))
         where.addWidget(self._round)
         where.addSpacing(10)
-        where.addWidget(self._month_first)
+        where.addWidget(self._dates)
+        where.addWidget(self._decimal)
         where.addStretch()
         right = QVBoxLayout()
         right.addLayout(where)
@@ -146,17 +152,17 @@ class ImportLogs(QDialog):
         self._round.setValue(log.round or 0)
         for widget in (self._candidate, self._round):
             widget.blockSignals(False)
-        self._month_first.setVisible(t.month_first is not None)
-        self._month_first.setChecked(bool(t.month_first))
+        self._dates.setVisible(bool(t.dates_open))
+        refill(self._dates, [(DATE_WORDS[o], o) for o in t.dates_open], t.dates)
+        refill(self._decimal, [("decimal point", "."), ("decimal comma", ",")], t.decimal)
         delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
             t.delimiter, t.delimiter
         )
-        decimal = {".": "point", ",": "comma"}[t.decimal]
         start = f", from {t.start.replace('T', ' ')}" if t.start else ", without a date"
         gaps = f" · {len(t.gaps)} gap{'s' if len(t.gaps) > 1 else ''}" if t.gaps else ""
         self._told.setText(
             f"{t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · {t.encoding}, "
-            f"delimiter {delimiter}, decimal {decimal}" + (" · roles as you chose before" if log.remembered else "")
+            f"delimiter {delimiter}" + (" · roles as you chose before" if log.remembered else "")
         )
         self._say_warnings()
         self._fill_channels(log)
@@ -198,14 +204,23 @@ class ImportLogs(QDialog):
             self._show_figures(i, channel)
             self._channels.setRowHeight(i, 33)
 
-    def _read_again(self, month_first: bool) -> None:
-        """Read the dates the other way round, with all else as the person has left it."""
+    def _read_again(self) -> None:
+        """Read it as the person says, with all else as it was left; what cannot be read so is said and stays as it was."""
         from kuffin.logs.reader import read_log  # heavy, so only when it is needed
 
         log = self._current()
         if log is None or log.table.path is None:
             return
-        log.table = read_log(log.table.path, month_first=month_first)
+        dates = self._dates.currentData() if log.table.dates_open else log.table.told.dates
+        try:
+            log.table = read_log(
+                log.table.path, told=replace(log.table.told, dates=dates, decimal=self._decimal.currentData())
+            )
+        except KuffinError as error:
+            self._show(self._list.currentRow())
+            self._warnings.setText(str(error))
+            self._warnings.show()
+            return
         for name, unit in log.units.items():
             log.set_unit(name, unit)
         self._show(self._list.currentRow())

@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QFileDialog, QVBoxLayout, QWidget
 
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.jobs import Task
+from kuffin.app.openreadings import asking_on
 from kuffin.app.settings import documents
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
@@ -123,10 +124,10 @@ class Watched(QWidget):
         """Take readings from a log: for each value the first channel with one of its roles."""
         roles, columns = self._roles, self._columns
 
-        def work(task: Task) -> list[list[float | None]]:
+        def work(task: Task, told: Told) -> list[list[float | None]]:
             from kuffin.logs.reader import read_log
 
-            table = read_log(path, task.report)
+            table = read_log(path, task.report, told)
             picked = []
             for wanted in roles:
                 found = next((c for role in wanted for c in table.channels if c.role == role), None)
@@ -137,10 +138,10 @@ class Watched(QWidget):
             values = [[None if v is None or v[i] != v[i] else float(v[i]) for v in picked] for i in range(len(times))]
             return [[t, *v] for t, v in zip(times, values, strict=True) if v[0] is not None]
 
-        def take(rows: list[list[float | None]]) -> None:
+        def take(rows: object) -> None:
             self._began = dt.datetime.now()
             self.changed.emit(rows)
             if done is not None:
                 done()
 
-        self._page.state.jobs.start("reading the log", work, take, self._page.state.trouble.emit)
+        asking_on(self, self._page.state, "reading the log", work, take)
