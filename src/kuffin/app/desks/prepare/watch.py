@@ -15,6 +15,7 @@ from kuffin.app.settings import documents
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
 from kuffin.core.errors import BenchError, KuffinError
+from kuffin.logs.table import Told
 
 
 class Watched(QWidget):
