@@ -14,8 +14,13 @@ class PlainError(ValueError):
     """Data of another form than expected; the message says where and what."""
 
 
-def typed(value: Any, kind: type[T]) -> T:
+def typed(value: Any, kind: type[T], finite: bool = True) -> T:
     """Plain data as a type: a dataclass, a tuple of them, a dict with typed values.
+
+    Parameters
+    ----------
+    finite : bool
+        Whether numbers that are none (NaN, endless) are refused.
 
     Raises
     ------
@@ -26,7 +31,7 @@ def typed(value: Any, kind: type[T]) -> T:
     except (msgspec.ValidationError, RecursionError) as error:
         said = str(error).replace("`$.", "`").replace(" - at `$`", "")
         raise PlainError(said[:1].lower() + said[1:]) from None
-    if not _finite(value):
+    if finite and not _finite(value):
         raise PlainError("it holds a number that is none (NaN or endless)")
     return found
 

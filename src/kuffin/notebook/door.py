@@ -3,14 +3,17 @@
 from __future__ import annotations
 
 import sqlite3
+import time
 from contextlib import suppress
 from pathlib import Path
 
 from kuffin.core.errors import NotebookError
 from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION
 from kuffin.notebook.heldfile import connect
+from kuffin.notebook.structure import odd_structure
 
 _MAGIC = b"SQLite format 3\x00"
+_PATIENCE_S = 20.0
 _LARGE = 300_000_000  # bytes; a thorough look at more would keep the person waiting
 
 
@@ -45,8 +48,11 @@ def read_format(path: Path) -> int:
         raise NotebookError(f"{path.name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it")
     try:
         connection = connect(path, "ro", immutable=not beside(path, "-wal").exists())
+        limit_time(connection, _PATIENCE_S)
         try:
             version, sound = _look_inside(connection, path)
+            if sound == "ok" and (odd := odd_structure(connection, version)):
+                raise NotebookError(f"{path.name}: this is no notebook as Kuffin writes it: {odd}. It is not opened")
         finally:
             connection.close()
     except sqlite3.Error as error:
@@ -62,6 +68,12 @@ def read_format(path: Path) -> int:
             "Nothing was changed in it"
         )
     return version
+
+
+def limit_time(connection: sqlite3.Connection, seconds: float) -> None:
+    """End any statement of this connection that goes on past a time from now."""
+    until = time.monotonic() + seconds
+    connection.set_progress_handler(lambda: int(time.monotonic() > until), 100_000)
 
 
 def _look_inside(connection: sqlite3.Connection, path: Path) -> tuple[int, str]:

@@ -41,7 +41,7 @@ def bring_up_to_date(path: Path, version: int) -> Path:
         Where the copy cannot be written; the notebook itself is then untouched.
     """
     try:
-        _settle(path)
+        settle_file(path)
         with written_whole(path) as partial:
             source, copy = connect(path, "ro"), connect(partial)
             try:
@@ -50,7 +50,7 @@ def bring_up_to_date(path: Path, version: int) -> Path:
             finally:
                 copy.close()
                 source.close()
-            kept = _keep(path, version)
+            kept = keep_as_it_was(path, f"{path.stem} (format {version})")
     except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
             f"{path.name} is in the older format {version} and could not be brought up to date ({error}); "
@@ -59,7 +59,7 @@ def bring_up_to_date(path: Path, version: int) -> Path:
     return kept
 
 
-def _settle(path: Path) -> None:
+def settle_file(path: Path) -> None:
     """Bring what is beside the file into it, so that the file alone is all of it."""
     db = connect(path)
     try:
@@ -71,9 +71,8 @@ def _settle(path: Path) -> None:
         raise NotebookError("another program reads it now")
 
 
-def _keep(path: Path, version: int) -> Path:
-    """Keep the file as it was under another name beside it."""
-    stem = f"{path.stem} (format {version})"
+def keep_as_it_was(path: Path, stem: str) -> Path:
+    """Keep a file as it was under another name beside it."""
     kept = path.with_name(f"{stem}{path.suffix}")
     if kept.exists() and kept.samefile(path):
         return kept  # a start that was cut off got as far as this

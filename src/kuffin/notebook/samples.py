@@ -18,6 +18,7 @@ from kuffin.notebook.store import Notebook
 
 Array = NDArray[np.float64]
 ROWS_A_CHUNK = 4096
+_LARGEST = 1e15  # of a reading
 
 
 @dataclass(frozen=True)
@@ -125,6 +126,9 @@ def own_samples(session: Session, run: Run) -> _Own:
     if not chunks:
         raise NotebookError(f"the run from {run.source or 'this mount'} holds no samples")
     block = np.concatenate([np.frombuffer(data, "<f8").reshape(rows, columns) for rows, columns, data in chunks])
+    block = np.where(np.abs(block) < _LARGEST, block, np.nan)  # endless ones are missing
+    if not np.isfinite(block[:, 0]).all() or np.any(np.diff(block[:, 0]) < 0):
+        raise NotebookError(f"the times of the run from {run.source[:60] or 'this mount'} are damaged")
     return (
         block[:, 0].copy(),
         {c.name: block[:, c.position + 1].copy() for c in run.channels},

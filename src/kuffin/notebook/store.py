@@ -17,9 +17,10 @@ from sqlalchemy.orm.attributes import set_committed_value
 from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.notebook import journal
 from kuffin.notebook.database import Database, copy_database
-from kuffin.notebook.door import clear_beside, read_format
+from kuffin.notebook.door import beside, clear_beside, limit_time, read_format
 from kuffin.notebook.entities import SCHEMA_VERSION, Candidate, Edit, Mount, Part, Run, Study
 from kuffin.notebook.heldfile import HeldFile, is_open
+from kuffin.notebook.mending import Damage, look_over, mend, reading, words
 from kuffin.notebook.migrations import bring_up_to_date
 from kuffin.notebook.plainerrors import plain_errors
 from kuffin.notebook.rescue import rescue_place, rescued_words
@@ -40,6 +41,8 @@ class Notebook:
         Where it is; another one after it was moved, or rescued.
     kept_before_update : Path or None
         The file in its older format, where it was brought up to date.
+    damaged, as_it_was : list of str, Path or None
+        What was damaged and is set aside, in words, and where the file is as it was.
     recording : set of int
         The runs that are being recorded into it now; 0 for one that has no rows yet.
     news : list of str
@@ -50,6 +53,8 @@ class Notebook:
         self.path = path
         self.listeners: list[Callable[[], None]] = []
         self.kept_before_update: Path | None = None
+        self.damaged: list[str] = []
+        self.as_it_was: Path | None = None
         self.recording: set[int] = set()
         self.news: list[str] = []
         self._database = database
@@ -119,6 +124,17 @@ class Notebook:
                 kept = bring_up_to_date(path, version)
                 file.release()
                 file = HeldFile.hold(path)
+            damage = cls._look_over(path)
+            as_it_was = None
+            if damage.said:
+                if file is None:
+                    raise NotebookError(
+                        f"{path.name} is damaged ({damage.said[0]}) and read-only; copy it to where it can be written, "
+                        "and open the copy: what is sound of it will work"
+                    )
+                as_it_was = mend(path, damage)
+                file.release()
+                file = HeldFile.hold(path)
             with plain_errors(path):
                 found = cls(path, Database(path, read_only), file)
         except NotebookError:
@@ -126,7 +142,22 @@ class Notebook:
                 file.release()
             raise
         found.kept_before_update = kept
+        found.damaged, found.as_it_was = words(damage.said), as_it_was
         return found
+
+    @staticmethod
+    def _look_over(path: Path) -> Damage:
+        try:
+            db = reading(path, immutable=not beside(path, "-wal").exists())
+            limit_time(db, 60.0)
+            try:
+                return look_over(db)
+            finally:
+                db.close()
+        except (sqlite3.Error, OverflowError) as error:
+            raise NotebookError(
+                f"{path.name}: the notebook is damaged ({error}); open a copy of it from before. Nothing was changed in it"
+            ) from None
 
     def close(self) -> None:
         """Close the file; everything is in it already."""

@@ -6,12 +6,14 @@ import hashlib
 import json
 from contextlib import suppress
 from dataclasses import asdict
+from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.dialects.sqlite import insert
 
 from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.core.findings import DOUBT, Finding, Limits
+from kuffin.core.plain import PlainError
 from kuffin.core.protocol import to_plain
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
@@ -53,8 +55,9 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
     key = made_from(study, run, ways, limits)
     with notebook.session() as session:
         kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()
-        if kept is not None:
-            return from_json(kept.values)
+        # one that cannot be read is worked out again
+        if kept is not None and (known := _readable(kept.values)) is not None:
+            return known
     stages = stages_of(run) if ways.condition is not None else []
     try:
         found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages)
@@ -63,8 +66,17 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
     with suppress(NotebookError), notebook.writing() as session:  # without room it is worked out again another time
         # two judgements may come to the same result at once; either serves
         row = insert(Reading).values(run_id=run.id, made_from=key, values=to_json(found))
-        session.execute(row.on_conflict_do_nothing())
+        session.execute(
+            row.on_conflict_do_update(index_elements=["run_id", "made_from"], set_={"values": row.excluded["values"]})
+        )
     return found
+
+
+def _readable(values: dict[str, Any]) -> RunResult | None:
+    try:
+        return from_json(values)
+    except PlainError:
+        return None
 
 
 def unreadable(error: Exception) -> RunResult:

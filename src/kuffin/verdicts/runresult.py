@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import asdict, dataclass, field
 from typing import Any
 
-from kuffin.core.findings import Finding
+from kuffin.core.findings import KINDS, Finding
+from kuffin.core.plain import PlainError, typed
 from kuffin.core.settle import Settled
 from kuffin.verdicts.wholetrace import WholeReading
 
@@ -81,28 +82,16 @@ def to_json(found: RunResult) -> dict[str, Any]:
     return asdict(found)
 
 
-def _settled(v: dict[str, Any]) -> Settled:
-    return Settled(**{**v, "window_s": tuple(v["window_s"]), "notes": tuple(v["notes"])})
-
-
 def from_json(values: dict[str, Any]) -> RunResult:
-    """A result from a notebook."""
-    span = values["window_s"]
-    return RunResult(
-        {k: _settled(v) for k, v in values["traces"].items()},
-        values["problems"],
-        {k: (v[0], v[1]) for k, v in values["means"].items()},
-        None if span is None else (span[0], span[1]),
-        values["names"],
-        values["by_hand"],
-        values["roles"],
-        values["window_by"],
-        {k: _settled(v) for k, v in values["detected"].items()},
-        values["figures"],
-        {k: WholeReading(**{**v, "span_s": tuple(v["span_s"])}) for k, v in values["whole"].items()},
-        tuple(Finding.from_plain(f) for f in values["findings"]),
-        values["condition"],
-        None if values["stretch_s"] is None else (values["stretch_s"][0], values["stretch_s"][1]),
-        values["begun_s"],
-        tuple(from_json(s) for s in values["steps"]),
-    )
+    """A result from a notebook.
+
+    Raises
+    ------
+    PlainError
+        Where it is no result of this Kuffin's.
+    """
+    found = typed(values, RunResult, finite=False)
+    for result in (found, *found.steps):
+        if any(f.kind not in KINDS for f in result.findings):
+            raise PlainError("a finding of a kind that there is not")
+    return found

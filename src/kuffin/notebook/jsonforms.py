@@ -1,0 +1,178 @@
+"""What the JSON in a notebook must look like, column by column: what is sound of it is used, the rest is named."""
+
+from __future__ import annotations
+
+import datetime as dt
+from collections.abc import Callable, Mapping
+from typing import Annotated, Any, Literal
+
+from msgspec import Meta
+
+from kuffin.core.configuration import SETTINGS
+from kuffin.core.errors import BenchError
+from kuffin.core.limits import Limits
+from kuffin.core.parts import KINDS, Field
+from kuffin.core.plain import PlainError, typed
+from kuffin.core.protocol import check, from_plain
+
+Number = Annotated[float, Meta(ge=-1e9, le=1e9)]
+Share = Annotated[float, Meta(ge=-1.0, le=2.0)]
+Text = Annotated[str, Meta(max_length=20_000)]
+Count = Annotated[int, Meta(ge=0, le=10_000)]
+Scalar = Number | bool | Text | None
+Texts = Annotated[list[Text], Meta(max_length=10_000)]
+Readings = Annotated[list[list[Number | None]], Meta(max_length=200_000)]
+
+# the sound part, and the names of what is left out
+Sound = tuple[Any, list[str]]
+Form = Callable[[Any], Sound]
+
+
+def _by_key(known: Mapping[str, Any], other: Any = Scalar | Texts) -> Form:
+    """A table whose entries have types of their own."""
+
+    def read(value: Any) -> Sound:
+        if not isinstance(value, dict):
+            return {}, ["all of it"]
+        sound, left = {}, []
+        for key, one in value.items():
+            wanted = known.get(key, other)
+            try:
+                if isinstance(wanted, _Checked):
+                    wanted.check(one)
+                else:
+                    typed(one, wanted)
+                sound[key] = one
+            except (PlainError, ValueError, TypeError, KeyError, OverflowError):
+                left.append(str(key)[:60])
+        return sound, left
+
+    return read
+
+
+class _Checked:
+    """A type, and what must hold besides."""
+
+    def __init__(self, kind: Any, must: Callable[[Any], object]) -> None:
+        self._kind, self._must = kind, must
+
+    def check(self, value: Any) -> None:
+        typed(value, self._kind)
+        if self._must(value) is False:
+            raise ValueError
+
+
+def _list_of(kind: Any) -> Form:
+    def read(value: Any) -> Sound:
+        if not isinstance(value, list):
+            return [], ["all of it"]
+        sound = []
+        for one in value[:10_000]:
+            try:
+                typed(one, kind)
+                sound.append(one)
+            except PlainError:
+                continue
+        return sound, [f"{len(value) - len(sound)} of {len(value)}"] if len(sound) < len(value) else []
+
+    return read
+
+
+def _steps(value: Any) -> Sound:
+    try:
+        typed(value, list[dict[str, Scalar]])
+        if value:
+            check(from_plain(value))
+        return value, []
+    except (PlainError, BenchError, TypeError, ValueError, KeyError):
+        return [], ["all of it"]
+
+
+def _moment(value: Any) -> bool:
+    return not value or dt.datetime.fromisoformat(value) is not None
+
+
+def _days(value: Any) -> bool:
+    return all(dt.date.fromisoformat(day) is not None for day in value)
+
+
+def _hours(value: Any) -> bool:
+    return all(int(day) in range(7) and 0 <= a <= b <= 24 for day, (a, b) in value.items())
+
+
+def _alike(value: Any) -> bool:
+    return len({len(row) for row in value}) <= 1 and all(2 <= len(row) <= 6 and row[0] is not None for row in value)
+
+
+def _side(value: Any) -> bool:
+    return "share" not in value or {"low", "high", "thin", "map"} <= set(value)
+
+
+_PLAN = {
+    "goal": Literal["find", "same"],
+    "difference_k": Annotated[float, Meta(gt=0, le=1000)] | None,
+    "power": Annotated[float, Meta(ge=0.05, le=0.999)] | None,
+    "spread_k": Annotated[float, Meta(ge=0, le=1000)] | None,
+    "sample_spread_k": Annotated[float, Meta(ge=0, le=1000)] | None,
+    "seed": Annotated[int, Meta(ge=0, le=2**31)],
+    "control_every": Annotated[int, Meta(ge=0, le=100)],
+    "plot_by": Text | None,
+    "begin": _Checked(Text | None, _moment),
+    "deadline": _Checked(Text | None, _moment),
+    "hours": _Checked(dict[str, list[Number]], _hours),
+    "days_off": _Checked(list[Text], _days),
+    "pause_min": Annotated[float, Meta(ge=0, le=1440)],
+    "looks": Annotated[list[Annotated[int, Meta(ge=1, le=1000)]], Meta(max_length=100)] | None,
+    "spread": Literal["as noticed", "pooled", "separate"] | None,
+    "scope": Text | None,
+    "condition": Text | None,
+    "family": Text | None,
+    "correct_by_baseline": bool | None,
+    "thresholds": dict[str, Number],
+}
+_PRINT_SIDE = _Checked(
+    dict[str, Annotated[str, Meta(max_length=400_000)] | Number | bool | list[list[Number]] | None], _side
+)
+_READINGS = {"readings": _Checked(Readings, _alike), "began": Text | None}
+_SHEETS: dict[str, Mapping[str, Any]] = {
+    "leak": _READINGS,
+    "bleed": _READINGS,
+    "print": {"block": _PRINT_SIDE, "die": _PRINT_SIDE, "width_mm": Number | None, "height_mm": Number | None},
+    "fit": {"pads": _Checked(list[list[Number | Text]], lambda v: all(len(p) >= 5 and all(isinstance(x, (int, float)) for x in p[1:5]) for p in v))},
+}  # fmt: skip
+
+
+def _field(field: Field) -> Any:
+    return {"number": Number | None, "several": Texts | None}.get(field.kind, Text | None)
+
+
+def part_fields(kind: str) -> Form:
+    """The fields of a kind of part."""
+    found = KINDS.get(kind)
+    return _by_key({f.key: _field(f) for f in found.fields} if found is not None else {})
+
+
+def sheet_values(kind: str) -> Form:
+    """What a sheet of some kind holds."""
+    form = _SHEETS.get(kind)
+    return _by_key(form if form is not None else {}, Scalar | Texts)
+
+
+_SETTING = {"number": Number | None, "part": int | Text | None}
+_SETTINGS = {key: _SETTING.get(s.kind, Text | None) for key, s in SETTINGS.items()}
+_WALL = {"wall_idle_w": Number | None, "wall_efficiency_percent": Number | None}
+_LIMITS = {f: bool if f == "leak" else Number | None for f in Limits.__dataclass_fields__}
+
+FORMS: dict[tuple[str, str], Form] = {
+    ("study", "same"): _list_of(Text),
+    ("study", "fair_because"): _by_key({}, Text),
+    ("study", "plan"): _by_key(_PLAN),
+    ("candidate", "configuration"): _by_key(_SETTINGS),
+    ("bench", "settings"): _by_key({**_SETTINGS, **_WALL}),
+    ("place", "settings"): _by_key({"length_mm": Number | None}),
+    ("protocol", "steps"): _steps,
+    ("protocol", "limits"): _by_key(_LIMITS),
+    ("run", "warnings"): _list_of(Text),
+    ("mapping", "roles"): _by_key({}, Text | None),
+    ("mapping", "units"): _by_key({}, Text | None),
+}
