@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QApplication
 
 from kuffin.app.dressing import SCALES
 from kuffin.app.endsignals import EndSignals
+from kuffin.app.faults import Faults
 from kuffin.app.jobs import collect_in_window_thread
 from kuffin.app.look import theme as looks
 from kuffin.app.settings import Settings
@@ -39,11 +40,12 @@ def run(notebook: str | None = None, demo: bool = False) -> int:
     app.setWindowIcon(QIcon(str(icon)))
     window = MainWindow(settings)
     EndSignals(window, window.leave)
+    Faults(window, window.state.trouble.emit)
     window.show()
     if demo:
         window.notebooks.open_demo()
     elif notebook is not None:
         window.notebooks.open_path(notebook)
-    elif settings.recent:
-        window.notebooks.open_path(settings.recent[0])
+    else:
+        window.notebooks.open_last()
     return int(app.exec())

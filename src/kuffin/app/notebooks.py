@@ -5,16 +5,21 @@ from __future__ import annotations
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtCore import QObject, Signal
+from PySide6.QtCore import QObject, QTimer, Signal
 from PySide6.QtWidgets import QFileDialog, QWidget
 
 from kuffin.app.dialogs.binview import BinView
 from kuffin.app.jobs import Task
 from kuffin.app.settings import Settings, demo_cache, documents
 from kuffin.app.state import State
+from kuffin.app.widgets.messages import tell_meanwhile
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.heldfile import is_open
 from kuffin.notebook.store import SUFFIX, Notebook
+
+_OPENING = "opening"  # the notebook that is being opened; it stays where that breaks off
+_LOOK_MS = 400
+_WATCH_MS = 2000
 
 
 def _not_open(stem: str) -> Path:
@@ -37,6 +42,11 @@ class Notebooks(QObject):
     ) -> None:
         super().__init__(parent)
         self._parent, self._state, self._settings, self._busy = parent, state, settings, busy
+        self._loading: Notebook | None = None
+        self._watch = QTimer(self)
+        self._watch.setInterval(_WATCH_MS)
+        self._watch.timeout.connect(self.look_after)
+        self._watch.start()
 
     def open_path(self, path: str | Path) -> bool:
         """Open a notebook; what goes wrong is said in the strip."""
@@ -62,10 +72,37 @@ class Notebooks(QObject):
             )
         return self._busy()
 
+    def open_last(self) -> None:
+        """Open the notebook that was open before; not one at which the last start broke off."""
+        broke_off = self._settings.value(_OPENING, "")
+        recent = self._settings.recent
+        if broke_off:
+            self._settings.set_value(_OPENING, "")
+            self._state.trouble.emit(
+                f"Kuffin ended without a word while it opened {Path(broke_off).name} last time, so it is not opened by "
+                "itself now; open it from the list below if you like, or a copy of it from before"
+            )
+        elif recent:
+            self.open_path(recent[0])
+
     def _take(self, notebook: Notebook) -> None:
+        """Take over a notebook; it is remembered once it is seen to work."""
         self.opened.emit()
-        self._settings.remember(notebook.path)
+        self._settings.set_value(_OPENING, str(notebook.path))
+        self._settings.flush()
         self._state.open(notebook)
+        self._loading = notebook
+        self._see_whether_loaded()
+        if notebook.damaged:
+            kept = f" The notebook as it was is kept as “{notebook.as_it_was.name}”." if notebook.as_it_was else ""
+            tell_meanwhile(
+                self._parent,
+                "Some of this notebook is damaged",
+                "What is damaged is set aside, the rest works:\n\n· "
+                + "\n· ".join(notebook.damaged)
+                + "\n\n"
+                + kept.strip(),
+            )
         if notebook.kept_before_update is not None:
             self.said.emit(
                 f"This notebook was of an older format and is now of the new one; it stays as it was in “{notebook.kept_before_update.name}”."
@@ -74,6 +111,37 @@ class Notebooks(QObject):
             self._state.trouble.emit(
                 f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"
             )
+
+    def _see_whether_loaded(self) -> None:
+        notebook = self._loading
+        if notebook is None or self._state.notebook is not notebook:
+            self._loading = None
+        elif self._state.jobs.running:
+            QTimer.singleShot(_LOOK_MS, self, self._see_whether_loaded)
+        else:
+            QTimer.singleShot(_LOOK_MS, self, self.loaded)  # and it has been drawn
+
+    def loaded(self) -> None:
+        """The notebook works: it is remembered."""
+        if self._loading is not None:
+            if self._state.notebook is self._loading:
+                self._settings.remember(self._loading.path)
+            self._loading = None
+            self._settings.set_value(_OPENING, "")
+
+    def look_after(self) -> None:
+        """See that the notebook's file is where it was; what happened to it is said, loudly."""
+        notebook = self._state.notebook
+        if notebook is None:
+            return
+        try:
+            notebook.look_after()
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+        while notebook.news:
+            tell_meanwhile(self._parent, "The notebook's file", notebook.news.pop(0))
+            self._settings.remember(notebook.path)
+            notebook.changed()
 
     def ask_open(self) -> None:
         """Ask for a notebook."""

@@ -50,6 +50,10 @@ class Settings:
     def set_value(self, key: str, value: str) -> None:
         self._store.setValue(key, value)
 
+    def flush(self) -> None:
+        """Write what is set to the disk, now."""
+        self._store.sync()
+
     def layout(self, key: str) -> QByteArray | None:
         value = self._store.value(key)
         return value if isinstance(value, QByteArray) else None

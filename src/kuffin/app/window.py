@@ -383,6 +383,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             return
         if said and not self._leaving:
             tell(self, "Kept in another place", said)
+        self.notebooks.loaded()
         self.settings.set_layout("geometry", self.saveGeometry())
         self.settings.set_layout("split", self.split.saveState())
         if "bench_page" in self.__dict__ and self.bench_page.live is not None:

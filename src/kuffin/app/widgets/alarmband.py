@@ -4,14 +4,14 @@ from __future__ import annotations
 
 import math
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QFont, QPainter, QPaintEvent, QPen, QPolygonF
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QFont, QPainter, QPen, QPolygonF
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.painted import Painted
 
 
-class AlarmBand(QWidget):
+class AlarmBand(Painted):
     """Shows one sentence: ``stop`` with an eight-sided sign on a filled band, ``look`` with a three-sided one in a frame."""
 
     def __init__(self, theme: Theme) -> None:
@@ -41,8 +41,7 @@ class AlarmBand(QWidget):
         self.setVisible(bool(sentence))
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, stop = self._theme, self._kind == "stop"
         box = QRectF(self.rect()).adjusted(1.5, 1.5, -1.5, -1.5)
@@ -78,4 +77,3 @@ class AlarmBand(QWidget):
             size *= 0.94
         painter.setPen(ink if stop else t.color("ink"))
         painter.drawText(place, flags, self._sentence)
-        painter.end()

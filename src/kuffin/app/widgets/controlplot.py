@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
@@ -43,12 +43,10 @@ class ControlPlot(Walked):
         self.setAccessibleDescription(said)
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if self._found is not None and self._found.chart.values.size:
             self._paint(painter, self._found)
-        painter.end()
 
     def _paint(self, painter: QPainter, found: BaselineChart) -> None:
         t, chart = self._theme, found.chart

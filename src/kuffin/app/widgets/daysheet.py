@@ -5,19 +5,20 @@ from __future__ import annotations
 import datetime as dt
 from collections.abc import Mapping
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QColor, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QColor, QPainter, QPen
+from PySide6.QtWidgets import QSizePolicy, QToolTip
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.bits import plain_tip
+from kuffin.app.widgets.painted import Painted
 from kuffin.core.schedule import DAYS, Hours, Laid, Plan
 
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
 
 
-class DaySheet(QWidget):
+class DaySheet(Painted):
     """The calendar of a plan; days off are hatched, what comes too late is dashed."""
 
     def __init__(self, theme: Theme) -> None:
@@ -63,8 +64,7 @@ class DaySheet(QWidget):
                 days += [a + dt.timedelta(days=n) for n in range(1, (b - a).days)]
         return days
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, days = self._theme, self._days()
         self._boxes = []
@@ -72,7 +72,6 @@ class DaySheet(QWidget):
         if self._plan is None or self._hours is None or not days:
             painter.setPen(t.color("muted"))
             painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, "Nothing is laid yet.")
-            painter.end()
             return
         spans = [s for d in days if (s := self._hours.of(d)) is not None]
         first = min([s[0].hour + s[0].minute / 60 for s in spans] + [p.begin.hour + 0.0 for p in self._plan.laid])
@@ -105,7 +104,6 @@ class DaySheet(QWidget):
         for laid in self._plan.laid:
             self._bar(painter, laid, _LEFT + days.index(laid.begin.date()) * width, width, y_of)
         self._mark_deadline(painter, days, width, y_of)
-        painter.end()
 
     def _bar(self, painter: QPainter, laid: Laid, x: float, width: float, y_of) -> None:  # type: ignore[no-untyped-def]
         t = self._theme

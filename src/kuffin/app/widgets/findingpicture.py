@@ -6,11 +6,11 @@ from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen, QPolygonF
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QColor, QFont, QPainter, QPen, QPolygonF
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.painted import Painted
 from kuffin.core.findings import Finding
 from kuffin.verdicts.words import number
 
@@ -28,7 +28,7 @@ class Piece:
     values: Array
 
 
-class FindingPicture(QWidget):
+class FindingPicture(Painted):
     """Draws a finding. Siblings stand on one line with this mount; a trace stands in its own strip, the spot shaded."""
 
     def __init__(self, theme: Theme) -> None:
@@ -57,11 +57,10 @@ class FindingPicture(QWidget):
         self.updateGeometry()
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         finding = self._finding
         if finding is None:
             return
-        painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         small = QFont(self.font())
         small.setPointSizeF(self.font().pointSizeF() * 0.88)
@@ -73,10 +72,8 @@ class FindingPicture(QWidget):
             for i, piece in enumerate(self._pieces):
                 last = i == len(self._pieces) - 1
                 self._paint_piece(painter, piece, QRectF(0, i * height, self.width(), height - 8), finding, last)
-        painter.end()
 
     # --- beside the siblings ---------------------------------------------------------------------------------------
-
     def _paint_siblings(self, painter: QPainter, finding: Finding) -> None:
         t = self._theme
         value = finding.value or 0.0

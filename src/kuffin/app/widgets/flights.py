@@ -4,16 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QColor, QFont, QPainter, QPen
 
 from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.painted import Painted
 from kuffin.core.heatpath import Flight, Tread
 from kuffin.verdicts.words import number
 
 
-class Flights(QWidget):
+class Flights(Painted):
     """Each flight's treads with their heights over air, intervals as whiskers, side flights as narrow blocks beside."""
 
     def __init__(self, theme: Theme) -> None:
@@ -36,8 +36,7 @@ class Flights(QWidget):
         self.setAccessibleDescription("; ".join(spoken(f) for f in flights))
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if not self._flights:
             painter.setPen(self._theme.color("muted"))
@@ -47,14 +46,12 @@ class Flights(QWidget):
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
                 "The staircase needs air, and coolant or die; for K/W also power.",
             )
-            painter.end()
             return
         heights = [t.height + t.u95 for f in self._flights for t in (*f.treads, *f.side)]
         top = max(heights) * 1.02
         width = self.width() / len(self._flights)
         for i, flight in enumerate(self._flights):
             self._paint_flight(painter, flight, QRectF(i * width + 6, 34, width - 18, self.height() - 66), top)
-        painter.end()
 
     def _paint_flight(self, painter: QPainter, flight: Flight, box: QRectF, top: float) -> None:
         t, size = self._theme, self.font().pointSizeF()

@@ -6,8 +6,8 @@ import time
 from collections.abc import Mapping, Sequence
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, Signal
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen, QPixmap
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
@@ -105,13 +105,11 @@ class IntervalGrid(Walked):
         step = round_step(1.1 * least, 4)
         return float(np.ceil(1.1 * least / step) * step)
 
-    def paintEvent(self, event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
-        seen = QRectF(event.rect())
+        seen = QRectF(seen)
         if not self._axes.cells:
-            painter.end()
             return
         begun = time.perf_counter()
         spans = {part: (self._reach(part), self._below(part)) for part, _ in self._axes.parts}
@@ -139,7 +137,6 @@ class IntervalGrid(Walked):
                 painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
                 painter.setBrush(Qt.BrushStyle.NoBrush)
                 painter.drawRect(box.adjusted(-3, -2, 2, 2))
-        painter.end()
 
     def _is_painted(self, cell: Cell) -> bool:
         """Whether a cell's picture is there, though perhaps at another scale."""
@@ -157,10 +154,12 @@ class IntervalGrid(Walked):
         picture.setDevicePixelRatio(ratio)
         picture.fill(Qt.GlobalColor.transparent)
         painter = QPainter(picture)
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.setFont(self.font())
-        self._paint_cell(painter, cell, QRectF(0, 0, box.width(), box.height()), reach, below)
-        painter.end()
+        try:
+            painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+            painter.setFont(self.font())
+            self._paint_cell(painter, cell, QRectF(0, 0, box.width(), box.height()), reach, below)
+        finally:
+            painter.end()
         self._pictures[cell] = (key, picture)
         return picture
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
@@ -80,11 +80,9 @@ class IntervalLines(Walked):
         room = max(0.06 * (high - low), 0.1)
         return low - room, high + room
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if not self._rows:
-            painter.end()
             return
         t = self._theme
         area = QRectF(_LEFT, 18, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self._rows))
@@ -97,7 +95,6 @@ class IntervalLines(Walked):
             painter.drawText(QRectF(at(0.0) - 90, 0, 180, 16), Qt.AlignmentFlag.AlignHCenter, self._zero)
         for i, row in enumerate(self._rows):
             self._paint_row(painter, row, i, area.top() + _ROW * (i + 0.5), at, area)
-        painter.end()
 
     def _paint_row(self, painter: QPainter, row: IntervalLine, i: int, y: float, at: object, area: QRectF) -> None:
         t = self._theme

@@ -5,12 +5,12 @@ from __future__ import annotations
 import math
 from collections.abc import Collection, Sequence
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 
 from kuffin.app.look.marks import Mark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.painted import Painted
 from kuffin.verdicts.schools import MountReading, SchoolResult
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import digits_for, number
@@ -28,7 +28,7 @@ def nice_step(span: float, most: int = 7) -> float:
     return next(f * power for f in (1.0, 2.0, 5.0, 10.0) if f * power >= raw - 1e-12)
 
 
-class IntervalPlot(QWidget):
+class IntervalPlot(Painted):
     """Draws one school of a study. A click on a figure opens its working; on a mark, its run's."""
 
     candidate_chosen = Signal(str)
@@ -98,10 +98,8 @@ class IntervalPlot(QWidget):
         room = max(0.06 * (high - low), 0.1)
         return low - room, high + room
 
-    def paintEvent(self, event: QPaintEvent) -> None:
-        painter = QPainter(self)
-        self.paint(painter, QRectF(self.rect()), QRectF(event.rect()))
-        painter.end()
+    def draw(self, painter: QPainter, seen: QRect) -> None:
+        self.paint(painter, QRectF(self.rect()), QRectF(seen))
 
     def paint(self, painter: QPainter, area: QRectF, seen: QRectF | None = None) -> None:
         """Paint onto any device (the screen, an SVG, a picture); candidates outside what is `seen` are passed over."""

@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QToolTip, QWidget
+from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPen
+from PySide6.QtWidgets import QToolTip
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import plain_tip
+from kuffin.app.widgets.painted import Painted
 from kuffin.notebook.entities import Mount, Study
 from kuffin.verdicts.planning import next_mount
 from kuffin.verdicts.words import number
@@ -17,7 +18,7 @@ from kuffin.verdicts.words import number
 _ROW, _HEAD, _LABEL, _CELL, _NARROW = 62.0, 34.0, 84.0, 56.0, 26.0
 
 
-class Loom(QWidget):
+class Loom(Painted):
     """The woven grid. Arrow keys move over it, Enter opens a mount, files may be dropped on a crossing."""
 
     chosen = Signal(int)  # a mount's id
@@ -159,8 +160,7 @@ class Loom(QWidget):
 
     # --- painting --------------------------------------------------------------------------------------------------
 
-    def paintEvent(self, event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         names, rounds, cell = self._candidates(), self._rounds(), self._cell()
@@ -190,7 +190,7 @@ class Loom(QWidget):
         scale = self._scale()
         for row, name in enumerate(names):
             m, y = mark(row), self._centre(row, 0).y()
-            if y + _ROW < event.rect().top() or y - _ROW > event.rect().bottom():
+            if y + _ROW < seen.top() or y - _ROW > seen.bottom():
                 continue
             painter.setPen(hair)
             painter.drawLine(QPointF(_LABEL - 6, y), QPointF(right, y))
@@ -212,7 +212,6 @@ class Loom(QWidget):
                 Qt.TextFlag.TextWordWrap,
                 f"rails: {number(scale[0], 1)} {self._unit()} at the foot, {number(scale[1], 1)} {self._unit()} at the top",
             )
-        painter.end()
 
     def _paint_crossing(self, painter: QPainter, row: int, column: int, scale: tuple[float, float] | None) -> None:
         t, centre = self._theme, self._centre(row, column)

@@ -5,14 +5,14 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPen, QPolygonF
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.painted import Painted
 
 
-class LoopRing(QWidget):
+class LoopRing(Painted):
     """The drawing. Tubes are the line itself, with their length; all else sits on it as a knot."""
 
     def __init__(self, theme: Theme) -> None:
@@ -41,8 +41,7 @@ class LoopRing(QWidget):
         w, h = self.width() / 2 - 150 + out, 66 + out
         return QPointF(self.width() / 2 + w * math.cos(a), 115 + h * math.sin(a))
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         if not self._parts:
@@ -52,7 +51,6 @@ class LoopRing(QWidget):
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
                 "The loop is empty. Add its parts below, in the direction of flow.",
             )
-            painter.end()
             return
         painter.setPen(QPen(t.color("muted"), 2.2))
         painter.setBrush(Qt.BrushStyle.NoBrush)
@@ -71,7 +69,6 @@ class LoopRing(QWidget):
                 painter.drawEllipse(point, 8, 8)
             self._arrow(painter, share + 0.5 / n)
             self._label(painter, share, f"{name}", f"{kind}{', ' + note if note else ''}")
-        painter.end()
 
     def _arrow(self, painter: QPainter, share: float) -> None:
         a, b = self._at(share - 0.008), self._at(share + 0.008)

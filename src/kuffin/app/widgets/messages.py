@@ -22,6 +22,14 @@ def tell(parent: QWidget | None, title: str, words: str) -> None:
     message(parent, title, words).exec()
 
 
+def tell_meanwhile(parent: QWidget | None, title: str, words: str) -> None:
+    """Say something that must be read, while all else goes on."""
+    box = message(parent, title, words)
+    box.setIcon(QMessageBox.Icon.Warning)
+    box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+    box.open()
+
+
 def own_page(parent: QWidget | None, title: str, markup: str) -> None:
     """Show a page of Kuffin's own, the only one with markup: nothing that a person or a file brings may come in."""
     box = message(parent, title, "")

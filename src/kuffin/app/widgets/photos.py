@@ -4,14 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QDropEvent, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPixmap, QPolygonF
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QDropEvent, QImage, QKeyEvent, QMouseEvent, QPainter, QPen, QPixmap, QPolygonF
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QSizePolicy, QWidget
 
 from kuffin.app.look.theme import Theme
 from kuffin.app.photojobs import load_photos
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import empty, plain_tip, text
+from kuffin.app.widgets.painted import Painted
 from kuffin.notebook.entities import Attachment
 
 _HEIGHT = 64
@@ -78,7 +79,7 @@ class PhotoStrip(QWidget):
         menu.popup(label.mapToGlobal(at))  # type: ignore[call-overload]
 
 
-class CornerMarker(QWidget):
+class CornerMarker(Painted):
     """A photo on which the four corners of a die are marked: click for each, drag to mend, arrow keys for one pixel."""
 
     marked = Signal(list)  # four (x, y) in the photo's pixels
@@ -126,8 +127,7 @@ class CornerMarker(QWidget):
         x, y = (point.x() - frame.left()) * k, (point.y() - frame.top()) * k
         return min(max(x, 0.0), self.image.width() - 1.0), min(max(y, 0.0), self.image.height() - 1.0)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
@@ -136,7 +136,6 @@ class CornerMarker(QWidget):
             painter.drawRect(self.rect().adjusted(1, 1, -2, -2))
             painter.setPen(t.color("muted"))
             painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, "drop a photo here")
-            painter.end()
             return
         painter.drawImage(self._frame(), self.image)
         points = [self._to_screen(c) for c in self.corners]
@@ -153,7 +152,6 @@ class CornerMarker(QWidget):
             painter.setPen(QPen(t.color("accent"), 1.0, Qt.PenStyle.DotLine))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawRect(self._frame().adjusted(0, 0, -1, -1))
-        painter.end()
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if self.image.isNull():

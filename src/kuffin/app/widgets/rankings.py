@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
@@ -45,12 +45,10 @@ class Rankings(Walked):
         width = (self.width() - _LEFT - 20) / max(len(self._rows), 1)
         return _LEFT + width * (i + 0.5)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, row = self._theme, self._row()
         if not self._rows:
-            painter.end()
             return
         width = (self.width() - _LEFT - 20) / len(self._rows)
         painter.fillRect(QRectF(self._x(0) - width / 2 + 4, 0, width - 8, self.height()), t.color("raised"))
@@ -82,7 +80,6 @@ class Rankings(Walked):
         if self.hasFocus():
             painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
             painter.drawRect(QRectF(self._x(self._focus) - width / 2 + 4, 1, width - 8, self.height() - 3))
-        painter.end()
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         for i in range(len(self._rows)):

@@ -4,17 +4,18 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPen
+from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
+from kuffin.app.widgets.painted import Painted
 
 _ROW, _LEFT, _RIGHT, _FOOT = 36.0, 258.0, 190.0, 26.0
 
 
-class ScatterBars(QWidget):
+class ScatterBars(Painted):
     """Rows of (label, standard deviation, what is said beside it)."""
 
     def __init__(self, theme: Theme) -> None:
@@ -39,11 +40,9 @@ class ScatterBars(QWidget):
     def sizeHint(self) -> QSize:
         return QSize(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 6))
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if not self._rows:
-            painter.end()
             return
         t = self._theme
         area = QRectF(_LEFT, 4, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self._rows))
@@ -64,4 +63,3 @@ class ScatterBars(QWidget):
                 Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
                 said,
             )
-        painter.end()

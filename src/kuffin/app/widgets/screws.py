@@ -4,15 +4,15 @@ from __future__ import annotations
 
 import itertools
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.painted import Painted
 from kuffin.core.fit import tightening
 
 
-class ScrewPicture(QWidget):
+class ScrewPicture(Painted):
     """The drawing: numbers say which screw comes when; thin lines lead from one to the next."""
 
     def __init__(self, theme: Theme) -> None:
@@ -36,8 +36,7 @@ class ScrewPicture(QWidget):
         self.setAccessibleDescription("across each time: " + ", ".join(str(i + 1) for i in order))
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         points, order = tightening(self._pattern)
@@ -58,4 +57,3 @@ class ScrewPicture(QWidget):
             painter.drawText(
                 QRectF(places[i].x() - 12, places[i].y() - 12, 24, 24), Qt.AlignmentFlag.AlignCenter, str(turn)
             )
-        painter.end()

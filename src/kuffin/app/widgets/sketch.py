@@ -6,13 +6,14 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPen, QPolygonF
+from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.intervalplot import nice_step
+from kuffin.app.widgets.painted import Painted
 from kuffin.verdicts.words import number
 
 _LEFT, _RIGHT, _TOP, _FOOT = 56.0, 14.0, 22.0, 36.0
@@ -38,7 +39,7 @@ class Guide:
     vertical: bool = False
 
 
-class Sketch(QWidget):
+class Sketch(Painted):
     """The plot."""
 
     def __init__(self, theme: Theme, name: str, height: int = 220) -> None:
@@ -87,8 +88,7 @@ class Sketch(QWidget):
         pad = 0.03 * (x1 - x0) or 0.5
         return x0 - pad, x1 + pad, y0, y1
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         x0, x1, y0, y1 = self._spans()
@@ -119,7 +119,6 @@ class Sketch(QWidget):
             self._draw(
                 painter, series, [at(x, y) for x, y in zip(series.xs, series.ys, strict=True) if math.isfinite(y)]
             )
-        painter.end()
 
     def _axes(self, painter: QPainter, area: QRectF, at, spans: tuple[float, float, float, float]) -> None:  # type: ignore[no-untyped-def]
         t = self._theme

@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QFont, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.painted import Painted
 from kuffin.core.protocol import Step
 
 
@@ -38,7 +38,7 @@ def phases(steps: Sequence[Step]) -> list[Phase]:
     return out
 
 
-class StageLine(QWidget):
+class StageLine(Painted):
     """Draws the phases over a line that fills."""
 
     def __init__(self, theme: Theme) -> None:
@@ -62,8 +62,7 @@ class StageLine(QWidget):
         self.setAccessibleDescription(", ".join(f"{p.label}{' (now)' if i == at else ''}" for i, p in enumerate(found)))
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, n = self._theme, len(self._phases)
         if not n:
@@ -95,4 +94,3 @@ class StageLine(QWidget):
             text = painter.fontMetrics().elidedText(phase.label, Qt.TextElideMode.ElideRight, int(w - 6))
             painter.drawText(QRectF(x, 0, w - 4, 30), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom, text)
             x += w
-        painter.end()

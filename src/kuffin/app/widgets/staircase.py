@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QFont, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.painted import Painted
 from kuffin.core.heatpath import Level, Step, bottleneck
 from kuffin.verdicts.words import number
 
 
-class Staircase(QWidget):
+class Staircase(Painted):
     """Draws levels from air upwards, with the rise and resistance of each step.
 
     Parameters
@@ -43,8 +43,7 @@ class Staircase(QWidget):
         )
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         if len(self._levels) < 2:
@@ -103,4 +102,3 @@ class Staircase(QWidget):
                 if (j + 1) * high_line <= room:
                     place = QRectF(x + 6, y + 26 * k + high_line * j, width - 8, high_line)
                     painter.drawText(place, Qt.AlignmentFlag.AlignLeft, line)
-        painter.end()

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QKeyEvent
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.painted import Painted
 
 
-class Walked(QWidget):
+class Walked(Painted):
     """The picture; who paints it says how many items there are, where the keys lead, and what opening one does."""
 
     def __init__(self, theme: Theme, name: str) -> None:

@@ -5,20 +5,21 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt
-from PySide6.QtGui import QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QPainter, QPen
+from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
+from kuffin.app.widgets.painted import Painted
 from kuffin.verdicts.value import Worth
 from kuffin.verdicts.words import number
 
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 30.0, 24.0, 40.0
 
 
-class WorthPlot(QWidget):
+class WorthPlot(Painted):
     """Money to the right, kelvins up."""
 
     def __init__(self, theme: Theme) -> None:
@@ -49,8 +50,7 @@ class WorthPlot(QWidget):
         )
         self.update()
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         if len(self._rows) > 1:
@@ -94,4 +94,3 @@ class WorthPlot(QWidget):
                 box = QRectF(x - 90 if over else x + 10, y_of(r.mean) - 24, 80, 20)
                 side = Qt.AlignmentFlag.AlignRight if over else Qt.AlignmentFlag.AlignLeft
                 painter.drawText(box, side | Qt.AlignmentFlag.AlignVCenter, r.name)
-        painter.end()
