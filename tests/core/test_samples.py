@@ -115,3 +115,10 @@ def test_scatter_is_split_as_it_was_made() -> None:
 def test_another_sample_buys_more_where_samples_scatter() -> None:
     assert next_buys(2, 6, 0.8, 0.3, 3, 0.95).sample_is_better
     assert not next_buys(4, 4, 0.05, 1.0, 3, 0.95).sample_is_better
+
+
+def test_the_fewest_mounts_split_their_scatter_without_a_fault() -> None:
+    for n in (2, 3):
+        mounts = [MountValue("A", str(i), 5.0 + 0.1 * i) for i in range(n)] + [MountValue("B", "b", 6.0)]
+        found = sources_of_scatter(mounts, dict.fromkeys(("0", "1", "2", "b"), 0.01))
+        assert found is None or all(s.sd >= 0 for s in found.sources)

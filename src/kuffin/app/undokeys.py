@@ -6,6 +6,8 @@ from PySide6.QtCore import QEvent, QObject, Qt
 from PySide6.QtGui import QKeyEvent, QKeySequence
 from PySide6.QtWidgets import QAbstractSpinBox, QApplication, QLineEdit, QWidget
 
+from kuffin.app.guarded import guarded
+
 _KEPT = (Qt.Key.Key_Return, Qt.Key.Key_Enter)
 
 
@@ -15,6 +17,7 @@ def _line_of(widget: QWidget | None) -> QLineEdit | None:
     return widget.lineEdit() if isinstance(widget, QAbstractSpinBox) else None
 
 
+@guarded
 class UndoKeys(QObject):
     """Watches the line that has the keyboard: once its writing was kept (Enter), Ctrl+Z is left to the window's menu."""
 

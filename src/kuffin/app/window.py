@@ -27,6 +27,7 @@ from kuffin.app.dialogs.unkept import Unkept
 from kuffin.app.dressing import Dressing
 from kuffin.app.exporting import write_picture
 from kuffin.app.following import Follower
+from kuffin.app.guarded import guarded
 from kuffin.app.header import Header
 from kuffin.app.importing import Importer
 from kuffin.app.jobs import Jobs
@@ -53,6 +54,7 @@ from kuffin.verdicts.line import NextStep
 from kuffin.verdicts.working import Working, mount_working
 
 
+@guarded
 class MainWindow(QMainWindow, Dressing, MadeLater):
     """One window on one notebook."""
 

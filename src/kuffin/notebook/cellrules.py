@@ -9,7 +9,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, Table
+from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, String, Table
 
 from kuffin.core.normalise import SCHOOLS
 from kuffin.core.parts import KINDS
@@ -123,6 +123,8 @@ def _in_its_place(column: Column[Any], what: str) -> Spoilt:
     if column.nullable:
         return Spoilt(None, what=said)
     default = usual(column)
+    if default is _SPOILT and isinstance(column.type, String) and (column.table.name, column.name) not in _ONE_OF:
+        return Spoilt("(damaged)", what=said)
     if default is _SPOILT:
         return Spoilt(lost=True, what=said)
     return Spoilt(default, what=said)

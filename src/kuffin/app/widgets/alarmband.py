@@ -7,10 +7,12 @@ import math
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QFont, QPainter, QPen, QPolygonF
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 
 
+@guarded
 class AlarmBand(Painted):
     """Shows one sentence: ``stop`` with an eight-sided sign on a filled band, ``look`` with a three-sided one in a frame."""
 

@@ -9,6 +9,8 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QFormLayout, QFrame, QLabel, QLayout, QPushButton, QWidget
 
+from kuffin.app.guarded import guarded
+
 
 def rule(vertical: bool = False) -> QFrame:
     """A hairline."""
@@ -64,6 +66,7 @@ def text(content: str = "", *, style: str | None = None, wrap: bool = True) -> Q
     return label
 
 
+@guarded
 class Opener(Text):
     """A sentence that opens its working: with a click, or with Enter or F1 while it has the focus."""
 

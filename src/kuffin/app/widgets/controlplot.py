@@ -6,6 +6,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, round_step, ticks
@@ -16,6 +17,7 @@ from kuffin.verdicts.words import number
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 150.0, 14.0, 40.0
 
 
+@guarded
 class ControlPlot(Walked):
     """A point for each mount of the baseline; `chosen` gives a mount's id when its point is clicked."""
 

@@ -9,6 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy, QToolTip
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.bits import plain_tip
@@ -18,6 +19,7 @@ from kuffin.core.schedule import DAYS, Hours, Laid, Plan
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
 
 
+@guarded
 class DaySheet(Painted):
     """The calendar of a plan; days off are hatched, what comes too late is dashed."""
 

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPen, QPolygonF
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.findings import Finding
@@ -28,6 +29,7 @@ class Piece:
     values: Array
 
 
+@guarded
 class FindingPicture(Painted):
     """Draws a finding. Siblings stand on one line with this mount; a trace stands in its own strip, the spot shaded."""
 

@@ -7,12 +7,14 @@ from collections.abc import Sequence
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.heatpath import Flight, Tread
 from kuffin.verdicts.words import number
 
 
+@guarded
 class Flights(Painted):
     """Each flight's treads with their heights over air, intervals as whiskers, side flights as narrow blocks beside."""
 

@@ -5,7 +5,10 @@ from __future__ import annotations
 from PySide6.QtCore import QPoint, QRect, QSize, Qt
 from PySide6.QtWidgets import QLayout, QLayoutItem, QWidget
 
+from kuffin.app.guarded import guarded
 
+
+@guarded
 class FlowRow(QLayout):
     """Widgets one beside the other, wrapped like words.
 

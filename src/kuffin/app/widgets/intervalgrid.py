@@ -9,6 +9,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
 from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen, QPixmap
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
@@ -21,6 +22,7 @@ _PATIENCE_S = 0.02
 _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
 
 
+@guarded
 class IntervalGrid(Walked):
     """Each cell: every candidate's mean over the coolest one's, with its interval and its ties.
 

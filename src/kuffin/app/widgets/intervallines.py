@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
@@ -51,6 +52,7 @@ class IntervalLine:
     loud: bool = False
 
 
+@guarded
 class IntervalLines(Walked):
     """Rows of intervals; `chosen` gives a row's number when it is clicked or opened with Enter."""
 

@@ -8,6 +8,7 @@ from collections.abc import Collection, Sequence
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import Mark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
@@ -28,6 +29,7 @@ def nice_step(span: float, most: int = 7) -> float:
     return next(f * power for f in (1.0, 2.0, 5.0, 10.0) if f * power >= raw - 1e-12)
 
 
+@guarded
 class IntervalPlot(Painted):
     """Draws one school of a study. A click on a figure opens its working; on a mark, its run's."""
 

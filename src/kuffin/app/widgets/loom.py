@@ -6,6 +6,7 @@ from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QToolTip
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
@@ -18,6 +19,7 @@ from kuffin.verdicts.words import number
 _ROW, _HEAD, _LABEL, _CELL, _NARROW = 62.0, 34.0, 84.0, 56.0, 26.0
 
 
+@guarded
 class Loom(Painted):
     """The woven grid. Arrow keys move over it, Enter opens a mount, files may be dropped on a crossing."""
 

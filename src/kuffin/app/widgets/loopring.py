@@ -8,10 +8,12 @@ from collections.abc import Sequence
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen, QPolygonF
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 
 
+@guarded
 class LoopRing(Painted):
     """The drawing. Tubes are the line itself, with their length; all else sits on it as a knot."""
 

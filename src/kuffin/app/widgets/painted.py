@@ -8,7 +8,10 @@ from PySide6.QtCore import QRect
 from PySide6.QtGui import QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
+from kuffin.app.guarded import guarded
 
+
+@guarded
 class Painted(QWidget):
     """A widget that draws itself in `draw`.
 

@@ -8,6 +8,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QDropEvent, QImage, QKeyEvent, QMouseEvent, QPainter, QPen, QPixmap, QPolygonF
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QSizePolicy, QWidget
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.photojobs import load_photos
 from kuffin.app.state import State
@@ -79,6 +80,7 @@ class PhotoStrip(QWidget):
         menu.popup(label.mapToGlobal(at))  # type: ignore[call-overload]
 
 
+@guarded
 class CornerMarker(Painted):
     """A photo on which the four corners of a die are marked: click for each, drag to mend, arrow keys for one pixel."""
 

@@ -7,6 +7,7 @@ import pyqtgraph as pg
 from numpy.typing import NDArray
 from PySide6.QtGui import QPainterPath
 
+from kuffin.app.guarded import guarded
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
@@ -33,6 +34,7 @@ def tick() -> QPainterPath:
     return path
 
 
+@guarded
 class Bands(pg.GraphicsObject):
     """Many shaded stretches in one item, from the plot's foot to its top."""
 

@@ -8,6 +8,7 @@ from itertools import pairwise
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.walked import Walked
@@ -16,6 +17,7 @@ from kuffin.verdicts.flips import SchoolRow
 _TOP, _LEFT = 62.0, 110.0
 
 
+@guarded
 class Rankings(Walked):
     """A column for each school, the coolest candidate on top; `chosen` gives a school's key."""
 

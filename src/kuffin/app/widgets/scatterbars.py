@@ -8,6 +8,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 from kuffin.app.widgets.painted import Painted
@@ -15,6 +16,7 @@ from kuffin.app.widgets.painted import Painted
 _ROW, _LEFT, _RIGHT, _FOOT = 36.0, 258.0, 190.0, 26.0
 
 
+@guarded
 class ScatterBars(Painted):
     """Rows of (label, standard deviation, what is said beside it)."""
 

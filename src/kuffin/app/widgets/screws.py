@@ -7,11 +7,13 @@ import itertools
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.fit import tightening
 
 
+@guarded
 class ScrewPicture(Painted):
     """The drawing: numbers say which screw comes when; thin lines lead from one to the next."""
 

@@ -10,6 +10,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QSizePolicy
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.intervalplot import nice_step
@@ -39,6 +40,7 @@ class Guide:
     vertical: bool = False
 
 
+@guarded
 class Sketch(Painted):
     """The plot."""
 

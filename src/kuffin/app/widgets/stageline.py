@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QFont, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.protocol import Step
@@ -38,6 +39,7 @@ def phases(steps: Sequence[Step]) -> list[Phase]:
     return out
 
 
+@guarded
 class StageLine(Painted):
     """Draws the phases over a line that fills."""
 

@@ -5,12 +5,14 @@ from __future__ import annotations
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QFont, QPainter, QPen
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.heatpath import Level, Step, bottleneck
 from kuffin.verdicts.words import number
 
 
+@guarded
 class Staircase(Painted):
     """Draws levels from air upwards, with the rise and resistance of each step.
 

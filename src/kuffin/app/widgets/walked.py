@@ -6,10 +6,12 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import QSizePolicy
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 
 
+@guarded
 class Walked(Painted):
     """The picture; who paints it says how many items there are, where the keys lead, and what opening one does."""
 

@@ -8,6 +8,7 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QGuiApplication, QKeyEvent
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QTextBrowser, QToolButton, QVBoxLayout
 
+from kuffin.app.guarded import guarded
 from kuffin.app.widgets.bits import Text
 from kuffin.verdicts.working import Link, Working
 
@@ -16,6 +17,7 @@ def _lines(said: str) -> str:
     return html.escape(said).replace("\n", "<br>")
 
 
+@guarded
 class WorkingPanel(QFrame):
     """Shows a `Working`; Esc closes it, its links lead on."""
 

@@ -9,6 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
@@ -19,6 +20,7 @@ from kuffin.verdicts.words import number
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 30.0, 24.0, 40.0
 
 
+@guarded
 class WorthPlot(Painted):
     """Money to the right, kelvins up."""
 

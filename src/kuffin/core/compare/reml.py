@@ -146,12 +146,12 @@ def _variances(y: Array, x: Array, made: list[Array]) -> tuple[Array, bool]:
 
     m = len(made) - 1
     best = None
-    for start in (0.7, 3.0, 0.1):
+    for start in (0.7, 3.0, 0.1) if m else ():
         found = minimize(deviance, np.full(m, start), method="L-BFGS-B", bounds=[(0.0, 1e4)] * m)
         if best is None or found.fun < best.fun - 1e-9:
             best = found
-    assert best is not None
-    relative = np.where(np.asarray(best.x) ** 2 < 1e-8, 0.0, best.x)
+    # without random effects it is plain least squares
+    relative = np.zeros(0) if best is None else np.where(np.asarray(best.x) ** 2 < 1e-8, 0.0, best.x)
     for i in range(m):  # nought is as good: then it is nought
         without = relative.copy()
         without[i] = 0.0

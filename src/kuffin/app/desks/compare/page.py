@@ -6,11 +6,13 @@ from PySide6.QtCore import Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 
 
+@guarded
 class ComparePage(QWidget):
     """A column that is renewed when the verdict changes, while it is seen; else when it is seen next.
 

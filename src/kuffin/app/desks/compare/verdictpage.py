@@ -18,6 +18,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.desks.compare import model
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
@@ -30,6 +31,7 @@ from kuffin.verdicts.working import candidate_working, mount_working, pair_worki
 MOST_PAIRS = 60  # listed on the page; forty candidates make 780
 
 
+@guarded
 class VerdictPage(QWidget):
     """The page. It edits only the study's school, margin and blocks."""
 

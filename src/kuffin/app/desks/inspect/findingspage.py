@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.desks.inspect.answers import AnswerBox
+from kuffin.app.guarded import guarded
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
@@ -55,6 +56,7 @@ _HEADS = {
 }
 
 
+@guarded
 class FindingsPage(QWidget):
     """The list at the left, the chosen finding at the right: what was seen, why, and what to do."""
 

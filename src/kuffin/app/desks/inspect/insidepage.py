@@ -6,6 +6,7 @@ from PySide6.QtCore import Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
+from kuffin.app.guarded import guarded
 from kuffin.app.jobs import Task
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
@@ -14,6 +15,7 @@ from kuffin.notebook.shelf import bench_of
 from kuffin.verdicts.inside import Inside, inside
 
 
+@guarded
 class InsidePage(QWidget):
     """A page that shows the chosen mount's run from the inside."""
 

@@ -24,6 +24,7 @@ from kuffin.app.desks.inspect.answers import AnswerBox
 from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
+from kuffin.app.guarded import guarded
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
@@ -47,6 +48,7 @@ if TYPE_CHECKING:
 _HINT = "Point at the traces to read every channel there. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
 
 
+@guarded
 class RunPage(QWidget):
     """The traces at the left, what they say at the right. Everything that changes them is an edit that can be undone."""
 

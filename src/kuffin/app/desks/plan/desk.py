@@ -10,6 +10,7 @@ from kuffin.app.desks.plan.order import OrderPage
 from kuffin.app.desks.plan.protocol import ProtocolPage
 from kuffin.app.desks.plan.question import QuestionPage
 from kuffin.app.desks.plan.when import WhenPage
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.shelfstate import ShelfState
@@ -17,6 +18,7 @@ from kuffin.app.state import State
 from kuffin.app.widgets.paged import PagedDesk
 
 
+@guarded
 class PlanDesk(PagedDesk):
     """Six pages, in the order in which one thinks of them."""
 

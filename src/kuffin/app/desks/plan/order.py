@@ -7,6 +7,7 @@ from PySide6.QtGui import QColor, QDropEvent, QIcon, QKeyEvent, QPainter, QPixma
 from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
 
 from kuffin.app.desks.plan.page import Page
+from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.shelfstate import ShelfState
@@ -22,6 +23,7 @@ from kuffin.verdicts.configurations import built_in, configuration
 from kuffin.verdicts.planning import is_done, order_of, slots_of
 
 
+@guarded
 class OrderList(QListWidget):
     """The mounts in order; dragging one, or Alt+Up and Alt+Down, moves it."""
 

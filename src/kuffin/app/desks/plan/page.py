@@ -8,6 +8,7 @@ from typing import Any
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
+from kuffin.app.guarded import guarded
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
@@ -16,6 +17,7 @@ from kuffin.notebook import edits
 from kuffin.notebook.planning import set_plan
 
 
+@guarded
 class Page(QWidget):
     """A page of a desk: it shows the study as it is, and makes edits through the notebook.
 

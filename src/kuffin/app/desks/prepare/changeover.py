@@ -11,6 +11,7 @@ from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeyEvent
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.guarded import guarded
 from kuffin.app.photojobs import add_photos
 from kuffin.app.settings import documents
 from kuffin.app.state import State
@@ -28,6 +29,7 @@ if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
 
 
+@guarded
 class _Box(QCheckBox):
     """Enter ticks and goes on to the next; Space ticks."""
 
@@ -42,6 +44,7 @@ class _Box(QCheckBox):
             super().keyPressEvent(event)
 
 
+@guarded
 class TaskRow(QWidget):
     """One thing to do."""
 
@@ -152,6 +155,7 @@ class TaskRow(QWidget):
         self.note.setFocus()
 
 
+@guarded
 class ChangeOverPage(PreparePage):
     """The page."""
 

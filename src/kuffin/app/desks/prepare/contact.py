@@ -13,6 +13,7 @@ from PySide6.QtGui import QDragEnterEvent, QDropEvent, QImage, QPixmap
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.guarded import guarded
 from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.photojobs import Added, add_photos, load_photos, to_qt
@@ -34,6 +35,7 @@ if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
 
 
+@guarded
 class Side(QWidget):
     """One of the two photos: dropped, marked, read."""
 

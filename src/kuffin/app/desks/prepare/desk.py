@@ -13,6 +13,7 @@ from kuffin.app.desks.prepare.fill import FillPage
 from kuffin.app.desks.prepare.fitting import FitPage
 from kuffin.app.desks.prepare.leak import LeakPage
 from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.shelfstate import ShelfState
@@ -28,6 +29,7 @@ from kuffin.verdicts.planning import is_done, next_mount, order_of
 from kuffin.verdicts.preparing import change_to
 
 
+@guarded
 class PrepareDesk(PagedDesk):
     """Six pages about one mount: the one that comes next, or another that is chosen."""
 

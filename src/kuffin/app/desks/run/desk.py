@@ -12,6 +12,7 @@ from kuffin.app.desks.run.choosing import Choosing
 from kuffin.app.desks.run.live import LivePage
 from kuffin.app.desks.run.practice import PracticePage
 from kuffin.app.desks.run.ready import ReadyPage
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.photojobs import add_photos
 from kuffin.app.running import Running
@@ -29,6 +30,7 @@ from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.against import against_siblings
 
 
+@guarded
 class RunDesk(QWidget):
     """The desk."""
 

@@ -21,6 +21,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.desks.shelf.partform import PartForm
+from kuffin.app.guarded import guarded
 from kuffin.app.settings import documents
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
@@ -33,6 +34,7 @@ from kuffin.notebook import partsfile, shelf
 from kuffin.notebook.entities import Part
 
 
+@guarded
 class ShelfPage(QWidget):
     """The page. Drop a list of parts (CSV, JSON) or a photo of the chosen part on it."""
 

@@ -16,6 +16,7 @@ from PySide6.QtWidgets import QInputDialog, QMenu, QVBoxLayout, QWidget
 
 from kuffin.app.desks.shelf.calibrating import Calibrating
 from kuffin.app.desks.shelf.loads import Loads
+from kuffin.app.guarded import guarded
 from kuffin.app.jobs import Jobs, Task
 from kuffin.app.livereading import LiveReading
 from kuffin.app.widgets.bits import text
@@ -49,6 +50,7 @@ _WHERE = {
 }
 
 
+@guarded
 class ThisComputer(QWidget):
     """The section on the Bench page."""
 
