@@ -187,7 +187,8 @@ def read_clock(
         )
         return parse_time_of_day(cells, minutes), False
     values = np.asarray(columns[0], dtype=float)
-    seconds = values * choice.scale
+    with np.errstate(over="ignore"):  # endless times are none
+        seconds = values * choice.scale
     if choice.kind == "unix":
         return ParsedClock(seconds, seconds.copy(), True), True
     if choice.kind == "spreadsheet":

@@ -6,14 +6,12 @@ import hashlib
 import json
 from contextlib import suppress
 from dataclasses import asdict
-from typing import Any
 
-from sqlalchemy import select
+from sqlalchemy import String, select, type_coerce
 from sqlalchemy.dialects.sqlite import insert
 
 from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.core.findings import DOUBT, Finding, Limits
-from kuffin.core.plain import PlainError
 from kuffin.core.protocol import to_plain
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
@@ -54,9 +52,9 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
     limits = ways.of(study, run.mount.candidate)
     key = made_from(study, run, ways, limits)
     with notebook.session() as session:
-        kept = session.scalars(select(Reading).where(Reading.run_id == run.id, Reading.made_from == key)).first()
-        # one that cannot be read is worked out again
-        if kept is not None and (known := _readable(kept.values)) is not None:
+        asked = select(type_coerce(Reading.values, String)).where(Reading.run_id == run.id, Reading.made_from == key)
+        kept = session.scalars(asked).first()
+        if kept is not None and (known := _readable(kept)) is not None:
             return known
     stages = stages_of(run) if ways.condition is not None else []
     try:
@@ -72,10 +70,11 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
     return found
 
 
-def _readable(values: dict[str, Any]) -> RunResult | None:
+def _readable(kept: str) -> RunResult | None:
+    """A kept result; None where it cannot be read, so that it is worked out again."""
     try:
-        return from_json(values)
-    except PlainError:
+        return from_json(json.loads(kept))
+    except (ValueError, TypeError, RecursionError):  # a PlainError is a ValueError
         return None
 
 
