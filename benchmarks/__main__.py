@@ -15,6 +15,7 @@ from benchmarks import (
     forecasting,
     hard_runs,
     inspecting,
+    kills,
     leaving_out,
     panning,
     planning,
@@ -23,6 +24,7 @@ from benchmarks import (
     scaling,
     settling,
     starting,
+    strangers,
     verdicts,
     windows,
 )
@@ -43,6 +45,8 @@ ALL = {
     "hard_runs": hard_runs.report,
     "windows": windows.report,
     "comparing": comparing.report,
+    "kills": kills.report,
+    "strangers": strangers.report,
     "settling": lambda: settling.report(settling.run(120)),
 }
 

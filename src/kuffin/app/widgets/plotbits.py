@@ -105,3 +105,12 @@ def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
     at = times[np.minimum(np.arange(low.size) * factor, times.size - 1)]
     later = times[np.minimum(np.arange(low.size) * factor + factor // 2, times.size - 1)]
     return np.column_stack((at, later)).ravel(), np.column_stack((low, high)).ravel()
+
+
+def add_usual_range(values: Array, lows: list[float], highs: list[float]) -> None:
+    """Where nearly all of some values lie: added to the lows and highs of a row; nothing where there are none."""
+    finite = values[np.isfinite(values)]
+    if finite.size:
+        low, high = np.percentile(finite[:: max(1, finite.size // 20_000)], [0.2, 99.8])
+        lows.append(float(low))
+        highs.append(float(high))

@@ -11,8 +11,8 @@ from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.plotbits import Bands, LongLine, smoothed, tick
-from kuffin.app.widgets.traceview import USUAL_ROWS, Line, Row, TraceView
+from kuffin.app.widgets.plotbits import Bands, LongLine, add_usual_range, smoothed, tick
+from kuffin.app.widgets.traceview import USUAL_ROWS, Row, TraceView
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
@@ -216,12 +216,12 @@ class TracePlot(QWidget):
             for line in other[row.key].lines[:4]:
                 pen = pg.mkPen(t.accent, width=1)
                 self._long.append(LongLine(plot, (line.times + shift) / 60, line.values, pen))
-                self._range(line, lows, highs)
+                add_usual_range(line.values, lows, highs)
         for i, line in enumerate(row.lines):
             # one-pixel solid lines without smoothing: dashes and wide pens make long traces crawl
             pen = pg.mkPen(shades[i % 2], width=1)
             self._long.append(LongLine(plot, line.times / 60, line.values, pen))
-            self._range(line, lows, highs)
+            add_usual_range(line.values, lows, highs)
         if not lows:
             return
         low, high = min(lows), max(highs)
@@ -246,14 +246,6 @@ class TracePlot(QWidget):
         label.setParentItem(plot.getViewBox())
         label.anchor((0, 0), (0, 0), offset=(6, -3))
         label.setZValue(5)
-
-    @staticmethod
-    def _range(line: Line, lows: list[float], highs: list[float]) -> None:
-        finite = line.values[np.isfinite(line.values)]
-        if finite.size:
-            low, high = np.percentile(finite[:: max(1, finite.size // 20_000)], [0.2, 99.8])
-            lows.append(float(low))
-            highs.append(float(high))
 
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme

@@ -14,7 +14,7 @@ from kuffin.app.desks.run.practice import PracticePage
 from kuffin.app.desks.run.ready import ReadyPage
 from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.photojobs import add_photos
+from kuffin.app.photojobs import Added, add_photos
 from kuffin.app.running import Running
 from kuffin.app.settings import Settings
 from kuffin.app.shelfstate import ShelfState
@@ -312,23 +312,20 @@ class RunDesk(QWidget):
             self._keep_value(self._asked[0], written)
 
     def _keep_reading(self, live: LiveRun, written: str) -> None:
-        try:
-            live.bench.type_reading(self._reading, float(written.replace(",", ".")))
-        except ValueError:
+        value = words.as_number(written)
+        if value is None:
             self.said.emit(f"“{written}” is no number; nothing was kept")
             return
+        live.bench.type_reading(self._reading, value)
         live.mark(f"{self._reading} typed: {written}", kind="mark")
 
     def _keep_value(self, asked: str, written: str) -> None:
         name, unit = words.asked_for(asked)
-        try:
-            value = float(written.replace(",", "."))
-        except ValueError:
-            if written:
-                self.said.emit(f"“{written}” is no number; {name} is asked for again")
-                self._ask_on()
-                return
-            value = None  # type: ignore[assignment]
+        value = words.as_number(written)
+        if value is None and written:
+            self.said.emit(f"“{written}” is no number; {name} is asked for again")
+            self._ask_on()
+            return
         self._asked.pop(0)
         self._forget_asked()
         self._ask_on()
@@ -390,12 +387,12 @@ class RunDesk(QWidget):
         if self.running.mount_id is None:
             self.said.emit("this mount is only made when its run ends; drop the photo on Prepare then")
             return
-        add_photos(
-            self.state,
-            local_files(event),
-            lambda added: [live.mark(f"photo {path.rsplit('/', 1)[-1]}", kind="photo") for path, _ in added],  # type: ignore[func-returns-value]
-            mount_id=self.running.mount_id,
-        )
+
+        def mark(added: Added) -> None:
+            for path, _ in added:
+                live.mark(f"photo {path.rsplit('/', 1)[-1]}", kind="photo")
+
+        add_photos(self.state, local_files(event), mark, mount_id=self.running.mount_id)
 
     def set_theme(self, theme: Theme) -> None:
         self.ready.set_theme(theme)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -119,6 +120,15 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
     if now.over and not any(a.stop for a in now.alarms):
         out.append(("person", f"the run is over: {now.over}", "over"))
     return out
+
+
+def as_number(written: str) -> float | None:
+    """What a person typed as a number, with a point or a comma; None where it is none."""
+    try:
+        found = float(written.replace(",", "."))
+    except ValueError:
+        return None
+    return found if math.isfinite(found) else None
 
 
 def asked_for(asked: str) -> tuple[str, str]:
