@@ -297,6 +297,18 @@ def test_a_full_disk_leaves_an_old_export_as_it_was(tmp_path: Path) -> None:
         write_whole(tmp_path, "x")
 
 
+def test_a_recording_on_a_full_disk_says_so_in_its_own_words(open_one: tuple[Notebook, int]) -> None:
+    book, study = open_one
+    writer = RunWriter(book, study, "Plover", [("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00")
+    writer.begin()
+    writer.add(np.array([[0.0, 30.0]]))
+    with book.session() as session:
+        pages = session.connection().exec_driver_sql("PRAGMA page_count").scalar()
+        session.connection().exec_driver_sql(f"PRAGMA max_page_count = {pages}")
+    with pytest.raises(NotebookError, match=r"^the disk that bench\.kuffin is on is full$"):
+        writer.add(np.zeros((5000, 2)))
+
+
 def test_a_run_is_closed_once_there_is_room(open_one: tuple[Notebook, int]) -> None:
     book, study = open_one
     writer = RunWriter(book, study, "Plover", [("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00")

@@ -37,5 +37,9 @@ class NotebookError(KuffinError):
     """A notebook that cannot be opened or changed."""
 
 
+class NoRoomError(NotebookError):
+    """A notebook that cannot be written for want of room on its disk."""
+
+
 class BenchError(KuffinError):
     """A part, a plan or a sum of the bench that makes no sense as it was given."""

@@ -254,9 +254,8 @@ def _day(g: dict[str, str | None], order: str, known: dict[tuple[str | None, ...
     if g.get("y1"):
         parts = (g["y1"], g["m1"], g["d1"])
     elif g.get("y2"):
-        parts = {"dm": (g["y2"], g["b"], g["a"]), "md": (g["y2"], g["a"], g["b"]), "ymd": (g["a"], g["b"], g["y2"])}[
-            order
-        ]
+        first, second, third = g["a"], g["b"], g["y2"]
+        parts = {"md": (third, first, second), "dm": (third, second, first), "ymd": (first, second, third)}[order]
     elif g.get("y5"):
         parts = (g["y5"], g["m5"], g["d5"])
     else:

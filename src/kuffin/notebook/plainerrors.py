@@ -8,7 +8,7 @@ from pathlib import Path
 
 from sqlalchemy.exc import DBAPIError
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.errors import NoRoomError, NotebookError
 
 
 @contextmanager
@@ -19,7 +19,7 @@ def plain_errors(path: Path) -> Iterator[None]:
     except DBAPIError as error:
         text = str(error.orig)
         if "full" in text:
-            raise NotebookError(
+            raise NoRoomError(
                 f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again"
             ) from None
         if "locked" in text:

@@ -10,7 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 from sqlalchemy import delete, func, select
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.errors import NoRoomError, NotebookError
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook.edits import NewRun, add_logs
 from kuffin.notebook.entities import Chunk, Mark, Run
@@ -86,7 +86,10 @@ class RunWriter:
             Where the disk is full or the notebook cannot be written; nothing of the block is kept then.
         """
         with self._lock:
-            self._add(block)
+            try:
+                self._add(block)
+            except NoRoomError:
+                raise NoRoomError(f"the disk that {self._notebook.path.name} is on is full") from None
 
     def _add(self, block: Array) -> None:
         if self.run_id is None:
@@ -139,10 +142,13 @@ class RunWriter:
         """
         with self._lock:
             if self.run_id is not None:
-                if self._waiting:
-                    add_marks(self._notebook, self.run_id, self._waiting)
-                    self._waiting = []
-                close_run(self._notebook, self.run_id, tell)
+                try:
+                    if self._waiting:
+                        add_marks(self._notebook, self.run_id, self._waiting)
+                        self._waiting = []
+                    close_run(self._notebook, self.run_id, tell)
+                except NoRoomError:
+                    raise NoRoomError(f"the disk that {self._notebook.path.name} is on is full") from None
             self.let_go()
 
     def let_go(self) -> None:

@@ -54,8 +54,7 @@ def sentences(now: Now) -> list[str]:
         return []
     if stage.phase == WAITING:
         if now.load_trouble:
-            said = now.load_trouble
-            return [said[:1].upper() + said[1:] + ".", "The step waits and begins anew when the load runs."]
+            return ["The step waits, and begins anew when the load runs."]  # the band says why
         if stage.step.load:
             power = f" at {stage.step.power_w:g} W" if stage.step.power_w else ""
             return [f"Start the load “{stage.step.load}”{power}, then press."]
