@@ -195,6 +195,40 @@ def test_by_no_name_is_a_notebook_opened_twice(open_one: tuple[Notebook, int]) -
             book.save_copy(name)
 
 
+def test_the_demo_is_not_written_over_one_that_is_open(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    from kuffin.app import notebooks
+    from kuffin.demo.shipped import unpack_demo
+
+    monkeypatch.setattr(notebooks, "demo_cache", lambda: tmp_path)
+    first = notebooks._not_open("demo")
+    unpack_demo(first)
+    program = (
+        "import sys; from kuffin.notebook.store import Notebook\n"
+        "book = Notebook.open(sys.argv[1]); print('open', flush=True); sys.stdin.read()"
+    )
+    other = subprocess.Popen(
+        [sys.executable, "-c", program, str(first)], stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
+    )
+    try:
+        assert other.stdout is not None and other.stdout.readline() == "open\n"
+        before = first.stat().st_ino
+        assert notebooks._not_open("demo").name == "demo-2.kuffin"
+        with pytest.raises(NotebookError, match="open in a Kuffin window"):
+            unpack_demo(first)
+        assert first.stat().st_ino == before
+    finally:
+        other.communicate("")
+    assert notebooks._not_open("demo") == first
+
+
+def test_a_statement_without_an_end_is_ended(open_one: tuple[Notebook, int], monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr("kuffin.notebook.database._LONGEST_S", 0.2)
+    endless = "WITH RECURSIVE c(x) AS (SELECT 1 UNION ALL SELECT x + 1 FROM c) SELECT count(*) FROM c"
+    with pytest.raises(NotebookError, match="far too long"), open_one[0].session() as session:
+        session.connection().exec_driver_sql(endless)
+    assert open_one[0].studies()
+
+
 def test_what_lies_under_the_old_locks_name_is_left_alone(tmp_path: Path) -> None:
     mine = tmp_path / "letters.txt"
     mine.write_text("dear")

@@ -2,20 +2,22 @@
 
 from __future__ import annotations
 
+import math
 import sqlite3
 import time
 from pathlib import Path
 
-from sqlalchemy import QueuePool, create_engine
+from sqlalchemy import QueuePool, create_engine, event
 from sqlalchemy.engine import Engine
 
 from kuffin.core.errors import NotebookError
 from kuffin.core.wholefile import written_whole
 from kuffin.notebook.door import beside
 from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Base
-from kuffin.notebook.heldfile import connect, identity
+from kuffin.notebook.heldfile import TimedConnection, connect, identity
 
 _PATIENCE_S = 3.0
+_LONGEST_S = 60.0  # of one statement
 
 
 class Database:
@@ -36,6 +38,7 @@ class Database:
         self.raw = self._connect()
         self.raw.execute("SELECT count(*) FROM sqlite_master").fetchone()  # so that it has all its files open
         self.engine: Engine = create_engine("sqlite://", creator=self._connect, poolclass=QueuePool)
+        event.listen(self.engine, "before_cursor_execute", _limit_time)
 
     def _connect(self) -> sqlite3.Connection:
         connection = connect(self.path, "ro" if self.read_only else "rw", self._immutable)
@@ -90,6 +93,12 @@ class Database:
         """Close all of them."""
         self.engine.dispose()
         self.raw.close()
+
+
+def _limit_time(_c: object, cursor: sqlite3.Cursor, statement: str, *_: object) -> None:
+    connection = cursor.connection
+    if isinstance(connection, TimedConnection):
+        connection.limit_time(math.inf if statement.startswith("VACUUM") else _LONGEST_S)
 
 
 def copy_database(source: sqlite3.Connection, target: Path) -> None:

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import sqlite3
-import time
 from contextlib import suppress
 from pathlib import Path
 
@@ -48,7 +47,7 @@ def read_format(path: Path) -> int:
         raise NotebookError(f"{path.name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it")
     try:
         connection = connect(path, "ro", immutable=not beside(path, "-wal").exists())
-        limit_time(connection, _PATIENCE_S)
+        connection.limit_time(_PATIENCE_S)
         try:
             version, sound = _look_inside(connection, path)
             if sound == "ok" and (odd := odd_structure(connection, version)):
@@ -68,12 +67,6 @@ def read_format(path: Path) -> int:
             "Nothing was changed in it"
         )
     return version
-
-
-def limit_time(connection: sqlite3.Connection, seconds: float) -> None:
-    """End any statement of this connection that goes on past a time from now."""
-    until = time.monotonic() + seconds
-    connection.set_progress_handler(lambda: int(time.monotonic() > until), 100_000)
 
 
 def _look_inside(connection: sqlite3.Connection, path: Path) -> tuple[int, str]:

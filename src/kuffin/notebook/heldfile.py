@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 import fcntl
+import math
 import os
 import sqlite3
 import stat
 import threading
+import time
 from pathlib import Path
 
 from kuffin.core.errors import NotebookError
@@ -19,7 +21,21 @@ _held: set[Identity] = set()
 _guard = threading.Lock()
 
 
-def connect(path: Path, mode: str = "rw", immutable: bool = False) -> sqlite3.Connection:
+class TimedConnection(sqlite3.Connection):
+    """A connection whose statements end when they go on for too long: nothing that a file holds keeps Kuffin busy for ever."""
+
+    until = math.inf
+
+    def limit_time(self, seconds: float) -> None:
+        """End whatever runs past a time from now."""
+        self.until = time.monotonic() + seconds
+
+    def watch_time(self) -> None:
+        """Look at the clock now and then while a statement runs."""
+        self.set_progress_handler(lambda: int(time.monotonic() > self.until), 100_000)
+
+
+def connect(path: Path, mode: str = "rw", immutable: bool = False) -> TimedConnection:
     """Open a database file; whatever signs are in its name (`#`, `?`, `%`), they are its name.
 
     Parameters
@@ -30,7 +46,11 @@ def connect(path: Path, mode: str = "rw", immutable: bool = False) -> sqlite3.Co
         Nobody changes the file: for read-only media.
     """
     options = f"?mode={mode}" + ("&immutable=1" if immutable else "")
-    return sqlite3.connect(path.absolute().as_uri() + options, uri=True, check_same_thread=False, timeout=10)
+    made = sqlite3.connect(
+        path.absolute().as_uri() + options, uri=True, check_same_thread=False, timeout=10, factory=TimedConnection
+    )
+    made.watch_time()
+    return made
 
 
 def identity(path: Path) -> Identity | None:

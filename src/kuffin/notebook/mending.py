@@ -18,7 +18,7 @@ from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.core.wholefile import written_whole
 from kuffin.notebook.cellrules import look_at, sound_changes
 from kuffin.notebook.entities import Base
-from kuffin.notebook.heldfile import connect
+from kuffin.notebook.heldfile import TimedConnection, connect
 from kuffin.notebook.migrations import keep_as_it_was, settle_file
 
 _MOST_SAID = 12
@@ -148,7 +148,7 @@ def _history(db: sqlite3.Connection, damage: Damage) -> None:
         del row_id
 
 
-def reading(path: Path, immutable: bool = False) -> sqlite3.Connection:
+def reading(path: Path, immutable: bool = False) -> TimedConnection:
     """A connection to look a notebook over."""
     db = connect(path, "ro", immutable)
     db.text_factory = lambda raw: raw.decode("utf-8", "surrogateescape")

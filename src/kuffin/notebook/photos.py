@@ -7,7 +7,7 @@ import stat
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from sqlalchemy import select
+from sqlalchemy import func, select
 
 from kuffin.core.errors import NotebookError
 from kuffin.notebook.entities import Attachment, Blob, now_text
@@ -104,6 +104,9 @@ def photos(notebook: Notebook, *, mount_id: int | None = None, part_id: int | No
 def photo_data(notebook: Notebook, attachment_id: int) -> bytes:
     """The bytes of a photo."""
     with notebook.session() as session:
+        size = session.scalar(select(func.length(Blob.data)).where(Blob.attachment_id == attachment_id))
+        if size is not None and size > LARGEST_PHOTO:
+            raise NotebookError("this photo is too large to be opened")
         data = session.scalar(select(Blob.data).where(Blob.attachment_id == attachment_id))
         if data is None:
             raise NotebookError("this photo is no longer in the notebook")

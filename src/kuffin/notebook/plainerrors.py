@@ -22,6 +22,8 @@ def plain_errors(path: Path) -> Iterator[None]:
             raise NoRoomError(
                 f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again"
             ) from None
+        if "interrupted" in text:
+            raise NotebookError(f"{path.name}: this took far too long and was ended; the file may be damaged") from None
         if "locked" in text:
             raise NotebookError(f"{path.name} is in use by another program; try again in a moment") from None
         if "readonly" in text or "read-only" in text:

@@ -17,7 +17,7 @@ from sqlalchemy.orm.attributes import set_committed_value
 from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.notebook import journal
 from kuffin.notebook.database import Database, copy_database
-from kuffin.notebook.door import beside, clear_beside, limit_time, read_format
+from kuffin.notebook.door import beside, clear_beside, read_format
 from kuffin.notebook.entities import SCHEMA_VERSION, Candidate, Edit, Mount, Part, Run, Study
 from kuffin.notebook.heldfile import HeldFile, is_open
 from kuffin.notebook.mending import Damage, look_over, mend, reading, words
@@ -149,7 +149,7 @@ class Notebook:
     def _look_over(path: Path) -> Damage:
         try:
             db = reading(path, immutable=not beside(path, "-wal").exists())
-            limit_time(db, 60.0)
+            db.limit_time(60.0)
             try:
                 return look_over(db)
             finally:
