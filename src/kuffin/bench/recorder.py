@@ -207,8 +207,8 @@ class Recorder:
             due += self._every
             if due < now - _CATCH_UP_S:  # suspended, or held up for long: no rows are made up for the gap
                 due = now
-            # the row after this one would make the oldest wait for too long
-            if now + self._every - oldest >= self.KEEP_S and (not self._blocks or now - kept >= self.KEEP_S):
+            # the row after this one, a little late as they are, would make the oldest wait for too long
+            if now + 1.25 * self._every - oldest >= self.KEEP_S and (not self._blocks or now - kept >= self.KEEP_S):
                 kept = now
                 self.hand_on()
 
