@@ -294,7 +294,7 @@ def test_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(shor
     there = Notebook.open(short)
     before = judge(there, there.study(1)).mounts
     there.close()
-    for kill in range(5):
+    for kill in range(4):
         process = subprocess.Popen(
             command, stdout=subprocess.PIPE, env={**os.environ, "OMP_NUM_THREADS": "1"}, text=True
         )
