@@ -4,12 +4,14 @@ from __future__ import annotations
 
 import threading
 from contextlib import closing
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
 import pytest
 
-from kuffin.app.desks.run.words import asked_for, to_go
+from kuffin.app.desks.run.words import asked_for, band, to_go
+from kuffin.core.limits import Alarm, Limits, Watch
 from kuffin.core.protocol import Step
 from kuffin.notebook import edits
 from kuffin.notebook.recording import NewMark, RunWriter
@@ -48,6 +50,16 @@ def test_the_load_is_over_with_the_run(loaded: bool | None, says: str) -> None:
 def test_a_number_that_is_asked_for_has_its_unit() -> None:
     assert asked_for("score [points]") == ("score", "points")
     assert asked_for("score") == ("score", "")
+
+
+def test_what_is_not_watched_has_a_sign_of_its_own() -> None:
+    watch = Watch(Limits(90.0, flow_l_h=60.0))
+    for t in (0.0, 60.0):
+        alarms = watch.look(t, [("Die", "die", 60.0), ("Flow", "flow", 120.0 if t == 0 else float("nan"))], True)
+    told = replace(now(60.0, Forecast()), alarms=tuple(alarms))
+    assert band(told, False) == ("blind", "The flow (Flow) has said nothing for 60 s: its limit is not watched.")
+    hot = Alarm("die", False, "the die is at 89 °C, close to its limit of 90 °C")
+    assert band(replace(told, alarms=(hot,)), False)[0] == "look"
 
 
 def test_rows_and_marks_come_from_two_threads(tmp_path: Path) -> None:

@@ -115,6 +115,7 @@ class Alarm:
 
 
 _NEAR_K = 3.0
+SILENT = "silent"  # begins the key of an alarm about a channel that says nothing
 _SILENT_S = 15.0
 _HELD_S = 2.5  # one wild reading is no alarm
 
@@ -236,10 +237,10 @@ class Watch:
             label = _VERDICT_RESTS_ON.get(role) or (limits[0] if limits else "")
             if limits:
                 said = f"the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched"
-                watched.append(Alarm(f"silent {name}", False, said))
+                watched.append(Alarm(f"{SILENT} {name}", False, said))
             elif label:
                 said = f"the {label} ({name}) has said nothing for {since:.0f} s: what rests on it cannot be told"
-                others.append(Alarm(f"silent {name}", False, said))
+                others.append(Alarm(f"{SILENT} {name}", False, said))
         return watched + others
 
     def _highest(

@@ -14,7 +14,9 @@ from kuffin.app.widgets.painted import Painted
 
 @guarded
 class AlarmBand(Painted):
-    """Shows one sentence: ``stop`` with an eight-sided sign on a filled band, ``look`` with a three-sided one in a frame."""
+    """Shows one sentence: ``stop`` with an eight-sided sign on a filled band, ``look`` with a three-sided one in a frame, ``blind``
+    (something is not watched) with an empty round one, struck through.
+    """
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
@@ -53,20 +55,25 @@ class AlarmBand(Painted):
         ink = t.color("ground") if stop else t.color("warn")
         centre, n, r = QPointF(32, self.height() / 2), 8 if stop else 3, 18.0
         turn = math.pi / 8 if stop else -math.pi / 2
-        corners = [
-            QPointF(
-                centre.x() + r * math.cos(turn + 2 * math.pi * i / n),
-                centre.y() + (0 if stop else 4) + r * math.sin(turn + 2 * math.pi * i / n),
-            )
-            for i in range(n)
-        ]
         painter.setPen(QPen(ink, 3.0))
         painter.setBrush(Qt.BrushStyle.NoBrush)
-        painter.drawPolygon(QPolygonF(corners))
         font = QFont(self.font())
         font.setBold(True)
         painter.setFont(font)
-        painter.drawText(QRectF(centre.x() - 10, centre.y() - 9, 20, 22), Qt.AlignmentFlag.AlignCenter, "!")
+        if self._kind == "blind":
+            painter.drawEllipse(centre, r, r)
+            slant = QPointF(r, -r) * math.sqrt(0.5)
+            painter.drawLine(centre - slant, centre + slant)
+        else:
+            corners = [
+                QPointF(
+                    centre.x() + r * math.cos(turn + 2 * math.pi * i / n),
+                    centre.y() + (0 if stop else 4) + r * math.sin(turn + 2 * math.pi * i / n),
+                )
+                for i in range(n)
+            ]
+            painter.drawPolygon(QPolygonF(corners))
+            painter.drawText(QRectF(centre.x() - 10, centre.y() - 9, 20, 22), Qt.AlignmentFlag.AlignCenter, "!")
         size = self.font().pointSizeF() * 1.45
         place = box.adjusted(62, 2, -10, -2)
         flags = Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft | Qt.TextFlag.TextWordWrap

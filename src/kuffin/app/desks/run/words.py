@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.app.widgets.stageline import Phase
+from kuffin.core.limits import SILENT
 from kuffin.recording.live import Now
 from kuffin.verdicts.leading import MEASURING, SETTLING, WAITING
 
@@ -137,7 +138,7 @@ def asked_for(asked: str) -> tuple[str, str]:
 
 
 def band(now: Now, carried_on: bool) -> tuple[str, str]:
-    """What cannot be overlooked: (stop or look, sentence), blank for nothing."""
+    """What cannot be overlooked: (stop, look or blind, sentence), blank for nothing."""
     stopping = [a for a in now.alarms if a.stop]
     if stopping:
         return "stop", now.over.replace(
@@ -146,7 +147,7 @@ def band(now: Now, carried_on: bool) -> tuple[str, str]:
     if now.check is not None and now.check.worse and not carried_on and not now.over:
         return "look", _said(now.check.sentence)
     if now.alarms:
-        return "look", _said(now.alarms[0].sentence)
+        return "blind" if now.alarms[0].key.startswith(SILENT) else "look", _said(now.alarms[0].sentence)
     if now.load_trouble:
         return "look", _said(now.load_trouble)
     if now.troubles:
