@@ -13,7 +13,7 @@ os.environ.setdefault("OMP_NUM_THREADS", "1")
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
 from kuffin import commands
-from kuffin.core.errors import KuffinError
+from kuffin.core.errors import KuffinError, OpenReading
 
 
 class _Parser(argparse.ArgumentParser):
@@ -114,6 +114,9 @@ def main(argv: list[str] | None = None) -> int:
             return commands.open_window(argv[0] if argv else None)
         args = build_parser().parse_args(argv)
         return args.run(args) or 0
+    except OpenReading as error:
+        print(f"{error}: --{error.asks.replace('_', '-')}", file=sys.stderr)
+        return 2
     except KuffinError as error:
         print(" ".join(str(error).split()), file=sys.stderr)
         return 2

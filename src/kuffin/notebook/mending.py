@@ -15,11 +15,10 @@ from typing import Any
 from sqlalchemy import LargeBinary, Table
 
 from kuffin.core.errors import KuffinError, NotebookError
-from kuffin.core.wholefile import written_whole
 from kuffin.notebook.cellrules import look_at, sound_changes
 from kuffin.notebook.entities import Base
 from kuffin.notebook.heldfile import TimedConnection, connect
-from kuffin.notebook.migrations import keep_as_it_was, settle_file
+from kuffin.notebook.migrations import changed_on_a_copy
 
 _MOST_SAID = 12
 
@@ -169,22 +168,12 @@ def mend(path: Path, damage: Damage) -> Path:
         Where that cannot be written, or does not help; the notebook is then untouched.
     """
     try:
-        settle_file(path)
-        with written_whole(path) as partial:
-            source, copy = connect(path, "ro"), connect(partial)
-            try:
-                source.backup(copy)
-                _apply(copy, damage)
-            finally:
-                copy.close()
-                source.close()
-            kept = keep_as_it_was(path, f"{path.stem} (damaged)")
+        return changed_on_a_copy(path, lambda copy: _apply(copy, damage), f"{path.stem} (damaged)")
     except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
             f"{path.name} is damaged ({damage.said[0]}) and could not be mended ({error}); it is untouched. Copy it to a "
             "folder with room that you may write in, and open it there"
         ) from None
-    return kept
 
 
 def _apply(db: sqlite3.Connection, damage: Damage) -> None:

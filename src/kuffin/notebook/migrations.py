@@ -6,6 +6,7 @@ import json
 import os
 import shutil
 import sqlite3
+from collections.abc import Callable
 from pathlib import Path
 from typing import Any
 
@@ -41,25 +42,35 @@ def bring_up_to_date(path: Path, version: int) -> Path:
         Where the copy cannot be written; the notebook itself is then untouched.
     """
     try:
-        settle_file(path)
-        with written_whole(path) as partial:
-            source, copy = connect(path, "ro"), connect(partial)
-            try:
-                source.backup(copy)
-                _migrate(copy, version)
-            finally:
-                copy.close()
-                source.close()
-            kept = keep_as_it_was(path, f"{path.stem} (format {version})")
+        return changed_on_a_copy(path, lambda copy: _migrate(copy, version), f"{path.stem} (format {version})")
     except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
             f"{path.name} is in the older format {version} and could not be brought up to date ({error}); "
             "it is untouched. Copy it to a folder with room that you may write in, and open it there"
         ) from None
-    return kept
 
 
-def settle_file(path: Path) -> None:
+def changed_on_a_copy(path: Path, change: Callable[[sqlite3.Connection], None], kept_as: str) -> Path:
+    """Change a whole notebook on a copy, which takes its name when that worked; the file as it was is kept, and returned.
+
+    Raises
+    ------
+    KuffinError, OSError, sqlite3.Error
+        The notebook is then untouched.
+    """
+    _settle(path)
+    with written_whole(path) as partial:
+        source, copy = connect(path, "ro"), connect(partial)
+        try:
+            source.backup(copy)
+            change(copy)
+        finally:
+            copy.close()
+            source.close()
+        return _keep_as_it_was(path, kept_as)
+
+
+def _settle(path: Path) -> None:
     """Bring what is beside the file into it, so that the file alone is all of it."""
     db = connect(path)
     try:
@@ -71,7 +82,7 @@ def settle_file(path: Path) -> None:
         raise NotebookError("another program reads it now")
 
 
-def keep_as_it_was(path: Path, stem: str) -> Path:
+def _keep_as_it_was(path: Path, stem: str) -> Path:
     """Keep a file as it was under another name beside it."""
     kept = path.with_name(f"{stem}{path.suffix}")
     if kept.exists() and kept.samefile(path):
