@@ -229,7 +229,7 @@ class TestTooMuch:
         with path.open("wb") as file:
             file.write(b"t [s],a\n1,2\n")
             file.truncate(200_000_000)
-        self.refused(path, "larger than 120 MB")
+        self.refused(path, "larger than 100 MB")
         head = "t [s],a\n" + "".join(f"{i},{i}\n" for i in range(500))
         path.write_text(head + "7," + "1" * 9_000_000 + "\n")
         self.refused(path, "line 502 is longer")

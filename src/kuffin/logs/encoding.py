@@ -10,7 +10,7 @@ from pathlib import Path
 
 from kuffin.core.errors import LogError
 
-LARGEST = 120_000_000  # bytes
+LARGEST = 100_000_000  # bytes
 
 _BOMS = [
     (codecs.BOM_UTF8, "utf-8"),
