@@ -16,6 +16,7 @@ import numpy as np
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
+from kuffin.core.wholefile import write_whole
 from kuffin.demo.blocks import DAYS, add_block_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
@@ -150,6 +151,6 @@ def write_logs(folder: Path | str) -> list[Path]:
     paths = []
     for run in demo_runs():
         path = folder / run.table.file
-        path.write_text(as_csv(run.table), encoding="utf-8")
+        write_whole(path, as_csv(run.table))
         paths.append(path)
     return paths

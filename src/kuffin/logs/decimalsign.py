@@ -18,28 +18,22 @@ from kuffin.logs.blocks import blocks
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.clockfind import is_timeish
 from kuffin.logs.header import ColumnName
-from kuffin.logs.roles import guess_role
+from kuffin.logs.roles import ROLE_QUANTITY, guess_role
 
 Bools = NDArray[np.bool_]
 Ints = NDArray[np.int64]
 
 _QUOTE, _COMMA, _POINT = 34, 44, 46
-# what a reading of some unit can be; both ends are generous, for the two readings of a cell are a thousand apart
+# what a reading can be, in canonical units; both ends are generous, for the two readings of a cell are a thousand apart
 _CAN_BE = {
-    "degC": (-100.0, 500.0),
-    "K": (0.0, 900.0),
-    "L/h": (4.0, 8000.0),
-    "MHz": (40.0, 20_000.0),
-    "rpm": (40.0, 60_000.0),
-    "dBA": (5.0, 160.0),
-    "V": (0.0, 900.0),
-    "%": (0.0, 250.0),
+    "temperature": (-100.0, 900.0),
+    "flow": (4.0, 8000.0),
+    "frequency": (40.0, 20_000.0),
+    "rotational_speed": (40.0, 60_000.0),
+    "sound_level": (5.0, 160.0),
+    "voltage": (0.0, 900.0),
+    "share": (0.0, 250.0),
 }
-_UNIT_OF_ROLE = {
-    "die": "degC", "hot_spot": "degC", "memory": "degC", "regulator": "degC", "coolant": "degC", "coolant_in": "degC",
-    "coolant_out": "degC", "air_in": "degC", "room": "degC", "flow": "L/h", "pump": "rpm", "fan": "rpm", "clock": "MHz",
-    "sound": "dBA", "voltage": "V", "load": "%",
-}  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -111,7 +105,7 @@ def _by_what_can_be(
     for j in columns:
         told = parse_unit(names[j].unit) if names[j].unit else None
         role = guess_role(names[j].name, told.quantity if told else "unknown", told.canonical if told else None)
-        canonical = told.canonical if told is not None else _UNIT_OF_ROLE.get(role or "")
+        quantity = told.quantity if told is not None else ROLE_QUANTITY.get(role or "", "")
         cells = [r[j].strip().strip('"').split(" ")[0] for r in sample if j < len(r) and sign in r[j]]
         digits = [c.lstrip("+-−").replace(sign, "", 1) for c in cells]
         values = np.array(
@@ -120,7 +114,7 @@ def _by_what_can_be(
         if not values.size:
             continue
         seen = seen or cells[0]
-        low, high = _CAN_BE.get(canonical or "", (-np.inf, np.inf))
+        low, high = _CAN_BE.get(quantity, (-np.inf, np.inf))
         scale, offset = (told.scale, told.offset) if told is not None else (1.0, 0.0)
         for thousands in (False, True):
             read = (values if thousands else values / 1000) * scale + offset

@@ -144,7 +144,12 @@ def _json(table: Table, column: Column[Any], value: Any, row: Mapping[str, Any])
     key = table.name, column.name
     if key in _NOT_LOOKED_INTO:
         return None
-    empty = "[]" if key in {("study", "same"), ("protocol", "steps"), ("run", "warnings")} else "{}"
+    if key == ("part", "fields"):
+        form = part_fields(str(row.get("kind")))
+    elif key == ("sheet", "values"):
+        form = sheet_values(str(row.get("kind")))
+    else:
+        form = FORMS[key]
     said = f"its {column.name.replace('_', ' ')}"
     try:
         if not isinstance(value, str) or len(value) > _LONGEST_JSON or not _sound_text(value):
@@ -153,13 +158,7 @@ def _json(table: Table, column: Column[Any], value: Any, row: Mapping[str, Any])
         if _depth(found) > _DEEPEST:
             raise ValueError
     except (ValueError, RecursionError):
-        return Spoilt(empty, what=f"{said} cannot be read")
-    if key == ("part", "fields"):
-        form = part_fields(str(row.get("kind")))
-    elif key == ("sheet", "values"):
-        form = sheet_values(str(row.get("kind")))
-    else:
-        form = FORMS[key]
+        return Spoilt(json.dumps(form(None)[0]), what=f"{said} cannot be read")
     sound, left = form(found)
     return Spoilt(json.dumps(sound), what=f"{said}: {', '.join(left[:5])}") if left else None
 

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 import threading
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
+from contextlib import contextmanager
 from dataclasses import dataclass
 
 import numpy as np
@@ -85,11 +86,8 @@ class RunWriter:
         NotebookError
             Where the disk is full or the notebook cannot be written; nothing of the block is kept then.
         """
-        with self._lock:
-            try:
-                self._add(block)
-            except NoRoomError:
-                raise NoRoomError(f"the disk that {self._notebook.path.name} is on is full") from None
+        with self._lock, self._own_words():
+            self._add(block)
 
     def _add(self, block: Array) -> None:
         if self.run_id is None:
@@ -106,6 +104,14 @@ class RunWriter:
             self._append(block, self.run_id)
         self._sequence += 1
         self._keep_waiting()
+
+    @contextmanager
+    def _own_words(self) -> Iterator[None]:
+        """A full disk, as it is said of a recording: nothing has to be done again."""
+        try:
+            yield
+        except NoRoomError:
+            raise NoRoomError(f"the disk that {self._notebook.path.name} is on is full") from None
 
     def mark(self, mark: NewMark) -> None:
         """Keep a mark, at once or with the run's first rows."""
@@ -142,13 +148,11 @@ class RunWriter:
         """
         with self._lock:
             if self.run_id is not None:
-                try:
+                with self._own_words():
                     if self._waiting:
                         add_marks(self._notebook, self.run_id, self._waiting)
                         self._waiting = []
                     close_run(self._notebook, self.run_id, tell)
-                except NoRoomError:
-                    raise NoRoomError(f"the disk that {self._notebook.path.name} is on is full") from None
             self.let_go()
 
     def let_go(self) -> None:
