@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+import io
 
 import numpy as np
 import pytest
@@ -10,9 +11,21 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from kuffin.core.errors import LogError
-from kuffin.logs.clock import clock_kind, looks_like_minutes, parse_calendar, parse_time_of_day
+from kuffin.logs.clock import ParsedClock, clock_kind, looks_like_minutes
+from kuffin.logs.clockcells import ClockCells
 from kuffin.logs.clockrun import running
-from kuffin.logs.encoding import decode
+from kuffin.logs.encoding import LogText
+
+
+def decode(raw: bytes, name: str = "log") -> LogText:
+    return LogText(io.BytesIO(raw), name)
+
+
+def read(cells: list[str], *, dated: bool = True, unit: str | None = None) -> ParsedClock:
+    clock = ClockCells(dated, "Time", unit)
+    clock.add(cells)
+    return clock.finish()
+
 
 TEXT = "Zeit;Kühlmittel (°C);Lüfter\n10:15:00;25,5;900\n" * 20
 
@@ -34,21 +47,21 @@ TEXT = "Zeit;Kühlmittel (°C);Lüfter\n10:15:00;25,5;900\n" * 20
 def test_text_comes_back_whatever_it_was_written_in(codec: str, label: str) -> None:
     text = TEXT if codec != "ascii" else TEXT.translate(str.maketrans("ü°", "uo"))
     found = decode(text.encode(codec))
-    assert found.data.decode("utf-8") == text
+    assert found.whole().decode("utf-8") == text
     assert found.encoding == label
     assert found.warnings == ()
 
 
 @pytest.mark.parametrize("end", ["\r\n", "\r"])
 def test_line_ends_are_made_plain(end: str) -> None:
-    assert decode(TEXT.replace("\n", end).encode()).data.decode() == TEXT
+    assert decode(TEXT.replace("\n", end).encode()).whole().decode() == TEXT
 
 
 def test_damaged_utf8_stays_utf8_and_says_so() -> None:
     raw = TEXT.encode()
     found = decode(raw[:30] + b"\xff" + raw[30:])
     assert found.encoding == "utf-8"
-    assert found.data.decode().count("\ufffd") == 1
+    assert found.whole().decode().count("\ufffd") == 1
     assert "damaged" in found.warnings[0]
 
 
@@ -92,7 +105,7 @@ WALL = (WHEN - dt.datetime(1970, 1, 1)).total_seconds()
 def test_calendars_as_people_write_them(pattern: str, offset_h: float) -> None:
     cells = [(WHEN + dt.timedelta(days=i)).strftime(pattern) for i in range(3)]
     assert clock_kind(cells) == "datetime"
-    found = parse_calendar(cells)
+    found = read(cells)
     assert found.wall == pytest.approx(WALL + 86400 * np.arange(3))
     assert found.seconds == pytest.approx(found.wall - 3600 * offset_h)
     assert found.wall_text(0) == "2026-03-17T23:08:04"
@@ -100,7 +113,7 @@ def test_calendars_as_people_write_them(pattern: str, offset_h: float) -> None:
 
 @given(st.datetimes(dt.datetime(1980, 1, 1), dt.datetime(2069, 12, 31)))
 def test_any_moment_is_read_to_the_microsecond(when: dt.datetime) -> None:
-    found = parse_calendar([when.isoformat(timespec="microseconds"), when.strftime("%d.%m.%Y %H:%M:%S.%f")])
+    found = read([when.isoformat(timespec="microseconds"), when.strftime("%d.%m.%Y %H:%M:%S.%f")])
     truth = (when - dt.datetime(1970, 1, 1)) / dt.timedelta(seconds=1)
     assert found.seconds == pytest.approx([truth, truth], abs=2e-6)
 
@@ -109,7 +122,7 @@ def test_any_moment_is_read_to_the_microsecond(when: dt.datetime) -> None:
     "cell", ["31.02.2026 10:00:00", "2026-13-01 10:00:00", "2026-03-17 10:61:00", "yesterday", "2026-03-17", ""]
 )
 def test_impossible_moments_are_unreadable(cell: str) -> None:
-    assert np.isnan(parse_calendar([cell, "2026-03-17 10:00:00"]).seconds[0])
+    assert np.isnan(read([cell, "2026-03-17 10:00:00"]).seconds[0])
 
 
 @pytest.mark.parametrize(
@@ -128,7 +141,7 @@ def test_impossible_moments_are_unreadable(cell: str) -> None:
     ],
 )
 def test_times_without_a_date(cell: str, minutes: bool, seconds: float) -> None:
-    assert parse_time_of_day([cell], minutes).seconds[0] == pytest.approx(seconds)
+    assert read([cell], dated=False, unit="mm:ss" if minutes else "hh:mm").seconds[0] == pytest.approx(seconds)
 
 
 def test_two_parts_are_minutes_where_the_last_one_moves() -> None:
@@ -148,4 +161,4 @@ def test_a_clock_runs_on_over_several_midnights_even_with_a_swapped_row() -> Non
 
 def test_a_zone_in_one_cell_of_many_is_heeded() -> None:
     cells = ["2026-03-17 10:00:00", "2026-03-17 12:00:01+02:00", "2026-03-17 10:00:02", "2026-03-17 10:00:03"]
-    assert np.diff(parse_calendar(cells).seconds) == pytest.approx([1, 1, 1])
+    assert np.diff(read(cells).seconds) == pytest.approx([1, 1, 1])

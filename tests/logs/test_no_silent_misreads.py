@@ -228,8 +228,8 @@ class TestTooMuch:
         path = tmp_path / "large.csv"
         with path.open("wb") as file:
             file.write(b"t [s],a\n1,2\n")
-            file.truncate(200_000_000)
-        self.refused(path, "larger than 100 MB")
+            file.truncate(500_000_000)
+        self.refused(path, "larger than 400 MB")
         head = "t [s],a\n" + "".join(f"{i},{i}\n" for i in range(500))
         path.write_text(head + "7," + "1" * 9_000_000 + "\n")
         self.refused(path, "line 502 is longer")

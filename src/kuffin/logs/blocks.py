@@ -1,36 +1,66 @@
-"""A log in blocks of whole lines, so that a long one is never held several times over."""
+"""A log's rows in blocks of whole lines, so that a long one is never held whole."""
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator
+from dataclasses import dataclass
 
-from kuffin.core.errors import LogError
-
-_BLOCK = 4_000_000
-LONGEST_LINE = 400_000  # signs
+from kuffin.logs.encoding import LogText
+from kuffin.logs.quoted import one_line_each
 
 
-def blocks(data: bytes, begin: int, name: str) -> Iterator[tuple[int, int]]:
-    """Where each block begins and ends.
+@dataclass(frozen=True)
+class Block:
+    """Some lines.
 
-    Raises
-    ------
-    LogError
-        Where a line is so long that this is no log.
+    Attributes
+    ----------
+    text : bytes
+    line : int
+        The first line's number, from 0.
+    share : float
+        How much of the log has been read with it, 0 to 1.
     """
-    while begin < len(data):
-        end = data.find(b"\n", begin + _BLOCK)
-        end = len(data) if end < 0 else end + 1
-        if end - begin > _BLOCK + LONGEST_LINE:
-            line = data.count(b"\n", 0, begin + _BLOCK) + 1
-            raise LogError(f"{name}: line {line} is longer than {LONGEST_LINE // 1000} kB; this is no log of columns")
-        yield begin, end
-        begin = end
+
+    text: bytes
+    line: int
+    share: float
 
 
-def line_begins(data: bytes, line: int) -> int:
-    """Where a line begins, counted from 0."""
-    begin = 0
-    for _ in range(line):
-        begin = data.find(b"\n", begin) + 1
-    return begin
+@dataclass(frozen=True)
+class DataBlocks:
+    """The lines of a log from its first row on; may be gone through several times.
+
+    Attributes
+    ----------
+    log : LogText
+    first_line : int
+    delimiter : str
+        Runs of blanks between cells (``" "`` or two of them) become one tab.
+    """
+
+    log: LogText
+    first_line: int
+    delimiter: str
+
+    def __iter__(self) -> Iterator[Block]:
+        line = 0
+        for piece, share in self.log.pieces():
+            text = piece if line else one_line_each(piece)
+            begin = 0
+            for _ in range(max(0, self.first_line - line)):
+                found = text.find(b"\n", begin) + 1
+                if not found:
+                    begin = len(text)
+                    break
+                begin = found
+            at, line = max(line, self.first_line), line + text.count(b"\n")
+            if begin < len(text):
+                yield Block(self._tabbed(text[begin:]), at, share)
+
+    def _tabbed(self, text: bytes) -> bytes:
+        if self.delimiter.strip(" "):
+            return text
+        gap = rb"[ \t]{2,}|\t" if self.delimiter == "  " else rb"[ \t]+"
+        return b"\n".join(re.sub(gap, b"\t", line.strip(b" \t")) for line in text.split(b"\n"))

@@ -5,8 +5,7 @@ from __future__ import annotations
 import datetime as dt
 import math
 import re
-import warnings
-from collections.abc import Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from itertools import pairwise
 
@@ -14,7 +13,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 DAY = 86400.0
-_LONGEST = 100  # signs of a cell that holds a time
+DateParts = Mapping[str, str | None]
+LONGEST_CLOCK = 100  # signs of a cell that holds a time
 _MONTHS = {
     m: i for i, m in enumerate(["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"], 1)
 }
@@ -34,13 +34,12 @@ _TIME = r"""(?:
   | (?P<Hh>\d{1,3})\s*h\s*(?P<Mh>\d{1,2})\s*(?:m|min)\s*(?P<Sh>\d{1,2})(?:[.,](?P<fh>\d+))?\s*s
 )\s*(?P<ap>[AaPp]\.?[Mm]\.?)?"""
 _OFFSET = r"\s*(?P<off>[Zz]|UTC|GMT|[+-]\d{2}:?\d{2})?(?:\s*\[[\w/+-]+\])?(?:\s+[A-Z]{3,5})?"
-_FULL = re.compile(rf"^\s*{_DATE}[T\s,_;-]+{_TIME}{_OFFSET}\s*$", re.VERBOSE)
-_CTIME = re.compile(
+FULL = re.compile(rf"^\s*{_DATE}[T\s,_;-]+{_TIME}{_OFFSET}\s*$", re.VERBOSE)
+CTIME = re.compile(
     r"^\s*[A-Za-z]{3}\s+(?P<mon4>[A-Za-z]{3})\s+(?P<d4>\d{1,2})\s+(?P<H>\d{1,2}):(?P<M>\d{2}):(?P<S>\d{2})\s+(?P<y4>\d{4})\s*$"
 )
 _DATE_ONLY = re.compile(rf"^\s*{_DATE}\s*$", re.VERBOSE)
-_TIME_ONLY = re.compile(rf"^\s*T?{_TIME}{_OFFSET}\s*$", re.VERBOSE)
-_ISO = re.compile(r"^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}(?:\.\d{1,6})?$")
+TIME_ONLY = re.compile(rf"^\s*T?{_TIME}{_OFFSET}\s*$", re.VERBOSE)
 
 
 @dataclass
@@ -51,10 +50,8 @@ class ParsedClock:
     ----------
     seconds : ndarray, shape (n,)
         Seconds on one running scale (UTC where offsets are given); NaN where a cell could not be read.
-    wall : ndarray, shape (n,)
-        Seconds since 1970 as written on the wall, NaN without a calendar.
-    calendar : bool
-        Whether the clock knows the date.
+    wall : ndarray, shape (n,), or None
+        Seconds since 1970 as written on the wall, None without a calendar.
     order : str or None
         How the date was read (dm, md, ymd) where the cells leave it open; None where they do not.
     open_orders : tuple of str
@@ -62,15 +59,19 @@ class ParsedClock:
     """
 
     seconds: NDArray[np.float64]
-    wall: NDArray[np.float64]
-    calendar: bool
+    wall: NDArray[np.float64] | None
     warnings: list[str] = field(default_factory=list)
     order: str | None = None
     open_orders: tuple[str, ...] = ()
 
+    @property
+    def calendar(self) -> bool:
+        """Whether the clock knows the date."""
+        return self.wall is not None
+
     def wall_text(self, row: int) -> str | None:
         """The wall clock of a row as ISO text to the second, None without a calendar."""
-        if not self.calendar or not math.isfinite(self.wall[row]):
+        if self.wall is None or not math.isfinite(self.wall[row]):
             return None
         try:
             when = dt.datetime(1970, 1, 1) + dt.timedelta(seconds=math.floor(self.wall[row] + 1e-6))
@@ -82,9 +83,9 @@ class ParsedClock:
 def clock_kind(cells: Sequence[str]) -> str | None:
     """What clock the written cells of a column are: 'datetime', 'date', 'time', or None for none of them."""
     cells = [c for c in cells if c.strip()]
-    if not cells or max(map(len, cells)) > _LONGEST:
+    if not cells or max(map(len, cells)) > LONGEST_CLOCK:
         return None
-    for kind, patterns in (("datetime", (_FULL, _CTIME)), ("date", (_DATE_ONLY,)), ("time", (_TIME_ONLY,))):
+    for kind, patterns in (("datetime", (FULL, CTIME)), ("date", (_DATE_ONLY,)), ("time", (TIME_ONLY,))):
         hits = sum(any(p.match(c) for p in patterns) for c in cells)
         if hits >= 0.8 * len(cells):
             if kind == "date" and all(re.fullmatch(r"\d{8}", c.strip()) for c in cells):
@@ -93,61 +94,6 @@ def clock_kind(cells: Sequence[str]) -> str | None:
                 return None
             return kind
     return None
-
-
-def parse_calendar(cells: Sequence[str], hints: DateHints | None = None) -> ParsedClock:
-    """Read cells that hold date and time of day.
-
-    Parameters
-    ----------
-    cells : sequence of str
-    hints : DateHints, optional
-        Which way round ``03/04/26`` goes where the cells leave it open.
-    """
-    n = len(cells)
-    if n and all(_ISO.match(c) for c in (cells[0], cells[n // 2], cells[-1])):
-        try:
-            with warnings.catch_warnings():
-                warnings.simplefilter("error")  # a zone in some cell: the careful way below knows what to do
-                stamps = np.array(cells, dtype="U26").astype("datetime64[us]")
-            if len({len(c) for c in cells}) <= 7:
-                wall = stamps.astype(np.int64) / 1e6
-                return ParsedClock(wall, wall.copy(), True)
-        except (ValueError, UserWarning):
-            pass
-    matches = [_FULL.match(c) or _CTIME.match(c) for c in cells]
-    order, open_orders, notes = _date_order(matches, hints or DateHints())
-    seconds = np.full(n, np.nan)
-    wall = np.full(n, np.nan)
-    days: dict[tuple[str | None, ...], float] = {}
-    for i, match in enumerate(matches):
-        if match is None:
-            continue
-        g = match.groupdict()
-        day = _day(g, order, days)
-        if day is None:
-            continue
-        time_s = _time_s(g)
-        if time_s is None:
-            continue
-        wall[i] = day + time_s
-        seconds[i] = wall[i] - _offset_s(g.get("off"))
-    return ParsedClock(seconds, wall, True, notes, order if open_orders else None, open_orders)
-
-
-def parse_time_of_day(cells: Sequence[str], minutes_first: bool = False) -> ParsedClock:
-    """Read cells that hold a time without a date: of day, or elapsed.
-
-    Two parts are minutes and seconds (``12:28.3``) where `minutes_first`, else hours and minutes.
-    """
-    seconds = np.full(len(cells), np.nan)
-    for i, cell in enumerate(cells):
-        match = _TIME_ONLY.match(cell)
-        if match is not None:
-            value = _time_s(match.groupdict(), minutes_first)
-            if value is not None:
-                seconds[i] = value
-    return ParsedClock(seconds, np.full(len(cells), np.nan), False)
 
 
 def looks_like_minutes(cells: Sequence[str], name: str = "") -> bool:
@@ -194,18 +140,22 @@ class DateHints:
 _ORDERS = {"dm": "the day first", "md": "the month first", "ymd": "the year first"}
 
 
-def _date_order(matches: Sequence[re.Match[str] | None], hints: DateHints) -> tuple[str, tuple[str, ...], list[str]]:
-    """The order of dates such as 03/04/26, all the orders that they leave open, and what is said of it."""
-    written = {
-        (int(m["a"]), int(m["b"]), m["y2"], m["sep"])
-        for m in matches
-        if m is not None and "a" in m.groupdict() and m["a"]
-    }
+def date_order(dates: Iterable[DateParts], half_day: bool, hints: DateHints) -> tuple[str, tuple[str, ...], list[str]]:
+    """The order of dates such as 03/04/26, all the orders that they leave open, and what is said of it.
+
+    Parameters
+    ----------
+    dates : iterable of dict
+        The parts of each date, by the names of the pattern's groups.
+    half_day : bool
+        Whether times are written with AM and PM.
+    hints : DateHints
+    """
+    written = {(int(d["a"] or 0), int(d["b"] or 0), d["y2"] or "", d["sep"] or "") for d in dates if d.get("a")}
     if not written:
         return "dm", (), []
-    known: dict[tuple[str | None, ...], float] = {}
     days = {
-        order: [_day({"a": str(a), "b": str(b), "y2": y, "sep": s}, order, known) for a, b, y, s in written]
+        order: [day_s({"a": str(a), "b": str(b), "y2": y, "sep": s}, order) for a, b, y, s in written]
         for order in ("dm", "md", "ymd")
         if order != "ymd" or all(len(y) == 2 for _, _, y, _ in written)
     }
@@ -216,7 +166,6 @@ def _date_order(matches: Sequence[re.Match[str] | None], hints: DateHints) -> tu
     if "ymd" not in possible and len(firsts) != len(seconds) and 1 in {len(firsts), len(seconds)}:
         return ("dm", (), []) if len(firsts) > 1 else ("md", (), [])  # the days run on, the month stays
     a, b, y, sep = min(written)
-    half_day = any(m is not None and m.groupdict().get("ap") for m in matches)
     order, why = _likeliest(possible, days, sep, half_day, hints)
     if why is None:
         return order, (), []
@@ -244,13 +193,8 @@ def _likeliest(
     return "dm" if "dm" in possible else possible[0], ""
 
 
-def _day(g: dict[str, str | None], order: str, known: dict[tuple[str | None, ...], float]) -> float | None:
-    key = tuple(
-        g.get(k) for k in ("y1", "m1", "d1", "a", "b", "y2", "d3", "mon3", "y3", "mon4", "d4", "y4", "y5", "m5", "d5")
-    )
-    key = (order, *key)
-    if key in known:
-        return known[key]
+def day_s(g: DateParts, order: str) -> float | None:
+    """A date in seconds since 1970; None where there is no such day."""
     if g.get("y1"):
         parts = (g["y1"], g["m1"], g["d1"])
     elif g.get("y2"):
@@ -265,54 +209,11 @@ def _day(g: dict[str, str | None], order: str, known: dict[tuple[str | None, ...
             return None
         parts = (g["y" + which], str(month), g["d" + which])
     year, month_n, day_n = (int(p or 0) for p in parts)
+    if g.get("y5") and not 1900 <= year < 2100:
+        return None
     if year < 100:
         year += 2000 if year < 70 else 1900
     try:
-        day = (dt.date(year, month_n, day_n) - dt.date(1970, 1, 1)).days * DAY
+        return (dt.date(year, month_n, day_n) - dt.date(1970, 1, 1)).days * DAY
     except ValueError:
         return None
-    known[key] = day
-    return day
-
-
-def _time_s(g: dict[str, str | None], minutes_first: bool = False) -> float | None:
-    if g.get("H") is not None:
-        h, m, s = int(g["H"] or 0), int(g["M"] or 0), g.get("S")
-        fraction = g.get("f") or g.get("f2")
-        if s is None and (minutes_first or g.get("f2")):
-            value = h * 60.0 + m
-        else:
-            value = h * 3600.0 + m * 60.0 + (int(s) if s else 0)
-        if m > 59 or (s and int(s) > 60):
-            return None
-        value += int(g.get("days") or 0) * DAY
-    elif g.get("H6") is not None:
-        value = int(g["H6"] or 0) * 3600.0 + int(g["M6"] or 0) * 60.0 + int(g["S6"] or 0)
-        fraction = g.get("f6")
-    elif g.get("Hh") is not None:
-        value = int(g["Hh"] or 0) * 3600.0 + int(g["Mh"] or 0) * 60.0 + int(g["Sh"] or 0)
-        fraction = g.get("fh")
-    else:
-        return None
-    if fraction:
-        value += int(fraction) / 10 ** len(fraction)
-    half = (g.get("ap") or "").replace(".", "").lower()
-    if half:
-        hour = int(g.get("H") or 0)
-        if hour > 12 or hour < 1:
-            return value if half == "pm" or hour == 0 else None
-        value += 12 * 3600.0 if half == "pm" and hour != 12 else -12 * 3600.0 if half == "am" and hour == 12 else 0.0
-    return value
-
-
-def _offset_s(text: str | None) -> float:
-    if not text or text.upper() in {"Z", "UTC", "GMT"}:
-        return 0.0
-    digits = text[1:].replace(":", "")
-    value = int(digits[:2]) * 3600.0 + int(digits[2:]) * 60.0
-    return -value if text[0] == "-" else value
-
-
-def has_offsets(cells: Sequence[str]) -> bool:
-    """Whether the written times carry their offset from UTC."""
-    return any((m := _FULL.match(c)) is not None and m["off"] is not None for c in cells[:50])

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-import datetime as dt
-import math
 import re
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -12,15 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.units import parse_unit
-from kuffin.logs.clock import (
-    DateHints,
-    ParsedClock,
-    clock_kind,
-    has_offsets,
-    looks_like_minutes,
-    parse_calendar,
-    parse_time_of_day,
-)
+from kuffin.logs.clock import ParsedClock, clock_kind
 from kuffin.logs.header import ColumnName
 from kuffin.logs.values import parse_number
 
@@ -149,50 +139,13 @@ def _numeric_clock(column: ColumnName, values: NDArray[np.float64]) -> tuple[str
     return None
 
 
-def read_clock(
-    choice: ClockChoice,
-    columns: Sequence[Sequence[str] | NDArray[np.float64]],
-    column: ColumnName,
-    us_style: bool,
-    dates: str | None = None,
-    written_on: dt.date | None = None,
-) -> tuple[ParsedClock, bool]:
-    """The times of all rows, and whether each carries its offset.
-
-    Parameters
-    ----------
-    columns
-        The cells of the clock's columns (text clocks) or their numbers.
-    column
-        Its name, and its unit as written, for ``[mm:ss]``.
-    us_style
-        Whether other columns speak for month before day.
-    dates
-        What the person says (dm, md, ymd), which counts more.
-    written_on
-        When the file was written.
-    """
-    hints = DateHints(dates, us_style, written_on)
-    if choice.kind == "datetime":
-        cells = [str(c) for c in columns[0]]
-        return parse_calendar(cells, hints), has_offsets(cells)
-    if choice.kind == "date+time":
-        cells = [f"{a} {b}" for a, b in zip(columns[0], columns[1], strict=True)]
-        return parse_calendar(cells, hints), has_offsets(cells)
-    if choice.kind == "time":
-        cells = [str(c) for c in columns[0]]
-        folded, name = (column.unit or "").lower().replace(" ", ""), column.name
-        minutes = folded in {"mm:ss", "m:s", "min:s", "min:sec"} or (
-            folded != "hh:mm" and looks_like_minutes(cells[:400], name)
-        )
-        return parse_time_of_day(cells, minutes), False
-    values = np.asarray(columns[0], dtype=float)
+def numbered_clock(choice: ClockChoice, values: NDArray[np.float64]) -> ParsedClock:
+    """The times of a clock that is a column of numbers."""
     with np.errstate(over="ignore"):  # endless times are none
-        seconds = values * choice.scale
+        seconds = values if choice.scale == 1.0 else values * choice.scale
     if choice.kind == "unix":
-        return ParsedClock(seconds, seconds.copy(), True), True
+        return ParsedClock(seconds, seconds)
     if choice.kind == "spreadsheet":
-        wall = seconds - 25569 * 86400.0
-        wall = np.round(wall * 1000) / 1000
-        return ParsedClock(wall, wall.copy(), True), False
-    return ParsedClock(seconds, np.full(values.size, math.nan), False), False
+        wall = np.round((seconds - 25569 * 86400.0) * 1000) / 1000
+        return ParsedClock(wall, wall)
+    return ParsedClock(seconds, None)

@@ -10,6 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.units import Unit, parse_unit, to_canonical
+from kuffin.logs.growing import Growing
 from kuffin.logs.values import is_missing, parse_number
 
 Array = NDArray[np.float64]
@@ -50,25 +51,37 @@ class ColumnBuilder:
 
     def __init__(self, decimal: str) -> None:
         self._decimal = decimal
-        self._parts: list[Array] = []
-        self._codes: list[NDArray[np.int16] | None] = []  # which unit each cell carries, 0 for none
+        self._values = Growing(np.float64)
+        self._codes = Growing(np.int16)  # which unit each cell carries, 0 for none; empty: none does
         self._units: list[str] = [""]
-        self._rows = 0
         self._odd: Counter[str] = Counter()
         self._example: tuple[int, str] | None = None
 
-    def add_numbers(self, values: Array) -> None:
+    def expect(self, rows: int) -> None:
+        """Make room for so many rows altogether."""
+        self._values.expect(rows)
+
+    def add_numbers(self, values: Array) -> Array:
+        """Add numbers; returns what they are taken for."""
         part = values.astype(np.float64, copy=True)
         endless = np.flatnonzero(np.isinf(part))
         if endless.size:
-            self._note(self._rows + int(endless[0]), "endless, or too large", endless.size)
+            self._note(self._values.size + int(endless[0]), "endless, or too large", endless.size)
             part[endless] = np.nan
-        self._parts.append(part)
-        self._codes.append(None)
-        self._rows += part.size
+        self._take(part, None)
+        return part
 
-    def add_cells(self, cells: Sequence[object]) -> None:
-        """Add written cells; equal ones are read once."""
+    def _take(self, values: Array, codes: NDArray[np.int16] | None) -> None:
+        if codes is not None and not self._codes.size:
+            self._codes.add(np.zeros(self._values.size, np.int16))
+        if codes is not None:
+            self._codes.add(codes)
+        elif self._codes.size:
+            self._codes.add(np.zeros(values.size, np.int16))
+        self._values.add(values)
+
+    def add_cells(self, cells: Sequence[object]) -> Array:
+        """Add written cells; equal ones are read once. Returns the numbers of those that carry no unit."""
         known: dict[object, tuple[float, int]] = {}
         values, codes = np.empty(len(cells)), np.zeros(len(cells), dtype=np.int16)
         for i, cell in enumerate(cells):
@@ -76,11 +89,10 @@ class ColumnBuilder:
                 known[cell] = self._read(cell)
             values[i], codes[i] = known[cell]
             if codes[i] < 0:
-                self._note(self._rows + i, str(cell))
+                self._note(self._values.size + i, str(cell))
                 codes[i] = 0
-        self._parts.append(values)
-        self._codes.append(codes if codes.any() else None)
-        self._rows += len(cells)
+        self._take(values, codes if codes.any() else None)
+        return np.where(codes == 0, values, np.nan)
 
     def _note(self, row: int, text: str, times: int = 1) -> None:
         self._odd[""] += times
@@ -109,13 +121,7 @@ class ColumnBuilder:
 
     def finish(self, header_unit: str | None) -> Column:
         """All of the column, in its canonical unit."""
-        values = np.concatenate(self._parts) if self._parts else np.empty(0)
-        codes = np.concatenate(
-            [np.zeros(p.size, np.int16) if c is None else c for p, c in zip(self._parts, self._codes, strict=True)]
-            if any(c is not None for c in self._codes)
-            else [np.zeros(0, np.int16)]
-        )
-        self._parts, self._codes = [], []
+        values, codes = self._values.taken(), self._codes.taken()
         if codes.size:
             found = self._with_units(values, codes, header_unit)
         else:

@@ -14,7 +14,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.units import parse_unit
-from kuffin.logs.blocks import blocks
+from kuffin.logs.blocks import DataBlocks
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.clockfind import is_timeish
 from kuffin.logs.header import ColumnName
@@ -24,6 +24,7 @@ Bools = NDArray[np.bool_]
 Ints = NDArray[np.int64]
 
 _QUOTE, _COMMA, _POINT = 34, 44, 46
+_ENOUGH = 1000  # cells of a column
 # what a reading can be, in canonical units; both ends are generous, for the two readings of a cell are a thousand apart
 _CAN_BE = {
     "temperature": (-100.0, 900.0),
@@ -53,33 +54,39 @@ class _Votes:
     either_comma: Ints
     either_point: Ints
 
+    def settled(self, columns: int) -> bool:
+        """Whether more than half of the columns have spoken for one sign, thousands of times, and none for the other."""
+        return any(
+            not other.any() and 2 * int(np.count_nonzero(sign > _ENOUGH)) > columns
+            for sign, other in ((self.comma, self.point), (self.point, self.comma))
+        )
+
 
 def decimal_sign(
-    data: bytes,
-    begin: int,
-    delimiter: str,
-    names: Sequence[ColumnName],
-    sample: Sequence[Sequence[str]],
-    file: str = "log",
+    blocks: DataBlocks, delimiter: str, names: Sequence[ColumnName], sample: Sequence[Sequence[str]]
 ) -> DecimalSign:
     """Decide a log's decimal sign.
 
     Parameters
     ----------
-    data : bytes
-        The whole log, UTF-8.
-    begin : int
-        Where its rows begin.
+    blocks : DataBlocks
+        All its rows.
+    delimiter : str
+        Between their cells.
     names : sequence of ColumnName
     sample : sequence of rows
         Some of its rows as cells.
     """
-    if delimiter == "," and b'"' not in data:
+    if delimiter == "," and not blocks.log.quotes:
         return DecimalSign(".")
-    votes = _count(data, begin, delimiter, len(names), file)
     clocks = np.array([_is_clock(n, [r[j] for r in sample[:60] if j < len(r)]) for j, n in enumerate(names)])
-    for counted in (votes.comma, votes.point, votes.either_comma, votes.either_point):
-        counted[clocks] = 0
+    votes = _Votes(*(np.zeros(len(names), np.int64) for _ in range(4)))
+    for block in blocks:
+        _count_block(block.text, delimiter, len(names), votes)
+        for counted in (votes.comma, votes.point, votes.either_comma, votes.either_point):
+            counted[clocks] = 0
+        if votes.settled(int(np.count_nonzero(~clocks))):
+            break
     comma = int(np.count_nonzero(votes.comma > votes.point))
     point = int(np.count_nonzero(votes.point > votes.comma))
     if comma != point:
@@ -127,13 +134,6 @@ def _by_what_can_be(
     if as_decimal != as_thousands:
         return DecimalSign(sign if as_decimal else other)
     return DecimalSign(".", seen)
-
-
-def _count(data: bytes, begin: int, delimiter: str, columns: int, file: str) -> _Votes:
-    votes = _Votes(*(np.zeros(columns, np.int64) for _ in range(4)))
-    for a, b in blocks(data, begin, file):
-        _count_block(data[a:b], delimiter, columns, votes)
-    return votes
 
 
 def _count_block(block: bytes, delimiter: str, columns: int, votes: _Votes) -> None:

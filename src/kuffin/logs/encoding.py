@@ -1,16 +1,22 @@
-"""From the bytes of a log to UTF-8 text with plain line ends."""
+"""From the bytes of a log to UTF-8 text with plain line ends, piece by piece, so that a long one is never held whole."""
 
 from __future__ import annotations
 
 import codecs
+import os
 import re
 import stat
-from dataclasses import dataclass
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
+from typing import BinaryIO
 
 from kuffin.core.errors import LogError
 
-LARGEST = 100_000_000  # bytes
+LARGEST = 400_000_000  # bytes
+LONGEST_LINE = 400_000  # signs
+_PIECE = 4_000_000
+_BLANK = b"\x00 \t\r\n\x1a"
 
 _BOMS = [
     (codecs.BOM_UTF8, "utf-8"),
@@ -22,22 +28,177 @@ _BOMS = [
 _MULTIBYTE = re.compile(rb"[\xc2-\xdf][\x80-\xbf]|[\xe0-\xef][\x80-\xbf]{2}|[\xf0-\xf4][\x80-\xbf]{3}")
 
 
-@dataclass(frozen=True)
-class DecodedText:
-    """A log's text as UTF-8 bytes with ``\\n`` line ends, and the encoding it was written in."""
+class LogText:
+    r"""A log's text as UTF-8 bytes with ``\n`` line ends.
 
-    data: bytes
-    encoding: str
-    warnings: tuple[str, ...] = ()
+    UTF-8 and UTF-16 are recognised by their mark or by their pattern; text that is no valid UTF-8 is taken for
+    Windows-1252 unless most of its multi-byte sequences are sound, in which case it is damaged UTF-8.
 
+    Parameters
+    ----------
+    source : binary file
+        Stays in use as long as the text is read.
+    name : str
+        What to call it in messages.
 
-def load_text(path: Path) -> DecodedText:
-    """Read a log's bytes and bring them to UTF-8.
+    Attributes
+    ----------
+    encoding : str
+        The encoding that it was written in.
+    quotes : bool
+        Whether there may be quotes in it.
+    warnings : tuple of str
 
     Raises
     ------
     LogError
-        Where the file is missing, empty or no text.
+        Where it is empty, or no text.
+    """
+
+    def __init__(self, source: BinaryIO, name: str = "log") -> None:
+        self._source, self._name = source, name
+        self._size = source.seek(0, os.SEEK_END)
+        first = self._first()
+        self._begin, self._codec = 0, ""
+        for bom, known in _BOMS:
+            if first.startswith(bom):
+                self._codec, self._begin = known, len(bom) if known == "utf-8" else 0
+                break
+        self._codec = self._codec or _two_byte_pattern(first)
+        self.quotes = False
+        ascii_only, valid = self._look_through()
+        if not self._codec:
+            self._codec = "utf-8" if valid else _of_damaged(first, name)
+        self._as_is = self._codec == "utf-8" and (ascii_only or valid)
+        self.encoding = "utf-16" if self._codec.startswith("utf-16") else self._codec
+        self.warnings = self._damage()
+        sample = self.head()[:20000]
+        controls = sum(sample.count(bytes([c])) for c in (*range(1, 9), *range(14, 27), 28, 29, 30, 31, 127))
+        if controls > 0.02 * len(sample) + 1:
+            raise LogError(f"{name}: this is no text; export the log as CSV or text first")
+
+    def _first(self) -> bytes:
+        self._source.seek(0)
+        return self._source.read(2_000_000)
+
+    def _chunks(self) -> Iterator[bytes]:
+        self._source.seek(self._begin)
+        left = self._size - self._begin
+        while left > 0 and (chunk := self._source.read(min(_PIECE, left))):
+            left -= len(chunk)
+            yield chunk
+            self._source.seek(self._size - left)  # another reader may have been here
+
+    def _look_through(self) -> tuple[bool, bool]:
+        """Whether every byte is ASCII, and whether all of it is sound UTF-8."""
+        decoder = codecs.getincrementaldecoder("utf-8")()
+        ascii_only = valid = True
+        noughts = body_noughts = body = at = 0
+        for chunk in self._chunks():
+            filled = len(chunk.rstrip(_BLANK))
+            if filled:
+                body, body_noughts = at + filled, noughts + chunk[:filled].count(0)
+            at, noughts = at + len(chunk), noughts + chunk.count(0)
+            self.quotes = self.quotes or b'"' in chunk
+            plain = chunk.isascii()
+            ascii_only &= plain
+            if valid and not (plain and decoder.getstate()[0] == b""):
+                try:
+                    decoder.decode(chunk)
+                except UnicodeDecodeError:
+                    valid = False
+        if not body:
+            raise LogError(f"{self._name}: the file is empty; record it again or choose another")
+        # a log cut off by a power loss may end in padding; noughts elsewhere mean that this is no text
+        if not self._codec and body_noughts > 0.01 * body:
+            raise LogError(f"{self._name}: this is no text; export the log as CSV or text first")
+        return ascii_only, valid and decoder.getstate()[0] == b""
+
+    def _damage(self) -> tuple[str, ...]:
+        if self._as_is:
+            return ()
+        odd = self._codec.startswith("utf-16") and (self._size - self._begin) % 2 == 1
+        if odd:
+            self._size -= 1
+        damaged = any("\ufffd".encode() in piece for piece in self._utf8())
+        if self._codec == "utf-8":
+            return ("some characters are damaged and show as \ufffd",)
+        return ("some characters are damaged, perhaps because the file is cut off",) if odd or damaged else ()
+
+    def _utf8(self) -> Iterator[bytes]:
+        if self._as_is:
+            yield from self._chunks()
+            return
+        decoder = codecs.getincrementaldecoder(self._codec)("replace")
+        first = True
+        for chunk in self._chunks():
+            text = decoder.decode(chunk)
+            yield (text.removeprefix("\ufeff") if first else text).encode("utf-8", "replace")
+            first = first and not text
+        yield decoder.decode(b"", final=True).encode("utf-8", "replace")
+
+    def _unbroken(self) -> Iterator[bytes]:
+        """With plain line ends and without noughts."""
+        held = b""  # a carriage return whose line feed may come with the next chunk
+        for chunk in self._utf8():
+            if b"\x00" in chunk:
+                chunk = chunk.replace(b"\x00", b"")
+            chunk = held + chunk
+            held = b""
+            if b"\r" in chunk:
+                if chunk.endswith(b"\r"):
+                    chunk, held = chunk[:-1], b"\r"
+                chunk = chunk.replace(b"\r\n", b"\n").replace(b"\r", b"\n")
+            if chunk:
+                yield chunk
+        if held:
+            yield b"\n"
+
+    def pieces(self) -> Iterator[tuple[bytes, float]]:
+        """The text in pieces of whole lines, each with the share that has been read, 0 to 1.
+
+        Raises
+        ------
+        LogError
+            Where a line is so long that this is no log.
+        """
+        rest: list[bytes] = []
+        begun = line = done = 0
+        for chunk in self._unbroken():
+            done += len(chunk)
+            end = chunk.rfind(b"\n") + 1
+            if end:
+                piece = b"".join([*rest, chunk[:end]])
+                line += piece.count(b"\n")
+                yield piece, min(1.0, done / max(1, self._size))
+                rest, begun = [], 0
+            rest.append(chunk[end:])
+            begun += len(chunk) - end
+            if begun > _PIECE + LONGEST_LINE:
+                raise LogError(
+                    f"{self._name}: line {line + 1} is longer than {LONGEST_LINE // 1000} kB; this is no log of columns"
+                )
+        last = b"".join(rest).removesuffix(b"\x1a")
+        if last:
+            yield last, 1.0
+
+    def head(self) -> bytes:
+        """Its first piece."""
+        return next((piece for piece, _ in self.pieces()), b"")
+
+    def whole(self) -> bytes:
+        """All of it."""
+        return b"".join(piece for piece, _ in self.pieces())
+
+
+@contextmanager
+def open_text(path: Path) -> Iterator[LogText]:
+    """A log's text, as long as its file is open.
+
+    Raises
+    ------
+    LogError
+        Where the file is missing, no ordinary file, too large, empty or no text.
     """
     try:
         about = path.stat()
@@ -50,91 +211,32 @@ def load_text(path: Path) -> DecodedText:
                 f"{path.name} is larger than {LARGEST // 1_000_000} MB, the most that Kuffin reads at once; record every "
                 "second and only the channels you need, or split it"
             )
-        raw = path.read_bytes()
+        with path.open("rb") as file:
+            yield LogText(file, path.name)
     except FileNotFoundError:
         raise LogError(f"{path}: there is no such file; check the name") from None
     except OSError as error:
         raise LogError(f"{path.name}: cannot be read ({error.strerror}); check its permissions") from None
-    blank = b"\x00 \t\r\n\x1a"
-    if not raw[:65536].strip(blank) and not raw.strip(blank):
-        raise LogError(f"{path.name}: the file is empty; record it again or choose another")
-    return decode(raw, path.name)
 
 
-def decode(raw: bytes, name: str = "log") -> DecodedText:
-    """Work out the encoding of a log's bytes.
-
-    UTF-8 and UTF-16 are recognised by their mark or by their pattern; text that is no valid UTF-8 is taken for
-    Windows-1252 unless most of its multi-byte sequences are sound, in which case it is damaged UTF-8.
-    """
-    warnings: list[str] = []
-    encoding = ""
-    body = raw
-    for bom, known in _BOMS:
-        if raw.startswith(bom):
-            encoding = known
-            body = raw[len(bom) :] if known == "utf-8" else raw
-            break
-    sound = False
-    if not encoding:
-        encoding, sound = _guess(raw, name)
-    if encoding == "utf-8":
-        data = body
-        try:
-            if not sound and not data.isascii():
-                codecs.lookup("utf-8").decode(data)
-        except UnicodeDecodeError:
-            data = data.decode("utf-8", "replace").encode("utf-8")
-            warnings.append("some characters are damaged and show as \ufffd")
-    else:
-        codec = encoding
-        odd = len(body) % 2 == 1 and encoding.startswith("utf-16")
-        if odd:
-            body = body[:-1]
-        text = body.decode(codec, "replace")
-        if text.startswith("\ufeff"):
-            text = text[1:]
-        if odd or "\ufffd" in text:
-            warnings.append("some characters are damaged, perhaps because the file is cut off")
-        data = text.encode("utf-8", "replace")
-    if b"\x00" in data:
-        data = data.replace(b"\x00", b"")
-    if b"\r" in data:
-        data = data.replace(b"\r\n", b"\n").replace(b"\r", b"\n")
-    if data.endswith(b"\x1a"):
-        data = data[:-1]
-    sample = data[:20000]
-    controls = sum(sample.count(bytes([c])) for c in (*range(1, 9), *range(14, 27), 28, 29, 30, 31, 127))
-    if controls > 0.02 * len(sample) + 1:
-        raise LogError(f"{name}: this is no text; export the log as CSV or text first")
-    label = "utf-16" if encoding.startswith("utf-16") else encoding
-    return DecodedText(data, label, tuple(warnings))
-
-
-def _guess(raw: bytes, name: str) -> tuple[str, bool]:
-    """The encoding, and whether every byte has been found to fit it."""
-    head = raw[:4000]
+def _two_byte_pattern(first: bytes) -> str:
+    head = first[:4000]
     if len(head) >= 4:
         even, odd = head[0::2].count(0), head[1::2].count(0)
         half = len(head) / 2
         if odd > 0.6 * half and even < 0.1 * half:
-            return "utf-16-le", False
+            return "utf-16-le"
         if even > 0.6 * half and odd < 0.1 * half:
-            return "utf-16-be", False
-    # a log cut off by a power loss may end in padding; noughts elsewhere mean that this is no text
-    if b"\x00" in raw and (body := raw.rstrip(b"\x00\r\n \t")).count(b"\x00") > 0.01 * len(body):
-        raise LogError(f"{name}: this is no text; export the log as CSV or text first")
-    if raw.isascii():
-        return "utf-8", True
-    try:
-        codecs.lookup("utf-8").decode(raw)
-        return "utf-8", True
-    except UnicodeDecodeError:
-        pass
-    high = sum(1 for b in raw[:2_000_000] if b >= 0x80)
-    sound = sum(len(m) for m in _MULTIBYTE.findall(raw[:2_000_000]))
+            return "utf-16-be"
+    return ""
+
+
+def _of_damaged(first: bytes, name: str) -> str:
+    """The encoding of what is no sound UTF-8."""
+    high = sum(1 for b in first if b >= 0x80)
+    sound = sum(len(m) for m in _MULTIBYTE.findall(first))
     if sound > 0.5 * high:
-        return "utf-8", False
-    if high > 0.3 * min(len(raw), 2_000_000):
+        return "utf-8"
+    if high > 0.3 * len(first):
         raise LogError(f"{name}: this is no text that Kuffin can read; export the log as CSV or text first")
-    return "cp1252", False
+    return "cp1252"

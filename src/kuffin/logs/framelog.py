@@ -9,7 +9,7 @@ from pathlib import Path
 import numpy as np
 
 from kuffin.core.errors import LogError, OpenReading
-from kuffin.logs.encoding import load_text
+from kuffin.logs.encoding import open_text
 from kuffin.logs.table import LogChannel, LogTable, Told
 
 _NUMBER = re.compile(r"[-+]?\d+(?:[.,]\d+)?(?:[eE][-+]?\d+)?")
@@ -50,9 +50,9 @@ def read_further_log(
 
 def _frame_log(path: Path) -> LogTable | None:
     """A log with a column of frame times and no clock, None where it is not one."""
-    decoded = load_text(path)
-    encoding = decoded.encoding
-    lines = [line for line in decoded.data.decode("utf-8", "replace").splitlines() if line.strip()]
+    with open_text(path) as log:
+        encoding = log.encoding
+        lines = [line for line in log.whole().decode("utf-8", "replace").splitlines() if line.strip()]
     head = next((i for i, line in enumerate(lines[:20]) if "frame" in line.lower() and "time" in line.lower()), None)
     if head is None:
         return None

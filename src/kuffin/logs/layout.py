@@ -9,8 +9,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 
 from kuffin.core.errors import LogError
-from kuffin.logs.blocks import LONGEST_LINE
 from kuffin.logs.clock import clock_kind
+from kuffin.logs.encoding import LONGEST_LINE
 from kuffin.logs.header import fold, is_unit_row
 from kuffin.logs.values import is_missing, parse_number
 

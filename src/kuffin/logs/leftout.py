@@ -10,12 +10,10 @@ from numpy.typing import NDArray
 
 from kuffin.core.errors import LogError
 from kuffin.logs.clock import clock_kind
-from kuffin.logs.clockfind import ClockChoice
 from kuffin.logs.header import fold, is_unit_row, split_names, without_brackets
 from kuffin.logs.layout import Layout, is_value, split_line
+from kuffin.logs.rows import MOST_ODD, Rows
 from kuffin.logs.values import is_missing
-
-_MOST_LOOKED_AT = 20_000  # rows; what is more is counted only
 
 
 class _Again:
@@ -65,38 +63,32 @@ class _Again:
 
 
 def count_left_out(
-    name: str,
-    odd: Sequence[tuple[int, str]],
-    data: bytes,
-    starts: NDArray[np.int64],
-    lines: NDArray[np.int64],
-    readable: NDArray[np.bool_],
-    layout: Layout,
-    choice: ClockChoice,
+    name: str, rows: Rows, lines: NDArray[np.int32], readable: NDArray[np.bool_]
 ) -> tuple[int, list[str]]:
     """How many data rows could not be used, and what to say of them."""
+    layout, choice = rows.layout, rows.choice
     header = [c.strip() for c in layout.header]
     again = _Again(name, layout)
     reasons: list[tuple[int, str]] = []
-    last_good = int(lines[np.flatnonzero(readable)[-1]]) if readable.any() else -1
+    last_good = readable.size - 1 - int(np.argmax(readable[::-1])) if readable.any() else -1
     unreadable = np.flatnonzero(~readable)
-    for i in unreadable[:_MOST_LOOKED_AT]:
-        end = data.find(b"\n", int(starts[i]))
-        cells = split_line(
-            data[int(starts[i]) : end if end >= 0 else len(data)].decode("utf-8", "replace"), layout.delimiter
-        )
+    for i in unreadable[:MOST_ODD].tolist():
+        if i not in rows.unclear:  # a day that there is not
+            reasons.append((int(lines[i]), "has an unreadable clock"))
+            continue
+        cells = split_line(rows.unclear[i], layout.delimiter)
         clock = " ".join(cells[j] for j in choice.columns if j < len(cells))
         if _is_headerish(cells, header) or again.names_columns(cells, choice.columns):
-            again.see(cells, int(lines[i]), bool(readable[i + 1 :].any()))
+            again.see(cells, int(lines[i]), i < last_good)
             continue
         if all(is_missing(c) for c in cells):
             continue
-        if int(lines[i]) > last_good and not re.search(r"\d", clock):
+        if i > last_good and not re.search(r"\d", clock):
             continue  # a summary at the end
         if not any(is_value(c) for k, c in enumerate(cells) if k not in choice.columns):
             continue
         reasons.append((int(lines[i]), "has an unreadable clock"))
-    for line, text in odd:
+    for line, text in rows.odd:
         cells = split_line(text, layout.delimiter)
         if text.lstrip().startswith(("#", "//")) or _is_headerish(cells, header):
             continue
@@ -109,7 +101,7 @@ def count_left_out(
             sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields
         ):
             reasons.append((line, f"has {len(cells)} of {layout.fields} fields"))
-    unseen = max(0, unreadable.size - _MOST_LOOKED_AT)
+    unseen = max(0, unreadable.size - MOST_ODD)
     warnings = []
     if reasons:
         reasons.sort()
@@ -121,7 +113,7 @@ def count_left_out(
             warnings.append(
                 f"from line {line + 1} on the columns seem to change; those rows were left out, so split the file there to read both parts"
             )
-    return len(reasons) + unseen, warnings
+    return len(reasons) + unseen + rows.odd_unseen, warnings
 
 
 def _is_headerish(cells: Sequence[str], header: Sequence[str]) -> bool:

@@ -3,51 +3,35 @@
 from __future__ import annotations
 
 import datetime as dt
-import io
-import re
-import warnings
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import replace
 from pathlib import Path
-from typing import Any
 
 import numpy as np
-import pandas as pd
-from numpy.typing import NDArray
 
 from kuffin.core.errors import LogError, OpenReading
 from kuffin.core.units import parse_unit
-from kuffin.logs.blocks import blocks, line_begins
-from kuffin.logs.clockfind import ClockChoice, find_clock, read_clock
+from kuffin.logs.blocks import DataBlocks
+from kuffin.logs.clock import DateHints
+from kuffin.logs.clockcells import ClockCells
+from kuffin.logs.clockfind import ClockChoice, find_clock, numbered_clock
 from kuffin.logs.clockrun import running
 from kuffin.logs.columns import ColumnBuilder
 from kuffin.logs.decimalsign import DecimalSign, decimal_sign
-from kuffin.logs.encoding import load_text
+from kuffin.logs.encoding import LogText, open_text
 from kuffin.logs.header import ColumnName, split_names, unique_names, without_brackets
-from kuffin.logs.layout import SAMPLE_LINES, Layout, sniff, split_line
+from kuffin.logs.layout import SAMPLE_LINES, Layout, sniff
 from kuffin.logs.leftout import count_left_out
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.roles import guess_role, is_summary
+from kuffin.logs.rows import Rows
 from kuffin.logs.table import LogChannel, LogTable, Told
-from kuffin.logs.values import MISSING, parse_number
+from kuffin.logs.values import parse_number
 
-_MOST_ODD = 20_000
 _LONGEST_STEP_S = 100.0  # between rows, of a clock that says no unit
 _US_UNITS = {"gph", "gpm", "psi", "psig", "°f", "f", "degf", "inhg", "℉"}
 
 Progress = Callable[[float], None]
-
-
-@dataclass
-class _Rows:
-    """What is gathered while the rows are read."""
-
-    builders: list[ColumnBuilder]
-    clock: list[list[Any]]
-    starts: list[NDArray[np.int64]] = field(default_factory=list)
-    lines: list[NDArray[np.int64]] = field(default_factory=list)
-    odd: list[tuple[int, str]] = field(default_factory=list)  # lines with another number of fields
-    odd_unseen: int = 0  # of these, how many were not looked at
 
 
 def read_log(path: Path | str, progress: Progress | None = None, told: Told | None = None) -> LogTable:
@@ -72,24 +56,22 @@ def read_log(path: Path | str, progress: Progress | None = None, told: Told | No
         Where the file is unusable; the message says what, where and what to do.
     """
     path, told = Path(path), told or Told()
-    decoded = load_text(path)
-    data = one_line_each(decoded.data)
-    layout = sniff(_first_lines(data), path.name)
+    with open_text(path) as log:
+        table = _read(log, path, told, progress)
+    table.path, table.told, table.encoding = path, told, log.encoding
+    return table
+
+
+def _read(log: LogText, path: Path, told: Told, progress: Progress | None) -> LogTable:
+    layout = sniff(_first_lines(one_line_each(log.head())), path.name)
     names = split_names(layout.header)
     names = [
         ColumnName(n.name, n.unit or (without_brackets(u) or None)) for n, u in zip(names, layout.units, strict=True)
     ]
     delimiter = layout.delimiter
-    if delimiter.strip(" ") == "":
-        gap = rb"[ \t]{2,}|\t" if delimiter == "  " else rb"[ \t]+"
-        data = b"\n".join(re.sub(gap, b"\t", line.strip(b" \t")) for line in data.split(b"\n"))
-        layout.delimiter = "\t"
-    begin = line_begins(data, layout.first_data_line)
-    found = (
-        DecimalSign(told.decimal)
-        if told.decimal
-        else decimal_sign(data, begin, layout.delimiter, names, layout.sample, path.name)
-    )
+    blocks = DataBlocks(log, layout.first_data_line, delimiter)
+    layout.delimiter = delimiter if delimiter.strip(" ") else "\t"
+    found = DecimalSign(told.decimal) if told.decimal else decimal_sign(blocks, layout.delimiter, names, layout.sample)
     if found.open_cell and "," in found.open_cell:
         raise OpenReading(
             f"{path.name}: “{found.open_cell}” may be {found.open_cell.replace(',', '.')} or {found.open_cell.replace(',', '')}, "
@@ -109,12 +91,20 @@ def read_log(path: Path | str, progress: Progress | None = None, told: Told | No
             f"{path.name}: no column holds a readable clock (date, time of day, or seconds); "
             "add one to the log, as a row counter does not say when"
         )
-    rows = _read_rows(data, layout, choice, progress, path.name)
-    table = _assemble(path.name, rows, data, layout, names, choice, told.dates, written_on(path))
-    table.path, table.told = path, told
-    table.encoding = decoded.encoding
+    clock = names[choice.columns[0]]
+    rows = Rows(
+        layout,
+        choice,
+        [ColumnBuilder(layout.decimal) for _ in range(layout.fields)],
+        ClockCells(choice.kind != "time", clock.name, clock.unit) if choice.text else None,
+    )
+    for block in blocks:
+        rows.add(block)
+        if progress is not None:
+            progress(block.share)
+    table = _assemble(path.name, rows, names, told.dates, written_on(path))
     table.delimiter = " " if delimiter.strip(" ") == "" else delimiter
-    table.warnings = [*decoded.warnings, *layout.warnings, *table.warnings]
+    table.warnings = [*log.warnings, *layout.warnings, *table.warnings]
     return table
 
 
@@ -147,152 +137,55 @@ def written_on(path: Path) -> dt.date | None:
         return None
 
 
-def _first_lines(data: bytes) -> list[str]:
+def _first_lines(head: bytes) -> list[str]:
     end = 0
     for _ in range(SAMPLE_LINES):
-        following = data.find(b"\n", end)
+        following = head.find(b"\n", end)
         if following < 0:
-            end = len(data)
+            end = len(head)
             break
         end = following + 1
-        if end > 4_000_000:
-            break
-    return data[:end].decode("utf-8", "replace").split("\n")
-
-
-def _read_rows(data: bytes, layout: Layout, choice: ClockChoice, progress: Progress | None, file: str) -> _Rows:
-    begin = line_begins(data, layout.first_data_line)
-    rows = _Rows([ColumnBuilder(layout.decimal) for _ in range(layout.fields)], [[] for _ in choice.columns])
-    line = layout.first_data_line
-    for a, b in blocks(data, begin, file):
-        line += _read_block(data[a:b], a, line, layout, choice, rows)
-        if progress is not None:
-            progress(b / len(data))
-    return rows
-
-
-def _read_block(block: bytes, offset: int, first_line: int, layout: Layout, choice: ClockChoice, rows: _Rows) -> int:
-    """Read one block of whole lines; returns how many lines it holds."""
-    text = np.frombuffer(block, dtype=np.uint8)
-    ends = np.flatnonzero(text == 10)
-    if not block.endswith(b"\n"):
-        ends = np.append(ends, text.size)
-    starts = np.concatenate(([0], ends[:-1] + 1)).astype(np.int64)
-    is_mark = text == ord(layout.delimiter)
-    if b'"' in block:  # a delimiter inside quotes is none
-        marks, quotes = np.flatnonzero(is_mark), np.flatnonzero(text == 34)
-        owner = np.searchsorted(ends, marks)
-        before = np.searchsorted(quotes, marks) - np.searchsorted(quotes, starts)[owner]
-        counts = np.bincount(owner[before % 2 == 0], minlength=ends.size) + 1
-    else:
-        whole = np.minimum(starts, text.size - 1)
-        counts = np.add.reduceat(is_mark.view(np.uint8), whole, dtype=np.int64) + 1
-        counts[starts >= text.size] = 1
-    good = counts == layout.fields
-    if layout.delimiter != "\t":
-        first = text[np.minimum(starts, text.size - 1)]
-        good &= first != ord("#")
-    # one delimiter too many at a line's end says nothing
-    last = text[np.maximum(ends - 1, 0)] == ord(layout.delimiter)
-    spare = (counts == layout.fields + 1) & last
-    good |= spare
-    for i in np.flatnonzero(~good & (ends > starts)):
-        if len(rows.odd) >= _MOST_ODD:
-            rows.odd_unseen += int(np.count_nonzero((~good & (ends > starts))[i:]))
-            break
-        content = block[starts[i] : ends[i]][:2000].decode("utf-8", "replace")
-        if content.strip():
-            rows.odd.append((first_line + int(i), content))
-    if not good.any():
-        return int(ends.size)
-    plain = bool(good.all()) and not spare.any()
-    kept = block if plain else b"\n".join(block[starts[i] : ends[i] - int(spare[i])] for i in np.flatnonzero(good))
-    frame = _frame(kept, layout, choice, int(good.sum()))
-    for j in range(layout.fields):
-        column = frame[j]
-        if choice.text and j in choice.columns:
-            rows.clock[choice.columns.index(j)].extend(column.fillna("").tolist())
-        elif column.dtype.kind in "fiu":
-            rows.builders[j].add_numbers(column.to_numpy(np.float64))
-        else:
-            rows.builders[j].add_cells(column.astype(object).where(column.notna(), None).tolist())
-    rows.starts.append(starts[good] + offset)
-    rows.lines.append(np.flatnonzero(good) + first_line)
-    return int(ends.size)
-
-
-def _parsed(kept: bytes, layout: Layout, text: dict[int, type[str]]) -> pd.DataFrame:
-    return pd.read_csv(
-        io.BytesIO(kept),
-        sep=layout.delimiter,
-        header=None,
-        names=list(range(layout.fields)),
-        index_col=False,
-        decimal=layout.decimal,
-        na_values=list(MISSING),
-        skipinitialspace=True,
-        dtype=text,
-        low_memory=False,
-        skip_blank_lines=False,
-        encoding_errors="replace",
-        on_bad_lines="skip",
-    )
-
-
-def _frame(kept: bytes, layout: Layout, choice: ClockChoice, expected: int) -> pd.DataFrame:
-    text = {j: str for j in choice.columns} if choice.text else {}
-    try:
-        with warnings.catch_warnings():
-            warnings.simplefilter("error", pd.errors.ParserWarning)
-            frame = _parsed(kept, layout, text)
-        if len(frame) == expected:
-            return frame
-    except (ValueError, OverflowError, pd.errors.ParserError, pd.errors.ParserWarning):
-        pass
-    lines = kept.decode("utf-8", "replace").split("\n")[:expected]
-    cells = [(split_line(line, layout.delimiter) + [""] * layout.fields)[: layout.fields] for line in lines]
-    return pd.DataFrame(cells, columns=list(range(layout.fields)), dtype=object)
+    return head[:end].decode("utf-8", "replace").split("\n")
 
 
 def _assemble(
-    name: str,
-    rows: _Rows,
-    data: bytes,
-    layout: Layout,
-    names: Sequence[ColumnName],
-    choice: ClockChoice,
-    dates: str | None,
-    written_on: dt.date | None,
+    name: str, rows: Rows, names: Sequence[ColumnName], dates: str | None, written_on: dt.date | None
 ) -> LogTable:
-    n = sum(part.size for part in rows.lines)
-    starts = np.concatenate(rows.starts) if rows.starts else np.empty(0, np.int64)
-    lines = np.concatenate(rows.lines) if rows.lines else np.empty(0, np.int64)
+    layout, choice = rows.layout, rows.choice
+    lines = rows.lines.taken()
     us_style = any((c.unit or "").lower().replace(" ", "") in _US_UNITS for c in names)
-    columns: list[Any] = rows.clock if choice.text else [rows.builders[choice.columns[0]].finish(None).values]
-    parsed, offsets = read_clock(choice, columns, names[choice.columns[0]], us_style, dates, written_on)
+    if rows.clock is not None:
+        parsed = rows.clock.finish(DateHints(dates, us_style, written_on))
+        offsets = rows.clock.has_offsets
+    else:
+        parsed = numbered_clock(choice, rows.builders[choice.columns[0]].finish(None).values)
+        offsets = choice.kind == "unix"
     readable = np.isfinite(parsed.seconds)
-    dropped, notes = count_left_out(name, rows.odd, data, starts, lines, readable, layout, choice)
-    dropped += rows.odd_unseen
+    dropped, notes = count_left_out(name, rows, lines, readable)
     if not readable.any():
         raise LogError(f"{name}: no row has a readable clock; check the column “{names[choice.columns[0]].name}”")
-    times, ran_on = running(parsed.seconds[readable], calendar=parsed.calendar, offsets=offsets)
-    keep = np.flatnonzero(readable)
-    order = np.argsort(times, kind="stable")
-    swapped = bool(np.any(np.diff(times) < 0))
-    keep, times = keep[order], times[order]
+    times, ran_on = running(
+        parsed.seconds if readable.all() else parsed.seconds[readable], calendar=parsed.calendar, offsets=offsets
+    )
+    swapped = bool(np.any(times[1:] < times[:-1]))
+    keep = None if readable.all() and not swapped else np.flatnonzero(readable)  # None: all, as they stand
+    if swapped and keep is not None:
+        order = np.argsort(times, kind="stable")
+        keep, times = keep[order], times[order]
+    begun = parsed.wall_text(0 if keep is None else int(keep[0]))
+    times -= times[0]
     notes += [
         *parsed.warnings,
         *ran_on,
         *(["some rows were out of order and have been sorted by time"] if swapped else []),
     ]
-    straight = keep.size == n and not swapped
     channels = []
     unique = unique_names([c.name or f"Column {j + 1}" for j, c in enumerate(names)])
     for j, column in enumerate(names):
         if j in choice.time_columns or j in choice.columns:
             continue
         read = rows.builders[j].finish(column.unit)
-        values = read.values if straight else read.values[keep]
+        values = read.values if keep is None else read.values[keep]
         numbers = int(np.isfinite(values).sum())
         if not numbers:
             continue
@@ -320,8 +213,8 @@ def _assemble(
         "",
         layout.delimiter,
         layout.decimal,
-        times - times[0],
-        parsed.wall_text(int(keep[0])),
+        times,
+        begun,
         channels,
         dropped,
         notes,

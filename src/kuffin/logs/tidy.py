@@ -12,7 +12,7 @@ import numpy as np
 
 from kuffin.core.compare import MountValue
 from kuffin.core.errors import CompareError, LogError
-from kuffin.logs.encoding import load_text
+from kuffin.logs.encoding import open_text
 from kuffin.logs.values import is_missing, parse_number
 
 
@@ -45,7 +45,8 @@ def read_tidy(path: Path | str) -> TidyTable:
     LogError
     """
     path = Path(path)
-    text = load_text(path).data.decode("utf-8")
+    with open_text(path) as table:
+        text = table.whole().decode("utf-8", "replace")
     lines = [line for line in text.split("\n") if line.strip() and not line.lstrip().startswith("#")]
     if len(lines) < 2:
         raise LogError(f"{path.name}: a header and at least one row are needed")
