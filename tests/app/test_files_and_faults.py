@@ -172,6 +172,10 @@ class TestStarting:
         qtbot.addWidget(made)
         made.show()
         assert made.settings.recent == [] and made.run.choosing.bench == "this"
+        heard: list[str] = []
+        made.state.trouble.connect(heard.append)
+        made.notebooks.open_last()
+        assert "“scale” is “wide”" in heard[0] and "damaged" in heard[0]
 
 
 def test_what_is_damaged_is_told_and_the_rest_works(window: MainWindow, demo: Path, at_rest: AtRest) -> None:

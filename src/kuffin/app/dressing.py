@@ -33,7 +33,7 @@ class Dressing:
         self._dress()
 
     def _desktop_changed(self) -> None:
-        self.set_mode(self.settings.value("theme", "desktop"))
+        self.set_mode(self.settings.value("theme", "desktop", looks.MODES))
 
     def scale_text(self, factor: float) -> None:
         """Scale all text; 0 brings it back to the usual size."""
@@ -47,7 +47,7 @@ class Dressing:
         return self.settings.number("scale", 1.0, *SCALES)
 
     def _dress(self) -> None:
-        self.theme = looks.chosen(self.settings.value("theme", "desktop"))
+        self.theme = looks.chosen(self.settings.value("theme", "desktop", looks.MODES))
         app = QApplication.instance()
         if isinstance(app, QApplication):
             looks.apply(app, self.theme, self._scale)

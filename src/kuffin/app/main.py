@@ -35,7 +35,9 @@ def run(notebook: str | None = None, demo: bool = False) -> int:
     """Open the window on a notebook, on the demo, or on the last notebook."""
     app = application()
     settings = Settings()
-    looks.apply(app, looks.chosen(settings.value("theme", "desktop")), settings.number("scale", 1.0, *SCALES))
+    looks.apply(
+        app, looks.chosen(settings.value("theme", "desktop", looks.MODES)), settings.number("scale", 1.0, *SCALES)
+    )
     icon = Path(__file__).with_name("look") / "icons" / "kuffin.svg"
     app.setWindowIcon(QIcon(str(icon)))
     window = MainWindow(settings)

@@ -8,6 +8,7 @@ from PySide6.QtGui import QAction, QActionGroup, QKeySequence
 from PySide6.QtWidgets import QMenu
 
 from kuffin.app.helptexts import KEYS, cautions
+from kuffin.app.look.theme import MODES
 from kuffin.app.places import BEHIND
 from kuffin.app.widgets.bits import no_keys
 from kuffin.app.widgets.messages import own_page
@@ -111,14 +112,14 @@ class Menus:
         ):
             action = QAction(label, w)
             action.setCheckable(True)
-            action.setChecked(w.settings.value("theme", "desktop") == mode)
+            action.setChecked(w.settings.value("theme", "desktop", MODES) == mode)
             action.triggered.connect(lambda _checked=False, m=mode: w.set_mode(m))
             group.addAction(action)
             menu.addAction(action)
         menu.addSeparator()
         sound = QAction("Sound when a run settles or needs you", w)
         sound.setCheckable(True)
-        sound.setChecked(w.settings.value("sound", "on") == "on")
+        sound.setChecked(w.settings.value("sound", "on", ("on", "off")) == "on")
         sound.toggled.connect(lambda on: w.settings.set_value("sound", "on" if on else "off"))
         menu.addAction(sound)
         self._add(menu, "Larger text", lambda: w.scale_text(1.1), "Ctrl++")

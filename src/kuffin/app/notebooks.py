@@ -74,6 +74,11 @@ class Notebooks(QObject):
 
     def open_last(self) -> None:
         """Open the notebook that was open before; not one at which the last start broke off."""
+        if self._settings.set_aside:
+            self._state.trouble.emit(
+                f"of what the window remembers, some could not be used: {', '.join(self._settings.set_aside)}; the usual is "
+                "used instead"
+            )
         broke_off = self._settings.value(_OPENING, "")
         recent = self._settings.recent
         if broke_off:

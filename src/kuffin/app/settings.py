@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Collection
 from contextlib import suppress
 from pathlib import Path
@@ -20,7 +21,10 @@ class Settings:
         with suppress(OSError):  # then nothing is remembered, and the window opens all the same
             path.parent.mkdir(parents=True, exist_ok=True)
         self.bench_path = path.with_name("bench.json")  # this computer's instruments and loads
+        self.set_aside: list[str] = []  # settings that could not be used, in words
         self._store = QSettings(str(path), QSettings.Format.IniFormat)
+        if self._store.status() == QSettings.Status.FormatError:
+            self._set_aside(f"{path.name} is damaged")
 
     @property
     def recent(self) -> list[str]:
@@ -37,15 +41,28 @@ class Settings:
     def value(self, key: str, default: str, among: Collection[str] | None = None) -> str:
         """A setting; the default where it is none of those that there are."""
         found = self._store.value(key, default)
-        return found if isinstance(found, str) and (among is None or found in among) else default
+        if isinstance(found, str) and (among is None or found in among):
+            return found
+        self._set_aside(f"“{key}” is “{str(found)[:40]}”")
+        return default
+
+    def _set_aside(self, what: str) -> None:
+        if what not in self.set_aside:
+            self.set_aside.append(what)
 
     def number(self, key: str, default: float, low: float, high: float) -> float:
         """A setting that is a number; the default where it is none, or out of its range."""
-        try:
-            found = float(self.value(key, ""))
-        except ValueError:
+        text = self.value(key, "")
+        if not text:
             return default
-        return found if low <= found <= high else default
+        try:
+            found = float(text)
+        except ValueError:
+            found = math.nan
+        if low <= found <= high:
+            return found
+        self._set_aside(f"“{key}” is “{text[:40]}”")
+        return default
 
     def set_value(self, key: str, value: str) -> None:
         self._store.setValue(key, value)

@@ -61,7 +61,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
     def __init__(self, settings: Settings | None = None) -> None:
         super().__init__()
         self.settings = settings or Settings()
-        self.theme = looks.chosen(self.settings.value("theme", "desktop"))
+        self.theme = looks.chosen(self.settings.value("theme", "desktop", looks.MODES))
         self.jobs = Jobs(self)
         self.state = State(self.jobs)
         self.shelf = ShelfState(self.state)

@@ -72,6 +72,9 @@ def figures_font(size: float, bold: bool = False) -> QFont:
     return font
 
 
+MODES = ("desktop", "light", "dark")
+
+
 def chosen(mode: str) -> Theme:
     """The theme for a mode: ``light``, ``dark``, or ``desktop`` to follow it."""
     if mode == "desktop":

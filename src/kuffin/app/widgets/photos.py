@@ -92,6 +92,7 @@ class CornerMarker(Painted):
         self.image = QImage()
         self.corners: list[tuple[float, float]] = []
         self._chosen: int | None = None
+        self._empty = "drop a photo here"
         self.setAccessibleName(name)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
@@ -105,9 +106,11 @@ class CornerMarker(Painted):
     def sizeHint(self) -> QSize:
         return QSize(320, 215)
 
-    def show_photo(self, image: QImage, corners: Sequence[tuple[float, float]]) -> None:
-        """Show a photo and the corners marked so far."""
-        self.image = image
+    def show_photo(
+        self, image: QImage, corners: Sequence[tuple[float, float]], empty: str = "drop a photo here"
+    ) -> None:
+        """Show a photo and the corners marked so far; `empty` stands where there is no photo."""
+        self.image, self._empty = image, empty
         self.corners = [(float(x), float(y)) for x, y in corners]
         self._chosen = None
         self.update()
@@ -137,7 +140,7 @@ class CornerMarker(Painted):
             painter.setPen(QPen(t.color("hairline"), 1.2, Qt.PenStyle.DashLine))
             painter.drawRect(self.rect().adjusted(1, 1, -2, -2))
             painter.setPen(t.color("muted"))
-            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, "drop a photo here")
+            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, self._empty)
             return
         painter.drawImage(self._frame(), self.image)
         points = [self._to_screen(c) for c in self.corners]

@@ -181,13 +181,14 @@ class PrintPage(PreparePage):
 
     def _open_photo(self, side: Side, key: str, shows: object, one: dict[str, Any]) -> None:
         corners = one.get("corners", [])
-        side.marker.show_photo(QImage(), corners)
+        photo = one.get("photo")
+        side.marker.show_photo(QImage(), corners, "opening the photo …" if photo else "drop a photo here")
 
         def show(_photo: int, image: QImage) -> None:
             if self._shown.get(key) == shows:  # another one is not looked at meanwhile
                 side.marker.show_photo(image, corners)
 
-        if isinstance(photo := one.get("photo"), int):
+        if isinstance(photo, int):
             load_photos(self.state, [(photo, f"the print {PRINT_SIDES[key]}")], show)
 
     def _words(self, one: dict[str, Any]) -> str:
