@@ -64,7 +64,7 @@ def test_read_gives_its_contract(log: Path, capsys: pytest.CaptureFixture[str]) 
         "channels",
         "warnings",
     ]
-    assert list(told["channels"][0]) == ["name", "unit", "quantity", "role", "n", "mean", "min", "max"]
+    assert list(told["channels"][0]) == ["name", "unit", "quantity", "role", "device", "n", "mean", "min", "max"]
     code, out, _ = said(capsys, "read", str(log))
     assert code == 0
     assert "120 rows" in out

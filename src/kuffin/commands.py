@@ -53,6 +53,7 @@ def read(args: argparse.Namespace) -> None:
             "unit": c.unit,
             "quantity": c.quantity,
             "role": c.role,
+            "device": c.device,
             "n": c.count,
             "mean": float(np.nanmean(c.values)),
             "min": float(np.nanmin(c.values)),
@@ -89,7 +90,7 @@ def read(args: argparse.Namespace) -> None:
         print(f"gap of {gap.length_s:.0f} s at {gap.at_s:.0f} s")
     for c in channels:
         print(
-            f"  {c['name']:<24} {shown(c['unit']) or '(no unit)':<10} {c['role'] or '-':<12} n {c['n']:<7} "
+            f"  {c['name']:<24} {shown(c['unit']) or '(no unit)':<10} {' '.join(filter(None, (c['device'], c['role']))) or '-':<22} n {c['n']:<7} "
             f"mean {c['mean']:.3f}  {c['min']:.3f} to {c['max']:.3f}"
         )
     for text in table.warnings:

@@ -10,9 +10,9 @@ import pytest
 
 from kuffin.core.errors import CompareError, LogError
 from kuffin.core.units import parse_unit
+from kuffin.logs.channelguess import guess_role
 from kuffin.logs.guess import guess_candidate, guess_round
 from kuffin.logs.header import is_unit_row, split_names, unique_names
-from kuffin.logs.roles import guess_role
 from kuffin.logs.table import LogChannel
 from kuffin.logs.tidy import mount_values, read_tidy
 from kuffin.logs.values import parse_number
@@ -93,7 +93,18 @@ def test_a_row_of_units_is_told_from_a_row_of_names() -> None:
         ("Ambient", "temperature", "degC", "room"),
         ("Die 1", "temperature", "degC", "die"),
         ("Hot spot", "temperature", "degC", "hot_spot"),
-        ("Memory junction", "temperature", "degC", "hot_spot"),
+        ("Memory junction", "temperature", "degC", "memory"),
+        ("Junction", "temperature", "degC", "hot_spot"),
+        ("Liq before block", "temperature", "degC", "coolant_in"),
+        ("Coolant after radiator", "temperature", "degC", "coolant_in"),
+        ("T_liq", "unknown", None, "coolant"),
+        ("CPU clk", "unknown", None, "clock"),
+        ("Q", "unknown", None, "flow"),
+        ("Pump tacho", "unknown", None, "pump"),
+        ("CPUTemp", "unknown", None, "die"),
+        ("Chipset", "temperature", "degC", "chipset"),
+        ("Drive 1", "temperature", "degC", "storage"),
+        ("GPU backplate", "temperature", "degC", "backplate"),
         ("VRM", "temperature", "degC", "regulator"),
         ("Temperature drop", "temperature", "K", None),
         ("Package power", "power", "W", "power"),

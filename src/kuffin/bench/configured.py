@@ -15,7 +15,7 @@ from kuffin.bench.setup import ChannelSetting, InstrumentSetting
 from kuffin.bench.source import Source
 from kuffin.core.errors import BenchError
 from kuffin.core.units import parse_unit
-from kuffin.logs.roles import guess_role
+from kuffin.logs.channelguess import guess_role
 
 
 def open_source(setting: InstrumentSetting) -> Source:

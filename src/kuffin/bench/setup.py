@@ -7,7 +7,6 @@ commands, open ports or call other computers.
 from __future__ import annotations
 
 import json
-from collections.abc import Sequence
 from contextlib import suppress
 from dataclasses import asdict, dataclass, field, replace
 from pathlib import Path
@@ -225,15 +224,3 @@ def check(setup: BenchSetup) -> None:
             if channel.name.strip().lower() in names:
                 raise BenchError(f"two channels are called “{channel.name}”; give each its own name")
             names.add(channel.name.strip().lower())
-
-
-def roles_missing(channels: Sequence[ChannelSetting]) -> list[str]:
-    """Which of the heat path's levels no channel tells."""
-    roles = {c.role for c in channels}
-    wanted = {
-        "the die": {"die", "hot_spot"},
-        "the coolant": {"coolant", "coolant_in", "coolant_out"},
-        "the air": {"air_in", "room"},
-        "the power": {"power", "wall_power"},
-    }
-    return [label for label, any_of in wanted.items() if not roles & any_of]

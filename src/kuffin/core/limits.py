@@ -9,7 +9,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.roles import AIR, COOLANT, DIE, POWER
+from kuffin.core.roles import COOLANT, DIE, SIGNALS
 
 Array = NDArray[np.float64]
 
@@ -85,11 +85,7 @@ _TOLD_BY: dict[str, tuple[str, tuple[str, ...]]] = {
     "leak": ("leak sensor", ("leak",)),
 }
 # without these there is no verdict
-_VERDICT_RESTS_ON = {
-    role: label
-    for label, roles in (("die", DIE), ("coolant", COOLANT), ("air", AIR), ("power", POWER))
-    for role in roles
-}
+_VERDICT_RESTS_ON = {role: signal.key for signal in SIGNALS.values() for role in signal.roles}
 
 
 def watchable(limits: Limits, roles: Collection[str | None]) -> tuple[Limits, list[str]]:

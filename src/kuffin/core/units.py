@@ -179,6 +179,12 @@ def parse_unit(text: str) -> Unit | None:
     return _TABLE.get(_fold(plain))
 
 
+def canonical_unit(quantity: str) -> str:
+    """The unit that a quantity is kept in; blank for one that has none."""
+    own = (u.canonical for u in _TABLE.values() if u.quantity == quantity and (u.scale, u.offset) == (1.0, 0.0))
+    return next((c for c in own if c != "K"), "")
+
+
 def to_canonical(values: NDArray[np.float64], unit: Unit) -> tuple[NDArray[np.float64], str]:
     """Bring written values to the canonical unit.
 

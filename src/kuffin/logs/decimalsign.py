@@ -13,12 +13,13 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.roles import QUANTITY_OF
 from kuffin.core.units import parse_unit
 from kuffin.logs.blocks import DataBlocks
+from kuffin.logs.channelguess import guess_role
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.clockfind import is_timeish
 from kuffin.logs.header import ColumnName
-from kuffin.logs.roles import ROLE_QUANTITY, guess_role
 
 Bools = NDArray[np.bool_]
 Ints = NDArray[np.int64]
@@ -112,7 +113,7 @@ def _by_what_can_be(
     for j in columns:
         told = parse_unit(names[j].unit) if names[j].unit else None
         role = guess_role(names[j].name, told.quantity if told else "unknown", told.canonical if told else None)
-        quantity = told.quantity if told is not None else ROLE_QUANTITY.get(role or "", "")
+        quantity = told.quantity if told is not None else QUANTITY_OF.get(role or "", "")
         cells = [r[j].strip().strip('"').split(" ")[0] for r in sample if j < len(r) and sign in r[j]]
         digits = [c.lstrip("+-−").replace(sign, "", 1) for c in cells]
         values = np.array(

@@ -23,9 +23,8 @@ from kuffin.logs.header import ColumnName, split_names, unique_names, without_br
 from kuffin.logs.layout import SAMPLE_LINES, Layout, sniff
 from kuffin.logs.leftout import count_left_out
 from kuffin.logs.quoted import one_line_each
-from kuffin.logs.roles import guess_role, is_summary
 from kuffin.logs.rows import Rows
-from kuffin.logs.table import LogChannel, LogTable, Told
+from kuffin.logs.table import LogChannel, LogTable, Told, take_guesses
 from kuffin.logs.values import parse_number
 
 _LONGEST_STEP_S = 100.0  # between rows, of a clock that says no unit
@@ -195,12 +194,8 @@ def _assemble(
             notes.append(
                 f"{cells} of “{unique[j]}” could not be read as numbers and count as missing: line {lines[row] + 1}, “{cell[:40]}”"
             )
-        role = guess_role(unique[j], read.quantity, read.unit)
-        channels.append(LogChannel(unique[j], read.unit, read.quantity, role, values, read.written))
-    plain = {c.role for c in channels if not is_summary(c.name)}
-    for i, c in enumerate(channels):
-        if c.role in plain and is_summary(c.name):  # the largest of the cores is none of them
-            channels[i] = replace(c, role=None)
+        channels.append(LogChannel(unique[j], read.unit, read.quantity, None, values, read.written))
+    take_guesses(channels)
     if not channels:
         raise LogError(f"{name}: it has a clock but no column of numbers beside it")
     preview = [

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import hashlib
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 from pathlib import Path
 
@@ -10,14 +11,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.units import parse_unit, to_canonical
-from kuffin.logs.roles import guess_role
+from kuffin.logs.channelguess import Named, guess_all
 
 
 @dataclass
 class LogChannel:
     """One column of numbers, in its canonical unit.
 
-    ``values`` has one entry for each row of the log; missing is NaN.
+    ``values`` has one entry for each row of the log; missing is NaN. ``device`` says whose it is, None for the bench's.
     """
 
     name: str
@@ -26,6 +27,14 @@ class LogChannel:
     role: str | None
     values: NDArray[np.float64]
     written_unit: str | None = None
+    device: str | None = None
+
+    @property
+    def named(self) -> Named:
+        """What its name and readings tell."""
+        some = self.values[:: 1 + self.values.size // 20_000]
+        some = some[np.isfinite(some)]
+        return Named(self.name, self.quantity, self.unit, float(np.median(some)) if some.size else None)
 
     @property
     def count(self) -> int:
@@ -44,9 +53,15 @@ class LogChannel:
         text = (text or "").strip() or None
         after = parse_unit(text) if text else None
         if after is None:
-            return LogChannel(self.name, text, "unknown", guess_role(self.name, "unknown", text), values, text)
+            return LogChannel(self.name, text, "unknown", None, values, text)
         values, unit = to_canonical(values, after)
-        return LogChannel(self.name, unit, after.quantity, guess_role(self.name, after.quantity, unit), values, text)
+        return LogChannel(self.name, unit, after.quantity, None, values, text)
+
+
+def take_guesses(channels: Sequence[LogChannel]) -> None:
+    """Give channels the roles and devices that they are taken for, decided over all of them together."""
+    for channel, guess in zip(channels, guess_all([c.named for c in channels]), strict=True):
+        channel.role, channel.device = guess.role, guess.device
 
 
 @dataclass(frozen=True)

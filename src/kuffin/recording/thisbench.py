@@ -7,9 +7,10 @@ from pathlib import Path
 from platformdirs import user_config_dir, user_log_dir
 
 from kuffin.bench.configured import ConfiguredInstrument
-from kuffin.bench.setup import BenchSetup, load_setup, roles_missing
+from kuffin.bench.setup import BenchSetup, load_setup
 from kuffin.core.errors import BenchError
 from kuffin.core.protocol import Step
+from kuffin.core.roles import missing_signals
 from kuffin.recording.loads import LoadByCommand, LoadByHand, LoadControl
 from kuffin.recording.openbench import OpenBench
 from kuffin.verdicts.words import several
@@ -53,7 +54,7 @@ def set_up_words(steps: tuple[Step, ...], settings: Path) -> tuple[str, bool]:
     if not channels:
         return "No instruments are set up on this computer yet: find them on the Bench page.", False
     words = f"{several(len(channels), 'channel')} of {several(len([i for i in setup.instruments if i.channels]), 'instrument')}."
-    missing = roles_missing(channels)
+    missing = [f"the {s.key}" for s in missing_signals({c.role for c in channels})]
     if missing:
         words += f" No channel tells {' or '.join(missing)}: what rests on it cannot be said."
     wanted = sorted({s.load for s in steps if s.load})

@@ -12,11 +12,12 @@ from kuffin.core.conditions import LEAD_S, Stretch, stretches_of
 from kuffin.core.errors import TraceError
 from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check_run, figures
 from kuffin.core.normalise import SCHOOLS, School, default_school
+from kuffin.core.roles import FURTHER_PARTS
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
 from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.signals import FURTHER_PARTS, Signals, signals
+from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.ways import ClockWindow, Ways, clock_window
 from kuffin.verdicts.wholetrace import kept, whole_fits, with_sum
 

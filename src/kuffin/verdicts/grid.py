@@ -8,17 +8,15 @@ from typing import TYPE_CHECKING
 
 from kuffin.core.conditions import condition_words
 from kuffin.core.normalise import School
+from kuffin.core.roles import FURTHER_PARTS, spoken
 from kuffin.notebook.entities import Study
 from kuffin.verdicts.baseline import with_baseline
 from kuffin.verdicts.claims import JudgedClaim, judged_claims
 from kuffin.verdicts.schools import Mounts, SchoolResult, readings_under
-from kuffin.verdicts.signals import FURTHER_PARTS
 from kuffin.verdicts.words import count, joined, number
 
 if TYPE_CHECKING:
     from kuffin.verdicts.study import StudyVerdict
-
-PART_WORDS = {"die": "die", "hot_spot": "hot spot", "memory": "memory", "regulator": "regulators", "coolant": "coolant"}
 
 
 @dataclass(frozen=True)
@@ -58,7 +56,7 @@ def axes_of(v: StudyVerdict) -> Axes:
     parts = [v.school.part]
     if v.school.part == "die":
         parts += [p for p in FURTHER_PARTS if p in held]
-    return Axes(tuple(conditions) or ((None, "load"),), tuple((p, PART_WORDS[p]) for p in parts))
+    return Axes(tuple(conditions) or ((None, "load"),), tuple((p, spoken(p)) for p in parts))
 
 
 def family_confidence(v: StudyVerdict, study: Study, axes: Axes) -> tuple[float, str]:
@@ -82,7 +80,7 @@ def _school_and_power(v: StudyVerdict, cell: Cell) -> tuple[School, float]:
     """The school in use with the cell's part in place of its own, and the power it is shown at."""
     school = v.school
     if cell.part != school.part:
-        words = PART_WORDS[cell.part]
+        words = spoken(cell.part)
         label = school.label.replace("Die", words[:1].upper() + words[1:], 1)
         school = replace(school, part=cell.part, label=label)
     step = next((s for s in v.conditions if s.name == cell.condition), None)

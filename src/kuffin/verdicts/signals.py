@@ -10,24 +10,16 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.normalise import School
-from kuffin.core.roles import AIR, COOLANT, DIE, POWER
+from kuffin.core.roles import AIR, COOLANT, DIE, FURTHER_PARTS, missing_signals
 from kuffin.notebook.samples import RunData
 
 Array = NDArray[np.float64]
 
-FURTHER_PARTS = ("hot_spot", "memory", "regulator")
-
 
 def lacking(school: School, roles: Collection[str | None]) -> list[str]:
     """What a school needs and channels of these roles do not give, in words."""
-    needed = {
-        "die": ("a die", DIE),
-        "coolant": ("a coolant probe", COOLANT),
-        "air": ("an air probe", AIR),
-        "power": ("power", POWER),
-    }
-    wanted = [school.part, school.over or "", *(["power"] if school.per_watt else [])]
-    return [needed[w][0] for w in wanted if w in needed and not set(needed[w][1]) & set(roles)]
+    wanted = (school.part, school.over or "", "power" if school.per_watt else "")
+    return [s.called for s in missing_signals(roles, wanted)]
 
 
 @dataclass(frozen=True)

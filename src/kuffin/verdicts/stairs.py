@@ -5,11 +5,10 @@ from __future__ import annotations
 import numpy as np
 
 from kuffin.core.heatpath import Flight, flight
+from kuffin.core.roles import FURTHER_PARTS, spoken
 from kuffin.core.student import t_quantile
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.study import StudyVerdict
-
-_SIDES = (("hot_spot", "hot spot"), ("memory", "memory"), ("regulator", "regulators"))
 
 
 def flight_of(result: RunResult | None, label: str, per_watt: bool) -> Flight | None:
@@ -37,12 +36,12 @@ def _sides(result: RunResult, scale: float) -> list[tuple[str, float, float]]:
     """What else rises from the coolant, over air; plain window means, so their interval is that of the mean."""
     air = result.mean_of("air_in") if "air_in" in result.roles else result.mean_of("room")
     out = []
-    for role, name in _SIDES:
+    for role in FURTHER_PARTS:
         channel = result.roles.get(role)
         if air is None or channel is None or channel not in result.means:
             continue
         mean, sd = result.means[channel]
-        out.append((name, (mean - air) * scale, 1.96 * sd / np.sqrt(10) * scale))
+        out.append((spoken(role), (mean - air) * scale, 1.96 * sd / np.sqrt(10) * scale))
     return out
 
 

@@ -8,39 +8,11 @@ from pathlib import Path
 import numpy as np
 from PySide6.QtWidgets import QComboBox
 
-from kuffin.core.findings.sensors import PLAUSIBLE
+from kuffin.core.roles import ROLES, cannot_be
 from kuffin.core.units import shown
 from kuffin.logs.guess import guess_candidate, guess_round
-from kuffin.logs.roles import ROLES
-from kuffin.logs.table import LogChannel, LogTable
+from kuffin.logs.table import LogChannel, LogTable, take_guesses
 from kuffin.notebook.edits import Remembered
-
-ROLE_WORDS = {
-    "die": "die",
-    "hot_spot": "hot spot",
-    "memory": "memory",
-    "regulator": "regulator",
-    "coolant_in": "coolant into the block",
-    "coolant_out": "coolant out of the block",
-    "coolant": "coolant",
-    "air_in": "air at the radiator",
-    "room": "room",
-    "power": "power",
-    "wall_power": "power at the wall",
-    "clock": "clock",
-    "flow": "flow",
-    "pump": "pump",
-    "fan": "fan",
-    "sound": "sound",
-    "pressure": "pressure",
-    "humidity": "humidity",
-    "load": "load",
-    "voltage": "voltage",
-    "current": "current",
-    "score": "score",
-    "leak": "leak sensor",
-}
-
 
 UNITS = (
     "",
@@ -85,13 +57,12 @@ class Incoming:
         out = []
         for channel in self.table.channels:
             role = self.roles.get(channel.name)
-            span = PLAUSIBLE.get(role or "")
-            if span is None:
-                continue
             middle = float(np.nanmedian(channel.values))
-            if not span[0] <= middle <= span[1]:
+            if role is not None and cannot_be(role, middle):
                 unit = f" {shown(channel.unit)}" if channel.unit else ""
-                out.append(f"“{channel.name}” reads {middle:,.0f}{unit}: that is no {ROLE_WORDS[role or '']}")
+                out.append(
+                    f"“{channel.name}” reads {middle:,.0f}{unit}: that is no {ROLES[role].label}{_perhaps(channel, middle)}"
+                )
         return out
 
     def set_unit(self, name: str, text: str | None) -> None:
@@ -99,9 +70,17 @@ class Incoming:
         for i, channel in enumerate(self.table.channels):
             if channel.name == name and (text or None) != channel.written_unit:
                 self.table.channels[i] = channel.written_in(text)
+                take_guesses(self.table.channels)
                 self.units[name] = text or None
                 if self.roles.get(name) is None:
                     self.roles[name] = self.table.channels[i].role
+
+
+def _perhaps(channel: LogChannel, middle: float) -> str:
+    """What else a channel may be that reads so."""
+    if channel.unit is not None and channel.quantity != "temperature":
+        return ""
+    return "; a clock?" if 600 < middle < ROLES["clock"].can_be[1] else ""
 
 
 def incoming(
@@ -148,6 +127,6 @@ def role_box(role: str | None) -> QComboBox:
     box.setMinimumWidth(216)
     box.addItem("(no role)", None)
     for key in ROLES:
-        box.addItem(ROLE_WORDS[key], key)
+        box.addItem(ROLES[key].label, key)
     box.setCurrentIndex(max(0, box.findData(role)))
     return box

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.errors import KuffinError
 from kuffin.core.findings import Recorded
+from kuffin.core.roles import ROLES
 from kuffin.core.settle import Settled, Settling
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mark, Run, Study
@@ -21,20 +22,24 @@ from kuffin.verdicts.signals import signals
 
 Array = NDArray[np.float64]
 
-# the rows, from top to bottom: key, title, roles
-ROWS: tuple[tuple[str, str, tuple[str, ...]], ...] = (
-    ("coolant", "coolant and air", ("coolant_in", "coolant", "coolant_out", "air_in", "room")),
-    ("die", "die", ("die", "hot_spot", "memory", "regulator")),
-    ("power", "power", ("power", "wall_power")),
-    ("flow", "flow", ("flow",)),
-    ("speed", "pump and fans", ("pump", "fan")),
-    ("clock", "clock", ("clock",)),
-    ("sound", "sound", ("sound",)),
-    ("pressure", "pressure", ("pressure",)),
-    ("share", "humidity and load", ("humidity", "load")),
-    ("electric", "voltage and current", ("voltage", "current")),
-    ("score", "score", ("score",)),
-    ("other", "without a role", ()),
+# the rows, from top to bottom
+_TITLES = {
+    "coolant": "coolant and air",
+    "die": "die",
+    "power": "power",
+    "flow": "flow",
+    "speed": "pump and fans",
+    "clock": "clock",
+    "sound": "sound",
+    "pressure": "pressure",
+    "share": "humidity and load",
+    "electric": "voltage and current",
+    "score": "score",
+    "other": "without a role",
+}
+# key, title, roles
+ROWS: tuple[tuple[str, str, tuple[str, ...]], ...] = tuple(
+    (key, title, tuple(r.key for r in ROLES.values() if r.row == key)) for key, title in _TITLES.items()
 )
 USUAL_ROWS = ("coolant", "die", "power", "flow")
 
@@ -130,9 +135,12 @@ def drawn(
 
 def _rows(data: RunData, seen: Recorded) -> tuple[Row, ...]:
     out = []
-    known = {role for _, _, roles in ROWS for role in roles}
     for key, title, roles in ROWS:
-        names = [n for n, r in data.channels if r not in known] if key == "other" else seen.names(*roles)
+        names = (
+            [n for n, r in data.channels if r not in ROLES or ROLES[r].row == key]
+            if key == "other"
+            else seen.names(*roles)
+        )
         by_unit: dict[str, list[Line]] = {}
         for name in names:
             clean = seen.clean(name)

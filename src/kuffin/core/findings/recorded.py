@@ -12,14 +12,12 @@ from kuffin.core.roles import AIR as AIR
 from kuffin.core.roles import COOLANT as COOLANT
 from kuffin.core.roles import DIE as DIE
 from kuffin.core.roles import POWER as POWER
+from kuffin.core.roles import ROLES
 from kuffin.core.settle import Settled
 from kuffin.core.traces import lone_spikes, smooth_spikes
 
 Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]
-
-_SMOOTH = {"coolant_in", "coolant", "coolant_out", "air_in", "room", "humidity"}
-_LIVELY = {"die", "hot_spot", "power", "wall_power"}
 
 
 @dataclass(frozen=True)
@@ -88,8 +86,9 @@ class Recorded:
         """A channel with its spikes missing."""
         if name not in self._clean:
             x, role = self.values[name], self.role_of(name)
+            kind = ROLES[role].spikes if role in ROLES else ""
             marked = (
-                smooth_spikes(x) if role in _SMOOTH else lone_spikes(x) if role in _LIVELY else np.zeros(x.size, bool)
+                smooth_spikes(x) if kind == "smooth" else lone_spikes(x) if kind == "lively" else np.zeros(x.size, bool)
             )
             self._clean[name] = np.where(marked, np.nan, x)
         return self._clean[name]
@@ -105,7 +104,7 @@ class Recorded:
 
     def die(self) -> Array | None:
         """The die, or the mean of several (cores, probes in a heater's face)."""
-        return self.mean("die", "hot_spot")
+        return self.mean(*DIE)
 
     def mean(self, *roles: str) -> Array | None:
         """The mean of all channels of the first of these roles that there is."""

@@ -8,20 +8,11 @@ from numpy.typing import NDArray
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, Recorded, mean_of
 from kuffin.core.findings.thresholds import Limits
+from kuffin.core.roles import ROLES, cannot_be, needed
 from kuffin.core.traces import quantum
 from kuffin.core.words import minutes, number
 
 Array = NDArray[np.float64]
-
-_MAIN = {"die", "hot_spot", "coolant_in", "coolant", "coolant_out", "air_in", "power", "flow"}
-# sensors that always flicker a little; a clock or a fan may well stand still
-_FLICKER = {*_MAIN, "room", "memory", "regulator", "coolant", "sound", "pressure"}
-PLAUSIBLE = {
-    "die": (-20.0, 130.0), "hot_spot": (-20.0, 140.0), "memory": (-20.0, 130.0), "regulator": (-20.0, 160.0),
-    "coolant_in": (-25.0, 95.0), "coolant": (-25.0, 95.0), "coolant_out": (-25.0, 95.0),
-    "air_in": (-20.0, 60.0), "room": (-20.0, 50.0), "power": (0.0, 3000.0), "wall_power": (0.0, 5000.0),
-    "flow": (0.0, 2000.0), "humidity": (0.0, 100.0), "fan": (0.0, 20000.0), "pump": (0.0, 20000.0), "sound": (0.0, 130.0),
-}  # fmt: skip
 
 
 def stuck(run: Recorded) -> list[Finding]:
@@ -34,7 +25,7 @@ def stuck(run: Recorded) -> list[Finding]:
     for name, role in run.roles:
         x = run.values[name]
         ok = np.flatnonzero(np.isfinite(x))
-        if role not in _FLICKER or ok.size < 60:
+        if role not in ROLES or not ROLES[role].flickers or ok.size < 60:
             continue
         value, times = x[ok], run.times[ok]
         begin, length = _longest_still(value)
@@ -55,7 +46,7 @@ def stuck(run: Recorded) -> list[Finding]:
         rate = float(flicker[outside].mean())
         if span[1] - span[0] < 120 or rate * length < 14:
             continue
-        weight = DOUBT if role in _MAIN else REMARK
+        weight = DOUBT if needed(role) else REMARK
         said = f"{name} stands at {value[begin]:g} to the last digit from {minutes(span[0])} to {minutes(span[1])}, and flickered before"
         out.append(Finding("stuck", said, weight, span, (name,), (span[1] - span[0]) / 60, 2.0, "min"))
     return out
@@ -82,7 +73,7 @@ def drops_out(run: Recorded, limits: Limits) -> list[Finding]:
         # a slower log joined to this one is no dropout; it says how often it reads
         if share < 2 or share > 99.5:
             continue
-        weight = DOUBT if role in _MAIN and share > limits.of("missing_percent") else REMARK
+        weight = DOUBT if needed(role) and share > limits.of("missing_percent") else REMARK
         said = f"{name} is missing in {number(share, 0)} % of the samples under load"
         out.append(Finding("drops out", said, weight, None, (name,), share, limits.of("missing_percent"), "%"))
     return out
@@ -92,7 +83,7 @@ def spikes(run: Recorded, limits: Limits) -> list[Finding]:
     """Channels with more than 1 % of their samples marked as spikes."""
     out = []
     for name, role in run.roles:
-        if role not in _MAIN:
+        if not needed(role):
             continue
         # a step of the load is no spike, though the coolant's outlet jumps with it
         begin = run.load_start_s
@@ -125,10 +116,10 @@ def out_of_range(run: Recorded) -> list[Finding]:
     """Channels whose mean under load cannot be."""
     out, loaded = [], run.loaded()
     for name, role in run.roles:
-        low, high = PLAUSIBLE.get(role or "", (-np.inf, np.inf))
         level = mean_of(run.clean(name), loaded)
-        if level is not None and not low <= level <= high:
-            said = f"{name} reads {number(level, 1)} on average under load; as {(role or '').replace('_', ' ')} it cannot be below {low:g} or above {high:g}"
+        if role is not None and level is not None and cannot_be(role, level):
+            low, high = ROLES[role].can_be
+            said = f"{name} reads {number(level, 1)} on average under load; as {ROLES[role].label} it cannot be below {low:g} or above {high:g}"
             out.append(Finding("out of range", said, DOUBT, None, (name,), level, high if level > high else low))
     return out
 

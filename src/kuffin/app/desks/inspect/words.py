@@ -6,6 +6,7 @@ import numpy as np
 
 from kuffin.app.widgets.traceview import TraceView
 from kuffin.core.heatpath import Level, Step, step
+from kuffin.core.roles import spoken
 from kuffin.core.settle import Settled
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
@@ -23,18 +24,7 @@ _TRACES = {
     "die_over_air": "Die over air",
     "die_over_air_per_watt": "Die over air, per watt",
 }
-_FACTS = (
-    ("air_in", "air"),
-    ("room", "room"),
-    ("coolant_in", "coolant in"),
-    ("power", "power"),
-    ("flow", "flow"),
-    ("pump", "pump"),
-    ("fan", "fans"),
-    ("sound", "sound"),
-    ("clock", "clock"),
-    ("hot_spot", "hot spot"),
-)
+_FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound", "clock", "hot_spot")  # roles
 
 
 def trace_choices(under_test: str) -> list[tuple[str, str]]:
@@ -145,13 +135,13 @@ def facts(result: RunResult | None, run: Run) -> list[tuple[str, str]]:
     """Window means of the plain channels, and where the run came from."""
     out = []
     units = {c.name: c.unit for c in run.channels}
-    for role, label in _FACTS:
+    for role in _FACTS:
         name = result.roles.get(role) if result is not None else None
         if result is None or name is None or name not in result.means:
             continue
         mean, _ = result.means[name]
         digits = 0 if abs(mean) >= 1000 else 1
-        out.append((label, f"{number(mean, digits)} {shown(units.get(name))}"))
+        out.append((spoken(role), f"{number(mean, digits)} {shown(units.get(name))}"))
     out.append(("length", f"{run.duration_s / 60:.0f} min, {run.rows} rows"))
     if run.started_at:
         out.append(("began", run.started_at.replace("T", " ")[:16]))

@@ -13,6 +13,8 @@ from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
+from kuffin.core.roles import FURTHER_PARTS, ROLES, spoken
+from kuffin.core.units import canonical_unit
 from kuffin.recording.live import LiveRun, Now
 from kuffin.verdicts.evaluating import main_trace, parse_trace
 from kuffin.verdicts.leading import BY_HAND, MEASURING
@@ -20,6 +22,7 @@ from kuffin.verdicts.livewords import LiveFigure, figures, stairs
 from kuffin.verdicts.words import number
 
 _FIGURES = 4
+_BESIDE = ("flow", "sound", "pump", "fan")  # roles that are shown beside the heat path, as far as there is room
 
 
 class BigFigure(QWidget):
@@ -187,9 +190,9 @@ class LivePage(QWidget):
         s, roles = live.recent()
         if s is None:
             return
-        others = [(label, roles[r]) for r, label in words.OTHER_PARTS if r in roles]
+        others = [(spoken(r), roles[r]) for r in FURTHER_PARTS if r in roles]
         self.staircase.show_steps(*stairs(s, others[:1]))
-        extra = [(label, unit, roles[r]) for r, label, unit in words.EXTRA if r in roles]
+        extra = [(spoken(r), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
         shown = figures(s, extra, None if now.over else now.load_on)[: _FIGURES - (not self.band.isHidden())]
         for widget, figure in zip(self.figures, shown, strict=False):
             widget.show_figure(figure)

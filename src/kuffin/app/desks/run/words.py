@@ -13,8 +13,6 @@ from kuffin.recording.live import Now
 from kuffin.verdicts.leading import MEASURING, SETTLING, WAITING
 
 _ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
-EXTRA = (("flow", "flow", "L/h"), ("sound", "sound", "dBA"), ("pump", "pump", "rpm"), ("fan", "fans", "rpm"))
-OTHER_PARTS = (("hot_spot", "hot spot"), ("memory", "memory"), ("regulator", "regulators"))
 
 
 def minutes(seconds: float) -> str:

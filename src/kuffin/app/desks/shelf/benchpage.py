@@ -21,8 +21,8 @@ from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
 from kuffin.core.loop import loop_volume_ml, metal_warnings
 from kuffin.core.parts import KINDS
+from kuffin.core.roles import ROLES
 from kuffin.core.uncertainty import Accuracy
-from kuffin.logs.roles import ROLES
 from kuffin.notebook import shelf as edits
 from kuffin.notebook.edits import change_study
 from kuffin.notebook.entities import Bench, Instrument

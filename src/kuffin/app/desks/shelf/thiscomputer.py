@@ -27,8 +27,8 @@ from kuffin.bench.lines import Told
 from kuffin.bench.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
 from kuffin.core.calibration import Within
 from kuffin.core.errors import BenchError, KuffinError
+from kuffin.core.roles import ROLES
 from kuffin.core.units import shown
-from kuffin.logs.roles import ROLES
 from kuffin.verdicts.words import number
 
 _RATES = (
