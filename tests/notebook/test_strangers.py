@@ -19,6 +19,7 @@ from kuffin.notebook.preparing import sheets_of
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.publish.tables import as_json
+from kuffin.verdicts.configurations import built_in
 from kuffin.verdicts.line import verdict_line
 from kuffin.verdicts.preparation import preparation_of
 from kuffin.verdicts.study import judge
@@ -43,12 +44,12 @@ def used(path: Path) -> str:
             verdict = judge(notebook, found)
             assert verdict_line(verdict).sentence
             assert json.loads(as_json(verdict))
-            bench_of(notebook, found.bench_id)
+            bench, shelf = bench_of(notebook, found.bench_id), parts(notebook)
             for candidate in found.live_candidates:
                 for mount in candidate.live_mounts:
                     preparation_of(notebook, mount)
+                    built_in(found, mount, bench, shelf)
                     sheets_of(notebook, [mount.id], "leak")
-        parts(notebook)
         bin_.contents(notebook)
         for _ in range(3):
             notebook.undo()
@@ -124,6 +125,20 @@ def test_what_is_damaged_is_named_and_the_file_is_kept(small_master: Path, tmp_p
     kept = tmp_path / "bench (damaged).kuffin"
     assert kept.read_bytes()[100:] == before[100:]  # but for its head, which says how it is written
     assert used(path) == ""
+
+
+def test_numbers_in_what_is_kept_as_json_are_held_to_their_fields(small_master: Path, tmp_path: Path) -> None:
+    path = tmp_path / "odd.kuffin"
+    path.write_bytes(small_master.read_bytes())
+    db = sqlite3.connect(path)
+    db.execute("UPDATE place SET settings = json('{\"length_mm\": -1}') WHERE id = 1")
+    db.execute("UPDATE part SET fields = json_set(fields, '$.volume_ml', -5) WHERE kind = 'radiator'")
+    db.execute("UPDATE bench SET settings = json_set(settings, '$.pump_percent', 4e9, '$.wall_efficiency_percent', 0)")
+    db.commit()
+    db.close()
+    said = used(path)
+    for key in ("length_mm", "volume_ml", "pump_percent", "wall_efficiency_percent"):
+        assert key in said or key.replace("_", " ") in said, said
 
 
 def test_a_damaged_notebook_that_is_read_only_is_said_to_be(

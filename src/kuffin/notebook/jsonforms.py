@@ -142,8 +142,12 @@ _SHEETS: dict[str, Mapping[str, Any]] = {
 }  # fmt: skip
 
 
+def _between(low: float, high: float) -> Any:
+    return Annotated[float, Meta(ge=low, le=high)] | None
+
+
 def _field(field: Field) -> Any:
-    return {"number": Number | None, "several": Texts | None}.get(field.kind, Text | None)
+    return {"number": _between(field.low, field.high), "several": Texts | None}.get(field.kind, Text | None)
 
 
 def part_fields(kind: str) -> Form:
@@ -158,10 +162,12 @@ def sheet_values(kind: str) -> Form:
     return _by_key(form if form is not None else {}, Scalar | Texts)
 
 
-_SETTING = {"number": Number | None, "part": int | Text | None}
-_SETTINGS = {key: _SETTING.get(s.kind, Text | None) for key, s in SETTINGS.items()}
-_WALL = {"wall_idle_w": Number | None, "wall_efficiency_percent": Number | None}
-_LIMITS = {f: bool if f == "leak" else Number | None for f in Limits.__dataclass_fields__}
+_SETTINGS = {
+    key: {"number": _between(s.low, s.high), "part": int | Text | None}.get(s.kind, Text | None)
+    for key, s in SETTINGS.items()
+}
+_WALL = {"wall_idle_w": _between(0, 5000), "wall_efficiency_percent": _between(1, 100)}
+_LIMITS = {f: bool if f == "leak" else _between(-50, 100_000) for f in Limits.__dataclass_fields__}
 
 FORMS: dict[tuple[str, str], Form] = {
     ("study", "same"): _list_of(Text),
@@ -169,7 +175,7 @@ FORMS: dict[tuple[str, str], Form] = {
     ("study", "plan"): _by_key(_PLAN),
     ("candidate", "configuration"): _by_key(_SETTINGS),
     ("bench", "settings"): _by_key({**_SETTINGS, **_WALL}),
-    ("place", "settings"): _by_key({"length_mm": Number | None}),
+    ("place", "settings"): _by_key({"length_mm": _between(0, 100_000)}),
     ("protocol", "steps"): _steps,
     ("protocol", "limits"): _by_key(_LIMITS),
     ("run", "warnings"): _list_of(Text),
