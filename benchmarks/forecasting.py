@@ -9,6 +9,7 @@ import numpy as np
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
+from kuffin.core.devices import ChannelRole
 from kuffin.notebook.samples import RunData
 from kuffin.verdicts.forecast import forecast
 from kuffin.verdicts.signals import Signals, signals
@@ -30,8 +31,8 @@ def one(seed: int) -> tuple[Signals, float]:
         load_s=4200.0,
     )
     table, truth = record(plan, Pump(), seed, "x.csv")
-    data = RunData(table.times, {c.name: c.values for c in table.channels}, {}, {})
-    found = signals(data, [(c.name, c.role) for c in table.channels])
+    channels = tuple(ChannelRole(c.name, c.role, c.device) for c in table.channels)
+    found = signals(RunData(table.times, {c.name: c.values for c in table.channels}, {}, {}, channels))
     power = table.channels[[c.role for c in table.channels].index("power")].values
     loaded = (table.times > _IDLE_S + 3000) & np.isfinite(power)
     return found, truth.radiator_k_w * float(np.mean(power[loaded]))

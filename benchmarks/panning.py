@@ -32,6 +32,7 @@ def report() -> None:
     from kuffin.app.main import application
     from kuffin.app.widgets.traceplot import TracePlot
     from kuffin.app.widgets.traceview import ROWS, drawn
+    from kuffin.core.devices import ChannelRole
     from kuffin.core.settle import settle
     from kuffin.notebook.samples import RunData
 
@@ -40,7 +41,7 @@ def report() -> None:
     t = np.arange(0, 3600, 0.05)
     rng = np.random.default_rng(1)
     values = {f"probe {i}": 25 + i + 9 * (1 - np.exp(-t / 600)) + rng.normal(0, 0.2, t.size) for i in range(60)}
-    channels = tuple((name, _ROLES[i % len(_ROLES)]) for i, name in enumerate(values))
+    channels = tuple(ChannelRole(name, _ROLES[i % len(_ROLES)]) for i, name in enumerate(values))
     data = RunData(t, values, {}, dict.fromkeys(values), channels)
     view = drawn(data, settle(t, values["probe 0"]), "probe 0, K")
     ours, empty = TracePlot(looks.LIGHT), pg.PlotWidget()

@@ -36,6 +36,9 @@ def notebooks(first: int = 0, count: int = NOTEBOOKS) -> dict[str, float]:
             some = min(AT_ONCE, first + count - at)
             lines, code = _window(folder, at, some)
             told += [line for line in lines if "longest_s" in line]
+            for line in lines:
+                if line.get("faults"):
+                    print(f"  seed {line['seed']}: {line['faults']}", flush=True)
             if code == 0:
                 at += some
                 continue

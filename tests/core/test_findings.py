@@ -13,6 +13,7 @@ from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
 from kuffin.core.boost import boost, throttling
+from kuffin.core.devices import ChannelRole
 from kuffin.core.errors import BenchError
 from kuffin.core.findings import (
     KINDS,
@@ -45,11 +46,11 @@ def recorded(
 ) -> Recorded:
     table, _ = record(plan, Pump(), seed, "run.csv", fault)
     values = {c.name: c.values for c in table.channels}
-    return judged(table.times, values, tuple((c.name, c.role) for c in table.channels), window)
+    return judged(table.times, values, tuple(ChannelRole(c.name, c.role) for c in table.channels), window)
 
 
 def judged(times: np.ndarray, values: dict, roles: tuple, window: tuple[float, float] | None = None) -> Recorded:  # type: ignore[type-arg]
-    by_role = {role: values[name] for name, role in reversed(roles)}
+    by_role = {role: values[name] for name, role, _ in reversed(roles)}
     air, coolant, die, power = (by_role.get(r) for r in ("air_in", "coolant_in", "die", "power"))
     traces = {}
     for key, part, over in (("coolant_over_air", coolant, air), ("die_over_coolant", die, coolant)):
@@ -130,7 +131,7 @@ def test_a_hot_start_and_probes_that_hang_apart_are_told() -> None:
     assert "still falling" in hot["hot start"].seen and not hot["hot start"].serious  # it settled all the same
     assert "warm at rest" not in hot
     beside = dict(run.values, Exhaust=run.values["Air in"] + 1.4)
-    apart = kinds(judged(run.times, beside, (*run.roles, ("Exhaust", "air_in"))))
+    apart = kinds(judged(run.times, beside, (*run.roles, ChannelRole("Exhaust", "air_in"))))
     assert (
         apart["air probes disagree"].serious
         and "Exhaust reads 1.4 K more than Air in" in apart["air probes disagree"].seen
@@ -162,7 +163,11 @@ def test_a_window_that_cuts_passes_is_told() -> None:
 def test_moist_air_over_chilled_water_warns_of_the_dew_point() -> None:
     run = recorded(replace(PLAN, room=Room(14.0, 0.0, 0.05)))
     wet = dict(run.values, Humidity=np.full(run.times.size, 80.0), Hall=np.full(run.times.size, 27.0))
-    roles = (*[(n, r) for n, r in run.roles if r != "room"], ("Humidity", "humidity"), ("Hall", "room"))
+    roles = (
+        *[c for c in run.roles if c.role != "room"],
+        ChannelRole("Humidity", "humidity"),
+        ChannelRole("Hall", "room"),
+    )
     found = kinds(Recorded(run.times, wet, roles, run.traces, run.window_s))
     assert "23.3 °C at 80 %" in found["dew point"].seen  # Magnus, 27 °C and 80 %: 23.3 °C
 
@@ -183,11 +188,11 @@ def test_what_is_missing_is_said_and_the_rest_is_told() -> None:
         {"coolant_in", "coolant_out"},
         {"die", "power", "air_in", "room", "coolant_in", "coolant_out"},
     ):
-        roles = tuple((n, r) for n, r in run.roles if r not in gone)
+        roles = tuple(c for c in run.roles if c.role not in gone)
         seen = judged(run.times, dict(run.values), roles)
         found = check_run(seen, seen.traces.get("coolant_over_air"), "no channel has the role", Limits())
         assert ("unreadable" in {f.kind for f in found}) == ("coolant_over_air" not in seen.traces)
-    nothing = {n: np.full(run.times.size, np.nan) for n, _ in run.roles}
+    nothing = {n: np.full(run.times.size, np.nan) for n, _, _ in run.roles}
     assert {f.kind for f in check_run(Recorded(run.times, nothing, run.roles), None, "all missing", Limits())} == {
         "unreadable"
     }

@@ -11,7 +11,7 @@ from kuffin.core.errors import NotebookError
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.reader import read_log
 from kuffin.logs.tidy import mount_values, read_tidy
-from kuffin.notebook import edits
+from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.store import Notebook
 
@@ -97,7 +97,7 @@ class TestOneLogOnce:
                 path = log(tmp_path / f"{c}.csv", head, rows=30 + i)
                 edits.add_log(book, study, c, read_log(path))
             runs = [m.live_runs[0] for c in book.study(study).live_candidates for m in c.live_mounts]
-            assert edits.set_roles(book, runs[0].id, {"Box": "die"}, alike=True) == 2
+            assert channels.set_roles(book, runs[0].id, {"Box": "die"}, alike=True) == 2
             again = [m.live_runs[0] for c in book.study(study).live_candidates for m in c.live_mounts]
             assert [c.role for r in again for c in r.channels if c.name == "Box"] == ["die", "die"]
             book.undo()

@@ -13,7 +13,7 @@ import pytest
 
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogChannel, LogTable
-from kuffin.notebook import answering, edits
+from kuffin.notebook import answering, channels, edits
 from kuffin.notebook import bin as bin_
 from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Mount, Study
 from kuffin.notebook.samples import ROWS_A_CHUNK, read_run
@@ -108,7 +108,7 @@ def test_every_edit_can_be_undone_and_redone_to_the_end(notebook: Notebook, stud
     edits.set_window(notebook, run, (12.0, 44.0))
     edits.leave_out(notebook, mount, "Sedge, round 1", "air")
     edits.change_study(notebook, study, "change the margin", margin_k=0.4)
-    edits.set_role(notebook, run, "Coolant", "coolant_out")
+    channels.set_role(notebook, run, "Coolant", "coolant_out")
     answering.accept(notebook, mount, "Sedge, round 1", ["flow off", "contact"], "it is fine")
     answering.remount(notebook, mount, "Sedge, round 1", "once more")
     edits.to_bin(notebook, Mount, mount, "Sedge, round 1")
@@ -190,9 +190,11 @@ def test_the_bin_gives_back_and_can_be_emptied(notebook: Notebook, study: int) -
 
 def test_roles_are_remembered_for_logs_of_the_same_shape(notebook: Notebook, study: int) -> None:
     table = log()
-    assert edits.remembered(notebook, table.shape_key) is None
+    assert channels.remembered(notebook, table.shape_key) is None
     edits.add_log(notebook, study, "Sedge", table, {"Die": "hot_spot", "Coolant": None})
-    assert edits.remembered(notebook, table.shape_key) == edits.Remembered({"Die": "hot_spot", "Coolant": None}, {})
+    assert channels.remembered(notebook, table.shape_key) == channels.Remembered(
+        {"Die": "hot_spot", "Coolant": None}, {}
+    )
     run = notebook.study(study).candidates[0].mounts[0].runs[0]
     assert [c.role for c in run.channels] == ["hot_spot", None]
 

@@ -13,7 +13,7 @@ from kuffin.core.compare import MountValue, compare
 from kuffin.core.heatpath import bottleneck, step
 from kuffin.core.normalise import SCHOOLS, as_read_school, default_school, schools_for
 from kuffin.demo.scenario import BATCH, RADIATORS, REFERENCE_W, demo_runs, sample_factors
-from kuffin.notebook import answering, edits
+from kuffin.notebook import answering, channels, edits
 from kuffin.notebook.entities import Reading, Run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts import evaluating, results
@@ -165,8 +165,8 @@ def test_a_window_by_hand_and_a_changed_role_are_heeded(demo_notebook: Notebook)
     before = next(r for r in v.main.readings if r.mount_id == mount)
     assert by_hand.value != before.value
     assert (by_hand.u95 or 0) > (before.u95 or 0)
-    edits.set_role(demo_notebook, run, "Coolant in", None)
-    edits.set_role(demo_notebook, run, "Coolant out", None)
+    channels.set_role(demo_notebook, run, "Coolant in", None)
+    channels.set_role(demo_notebook, run, "Coolant out", None)
     lost = next(r for r in verdict(demo_notebook).main.readings if r.mount_id == mount)
     assert lost.value is None
     assert "role “coolant”" in (lost.problem or "")
@@ -175,9 +175,9 @@ def test_a_window_by_hand_and_a_changed_role_are_heeded(demo_notebook: Notebook)
 def test_swapped_probes_are_noticed(demo_notebook: Notebook) -> None:
     v = verdict(demo_notebook)
     run = v.main.readings[0].runs[0]
-    edits.set_role(demo_notebook, run, "Air in", "coolant_in")
-    edits.set_role(demo_notebook, run, "Room", None)
-    edits.set_role(demo_notebook, run, "Coolant in", "air_in")
+    channels.set_role(demo_notebook, run, "Air in", "coolant_in")
+    channels.set_role(demo_notebook, run, "Room", None)
+    channels.set_role(demo_notebook, run, "Coolant in", "air_in")
     found = verdict(demo_notebook).findings[v.main.readings[0].mount_id]
     assert any(f.kind == "swapped" and "that cannot be" in f.seen for f in found)
 
@@ -185,7 +185,7 @@ def test_swapped_probes_are_noticed(demo_notebook: Notebook) -> None:
 def test_each_trace_takes_the_coolant_at_the_blocks_inlet(demo_notebook: Notebook) -> None:
     with demo_notebook.session() as session:
         run = session.get_one(Run, 1)
-        signals = results.run_signals(demo_notebook, run)
+        signals = results.run_signals(demo_notebook, run.mount.candidate.study, run)
     assert {n: signals.names[n] for n in ("die", "coolant", "air", "power")} == {
         "die": "Die",
         "coolant": "Coolant in",

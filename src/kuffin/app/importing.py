@@ -15,7 +15,7 @@ from kuffin.app.openreadings import ask_how
 from kuffin.app.state import State
 from kuffin.core.errors import KuffinError, OpenReading
 from kuffin.logs.table import LogTable, Told
-from kuffin.notebook import edits
+from kuffin.notebook import channels, edits
 from kuffin.verdicts.evaluating import school_of
 from kuffin.verdicts.signals import lacking
 
@@ -107,7 +107,7 @@ class Importer(QObject):
             incoming(
                 t,
                 names,
-                edits.remembered(notebook, t.shape_key),
+                channels.remembered(notebook, t.shape_key),
                 candidate if alone or candidate else "",
                 round_number if alone and round_number else None,
             )

@@ -16,7 +16,7 @@ from kuffin.app.importing import Importer
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.settings import documents
 from kuffin.app.state import State
-from kuffin.notebook import edits
+from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
 from kuffin.verdicts.happened import marks_rows
@@ -141,7 +141,7 @@ class Studies(QObject):
             return
         dialog = Channels(run, self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
-            self._state.attempt(edits.set_roles, notebook, run_id, dialog.roles(), dialog.alike.isChecked())
+            self._state.attempt(channels.set_roles, notebook, run_id, dialog.roles(), dialog.alike.isChecked())
 
     def write_out(self, what: str, ending: str) -> None:
         """Ask for a name and write readings, verdicts or a picture."""

@@ -51,7 +51,7 @@ class ConfiguredInstrument:
         self.setting = setting
         self.name = setting.name
         self.interval_s = setting.interval_s
-        self.channels = tuple(LiveChannel(c.name, c.unit, c.quantity, c.role) for c in setting.channels)
+        self.channels = tuple(LiveChannel(c.name, c.unit, c.quantity, c.role, c.device) for c in setting.channels)
         self.source = open_source(setting) if source is None else source
 
     def read(self) -> Sequence[float]:

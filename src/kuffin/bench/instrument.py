@@ -15,6 +15,7 @@ class LiveChannel:
     unit: str | None
     quantity: str
     role: str | None
+    device: str | None = None
 
 
 class Instrument(Protocol):

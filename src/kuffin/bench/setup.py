@@ -52,6 +52,7 @@ class ChannelSetting:
     shift: float = 0.0
     calibration: Calibration = field(default_factory=Calibration)
     accuracy: Within = field(default_factory=Within)
+    device: str | None = None
 
 
 @dataclass(frozen=True)

@@ -10,10 +10,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from kuffin.core.coolanttable import SHARES_PERCENT, TABLE, TEMPERATURES_C
 from kuffin.core.errors import TraceError
 from kuffin.core.uncertainty import Accuracy
+
+Array = NDArray[np.float64]
 
 USUAL_PAIR_U_K = 0.1 / np.sqrt(3) * np.sqrt(2)  # two probes good to ± 0.1 K each
 USUAL_FLOW_U = 0.03 / np.sqrt(3)  # a wheel good to 3 %
@@ -114,6 +117,18 @@ def properties(temperature_c: float, glycol: str = "none", share_percent: float 
     return density, capacity
 
 
+def carried_w_k(flow_l_h: Array, temperature_c: float, mix: Mix = WATER) -> Array:
+    """What a flow carries for each kelvin it is warmed by, W/K: ``ρ·c_p·V̇`` at a temperature.
+
+    Raises
+    ------
+    TraceError
+        See `properties`.
+    """
+    density, capacity = properties(min(max(temperature_c, 5.0), 75.0), mix.glycol, mix.share_percent)
+    return np.asarray(density * capacity * flow_l_h / 3.6e6, float)
+
+
 def closure(
     in_c: float,
     out_c: float,
@@ -145,7 +160,7 @@ def closure(
     if not flow_l_h > 0 or not power_w > 0:
         raise TraceError("a heat balance needs flow and power above nothing")
     density, capacity = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), mix.glycol, mix.share_percent)
-    per_kelvin = density * capacity * flow_l_h / 3.6e6
+    per_kelvin = float(carried_w_k(np.array(flow_l_h), (in_c + out_c) / 2, mix))
     rise = out_c - in_c
     heat = per_kelvin * rise
     u_probes, u_flow = per_kelvin * pair_u_k, abs(heat) * flow_u

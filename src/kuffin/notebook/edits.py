@@ -11,13 +11,12 @@ from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogTable
+from kuffin.notebook.channels import Remembered, keep_channels, remember
 from kuffin.notebook.entities import (
     UNDER_TEST,
     Binnable,
     Candidate,
-    Channel,
     Exclusion,
-    Mapping,
     Mount,
     Part,
     Run,
@@ -144,7 +143,7 @@ class NewRun:
     ----------
     candidate : str
         Whose mount it is; made where there is none of this name.
-    roles : mapping of channel name to role, optional
+    roles, devices : mapping of channel name to role, and to device, optional
         What the person said; else the guesses.
     round : int, optional
         Default: the candidate's first round without a mount.
@@ -164,6 +163,7 @@ class NewRun:
     shape: str | None = None
     units: MappingType[str, str | None] | None = None
     closed: bool = True
+    devices: MappingType[str, str | None] | None = None
 
 
 def add_logs(
@@ -243,13 +243,11 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     )
     session.add(run)
     session.flush()
-    chosen = dict(new.roles or {})
-    for position, c in enumerate(table.channels):
-        role = chosen.get(c.name, c.role)
-        session.add(Channel(run_id=run.id, position=position, name=c.name, unit=c.unit, quantity=c.quantity, role=role))
+    chosen, whose = dict(new.roles or {}), dict(new.devices or {})
+    keep_channels(session, run.id, table, chosen, whose)
     write_chunks(session, run, table.times, [c.values for c in table.channels])
     if new.roles is not None:
-        _remember(session, new.shape or table.shape_key, chosen, dict(new.units or {}))
+        remember(session, new.shape or table.shape_key, Remembered(chosen, dict(new.units or {}), whose))
     return run.id
 
 
@@ -274,29 +272,6 @@ def _mount_for(session: Session, study_id: int, new: NewRun) -> int:
     session.add(mount)
     session.flush()
     return mount.id
-
-
-def _remember(session: Session, shape: str, roles: dict[str, str | None], units: dict[str, str | None]) -> None:
-    known = session.scalars(select(Mapping).where(Mapping.shape == shape)).first()
-    if known is None:
-        session.add(Mapping(shape=shape, roles=roles, units=units))
-    elif (known.roles, known.units) != (roles, units):
-        known.roles, known.units = roles, units
-
-
-@dataclass(frozen=True)
-class Remembered:
-    """What a person chose for logs of one shape: roles by channel, and units where the log's were changed."""
-
-    roles: dict[str, str | None]
-    units: dict[str, str | None]
-
-
-def remembered(notebook: Notebook, shape: str) -> Remembered | None:
-    """What the person chose for logs of this shape, None where there was none yet."""
-    with notebook.session() as session:
-        known = session.scalars(select(Mapping).where(Mapping.shape == shape)).first()
-        return None if known is None else Remembered(dict(known.roles), dict(known.units))
 
 
 def leave_out(notebook: Notebook, mount_id: int, label: str, reason: str) -> None:
@@ -327,41 +302,6 @@ def set_window(notebook: Notebook, run_id: int, span: tuple[float, float] | None
             session.delete(window)
         if span is not None:
             session.add(Window(run_id=run_id, begin_s=float(span[0]), end_s=float(span[1])))
-
-
-def set_roles(notebook: Notebook, run_id: int, roles: MappingType[str, str | None], alike: bool = False) -> int:
-    """Say what a run's channels are, all in one edit; returns in how many runs something changed.
-
-    Parameters
-    ----------
-    alike : bool
-        Also in the study's other runs with the same channels; what is said is then remembered for logs to come.
-    """
-    with notebook.edit("say what the channels are") as session:
-        run = session.get_one(Run, run_id)
-        runs = [run]
-        if alike:
-            names = {(c.name, c.unit) for c in run.channels}
-            others = session.scalars(
-                select(Run)
-                .join(Mount)
-                .join(Candidate)
-                .where(Candidate.study_id == run.mount.candidate.study_id, Run.id != run_id, Run.binned_at.is_(None))
-                .options(selectinload(Run.channels))
-            )
-            runs += [r for r in others if {(c.name, c.unit) for c in r.channels} == names]
-        changed = 0
-        for each in runs:
-            before = [c.role for c in each.channels]
-            for channel in each.channels:
-                channel.role = roles.get(channel.name, channel.role)
-            changed += before != [c.role for c in each.channels]
-        return changed
-
-
-def set_role(notebook: Notebook, run_id: int, channel: str, role: str | None) -> None:
-    """Say what one channel of a run is."""
-    set_roles(notebook, run_id, {channel: role})
 
 
 def to_bin(notebook: Notebook, kind: type[Binnable], item_id: int, label: str) -> None:

@@ -6,17 +6,25 @@ from collections.abc import Mapping
 
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogTable
-from kuffin.notebook.entities import Channel, Run
+from kuffin.notebook.channels import keep_channels
+from kuffin.notebook.entities import Run
 from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
 
 
-def join_log(notebook: Notebook, run_id: int, table: LogTable, roles: Mapping[str, str | None], lag_s: float) -> int:
+def join_log(
+    notebook: Notebook,
+    run_id: int,
+    table: LogTable,
+    roles: Mapping[str, str | None],
+    lag_s: float,
+    devices: Mapping[str, str | None] | None = None,
+) -> int:
     """Join a log to a run; returns the id it is kept under.
 
     Parameters
     ----------
-    roles : mapping of channel name to role
+    roles, devices : mapping of channel name to role, and to device
     lag_s : float
         Added to the log's times, they stand on the run's clock.
 
@@ -41,11 +49,7 @@ def join_log(notebook: Notebook, run_id: int, table: LogTable, roles: Mapping[st
         )
         session.add(run)
         session.flush()
-        for position, c in enumerate(table.channels):
-            role = roles.get(c.name, c.role)
-            session.add(
-                Channel(run_id=run.id, position=position, name=c.name, unit=c.unit, quantity=c.quantity, role=role)
-            )
+        keep_channels(session, run.id, table, roles, devices or {})
         write_chunks(session, run, table.times, [c.values for c in table.channels])
         return run.id
 

@@ -181,4 +181,5 @@ FORMS: dict[tuple[str, str], Form] = {
     ("run", "warnings"): _list_of(Text),
     ("mapping", "roles"): _by_key({}, Text | None),
     ("mapping", "units"): _by_key({}, Text | None),
+    ("mapping", "devices"): _by_key({}, Text | None),
 }

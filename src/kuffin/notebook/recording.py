@@ -6,6 +6,7 @@ import threading
 from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -19,7 +20,16 @@ from kuffin.notebook.samples import ROWS_A_CHUNK, write_chunks
 from kuffin.notebook.store import Notebook
 
 Array = NDArray[np.float64]
-ChannelRow = tuple[str, str | None, str, str | None]  # name, unit, quantity, role
+
+
+class ChannelRow(NamedTuple):
+    """A channel that is recorded."""
+
+    name: str
+    unit: str | None
+    quantity: str
+    role: str | None
+    device: str | None = None
 
 
 @dataclass(frozen=True)
@@ -92,8 +102,8 @@ class RunWriter:
     def _add(self, block: Array) -> None:
         if self.run_id is None:
             channels = [
-                LogChannel(name, unit, quantity, role, block[:, i].copy(), unit)
-                for i, (name, unit, quantity, role) in enumerate(self.channels, 1)
+                LogChannel(c.name, c.unit, c.quantity, c.role, block[:, i].copy(), c.unit, c.device)
+                for i, c in enumerate(self.channels, 1)
             ]
             table = LogTable(self._source, "", "", "", block[:, 0].copy(), self.started_at, channels, 0)
             new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False)

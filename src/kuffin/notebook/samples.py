@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
+from kuffin.core.devices import ChannelRole, Cooled, Whose, whose
 from kuffin.core.errors import NotebookError
 from kuffin.core.joining import onto
 from kuffin.notebook.entities import Bench, Candidate, Chunk, Mount, Run, Study
@@ -50,14 +51,20 @@ class RunData:
     values: dict[str, Array]
     roles: dict[str, str]  # role -> channel name, the first of each role
     units: dict[str, str | None]
-    channels: tuple[tuple[str, str | None], ...] = ()  # every channel with its role
+    channels: tuple[ChannelRole, ...] = ()  # every channel with its role, and whose it is
     wall: WallPower | None = None
+    whose: Whose | None = None  # whose channels speak, where that has been looked at
 
     def between(self, begin_s: float, end_s: float) -> RunData:
         """The samples from a time up to another (without it), on the same clock."""
         a, b = np.searchsorted(self.times, [begin_s, end_s])
         cut = {name: x[a:b] for name, x in self.values.items()}
         return replace(self, times=self.times[a:b], values=cut)
+
+    def about(self, cooled: Cooled) -> RunData:
+        """The same with those channels speaking that are the bench's, or the device's that is asked about."""
+        found = whose(self.whose.every if self.whose is not None else self.channels, cooled)
+        return replace(self, channels=found.channels, roles=_first_of_each(found.channels), whose=found)
 
     def role(self, *roles: str) -> Array | None:
         """The channel of the first of these roles that the run has."""
@@ -92,19 +99,23 @@ def read_run(notebook: Notebook, run_id: int) -> RunData:
         further = select(Run).where(Run.joins_id == run_id, Run.binned_at.is_(None)).options(selectinload(Run.channels))
         for other in session.scalars(further.order_by(Run.id)):
             other_times, other_values, other_units, other_channels = own_samples(session, other)
-            for name, role in other_channels:
-                free = name if name not in values else f"{name} ({other.source or 'second log'})"
-                values[free] = onto(times, other_times + other.lag_s, other_values[name])
-                units[free] = other_units[name]
-                channels.append((free, role))
+            for one in other_channels:
+                free = one.name if one.name not in values else f"{one.name} ({other.source or 'second log'})"
+                values[free] = onto(times, other_times + other.lag_s, other_values[one.name])
+                units[free] = other_units[one.name]
+                channels.append(one._replace(name=free))
         bench_id = session.scalar(select(Study.bench_id).join(Candidate).join(Mount).where(Mount.id == run.mount_id))
         bench = session.get(Bench, bench_id) if bench_id is not None else None
         wall = wall_power(bench.settings) if bench is not None else None
+    return RunData(times, values, _first_of_each(channels), units, tuple(channels), wall)
+
+
+def _first_of_each(channels: Sequence[ChannelRole]) -> dict[str, str]:
     roles: dict[str, str] = {}
-    for name, role in channels:
-        if role:
-            roles.setdefault(role, name)
-    return RunData(times, values, roles, units, tuple(channels), wall)
+    for c in channels:
+        if c.role:
+            roles.setdefault(c.role, c.name)
+    return roles
 
 
 def read_own(notebook: Notebook, run_id: int) -> tuple[Array, dict[str, Array], dict[str, str | None]]:
@@ -115,7 +126,7 @@ def read_own(notebook: Notebook, run_id: int) -> tuple[Array, dict[str, Array], 
         return times, values, units
 
 
-_Own = tuple[Array, dict[str, Array], dict[str, str | None], list[tuple[str, str | None]]]
+_Own = tuple[Array, dict[str, Array], dict[str, str | None], list[ChannelRole]]
 
 
 def own_samples(session: Session, run: Run) -> _Own:
@@ -133,5 +144,5 @@ def own_samples(session: Session, run: Run) -> _Own:
         block[:, 0].copy(),
         {c.name: block[:, c.position + 1].copy() for c in run.channels},
         {c.name: c.unit for c in run.channels},
-        [(c.name, c.role) for c in run.channels],
+        [ChannelRole(c.name, c.role, c.device) for c in run.channels],
     )

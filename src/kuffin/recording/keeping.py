@@ -87,7 +87,7 @@ def as_log(block: Array, channels: Sequence[ChannelRow], started_at: str) -> str
     """Rows as a log that Kuffin reads, shape (rows, 1 + channels), with all their digits."""
     out = io.StringIO()
     write = csv.writer(out, lineterminator="\n")
-    write.writerow(["Time", *(cell(f"{name} [{shown(unit)}]" if unit else name) for name, unit, _, _ in channels)])
+    write.writerow(["Time", *(cell(f"{name} [{shown(unit)}]" if unit else name) for name, unit, *_ in channels)])
     start = dt.datetime.fromisoformat(started_at)
     for seconds, *values in block.tolist():
         stamp = (start + dt.timedelta(seconds=seconds)).isoformat(sep=" ", timespec="milliseconds")

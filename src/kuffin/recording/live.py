@@ -10,23 +10,22 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.bench.recorder import Recorder, steady
-from kuffin.bench.tape import Array, Tape
 from kuffin.core.errors import BenchError
 from kuffin.core.limits import Alarm, Limits, Watch
 from kuffin.core.protocol import Step
-from kuffin.core.roles import AIR, COOLANT, POWER
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.recording import NewMark, RunWriter
-from kuffin.notebook.samples import RunData, read_run
+from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.recording.keeping import Keeping
 from kuffin.recording.openbench import OpenBench
+from kuffin.recording.seen import Seen
 from kuffin.recording.thinker import Thinker
 from kuffin.recording.troubles import Troubles
 from kuffin.verdicts.forecast import Forecast
 from kuffin.verdicts.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.verdicts.mountcheck import MountCheck
-from kuffin.verdicts.signals import Signals, signals
+from kuffin.verdicts.ways import ways_of
 
 
 @dataclass(frozen=True)
@@ -89,10 +88,7 @@ class LiveRun:
     ) -> None:
         self.notebook, self.study, self.candidate, self.mount, self.bench = notebook, study, candidate, mount, bench
         self.steps, self.limits = tuple(steps), limits
-        self.tape = Tape(len(bench.channels))
-        self._newest = [float("nan")] * len(bench.channels)
-        self._newest_s = [float("-inf")] * len(bench.channels)
-        self._patience = [4 * max(i.interval_s, bench.interval_s) + 4 for i in bench.instruments for _ in i.channels]
+        self.seen = Seen(bench, ways_of(notebook, study), study, mount)
         self._watch = Watch(limits, bench.patience_s)
         started = dt.datetime.now()
         first, from_s = 1, 0.0
@@ -109,7 +105,7 @@ class LiveRun:
         if go_on is not None:
             first, from_s = self._take_up(go_on, started)
         self.recorder = Recorder(
-            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self._seen, from_s
+            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self.seen.add, from_s
         )
         self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
         self.leader = Leader(self.steps, bench.load.by_hand, first, from_s)
@@ -131,7 +127,7 @@ class LiveRun:
         BenchError
             Where the bench has other channels now.
         """
-        had, have = [c.name for c in run.channels], [name for name, _ in self.bench.roles]
+        had, have = [c.name for c in run.channels], [c.name for c in self.bench.roles]
         if had != have:
             raise BenchError(
                 f"the run that was cut off has other channels ({', '.join(had[:4])} …) than this bench "
@@ -143,8 +139,8 @@ class LiveRun:
         if run.started_at:
             gap = max(1.0, (now - dt.datetime.fromisoformat(run.started_at)).total_seconds() * self.bench.speed - last)
         done = read_run(self.notebook, run.id)
-        self.tape.add_block(
-            np.column_stack([done.times, *(done.values[n] for n, _ in self.bench.roles if n in done.values)])
+        self.seen.tape.add_block(
+            np.column_stack([done.times, *(done.values[n] for n, *_ in self.bench.roles if n in done.values)])
         )
         numbers = [m.value for m in run.marks if m.kind == "stage" and m.value]
         self._first_marks.append(
@@ -192,8 +188,8 @@ class LiveRun:
     def tick(self) -> Now:
         """Go on as far as the time says, and tell how things stand."""
         now = self.recorder.elapsed_s
-        values = self._values()
-        roles = self._by_role(values)
+        values = self.seen.values(self.recorder.last[0] if self.recorder.last else 0.0)
+        roles = self.seen.by_role(values)
         if self.running:
             stage = self.leader.at(now, self.forecast.settled and self.forecast.looked_s > self._step_began(now))
             if stage is None:
@@ -203,8 +199,8 @@ class LiveRun:
             if self.load_on and (trouble := self.bench.load.trouble()):
                 self._writer.mark(NewMark(now, "trouble", trouble))
                 self.leader.wait(now, trouble)
-            newest = [(name, role, values[name]) for name, role in self.bench.roles]
-            spoke = {n: at for (n, _), at in zip(self.bench.roles, self._newest_s, strict=True) if np.isfinite(at)}
+            newest = [(c.name, c.role, values[c.name]) for c in self.bench.roles]
+            spoke = {n: at for (n, *_), at in zip(self.bench.roles, self.seen.newest_s, strict=True) if np.isfinite(at)}
             alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on, spoke)
             self._heed(alarms, now)
             self._troubles.note(now)
@@ -349,50 +345,3 @@ class LiveRun:
         stopping = next((a for a in alarms if a.stop), None)
         if stopping is not None:
             self._finish(stopping.sentence)
-
-    def _seen(self, row: list[float]) -> None:
-        self.tape.add(row)
-        for i, value in enumerate(row[1:]):
-            if np.isfinite(value):
-                self._newest[i], self._newest_s[i] = value, row[0]
-
-    def _values(self) -> dict[str, float]:
-        now = self.recorder.last[0] if self.recorder.last else 0.0
-        fresh = [now - at <= patience for at, patience in zip(self._newest_s, self._patience, strict=True)]
-        return {
-            name: value if ok else float("nan")
-            for (name, _), value, ok in zip(self.bench.roles, self._newest, fresh, strict=True)
-        }
-
-    def _by_role(self, values: dict[str, float]) -> dict[str, float]:
-        found: dict[str, list[float]] = {}
-        for name, role in self.bench.roles:
-            if role and np.isfinite(values[name]):
-                found.setdefault(role, []).append(values[name])
-        out = {role: float(np.mean(v)) if role == "air_in" else v[0] for role, v in found.items()}
-        for wanted, roles in (("air", AIR), ("coolant", COOLANT), ("power", POWER)):
-            first = next((out[r] for r in roles if r in out), None)
-            if first is not None:
-                out[wanted] = first
-        return out
-
-    def so_far(self) -> Signals | None:
-        """The heat path's signals so far."""
-        return self.signals_of(self.tape.so_far())
-
-    def recent(self, last_s: float = 600.0) -> tuple[Signals | None, dict[str, Array]]:
-        """The heat path's signals of the last seconds, and the first channel of every other role."""
-        block = self.tape.so_far(last_s)
-        roles: dict[str, Array] = {}
-        for i, (_, role) in enumerate(self.bench.roles, 1):
-            if role and role not in roles:
-                roles[role] = block[:, i]
-        return self.signals_of(block), roles
-
-    def signals_of(self, block: Array) -> Signals | None:
-        """The heat path's signals of rows."""
-        if block.shape[0] < 2:
-            return None
-        names = [name for name, _ in self.bench.roles]
-        data = RunData(block[:, 0], {n: block[:, i] for i, n in enumerate(names, 1)}, {}, {})
-        return signals(data, self.bench.roles)

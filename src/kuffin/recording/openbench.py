@@ -12,6 +12,7 @@ from kuffin.bench.hydraulics import Pump
 from kuffin.bench.instrument import Instrument
 from kuffin.bench.simulated import SimulatedBench
 from kuffin.bench.station import RunPlan
+from kuffin.core.devices import ChannelRole
 from kuffin.notebook.recording import ChannelRow
 from kuffin.recording.loads import LoadControl, SimulatedLoad
 
@@ -36,7 +37,7 @@ class OpenBench:
 
     @property
     def channels(self) -> list[ChannelRow]:
-        return [(c.name, c.unit, c.quantity, c.role) for i in self.instruments for c in i.channels]
+        return [ChannelRow(c.name, c.unit, c.quantity, c.role, c.device) for i in self.instruments for c in i.channels]
 
     @property
     def typed(self) -> list[str]:
@@ -64,8 +65,8 @@ class OpenBench:
         return [i for i in self.instruments if isinstance(i, ConfiguredInstrument) and isinstance(i.source, HandSource)]
 
     @property
-    def roles(self) -> list[tuple[str, str | None]]:
-        return [(name, role) for name, _, _, role in self.channels]
+    def roles(self) -> list[ChannelRole]:
+        return [ChannelRole(c.name, c.role, c.device) for c in self.channels]
 
 
 def simulated(plan: RunPlan, seed: int, speed: float, fault: Fault | None = None) -> OpenBench:

@@ -79,11 +79,11 @@ class Thinker:
 
     def _look(self, stage: Stage) -> None:
         live = self._live
-        so_far = live.so_far()
+        so_far = live.seen.so_far()
         if so_far is None:
             return
         found = forecast(so_far, self._trace, live.study.tolerance_k, self._step_began(stage), self.usual_s)
-        times, roles = live.recent(float("inf"))
+        times, roles = live.seen.recent(float("inf"))
         if times is not None:
             found = replace(found, disturbed=disturbance(times.times, roles, self._step_began(stage)))
         if live.leader.stage is not None and live.leader.stage.number == stage.number:
@@ -103,7 +103,7 @@ class Thinker:
         since = live.recorder.elapsed_s - begin
         if since < _FROM_S or (self.check is not None and self.check.check.stretch_s[1] >= _CHECK_AT_S - 1):
             return
-        so_far = live.so_far()
+        so_far = live.seen.so_far()
         if so_far is None:
             return
         left = run_s(live.steps, self.usual_s) / 60 - live.recorder.elapsed_s / 60

@@ -53,7 +53,7 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
     trace = result.traces.get(school.trace)
     if trace is None or reading.value is None or school.over is None:
         return None
-    power = result.mean_of("power")
+    power = result.power_for(school.part)
     scale = v.reference_power_w if school.per_watt else 1.0
     value = trace.value * scale
     left = abs(trace.left_in_window) / 3 * scale if trace.settled and not trace.by_hand else 0.0

@@ -16,8 +16,8 @@ from kuffin.core.roles import FURTHER_PARTS
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
-from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.signals import Signals, signals
+from kuffin.verdicts.runresult import DeviceResult, RunResult
+from kuffin.verdicts.signals import Array, Signals, signals
 from kuffin.verdicts.ways import ClockWindow, Ways, clock_window
 from kuffin.verdicts.wholetrace import kept, whole_fits, with_sum
 
@@ -71,21 +71,28 @@ def settle_trace(
     """
     part, over, per_watt = parse_trace(trace)
     response, base = s.get(part), s.get(over)
-    for name, x in ((part, response), (over, base), *([("power", s.power)] if per_watt else [])):
+    power = s.power_for(part)
+    told_as = "heat" if part == "coolant" and s.shared else "power"
+    for name, x in ((part, response), (over, base), *([(told_as, power)] if per_watt else [])):
         if x is None:
-            raise TraceError(f"no channel has the role “{name}”; give it one under Channels")
+            raise TraceError(s.problems.get(name) or f"no channel has the role “{name}”; give it one under Channels")
     assert response is not None
+    if per_watt and s.shared and (part, over) == ("die", "air"):
+        raise TraceError(
+            "several devices heat this loop, so that its die over air has no one power to be divided by; judge it in "
+            "kelvins at the same powers, or each step by its own: die over coolant, coolant over air"
+        )
     tolerance = tolerance_k
-    if per_watt and s.power is not None:
-        if not np.isfinite(s.power).any():
+    if per_watt and power is not None:
+        if not np.isfinite(power).any():
             raise TraceError("the power channel holds no reading; choose another under Channels")
-        tolerance /= max(float(np.nanpercentile(s.power, 75)), 1.0)
+        tolerance /= max(float(np.nanpercentile(power, 75)), 1.0)
     return settle(
         s.times,
         response,
         over=base,
-        per=s.power if per_watt else None,
-        load=s.power,
+        per=power if per_watt else None,
+        load=s.load() if power is None else power,
         air=s.air,
         tolerance=tolerance,
         window=window,
@@ -112,11 +119,12 @@ def evaluate(
         What the recorder wrote down.
     """
     limits = limits or ways.limits
+    data = data.about(ways.cooled)
     data = replace(data, values={n: np.where(np.isfinite(x), x, np.nan) for n, x in data.values.items()})
     stretches: list[Stretch] = []
     problem = ""
     if ways.condition is not None:
-        channels = {r: data.role(r) for r in ("power", "pump", "fan")}
+        channels = {r: data.role(r) for r in ("pump", "fan")} | {"power": signals(data).load()}
         stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
@@ -196,7 +204,8 @@ def evaluate_stretch(
     main_step : bool
         Whether it is the one that the verdict is about; of others only the school in use is settled.
     """
-    s = signals(data, list(data.channels))
+    limits = limits or Limits()
+    s = signals(data, limits.mix)
     main_name = main_trace(study.under_test)
     wanted = traces_of(study, s, main_step)
     detected: dict[str, Settled] = {}
@@ -223,11 +232,20 @@ def evaluate_stretch(
             if part.size:
                 means[name] = (float(part.mean()), float(part.std()))
     seen = Recorded(
-        data.times, data.values, data.channels, traces, span, window is not None, by == "clock", data.wall is not None
+        data.times,
+        data.values,
+        data.channels,
+        traces,
+        span,
+        window is not None,
+        by == "clock",
+        data.wall is not None,
+        s.heat,
+        s.shared,
     )
-    found = check_run(
-        seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits or Limits()
-    )
+    found = check_run(seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits)
+    if "upstream" in s.problems:
+        found.append(Finding("upstream", s.problems["upstream"], REMARK))
     return RunResult(
         traces,
         problems,
@@ -241,4 +259,35 @@ def evaluate_stretch(
         figures(seen),
         {k: kept(w) for k, w in with_sum(whole_fits(s, seen)[0]).items()},
         tuple(found),
+        device=data.whose.device if data.whose is not None else None,
+        power_w=_level(s.power, data.times, span),
+        heat_w=_level(s.heat, data.times, span),
+        devices=_other_devices(data, study.tolerance_k, limits, span, begin_s),
+        whose=s.problems,
     )
+
+
+def _level(x: Array | None, times: Array, span: tuple[float, float] | None) -> float | None:
+    """The mean of what is there in a window."""
+    if x is None or span is None:
+        return None
+    part = x[(times >= span[0]) & (times <= span[1]) & np.isfinite(x)]
+    return float(part.mean()) if part.size else None
+
+
+def _other_devices(
+    data: RunData, tolerance_k: float, limits: Limits, span: tuple[float, float] | None, begin_s: float | None
+) -> dict[str, DeviceResult]:
+    """The other devices' dies over the coolant, in the same window: each has a flight of stairs of its own."""
+    out: dict[str, DeviceResult] = {}
+    for device in data.whose.others if data.whose is not None else ():
+        assert data.whose is not None
+        own = data.about(replace(data.whose.cooled, device=device))
+        s = signals(own, limits.mix)
+        power = _level(s.power, own.times, span)
+        try:
+            found = settle_trace(s, "die_over_coolant", tolerance_k, span, begin_s).summary()
+            out[device] = DeviceResult(found, power, s.problems.get("power", ""))
+        except TraceError as error:
+            out[device] = DeviceResult(None, power, str(error))
+    return out

@@ -76,10 +76,21 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     """Work a run out from its samples."""
     ways = ways_of(notebook, study)
     result = run_result(notebook, study, run, ways)
-    data = step_of(read_run(notebook, run.id), result)
-    seen = Recorded(data.times, data.values, data.channels, result.traces, result.window_s, result.by_hand)
-    whole, problems = whole_fits(signals(data, list(data.channels)), seen)
-    balance, why = heat_balance(seen, ways.of(study, run.mount.candidate))
+    limits = ways.of(study, run.mount.candidate)
+    data = step_of(read_run(notebook, run.id).about(ways.cooled), result)
+    s = signals(data, limits.mix)
+    seen = Recorded(
+        data.times,
+        data.values,
+        data.channels,
+        result.traces,
+        result.window_s,
+        result.by_hand,
+        heat=s.heat,
+        shared=s.shared,
+    )
+    whole, problems = whole_fits(s, seen)
+    balance, why = heat_balance(seen, limits)
     frames, frame_problem = _frames(notebook, run, seen)
     loaded, window = seen.loaded(), seen.windowed()
     die, clock = seen.die(), seen.get("clock")
@@ -105,7 +116,7 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
 def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
     inside = seen.idle(180.0)
     out = []
-    for name, role in data.channels:
+    for name, role, _ in data.channels:
         if role is None:
             continue
         x = seen.clean(name)

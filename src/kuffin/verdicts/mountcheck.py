@@ -48,7 +48,7 @@ def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> 
         result = run_result(notebook, study, run)
         result = result.steps[0] if result.steps else result
         begin = next((t.load_start_s for t in result.traces.values() if t.load_start_s is not None), None)
-        signals = run_signals(notebook, run, result)
+        signals = run_signals(notebook, study, run, result)
     except KuffinError:
         return None
     if begin is None or signals.die is None or signals.coolant is None or signals.power is None:

@@ -22,7 +22,7 @@ from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.ways import Ways, clock_window, ways_of
 
-METHOD_VERSION = 15
+METHOD_VERSION = 16
 
 
 def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
@@ -31,8 +31,11 @@ def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
         "v": METHOD_VERSION,
         "run": run.id,
         "rows": run.rows,
-        "roles": [(c.name, c.role) for c in run.channels],
-        "joined": [(r.id, r.lag_s, [(c.name, c.role) for c in r.channels]) for r in run.mount.joined_to(run.id)],
+        "roles": [(c.name, c.role, c.device) for c in run.channels],
+        "cooled": asdict(ways.cooled),
+        "joined": [
+            (r.id, r.lag_s, [(c.name, c.role, c.device) for c in r.channels]) for r in run.mount.joined_to(run.id)
+        ],
         "window": [(w.begin_s, w.end_s) for w in run.windows],
         "steps": to_plain(ways.steps) if ways.condition is not None else None,
         "condition": ways.condition,
@@ -91,12 +94,15 @@ def stages_of(run: Run) -> list[tuple[float, int]]:
     return [(m.at_s, int(m.value)) for m in run.marks if m.kind == "stage" and m.value and m.unit != WAITING]
 
 
-def run_signals(notebook: Notebook, run: Run, result: RunResult | None = None) -> Signals:
+def run_signals(
+    notebook: Notebook, study: Study, run: Run, result: RunResult | None = None, ways: Ways | None = None
+) -> Signals:
     """The heat path's signals of a run; of the load step alone that a result is about, where that is given."""
-    data = read_run(notebook, run.id)
+    ways = ways or ways_of(notebook, study)
+    data = read_run(notebook, run.id).about(ways.cooled)
     if result is not None:
         data = step_of(data, result)
-    return signals(data, list(data.channels))
+    return signals(data, ways.of(study, run.mount.candidate).mix)
 
 
 def hand_window(run: Run) -> tuple[float, float] | None:

@@ -12,6 +12,15 @@ from kuffin.verdicts.wholetrace import WholeReading
 
 
 @dataclass(frozen=True)
+class DeviceResult:
+    """What a run tells of another device: its die over the coolant where it enters, in K, and its power, W."""
+
+    over_coolant: Settled | None
+    power_w: float | None
+    problem: str = ""
+
+
+@dataclass(frozen=True)
 class RunResult:
     """All that is kept of a run's evaluation.
 
@@ -44,6 +53,14 @@ class RunResult:
         From when to when its samples were looked at.
     begun_s : float or None
         When the step began, where that was known beforehand.
+    device : str or None
+        Whose die was asked about, where it has a name.
+    power_w, heat_w : float or None
+        Window means of that device's power, and of all that heats the coolant.
+    devices : dict of DeviceResult
+        The other devices of the bench that have a die.
+    whose : dict
+        Why no die, power or heat may speak.
     steps : tuple of RunResult
         One for each load step, this one's among them; empty where the run has only one.
     """
@@ -63,7 +80,16 @@ class RunResult:
     condition: str = ""
     stretch_s: tuple[float, float] | None = None
     begun_s: float | None = None
+    device: str | None = None
+    power_w: float | None = None
+    heat_w: float | None = None
+    devices: dict[str, DeviceResult] = field(default_factory=dict)
+    whose: dict[str, str] = field(default_factory=dict)
     steps: tuple[RunResult, ...] = ()
+
+    def power_for(self, part: str) -> float | None:
+        """The power that makes a part's rise, W: the device's own, or of the coolant all that heats it."""
+        return self.heat_w if part == "coolant" else self.power_w
 
     def at(self, condition: str) -> RunResult | None:
         """The result under a condition, None where the run does not hold it."""

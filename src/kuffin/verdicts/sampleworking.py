@@ -110,7 +110,9 @@ def _judged(
     if trace is None:
         return []
     window = result.window_s if result.by_hand else None
-    settling = settle_trace(run_signals(notebook, run, result), school.trace, study.tolerance_k, window, result.begun_s)
+    settling = settle_trace(
+        run_signals(notebook, study, run, result), school.trace, study.tolerance_k, window, result.begun_s
+    )
     n = settling.trace.size
     rows = np.asarray(inside)[:n] & np.isfinite(settling.trace)
     x = settling.trace[rows]

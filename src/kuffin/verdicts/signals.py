@@ -9,8 +9,9 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.heatbalance import Mix, carried_w_k
 from kuffin.core.normalise import School
-from kuffin.core.roles import AIR, COOLANT, DIE, FURTHER_PARTS, missing_signals
+from kuffin.core.roles import AIR, COOLANT, DIE, FURTHER_PARTS, ROLES, missing_signals
 from kuffin.notebook.samples import RunData
 
 Array = NDArray[np.float64]
@@ -24,7 +25,21 @@ def lacking(school: School, roles: Collection[str | None]) -> list[str]:
 
 @dataclass(frozen=True)
 class Signals:
-    """Die, coolant, air and power of a run, and which channels they are (for the person)."""
+    """Die, coolant, air and power of a run, and which channels they are (for the person).
+
+    Attributes
+    ----------
+    power : ndarray or None
+        Of the device that is asked about.
+    heat : ndarray or None
+        What goes into the coolant: the power of all devices in the loop; the same as `power` where there is one.
+    further : dict
+        Other parts with a temperature: hot spot, memory, regulators.
+    problems : dict
+        Why ``die``, ``power`` or ``heat`` is not there, where more is known than that no channel tells it.
+    shared : bool
+        Whether other devices heat the same coolant.
+    """
 
     times: Array
     die: Array | None
@@ -32,9 +47,10 @@ class Signals:
     air: Array | None
     power: Array | None
     names: dict[str, str]
-    further: dict[str, Array] = field(
-        default_factory=dict
-    )  # other parts with a temperature: hot spot, memory, regulator
+    further: dict[str, Array] = field(default_factory=dict)
+    heat: Array | None = None
+    problems: dict[str, str] = field(default_factory=dict)
+    shared: bool = False
 
     def get(self, name: str) -> Array | None:
         if name in FURTHER_PARTS:
@@ -42,23 +58,39 @@ class Signals:
         found: Array | None = getattr(self, name)
         return found
 
+    def power_for(self, part: str) -> Array | None:
+        """The power that makes a part's rise: the device's own, or of the coolant all that heats it."""
+        return self.heat if part == "coolant" else self.power
 
-def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
+    def load(self) -> Array | None:
+        """What shows when the load begins and ends."""
+        return self.power if self.power is not None else self.heat
+
+
+def signals(data: RunData, mix: Mix | None = None) -> Signals:
     """Pick the signals.
 
-    The coolant is the block's inlet where there is a probe there; the air is the mean of the probes at the radiator's
-    intake, else the room; power at the wall serves where there is no other, less what the bench says it holds besides; several dies (cores, probes in a heater's face) count as their mean.
+    The coolant is the block's inlet where there is a probe there, warmed by the devices that it passes before, where
+    their power and the flow are known (``ΣP/(ṁ·cₚ)``); the air is the mean of the probes at the radiator's intake, else
+    the room; power at the wall serves where there is no other, less what the bench says it holds besides; several dies of
+    one device (cores, probes in a heater's face) count as their mean.
 
     Parameters
     ----------
-    roles : list of (channel name, role)
+    data : RunData
+        Where several devices are on the bench: as `RunData.about` gives it.
+    mix : Mix, optional
+        The coolant; water where it is not told.
     """
     names: dict[str, str] = {}
+    problems = dict(data.whose.problems) if data.whose is not None else {}
+    shared = data.whose is not None and bool(data.whose.heating or data.whose.others or "heat" in problems)
 
-    def pick(label: str, wanted: tuple[str, ...], mean: bool = False) -> Array | None:
+    def pick(label: str, wanted: tuple[str, ...]) -> Array | None:
         for role in wanted:
-            found = [name for name, r in roles if r == role]
+            found = [c.name for c in data.channels if c.role == role]
             if found:
+                mean = ROLES[role].mean
                 names[label] = ", ".join(found) if mean else found[0]
                 if mean and len(found) > 1:
                     with warnings.catch_warnings():
@@ -68,19 +100,49 @@ def signals(data: RunData, roles: list[tuple[str, str | None]]) -> Signals:
         return None
 
     power = pick("power", ("power",))
+    at_wall = None
     if power is None:
-        power = pick("power", ("wall_power",))
-        if power is not None and data.wall is not None:
-            power = data.wall.of_part(power)
-    die = pick("die", DIE, mean=True)
-    there = {role for _, role in roles}
-    further = {part: pick(part, (part,), mean=True) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
+        at_wall = pick("wall", ("wall_power",))
+        if at_wall is not None and data.wall is not None:
+            at_wall = data.wall.of_part(at_wall)
+        if not shared and at_wall is not None:
+            names["power"], power = names["wall"], at_wall
+    names.pop("wall", None)
+    heat = power if not shared else None
+    if data.whose is not None and data.whose.heating:
+        names["heat"] = " + ".join(data.whose.heating)
+        heat = np.asarray(np.sum([data.values[n] for n in data.whose.heating], axis=0), float)
+    coolant = pick("coolant", COOLANT)
+    if coolant is not None and data.whose is not None and data.whose.upstream:
+        coolant = _warmed(data, coolant, names, problems, mix)
+    die = pick("die", DIE)
+    there = {c.role for c in data.channels}
+    further = {part: pick(part, (part,)) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
     return Signals(
         data.times,
         die,
-        pick("coolant", COOLANT),
-        pick("air", AIR, mean=True),
+        coolant,
+        pick("air", AIR),
         power,
         names,
         {part: x for part, x in further.items() if x is not None},
+        heat,
+        problems,
+        shared,
     )
+
+
+def _warmed(data: RunData, coolant: Array, names: dict[str, str], problems: dict[str, str], mix: Mix | None) -> Array:
+    """The coolant where it enters the device: the loop's, warmed by what it passes before."""
+    whose, flow = data.whose, data.role("flow")
+    assert whose is not None
+    if flow is None:
+        problems["upstream"] = (
+            f"the coolant passes {' and '.join(whose.upstream)} before it comes to the {whose.device}; without a flow channel "
+            "what that warms it by is not known"
+        )
+        return coolant
+    heat = np.sum([data.values[n] for n in whose.upstream], axis=0)
+    carried = carried_w_k(flow, float(np.nanmedian(coolant)) if np.isfinite(coolant).any() else 30.0, mix or Mix())
+    names["coolant"] = f"{names['coolant']}, warmed by {' + '.join(whose.upstream)}"
+    return np.asarray(coolant + np.where(carried > 1.0, heat / np.maximum(carried, 1.0), np.nan), float)

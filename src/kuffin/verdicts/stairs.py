@@ -15,25 +15,48 @@ def flight_of(result: RunResult | None, label: str, per_watt: bool) -> Flight | 
     """A run's flight in its window; None where it has no air, or neither coolant nor die."""
     if result is None:
         return None
-    power = result.mean_of("power")
-    if per_watt and (power is None or power <= 1):
-        return None
-    scale = 1 / power if per_watt and power else 1.0
+    own, heat = (_per(p) if per_watt else 1.0 for p in (result.power_w, result.heat_w))
     steps: list[tuple[str, float, float]] = []
     coolant, die, whole = (result.traces.get(k) for k in ("coolant_over_air", "die_over_coolant", "die_over_air"))
-    if coolant is not None:
-        steps.append(("coolant", coolant.value * scale, coolant.u95 * scale))
-        if die is not None:
-            steps.append(("die", die.value * scale, die.u95 * scale))
-    elif whole is not None:
-        steps.append(("die", whole.value * scale, whole.u95 * scale))
+    if coolant is not None and heat is not None:
+        steps.append(("coolant", coolant.value * heat, coolant.u95 * heat))
+        if die is not None and own is not None:
+            steps.append(("die", die.value * own, die.u95 * own))
+    elif whole is not None and own is not None and not result.devices:
+        steps.append(("die", whole.value * own, whole.u95 * own))
     if not steps:
         return None
-    return flight(label, steps, _sides(result, scale), "K/W" if per_watt else "K")
+    return flight(label, steps, _sides(result, 1.0 if own is None else own), "K/W" if per_watt else "K")
+
+
+def flights_of(result: RunResult | None, label: str, per_watt: bool) -> list[Flight]:
+    """A run's flight, and one for each other device that rises from the same coolant."""
+    own = flight_of(
+        result,
+        f"{label}: {result.device}" if result is not None and result.device and result.devices else label,
+        per_watt,
+    )
+    out = [] if own is None else [own]
+    coolant = None if result is None else result.traces.get("coolant_over_air")
+    if result is None or coolant is None:
+        return out
+    for device, told in result.devices.items():
+        heat, of_it = (_per(p) if per_watt else 1.0 for p in (result.heat_w, told.power_w))
+        die = told.over_coolant
+        if die is not None and heat is not None and of_it is not None:
+            steps = [("coolant", coolant.value * heat, coolant.u95 * heat), ("die", die.value * of_it, die.u95 * of_it)]
+            out.append(flight(f"{label}: {device}", steps, [], "K/W" if per_watt else "K"))
+    return out
+
+
+def _per(power_w: float | None) -> float | None:
+    return None if power_w is None or power_w <= 1 else 1 / power_w
 
 
 def _sides(result: RunResult, scale: float) -> list[tuple[str, float, float]]:
     """What else rises from the coolant, over air; plain window means, so their interval is that of the mean."""
+    if scale != 1.0 and result.heat_w != result.power_w:
+        return []  # over the air they rise by their own power and by all that heats the coolant
     air = result.mean_of("air_in") if "air_in" in result.roles else result.mean_of("room")
     out = []
     for role in FURTHER_PARTS:

@@ -133,7 +133,7 @@ def first_rounds(mounts: Mounts, n: int) -> Mounts:
 
 def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], ways: Ways | None = None) -> StudyVerdict:
     """Judge a study from its runs' results; reads no samples."""
-    power = study.reference_power_w or _typical_power(mounts, results)
+    power = study.reference_power_w or _typical_power(mounts, results, school_of(study).part)
     correct = bool(study.plan.get("correct_by_baseline"))
     condition = None if ways is None else ways.condition
 
@@ -189,6 +189,6 @@ def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], wa
     return replace(made, claims=tuple(judged_claims(made, study)))
 
 
-def _typical_power(mounts: Mounts, results: dict[int, RunResult]) -> float:
-    values = [p for _, m in mounts for r in m.live_runs if (p := results[r.id].mean_of("power")) is not None]
+def _typical_power(mounts: Mounts, results: dict[int, RunResult], part: str) -> float:
+    values = [p for _, m in mounts for r in m.live_runs if (p := results[r.id].power_for(part)) is not None]
     return float(round(float(np.median(values)))) if values else 100.0

@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 
 from kuffin.core.conditions import main_condition
 from kuffin.core.coolanttable import TABLE
+from kuffin.core.devices import NOT_TOLD, Cooled, cooled_by
 from kuffin.core.findings import Limits
 from kuffin.core.heatbalance import Mix, mass_percent
 from kuffin.core.protocol import Step, from_plain
@@ -62,6 +63,7 @@ class Ways:
     bench: Bench | None
     shelf: tuple[Part, ...]
     condition: str | None = None  # the load step that the verdict is about, where there are several
+    cooled: Cooled = NOT_TOLD  # whose die is asked about, and what the loop cools
 
     def of(self, study: Study, candidate: Candidate) -> Limits:
         """The thresholds for one candidate's runs, with the coolant that they are run with."""
@@ -82,7 +84,14 @@ def ways_of(notebook: Notebook, study: Study) -> Ways:
     bench = bench_of(notebook, study.bench_id)
     steps = protocol_steps(notebook, study)
     wanted = main_condition(steps, study.plan.get("condition"))
-    return Ways(steps, limits_of(study, bench), bench, tuple(parts(notebook)), wanted)
+    return Ways(steps, limits_of(study, bench), bench, tuple(parts(notebook)), wanted, cooled_by_bench(study, bench))
+
+
+def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
+    """Whose die a study asks about, by what it says or by the parts that it compares, and what the bench's loop cools."""
+    kinds = {cooled_by(c.part.kind) for c in study.live_candidates}
+    device = study.device or (next(iter(kinds)) if len(kinds) == 1 else "")
+    return Cooled(device or None, bench.cooled if bench is not None else ())
 
 
 def protocol_steps(notebook: Notebook, study: Study) -> tuple[Step, ...]:

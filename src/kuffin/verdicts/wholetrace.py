@@ -34,12 +34,15 @@ def whole_fits(s: Signals, seen: Recorded) -> tuple[dict[str, WholeTrace], dict[
         return {}, dict.fromkeys(("coolant_over_air", "die_over_coolant"), "the load's beginning is not known")
     start = begin if step is None else step
     for key, upper, lower in (("coolant_over_air", s.coolant, s.air), ("die_over_coolant", s.die, s.coolant)):
-        if upper is None or lower is None or s.power is None:
-            problems[key] = "it needs both temperatures and the power"
+        part = key.split("_")[0]
+        power = s.power_for(part)
+        if upper is None or lower is None or power is None:
+            told = s.problems.get(part) or s.problems.get("heat" if part == "coolant" else "power")
+            problems[key] = told or "it needs both temperatures and the power"
             continue
         try:
             fit = whole_trace if key == "coolant_over_air" else fast_trace
-            found[key] = fit(s.times, upper, lower, s.power, start, end, seen.period_s)
+            found[key] = fit(s.times, upper, lower, power, start, end, seen.period_s)
         except TraceError as error:
             problems[key] = str(error)
     return found, problems

@@ -12,7 +12,7 @@ from kuffin.core.roles import ROLES, cannot_be
 from kuffin.core.units import shown
 from kuffin.logs.guess import guess_candidate, guess_round
 from kuffin.logs.table import LogChannel, LogTable, take_guesses
-from kuffin.notebook.edits import Remembered
+from kuffin.notebook.channels import Remembered
 
 UNITS = (
     "",

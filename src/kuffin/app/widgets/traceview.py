@@ -19,6 +19,7 @@ from kuffin.verdicts.evaluating import settle_trace
 from kuffin.verdicts.results import step_of
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.signals import signals
+from kuffin.verdicts.ways import Ways, ways_of
 
 Array = NDArray[np.float64]
 
@@ -102,11 +103,13 @@ def view_of(
     label: str,
     window: tuple[float, float] | None,
     result: RunResult | None = None,
+    ways: Ways | None = None,
 ) -> TraceView:
     """Read a run, or the load step of it that a result is about, and settle one of its traces for drawing."""
+    ways = ways or ways_of(notebook, study)
     data = read_run(notebook, run.id)
     data = data if result is None else step_of(data, result)
-    s = signals(data, list(data.channels))
+    s = signals(data.about(ways.cooled), ways.of(study, run.mount.candidate).mix)
     settling, problem = None, ""
     try:
         settling = settle_trace(s, trace, study.tolerance_k, window, None if result is None else result.begun_s)
@@ -137,7 +140,7 @@ def _rows(data: RunData, seen: Recorded) -> tuple[Row, ...]:
     out = []
     for key, title, roles in ROWS:
         names = (
-            [n for n, r in data.channels if r not in ROLES or ROLES[r].row == key]
+            [c.name for c in data.channels if c.role not in ROLES or ROLES[c.role].row == key]
             if key == "other"
             else seen.names(*roles)
         )

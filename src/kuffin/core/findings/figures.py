@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of
+from kuffin.core.findings.recorded import COOLANT, Recorded, mean_of
 
 Array = NDArray[np.float64]
 
@@ -29,11 +29,13 @@ def figures(run: Recorded) -> dict[str, float]:
         if value is not None and np.isfinite(value):
             out[key] = value
 
-    power = mean_of(run.get(*POWER), inside)
+    power = mean_of(run.load(), inside)
+    heat = mean_of(run.heating(), inside)
     die, coolant, air, hot = run.mean("die"), run.get(*COOLANT), run.air(), run.get("hot_spot")
     if power is not None and power > 1:
         keep("die_over_coolant", _rise(run, "die_over_coolant", die, coolant, inside, power))
-        keep("coolant_over_air", _rise(run, "coolant_over_air", coolant, air, inside, power))
+        if heat is not None and heat > 1:
+            keep("coolant_over_air", _rise(run, "coolant_over_air", coolant, air, inside, heat))
         if hot is not None and die is not None:
             gap = mean_of(hot - die, inside)
             keep("hot_spot_over_die", None if gap is None else gap / power)
@@ -41,7 +43,7 @@ def figures(run: Recorded) -> dict[str, float]:
     for key in ("flow", "pump", "fan"):
         keep(key, mean_of(run.get(key), inside))
     keep("power", power)
-    keep("idle_power", mean_of(run.get(*POWER), run.idle()))
+    keep("idle_power", mean_of(run.load(), run.idle()))
     keep("rest", at_rest(run))
     return out
 
@@ -75,7 +77,7 @@ def at_rest(run: Recorded) -> float | None:
     line of rise against power goes through nothing. What is left is an offset of the probes, or air at the intake that
     is warmer than the air probe says.
     """
-    coolant, air, power = run.get(*COOLANT), run.air(), run.get(*POWER)
+    coolant, air, power = run.get(*COOLANT), run.air(), run.heating()
     settled = run.traces.get("coolant_over_air")
     if coolant is None or air is None or power is None:
         return None

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.devices import ChannelRole
 from kuffin.core.roles import AIR as AIR
 from kuffin.core.roles import COOLANT as COOLANT
 from kuffin.core.roles import DIE as DIE
@@ -30,7 +31,8 @@ class Recorded:
         Seconds.
     values : mapping of channel name to ndarray, shape (n,)
         Missing is NaN; spikes as they came.
-    roles : tuple of (channel name, role or None)
+    roles : tuple of ChannelRole
+        What belongs to other devices than the one that is asked about has no role.
     traces : mapping of str to Settled
         What was settled, by trace.
     by_hand : bool
@@ -39,16 +41,22 @@ class Recorded:
         Whether it was the protocol's clock, the same for all mounts.
     wall_told : bool
         Whether it is known what power at the wall holds besides the part's.
+    heat : ndarray, shape (n,), or None
+        The power of all devices that heat the coolant, where there are several.
+    shared : bool
+        Whether there are several.
     """
 
     times: Array
     values: Mapping[str, Array]
-    roles: tuple[tuple[str, str | None], ...]
+    roles: tuple[ChannelRole, ...]
     traces: Mapping[str, Settled] = field(default_factory=dict)
     window_s: tuple[float, float] | None = None
     by_hand: bool = False
     by_clock: bool = False
     wall_told: bool = False
+    heat: Array | None = None
+    shared: bool = False
     _clean: dict[str, Array] = field(default_factory=dict, repr=False, compare=False)
 
     @property
@@ -73,14 +81,14 @@ class Recorded:
 
     def names(self, *roles: str) -> list[str]:
         """The channels of these roles, in their order."""
-        return [name for role in roles for name, r in self.roles if r == role]
+        return [c.name for role in roles for c in self.roles if c.role == role]
 
     def name(self, *roles: str) -> str | None:
         """The first channel of the first of these roles."""
         return next(iter(self.names(*roles)), None)
 
     def role_of(self, name: str) -> str | None:
-        return next((r for n, r in self.roles if n == name), None)
+        return next((c.role for c in self.roles if c.name == name), None)
 
     def clean(self, name: str) -> Array:
         """A channel with its spikes missing."""
@@ -97,6 +105,15 @@ class Recorded:
         """The first channel of these roles, without its spikes."""
         name = self.name(*roles)
         return None if name is None else self.clean(name)
+
+    def heating(self) -> Array | None:
+        """The power that goes into the coolant: of all devices; None where that is not known."""
+        return self.heat if self.shared else self.get(*POWER)
+
+    def load(self) -> Array | None:
+        """What shows the load: the device's own power, else that of all."""
+        own = self.get("power") if self.shared else self.get(*POWER)
+        return self.heating() if own is None else own
 
     def air(self) -> Array | None:
         """The mean of the intake's probes, else the room."""
@@ -122,7 +139,7 @@ class Recorded:
         """Samples under load, dips between two passes left out, and some time after each."""
         begin = self.load_start_s
         inside = (self.times <= self.load_end_s + 1e-6) & (self.times >= (self.times[0] if begin is None else begin))
-        power = self.get(*POWER)
+        power = self.load()
         if power is None or not np.isfinite(power[inside]).any():
             return inside
         level = float(np.nanpercentile(power[inside], 90))

@@ -88,7 +88,8 @@ def at_the_wall(run: Recorded) -> list[Finding]:
 def heat_balance(run: Recorded, limits: Limits) -> tuple[HeatBalance | None, str]:
     """The heat balance of a run's window; or None, and why there is none."""
     inside = run.windowed()
-    roles = {r: mean_of(run.get(r), inside) for r in ("coolant_in", "coolant_out", "flow", "power")}
+    roles = {r: mean_of(run.get(r), inside) for r in ("coolant_in", "coolant_out", "flow")}
+    roles["power"] = mean_of(run.heating() if run.shared else run.get("power"), inside)
     into, out, flow, power = roles.values()
     if into is None or out is None or flow is None or power is None:
         lacking = [r.replace("_", " ") for r, mean in roles.items() if mean is None]

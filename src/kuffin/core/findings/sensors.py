@@ -22,7 +22,7 @@ def stuck(run: Recorded) -> list[Finding]:
     flickers are missing that chance would do it once in a million runs is no chance.
     """
     out = []
-    for name, role in run.roles:
+    for name, role, _ in run.roles:
         x = run.values[name]
         ok = np.flatnonzero(np.isfinite(x))
         if role not in ROLES or not ROLES[role].flickers or ok.size < 60:
@@ -66,7 +66,7 @@ def drops_out(run: Recorded, limits: Limits) -> list[Finding]:
     out: list[Finding] = []
     if loaded.sum() < 20:
         return out
-    for name, role in run.roles:
+    for name, role, _ in run.roles:
         if role is None:
             continue
         share = 100 * float(1 - np.isfinite(run.values[name][loaded]).mean())
@@ -82,7 +82,7 @@ def drops_out(run: Recorded, limits: Limits) -> list[Finding]:
 def spikes(run: Recorded, limits: Limits) -> list[Finding]:
     """Channels with more than 1 % of their samples marked as spikes."""
     out = []
-    for name, role in run.roles:
+    for name, role, _ in run.roles:
         if not needed(role):
             continue
         # a step of the load is no spike, though the coolant's outlet jumps with it
@@ -115,7 +115,7 @@ def coarse(run: Recorded) -> list[Finding]:
 def out_of_range(run: Recorded) -> list[Finding]:
     """Channels whose mean under load cannot be."""
     out, loaded = [], run.loaded()
-    for name, role in run.roles:
+    for name, role, _ in run.roles:
         level = mean_of(run.clean(name), loaded)
         if role is not None and level is not None and cannot_be(role, level):
             low, high = ROLES[role].can_be

@@ -124,6 +124,7 @@ class Channel(Base):
     unit: Mapped[str | None]
     quantity: Mapped[str] = mapped_column(default="unknown")
     role: Mapped[str | None]
+    device: Mapped[str | None]  # whose it is; None: the bench's, or not told
     run: Mapped[Run] = relationship(back_populates="channels")
 
 
@@ -180,13 +181,14 @@ class Reading(Base):
 
 
 class Mapping(Base):
-    """Roles, units and names that a person chose for logs of one shape."""
+    """Roles, units and devices that a person chose for logs of one shape."""
 
     __tablename__ = "mapping"
     id: Mapped[int] = mapped_column(primary_key=True)
     shape: Mapped[str] = mapped_column(unique=True)
     roles: Mapped[dict[str, Any]]
     units: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    devices: Mapped[dict[str, Any]] = mapped_column(default=dict)
 
 
 class Edit(Base):

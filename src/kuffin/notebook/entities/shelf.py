@@ -58,6 +58,11 @@ class Bench(Binnable):
         return [p for p in self.places if p.binned_at is None]
 
     @property
+    def cooled(self) -> tuple[str, ...]:
+        """The devices in the loop, in the direction of flow."""
+        return tuple(dict.fromkeys(p.device for p in self.loop if p.device))
+
+    @property
     def live_instruments(self) -> list[Instrument]:
         return [i for i in self.instruments if i.binned_at is None]
 
@@ -70,6 +75,7 @@ class Place(Binnable):
     position: Mapped[int] = mapped_column(default=0)
     part_id: Mapped[int | None] = mapped_column(ForeignKey("part.id"))
     settings: Mapped[dict[str, Any]] = mapped_column(default=dict)  # such as length_mm of a tube
+    device: Mapped[str | None]  # what is cooled here (see kuffin.core.devices)
     bench: Mapped[Bench] = relationship(back_populates="places")
     part: Mapped[Part | None] = relationship()
 
@@ -103,6 +109,7 @@ class Probe(Binnable):
     __tablename__ = "probe"
     instrument_id: Mapped[int] = mapped_column(ForeignKey("instrument.id"))
     role: Mapped[str | None]
+    device: Mapped[str | None]
     where: Mapped[str] = mapped_column(default="")
     channel: Mapped[str] = mapped_column(default="")
     instrument: Mapped[Instrument] = relationship(back_populates="probes")

@@ -29,6 +29,7 @@ class Study(Binnable):
     name: Mapped[str]
     question: Mapped[str]
     under_test: Mapped[str] = mapped_column(default="radiator")
+    device: Mapped[str | None]  # whose die is asked about; None: by the parts that are compared, or the only one
     margin_k: Mapped[float] = mapped_column(default=1.0)
     confidence: Mapped[float] = mapped_column(default=0.95)
     reference_power_w: Mapped[float | None]

@@ -63,7 +63,7 @@ class FiguresPage(InsidePage):
             if trace is None:
                 window, when = "not to be had", ""
             else:
-                own = result.mean_of("power") or power
+                own = result.power_for(key.split("_")[0]) or power
                 scale = power if f"{key}_per_watt" in result.traces else power / own
                 window = f"{number(trace.value * scale, 2)} ± {number(trace.u95 * scale, 2)} K"
                 state = (

@@ -12,7 +12,7 @@ from kuffin.app.widgets.bits import Opener, text
 from kuffin.app.widgets.flights import Flights
 from kuffin.core.heatpath import Flight
 from kuffin.verdicts.insidewords import balance_sentence, balance_working
-from kuffin.verdicts.stairs import candidate_flights, flight_of
+from kuffin.verdicts.stairs import candidate_flights, flights_of
 
 
 class HeatPage(InsidePage):
@@ -59,8 +59,7 @@ class HeatPage(InsidePage):
         per_watt = self._unit.checkedId() == 1
         if self._what.checkedId() == 1:
             return candidate_flights(verdict, per_watt)
-        own = flight_of(verdict.results.get(run.id), f"{mount.candidate.name}, round {mount.round}", per_watt)
-        return [own] if own is not None else []
+        return flights_of(verdict.results.get(run.id), f"{mount.candidate.name}, round {mount.round}", per_watt)
 
     def show_run(self) -> None:
         found = self.shown()

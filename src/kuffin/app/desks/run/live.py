@@ -187,7 +187,7 @@ class LivePage(QWidget):
         self.goer.setVisible(now.over.startswith(BY_HAND))
         self.carrier.setVisible(self.doing.key == "remount")
         self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
-        s, roles = live.recent()
+        s, roles = live.seen.recent()
         if s is None:
             return
         others = [(spoken(r), roles[r]) for r in FURTHER_PARTS if r in roles]
@@ -202,7 +202,7 @@ class LivePage(QWidget):
             self._draw(live, now)
 
     def _draw(self, live: LiveRun, now: Now) -> None:
-        whole = live.so_far()
+        whole = live.seen.so_far()
         if whole is None:
             return
         part, over, _ = parse_trace(main_trace(live.study.under_test))
