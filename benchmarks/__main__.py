@@ -10,6 +10,7 @@ os.environ.setdefault("OMP_NUM_THREADS", "1")
 
 from benchmarks import (
     comparing,
+    devices,
     findings,
     following,
     forecasting,
@@ -45,6 +46,7 @@ ALL = {
     "hard_runs": hard_runs.report,
     "windows": windows.report,
     "comparing": comparing.report,
+    "devices": devices.report,
     "kills": kills.report,
     "strangers": strangers.report,
     "settling": lambda: settling.report(settling.run(120)),

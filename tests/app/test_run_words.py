@@ -14,7 +14,7 @@ from kuffin.app.desks.run.words import asked_for, band, to_go
 from kuffin.core.limits import Alarm, Limits, Watch
 from kuffin.core.protocol import Step
 from kuffin.notebook import edits
-from kuffin.notebook.recording import NewMark, RunWriter
+from kuffin.notebook.recording import ChannelRow, NewMark, RunWriter
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.recording.live import Now
@@ -66,7 +66,9 @@ def test_rows_and_marks_come_from_two_threads(tmp_path: Path) -> None:
     """The recorder's thread writes rows, the window's marks: neither loses anything."""
     with closing(Notebook.create(tmp_path / "n.kuffin")) as book:
         study = edits.add_study(book, "Which?", "block", ["Tern"])
-        writer = RunWriter(book, study, "Tern", [("Die", "degC", "temperature", "die")], "here", "2026-03-03T10:00:00")
+        writer = RunWriter(
+            book, study, "Tern", [ChannelRow("Die", "degC", "temperature", "die")], "here", "2026-03-03T10:00:00"
+        )
         writer.add(np.array([[0.0, 20.0], [1.0, 20.1]]))
         failed: list[Exception] = []
 

@@ -18,7 +18,7 @@ from kuffin.core.wholefile import write_whole
 from kuffin.notebook import bin as bin_
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Run
-from kuffin.notebook.recording import NewMark, RunWriter, close_run
+from kuffin.notebook.recording import ChannelRow, NewMark, RunWriter, close_run
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from tests.notebook.test_notebook import log
@@ -91,7 +91,9 @@ def folder_renamed(path: Path) -> Path:
 @pytest.mark.parametrize("move", [rename, to_another_folder, with_what_is_beside, folder_renamed])
 def test_a_moved_notebook_is_followed(open_one: tuple[Notebook, int], move: Callable[[Path], Path]) -> None:
     book, study = open_one
-    writer = RunWriter(book, study, "Plover", [("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00")
+    writer = RunWriter(
+        book, study, "Plover", [ChannelRow("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00"
+    )
     writer.begin()
     block = read_run(book, 1)
     rows_there = [[t, v] for t, v in zip(block.times, block.values["Die"], strict=True)]
@@ -268,7 +270,9 @@ def test_the_last_edits_beside_a_file_that_cannot_be_written_are_told_of(
 
 def test_a_recording_is_never_undone_away(open_one: tuple[Notebook, int]) -> None:
     book, study = open_one
-    writer = RunWriter(book, study, "Plover", [("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00")
+    writer = RunWriter(
+        book, study, "Plover", [ChannelRow("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00"
+    )
     writer.begin()
     edits.change_study(book, study, "margin", margin_k=0.3)
     with pytest.raises(NotebookError, match="being recorded"):
@@ -333,7 +337,9 @@ def test_a_full_disk_leaves_an_old_export_as_it_was(tmp_path: Path) -> None:
 
 def test_a_recording_on_a_full_disk_says_so_in_its_own_words(open_one: tuple[Notebook, int]) -> None:
     book, study = open_one
-    writer = RunWriter(book, study, "Plover", [("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00")
+    writer = RunWriter(
+        book, study, "Plover", [ChannelRow("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00"
+    )
     writer.begin()
     writer.add(np.array([[0.0, 30.0]]))
     with book.session() as session:
@@ -345,7 +351,9 @@ def test_a_recording_on_a_full_disk_says_so_in_its_own_words(open_one: tuple[Not
 
 def test_a_run_is_closed_once_there_is_room(open_one: tuple[Notebook, int]) -> None:
     book, study = open_one
-    writer = RunWriter(book, study, "Plover", [("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00")
+    writer = RunWriter(
+        book, study, "Plover", [ChannelRow("Die", "°C", "temperature", "die")], "bench", "2026-05-04T12:00:00"
+    )
     writer.begin()
     for t in range(5):
         writer.add(np.array([[float(t), 30.0]]))

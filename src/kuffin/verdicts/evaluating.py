@@ -70,7 +70,7 @@ def settle_trace(
         Where a channel is missing or the trace cannot be judged.
     """
     part, over, per_watt = parse_trace(trace)
-    response, base = s.get(part), s.get(over)
+    response, base = s.get(part), s.base(part, over)
     power = s.power_for(part)
     told_as = "heat" if part == "coolant" and s.shared else "power"
     for name, x in ((part, response), (over, base), *([(told_as, power)] if per_watt else [])):
@@ -262,6 +262,7 @@ def evaluate_stretch(
         device=data.whose.device if data.whose is not None else None,
         power_w=_level(s.power, data.times, span),
         heat_w=_level(s.heat, data.times, span),
+        warmed_k=_level(None if s.warmed is None or s.coolant is None else s.warmed - s.coolant, data.times, span),
         devices=_other_devices(data, study.tolerance_k, limits, span, begin_s),
         whose=s.problems,
     )

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
+from typing import Any
 
 import numpy as np
 
@@ -140,7 +141,8 @@ def _since(s: Signals, begin_s: float) -> Signals:
     def cut(x: Array | None) -> Array | None:
         return None if x is None else x[at:]
 
-    return Signals(s.times[at:], cut(s.die), cut(s.coolant), cut(s.air), cut(s.power), s.names)
+    cuts: dict[str, Any] = {k: cut(getattr(s, k)) for k in ("die", "coolant", "air", "power", "heat", "warmed")}
+    return replace(s, times=s.times[at:], further={}, **cuts)
 
 
 def _room(s: Signals) -> float:

@@ -93,7 +93,7 @@ def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool | 
         Whether the load is on; None once the run is over.
     """
     out = []
-    for part, base, upper, lower in (("die", "coolant", s.die, s.coolant), ("coolant", "air", s.coolant, s.air)):
+    for part, base, upper, lower in (("die", "coolant", s.die, s.inlet), ("coolant", "air", s.coolant, s.air)):
         if upper is None:
             continue
         rise = upper - lower if lower is not None else None

@@ -51,7 +51,7 @@ def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> 
         signals = run_signals(notebook, study, run, result)
     except KuffinError:
         return None
-    if begin is None or signals.die is None or signals.coolant is None or signals.power is None:
+    if begin is None or signals.die is None or signals.inlet is None or signals.power is None:
         return None
     return Sibling(candidate, f"{candidate}, round {mount.round}", signals, begin)
 
@@ -114,19 +114,19 @@ def check_mount(
     minutes_left : float
         How long the run would still take: what a remount now would save.
     """
-    if now.die is None or now.coolant is None or now.power is None:
+    if now.die is None or now.inlet is None or now.power is None:
         return None
     end = min(TO_S, float(now.times[-1]) - load_start_s) if now.times.size else 0.0
     if end < FROM_S + 10:
         return None
-    found = early_resistance(now.times, now.die, now.coolant, now.power, load_start_s, FROM_S, end)
+    found = early_resistance(now.times, now.die, now.inlet, now.power, load_start_s, FROM_S, end)
     if found is None:
         return None
     values: dict[str, list[tuple[str, float]]] = {}
     for other in others:
         s = other.signals
-        assert s.die is not None and s.coolant is not None and s.power is not None
-        value = early_resistance(s.times, s.die, s.coolant, s.power, other.load_start_s, FROM_S, end)
+        assert s.die is not None and s.inlet is not None and s.power is not None
+        value = early_resistance(s.times, s.die, s.inlet, s.power, other.load_start_s, FROM_S, end)
         if value is not None:
             values.setdefault(other.candidate, []).append((other.label, value[0]))
     scatter, df = pooled_scatter([[v for _, v in group] for group in values.values()])

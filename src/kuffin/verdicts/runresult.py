@@ -57,6 +57,8 @@ class RunResult:
         Whose die was asked about, where it has a name.
     power_w, heat_w : float or None
         Window means of that device's power, and of all that heats the coolant.
+    warmed_k : float or None
+        By what other devices warm the coolant before it comes to that device, K.
     devices : dict of DeviceResult
         The other devices of the bench that have a die.
     whose : dict
@@ -83,6 +85,7 @@ class RunResult:
     device: str | None = None
     power_w: float | None = None
     heat_w: float | None = None
+    warmed_k: float | None = None
     devices: dict[str, DeviceResult] = field(default_factory=dict)
     whose: dict[str, str] = field(default_factory=dict)
     steps: tuple[RunResult, ...] = ()

@@ -45,7 +45,7 @@ def samples_working(
                     + (f"; {int(inside.sum()) - there} missing" if there < inside.sum() else ""),
                 )
             )
-    out.lines += _formula(school, names, means, units)
+    out.lines += _formula(school, names, means, result)
     out.lines += _judged(notebook, run, study, result, school, inside)
     rows = [_row(data, columns, int(i)) for i in np.flatnonzero(inside)]
     head = "time s   " + "   ".join(f"{n} {units[n]}".strip() for n in columns)
@@ -68,7 +68,8 @@ def samples_working(
 
 def _channels(result: RunResult, school: School) -> dict[str, str]:
     """The channels that the school uses, by what they serve as; several (cores, intake probes) each by itself."""
-    wanted = [school.part, *([school.over] if school.over else []), *(["power"] if school.per_watt else [])]
+    power = "heat" if school.part == "coolant" and "heat" in result.names else "power"
+    wanted = [school.part, *([school.over] if school.over else []), *([power] if school.per_watt else [])]
     out = {}
     for key in wanted:
         for i, name in enumerate(result.names.get(key, "").split(", ")):
@@ -78,20 +79,34 @@ def _channels(result: RunResult, school: School) -> dict[str, str]:
 
 
 def _formula(
-    school: School, names: dict[str, str], means: dict[str, float], units: dict[str, str]
+    school: School, names: dict[str, str], means: dict[str, float], result: RunResult
 ) -> list[tuple[str, str]]:
     def mean(key: str) -> float | None:
         found = [means[n] for k, n in names.items() if k.split(" ")[0] == key and n in means]
-        return float(np.mean(found)) if found else None
+        if not found:
+            return None
+        return float(np.sum(found) if key == "heat" else np.mean(found))
 
-    part, base, power = mean(school.part), mean(school.over or ""), mean("power")
+    part, base = mean(school.part), mean(school.over or "")
+    power = mean("heat") if any(k.startswith("heat") for k in names) else mean("power")
     if part is None or (school.over and base is None):
         return []
     if school.over is None:
         return [("As read", f"{number(part, 3)} °C, nothing taken out")]
     assert base is not None
+    lines = []
+    if school.over == "coolant" and result.warmed_k is not None:
+        by = result.names.get("upstream", "")
+        warm = base + result.warmed_k
+        lines.append(
+            (
+                f"Coolant at the {result.device}",
+                f"{number(base, 3)} + {number(result.warmed_k, 3)} = {number(warm, 3)} °C: {by} / (ρ·c_p·V̇) before it",
+            )
+        )
+        base = warm
     rise = part - base
-    lines = [
+    lines += [
         (
             f"{school.part.capitalize()} over {school.over}",
             f"{number(part, 3)} − {number(base, 3)} = {number(rise, 3)} K, by the plain means",

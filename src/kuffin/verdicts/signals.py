@@ -29,6 +29,10 @@ class Signals:
 
     Attributes
     ----------
+    coolant : ndarray or None
+        Before the first device of the loop.
+    warmed : ndarray or None
+        Where it enters the device that is asked about, if it passes others before.
     power : ndarray or None
         Of the device that is asked about.
     heat : ndarray or None
@@ -51,12 +55,22 @@ class Signals:
     heat: Array | None = None
     problems: dict[str, str] = field(default_factory=dict)
     shared: bool = False
+    warmed: Array | None = None
+
+    @property
+    def inlet(self) -> Array | None:
+        """The coolant where it enters the device that is asked about."""
+        return self.coolant if self.warmed is None else self.warmed
 
     def get(self, name: str) -> Array | None:
         if name in FURTHER_PARTS:
             return self.further.get(name)
         found: Array | None = getattr(self, name)
         return found
+
+    def base(self, part: str, over: str) -> Array | None:
+        """What a part's rise is taken over."""
+        return self.inlet if over == "coolant" and part != "coolant" else self.get(over)
 
     def power_for(self, part: str) -> Array | None:
         """The power that makes a part's rise: the device's own, or of the coolant all that heats it."""
@@ -110,11 +124,12 @@ def signals(data: RunData, mix: Mix | None = None) -> Signals:
     names.pop("wall", None)
     heat = power if not shared else None
     if data.whose is not None and data.whose.heating:
-        names["heat"] = " + ".join(data.whose.heating)
+        names["heat"] = ", ".join(data.whose.heating)
         heat = np.asarray(np.sum([data.values[n] for n in data.whose.heating], axis=0), float)
     coolant = pick("coolant", COOLANT)
+    warmed = None
     if coolant is not None and data.whose is not None and data.whose.upstream:
-        coolant = _warmed(data, coolant, names, problems, mix)
+        warmed = _warmed(data, coolant, names, problems, mix)
     die = pick("die", DIE)
     there = {c.role for c in data.channels}
     further = {part: pick(part, (part,)) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
@@ -129,10 +144,13 @@ def signals(data: RunData, mix: Mix | None = None) -> Signals:
         heat,
         problems,
         shared,
+        warmed,
     )
 
 
-def _warmed(data: RunData, coolant: Array, names: dict[str, str], problems: dict[str, str], mix: Mix | None) -> Array:
+def _warmed(
+    data: RunData, coolant: Array, names: dict[str, str], problems: dict[str, str], mix: Mix | None
+) -> Array | None:
     """The coolant where it enters the device: the loop's, warmed by what it passes before."""
     whose, flow = data.whose, data.role("flow")
     assert whose is not None
@@ -141,8 +159,8 @@ def _warmed(data: RunData, coolant: Array, names: dict[str, str], problems: dict
             f"the coolant passes {' and '.join(whose.upstream)} before it comes to the {whose.device}; without a flow channel "
             "what that warms it by is not known"
         )
-        return coolant
+        return None
     heat = np.sum([data.values[n] for n in whose.upstream], axis=0)
     carried = carried_w_k(flow, float(np.nanmedian(coolant)) if np.isfinite(coolant).any() else 30.0, mix or Mix())
-    names["coolant"] = f"{names['coolant']}, warmed by {' + '.join(whose.upstream)}"
+    names["upstream"] = ", ".join(whose.upstream)
     return np.asarray(coolant + np.where(carried > 1.0, heat / np.maximum(carried, 1.0), np.nan), float)

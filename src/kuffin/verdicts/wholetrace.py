@@ -33,7 +33,7 @@ def whole_fits(s: Signals, seen: Recorded) -> tuple[dict[str, WholeTrace], dict[
     if begin is None:
         return {}, dict.fromkeys(("coolant_over_air", "die_over_coolant"), "the load's beginning is not known")
     start = begin if step is None else step
-    for key, upper, lower in (("coolant_over_air", s.coolant, s.air), ("die_over_coolant", s.die, s.coolant)):
+    for key, upper, lower in (("coolant_over_air", s.coolant, s.air), ("die_over_coolant", s.die, s.inlet)):
         part = key.split("_")[0]
         power = s.power_for(part)
         if upper is None or lower is None or power is None:

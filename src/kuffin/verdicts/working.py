@@ -101,16 +101,16 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
     digits = 4 if school.per_watt else 2
     fine = digits + 1  # for what is small beside the reading
     over = school.over or "air"
+    divisor = names.get("power", "power")
+    if school.part == "coolant" and "heat" in names:
+        divisor = "the sum of " + names["heat"]
     lines = [
         (
             "Trace",
             f"{names.get(school.part, school.part)} less {names.get(over, over)}"
+            + (f" warmed by {names['upstream']} before it" if over == "coolant" and result.warmed_k is not None else "")
             + (", the latter delayed by the loop's own time constant" if not t.fast else "")
-            + (
-                f", divided by {names.get('power', 'power')}" + (" with the same delay" if not t.fast else "")
-                if school.per_watt
-                else ""
-            ),
+            + (f", divided by {divisor}" + (" with the same delay" if not t.fast else "") if school.per_watt else ""),
         )
     ]
     if t.load_start_s is not None:

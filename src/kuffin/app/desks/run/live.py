@@ -206,7 +206,7 @@ class LivePage(QWidget):
         if whole is None:
             return
         part, over, _ = parse_trace(main_trace(live.study.under_test))
-        response, base = whole.get(part), whole.get(over)
+        response, base = whole.get(part), whole.base(part, over)
         if response is not None and base is not None:
             stage = now.stage
             window = None
