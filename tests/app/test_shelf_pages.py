@@ -177,25 +177,25 @@ class TestTheBench:
         demo_window.show_behind("Bench")
         press(page, "Add an instrument")
         at_rest()
-        at = page.instruments.rowCount() - 1
-        assert page.instruments.item(at, 9).text() == "not said"
+        at = page.measuring.instruments.rowCount() - 1
+        assert page.measuring.instruments.item(at, 9).text() == "not said"
         for column, written in ((0, "wall plug meter"), (1, "W"), (2, "1"), (5, "2"), (6, "0.5")):
-            write_cell(page.instruments, at, column, written)
+            write_cell(page.measuring.instruments, at, column, written)
             at_rest()
         # 1 % of 200 W and two counts of 0.5 W
-        shown = page.instruments.item(at, 9).text()
+        shown = page.measuring.instruments.item(at, 9).text()
         assert shown.endswith("W at 200 W") and 2.2 <= float(shown.split()[0]) <= 3.0
-        page.instruments.setCurrentCell(at, 0)
+        page.measuring.instruments.setCurrentCell(at, 0)
         press(page, "Add a probe")
         at_rest()
-        write_cell(page.probes, 0, 0, "power")
+        write_cell(page.measuring.probes, 0, 0, "power")
         at_rest()
-        write_cell(page.probes, 0, 1, "at the wall")
+        write_cell(page.measuring.probes, 0, 1, "at the wall")
         at_rest()
         bench = page.bench
         assert bench is not None
         assert [(p.role, p.where) for p in bench.live_instruments[-1].live_probes] == [("power", "at the wall")]
-        write_cell(page.instruments, at, 2, "much")
+        write_cell(page.measuring.instruments, at, 2, "much")
         assert "“much” is no number" in demo_window.strip.trouble.text()
 
     def test_metals_that_eat_each_other_are_said_where_the_loop_is_built(

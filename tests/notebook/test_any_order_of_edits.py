@@ -138,7 +138,7 @@ class Person:
         benches = shelf.benches(self.notebook)
         bench = benches[0].id if benches else shelf.add_bench(self.notebook, "the table")
         parts = [p.id for p in shelf.parts(self.notebook)]
-        shelf.set_loop(self.notebook, bench, [(p, {}) for p in self.rng.sample(parts, min(2, len(parts)))])
+        shelf.set_loop(self.notebook, bench, [shelf.Placed(p, {}) for p in self.rng.sample(parts, min(2, len(parts)))])
         shelf.keep_instrument(self.notebook, bench, None, name="meter", unit="W", counts=1.0)
 
     def protocol(self) -> None:

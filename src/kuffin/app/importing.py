@@ -13,11 +13,17 @@ from kuffin.app.dialogs.incoming import Incoming, incoming
 from kuffin.app.jobs import Task
 from kuffin.app.openreadings import ask_how
 from kuffin.app.state import State
+from kuffin.core.devices import Cooled
 from kuffin.core.errors import KuffinError, OpenReading
 from kuffin.logs.table import LogTable, Told
 from kuffin.notebook import channels, edits
+from kuffin.notebook.entities import Study
+from kuffin.notebook.placing import mounts_there, places
+from kuffin.notebook.shelf import add_bench, bench_of, set_cooled
+from kuffin.notebook.store import Notebook
 from kuffin.verdicts.evaluating import school_of
 from kuffin.verdicts.signals import lacking
+from kuffin.verdicts.ways import cooled_by_bench
 
 
 class Importer(QObject):
@@ -102,35 +108,55 @@ class Importer(QObject):
         if study is None or notebook is None:
             return
         names = [c.name for c in study.live_candidates]
-        alone = len(tables) == 1
-        logs = [
-            incoming(
-                t,
-                names,
-                channels.remembered(notebook, t.shape_key),
-                candidate if alone or candidate else "",
-                round_number if alone and round_number else None,
-            )
-            for t in tables
-        ]
-        logs.sort(key=lambda log: (log.candidate, log.round or 99, log.table.start or "", log.table.file))
+        there = mounts_there(study)
+        logs = [incoming(t, channels.remembered(notebook, t.shape_key)) for t in tables]
+        for log, found in zip(logs, places(study, tables, candidate, round_number), strict=True):
+            log.candidate, log.mount, log.condition = found.candidate, found.mount, found.condition
+        logs.sort(key=lambda log: (log.table.start or "", log.table.file))
         school = school_of(study)
-        self.dialog = ImportLogs(logs, problems, names, self._window, lambda roles: lacking(school, roles))
-        self.dialog.accepted.connect(lambda: self._add(logs))
+        cooled = cooled_by_bench(study, bench_of(notebook, study.bench_id))
+        self.dialog = ImportLogs(
+            logs, problems, names, self._window, lambda roles: lacking(school, roles), there, cooled
+        )
+        self.dialog.accepted.connect(lambda d=self.dialog: self._add(logs, cooled, d.cooled.told()))
         self.dialog.setModal(True)
         self.dialog.show()
 
-    def _add(self, logs: list[Incoming]) -> None:
+    def _add(self, logs: list[Incoming], before: Cooled, told: Cooled) -> None:
         study, notebook = self._state.study, self._state.notebook
         if study is None or notebook is None:
             return
         runs = [
-            edits.NewRun(log.candidate, log.table, log.roles, log.round, shape=log.shape, units=log.units)
+            edits.NewRun(
+                log.candidate,
+                log.table,
+                log.roles,
+                log.mount.round if log.mount is not None else None,
+                log.mount.mount_id if log.mount is not None else None,
+                log.shape,
+                log.units,
+                devices=log.devices,
+                condition=log.condition,
+                together=True,
+            )
             for log in logs
         ]
+
+        self._state.attempt(tell_cooled, notebook, study, before, told)
         self._state.jobs.start(
             "adding the logs",
             lambda _job: edits.add_logs(notebook, study.id, runs, tell=False),
             lambda _ids: notebook.changed(),
             self._state.trouble.emit,
         )
+
+
+def tell_cooled(notebook: Notebook, study: Study, before: Cooled, told: Cooled) -> None:
+    """Keep whose die is asked about with the study, and what the loop cools with its bench."""
+    if told.device != before.device:
+        edits.change_study(notebook, study.id, "say whose die is asked about", device=told.device)
+    if told.loop != before.loop:
+        bench = study.bench_id or add_bench(notebook, "bench")
+        if study.bench_id is None:
+            edits.change_study(notebook, study.id, "take the bench", bench_id=bench)
+        set_cooled(notebook, bench, told.loop)

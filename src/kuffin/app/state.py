@@ -49,6 +49,7 @@ class State(QObject):
         self.study: Study | None = None
         self.verdict: StudyVerdict | None = None
         self.mount_id: int | None = None
+        self._run_id: int | None = None  # a test of the mount, where one was chosen
         self.untold = False  # practice: what was found is told after the person has said what it was
         self.so_far = SoFar()
         self._judging: Job | None = None
@@ -177,12 +178,26 @@ class State(QObject):
     def look_at(self, mount_id: int | None) -> None:
         """Look at a mount."""
         if mount_id != self.mount_id:
-            self.mount_id = mount_id
+            self.mount_id, self._run_id = mount_id, None
             self.mount_changed.emit()
 
     def mount(self) -> Mount | None:
         """The mount that is looked at."""
         return next((m for m in self.mounts() if m.id == self.mount_id), None)
+
+    def run(self) -> Run | None:
+        """The run that is looked at: the chosen test of the mount, else that of the verdict's condition."""
+        mount = self.mount()
+        if mount is None:
+            return None
+        chosen = next((r for r in mount.live_runs if r.id == self._run_id), None)
+        return chosen or mount.run_under(None if self.verdict is None else self.verdict.condition)
+
+    def look_at_run(self, run_id: int | None) -> None:
+        """Look at one of the mount's tests."""
+        if run_id != self._run_id:
+            self._run_id = run_id
+            self.mount_changed.emit()
 
     def mounts(self) -> list[Mount]:
         """All mounts of the study that are not in the bin, candidate by candidate."""

@@ -141,7 +141,9 @@ class Studies(QObject):
             return
         dialog = Channels(run, self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
-            self._state.attempt(channels.set_roles, notebook, run_id, dialog.roles(), dialog.alike.isChecked())
+            self._state.attempt(
+                channels.set_roles, notebook, run_id, dialog.roles(), dialog.alike.isChecked(), dialog.devices()
+            )
 
     def write_out(self, what: str, ending: str) -> None:
         """Ask for a name and write readings, verdicts or a picture."""

@@ -15,7 +15,7 @@ from kuffin.bench.setup import ChannelSetting, InstrumentSetting
 from kuffin.bench.source import Source
 from kuffin.core.errors import BenchError
 from kuffin.core.units import parse_unit
-from kuffin.logs.channelguess import guess_role
+from kuffin.logs.channelguess import Named, guess_all, guess_role
 
 
 def open_source(setting: InstrumentSetting) -> Source:
@@ -85,7 +85,8 @@ def proposed(name: str, told: Told, taken: set[str]) -> ChannelSetting:
     base = shown
     while shown.lower() in taken:
         shown, n = f"{base} {n}", n + 1
-    return ChannelSetting(name, shown, told.unit, told.quantity, guess_role(name, told.quantity, told.unit))
+    (guess,) = guess_all([Named(name, told.quantity, told.unit)])
+    return ChannelSetting(name, shown, told.unit, told.quantity, guess.role, device=guess.device)
 
 
 def in_unit(channel: ChannelSetting, written: str) -> ChannelSetting:

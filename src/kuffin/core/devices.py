@@ -58,6 +58,9 @@ DEVICE_KINDS: dict[str, DeviceKind] = {
 }  # fmt: skip
 
 
+USUAL_DEVICES = (PROCESSOR, CARD, BOARD, f"{CARD} 1", f"{CARD} 2")
+
+
 def kind_of_device(device: str) -> str:
     """A device's kind: its name without its number; blank for one that goes by a word of the person's."""
     kind = re.sub(r"\s*\d+$", "", device)

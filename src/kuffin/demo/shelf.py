@@ -108,7 +108,9 @@ def _set_bench_up(notebook: Notebook, study: int, shelf: dict[str, Part]) -> Non
         ("clear tube", 350),
         ("Tarn", 0),
     ]
-    edit_shelf.set_loop(notebook, bench, [(shelf[n].id, {"length_mm": float(x)} if x else {}) for n, x in loop])
+    edit_shelf.set_loop(
+        notebook, bench, [edit_shelf.Placed(shelf[n].id, {"length_mm": float(x)} if x else {}) for n, x in loop]
+    )
     edit_shelf.change_bench(
         notebook,
         bench,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
@@ -149,6 +149,10 @@ class NewRun:
         Default: the candidate's first round without a mount.
     mount_id : int, optional
         A mount that gets the run, instead of a new one.
+    condition : str
+        What it was tested under, where it is one of several tests of its mount.
+    together : bool
+        Whether logs of the same candidate and round that are added with it are tests of one mount.
     shape, units : str and mapping, optional
         The log's shape as it was read, and the units that the person changed; remembered with the roles.
     closed : bool
@@ -164,6 +168,8 @@ class NewRun:
     units: MappingType[str, str | None] | None = None
     closed: bool = True
     devices: MappingType[str, str | None] | None = None
+    condition: str = ""
+    together: bool = False
 
 
 def add_logs(
@@ -190,7 +196,16 @@ def add_logs(
             .where(Candidate.study_id == study_id, Run.binned_at.is_(None))
             .limit(1)
         )
-        kept = [_keep_run(session, study_id, run) for run in runs]
+        made: dict[tuple[str, int], int] = {}
+        kept = []
+        for run in runs:
+            key = (run.candidate.strip().lower(), run.round or 0)
+            if run.together and run.mount_id is None and key in made:
+                run = replace(run, mount_id=made[key])
+            run_id = _keep_run(session, study_id, run)
+            if run.together and run.round is not None:
+                made[key] = session.get_one(Run, run_id).mount_id
+            kept.append(run_id)
         if first:
             _plan_follows(session, study_id)
         return kept
@@ -240,6 +255,7 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
         duration_s=table.duration_s,
         warnings=list(table.warnings),
         closed=new.closed,
+        condition=" ".join(new.condition.split()),
     )
     session.add(run)
     session.flush()

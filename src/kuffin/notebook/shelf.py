@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from typing import Any
+from typing import Any, NamedTuple
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.errors import NotebookError
-from kuffin.core.parts import kind_of
+from kuffin.core.parts import KINDS, kind_of
 from kuffin.notebook.entities import Bench, Candidate, Instrument, Part, Place, Probe, Sample, now_text
 from kuffin.notebook.store import Notebook
 
@@ -157,26 +157,55 @@ def change_bench(notebook: Notebook, bench_id: int, label: str, **values: Any) -
             setattr(bench, key, value)
 
 
-def set_loop(notebook: Notebook, bench_id: int, loop: Sequence[tuple[int, dict[str, Any]]]) -> None:
-    """Say what the loop consists of, in the direction of flow.
+class Placed(NamedTuple):
+    """One place of a loop.
 
-    Parameters
+    Attributes
     ----------
-    loop : sequence of (part id, settings)
-        Settings such as ``length_mm`` of a tube.
+    part_id : int or None
+        None: a place whose part is not told.
+    settings : dict
+        Such as ``length_mm`` of a tube.
+    device : str or None
+        What is cooled there.
     """
+
+    part_id: int | None
+    settings: dict[str, Any]
+    device: str | None = None
+
+
+def set_cooled(notebook: Notebook, bench_id: int, devices: Sequence[str]) -> None:
+    """Say which devices a loop cools, in the direction of flow: at the places of its blocks, the first at the first."""
+    bench = bench_of(notebook, bench_id)
+    loop = [Placed(p.part_id, dict(p.settings), p.device) for p in bench.loop] if bench is not None else []
+    blocks = {p.id for p in parts(notebook) if p.kind in KINDS and KINDS[p.kind].slot == "block"}
+    left = list(devices)
+    told = []
+    for place in loop:
+        if place.part_id in blocks or (place.part_id is None and place.device):
+            if place.part_id is None and not left:
+                continue
+            place = place._replace(device=left.pop(0) if left else None)
+        told.append(place)
+    set_loop(notebook, bench_id, [*told, *(Placed(None, {}, d) for d in left)])
+
+
+def set_loop(notebook: Notebook, bench_id: int, loop: Sequence[Placed]) -> None:
+    """Say what the loop consists of, in the direction of flow."""
     with notebook.edit("change the loop") as session:
         places = list(
             session.scalars(
                 select(Place).where(Place.bench_id == bench_id, Place.binned_at.is_(None)).order_by(Place.position)
             )
         )
-        for position, (part_id, settings) in enumerate(loop):
+        for position, told in enumerate(loop):
             if position < len(places):
                 place = places[position]
-                place.part_id, place.settings, place.position = part_id, settings, position
+                place.part_id, place.settings, place.position = told.part_id, told.settings, position
+                place.device = told.device
             else:
-                session.add(Place(bench_id=bench_id, part_id=part_id, settings=settings, position=position))
+                session.add(Place(bench_id=bench_id, position=position, **told._asdict()))
         for place in places[len(loop) :]:
             place.binned_at = now_text()
 

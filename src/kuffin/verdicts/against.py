@@ -6,19 +6,21 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.roles import AIR, COOLANT, POWER
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.ways import ways_of
 
 _FIGURES = (
     # label, unit, digits, role(s), role(s) taken off it
-    ("die over coolant", "K", 1, ("die",), ("coolant_in", "coolant")),
-    ("coolant over air", "K", 1, ("coolant_in", "coolant"), ("air_in", "room")),
+    ("die over coolant", "K", 1, ("die",), COOLANT),
+    ("coolant over air", "K", 1, COOLANT, AIR),
     ("hot spot over die", "K", 1, ("hot_spot",), ("die",)),
-    ("power", "W", 0, ("power", "wall_power"), ()),
+    ("power", "W", 0, POWER, ()),
     ("flow", "L/h", 0, ("flow",), ()),
     ("pump", "rpm", 0, ("pump",), ()),
-    ("air", "°C", 1, ("air_in", "room"), ()),
+    ("air", "°C", 1, AIR, ()),
     ("air, its range under load", "K", 1, (), ()),
 )
 
@@ -37,9 +39,15 @@ class Compared:
 
 def against_siblings(notebook: Notebook, study: Study, mount: Mount) -> list[Compared]:
     """The figures at idle, two to five minutes into the load, and over the load's last five minutes."""
-    mine = _figures(read_run(notebook, mount.live_runs[-1].id)) if mount.live_runs else {}
+    ways = ways_of(notebook, study)
+
+    def of(one: Mount) -> dict[str, tuple[float, float, float]]:
+        run = one.run_under(ways.condition)
+        return {} if run is None else _figures(read_run(notebook, run.id).about(ways.cooled))
+
+    mine = of(mount)
     theirs = [
-        _figures(read_run(notebook, m.live_runs[0].id))
+        of(m)
         for c in study.live_candidates
         if c.id == mount.candidate_id
         for m in c.live_mounts
@@ -62,7 +70,7 @@ def against_siblings(notebook: Notebook, study: Study, mount: Mount) -> list[Com
 
 
 def _figures(data: RunData) -> dict[str, tuple[float, float, float]]:
-    power = data.role("power", "wall_power")
+    power = data.role(*POWER)
     if power is None:
         return {}
     # a load, not the idle before it, nor what cools down after
@@ -91,7 +99,7 @@ def _figures(data: RunData) -> dict[str, tuple[float, float, float]]:
             part = values[inside & np.isfinite(values)]
             found.append(float(np.mean(part)) if part.size else float("nan"))
         out[label] = (found[0], found[1], found[2])
-    air = data.role("air_in", "room")
+    air = data.role(*AIR)
     if air is not None:
         minutes = [air[loaded & (t >= at) & (t < at + 60)] for at in np.arange(begin, end - 30, 60.0)]
         means = [float(np.nanmean(m)) for m in minutes if np.isfinite(m).any()]

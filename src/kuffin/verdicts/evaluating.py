@@ -108,6 +108,7 @@ def evaluate(
     window: tuple[float, float] | None = None,
     limits: Limits | None = None,
     stages: Sequence[tuple[float, int]] = (),
+    condition: str = "",
 ) -> RunResult:
     """Work a run out from its samples: as a whole, or each load step of the study's protocol by itself.
 
@@ -117,18 +118,20 @@ def evaluate(
         Set by a person, s from the run's first row; it goes before a window by the protocol's clock.
     stages : sequence of (time, step number)
         What the recorder wrote down.
+    condition : str
+        What the whole of it was tested under, where that is told.
     """
     limits = limits or ways.limits
     data = data.about(ways.cooled)
     data = replace(data, values={n: np.where(np.isfinite(x), x, np.nan) for n, x in data.values.items()})
     stretches: list[Stretch] = []
     problem = ""
-    if ways.condition is not None:
+    if ways.condition is not None and not condition:
         channels = {r: data.role(r) for r in ("pump", "fan")} | {"power": signals(data).load()}
         stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
-        return replace(whole, findings=(*_steps_missing(problem, DOUBT), *whole.findings))
+        return replace(whole, condition=condition, findings=(*_steps_missing(problem, DOUBT), *whole.findings))
     found = []
     for k, stretch in enumerate(stretches):
         # what stood before the first step is idling; before the others a little of the state before

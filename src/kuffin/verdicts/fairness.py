@@ -75,7 +75,9 @@ def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
                 for m in c.live_mounts
                 if not m.left_out
                 for r in m.live_runs
-                if r.id in verdict.results and (v := verdict.results[r.id].mean_of(role)) is not None
+                if r.id in verdict.results
+                and (one := verdict.results[r.id].at(verdict.condition)) is not None
+                and (v := one.power_for(verdict.school.part) if role == "power" else one.mean_of(role)) is not None
             ]
             if values:
                 means[c.name] = float(np.mean(values))

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -28,23 +28,36 @@ class OpenFinding:
 
 
 def findings_of(
-    study: Study, mounts: Mounts, results: Mapping[int, RunResult], main: SchoolResult, power_w: float
+    study: Study,
+    mounts: Mounts,
+    results: Mapping[int, RunResult],
+    main: SchoolResult,
+    power_w: float,
+    condition: str | None = None,
 ) -> dict[int, tuple[Finding, ...]]:
-    """What was found about each mount: by its runs themselves, and against its siblings; doubts first."""
+    """What was found about each mount: by its runs themselves, and against its siblings; doubts first.
+
+    Parameters
+    ----------
+    condition : str, optional
+        What the verdict is about: tests of a mount under another one are remarks, and are not held against siblings.
+    """
     limits = limits_of(study)
     found: dict[int, list[Finding]] = {
-        m.id: [f for run in m.live_runs for f in results[run.id].findings] for _, m in mounts
+        m.id: [f for run in m.live_runs for f in _of_test(results[run.id], condition)] for _, m in mounts
     }
     unreliable = {m for m, own in found.items() if any(f.kind in {"stuck", "swapped", "unreadable"} for f in own)}
     # a mount that is left out, or whose probes tell nothing, is no sibling to hold others against
     siblings = [
-        _sibling(name, m, results) for name, m in mounts if m.live_runs and not m.left_out and m.id not in unreliable
+        _sibling(name, m, results, condition)
+        for name, m in mounts
+        if _main_runs(m, results, condition) and not m.left_out and m.id not in unreliable
     ]
     apart = against_siblings(siblings, study.under_test, power_w, limits)
     # those left out are still held against the rest, one by one, so that the reason stays to be seen
     for name, mount in mounts:
-        if mount.left_out and mount.live_runs and mount.id not in unreliable:
-            one = _sibling(name, mount, results)
+        if mount.left_out and _main_runs(mount, results, condition) and mount.id not in unreliable:
+            one = _sibling(name, mount, results, condition)
             apart[mount.id] = against_siblings([*siblings, one], study.under_test, power_w, limits)[mount.id]
     for mount_id, more in apart.items():
         found[mount_id] += more
@@ -53,8 +66,20 @@ def findings_of(
     return {m: tuple(sorted(f, key=lambda x: order[x.weight])) for m, f in found.items() if f}
 
 
-def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult]) -> Sibling:
-    runs = [results[r.id] for r in mount.live_runs]
+def _main_runs(mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> list[RunResult]:
+    """The results of a mount's runs that hold a condition."""
+    return [found for r in mount.live_runs if (found := results[r.id].at(condition)) is not None]
+
+
+def _of_test(result: RunResult, condition: str | None) -> tuple[Finding, ...]:
+    """A run's findings; of a test under another condition than the verdict's, they do not doubt it."""
+    if not result.condition or result.steps or result.at(condition) is not None:
+        return result.findings
+    return tuple(replace(f, weight=REMARK, seen=f"{result.condition}: {f.seen}") for f in result.findings)
+
+
+def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> Sibling:
+    runs = _main_runs(mount, results, condition)
     keys = {k for r in runs for k in r.figures}
     means = {k: float(np.mean([r.figures[k] for r in runs if k in r.figures])) for k in keys}
     return Sibling(mount.id, candidate, f"{candidate}, round {mount.round}", means, runs[-1].roles)

@@ -11,6 +11,7 @@ from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.results import run_result, run_signals
 from kuffin.verdicts.signals import Signals
+from kuffin.verdicts.ways import ways_of
 from kuffin.verdicts.words import count, number
 from kuffin.verdicts.working import Working
 
@@ -43,12 +44,15 @@ def siblings(
 
 
 def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> Sibling | None:
-    run = mount.live_runs[0]
+    ways = ways_of(notebook, study)
+    run = mount.run_under(ways.condition)
+    if run is None:
+        return None
     try:
-        result = run_result(notebook, study, run)
+        result = run_result(notebook, study, run, ways)
         result = result.steps[0] if result.steps else result
         begin = next((t.load_start_s for t in result.traces.values() if t.load_start_s is not None), None)
-        signals = run_signals(notebook, study, run, result)
+        signals = run_signals(notebook, study, run, result, ways)
     except KuffinError:
         return None
     if begin is None or signals.die is None or signals.inlet is None or signals.power is None:

@@ -39,6 +39,7 @@ def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
         "window": [(w.begin_s, w.end_s) for w in run.windows],
         "steps": to_plain(ways.steps) if ways.condition is not None else None,
         "condition": ways.condition,
+        "tested": run.condition,
         "school": school_of(study).key,
         "wall": None if ways.bench is None or (wall := wall_power(ways.bench.settings)) is None else asdict(wall),
         "clock": None if (clock := clock_window(ways.steps)) is None else asdict(clock),
@@ -61,7 +62,7 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = N
             return known
     stages = stages_of(run) if ways.condition is not None else []
     try:
-        found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages)
+        found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages, run.condition)
     except Exception as error:  # whatever it is, one bad run never takes the others' verdict away
         return unreadable(error)
     with suppress(NotebookError), notebook.writing() as session:  # without room it is worked out again another time

@@ -94,9 +94,9 @@ class RunResult:
         """The power that makes a part's rise, W: the device's own, or of the coolant all that heats it."""
         return self.heat_w if part == "coolant" else self.power_w
 
-    def at(self, condition: str) -> RunResult | None:
-        """The result under a condition, None where the run does not hold it."""
-        if condition == self.condition:
+    def at(self, condition: str | None) -> RunResult | None:
+        """The result under a condition, None where the run does not hold it; all of it where no condition is asked for."""
+        if condition is None or condition.casefold() == self.condition.casefold():
             return self
         return next((s for s in self.steps if s.condition == condition), None)
 

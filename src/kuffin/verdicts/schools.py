@@ -231,12 +231,14 @@ def _reading(
 ) -> MountReading:
     left_out = mount.left_out if heed_exclusions else None
     found: list[tuple[float, float, bool]] = []
+    runs: list[int] = []
     problem: str | None = None
     for run in mount.live_runs:
-        result = results[run.id] if condition is None else results[run.id].at(condition)
+        result = results[run.id].at(condition)
         if result is None:
-            problem = f"its run does not hold “{condition}”"
+            problem = problem or f"its runs do not hold “{condition}”"
             continue
+        runs.append(run.id)
         if school.over is None:
             name = result.names.get(school.part)
             # the channel's plain mean, as one reads it off; its window is the main trace's
@@ -265,12 +267,14 @@ def _reading(
                 trace.settled or result.by_hand,
             )
         )
-    runs = tuple(r.id for r in mount.live_runs)
     if not found:
+        every = tuple(runs) or tuple(r.id for r in mount.live_runs)
         return MountReading(
-            mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", runs
+            mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", every
         )
     n = len(found)
     value = float(np.mean([f[0] for f in found]))
     u95 = float(np.sqrt(sum(f[1] ** 2 for f in found)) / n)
-    return MountReading(mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, runs)
+    return MountReading(
+        mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, tuple(runs)
+    )

@@ -7,7 +7,6 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from kuffin.core.conditions import load_steps
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.normalise import School, as_read_school, schools_for
 from kuffin.core.protocol import Step
@@ -133,9 +132,9 @@ def first_rounds(mounts: Mounts, n: int) -> Mounts:
 
 def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], ways: Ways | None = None) -> StudyVerdict:
     """Judge a study from its runs' results; reads no samples."""
-    power = study.reference_power_w or _typical_power(mounts, results, school_of(study).part)
-    correct = bool(study.plan.get("correct_by_baseline"))
     condition = None if ways is None else ways.condition
+    power = study.reference_power_w or _typical_power(mounts, results, school_of(study).part, condition)
+    correct = bool(study.plan.get("correct_by_baseline"))
 
     def under(
         school: School, confidence: float, heed_exclusions: bool = True, those: Mounts = mounts, correct: bool = correct
@@ -161,7 +160,7 @@ def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], wa
     }
     excluded = any(m.left_out for _, m in mounts)
     without = under(wanted, looks.confidence, heed_exclusions=False) if excluded else None
-    findings = findings_of(study, mounts, results, schools[wanted.key], power)
+    findings = findings_of(study, mounts, results, schools[wanted.key], power, condition)
     made = StudyVerdict(
         study.id,
         study.question,
@@ -179,7 +178,7 @@ def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], wa
         tuple(c.name for c in study.live_candidates),
         results,
         without,
-        tuple(load_steps(ways.steps)) if ways is not None and ways.condition is not None else (),
+        ways.conditions if ways is not None and ways.condition is not None else (),
         ways.condition if ways is not None else None,
         looks,
         baseline_chart(study, mounts, schools[wanted.key]),
@@ -189,6 +188,11 @@ def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], wa
     return replace(made, claims=tuple(judged_claims(made, study)))
 
 
-def _typical_power(mounts: Mounts, results: dict[int, RunResult], part: str) -> float:
-    values = [p for _, m in mounts for r in m.live_runs if (p := results[r.id].power_for(part)) is not None]
+def _typical_power(mounts: Mounts, results: dict[int, RunResult], part: str, condition: str | None) -> float:
+    values = [
+        p
+        for _, m in mounts
+        for r in m.live_runs
+        if (one := results[r.id].at(condition)) is not None and (p := one.power_for(part)) is not None
+    ]
     return float(round(float(np.median(values)))) if values else 100.0

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from kuffin.core.conditions import main_condition
+from kuffin.core.conditions import load_steps, main_condition
 from kuffin.core.coolanttable import TABLE
 from kuffin.core.devices import NOT_TOLD, Cooled, cooled_by
 from kuffin.core.findings import Limits
@@ -62,8 +62,17 @@ class Ways:
     limits: Limits
     bench: Bench | None
     shelf: tuple[Part, ...]
-    condition: str | None = None  # the load step that the verdict is about, where there are several
+    condition: str | None = None  # the condition that the verdict is about, where there are several
     cooled: Cooled = NOT_TOLD  # whose die is asked about, and what the loop cools
+    tested: tuple[Step, ...] = ()  # conditions that logs of their own were tested under
+
+    @property
+    def conditions(self) -> tuple[Step, ...]:
+        """All conditions: the protocol's load steps, where there are several, and those of logs of their own."""
+        steps = load_steps(self.steps)
+        of_steps = steps if len(steps) > 1 else []
+        names = {s.name.casefold() for s in of_steps}
+        return (*of_steps, *(t for t in self.tested if t.name.casefold() not in names))
 
     def of(self, study: Study, candidate: Candidate) -> Limits:
         """The thresholds for one candidate's runs, with the coolant that they are run with."""
@@ -83,8 +92,38 @@ def ways_of(notebook: Notebook, study: Study) -> Ways:
     """How a study's runs are judged; the same for all of them."""
     bench = bench_of(notebook, study.bench_id)
     steps = protocol_steps(notebook, study)
-    wanted = main_condition(steps, study.plan.get("condition"))
-    return Ways(steps, limits_of(study, bench), bench, tuple(parts(notebook)), wanted, cooled_by_bench(study, bench))
+    tested = tested_under(study)
+    made = Ways(
+        steps, limits_of(study, bench), bench, tuple(parts(notebook)), None, cooled_by_bench(study, bench), tested
+    )
+    wanted = study.plan.get("condition")
+    named = next((s.name for s in made.conditions if s.name == wanted), None)
+    return replace(made, condition=named or main_condition(steps) or _commonest(study, made))
+
+
+def tested_under(study: Study) -> tuple[Step, ...]:
+    """The conditions that a study's logs tell, in the order in which they came; none where there is only one."""
+    found = {
+        r.condition.casefold(): r.condition
+        for c in study.live_candidates
+        for m in c.live_mounts
+        for r in m.live_runs
+        if r.condition
+    }
+    return tuple(Step(name, name) for name in found.values()) if len(found) > 1 else ()
+
+
+def _commonest(study: Study, ways: Ways) -> str | None:
+    """The condition that most mounts were tested under, the first of those."""
+    counts = {
+        s.name: sum(
+            any(r.condition.casefold() == s.name.casefold() for r in m.live_runs)
+            for c in study.live_candidates
+            for m in c.live_mounts
+        )
+        for s in ways.conditions
+    }
+    return max(counts, key=lambda n: counts[n], default=None)
 
 
 def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:

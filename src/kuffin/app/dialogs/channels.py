@@ -4,14 +4,15 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
 
-from kuffin.app.dialogs.incoming import role_box
+from kuffin.app.dialogs.incoming import device_box, role_box
 from kuffin.app.widgets.bits import text
+from kuffin.core.roles import ROLES
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Run
 
 HOW_ROLES_COUNT = (
-    "Several dies, and several air probes, count as their mean, and limits watch the hottest; of every other role the first channel "
-    "is used. A channel that is the largest or the mean of others needs no role."
+    "Several dies of one device, and several air probes, count as their mean, and limits watch the hottest; of every other role the "
+    "first channel is used. A channel that is the largest or the mean of others needs no role."
 )
 
 
@@ -21,8 +22,9 @@ class Channels(QDialog):
     def __init__(self, run: Run, parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self.setWindowTitle(f"Channels of {run.source or 'this run'}")
-        self.resize(520, 480)
+        self.resize(660, 520)
         self._boxes = {}
+        self._devices = {}
         inner = QWidget()
         grid = QGridLayout(inner)
         for row, channel in enumerate(run.channels):
@@ -31,12 +33,18 @@ class Channels(QDialog):
             self._boxes[channel.name] = box
             grid.addWidget(text(channel.name, wrap=False), row, 0)
             grid.addWidget(text(shown(channel.unit) or "no unit", style="muted", wrap=False), row, 1)
+            whose = device_box(channel.device, channel.role, channel.name, [c.device for c in run.channels if c.device])
+            box.currentIndexChanged.connect(
+                lambda _, b=box, d=whose: d.setVisible(b.currentData() in ROLES and ROLES[b.currentData()].of_device)
+            )
+            self._devices[channel.name] = whose
             grid.addWidget(box, row, 2)
+            grid.addWidget(whose, row, 3)
         grid.setRowStretch(len(run.channels), 1)
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
         scroll.setWidget(inner)
-        self.alike = QCheckBox("for all logs of this study with these columns")
+        self.alike = QCheckBox("for all logs of this notebook with these columns, and for those to come")
         self.alike.setChecked(True)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
         buttons.accepted.connect(self.accept)
@@ -50,3 +58,7 @@ class Channels(QDialog):
     def roles(self) -> dict[str, str | None]:
         """The chosen roles by channel."""
         return {name: box.currentData() for name, box in self._boxes.items()}
+
+    def devices(self) -> dict[str, str | None]:
+        """Whose each channel is."""
+        return {name: " ".join(box.currentText().split()) or None for name, box in self._devices.items()}

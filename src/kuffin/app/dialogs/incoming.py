@@ -2,17 +2,18 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field
-from pathlib import Path
 
 import numpy as np
 from PySide6.QtWidgets import QComboBox
 
+from kuffin.core.devices import USUAL_DEVICES, ChannelRole
 from kuffin.core.roles import ROLES, cannot_be
 from kuffin.core.units import shown
-from kuffin.logs.guess import guess_candidate, guess_round
 from kuffin.logs.table import LogChannel, LogTable, take_guesses
 from kuffin.notebook.channels import Remembered
+from kuffin.notebook.placing import MountChoice
 
 UNITS = (
     "",
@@ -42,15 +43,35 @@ UNITS = (
 
 @dataclass
 class Incoming:
-    """A log that is about to be added. `shape` is that of the file, whatever is changed here."""
+    """A log that is about to be added.
+
+    Attributes
+    ----------
+    mount : MountChoice or None
+        Which mount it is a test of; None: the person has to say.
+    condition : str
+        What it was tested under; blank: its mount has one test only.
+    shape : str
+        That of the file, whatever is changed here.
+    """
 
     table: LogTable
     candidate: str = ""
-    round: int | None = None
+    mount: MountChoice | None = None
+    condition: str = ""
     roles: dict[str, str | None] = field(default_factory=dict)
+    devices: dict[str, str | None] = field(default_factory=dict)
     units: dict[str, str | None] = field(default_factory=dict)
     shape: str = ""
     remembered: bool = False
+
+    @property
+    def channels(self) -> tuple[ChannelRole, ...]:
+        """Its channels as they stand now."""
+        return tuple(
+            ChannelRole(n, r, self.devices.get(n) if r in ROLES and ROLES[r].of_device else None)
+            for n, r in self.roles.items()
+        )
 
     def doubts(self) -> list[str]:
         """Readings that cannot be, as the roles stand: a die at 4,700 °C is none."""
@@ -73,7 +94,7 @@ class Incoming:
                 take_guesses(self.table.channels)
                 self.units[name] = text or None
                 if self.roles.get(name) is None:
-                    self.roles[name] = self.table.channels[i].role
+                    self.roles[name], self.devices[name] = self.table.channels[i].role, self.table.channels[i].device
 
 
 def _perhaps(channel: LogChannel, middle: float) -> str:
@@ -83,20 +104,12 @@ def _perhaps(channel: LogChannel, middle: float) -> str:
     return "; a clock?" if 600 < middle < ROLES["clock"].can_be[1] else ""
 
 
-def incoming(
-    table: LogTable,
-    candidates: list[str],
-    known: Remembered | None,
-    candidate: str = "",
-    round_number: int | None = None,
-) -> Incoming:
+def incoming(table: LogTable, known: Remembered | None) -> Incoming:
     """A log with Kuffin's guesses, or with what was chosen for its like before."""
-    stem = Path(table.file).stem
     log = Incoming(
         table,
-        candidate or guess_candidate(stem, candidates) or "",
-        round_number or guess_round(stem),
-        {c.name: c.role for c in table.channels},
+        roles={c.name: c.role for c in table.channels},
+        devices={c.name: c.device for c in table.channels},
         shape=table.shape_key,
         remembered=known is not None,
     )
@@ -104,6 +117,7 @@ def incoming(
         for name, unit in known.units.items():
             log.set_unit(name, unit)
         log.roles |= {k: v for k, v in known.roles.items() if k in log.roles}
+        log.devices |= {k: v for k, v in known.devices.items() if k in log.devices}
     return log
 
 
@@ -129,4 +143,19 @@ def role_box(role: str | None) -> QComboBox:
     for key in ROLES:
         box.addItem(ROLES[key].label, key)
     box.setCurrentIndex(max(0, box.findData(role)))
+    return box
+
+
+def device_box(device: str | None, role: str | None, name: str, more: Sequence[str] = ()) -> QComboBox:
+    """A choice of devices, or any other written in; only for roles that belong to one."""
+    box = QComboBox()
+    box.setEditable(True)
+    box.addItems(["", *dict.fromkeys((*USUAL_DEVICES, *more))])
+    box.setCurrentText(device or "")
+    box.setMinimumWidth(110)
+    line = box.lineEdit()
+    if line is not None:
+        line.setPlaceholderText("not said")
+    box.setAccessibleName(f"Device of {name}")
+    box.setVisible(role in ROLES and ROLES[role].of_device)
     return box

@@ -38,6 +38,12 @@ class Mount(Binnable):
         """Runs that count: neither in the bin, nor still being recorded, nor a second log of another."""
         return [r for r in self.runs if r.binned_at is None and r.closed and r.joins_id is None]
 
+    def run_under(self, condition: str | None) -> Run | None:
+        """The last run under a condition, or the last one where none tells that it was; None without a run."""
+        runs = self.live_runs
+        held = [r for r in runs if not r.condition or (condition or "").casefold() in {"", r.condition.casefold()}]
+        return (held or runs or [None])[-1]
+
     @property
     def open_run(self) -> Run | None:
         """The run that is being recorded, or was cut off while it was."""
@@ -106,6 +112,9 @@ class Run(Binnable):
     closed: Mapped[bool] = mapped_column(default=True)  # False while it is recorded, and after a kill
     note: Mapped[str] = mapped_column(default="")
     joins_id: Mapped[int | None] = mapped_column(ForeignKey("run.id"))
+    condition: Mapped[str] = mapped_column(
+        default=""
+    )  # what it was tested under, where a log holds one test; blank: not told
     lag_s: Mapped[float] = mapped_column(default=0.0)  # what is added to its times to stand on the other run's clock
     mount: Mapped[Mount] = relationship(back_populates="runs")
     marks: Mapped[list[Mark]] = relationship(back_populates="run", order_by="Mark.at_s, Mark.id")

@@ -109,7 +109,6 @@ class Probe(Binnable):
     __tablename__ = "probe"
     instrument_id: Mapped[int] = mapped_column(ForeignKey("instrument.id"))
     role: Mapped[str | None]
-    device: Mapped[str | None]
     where: Mapped[str] = mapped_column(default="")
     channel: Mapped[str] = mapped_column(default="")
     instrument: Mapped[Instrument] = relationship(back_populates="probes")

@@ -14,6 +14,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 
 if TYPE_CHECKING:
@@ -46,8 +47,12 @@ class InspectDesk(QWidget):
         self.run_page.join_wanted.connect(self.join_wanted)
         self.run_page.finding_wanted.connect(self.show_finding)
         self.paged = PagedDesk("inspect", settings)
+        self.tests = choice([], "Test of this mount")
+        self.tests.activated.connect(lambda _i: state.look_at_run(self.tests.currentData()))
         head = QHBoxLayout()
         head.addWidget(self._title)
+        head.addSpacing(10)
+        head.addWidget(self.tests)
         head.addSpacing(10)
         head.addWidget(self._state_word, 1)
         layout = QVBoxLayout(self)
@@ -121,6 +126,8 @@ class InspectDesk(QWidget):
             result = verdict.results.get(run.id) if verdict else None
             self._title.setText(f"{mount.candidate.name}, round {mount.round}")
             self._state_word.setText(words.state_words(verdict, mount, result))
+            refill(self.tests, [(words.test_words(r), r.id) for r in mount.live_runs], run.id)
+        self.tests.setVisible(mount is not None and len(mount.live_runs) > 1)
         self._title.setVisible(there)
         self._state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0

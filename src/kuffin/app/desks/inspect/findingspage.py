@@ -283,8 +283,10 @@ class FindingsPage(QWidget):
         self.picture.show_finding(finding, entry.label, [])
         if finding.others or mount is None or notebook is None or not mount.live_runs:
             return
-        run, key = mount.live_runs[-1], self._at
         verdict = self._state.verdict
+        run, key = mount.run_under(None if verdict is None else verdict.condition), self._at
+        if run is None:
+            return
         main = verdict.results[run.id].names if verdict is not None and run.id in verdict.results else {}
         wanted = finding.channels or tuple(n for n in (main.get("coolant"), main.get("die")) if n)
 

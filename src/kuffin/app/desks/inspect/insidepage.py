@@ -42,8 +42,7 @@ class InsidePage(QWidget):
         return mount if mount is not None and mount.live_runs else None
 
     def run(self) -> Run | None:
-        mount = self.mount()
-        return mount.live_runs[-1] if mount is not None else None
+        return self.state.run()
 
     def bench(self) -> Bench | None:
         """The study's bench."""

@@ -54,7 +54,10 @@ class LayOver(QComboBox):
             self.read.emit(None, "")
             return
 
-        run = other.live_runs[-1]
+        beside = self._state.run()
+        run = other.run_under(beside.condition if beside is not None else None)
+        if run is None:
+            return
         result = self._state.result(run.id)
 
         def work(_job: Task) -> TraceView:

@@ -202,8 +202,7 @@ class RunPage(QWidget):
 
     def run(self) -> Run | None:
         """The run that is looked at."""
-        mount = self._state.mount()
-        return mount.live_runs[-1] if mount is not None and mount.live_runs else None
+        return self._state.run()
 
     def renew(self) -> None:
         """Show the chosen mount as it is now."""

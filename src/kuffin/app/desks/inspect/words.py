@@ -37,6 +37,11 @@ def axis_label(trace: str) -> str:
     return f"{_TRACES[trace].replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
 
 
+def test_words(run: Run) -> str:
+    """One of a mount's tests: its condition, or when it began, or its log."""
+    return run.condition or (run.started_at or "").replace("T", " ")[5:16] or run.source or "a run"
+
+
 def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) -> str:
     """How the run stands, in words."""
     if mount.left_out:
@@ -45,7 +50,7 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
         return "being read …"
     trace = result.traces.get(v.school.trace) or next(iter(result.traces.values()), None)
     kept = f"; kept: {mount.kept_because}" if mount.kept_because else ""
-    step = f"{result.condition}: " if result.condition else ""
+    step = f"{result.condition}: " if result.condition and result.steps else ""
     if trace is None:
         return f"{step}cannot be judged{kept}"
     if result.by_hand:
@@ -111,7 +116,7 @@ def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
     """Levels and steps of a run in its window."""
     if result is None:
         return [], []
-    power = result.mean_of("power")
+    own, heat = result.power_w, result.heat_w
     air_role = "air_in" if "air_in" in result.roles else "room"
     air = result.mean_of(air_role)
     levels, steps = [], []
@@ -121,13 +126,13 @@ def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
     coolant, die = result.traces.get("coolant_over_air"), result.traces.get("die_over_coolant")
     if coolant is not None:
         levels.append(Level("coolant", air + coolant.value))
-        steps.append(step("air", "coolant", coolant.value, coolant.u95, power))
+        steps.append(step("air", "coolant", coolant.value, coolant.u95, heat))
         if die is not None:
             levels.append(Level("die", air + coolant.value + die.value))
-            steps.append(step("coolant", "die", die.value, die.u95, power))
+            steps.append(step("coolant", "die", die.value, die.u95, own))
     elif (whole := result.traces.get("die_over_air")) is not None:
         levels.append(Level("die", air + whole.value))
-        steps.append(step("air", "die", whole.value, whole.u95, power))
+        steps.append(step("air", "die", whole.value, whole.u95, own))
     return levels, steps
 
 

@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Callable
 from pathlib import Path
-from typing import Any
 
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QInputDialog
 
 from kuffin.app.desks.plan.page import Page
+from kuffin.app.desks.shelf.measuring import Measuring
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
 from kuffin.app.desks.shelf.wallpower import WallPowerRow
 from kuffin.app.look.theme import Theme
@@ -19,42 +18,15 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
+from kuffin.core.devices import USUAL_DEVICES
 from kuffin.core.loop import loop_volume_ml, metal_warnings
 from kuffin.core.parts import KINDS
-from kuffin.core.roles import ROLES
-from kuffin.core.uncertainty import Accuracy
 from kuffin.notebook import shelf as edits
 from kuffin.notebook.edits import change_study
-from kuffin.notebook.entities import Bench, Instrument
+from kuffin.notebook.entities import Bench
 from kuffin.verdicts.configurations import held_by
-from kuffin.verdicts.words import number as figure
 
 _IN_LOOP = {"block", "radiator", "pump", "reservoir", "tube", "fitting", "sensor"}
-_UNITS = ("degC", "L/h", "kPa", "W", "rpm", "dBA", "%", "V", "A")
-_SHOWN_UNIT = {"degC": "°C"}
-_COLUMNS = (
-    "instrument",
-    "unit",
-    "% of reading",
-    "% of full scale",
-    "full scale",
-    "counts",
-    "of",
-    "calibrated",
-    "offset",
-    "± at",
-)
-_KEYS = (
-    "name",
-    "unit",
-    "reading_percent",
-    "full_scale_percent",
-    "full_scale",
-    "counts",
-    "count_size",
-    "calibrated_on",
-    "offset",
-)
 
 
 class BenchPage(Page):
@@ -87,7 +59,7 @@ class BenchPage(Page):
         self._sums = text(style="muted")
         self.column.addWidget(self._sums)
         self.loop = WritingTable(
-            ["part", "kind", "length, mm"], "The loop, in the direction of flow", self._loop_options, stretch=0
+            ["part", "kind", "length, mm", "cools"], "The loop, in the direction of flow", self._loop_options, stretch=0
         )
         self.loop.written.connect(self._loop_written)
         self.column.addWidget(self.loop)
@@ -100,22 +72,8 @@ class BenchPage(Page):
             )
         )
         self.heading("Instruments")
-        self.instruments = WritingTable(_COLUMNS, "Instruments", self._instrument_options, stretch=0)
-        self.instruments.written.connect(self._instrument_written)
-        self.instruments.currentCellChanged.connect(lambda *_: self._show_probes())
-        self.column.addWidget(self.instruments)
-        self.column.addWidget(
-            row(button("Add an instrument", self.add_instrument), button("Bin it", self._bin_instrument))
-        )
-        self._probe_title = text(style="heading")
-        self.column.addWidget(self._probe_title)
-        self.probes = WritingTable(
-            ["tells", "where it sits", "channel in the logs"], "Probes", self._probe_options, stretch=1
-        )
-        self.probes.written.connect(self._probe_written)
-        self.column.addWidget(self.probes)
-        self._probe_buttons = row(button("Add a probe", self.add_probe), button("Remove it", self._remove_probe))
-        self.column.addWidget(self._probe_buttons)
+        self.measuring = Measuring(self.edit, self.state.trouble)
+        self.column.addWidget(self.measuring)
         self.column.addWidget(
             text(
                 "Air counts at the radiator's intake: the room's middle is another channel, and often a kelvin cooler.",
@@ -160,9 +118,12 @@ class BenchPage(Page):
         places = bench.loop if bench is not None else []
         self.ring.show_loop(
             [
-                (p.part.kind, p.part.name, f"{p.settings['length_mm']:g} mm" if p.settings.get("length_mm") else "")
+                (
+                    p.part.kind if p.part is not None else "",
+                    p.part.name if p.part is not None else "?",
+                    f"{p.settings['length_mm']:g} mm" if p.settings.get("length_mm") else p.device or "",
+                )
                 for p in places
-                if p.part is not None
             ]
         )
         self.loop.fill(
@@ -171,6 +132,7 @@ class BenchPage(Page):
                     p.part.name if p.part else "",
                     p.part.kind if p.part else "",
                     f"{p.settings['length_mm']:g}" if p.settings.get("length_mm") else "",
+                    p.device or "",
                 ]
                 for p in places
             ],
@@ -178,12 +140,7 @@ class BenchPage(Page):
         )
         self.loop.fit(8)
         self._say_sums(bench)
-        found = bench.live_instruments if bench is not None else []
-        self.instruments.fill([self._instrument_row(i) for i in found], fixed=(9,), data=[i.id for i in found])
-        self.instruments.fit(6)
-        if found and self.instruments.currentRow() < 0:
-            self.instruments.setCurrentCell(0, 0)
-        self._show_probes()
+        self.measuring.show_bench(bench)
         self.wall.show_told(bench.settings if bench is not None else {})
 
     def _say_sums(self, bench: Bench | None) -> None:
@@ -199,41 +156,6 @@ class BenchPage(Page):
         guessed = ", ".join(h.name for h in held if h.guessed)
         said = f"It holds about {total:.0f} ± {spread:.0f} mL" + (f" (estimated: {guessed})" if guessed else "") + ". "
         self._sums.setText(said + " ".join(warnings))
-
-    def _instrument_row(self, i: Instrument) -> list[str]:
-        unit = _SHOWN_UNIT.get(i.unit, i.unit)
-        at = {"degC": 30.0, "L/h": 200.0, "kPa": 40.0, "W": 200.0}.get(i.unit, i.full_scale or 100.0)
-        accuracy = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
-        half = accuracy.half_width(at)
-        known = half > 0 and math.isfinite(half)
-        shown = f"{figure(half, 2)} {'K' if i.unit == 'degC' else unit} at {at:g} {unit}" if known else "not said"
-        full = "" if i.full_scale is None else f"{i.full_scale:g}"
-        return [
-            i.name,
-            unit,
-            f"{i.reading_percent:g}",
-            f"{i.full_scale_percent:g}",
-            full,
-            f"{i.counts:g}",
-            f"{i.count_size:g}",
-            i.calibrated_on,
-            f"{i.offset:g}",
-            shown,
-        ]
-
-    def _instrument(self) -> Instrument | None:
-        bench, at = self.bench, self.instruments.currentRow()
-        found = bench.live_instruments if bench is not None else []
-        return found[at] if 0 <= at < len(found) else None
-
-    def _show_probes(self) -> None:
-        instrument = self._instrument()
-        for widget in (self._probe_title, self.probes, self._probe_buttons):
-            widget.setVisible(instrument is not None)
-        if instrument is not None:
-            self._probe_title.setText(f"Probes of {instrument.name}")
-            self.probes.fill([[(p.role or "").replace("_", " "), p.where, p.channel] for p in instrument.live_probes])
-            self.probes.fit(6)
 
     # --- the bench itself ------------------------------------------------------------------------------------------
 
@@ -271,12 +193,13 @@ class BenchPage(Page):
         return {p.name: p.id for p in self.shelf.parts if p.kind in KINDS and KINDS[p.kind].slot in _IN_LOOP}
 
     def _loop_options(self, _at: int, column: int) -> list[str] | None:
-        return list(self._parts()) if column == 0 else None
+        return {0: list(self._parts()), 3: ["", *USUAL_DEVICES]}.get(column)
 
-    def _now(self) -> list[tuple[int, dict[str, Any]]]:
-        return [(p.part_id, dict(p.settings)) for p in self.bench.loop if p.part_id] if self.bench is not None else []
+    def _now(self) -> list[edits.Placed]:
+        loop = self.bench.loop if self.bench is not None else []
+        return [edits.Placed(p.part_id, dict(p.settings), p.device) for p in loop]
 
-    def _set_loop(self, loop: list[tuple[int, dict[str, Any]]]) -> None:
+    def _set_loop(self, loop: list[edits.Placed]) -> None:
         if self.bench is not None:
             self.edit(edits.set_loop, self.bench.id, loop)
 
@@ -296,12 +219,12 @@ class BenchPage(Page):
                 )
                 if not ok:
                     return
-            self._set_loop([*self._now(), (parts[name], {})])
+            self._set_loop([*self._now(), edits.Placed(parts[name], {})])
 
     def _loop_written(self, at: int, column: int, written: str) -> None:
         now = self._now()
         if column == 0 and written in self._parts():
-            now[at] = (self._parts()[written], now[at][1])
+            now[at] = now[at]._replace(part_id=self._parts()[written])
         elif column == 2:
             try:
                 length = float(written.replace(",", ".")) if written.strip() else None
@@ -311,7 +234,9 @@ class BenchPage(Page):
                 self.state.trouble.emit(f"“{written}” is no length; give it in mm")
                 self._renew()
                 return
-            now[at] = (now[at][0], {} if length is None else {"length_mm": length})
+            now[at] = now[at]._replace(settings={} if length is None else {"length_mm": length})
+        elif column == 3:
+            now[at] = now[at]._replace(device=" ".join(written.split()) or None)
         self._set_loop(now)
 
     def _move(self, by: int) -> None:
@@ -327,67 +252,3 @@ class BenchPage(Page):
             self._set_loop(now[:at] + now[at + 1 :])
         else:
             self.state.trouble.emit("choose a part of the loop in the table first")
-
-    # --- instruments and probes ------------------------------------------------------------------------------------
-
-    def _instrument_options(self, _at: int, column: int) -> list[str] | None:
-        return [_SHOWN_UNIT.get(u, u) for u in _UNITS] if column == 1 else None
-
-    def add_instrument(self) -> None:
-        """Add an instrument, to be named and filled in."""
-        if self.bench is None:
-            self.state.trouble.emit("set up a bench first")
-            return
-        n = len(self.bench.live_instruments) + 1
-        self.edit(edits.keep_instrument, self.bench.id, None, name=f"instrument {n}")
-
-    def _instrument_written(self, at: int, column: int, written: str) -> None:
-        instrument_id, bench = self.instruments.data_of(at), self.bench
-        if bench is None or not isinstance(instrument_id, int):
-            return
-        key = _KEYS[column]
-        old = next(i for i in bench.live_instruments if i.id == instrument_id)
-        value: Any = written.strip()
-        if key == "unit":
-            value = next((u for u in _UNITS if _SHOWN_UNIT.get(u, u) == value), value)
-        elif key not in {"name", "calibrated_on"}:
-            try:
-                value = float(value.replace(",", ".")) if value else (None if key == "full_scale" else 0.0)
-            except ValueError:
-                self.state.trouble.emit(f"“{written}” is no number")
-                self._renew()
-                return
-        kept = {k: getattr(old, k) for k in _KEYS}
-        self.edit(edits.keep_instrument, bench.id, instrument_id, **{**kept, key: value})
-        self._renew()
-
-    def _bin_instrument(self) -> None:
-        instrument = self._instrument()
-        if instrument is not None:
-            self.edit(edits.bin_instrument, instrument.id)
-
-    def _probe_options(self, _at: int, column: int) -> list[str] | None:
-        return ["", *(r.replace("_", " ") for r in ROLES)] if column == 0 else None
-
-    def add_probe(self) -> None:
-        """Add a probe to the chosen instrument."""
-        instrument = self._instrument()
-        if instrument is not None:
-            self.edit(edits.set_probes, instrument.id, [*self._probes(instrument), ("air_in", "radiator intake", "")])
-
-    def _probes(self, instrument: Instrument) -> list[tuple[str | None, str, str]]:
-        return [(p.role, p.where, p.channel) for p in instrument.live_probes]
-
-    def _probe_written(self, at: int, column: int, written: str) -> None:
-        instrument = self._instrument()
-        if instrument is None:
-            return
-        now = [list(p) for p in self._probes(instrument)]
-        now[at][column] = (written.strip().replace(" ", "_") or None) if column == 0 else written.strip()
-        self.edit(edits.set_probes, instrument.id, [(p[0], str(p[1]), str(p[2])) for p in now])
-
-    def _remove_probe(self) -> None:
-        instrument, at = self._instrument(), self.probes.currentRow()
-        if instrument is not None and 0 <= at < len(instrument.live_probes):
-            now = self._probes(instrument)
-            self.edit(edits.set_probes, instrument.id, now[:at] + now[at + 1 :])

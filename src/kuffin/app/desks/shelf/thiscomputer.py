@@ -26,6 +26,7 @@ from kuffin.bench.discovery import Found, discover
 from kuffin.bench.lines import Told
 from kuffin.bench.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
 from kuffin.core.calibration import Within
+from kuffin.core.devices import USUAL_DEVICES
 from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.roles import ROLES
 from kuffin.core.units import shown
@@ -83,10 +84,10 @@ class ThisComputer(QWidget):
         self.instruments.currentCellChanged.connect(lambda r, _c, br, _bc: self._show_channels() if r != br else None)
         self._title = text(style="heading")
         self.channels = WritingTable(
-            ["recorded", "it says", "name", "unit", "what it is", "accuracy ±", "calibration", "now"],
+            ["recorded", "it says", "name", "unit", "what it is", "of", "accuracy ±", "calibration", "now"],
             "Live channels",
             self._options,
-            stretch=6,
+            stretch=7,
         )
         self.channels.written.connect(self._channel_written)
         self.calibrating = Calibrating(self)
@@ -204,12 +205,13 @@ class ThisComputer(QWidget):
                     about.name,
                     shown(about.unit) if about.unit else "",
                     (about.role or "").replace("_", " "),
+                    about.device or "",
                     about.accuracy.words,
                     about.calibration.words if channel else "",
                     self._now(told.get(source), about),
                 ]
             )
-        self.channels.fill(rows, fixed=(1, 6, 7))
+        self.channels.fill(rows, fixed=(1, 7, 8))
         self.channels.fit(14)
 
     def _now(self, told: Told | None, channel: ChannelSetting) -> str:
@@ -241,7 +243,7 @@ class ThisComputer(QWidget):
     def _options(self, _at: int, column: int) -> list[str] | None:
         if column == 0:
             return ["yes", "no"]
-        return ["", *(r.replace("_", " ") for r in ROLES)] if column == 4 else None
+        return {4: ["", *(r.replace("_", " ") for r in ROLES)], 5: ["", *USUAL_DEVICES]}.get(column)
 
     # --- instruments -----------------------------------------------------------------------------------------------
 
@@ -361,6 +363,8 @@ class ThisComputer(QWidget):
             elif column == 4:
                 kept[source] = replace(channel, role=written.replace(" ", "_") or None)
             elif column == 5:
+                kept[source] = replace(channel, device=" ".join(written.split()) or None)
+            elif column == 6:
                 kept[source] = replace(channel, accuracy=Within.read(written))
             else:
                 kept[source] = channel

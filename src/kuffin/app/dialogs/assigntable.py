@@ -1,0 +1,155 @@
+"""Which mount each log is a test of: all logs that come together in one table, by time."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableWidget, QTableWidgetItem, QWidget
+
+from kuffin.app.dialogs.incoming import Incoming
+from kuffin.app.guarded import guarded
+from kuffin.notebook.placing import MountChoice, MountThere
+
+_COLUMNS = ("log", "began", "belongs to", "mount", "tested under", "")
+_ROW, _MOST_ROWS = 33, 6
+
+
+@guarded
+class AssignTable(QTableWidget):
+    """The table; what is chosen goes into the logs."""
+
+    changed = Signal()
+
+    def __init__(self, logs: Sequence[Incoming], candidates: Sequence[str], there: Sequence[MountThere]) -> None:
+        super().__init__(len(logs), len(_COLUMNS))
+        self._logs, self._candidates, self._there = logs, list(candidates), list(there)
+        self.setHorizontalHeaderLabels(list(_COLUMNS))
+        self.setAccessibleName("Logs to add")
+        self.verticalHeader().hide()
+        self.setShowGrid(False)
+        self.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
+        self.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
+        self.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
+        header = self.horizontalHeader()
+        header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
+        header.setStretchLastSection(True)
+        for column, width in enumerate((220, 120, 170, 190, 150)):
+            header.setSectionResizeMode(column, QHeaderView.ResizeMode.Interactive)
+            self.setColumnWidth(column, width)
+        for at, log in enumerate(logs):
+            self._fill(at, log)
+        self.setFixedHeight(_ROW * min(len(logs), _MOST_ROWS) + header.sizeHint().height() + 6)
+
+    def _fill(self, at: int, log: Incoming) -> None:
+        begun = (log.table.start or "").replace("T", " ")[5:16]
+        for column, words in ((0, log.table.file), (1, begun), (5, "")):
+            self.setItem(at, column, QTableWidgetItem(words))
+        candidate = QComboBox()
+        candidate.setEditable(True)
+        candidate.addItems(self._candidates)
+        candidate.setCurrentText(log.candidate)
+        candidate.setAccessibleName(f"Candidate of {log.table.file}")
+        candidate.currentTextChanged.connect(lambda name, a=at: self._candidate_changed(a, name))
+        mount = QComboBox()
+        mount.setAccessibleName(f"Mount of {log.table.file}")
+        mount.activated.connect(lambda _i, a=at: self._mount_changed(a))
+        condition = QComboBox()
+        condition.setEditable(True)
+        condition.setAccessibleName(f"What {log.table.file} was tested under")
+        condition.addItems(["", *dict.fromkeys(c for one in self._logs if (c := one.condition))])
+        condition.setCurrentText(log.condition)
+        line = condition.lineEdit()
+        if line is not None:
+            line.setPlaceholderText("one test only")
+        condition.currentTextChanged.connect(lambda words, a=at: self._condition_changed(a, words))
+        for column, box in ((2, candidate), (3, mount), (4, condition)):
+            self.setCellWidget(at, column, box)
+        self.setRowHeight(at, _ROW)
+        self._offer_mounts(at)
+
+    def box(self, at: int, column: int) -> QComboBox:
+        """What is chosen in a row: 2 the candidate, 3 the mount, 4 the condition."""
+        found = self.cellWidget(at, column)
+        assert isinstance(found, QComboBox)
+        return found
+
+    def _offer_mounts(self, at: int) -> None:
+        log, box = self._logs[at], self.box(at, 3)
+        mine = [m for m in self._there if m.candidate.casefold() == log.candidate.casefold()]
+        rounds = {m.round for m in mine} | {
+            one.mount.round for one in self._logs if one.mount is not None and one.candidate == log.candidate
+        }
+        free = [n for n in range(1, max(rounds, default=0) + 2) if n not in {m.round for m in mine}]
+        box.clear()
+        box.addItem("which? choose …", None)
+        for m in mine:
+            box.addItem(m.words, MountChoice(m.round, m.mount_id))
+        for n in free:
+            box.addItem(f"round {n}, new", MountChoice(n))
+        found = next((i for i in range(1, box.count()) if box.itemData(i) == log.mount), 0)
+        box.setCurrentIndex(found)
+
+    def _candidate_changed(self, at: int, name: str) -> None:
+        self._logs[at].candidate = name.strip()
+        self._logs[at].mount = self._first_free(at)
+        self._offer_mounts(at)
+        self.changed.emit()
+
+    def _first_free(self, at: int) -> MountChoice:
+        """The candidate's first mount without a run, or a new one."""
+        log = self._logs[at]
+        mine = [m for m in self._there if m.candidate.casefold() == log.candidate.casefold()]
+        used = {one.mount for i, one in enumerate(self._logs) if i != at and one.candidate == log.candidate}
+        planned = next((MountChoice(m.round, m.mount_id) for m in mine if m.tests is None), None)
+        if planned is not None and planned not in used:
+            return planned
+        taken = {m.round for m in mine} | {u.round for u in used if u is not None}
+        return MountChoice(next(n for n in range(1, 10_000) if n not in taken))
+
+    def _mount_changed(self, at: int) -> None:
+        self._logs[at].mount = self.box(at, 3).currentData()
+        self.changed.emit()
+
+    def _condition_changed(self, at: int, words: str) -> None:
+        self._logs[at].condition = " ".join(words.split())
+        self.changed.emit()
+
+    # --- logs that do not say which mount they are ------------------------------------------------------------------
+
+    def open_rows(self) -> list[int]:
+        """The rows whose mount has to be said."""
+        return [i for i, log in enumerate(self._logs) if log.candidate and log.mount is None]
+
+    def a_mount_each(self) -> None:
+        """Take each log that does not say its mount for a mount of its own, by time."""
+        for at in self.open_rows():
+            self._logs[at].mount = self._first_free(at)
+        self._show_again()
+
+    def tests_of_one(self) -> None:
+        """Take the logs that do not say their mount for tests of one mount of their candidate."""
+        one: dict[str, MountChoice] = {}
+        for at in self.open_rows():
+            name = self._logs[at].candidate.casefold()
+            if name not in one:
+                one[name] = self._first_free(at)
+            self._logs[at].mount = one[name]
+        self._show_again()
+
+    def _show_again(self) -> None:
+        for at in range(self.rowCount()):
+            self._offer_mounts(at)
+        self.changed.emit()
+
+    def say(self, at: int, words: str) -> None:
+        """Say in a row's last cell what it lacks."""
+        item = self.item(at, 5)
+        if item is not None and item.text() != words:
+            item.setText(words)
+            item.setToolTip("")
+
+    def focus_first_open(self) -> QWidget | None:
+        """The first box that waits for an answer."""
+        rows = self.open_rows()
+        return self.box(rows[0], 3) if rows else None

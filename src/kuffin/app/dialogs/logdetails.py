@@ -1,0 +1,224 @@
+"""What Kuffin made of one log, over a preview of the file, to be checked and changed."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Collection, Sequence
+from dataclasses import replace
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import (
+    QAbstractItemView,
+    QComboBox,
+    QHBoxLayout,
+    QHeaderView,
+    QTableWidget,
+    QTableWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
+
+from kuffin.app.dialogs.channels import HOW_ROLES_COUNT
+from kuffin.app.dialogs.incoming import Incoming, device_box, role_box, unit_box
+from kuffin.app.guarded import guarded
+from kuffin.app.openreadings import DATE_WORDS
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import choice, refill
+from kuffin.core.errors import KuffinError
+from kuffin.core.roles import ROLES
+from kuffin.core.units import shown
+from kuffin.logs.table import LogChannel, LogTable
+from kuffin.verdicts.words import joined
+
+_UNIT, _ROLE, _DEVICE, _MEAN = 1, 2, 3, 4
+
+
+@guarded
+class LogDetails(QWidget):
+    """One log: how it was read, its channels with their roles and devices, its first lines.
+
+    Parameters
+    ----------
+    logs : sequence of Incoming
+        All that are to be added: logs of the same shape go along.
+    lacking : callable, optional
+        Says in words what the study's school needs and channels of given roles do not give.
+    """
+
+    changed = Signal()
+
+    def __init__(self, logs: Sequence[Incoming], lacking: Callable[[Collection[str | None]], list[str]] | None) -> None:
+        super().__init__()
+        self._logs, self._lacking = logs, lacking
+        self._log: Incoming | None = None
+        self._dates = choice([], "How dates are written")
+        self._dates.activated.connect(self._read_again)
+        self._decimal = choice([("decimal point", "."), ("decimal comma", ",")], "Decimal sign")
+        self._decimal.activated.connect(self._read_again)
+        self._told = text(style="muted")
+        self._warnings = text(style="warn")
+        self._channels = QTableWidget(0, 6)
+        self._channels.setHorizontalHeaderLabels(["channel", "written in", "role", "of", "mean", "from … to"])
+        self._preview = QTableWidget()
+        for table, name in ((self._channels, "Channels and their roles"), (self._preview, "The file's first lines")):
+            table.verticalHeader().hide()
+            table.setShowGrid(False)
+            table.setAccessibleName(name)
+            table.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
+            table.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
+        self._channels.setSelectionMode(QAbstractItemView.SelectionMode.NoSelection)
+        self._channels.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
+        self._channels.horizontalHeader().setStretchLastSection(True)
+        self._channels.horizontalHeader().setMinimumSectionSize(72)
+        how = QHBoxLayout()
+        how.addWidget(self._told, 1)
+        how.addWidget(self._dates)
+        how.addWidget(self._decimal)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.addLayout(how)
+        column.addWidget(self._warnings)
+        column.addWidget(
+            text(
+                "Units, roles and devices are guesses. Change what is wrong; it is remembered for logs with the same columns. "
+                + HOW_ROLES_COUNT,
+                style="small",
+            )
+        )
+        column.addWidget(self._channels, 3)
+        column.addWidget(text("The file as it was read", style="small"))
+        column.addWidget(self._preview, 1)
+
+    def show_log(self, log: Incoming | None) -> None:
+        """Show a log."""
+        self._log = log
+        if log is None:
+            return
+        t = log.table
+        self._dates.setVisible(bool(t.dates_open))
+        refill(self._dates, [(DATE_WORDS[o], o) for o in t.dates_open], t.dates)
+        refill(self._decimal, [("decimal point", "."), ("decimal comma", ",")], t.decimal)
+        delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
+            t.delimiter, t.delimiter
+        )
+        start = f", from {t.start.replace('T', ' ')}" if t.start else ", without a date"
+        gaps = f" · {len(t.gaps)} gap{'s' if len(t.gaps) > 1 else ''}" if t.gaps else ""
+        self._told.setText(
+            f"{t.file}: {t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · "
+            f"{t.encoding}, delimiter {delimiter}" + (" · roles as you chose before" if log.remembered else "")
+        )
+        self.say_warnings()
+        self._fill_channels(log)
+        self._fill_preview(t)
+
+    def say_warnings(self) -> None:
+        """What the file's reader noticed, and what the roles cannot be or lack."""
+        log = self._log
+        said = [] if log is None else [*log.table.warnings, *log.doubts()]
+        lacks = [] if log is None or self._lacking is None else self._lacking(log.roles.values())
+        if lacks:
+            said.append(
+                f"the study's verdict needs {joined(lacks)}: give a channel that role, or this mount cannot be read"
+            )
+        self._warnings.setText(" · ".join(said))
+        self._warnings.setVisible(bool(said))
+
+    def _fill_channels(self, log: Incoming) -> None:
+        self._channels.setRowCount(len(log.table.channels))
+        more = [d for d in log.devices.values() if d]
+        for i, channel in enumerate(log.table.channels):
+            n = channel.name
+            unit = unit_box(channel)
+            unit.activated.connect(lambda _, b=unit, n=n, target=log: self._set_unit(target, n, b.currentText()))
+            line = unit.lineEdit()
+            if line is not None:
+                line.editingFinished.connect(lambda b=unit, n=n, target=log: self._set_unit(target, n, b.currentText()))
+            role = role_box(log.roles.get(n))
+            role.setAccessibleName(f"Role of {n}")
+            role.currentIndexChanged.connect(
+                lambda _, b=role, n=n, target=log: self._set_role(target, n, b.currentData())
+            )
+            device = device_box(log.devices.get(n), log.roles.get(n), n, more)
+            device.currentTextChanged.connect(lambda words, n=n, target=log: self._set_device(target, n, words))
+            for column, widget in ((_UNIT, unit), (_ROLE, role), (_DEVICE, device)):
+                self._channels.setCellWidget(i, column, widget)
+            self._channels.setItem(i, 0, QTableWidgetItem(n))
+            self._show_figures(i, channel)
+            self._channels.setRowHeight(i, 33)
+
+    def _read_again(self) -> None:
+        """Read it as the person says, with all else as it was left; what cannot be read so is said and stays as it was."""
+        from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+        log = self._log
+        if log is None or log.table.path is None:
+            return
+        dates = self._dates.currentData() if log.table.dates_open else log.table.told.dates
+        try:
+            log.table = read_log(
+                log.table.path, told=replace(log.table.told, dates=dates, decimal=self._decimal.currentData())
+            )
+        except KuffinError as error:
+            self.show_log(log)
+            self._warnings.setText(str(error))
+            self._warnings.show()
+            return
+        for name, unit in log.units.items():
+            log.set_unit(name, unit)
+        self.show_log(log)
+        self.changed.emit()
+
+    def _show_figures(self, row: int, channel: LogChannel) -> None:
+        import numpy as np
+
+        mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
+        unit = f" {shown(channel.unit)}" if channel.unit else ""
+        self._channels.setItem(row, _MEAN, QTableWidgetItem(f"{mean:.2f}{unit}"))
+        self._channels.setItem(row, _MEAN + 1, QTableWidgetItem(f"{low:.2f} … {high:.2f}{unit}"))
+
+    def _alike(self, log: Incoming) -> list[Incoming]:
+        return [one for one in self._logs if one is log or one.shape == log.shape]
+
+    def _set_unit(self, log: Incoming, name: str, words: str) -> None:
+        for one in self._alike(log):
+            one.set_unit(name, words.strip() or None)
+        if log is self._log:
+            for row, channel in enumerate(log.table.channels):
+                if channel.name == name:
+                    self._show_figures(row, channel)
+                    box = self._channels.cellWidget(row, _ROLE)
+                    if isinstance(box, QComboBox):
+                        box.setCurrentIndex(max(0, box.findData(log.roles.get(name))))
+        self._told_changed()
+
+    def _set_role(self, log: Incoming, name: str, role: str | None) -> None:
+        for one in self._alike(log):
+            if name in one.roles:
+                one.roles[name] = role
+        row = next((i for i, c in enumerate(log.table.channels) if c.name == name), None)
+        box = None if row is None else self._channels.cellWidget(row, _DEVICE)
+        if box is not None and log is self._log:
+            box.setVisible(role in ROLES and ROLES[role].of_device)
+        self._told_changed()
+
+    def _set_device(self, log: Incoming, name: str, words: str) -> None:
+        for one in self._alike(log):
+            if name in one.devices:
+                one.devices[name] = " ".join(words.split()) or None
+        self._told_changed()
+
+    def _told_changed(self) -> None:
+        self.say_warnings()
+        self.changed.emit()
+
+    def _fill_preview(self, table: LogTable) -> None:
+        rows = table.preview[:14]
+        width = max((len(r) for r in rows), default=0)
+        self._preview.setColumnCount(width)
+        self._preview.setRowCount(max(0, len(rows) - 1))
+        if rows:
+            self._preview.setHorizontalHeaderLabels([c or " " for c in rows[0]] + [" "] * (width - len(rows[0])))
+        for i, row in enumerate(rows[1:]):
+            for j, cell in enumerate(row):
+                self._preview.setItem(i, j, QTableWidgetItem(cell))
+        self._preview.resizeColumnsToContents()
+        self._preview.resizeRowsToContents()
