@@ -11,11 +11,13 @@ from PySide6.QtWidgets import QDialog, QFileDialog, QWidget
 from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.dialogs.newstudy import NewStudy
+from kuffin.app.dialogs.onemount import OneMount
 from kuffin.app.exporting import write_preparations, write_table
 from kuffin.app.importing import Importer
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.settings import documents
 from kuffin.app.state import State
+from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
@@ -144,6 +146,23 @@ class Studies(QObject):
             self._state.attempt(
                 channels.set_roles, notebook, run_id, dialog.roles(), dialog.alike.isChecked(), dialog.devices()
             )
+
+    def ask_one_mount(self) -> None:
+        """Mend mounts: which runs of the candidate are tests of the mount that is looked at."""
+        mount, notebook = self._state.mount(), self._state.notebook
+        if mount is None or notebook is None or not mount.live_runs:
+            return
+        others = [m for m in mount.candidate.live_mounts if m.id != mount.id and m.live_runs]
+        if not others:
+            self._state.trouble.emit(f"{mount.candidate.name} has no other mount whose runs could be tests of this one")
+            return
+        runs = [r for m in (mount, *others) for r in m.live_runs]
+        named = [LogNamed(Path(r.source).stem, r.started_at, r.duration_s) for r in runs]
+        found = assign(named, [mount.candidate.name])
+        guesses = {r.id: r.condition or a.condition for r, a in zip(runs, found, strict=True)}
+        dialog = OneMount(mount, others, guesses, self._parent)
+        if dialog.exec() == QDialog.DialogCode.Accepted:
+            self._state.attempt(edits.one_mount, notebook, mount.id, dialog.chosen())
 
     def write_out(self, what: str, ending: str) -> None:
         """Ask for a name and write readings, verdicts or a picture."""

@@ -188,6 +188,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.compare.mount_wanted.connect(self.open_mount)
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.inspect.join_wanted.connect(self.joiner.ask)
+        self.inspect.one_mount_wanted.connect(self.studies.ask_one_mount)
         self.running.ticked.connect(self._show_running)
         self.running.ended.connect(lambda _run, _why: self._show_running(None))
         self.start.demo_wanted.connect(self.notebooks.open_demo)

@@ -67,6 +67,13 @@ def kind_of_device(device: str) -> str:
     return kind if kind in DEVICE_KINDS else ""
 
 
+def device_in_words(said: str) -> str:
+    """The one kind of device that a sentence speaks of, blank where it speaks of none or of several."""
+    words = set(re.split(r"[^a-z]+", said.lower()))
+    found = [d.key for d in DEVICE_KINDS.values() if words & d.words]
+    return found[0] if len(found) == 1 else ""
+
+
 def cooled_by(part_kind: str) -> str:
     """The kind of device that a part of a kind cools, blank where that is left open."""
     return next((d.key for d in DEVICE_KINDS.values() if part_kind in d.part_kinds), "")

@@ -320,6 +320,32 @@ def set_window(notebook: Notebook, run_id: int, span: tuple[float, float] | None
             session.add(Window(run_id=run_id, begin_s=float(span[0]), end_s=float(span[1])))
 
 
+def one_mount(notebook: Notebook, mount_id: int, tests: MappingType[int, str]) -> None:
+    """Say that runs are tests of one mount: they go to it, and mounts that are left without a run go to the bin.
+
+    Parameters
+    ----------
+    tests : mapping of run id to condition
+        What each was tested under.
+    """
+    with notebook.edit("take runs for tests of one mount") as session:
+        left = set()
+        for run_id, condition in tests.items():
+            run = session.get_one(Run, run_id)
+            run.condition = " ".join(condition.split())
+            if run.mount_id != mount_id:
+                left.add(run.mount_id)
+                for joined in session.scalars(select(Run).where(Run.joins_id == run_id)):
+                    joined.mount_id = mount_id
+                run.mount_id = mount_id
+        session.flush()
+        session.expire_all()
+        for other in left:
+            emptied = session.get_one(Mount, other)
+            if not emptied.live_runs and emptied.open_run is None:
+                emptied.binned_at = now_text()
+
+
 def to_bin(notebook: Notebook, kind: type[Binnable], item_id: int, label: str) -> None:
     """Put something into the bin."""
     with notebook.edit(f"put {label} into the bin") as session:

@@ -265,10 +265,14 @@ def evaluate_stretch(
         device=data.whose.device if data.whose is not None else None,
         power_w=_level(s.power, data.times, span),
         heat_w=_level(s.heat, data.times, span),
-        warmed_k=_level(None if s.warmed is None or s.coolant is None else s.warmed - s.coolant, data.times, span),
+        warmed_k=_level(_warming(s), data.times, span),
         devices=_other_devices(data, study.tolerance_k, limits, span, begin_s),
         whose=s.problems,
     )
+
+
+def _warming(s: Signals) -> Array | None:
+    return None if s.warmed is None or s.coolant is None else s.warmed - s.coolant
 
 
 def _level(x: Array | None, times: Array, span: tuple[float, float] | None) -> float | None:
@@ -289,9 +293,10 @@ def _other_devices(
         own = data.about(replace(data.whose.cooled, device=device))
         s = signals(own, limits.mix)
         power = _level(s.power, own.times, span)
+        warmed = _level(_warming(s), own.times, span)
         try:
             found = settle_trace(s, "die_over_coolant", tolerance_k, span, begin_s).summary()
-            out[device] = DeviceResult(found, power, s.problems.get("power", ""))
+            out[device] = DeviceResult(found, power, warmed, s.problems.get("power", ""))
         except TraceError as error:
-            out[device] = DeviceResult(None, power, str(error))
+            out[device] = DeviceResult(None, power, warmed, str(error))
     return out

@@ -13,10 +13,22 @@ from kuffin.verdicts.wholetrace import WholeReading
 
 @dataclass(frozen=True)
 class DeviceResult:
-    """What a run tells of another device: its die over the coolant where it enters, in K, and its power, W."""
+    """What a run tells of another device.
+
+    Attributes
+    ----------
+    over_coolant : Settled or None
+        Its die over the coolant where it enters, K.
+    power_w : float or None
+    warmed_k : float or None
+        By what other devices warm the coolant before it comes to this one, K.
+    problem : str
+        Why something is not known.
+    """
 
     over_coolant: Settled | None
     power_w: float | None
+    warmed_k: float | None = None
     problem: str = ""
 
 

@@ -20,6 +20,7 @@ def flight_of(result: RunResult | None, label: str, per_watt: bool) -> Flight | 
     coolant, die, whole = (result.traces.get(k) for k in ("coolant_over_air", "die_over_coolant", "die_over_air"))
     if coolant is not None and heat is not None:
         steps.append(("coolant", coolant.value * heat, coolant.u95 * heat))
+        steps += _at_inlet(result.warmed_k, per_watt)
         if die is not None and own is not None:
             steps.append(("die", die.value * own, die.u95 * own))
     elif whole is not None and own is not None and not result.devices:
@@ -44,9 +45,18 @@ def flights_of(result: RunResult | None, label: str, per_watt: bool) -> list[Fli
         heat, of_it = (_per(p) if per_watt else 1.0 for p in (result.heat_w, told.power_w))
         die = told.over_coolant
         if die is not None and heat is not None and of_it is not None:
-            steps = [("coolant", coolant.value * heat, coolant.u95 * heat), ("die", die.value * of_it, die.u95 * of_it)]
+            steps = [
+                ("coolant", coolant.value * heat, coolant.u95 * heat),
+                *_at_inlet(told.warmed_k, per_watt),
+                ("die", die.value * of_it, die.u95 * of_it),
+            ]
             out.append(flight(f"{label}: {device}", steps, [], "K/W" if per_watt else "K"))
     return out
+
+
+def _at_inlet(warmed_k: float | None, per_watt: bool) -> list[tuple[str, float, float]]:
+    """By what the devices before it warm the coolant: a step in kelvins; no power of its own makes it."""
+    return [] if warmed_k is None or per_watt else [("at its inlet", warmed_k, 0.0)]
 
 
 def _per(power_w: float | None) -> float | None:

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 from kuffin.core.conditions import load_steps, main_condition
 from kuffin.core.coolanttable import TABLE
-from kuffin.core.devices import NOT_TOLD, Cooled, cooled_by
+from kuffin.core.devices import NOT_TOLD, Cooled, cooled_by, device_in_words
 from kuffin.core.findings import Limits
 from kuffin.core.heatbalance import Mix, mass_percent
 from kuffin.core.protocol import Step, from_plain
@@ -127,9 +127,9 @@ def _commonest(study: Study, ways: Ways) -> str | None:
 
 
 def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
-    """Whose die a study asks about, by what it says or by the parts that it compares, and what the bench's loop cools."""
+    """Whose die a study asks about (as it is told, else by its question, else by the parts that it compares), and what the bench's loop cools."""
     kinds = {cooled_by(c.part.kind) for c in study.live_candidates}
-    device = study.device or (next(iter(kinds)) if len(kinds) == 1 else "")
+    device = study.device or device_in_words(study.question) or (next(iter(kinds)) if len(kinds) == 1 else "")
     return Cooled(device or None, bench.cooled if bench is not None else ())
 
 

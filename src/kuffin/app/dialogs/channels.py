@@ -33,10 +33,11 @@ class Channels(QDialog):
             self._boxes[channel.name] = box
             grid.addWidget(text(channel.name, wrap=False), row, 0)
             grid.addWidget(text(shown(channel.unit) or "no unit", style="muted", wrap=False), row, 1)
-            whose = device_box(channel.device, channel.role, channel.name, [c.device for c in run.channels if c.device])
+            whose = device_box(channel.device, channel.name, [c.device for c in run.channels if c.device])
             box.currentIndexChanged.connect(
                 lambda _, b=box, d=whose: d.setVisible(b.currentData() in ROLES and ROLES[b.currentData()].of_device)
             )
+            whose.setVisible(channel.role in ROLES and ROLES[channel.role].of_device)
             self._devices[channel.name] = whose
             grid.addWidget(box, row, 2)
             grid.addWidget(whose, row, 3)

@@ -31,7 +31,7 @@ class CooledRow(QWidget):
         self.loop.setAccessibleName("What the loop cools, in the direction of flow")
         line = self.loop.lineEdit()
         if line is not None:
-            line.setPlaceholderText("not said: per watt stays open")
+            line.setPlaceholderText("not said")
         self._about_label = text("asked about: the die of", wrap=False)
         self._loop_label = text("the loop cools", wrap=False)
         column = QHBoxLayout(self)

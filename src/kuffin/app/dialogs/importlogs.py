@@ -106,5 +106,5 @@ class ImportLogs(QDialog):
                 f"{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings that cannot be"
             )
         self._missing.setText(". ".join(parts))
-        self._add.setText(f"Add {several(len(self.logs), 'log')}")
+        self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
         self._add.setEnabled(homeless == 0 and not open_rows and bool(self.logs))

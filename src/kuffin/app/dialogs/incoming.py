@@ -146,8 +146,8 @@ def role_box(role: str | None) -> QComboBox:
     return box
 
 
-def device_box(device: str | None, role: str | None, name: str, more: Sequence[str] = ()) -> QComboBox:
-    """A choice of devices, or any other written in; only for roles that belong to one."""
+def device_box(device: str | None, name: str, more: Sequence[str] = ()) -> QComboBox:
+    """A choice of devices, or any other written in."""
     box = QComboBox()
     box.setEditable(True)
     box.addItems(["", *dict.fromkeys((*USUAL_DEVICES, *more))])
@@ -157,5 +157,4 @@ def device_box(device: str | None, role: str | None, name: str, more: Sequence[s
     if line is not None:
         line.setPlaceholderText("not said")
     box.setAccessibleName(f"Device of {name}")
-    box.setVisible(role in ROLES and ROLES[role].of_device)
     return box

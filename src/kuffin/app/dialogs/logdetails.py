@@ -124,7 +124,6 @@ class LogDetails(QWidget):
 
     def _fill_channels(self, log: Incoming) -> None:
         self._channels.setRowCount(len(log.table.channels))
-        more = [d for d in log.devices.values() if d]
         for i, channel in enumerate(log.table.channels):
             n = channel.name
             unit = unit_box(channel)
@@ -137,10 +136,9 @@ class LogDetails(QWidget):
             role.currentIndexChanged.connect(
                 lambda _, b=role, n=n, target=log: self._set_role(target, n, b.currentData())
             )
-            device = device_box(log.devices.get(n), log.roles.get(n), n, more)
-            device.currentTextChanged.connect(lambda words, n=n, target=log: self._set_device(target, n, words))
-            for column, widget in ((_UNIT, unit), (_ROLE, role), (_DEVICE, device)):
+            for column, widget in ((_UNIT, unit), (_ROLE, role)):
                 self._channels.setCellWidget(i, column, widget)
+            self._offer_device(i, log, n)
             self._channels.setItem(i, 0, QTableWidgetItem(n))
             self._show_figures(i, channel)
             self._channels.setRowHeight(i, 33)
@@ -194,11 +192,19 @@ class LogDetails(QWidget):
         for one in self._alike(log):
             if name in one.roles:
                 one.roles[name] = role
-        row = next((i for i, c in enumerate(log.table.channels) if c.name == name), None)
-        box = None if row is None else self._channels.cellWidget(row, _DEVICE)
-        if box is not None and log is self._log:
-            box.setVisible(role in ROLES and ROLES[role].of_device)
+        if log is self._log:
+            self._offer_device(next(i for i, c in enumerate(log.table.channels) if c.name == name), log, name)
         self._told_changed()
+
+    def _offer_device(self, row: int, log: Incoming, name: str) -> None:
+        """Ask whose a channel is, where its role belongs to a device."""
+        role = log.roles.get(name)
+        self._channels.removeCellWidget(row, _DEVICE)
+        self._channels.setItem(row, _DEVICE, QTableWidgetItem("the bench" if role else ""))
+        if role in ROLES and ROLES[role].of_device:
+            box = device_box(log.devices.get(name), name, [d for d in log.devices.values() if d])
+            box.currentTextChanged.connect(lambda words: self._set_device(log, name, words))
+            self._channels.setCellWidget(row, _DEVICE, box)
 
     def _set_device(self, log: Incoming, name: str, words: str) -> None:
         for one in self._alike(log):

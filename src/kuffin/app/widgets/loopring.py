@@ -70,7 +70,7 @@ class LoopRing(Painted):
                 painter.setBrush(t.color("ground"))
                 painter.drawEllipse(point, 8, 8)
             self._arrow(painter, share + 0.5 / n)
-            self._label(painter, share, f"{name}", f"{kind}{', ' + note if note else ''}")
+            self._label(painter, share, f"{name}", ", ".join(w for w in (kind, note) if w))
 
     def _arrow(self, painter: QPainter, share: float) -> None:
         a, b = self._at(share - 0.008), self._at(share + 0.008)

@@ -42,7 +42,7 @@ class Mount(Binnable):
         """The last run under a condition, or the last one where none tells that it was; None without a run."""
         runs = self.live_runs
         held = [r for r in runs if not r.condition or (condition or "").casefold() in {"", r.condition.casefold()}]
-        return (held or runs or [None])[-1]
+        return (held or runs)[-1] if runs else None
 
     @property
     def open_run(self) -> Run | None:

@@ -15,14 +15,15 @@ from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
 from kuffin.notebook import planning
 from kuffin.verdicts.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs
+from kuffin.verdicts.oneanother import warmings
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.study import mounts_of
 from kuffin.verdicts.working import grid_working
 
 _PURPOSE = (
-    "Conditions sets the candidates side by side under several load steps and on several parts. This study's runs hold one of "
-    "each: plan a sweep of power, pump or fans on the Plan desk's protocol page, or give the channels of memory and regulators "
-    "their roles."
+    "Conditions sets the candidates side by side under several conditions and on several parts. This study's runs hold one of "
+    "each: plan a sweep of power, pump or fans on the Plan desk's protocol page, add logs of several tests of a mount, or give "
+    "the channels of memory and regulators their roles."
 )
 
 
@@ -52,7 +53,9 @@ class ConditionsPage(ComparePage):
         row.addStretch()
         self.grid = IntervalGrid(theme)
         self.grid.cell_chosen.connect(self._explain)
+        self._one_another = text()
         self.column.addWidget(self._summary)
+        self.column.addWidget(self._one_another)
         self.column.addWidget(self.grid)
         self.column.addLayout(row)
         self.column.addWidget(self._family_said)
@@ -90,6 +93,9 @@ class ConditionsPage(ComparePage):
         self._summary.setText("Comparing …")
         self.grid.show_frame(axes, order, verdict.candidates)
         mounts = mounts_of(study)
+        said = [w.sentence for w in warmings(mounts, verdict.results)]
+        self._one_another.setText("\n".join(said))
+        self._one_another.setVisible(bool(said))
 
         def work(job: Task) -> dict[Cell, SchoolResult]:
             job.show({cell: rough_means(study, mounts, verdict, cell) for cell in axes.cells})

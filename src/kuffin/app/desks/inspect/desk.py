@@ -13,7 +13,7 @@ from kuffin.app.desks.inspect.runpage import RunPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import link_button, text
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 
@@ -30,6 +30,7 @@ class InspectDesk(QWidget):
     working = Signal(object)
     channels_wanted = Signal(int)  # a run's id
     join_wanted = Signal(int)
+    one_mount_wanted = Signal()
 
     def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
@@ -55,6 +56,11 @@ class InspectDesk(QWidget):
         head.addWidget(self.tests)
         head.addSpacing(10)
         head.addWidget(self._state_word, 1)
+        self.mender = link_button(
+            "Tests of one mount …", "Say that logs which became several mounts are tests of this one"
+        )
+        self.mender.clicked.connect(self.one_mount_wanted)
+        head.addWidget(self.mender)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addLayout(head)
@@ -128,6 +134,8 @@ class InspectDesk(QWidget):
             self._state_word.setText(words.state_words(verdict, mount, result))
             refill(self.tests, [(words.test_words(r), r.id) for r in mount.live_runs], run.id)
         self.tests.setVisible(mount is not None and len(mount.live_runs) > 1)
+        others = [m for m in mount.candidate.live_mounts if m.live_runs] if mount is not None else []
+        self.mender.setVisible(there and len(others) > 1)
         self._title.setVisible(there)
         self._state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0

@@ -66,7 +66,9 @@ class HeatPage(InsidePage):
         self.flights.show_flights(found)
         unit = found[0].unit if found else "K"
         said = f"Heights are {unit} over air. " if found else ""
-        if len(found) > 1:
+        if len(found) > 1 and self._what.checkedId() == 0:
+            said += "Each device has a flight of its own over the coolant that they share, by its own power. Intervals (95 %) are those of this window."
+        elif len(found) > 1:
             said += "Intervals (95 %) come from the scatter between mounts; for a verdict go to Compare."
         elif found:
             worst = found[0].bottleneck

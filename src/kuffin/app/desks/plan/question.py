@@ -14,9 +14,11 @@ from kuffin.core.claims import guess_claim, judge_claim
 from kuffin.core.configuration import SETTINGS
 from kuffin.core.normalise import default_school
 from kuffin.core.parts import CAME
+from kuffin.core.roles import DIE
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
-from kuffin.notebook.entities import UNDER_TEST, Candidate, Claim
+from kuffin.notebook.entities import UNDER_TEST, Candidate, Claim, Study
+from kuffin.verdicts.ways import cooled_by_bench
 from kuffin.verdicts.words import number as figure
 
 _WORDS = {"radiator": "radiators", "block": "water blocks", "paste": "pastes", "pad": "pads", "coolant": "coolants", "set": "whole sets"}  # fmt: skip
@@ -52,6 +54,14 @@ class QuestionPage(Page):
         form.setHorizontalSpacing(16)
         form.addRow("The question", self.question)
         form.addRow("Under test", self._under)
+        self.device = choice([], "Whose die is asked about")
+        self.device.activated.connect(
+            lambda: self.change("say whose die is asked about", device=self.device.currentData())
+        )
+        self._device_said = text(style="muted", wrap=False)
+        self._asked_about = row(self.device, self._device_said)
+        self._form = form
+        form.addRow("The die of", self._asked_about)
         form.addRow(
             "A difference matters from", row(self.margin, text("read at", style="muted", wrap=False), self.power)
         )
@@ -103,6 +113,24 @@ class QuestionPage(Page):
 
     # --- showing ---------------------------------------------------------------------------------------------------
 
+    def _show_device(self, study: Study) -> None:
+        """Ask whose die is meant, where the bench or the logs know several."""
+        bench = self.shelf.bench
+        runs = [r for c in study.live_candidates for m in c.live_mounts for r in m.live_runs]
+        known = [d for r in runs for c in r.channels if c.role in DIE and (d := c.device)]
+        devices = list(dict.fromkeys([*(bench.cooled if bench is not None else ()), *known]))
+        guess = cooled_by_bench(study, bench).device if study.device is None else None
+        refill(
+            self.device,
+            [(f"the {guess}, as it seems" if guess else "not said", None), *[(f"the {d}", d) for d in devices]],
+            study.device,
+        )
+        loop = bench.cooled if bench is not None else ()
+        self._device_said.setText(
+            f"the loop cools {', then '.join(loop)}" if loop else "what the loop cools is said on the Bench"
+        )
+        self._form.setRowVisible(self._asked_about, len(devices) > 1 or study.device is not None)
+
     def renew(self) -> None:
         study = self.state.study
         assert study is not None
@@ -113,6 +141,7 @@ class QuestionPage(Page):
             f"{_WORDS.get(study.under_test, study.under_test)}; each is {UNDER_TEST[study.under_test][0]}, and judged by "
             f"{school.label[0].lower()}{school.label[1:]} unless Compare says otherwise"
         )
+        self._show_device(study)
         self.margin.setValue(study.margin_k)
         self.power.setValue(study.reference_power_w or 1)
         names: list[tuple[str, object]] = [(c.name, c.id) for c in study.live_candidates]

@@ -120,8 +120,12 @@ class BenchPage(Page):
             [
                 (
                     p.part.kind if p.part is not None else "",
-                    p.part.name if p.part is not None else "?",
-                    f"{p.settings['length_mm']:g} mm" if p.settings.get("length_mm") else p.device or "",
+                    p.part.name if p.part is not None else p.device or "?",
+                    f"{p.settings['length_mm']:g} mm"
+                    if p.settings.get("length_mm")
+                    else f"cools the {p.device}"
+                    if p.device
+                    else "",
                 )
                 for p in places
             ]
@@ -154,6 +158,9 @@ class BenchPage(Page):
         metals = {p.part.name: list(p.part.fields.get("metals") or []) for p in bench.loop if p.part is not None}
         warnings = metal_warnings(metals)
         guessed = ", ".join(h.name for h in held if h.guessed)
+        if not held:
+            self._sums.setText("Which parts stand in the loop is not told yet.")
+            return
         said = f"It holds about {total:.0f} ± {spread:.0f} mL" + (f" (estimated: {guessed})" if guessed else "") + ". "
         self._sums.setText(said + " ".join(warnings))
 

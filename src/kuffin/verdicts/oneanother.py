@@ -1,0 +1,93 @@
+"""What one device's load does to another: read from tests of one mount that load one, the other, and both.
+
+Between two tests in which a device runs at the same power, and another at two powers, the coolant where it enters the
+first is warmer over the air by what the other adds.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.student import t_quantile
+from kuffin.verdicts.runresult import RunResult
+from kuffin.verdicts.schools import Mounts
+from kuffin.verdicts.words import count, number
+
+_SAME_POWER, _MORE_POWER_W = 0.07, 20.0
+
+
+@dataclass(frozen=True)
+class Warming:
+    """What a device's load adds to the coolant at another.
+
+    Attributes
+    ----------
+    by, at : str
+        The device that is loaded, and the one that gets the warmer coolant.
+    more_w : float
+        By how much the first one's power was higher, W.
+    k, u95 : float
+        By how much the coolant is warmer over the air, K, with the half-width of its 95 % interval: the scatter between
+        mounts and the windows' own; of one mount the windows' alone.
+    mounts : int
+    """
+
+    by: str
+    at: str
+    more_w: float
+    k: float
+    u95: float
+    mounts: int
+
+    @property
+    def sentence(self) -> str:
+        """In words."""
+        within = f" ({number(self.k - self.u95, 1)} to {number(self.k + self.u95, 1)} K)"
+        return (
+            f"{number(self.more_w, 0)} W more in the {self.by} warm the coolant at the {self.at} by {number(self.k, 1)} K{within}, "
+            f"from {count(self.mounts)} mount{'s' if self.mounts > 1 else ''}."
+        )
+
+
+def warmings(mounts: Mounts, results: Mapping[int, RunResult]) -> list[Warming]:
+    """What each device's load does to the coolant at each other one, as far as tests tell it."""
+    found: dict[tuple[str, str], list[tuple[float, float, float]]] = {}
+    for _, mount in mounts:
+        if mount.left_out:
+            continue
+        tests = [t for t in (_powers(results[r.id]) for r in mount.live_runs) if t is not None]
+        best: dict[tuple[str, str], tuple[float, float, float]] = {}
+        for low, low_k, low_u in tests:
+            for high, high_k, high_u in tests:
+                for at in set(low) & set(high):
+                    for by in (set(low) & set(high)) - {at}:
+                        more = high[by] - low[by]
+                        same = abs(high[at] - low[at]) <= _SAME_POWER * max(high[at], low[at], 1.0)
+                        if same and more > max(_MORE_POWER_W, best.get((by, at), (0.0, 0.0, 0.0))[0]):
+                            best[by, at] = more, high_k[at] - low_k[at], float(np.hypot(low_u, high_u))
+        for pair, piece in best.items():
+            found.setdefault(pair, []).append(piece)
+    out = []
+    for (by, at), pieces in found.items():
+        more, k, windows = np.array(pieces).T
+        half = float(np.sqrt(np.mean(windows**2) / k.size))  # what the windows themselves leave open
+        if k.size > 1:
+            half = float(np.hypot(half, t_quantile(0.975, k.size - 1) * float(k.std(ddof=1)) / np.sqrt(k.size)))
+        out.append(Warming(by, at, float(more.mean()), float(k.mean()), half, int(k.size)))
+    return sorted(out, key=lambda w: (w.at, w.by))
+
+
+def _powers(result: RunResult) -> tuple[dict[str, float], dict[str, float], float] | None:
+    """Each device's power in a test, the coolant over air where it enters each, and its half-width; None: not known."""
+    coolant = result.traces.get("coolant_over_air")
+    if coolant is None:
+        return None
+    powers = {d: r.power_w for d, r in result.devices.items() if r.power_w is not None}
+    inlets = {d: coolant.value + (r.warmed_k or 0.0) for d, r in result.devices.items()}
+    if result.device is not None and result.power_w is not None:
+        powers[result.device] = result.power_w
+        inlets[result.device] = coolant.value + (result.warmed_k or 0.0)
+    return (powers, inlets, coolant.u95) if len(powers) > 1 else None
