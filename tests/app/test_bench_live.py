@@ -42,7 +42,7 @@ def test_values_come_live_and_are_named_given_roles_and_levelled(live: ThisCompu
         )
     )
     live.instruments.setCurrentCell(1, 0)
-    pump_until(lambda: live.channels.rowCount() == 3 and "°C" in cell(live, 0, 7))
+    pump_until(lambda: live.channels.rowCount() == 3 and "°C" in cell(live, 0, 8))
     write_cell(live.channels, 0, 2, "Block inlet")
     assert [c.name for c in live.setup.instruments[1].channels] == ["Block inlet", "Coolant out", "Air in"]
     write_cell(live.channels, 1, 0, "no")
@@ -75,10 +75,12 @@ def test_looking_finds_and_lists_what_is_there(
         lambda report: discover(report, tmp_path / "hwmon", tmp_path / "cpu", tmp_path / "dev", 0.1),
     )
     press(live, "Look for instruments")
-    pump_until(lambda: live.channels.rowCount() == 1 and cell(live, 0, 7) == "41.25 °C")
+    pump_until(lambda: live.channels.rowCount() == 1 and cell(live, 0, 8) == "41.25 °C")
     assert (cell(live, 0, 0), cell(live, 0, 4)) == ("no", "die")  # a guess, shown, and recorded only when one says so
     write_cell(live.channels, 0, 0, "yes")
-    assert [(c.name, c.role) for c in live.setup.channels] == [("k10temp Tctl", "die")]
+    assert [(c.name, c.role, c.device) for c in live.setup.channels] == [("k10temp Tctl", "die", "processor")]
+    write_cell(live.channels, 0, 5, "card 2")
+    assert live.setup.channels[0].device == "card 2"
     press(live, "Look for instruments")
     pump_until(lambda: "nothing new was found" in demo_window.strip.trouble.text().lower())
 
@@ -92,14 +94,14 @@ def test_an_instrument_that_is_not_there_says_so(live: ThisComputer, demo_window
     assert [c.unit for c in live.setup.instruments[2].channels] == ["degC", "A"]
     pump_until(lambda: "is it plugged in" in live.instruments.item(0, 6).text())
     live.instruments.setCurrentCell(1, 0)
-    pump_until(lambda: live.channels.rowCount() == 1 and cell(live, 0, 7) == "31.50 °C")
+    pump_until(lambda: live.channels.rowCount() == 1 and cell(live, 0, 8) == "31.50 °C")
     assert cell(live, 0, 0) == "no"
     write_cell(live.channels, 0, 0, "yes")
     assert live.setup.instruments[1].channels[0].unit == "degC"
-    write_cell(live.channels, 0, 5, "0.2 + 1 %")
-    pump_until(lambda: cell(live, 0, 7) == "31.5 ± 0.5 °C")
-    write_cell(live.channels, 0, 5, "good")
-    assert "is no accuracy" in demo_window.strip.trouble.text() and cell(live, 0, 5) == "1 % + 0.2"
+    write_cell(live.channels, 0, 6, "0.2 + 1 %")
+    pump_until(lambda: cell(live, 0, 8) == "31.5 ± 0.5 °C")
+    write_cell(live.channels, 0, 6, "good")
+    assert "is no accuracy" in demo_window.strip.trouble.text() and cell(live, 0, 6) == "1 % + 0.2"
     write_cell(live.instruments, 1, 3, "often")
     assert "is no number" in demo_window.strip.trouble.text()
     live.loads.add_load()

@@ -95,7 +95,7 @@ def test_logs_are_chosen_in_a_dialog(demo_window: MainWindow, at_rest: Wait, tmp
     at_rest()
     dialog = demo_window.importer.dialog
     assert dialog is not None
-    assert (dialog.logs[0].candidate, dialog.logs[0].round) == ("Sedge", 9)
+    assert (dialog.logs[0].candidate, dialog.logs[0].mount.round) == ("Sedge", 9)
     dialog.reject()
 
 

@@ -233,7 +233,7 @@ def test_what_a_log_leaves_open_is_asked(
     dialog = demo_window.importer.dialog
     assert dialog is not None and len(asked) == 1 and "“1,830” may be 1.830 or 1830" in asked[0]
     assert dialog.logs[0].table.channels[0].values[0] == 1.83
-    dialog._decimal.setCurrentIndex(0)
-    dialog._decimal.activated.emit(0)
+    dialog.details._decimal.setCurrentIndex(0)
+    dialog.details._decimal.activated.emit(0)
     assert dialog.logs[0].table.channels[0].values[0] == 1830
     dialog.reject()

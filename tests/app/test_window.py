@@ -155,7 +155,7 @@ class TestTheLoom:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        assert (dialog.logs[0].candidate, dialog.logs[0].round) == ("Reed", 4)
+        assert (dialog.logs[0].candidate, dialog.logs[0].mount.round) == ("Reed", 4)
         dialog.accept()
         at_rest()
         assert mount(demo_window, "Reed, round 4")
@@ -191,8 +191,12 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        row = next(i for i in range(dialog._channels.rowCount()) if dialog._channels.item(i, 0).text() == "Hot spot")
-        box = dialog._channels.cellWidget(row, 2)
+        row = next(
+            i
+            for i in range(dialog.details._channels.rowCount())
+            if dialog.details._channels.item(i, 0).text() == "Hot spot"
+        )
+        box = dialog.details._channels.cellWidget(row, 2)
         box.setCurrentIndex(box.findData("memory"))  # type: ignore[attr-defined]
         assert all(log.roles["Hot spot"] == "memory" for log in dialog.logs)
         dialog.accept()
@@ -214,13 +218,13 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        box = dialog._channels.cellWidget(0, 1)
+        box = dialog.details._channels.cellWidget(0, 1)
         box.setCurrentText("°F")  # type: ignore[attr-defined]
         box.activated.emit(0)  # type: ignore[attr-defined]
         die = dialog.logs[0].table.channels[0]
         assert (die.unit, die.quantity) == ("degC", "temperature")
         assert die.values[0] == pytest.approx(40.0)
-        assert dialog._channels.item(0, 3).text().endswith("°C")
+        assert dialog.details._channels.item(0, 4).text().endswith("°C")
         dialog.accept()
         at_rest()
         demo_window.studies.add_logs([str(path)])
@@ -240,10 +244,13 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        assert dialog._dates.isVisible() and [dialog._dates.itemData(i) for i in range(2)] == ["dm", "md"]
+        assert dialog.details._dates.isVisible() and [dialog.details._dates.itemData(i) for i in range(2)] == [
+            "dm",
+            "md",
+        ]
         assert dialog.logs[0].table.start == "2026-04-03T10:00:00"
-        dialog._dates.setCurrentIndex(1)
-        dialog._dates.activated.emit(1)
+        dialog.details._dates.setCurrentIndex(1)
+        dialog.details._dates.activated.emit(1)
         assert dialog.logs[0].table.start == "2026-03-04T10:00:00"
         dialog.reject()
 
@@ -258,7 +265,7 @@ class TestAddingLogs:
         assert dialog is not None
         assert not dialog._add.isEnabled()
         assert "without a candidate" in dialog._missing.text()
-        dialog._candidate.setCurrentText("Cattail")
+        dialog.table.box(0, 2).setCurrentText("Cattail")
         assert dialog._add.isEnabled()
         dialog.accept()
         at_rest()

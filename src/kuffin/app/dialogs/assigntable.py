@@ -101,9 +101,10 @@ class AssignTable(QTableWidget):
         log = self._logs[at]
         mine = [m for m in self._there if m.candidate.casefold() == log.candidate.casefold()]
         used = {one.mount for i, one in enumerate(self._logs) if i != at and one.candidate == log.candidate}
-        planned = next((MountChoice(m.round, m.mount_id) for m in mine if m.tests is None), None)
-        if planned is not None and planned not in used:
-            return planned
+        planned = [MountChoice(m.round, m.mount_id) for m in mine if m.tests is None]
+        free = next((p for p in planned if p not in used), None)
+        if free is not None:
+            return free
         taken = {m.round for m in mine} | {u.round for u in used if u is not None}
         return MountChoice(next(n for n in range(1, 10_000) if n not in taken))
 

@@ -1,0 +1,134 @@
+"""Several devices, several tests of a mount, in the window: logs are dropped, told apart, judged, mended."""
+
+from __future__ import annotations
+
+import datetime as dt
+from collections.abc import Callable
+from pathlib import Path
+
+import pytest
+
+from kuffin.app.desks.compare.conditionspage import ConditionsPage
+from kuffin.app.desks.plan.question import QuestionPage
+from kuffin.app.window import MainWindow
+from kuffin.bench.hydraulics import Pump
+from kuffin.bench.room import Room
+from kuffin.bench.several import Heated, record_several
+from kuffin.bench.station import Block, Load, Radiator, RunPlan, as_csv
+from kuffin.notebook import edits
+
+Wait = Callable[[], None]
+TESTS = (("card", 20.0, 240.0), ("both", 140.0, 240.0))
+
+
+@pytest.fixture(scope="module")
+def logs(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """Two blocks for the card, two mounts each, with the processor idle and under load."""
+    folder, at = tmp_path_factory.mktemp("logs"), dt.datetime(2026, 4, 14, 9)
+    for seed, (name, mount) in enumerate((n, m) for n in ("Plover", "Knot") for m in (1, 2)):
+        for test, processor_w, card_w in TESTS:
+            plan = RunPlan(
+                Radiator("Reed", 0.03), Block("none"), Load("none", 0), Room(21.5, 0.2, 0.1), at, pump_speed=0.8
+            )
+            heated = [
+                Heated("processor", Block("Tern", 0.03, paste_k_w=0.06), Load("long mix", processor_w)),
+                Heated("card", Block(name, 0.025, paste_k_w=0.05 + 0.012 * (name == "Knot")), Load("batch", card_w)),
+            ]
+            table, _ = record_several(plan, heated, Pump(), seed, "x")
+            (folder / f"{name.lower()}_{test}_{mount}.csv").write_text(as_csv(table))
+            at += dt.timedelta(minutes=65)
+        at += dt.timedelta(minutes=40)
+    return folder
+
+
+@pytest.fixture
+def told(window: MainWindow, at_rest: Wait, tmp_path: Path, logs: Path) -> MainWindow:
+    """All logs added to an empty notebook, with what Kuffin proposes and what it asks for."""
+    window.notebooks.create(tmp_path / "new.kuffin")
+    window.studies.begin_study("Which block keeps the card cooler?", "block", ["Plover", "Knot"], 0.5, 2)
+    at_rest()
+    window.studies.add_logs([str(logs)])
+    at_rest()
+    dialog = window.importer.dialog
+    assert dialog is not None
+    assert {(log.candidate, log.mount.round, log.condition) for log in dialog.logs if log.mount} == {
+        (n, m, t) for n in ("Plover", "Knot") for m in (1, 2) for t, _, _ in TESTS
+    }
+    assert dialog.cooled.isVisible() and dialog.cooled.about.currentData() == "card"
+    dialog.cooled.loop.setCurrentText("processor, then card")
+    dialog.accept()
+    at_rest()
+    return window
+
+
+def test_dropped_logs_become_tests_of_mounts_and_a_verdict_by_the_cards_own_power(
+    told: MainWindow, at_rest: Wait
+) -> None:
+    v = told.state.verdict
+    assert v is not None and v.mounts == 4
+    assert [c.name for c in v.conditions] == ["card", "both"]
+    assert "Plover keeps the die" in told.header.verdict.text()
+    mounts = told.state.mounts()
+    assert [len(m.live_runs) for m in mounts] == [2, 2, 2, 2]
+    for reading in v.main.readings:  # block and paste: 0.075 and 0.087 K/W, with what the flow adds
+        own = v.results[reading.runs[0]]
+        assert own.device == "card" and set(own.devices) == {"processor"}
+        assert own.heat_w == pytest.approx((own.power_w or 0) + (own.devices["processor"].power_w or 0))
+    told.open_mount(mounts[0].id)
+    told.show_desk("Inspect")
+    at_rest()
+    assert told.inspect.tests.isVisible() and told.inspect.tests.count() == 2
+    told.inspect.tests.setCurrentIndex(1)
+    told.inspect.tests.activated.emit(1)
+    at_rest()
+    run = told.state.run()
+    assert run is not None and run.condition == "both"
+    told.inspect.paged.go("heat")
+    at_rest()
+    assert [f.label for f in told.inspect.heat.shown()] == ["Plover, round 1: card", "Plover, round 1: processor"]
+    told.show_desk("Compare")
+    told.compare.paged.go("conditions")
+    at_rest()
+    (conditions,) = told.findChildren(ConditionsPage)
+    said = conditions._one_another.text()
+    assert "in the processor warm the coolant at the card by" in said
+    told.show_desk("Plan")
+    at_rest()
+    (page,) = told.findChildren(QuestionPage)
+    assert page._asked_about.isVisible() and "the loop cools processor, then card" in page._device_said.text()
+    page.device.setCurrentIndex(page.device.findData("processor"))
+    page.device.activated.emit(page.device.currentIndex())
+    at_rest()
+    assert told.state.verdict is not None
+    assert {r.device for r in told.state.verdict.results.values()} == {"processor"}
+
+
+def test_logs_that_do_not_say_their_mount_are_asked_for_and_mended_afterwards(
+    window: MainWindow, at_rest: Wait, tmp_path: Path, logs: Path
+) -> None:
+    window.notebooks.create(tmp_path / "new.kuffin")
+    window.studies.begin_study("Which block keeps the card cooler?", "block", ["Plover"], 0.5, 2)
+    at_rest()
+    for i, name in enumerate(("plover_card_1", "plover_both_1")):
+        (tmp_path / f"plover{' copy' * i}.csv").write_text((logs / f"{name}.csv").read_text())
+    window.studies.add_logs([str(tmp_path / "plover.csv"), str(tmp_path / "plover copy.csv")])
+    at_rest()
+    dialog = window.importer.dialog
+    assert dialog is not None
+    assert not dialog._add.isEnabled() and "still without a mount" in dialog._missing.text()
+    dialog.table.a_mount_each()
+    assert dialog._add.isEnabled()
+    dialog.accept()
+    at_rest()
+    first, second = window.state.mounts()
+    notebook = window.state.notebook
+    assert notebook is not None and window.state.verdict is not None and window.state.verdict.mounts == 2
+    tests = {first.live_runs[0].id: "card", second.live_runs[0].id: "both"}
+    edits.one_mount(notebook, first.id, tests)
+    at_rest()
+    (one,) = window.state.mounts()
+    assert {r.id: r.condition for r in one.live_runs} == tests
+    assert window.state.verdict.mounts == 1
+    window.notebooks.undo()
+    at_rest()
+    assert len(window.state.mounts()) == 2
