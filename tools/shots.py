@@ -10,6 +10,7 @@ import sys
 import tempfile
 import time
 from collections.abc import Callable
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
@@ -21,7 +22,9 @@ from kuffin.app.main import application
 from kuffin.app.settings import Settings
 from kuffin.app.window import MainWindow
 from kuffin.bench.prints import draw_print
+from kuffin.bench.station import as_csv
 from kuffin.demo import practising
+from kuffin.demo.cards import card_runs
 from kuffin.demo.practising import draw as drawn
 from kuffin.demo.shipped import unpack_demo
 from kuffin.notebook import answering, edits, planning, preparing
@@ -73,10 +76,6 @@ def inspect(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     settle_down(app, window)
     early = next(m for m in window.state.mounts() if (m.candidate.name, m.round) == ("Reed", 3))
     window.open_mount(early.id)
-    window.inspect.heat._what.button(1).click()
-    window.inspect.paged.go("heat")
-    shoot("inspect-heat")
-    window.inspect.paged.go("run")
 
 
 def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
@@ -185,6 +184,34 @@ def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     settle_down(app, window)
 
 
+def cards(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[str], None], save: Path) -> None:
+    """Two devices in one loop: a run's flights, and logs that are given to mounts and conditions."""
+    notebook, before = window.state.notebook, window.state.study
+    assert notebook is not None and before is not None
+    window.state.choose_study(next(s.id for s in notebook.studies() if s.name == "Card blocks, spring"))
+    settle_down(app, window)
+    window.open_mount(window.state.mounts()[0].id)
+    both = next(r for r in window.state.mounts()[0].live_runs if r.condition == "both")
+    window.state.look_at_run(both.id)
+    window.inspect.heat._what.button(0).click()
+    window.inspect.paged.go("heat")
+    shoot("inspect-heat")
+    window.inspect.paged.go("run")
+    for name, number, test, table in card_runs()[:6]:
+        at = dt.datetime.fromisoformat(str(table.start)) + dt.timedelta(days=14)
+        later = replace(table, start=at.isoformat(timespec="seconds"))
+        (folder / f"{name.lower()} r{number + 3} {test}.csv").write_text(as_csv(later))
+    window.studies.add_logs([str(folder)])
+    until(app, lambda: window.importer.dialog is not None)
+    dialog = window.importer.dialog
+    assert dialog is not None
+    settle_down(app, window)
+    dialog.grab().save(str(save))
+    dialog.reject()
+    window.state.choose_study(before.id)
+    settle_down(app, window)
+
+
 def practice(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
     """A bad mount, seen after two minutes."""
     practising.draw = lambda: drawn(5, "contact")
@@ -225,6 +252,8 @@ def main(folder: Path) -> None:
         window.open_mount(odd.mount_id)
         shoot("inspect-doubtful")
         inspect(app, window, shoot)
+        (place / "logs").mkdir()
+        cards(app, window, place / "logs", shoot, folder / "add-logs.png")
         edits.leave_out(window.state.notebook, odd.mount_id, odd.label, "air trapped in the radiator, flow low")
         settle_down(app, window)
         early = next(r for r in verdict.main.readings if r.label == "Reed, round 3")

@@ -21,9 +21,9 @@ from kuffin.notebook.entities import Study
 from kuffin.notebook.placing import mounts_there, places
 from kuffin.notebook.shelf import add_bench, bench_of, set_cooled
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.configurations import cooled_by_bench
 from kuffin.verdicts.evaluating import school_of
 from kuffin.verdicts.signals import lacking
-from kuffin.verdicts.ways import cooled_by_bench
 
 
 class Importer(QObject):

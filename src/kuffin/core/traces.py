@@ -250,3 +250,19 @@ def inflation(residuals: Array) -> float:
             break
         total = total + 2 * pair if m else 2 * pair - 1.0
     return max(1.0, min(total, n / 4))
+
+
+def comes_and_goes(power: Array) -> bool:
+    """Whether a power shows a load that begins or ends: its upper level is well above its lower one."""
+    known = power[np.isfinite(power)]
+    if known.size < 8:
+        return False
+    low, high = np.percentile(known, (2, 90))
+    return bool(high - low > max(0.25 * abs(high), 5.0))
+
+
+def showing_load(own: Array | None, all_of_it: Array | None) -> Array | None:
+    """The power by which a load is seen: the device's own, or that of all devices where its own stands still."""
+    if own is None or (all_of_it is not None and not comes_and_goes(own) and comes_and_goes(all_of_it)):
+        return all_of_it
+    return own

@@ -18,6 +18,7 @@ from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
 from kuffin.core.wholefile import write_whole
 from kuffin.demo.blocks import DAYS, add_block_study
+from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
 from kuffin.demo.shelf import fill_shelf
@@ -114,7 +115,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             notebook, QUESTION, "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], MARGIN_K, name="Radiators, spring"
         )
         edits.change_study(notebook, study, "set the study up", reference_power_w=REFERENCE_W, blocks=True)
-        total = 2 * sum(map(len, ORDER)) + 5 * DAYS
+        total = 2 * sum(map(len, ORDER)) + 5 * DAYS + len(CARD_BLOCKS) * ROUNDS * len(TESTS)
         for run in demo_runs(None if progress is None else lambda done, _: progress(done, total)):
             edits.add_log(notebook, study, run.candidate, run.table, round_number=run.round)
         fill_shelf(notebook, study)
@@ -122,6 +123,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
         further = [
             add_paste_study(notebook, _after(progress, sum(map(len, ORDER)), total)),
             add_block_study(notebook, _after(progress, 2 * sum(map(len, ORDER)), total)),
+            add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + 5 * DAYS, total)),
         ]
         forget_history(notebook)
         for one in (*further, study):

@@ -9,6 +9,7 @@ from dataclasses import dataclass, replace
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
+from kuffin.core.devices import cooled_by, device_in_words
 from kuffin.core.errors import NotebookError
 from kuffin.logs.table import LogTable
 from kuffin.notebook.channels import Remembered, keep_channels, remember
@@ -58,7 +59,7 @@ def add_study(
             name=name or question, question=question, under_test=under_test, margin_k=margin_k, planned_rounds=rounds
         )
         for position, candidate in enumerate(names):
-            part = find_or_add_part(session, UNDER_TEST[under_test][2][0], candidate)
+            part = _part_called(session, under_test, candidate, question)
             study.candidates.append(Candidate(name=candidate, position=position, part=part))
         session.add(study)
         session.flush()
@@ -92,7 +93,7 @@ def change_candidates(notebook: Notebook, study_id: int, names: Sequence[tuple[i
     if len({name.lower() for _, name in cleaned}) != len(cleaned):
         raise NotebookError("two candidates have the same name; give each its own")
     with notebook.edit("change the candidates") as session:
-        kind = UNDER_TEST[session.get_one(Study, study_id).under_test][2][0]
+        study = session.get_one(Study, study_id)
         kept = {i for i, _ in cleaned if i is not None}
         for candidate in session.scalars(
             select(Candidate).where(Candidate.study_id == study_id, Candidate.binned_at.is_(None))
@@ -101,7 +102,7 @@ def change_candidates(notebook: Notebook, study_id: int, names: Sequence[tuple[i
                 candidate.binned_at = now_text()
         for position, (i, name) in enumerate(cleaned):
             if i is None:
-                part = find_or_add_part(session, kind, name)
+                part = _part_called(session, study.under_test, name, study.question)
                 session.add(Candidate(study_id=study_id, name=name, position=position, part=part))
             else:
                 found = session.get_one(Candidate, i)
@@ -119,6 +120,17 @@ def find_or_add_part(session: Session, kind: str, name: str) -> Part:
     return part
 
 
+def _part_called(session: Session, under_test: str, name: str, question: str) -> Part:
+    """The part of this name that can be under test; else a new one, of the kind that the question speaks of."""
+    kinds = UNDER_TEST[under_test][2]
+    for part in session.scalars(select(Part).where(Part.kind.in_(kinds), Part.binned_at.is_(None)).order_by(Part.id)):
+        if part.name.lower() == name.lower():
+            return part
+    device = device_in_words(question)
+    kind = next((k for k in kinds if device and cooled_by(k) == device), kinds[0])
+    return find_or_add_part(session, kind, name)
+
+
 def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candidate:
     """The candidate of this name, made where it is not there yet."""
     found = session.scalars(
@@ -127,8 +139,8 @@ def find_or_add_candidate(session: Session, study_id: int, name: str) -> Candida
     for candidate in found:
         if candidate.name.lower() == name.strip().lower():
             return candidate
-    kind = UNDER_TEST[session.get_one(Study, study_id).under_test][2][0]
-    part = find_or_add_part(session, kind, name.strip())
+    study = session.get_one(Study, study_id)
+    part = _part_called(session, study.under_test, name.strip(), study.question)
     candidate = Candidate(study_id=study_id, name=name.strip(), position=len(found), part=part)
     session.add(candidate)
     session.flush()

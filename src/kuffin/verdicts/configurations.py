@@ -7,6 +7,7 @@ from typing import Any
 
 from kuffin.core.changeover import BuiltIn
 from kuffin.core.configuration import SETTINGS
+from kuffin.core.devices import Cooled, cooled_by, device_in_words, kind_of_device
 from kuffin.core.loop import USUAL_VOLUME_ML, Held, tube_volume_ml
 from kuffin.core.parts import KINDS
 from kuffin.notebook.entities import Bench, Candidate, Mount, Part, Place, Study
@@ -26,7 +27,7 @@ def parts_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Seq
     if bench is not None:
         for place in bench.loop:
             if place.part is not None and slot_of(place.part) in SETTINGS:
-                found[slot_of(place.part)] = place.part
+                found.setdefault(slot_of(place.part), place.part)
         for key, value in bench.settings.items():
             if key in SETTINGS and SETTINGS[key].kind == "part" and value in by_id:
                 found[key] = by_id[value]
@@ -48,27 +49,52 @@ def configuration(study: Study, candidate: Candidate, bench: Bench | None, shelf
     return values
 
 
+def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
+    """Whose die a study asks about (as it is told, else by its question, else by the parts that it compares), and what the bench's loop cools."""
+    kinds = {cooled_by(c.part.kind) for c in study.live_candidates}
+    device = study.device or device_in_words(study.question) or (next(iter(kinds)) if len(kinds) == 1 else "")
+    return Cooled(device or None, bench.cooled if bench is not None else ())
+
+
+def own_place(study: Study, candidate: Candidate, bench: Bench | None) -> Place | None:
+    """The place of the loop that a candidate takes: where its device is cooled, else where its kind stands, else the first."""
+    slot = SLOT_OF_TEST.get(study.under_test)
+    there = [p for p in (bench.loop if bench is not None else []) if p.part is not None and slot_of(p.part) == slot]
+    device = cooled_by_bench(study, bench).device
+
+    def fits(place: Place) -> tuple[bool, bool]:
+        of_device = bool(device and place.device and (place.device == device or kind_of_device(place.device) == device))
+        return of_device, place.part is not None and place.part.kind == candidate.part.kind
+
+    return max(there, key=fits, default=None)
+
+
+def built_loop(
+    study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]
+) -> list[tuple[Part, Place | None]]:
+    """Every part that a candidate is tested with, the loop's in their order and each of several of a kind; then the others."""
+    own, by_id = own_place(study, candidate, bench), {p.id: p for p in shelf}
+    changed = {k: by_id[v] for k, v in candidate.configuration.items() if k in SETTINGS and v in by_id}
+    out: list[tuple[Part, Place | None]] = []
+    for place in bench.loop if bench is not None else []:
+        part = candidate.part if place is own else place.part
+        if part is None:
+            continue
+        if place is not own and slot_of(part) in changed:
+            part = changed.pop(slot_of(part))
+        out.append((part, place))
+    there = {slot_of(part) for part, _ in out}
+    others = parts_of(study, candidate, bench, shelf)
+    return out + [(part, None) for slot, part in others.items() if slot not in there]
+
+
 def loop_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]) -> list[Held]:
     """What each part of the loop holds, makers' figures or estimates; empty where no loop is known."""
     if study.under_test != "set" and (bench is None or not bench.loop):
         return []
     out: list[Held] = []
-    replaced = parts_of(study, candidate, bench, shelf)
-    seen: set[str] = set()
-    for place in bench.loop if bench is not None else []:
-        part = place.part
-        if part is None:
-            continue
-        slot = slot_of(part)
-        if slot in replaced:
-            seen.add(slot)
-            part = replaced[slot]
-            out += _held(part)
-        else:
-            out += held_by(place)
-    for slot, part in replaced.items():
-        if slot not in seen:
-            out += _held(part)
+    for part, place in built_loop(study, candidate, bench, shelf):
+        out += held_by(place) if place is not None and part is place.part else _held(part)
     if study.under_test == "set":
         out += _held(candidate.part)
     return out
@@ -97,12 +123,9 @@ def _held(part: Part) -> list[Held]:
 
 def metals_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]) -> dict[str, list[str]]:
     """The wetted metals in the loop, by part; blank where its maker's figure is not on the shelf."""
-    found = {p.name: p for p in parts_of(study, candidate, bench, shelf).values()}
-    for place in bench.loop if bench is not None else []:
-        if place.part is not None and slot_of(place.part) not in {slot_of(p) for p in found.values()}:
-            found[place.part.name] = place.part
     wetted = {k.key for k in KINDS.values() if any(f.key == "metals" for f in k.fields)}
-    return {name: list(p.fields.get("metals") or []) for name, p in found.items() if p.kind in wetted}
+    found = [p for p, _ in built_loop(study, candidate, bench, shelf)]
+    return {p.name: list(p.fields.get("metals") or []) for p in found if p.kind in wetted}
 
 
 def pressures_of(
@@ -110,15 +133,8 @@ def pressures_of(
 ) -> dict[str, float | None]:
     """The highest pressure that each part of the loop allows, None where its maker says nothing."""
     wet = {"block", "radiator", "pump", "reservoir", "tube", "fitting", "set"}
-    found = {p.name: p for s, p in parts_of(study, candidate, bench, shelf).items() if s in wet}
-    for place in bench.loop if bench is not None else []:
-        if (
-            place.part is not None
-            and slot_of(place.part) in wet
-            and slot_of(place.part) not in {slot_of(p) for p in found.values()}
-        ):
-            found[place.part.name] = place.part
-    return {name: p.fields.get("max_pressure_kpa") for name, p in found.items()}
+    found = [p for p, _ in built_loop(study, candidate, bench, shelf)]
+    return {p.name: p.fields.get("max_pressure_kpa") for p in found if slot_of(p) in wet}
 
 
 def built_in(study: Study, mount: Mount, bench: Bench | None, shelf: Sequence[Part]) -> BuiltIn:

@@ -92,7 +92,7 @@ def settle_trace(
         response,
         over=base,
         per=power if per_watt else None,
-        load=s.load() if power is None else power,
+        load=power if part == "coolant" and power is not None else s.load(),
         air=s.air,
         tolerance=tolerance,
         window=window,

@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 from kuffin.core.heatbalance import Mix, carried_w_k
 from kuffin.core.normalise import School
 from kuffin.core.roles import AIR, COOLANT, DIE, FURTHER_PARTS, ROLES, missing_signals
+from kuffin.core.traces import showing_load
 from kuffin.notebook.samples import RunData
 
 Array = NDArray[np.float64]
@@ -78,7 +79,7 @@ class Signals:
 
     def load(self) -> Array | None:
         """What shows when the load begins and ends."""
-        return self.power if self.power is not None else self.heat
+        return showing_load(self.power, self.heat) if self.shared else self.power
 
 
 def signals(data: RunData, mix: Mix | None = None) -> Signals:

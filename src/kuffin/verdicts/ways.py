@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 from kuffin.core.conditions import load_steps, main_condition
 from kuffin.core.coolanttable import TABLE
-from kuffin.core.devices import NOT_TOLD, Cooled, cooled_by, device_in_words
+from kuffin.core.devices import NOT_TOLD, Cooled
 from kuffin.core.findings import Limits
 from kuffin.core.heatbalance import Mix, mass_percent
 from kuffin.core.protocol import Step, from_plain
@@ -15,7 +15,7 @@ from kuffin.core.uncertainty import Accuracy
 from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Study
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.configurations import parts_of
+from kuffin.verdicts.configurations import cooled_by_bench, parts_of
 
 
 def limits_of(study: Study, bench: Bench | None = None) -> Limits:
@@ -124,13 +124,6 @@ def _commonest(study: Study, ways: Ways) -> str | None:
         for s in ways.conditions
     }
     return max(counts, key=lambda n: counts[n], default=None)
-
-
-def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
-    """Whose die a study asks about (as it is told, else by its question, else by the parts that it compares), and what the bench's loop cools."""
-    kinds = {cooled_by(c.part.kind) for c in study.live_candidates}
-    device = study.device or device_in_words(study.question) or (next(iter(kinds)) if len(kinds) == 1 else "")
-    return Cooled(device or None, bench.cooled if bench is not None else ())
 
 
 def protocol_steps(notebook: Notebook, study: Study) -> tuple[Step, ...]:

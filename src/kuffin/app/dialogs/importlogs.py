@@ -11,7 +11,7 @@ from kuffin.app.dialogs.cooledrow import CooledRow
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.dialogs.logdetails import LogDetails
 from kuffin.app.widgets.bits import rule, text
-from kuffin.app.widgets.forms import button, row
+from kuffin.app.widgets.forms import button
 from kuffin.core.devices import NOT_TOLD, Cooled
 from kuffin.notebook.placing import MountThere
 from kuffin.verdicts.words import joined, several
@@ -52,11 +52,12 @@ class ImportLogs(QDialog):
         self.details.changed.connect(self._label_all)
         self.cooled = CooledRow(cooled)
         self._asked = text(style="warn")
-        self._asking = row(
-            self._asked,
-            button("A mount each", self.table.a_mount_each),
-            button("Tests of one mount", self.table.tests_of_one),
-        )
+        self._asking = QWidget()
+        asking = QHBoxLayout(self._asking)
+        asking.setContentsMargins(0, 0, 0, 0)
+        asking.addWidget(self._asked, 1)
+        asking.addWidget(button("A mount each", self.table.a_mount_each))
+        asking.addWidget(button("Tests of one mount", self.table.tests_of_one))
         self._buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
         self._add = self._buttons.addButton("Add", QDialogButtonBox.ButtonRole.AcceptRole)
         self._buttons.accepted.connect(self.accept)
@@ -94,8 +95,8 @@ class ImportLogs(QDialog):
         names = list(dict.fromkeys(self.logs[i].candidate for i in open_rows))
         self._asking.setVisible(bool(open_rows))
         self._asked.setText(
-            f"{several(len(open_rows), 'log')} of {joined(names)}: neither name nor time says whether each is another mount, or "
-            "another test of one that is there."
+            f"{several(len(open_rows), 'log').capitalize()} of {joined(names)}: neither name nor time says whether each is "
+            "another mount, or another test of one that is there."
         )
         self.cooled.show_channels([log.channels for log in self.logs])
         parts = [f"{several(homeless, 'log')} still without a candidate"] if homeless else []
@@ -105,6 +106,6 @@ class ImportLogs(QDialog):
             parts.append(
                 f"{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings that cannot be"
             )
-        self._missing.setText(". ".join(parts))
+        self._missing.setText(". ".join(p[:1].upper() + p[1:] for p in parts))
         self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
         self._add.setEnabled(homeless == 0 and not open_rows and bool(self.logs))

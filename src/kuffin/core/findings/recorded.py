@@ -15,7 +15,7 @@ from kuffin.core.roles import DIE as DIE
 from kuffin.core.roles import POWER as POWER
 from kuffin.core.roles import ROLES
 from kuffin.core.settle import Settled
-from kuffin.core.traces import lone_spikes, smooth_spikes
+from kuffin.core.traces import lone_spikes, showing_load, smooth_spikes
 
 Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]
@@ -112,8 +112,7 @@ class Recorded:
 
     def load(self) -> Array | None:
         """What shows the load: the device's own power, else that of all."""
-        own = self.get("power") if self.shared else self.get(*POWER)
-        return self.heating() if own is None else own
+        return showing_load(self.get("power"), self.heat) if self.shared else self.get(*POWER)
 
     def air(self) -> Array | None:
         """The mean of the intake's probes, else the room."""

@@ -18,7 +18,7 @@ from kuffin.core.roles import DIE
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import UNDER_TEST, Candidate, Claim, Study
-from kuffin.verdicts.ways import cooled_by_bench
+from kuffin.verdicts.configurations import cooled_by_bench
 from kuffin.verdicts.words import number as figure
 
 _WORDS = {"radiator": "radiators", "block": "water blocks", "paste": "pastes", "pad": "pads", "coolant": "coolants", "set": "whole sets"}  # fmt: skip
