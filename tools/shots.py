@@ -90,14 +90,6 @@ def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
     page._note(page.rows[1].task.key, "about 20 mL stayed in")
     window.prepare.go("changeover")
     shoot("prepare-changeover")
-    rng = np.random.default_rng(8)
-    begin = dt.datetime.now() - dt.timedelta(minutes=14)
-    for minute in range(15):
-        air = 22.4 - 0.03 * minute
-        gauge = (101.325 + 40) * (air + 273.15) / (22.4 + 273.15) - 101.325 + float(rng.normal(0, 0.03))
-        window.prepare.leak.watched.add(begin + dt.timedelta(minutes=minute), [round(gauge, 1), round(air, 1)])
-    window.prepare.go("leak")
-    shoot("prepare-leak")
 
 
 def prints(window: MainWindow, shoot: Callable[[str], None], place: Path) -> None:
