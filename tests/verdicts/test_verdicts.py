@@ -12,11 +12,12 @@ from sqlalchemy import delete
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.heatpath import bottleneck, step
 from kuffin.core.normalise import SCHOOLS, as_read_school, default_school, schools_for
+from kuffin.core.undertest import kind_under_test
 from kuffin.demo.scenario import BATCH, RADIATORS, REFERENCE_W, demo_runs, sample_factors
 from kuffin.notebook import answering, channels, edits
 from kuffin.notebook.entities import Reading, Run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts import evaluating, results
+from kuffin.verdicts import results
 from kuffin.verdicts.line import verdict_line
 from kuffin.verdicts.study import StudyVerdict, judge
 from kuffin.verdicts.words import digits_for, mounts_more, number, pair_sentence
@@ -208,7 +209,7 @@ def test_the_usual_school_follows_from_what_is_under_test(under_test: str, defau
     assert default_school(under_test).key == default
     assert as_read_school(under_test).key == as_read
     assert default in [s.key for s in schools_for(under_test)]
-    assert set(evaluating.traces_for(under_test)) >= {
+    assert set(kind_under_test(under_test).traces) >= {
         s.trace for s in schools_for(under_test) if s.over and not s.whole
     }
 

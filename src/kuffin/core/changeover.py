@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from kuffin.core.configuration import SETTINGS, written
+from kuffin.core.undertest import kind_under_test
 
 
 @dataclass(frozen=True)
@@ -52,10 +53,6 @@ class Task:
     sheet: str = ""
 
 
-_WET = {"radiator", "block", "coolant", "set"}
-_ON_DIE = {"block", "paste", "pad", "set"}
-
-
 def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     """What to do, in order.
 
@@ -68,9 +65,13 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     opened = (
         before is None
         or bool(_changed(before, after) & {"block", "radiator", "pump", "coolant"})
-        or (after.under_test in _WET)
+        or kind_under_test(after.under_test).wet
     )
-    on_die = before is None or after.under_test in _ON_DIE or bool(_changed(before, after) & {"block", "paste", "pads"})
+    on_die = (
+        before is None
+        or kind_under_test(after.under_test).on_die
+        or bool(_changed(before, after) & {"block", "paste", "pads"})
+    )
     tasks = [_switch_off(before)]
     if before is not None:
         if opened:
@@ -141,16 +142,12 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
                 "clean", "Clean die and block until a fresh cloth stays clean; let them dry.", 5, _paste_caution(before)
             )
         )
-    others = _changed(before, after) - {_slot(what)}
+    others = _changed(before, after) - {kind_under_test(what).slot}
     for slot in sorted(others):
         old = before.parts.get(slot)
         if old and slot in {"fans", "pump", "radiator", "block"}:
             tasks.append(Task(f"off {slot}", f"Take the {slot} {old} off too.", 5))
     return tasks
-
-
-def _slot(under_test: str) -> str:
-    return {"pad": "pads", "set": "set"}.get(under_test, under_test)
 
 
 def _paste_caution(built: BuiltIn) -> tuple[str, ...]:
@@ -162,7 +159,7 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
     tasks = []
     others = set(after.parts) if before is None else _changed(before, after)
     for slot in ("pump", "radiator", "block", "fans"):
-        if slot in others and slot != _slot(after.under_test) and after.parts.get(slot):
+        if slot in others and slot != kind_under_test(after.under_test).slot and after.parts.get(slot):
             tasks.append(
                 Task(
                     f"on {slot}",

@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.undertest import kind_under_test
+
 
 @dataclass(frozen=True)
 class Setting:
@@ -71,15 +73,6 @@ SETTINGS: dict[str, Setting] = {
 }  # fmt: skip
 
 _PLURAL = {"fans", "pads", "screws"}
-# what a part under test brings with it and may therefore differ
-UNDER_TEST_SETS: dict[str, frozenset[str]] = {
-    "radiator": frozenset({"radiator"}),
-    "block": frozenset({"block"}),
-    "paste": frozenset({"paste"}),
-    "pad": frozenset({"pads"}),
-    "coolant": frozenset({"coolant"}),
-    "set": frozenset({"block", "radiator", "pump", "fans", "coolant"}),
-}
 
 
 @dataclass(frozen=True)
@@ -137,7 +130,7 @@ def differences(
     keep_same : sequence of str
         Settings that the study promises to keep the same: a difference there counts as one that can decide.
     """
-    free = UNDER_TEST_SETS.get(under_test, frozenset())
+    free = kind_under_test(under_test).brings
     found = []
     for setting in SETTINGS.values():
         if setting.key in free:

@@ -8,6 +8,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.undertest import kind_under_test
+
 
 @dataclass(frozen=True)
 class School:
@@ -153,30 +155,18 @@ def _schools(part: str) -> list[School]:
 
 SCHOOLS: dict[str, School] = {s.key: s for part in ("coolant", "die") for s in _schools(part)}
 
-_BY_TEST = {
-    "radiator": ("coolant", "coolant_over_air_per_watt"),
-    "block": ("die", "die_over_coolant_per_watt"),
-    "paste": ("die", "die_over_coolant_per_watt"),
-    "pad": ("die", "die_over_coolant_per_watt"),
-    "coolant": ("die", "die_over_air_per_watt"),
-    "set": ("die", "die_over_air_per_watt"),
-}
-
 
 def schools_for(under_test: str) -> list[School]:
     """The schools that make sense for what is under test."""
-    part, _ = _BY_TEST.get(under_test, _BY_TEST["set"])
-    wanted = [s for s in SCHOOLS.values() if s.part == part]
-    if under_test in {"coolant", "set"}:
-        wanted = [s for s in wanted if s.over != "coolant"]
-    return wanted
+    kind = kind_under_test(under_test)
+    return [s for s in SCHOOLS.values() if s.part == kind.part and (kind.over_coolant or s.over != "coolant")]
 
 
 def default_school(under_test: str) -> School:
     """The school that follows from what is under test."""
-    return SCHOOLS[_BY_TEST.get(under_test, _BY_TEST["set"])[1]]
+    return SCHOOLS[kind_under_test(under_test).school]
 
 
 def as_read_school(under_test: str) -> School:
     """What is read off the screen without any taking out."""
-    return SCHOOLS[f"{_BY_TEST.get(under_test, _BY_TEST['set'])[0]}_as_read"]
+    return SCHOOLS[f"{kind_under_test(under_test).part}_as_read"]

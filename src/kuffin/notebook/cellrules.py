@@ -13,7 +13,8 @@ from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, Strin
 
 from kuffin.core.normalise import SCHOOLS
 from kuffin.core.parts import KINDS
-from kuffin.notebook.entities import UNDER_TEST, Base
+from kuffin.core.undertest import KINDS as UNDER_TEST
+from kuffin.notebook.entities import Base
 from kuffin.notebook.jsonforms import FORMS, part_fields, sheet_values
 
 _LONGEST_TEXT, _LONGEST_JSON, _DEEPEST = 100_000, 20_000_000, 40

@@ -11,21 +11,10 @@ from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.devices import cooled_by, device_in_words
 from kuffin.core.errors import NotebookError
+from kuffin.core.undertest import kind_under_test
 from kuffin.logs.table import LogTable
 from kuffin.notebook.channels import Remembered, keep_channels, remember
-from kuffin.notebook.entities import (
-    UNDER_TEST,
-    Binnable,
-    Candidate,
-    Exclusion,
-    Mount,
-    Part,
-    Run,
-    Sample,
-    Study,
-    Window,
-    now_text,
-)
+from kuffin.notebook.entities import Binnable, Candidate, Exclusion, Mount, Part, Run, Sample, Study, Window, now_text
 from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
 from kuffin.notebook.twins import twin_of
@@ -122,7 +111,7 @@ def find_or_add_part(session: Session, kind: str, name: str) -> Part:
 
 def _part_called(session: Session, under_test: str, name: str, question: str) -> Part:
     """The part of this name that can be under test; else a new one, of the kind that the question speaks of."""
-    kinds = UNDER_TEST[under_test][2]
+    kinds = kind_under_test(under_test).part_kinds
     for part in session.scalars(select(Part).where(Part.kind.in_(kinds), Part.binned_at.is_(None)).order_by(Part.id)):
         if part.name.lower() == name.lower():
             return part

@@ -15,9 +15,10 @@ from sqlalchemy.dialects import sqlite
 from sqlalchemy.schema import CreateTable
 
 from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.undertest import kind_under_test
 from kuffin.core.wholefile import written_whole
 from kuffin.notebook.door import beside
-from kuffin.notebook.entities import SCHEMA_VERSION, UNDER_TEST, Base
+from kuffin.notebook.entities import SCHEMA_VERSION, Base
 from kuffin.notebook.heldfile import connect
 from kuffin.notebook.rescue import free_name
 
@@ -163,7 +164,7 @@ def _give_candidates_parts(db: sqlite3.Connection) -> None:
         "SELECT c.id, c.name, s.under_test FROM candidate c JOIN study s ON s.id = c.study_id ORDER BY c.id"
     ).fetchall()
     for candidate, name, under_test in rows:
-        kind = UNDER_TEST.get(under_test, UNDER_TEST["set"])[2][0]
+        kind = kind_under_test(under_test).part_kinds[0]
         if (kind, name) not in parts:
             made = db.execute(
                 "INSERT INTO part (kind, name, maker, fields, currency, claim, claim_where, note) "

@@ -8,11 +8,12 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from kuffin.core.configuration import SETTINGS, UNDER_TEST_SETS
+from kuffin.core.configuration import SETTINGS
 from kuffin.core.errors import NotebookError
 from kuffin.core.limits import Limits
 from kuffin.core.order import Slot
 from kuffin.core.protocol import Step, check, to_plain
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Candidate, Claim, Mount, Protocol, Sample, Study, in_bench_order, now_text
 from kuffin.notebook.store import Notebook
 
@@ -314,4 +315,4 @@ def protocols(notebook: Notebook) -> list[Protocol]:
 
 def free_settings(under_test: str) -> list[str]:
     """The settings that may be promised or configured for what is under test: all but that itself."""
-    return [k for k in SETTINGS if k not in UNDER_TEST_SETS.get(under_test, frozenset())]
+    return [k for k in SETTINGS if k not in kind_under_test(under_test).brings]

@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.verdicts.evaluating import main_trace
+from kuffin.core.undertest import kind_under_test
 from kuffin.verdicts.forecast import Forecast, disturbance, forecast
 from kuffin.verdicts.leading import WAITING, Stage, run_s
 from kuffin.verdicts.mountcheck import MountCheck, Sibling, check_mount, siblings
@@ -35,7 +35,7 @@ class Thinker:
 
     def __init__(self, live: LiveRun) -> None:
         self._live = live
-        self._trace = main_trace(live.study.under_test)
+        self._trace = kind_under_test(live.study.under_test).main_trace
         self._others: list[Sibling] | None = None
         self._step: tuple[tuple[int, int], float] | None = None
         self.check: MountCheck | None = None

@@ -10,9 +10,8 @@ from kuffin.core.configuration import SETTINGS
 from kuffin.core.devices import Cooled, cooled_by, device_in_words, kind_of_device
 from kuffin.core.loop import USUAL_VOLUME_ML, Held, tube_volume_ml
 from kuffin.core.parts import KINDS
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Bench, Candidate, Mount, Part, Place, Study
-
-SLOT_OF_TEST = {"radiator": "radiator", "block": "block", "paste": "paste", "pad": "pads", "coolant": "coolant"}
 
 
 def slot_of(part: Part) -> str:
@@ -34,8 +33,8 @@ def parts_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Seq
     for key, value in candidate.configuration.items():
         if key in SETTINGS and SETTINGS[key].kind == "part" and value in by_id:
             found[key] = by_id[value]
-    slot = SLOT_OF_TEST.get(study.under_test)
-    if slot is not None:
+    slot = kind_under_test(study.under_test).slot
+    if slot:
         found[slot] = candidate.part
     return found
 
@@ -58,8 +57,10 @@ def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
 
 def own_place(study: Study, candidate: Candidate, bench: Bench | None) -> Place | None:
     """The place of the loop that a candidate takes: where its device is cooled, else where its kind stands, else the first."""
-    slot = SLOT_OF_TEST.get(study.under_test)
-    there = [p for p in (bench.loop if bench is not None else []) if p.part is not None and slot_of(p.part) == slot]
+    slot = kind_under_test(study.under_test).slot
+    there = [
+        p for p in (bench.loop if bench is not None else []) if p.part is not None and slot and slot_of(p.part) == slot
+    ]
     device = cooled_by_bench(study, bench).device
 
     def fits(place: Place) -> tuple[bool, bool]:

@@ -14,36 +14,13 @@ from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check
 from kuffin.core.normalise import SCHOOLS, School, default_school
 from kuffin.core.roles import FURTHER_PARTS
 from kuffin.core.settle import Settled, Settling, settle
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
 from kuffin.verdicts.runresult import DeviceResult, RunResult
 from kuffin.verdicts.signals import Array, Signals, signals
 from kuffin.verdicts.ways import ClockWindow, Ways, clock_window
 from kuffin.verdicts.wholetrace import kept, whole_fits, with_sum
-
-TRACES = tuple(
-    f"{a}_over_{b}{end}"
-    for a, b in (("coolant", "air"), ("die", "coolant"), ("die", "air"))
-    for end in ("", "_per_watt")
-)
-
-_WANTED = {
-    "radiator": ("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
-    "coolant": ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air"),
-    "set": ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air"),
-}
-
-
-def traces_for(under_test: str) -> tuple[str, ...]:
-    """The traces that are settled for what is under test: those of its schools, and the steps of the staircase."""
-    return _WANTED.get(under_test, TRACES)
-
-
-def main_trace(under_test: str) -> str:
-    """The trace whose window the plain readings are taken from."""
-    return {"radiator": "coolant_over_air", "coolant": "die_over_air", "set": "die_over_air"}.get(
-        under_test, "die_over_coolant"
-    )
 
 
 def parse_trace(trace: str) -> tuple[str, str, bool]:
@@ -179,7 +156,7 @@ def traces_of(study: Study, s: Signals, main: bool = True) -> tuple[str, ...]:
     school = school_of(study)
     own = school.trace.removesuffix("_whole") if school.over is not None else default_school(study.under_test).trace
     if main:
-        wanted = list(traces_for(study.under_test))
+        wanted = list(kind_under_test(study.under_test).traces)
     else:
         wanted = ["coolant_over_air", "die_over_coolant", default_school(study.under_test).trace, own]
     if school.part == "die":
@@ -209,7 +186,7 @@ def evaluate_stretch(
     """
     limits = limits or Limits()
     s = signals(data, limits.mix)
-    main_name = main_trace(study.under_test)
+    main_name = kind_under_test(study.under_test).main_trace
     wanted = traces_of(study, s, main_step)
     detected: dict[str, Settled] = {}
     by = "hand" if window is not None else "found"

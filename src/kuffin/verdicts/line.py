@@ -7,13 +7,12 @@ from dataclasses import dataclass
 
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.findings import together
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Mount
 from kuffin.verdicts.claims import JudgedClaim
 from kuffin.verdicts.looks import look_tag, outlook
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import count, digits_for, joined, number, span, to_settle
-
-VERBS = {"radiator": ("runs the coolant", "fit"), "coolant": ("keeps the die", "fill in")}
 
 
 @dataclass(frozen=True)
@@ -42,11 +41,6 @@ class VerdictLine:
     step: NextStep
 
 
-def words_for(under_test: str) -> tuple[str, str]:
-    """How a cooler candidate is spoken of, and the word for making a mount."""
-    return VERBS.get(under_test, ("keeps the die", "mount"))
-
-
 def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
     """What may be said so far, and what to do next.
 
@@ -62,7 +56,7 @@ def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
 
 
 def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
-    _, make = words_for(v.under_test)
+    make = kind_under_test(v.under_test).make
     what = f"{planned.candidate.name}, round {planned.round}"
     if planned.open_run is not None:
         hint = "its recording was cut off, or is going on: go on with it, or close it as it is"
@@ -90,7 +84,7 @@ def _sentence(v: StudyVerdict) -> str:
         if len({r.candidate for r in counting}) < 2:
             return "Nothing may be said yet: only one candidate has a mount that counts."
         return "Nothing may be said yet: with one mount each, the scatter between mounts is unknown."
-    verb, _ = words_for(v.under_test)
+    verb = kind_under_test(v.under_test).keeps
     order = sorted(found.candidates, key=lambda c: c.mean)
     best = order[0].name
     cautions = _cautions(v)
@@ -189,7 +183,7 @@ def _relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tu
 
 
 def _next(v: StudyVerdict) -> NextStep:
-    _, make = words_for(v.under_test)
+    make = kind_under_test(v.under_test).make
     found_open = v.open_findings()
     if found_open:
         # the mount with most to say first
@@ -237,7 +231,7 @@ def _next(v: StudyVerdict) -> NextStep:
 
 def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str, PairResult]]) -> NextStep:
     """More mounts of the leader and of all who are not told apart from it: one round after the other, each complete."""
-    _, make = words_for(v.under_test)
+    make = kind_under_test(v.under_test).make
     rounds = {
         name: {r.round for r in v.main.readings if r.candidate == name} for name in (best, *(n for n, _ in open_))
     }

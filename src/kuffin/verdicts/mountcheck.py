@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 
 from kuffin.core.earlycheck import FROM_S, TO_S, EarlyCheck, early_check, early_resistance, pooled_scatter
 from kuffin.core.errors import KuffinError
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.results import run_result, run_signals
@@ -135,7 +136,7 @@ def check_mount(
             values.setdefault(other.candidate, []).append((other.label, value[0]))
     scatter, df = pooled_scatter([[v for _, v in group] for group in values.values()])
     own = values.get(candidate, [])
-    same_block = study.under_test in {"radiator", "coolant"}
+    same_block = not kind_under_test(study.under_test).on_die
     held = own or ([v for group in values.values() for v in group] if same_block else [])
     whose = f"{candidate}'s other mounts" if own else "all mounts of the study: block and paste are the same"
     check = early_check(found[0], found[1], found[2], [v for _, v in held], scatter, df, (FROM_S, end))

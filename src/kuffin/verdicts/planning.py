@@ -13,13 +13,13 @@ from kuffin.core.errors import KuffinError
 from kuffin.core.order import Slot
 from kuffin.core.protocol import DEFAULT_RISE_K, DEFAULT_TAU_S, Step, from_plain, run_minutes, usual_steps
 from kuffin.core.schedule import Hours, Job, Plan, lay
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Bench, Mount, Part, Protocol, Study, in_bench_order
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.configurations import built_in
 from kuffin.verdicts.study import StudyVerdict, judge
 from kuffin.verdicts.words import count
 
-GUESSED_SPREAD_K = {"radiator": 0.4, "coolant": 0.4, "block": 0.6, "paste": 0.6, "pad": 0.8, "set": 0.6}
 USUAL_WEEK: dict[int, tuple[float, float]] = {d: (9.0, 18.0) for d in range(5)}
 
 
@@ -59,7 +59,7 @@ def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> Scatter:
         sd = float(np.sqrt(sum(df * s**2 for s, df in kept) / total))
         where = f"from this notebook's own mounts ({count(len(kept))} {'study' if len(kept) == 1 else 'studies'}, {total:.0f} degrees of freedom)"
         return Scatter(sd, total, where, False)
-    guess = GUESSED_SPREAD_K.get(study.under_test, 0.6)
+    guess = kind_under_test(study.under_test).spread_k
     return Scatter(guess, 0, "a guess for its kind, until three mounts of one candidate are there", True)
 
 

@@ -13,10 +13,11 @@ from sqlalchemy.dialects.sqlite import insert
 from kuffin.core.errors import KuffinError, NotebookError
 from kuffin.core.findings import DOUBT, Finding, Limits
 from kuffin.core.protocol import to_plain
+from kuffin.core.undertest import ALL_TRACES
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.evaluating import TRACES, evaluate, school_of
+from kuffin.verdicts.evaluating import evaluate, school_of
 from kuffin.verdicts.leading import WAITING
 from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
@@ -86,7 +87,7 @@ def unreadable(error: Exception) -> RunResult:
     """The result of a run that could not be worked out; it is not kept, so that it is tried again."""
     own = isinstance(error, KuffinError)
     said = str(error) if own else f"it cannot be worked out ({type(error).__name__}: {error})"
-    problems = dict.fromkeys((*TRACES, *(f"{t}_whole" for t in TRACES)), said)
+    problems = dict.fromkeys((*ALL_TRACES, *(f"{t}_whole" for t in ALL_TRACES)), said)
     return RunResult({}, problems, {}, None, {}, findings=(Finding("unreadable", f"cannot be judged: {said}", DOUBT),))
 
 

@@ -18,23 +18,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.widgets.bits import Form, text
 from kuffin.core.normalise import default_school
-
-KINDS = (
-    ("radiator", "radiators"),
-    ("block", "water blocks"),
-    ("paste", "pastes"),
-    ("pad", "pads"),
-    ("coolant", "coolants"),
-    ("set", "whole sets"),
-)
-_EXAMPLES = {
-    "radiator": "Reed\nRush\nSedge",
-    "block": "Tern\nPlover\nDunlin",
-    "paste": "Chalk\nMarl\nLoam",
-    "pad": "Chalk\nMarl",
-    "coolant": "Rill\nBrook",
-    "set": "Reed\nSedge",
-}
+from kuffin.core.undertest import KINDS, kind_under_test
 
 
 class NewStudy(QDialog):
@@ -47,8 +31,8 @@ class NewStudy(QDialog):
         self.question = QLineEdit()
         self.question.setPlaceholderText("such as: Which slim radiator keeps booth seven cool?")
         self.kind = QComboBox()
-        for key, label in KINDS:
-            self.kind.addItem(label, key)
+        for kind in KINDS.values():
+            self.kind.addItem(kind.label, kind.key)
         self.candidates = QPlainTextEdit()
         self.candidates.setTabChangesFocus(True)
         self.margin = QDoubleSpinBox()
@@ -90,7 +74,7 @@ class NewStudy(QDialog):
     def _check(self) -> None:
         key = self.kind.currentData()
         self._school.setText(f"judged by {default_school(key).label.lower()}; this can be changed at any time")
-        self.candidates.setPlaceholderText(_EXAMPLES[key])
+        self.candidates.setPlaceholderText(kind_under_test(key).example)
         names = self.names()
         if not self.question.text().strip():
             problem = "A study begins with a question."

@@ -10,6 +10,7 @@ import numpy as np
 from kuffin.core.findings.finding import DOUBT, Finding
 from kuffin.core.findings.thresholds import Limits
 from kuffin.core.student import t_quantile
+from kuffin.core.undertest import KINDS, keys_where
 from kuffin.core.words import number
 
 _PRIOR_DF = 3.0  # what the usual scatter counts for beside the study's own
@@ -40,11 +41,11 @@ class Figure:
     per_watt: bool = False
     absolute: bool = False
     roles: tuple[str, ...] = ()
-    part_makes_it: frozenset[str] = frozenset({"radiator", "block", "paste", "pad", "coolant", "set"})
+    part_makes_it: frozenset[str] = frozenset(KINDS)
 
 
-_BLOCK_SIDE = frozenset({"block", "paste", "pad", "coolant", "set"})
-_LOOP_SIDE = frozenset({"radiator", "coolant", "set"})
+_BLOCK_SIDE = keys_where(block_side=True)
+_LOOP_SIDE = keys_where(loop_side=True)
 _NONE: frozenset[str] = frozenset()
 
 FIGURES: tuple[Figure, ...] = (

@@ -17,12 +17,11 @@ from kuffin.notebook.entities.evidence import (
 )
 from kuffin.notebook.entities.preparing import Attachment, Blob, Sheet, Tick
 from kuffin.notebook.entities.shelf import Bench, Instrument, Part, Place, Probe, Sample
-from kuffin.notebook.entities.study import UNDER_TEST, Candidate, Claim, Protocol, Study
+from kuffin.notebook.entities.study import Candidate, Claim, Protocol, Study
 
 __all__ = [
     "APPLICATION_ID",
     "SCHEMA_VERSION",
-    "UNDER_TEST",
     "Answer",
     "Attachment",
     "Base",

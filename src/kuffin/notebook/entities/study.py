@@ -11,16 +11,6 @@ from kuffin.notebook.entities.base import Binnable, now_text
 from kuffin.notebook.entities.evidence import Mount
 from kuffin.notebook.entities.shelf import Part, Sample
 
-UNDER_TEST = {
-    # what is compared: (word for what is done to it, default school, kinds of part)
-    "radiator": ("fitted", "coolant_over_air_per_watt", ("radiator",)),
-    "block": ("mounted", "die_over_coolant_per_watt", ("processor block", "card block")),
-    "paste": ("mounted", "die_over_coolant_per_watt", ("paste",)),
-    "pad": ("mounted", "die_over_coolant_per_watt", ("pad",)),
-    "coolant": ("filled", "die_over_air_per_watt", ("coolant",)),
-    "set": ("mounted", "die_over_air_per_watt", ("whole set",)),
-}
-
 
 class Study(Binnable):
     """A question, its candidates, how it is planned and how it is judged."""

@@ -32,9 +32,9 @@ from kuffin.app.state import State
 from kuffin.app.widgets.bits import Opener, Text, empty, link_button, no_keys, plain_tip, text
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.findings import KINDS
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Run
-from kuffin.verdicts.evaluating import main_trace
 from kuffin.verdicts.happened import happened
 from kuffin.verdicts.preparation import preparation_of, preparation_working
 from kuffin.verdicts.results import hand_window
@@ -257,7 +257,7 @@ class RunPage(QWidget):
         verdict, study = self._state.verdict, self._state.study
         if verdict is not None and verdict.school.trace in dict(model.trace_choices(verdict.under_test)):
             return verdict.school.trace
-        return main_trace(study.under_test if study else "radiator")
+        return kind_under_test(study.under_test if study else "radiator").main_trace
 
     def _show_words(self, mount: Mount, run: Run) -> None:
         verdict = self._state.verdict

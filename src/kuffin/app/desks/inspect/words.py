@@ -8,9 +8,9 @@ from kuffin.app.widgets.traceview import TraceView
 from kuffin.core.heatpath import Level, Step, step
 from kuffin.core.roles import spoken
 from kuffin.core.settle import Settled
+from kuffin.core.undertest import kind_under_test
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
-from kuffin.verdicts.evaluating import traces_for
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict
@@ -29,7 +29,7 @@ _FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound
 
 def trace_choices(under_test: str) -> list[tuple[str, str]]:
     """The traces that can be looked at: key and label."""
-    return [(t, _TRACES[t]) for t in traces_for(under_test)]
+    return [(t, _TRACES[t]) for t in kind_under_test(under_test).traces]
 
 
 def axis_label(trace: str) -> str:

@@ -12,9 +12,10 @@ from kuffin.app.widgets.forms import WritingTable, button
 from kuffin.core.configuration import SETTINGS, Difference, written
 from kuffin.core.errors import BenchError
 from kuffin.core.parts import Field, read_field
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook import planning
 from kuffin.notebook.shelf import change_bench
-from kuffin.verdicts.configurations import SLOT_OF_TEST, configuration
+from kuffin.verdicts.configurations import configuration
 from kuffin.verdicts.fairness import unfair
 from kuffin.verdicts.words import several
 
@@ -54,7 +55,7 @@ class FairPage(Page):
         if now != self._shown:
             self._shown = now
             self._list_differences(now)
-        under = {SLOT_OF_TEST.get(study.under_test)}
+        under = {kind_under_test(study.under_test).slot}
         open_ = [d for d, reason in now if reason is None and d.strength > 0]
         known = any(
             configuration(study, c, self.shelf.bench, self.shelf.parts).keys() - under for c in study.live_candidates

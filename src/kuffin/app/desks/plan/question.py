@@ -15,13 +15,12 @@ from kuffin.core.configuration import SETTINGS
 from kuffin.core.normalise import default_school
 from kuffin.core.parts import CAME
 from kuffin.core.roles import DIE
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
-from kuffin.notebook.entities import UNDER_TEST, Candidate, Claim, Study
+from kuffin.notebook.entities import Candidate, Claim, Study
 from kuffin.verdicts.configurations import cooled_by_bench
 from kuffin.verdicts.words import number as figure
-
-_WORDS = {"radiator": "radiators", "block": "water blocks", "paste": "pastes", "pad": "pads", "coolant": "coolants", "set": "whole sets"}  # fmt: skip
 
 
 class QuestionPage(Page):
@@ -136,9 +135,9 @@ class QuestionPage(Page):
         assert study is not None
         if not self.question.hasFocus():
             self.question.setText(study.question)
-        school = default_school(study.under_test)
+        school, kind = default_school(study.under_test), kind_under_test(study.under_test)
         self._under.setText(
-            f"{_WORDS.get(study.under_test, study.under_test)}; each is {UNDER_TEST[study.under_test][0]}, and judged by "
+            f"{kind.label}; each is {kind.made}, and judged by "
             f"{school.label[0].lower()}{school.label[1:]} unless Compare says otherwise"
         )
         self._show_device(study)
@@ -212,7 +211,9 @@ class QuestionPage(Page):
 
     def _part_names(self) -> list[str]:
         study = self.state.study
-        return [] if study is None else [p.name for p in self.shelf.of_kind(*UNDER_TEST[study.under_test][2])]
+        return (
+            [] if study is None else [p.name for p in self.shelf.of_kind(*kind_under_test(study.under_test).part_kinds)]
+        )
 
     def _options(self, _row: int, column: int) -> list[str] | None:
         return self._part_names() if column == 1 else None
@@ -233,7 +234,10 @@ class QuestionPage(Page):
             listed = [(i, written if i == candidate_id else name) for i, name in self._listed()]
             self.edit(edits.change_candidates, study.id, listed)
         elif column == 1:
-            part = next((p for p in self.shelf.of_kind(*UNDER_TEST[study.under_test][2]) if p.name == written), None)
+            part = next(
+                (p for p in self.shelf.of_kind(*kind_under_test(study.under_test).part_kinds) if p.name == written),
+                None,
+            )
             if part is not None:
                 self.edit(planning.choose_part, candidate_id, part.id)
         self._renew()

@@ -14,9 +14,10 @@ from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.core.roles import FURTHER_PARTS, ROLES, spoken
+from kuffin.core.undertest import kind_under_test
 from kuffin.core.units import canonical_unit
 from kuffin.recording.live import LiveRun, Now
-from kuffin.verdicts.evaluating import main_trace, parse_trace
+from kuffin.verdicts.evaluating import parse_trace
 from kuffin.verdicts.leading import BY_HAND, MEASURING
 from kuffin.verdicts.livewords import LiveFigure, figures, stairs
 from kuffin.verdicts.words import number
@@ -205,7 +206,7 @@ class LivePage(QWidget):
         whole = live.seen.so_far()
         if whole is None:
             return
-        part, over, _ = parse_trace(main_trace(live.study.under_test))
+        part, over, _ = parse_trace(kind_under_test(live.study.under_test).main_trace)
         response, base = whole.get(part), whole.base(part, over)
         if response is not None and base is not None:
             stage = now.stage

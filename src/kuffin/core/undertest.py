@@ -1,0 +1,178 @@
+"""What may be under test: the one owner. A new kind is one more record here."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+ALL_TRACES = tuple(
+    f"{part}_over_{base}{end}"
+    for part, base in (("coolant", "air"), ("die", "coolant"), ("die", "air"))
+    for end in ("", "_per_watt")
+)
+
+
+@dataclass(frozen=True, kw_only=True)
+class UnderTest:
+    """A kind of thing that is compared.
+
+    Attributes
+    ----------
+    key, label : str
+        In the notebook; and as several of them are spoken of.
+    example : str
+        Candidates, one a line, as an example.
+    made, make : str
+        What is done to each: ``fitted``, ``fit``.
+    keeps : str
+        How a cooler one is spoken of: ``runs the coolant``.
+    part_kinds : tuple of str
+        The kinds of part that may be candidates, the usual one first.
+    slot : str
+        The place of the loop or the mount that a candidate takes; blank for several.
+    brings : frozenset of str
+        The settings that a candidate brings with it, which may therefore differ.
+    part : str
+        ``die`` or ``coolant``: whose temperature is asked about.
+    school : str
+        The usual way to normalise.
+    over_coolant : bool
+        Whether its rise over the coolant says something of it.
+    wet : bool
+        Whether the loop is opened to change it.
+    on_die : bool
+        Whether what sits on the die is taken off to change it.
+    spread_k : float
+        How far mounts usually scatter, K, until a notebook knows its own.
+    block_side, loop_side : bool
+        Whether it makes the step from die to coolant, and the one from coolant to air.
+    main_trace : str
+        The trace whose window the plain readings are taken from.
+    traces : tuple of str
+        The traces that are settled: those of its schools, and the steps of the staircase.
+    """
+
+    key: str
+    label: str
+    example: str
+    made: str = "mounted"
+    make: str = "mount"
+    keeps: str = "keeps the die"
+    part_kinds: tuple[str, ...]
+    slot: str
+    brings: frozenset[str]
+    part: str = "die"
+    school: str = "die_over_coolant_per_watt"
+    over_coolant: bool = True
+    wet: bool = False
+    on_die: bool = False
+    spread_k: float = 0.6
+    block_side: bool = False
+    loop_side: bool = False
+    main_trace: str = "die_over_coolant"
+    traces: tuple[str, ...] = ALL_TRACES
+
+
+_WHOLE = ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air")
+
+KINDS: dict[str, UnderTest] = {
+    k.key: k
+    for k in (
+        UnderTest(
+            key="radiator",
+            label="radiators",
+            example="Reed\nRush\nSedge",
+            made="fitted",
+            make="fit",
+            keeps="runs the coolant",
+            part_kinds=("radiator",),
+            slot="radiator",
+            brings=frozenset({"radiator"}),
+            part="coolant",
+            school="coolant_over_air_per_watt",
+            over_coolant=False,
+            wet=True,
+            spread_k=0.4,
+            loop_side=True,
+            main_trace="coolant_over_air",
+            traces=("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
+        ),
+        UnderTest(
+            key="block",
+            label="water blocks",
+            example="Tern\nPlover\nDunlin",
+            part_kinds=("processor block", "card block"),
+            slot="block",
+            brings=frozenset({"block"}),
+            wet=True,
+            on_die=True,
+            block_side=True,
+        ),
+        UnderTest(
+            key="paste",
+            label="pastes",
+            example="Chalk\nMarl\nLoam",
+            part_kinds=("paste",),
+            slot="paste",
+            brings=frozenset({"paste"}),
+            on_die=True,
+            block_side=True,
+        ),
+        UnderTest(
+            key="pad",
+            label="pads",
+            example="Chalk\nMarl",
+            part_kinds=("pad",),
+            slot="pads",
+            brings=frozenset({"pads"}),
+            on_die=True,
+            spread_k=0.8,
+            block_side=True,
+        ),
+        UnderTest(
+            key="coolant",
+            label="coolants",
+            example="Rill\nBrook",
+            made="filled",
+            make="fill in",
+            part_kinds=("coolant",),
+            slot="coolant",
+            brings=frozenset({"coolant"}),
+            school="die_over_air_per_watt",
+            over_coolant=False,
+            wet=True,
+            spread_k=0.4,
+            block_side=True,
+            loop_side=True,
+            main_trace="die_over_air",
+            traces=_WHOLE,
+        ),
+        UnderTest(
+            key="set",
+            label="whole sets",
+            example="Reed\nSedge",
+            part_kinds=("whole set",),
+            slot="",
+            brings=frozenset({"block", "radiator", "pump", "fans", "coolant"}),
+            school="die_over_air_per_watt",
+            over_coolant=False,
+            wet=True,
+            on_die=True,
+            block_side=True,
+            loop_side=True,
+            main_trace="die_over_air",
+            traces=_WHOLE,
+        ),
+    )
+}
+
+
+def kind_under_test(key: str) -> UnderTest:
+    """The kind of what is compared; a whole set where a notebook says something that there is not."""
+    return KINDS.get(key, KINDS["set"])
+
+
+def keys_where(**wanted: bool) -> frozenset[str]:
+    """The kinds for which something is so, such as ``block_side=True``."""
+    kinds: Iterable[UnderTest] = KINDS.values()
+    return frozenset(k.key for k in kinds if all(getattr(k, name) == value for name, value in wanted.items()))
