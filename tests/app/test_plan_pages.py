@@ -12,6 +12,7 @@ from PySide6.QtCore import QDateTime, QMimeData, QPointF, Qt
 from PySide6.QtGui import QDropEvent
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLineEdit
+from sqlalchemy import select
 
 from kuffin.app.window import MainWindow
 from kuffin.core.design import planned_power
@@ -20,7 +21,7 @@ from kuffin.core.looks import look_confidences, usual_looks
 from kuffin.core.order import fairness
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
-from kuffin.notebook.entities import Protocol
+from kuffin.notebook.entities import Protocol, Sample, now_text
 from kuffin.verdicts.planning import order_of, slots_of
 from tests.app.driving import choose, give, press, type_in, with_dialog, write_cell
 
@@ -157,6 +158,16 @@ class TestHowMany:
         assert "degrees of freedom" in page._where.text()
         assert "guess" in page._where_samples.text()
         assert "one sample says nothing of the next" in page._buys.text()
+
+    def test_parts_without_a_sample_are_planned_all_the_same(self, plan: MainWindow, at_rest: Wait) -> None:
+        notebook, study = plan.state.notebook, plan.state.study
+        assert notebook is not None and study is not None
+        with notebook.edit("bin the samples") as session:
+            for sample in session.scalars(select(Sample)):
+                sample.binned_at = now_text()
+        at_rest()
+        plan.plan.go("mounts")
+        assert plan.plan.mounts._buys.text().startswith("As planned (one sample, ")
 
 
 class TestTheOrder:

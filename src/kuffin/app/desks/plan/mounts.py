@@ -155,7 +155,7 @@ class MountsPage(Page):
     def _show_buys(self, sd_sample: float, sd_mount: float, k: int) -> None:
         study = self.state.study
         assert study is not None
-        samples = max((len(c.samples) for c in study.live_candidates), default=1)
+        samples = max((len(c.samples) for c in study.live_candidates), default=0) or 1
         each = max(1, math.ceil(study.planned_rounds / samples))
         lines = []
         for i, buys in enumerate(sample_or_mount(samples, each, sd_mount, sd_sample, k, study.confidence)):
