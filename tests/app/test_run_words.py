@@ -26,7 +26,7 @@ STEP = Step("load", "long mix", 180.0)
 
 
 def now(elapsed_s: float, forecast: Forecast) -> Now:
-    leader = Leader([STEP], False)
+    leader = Leader([STEP])
     leader.stage = Stage(STEP, 1, SETTLING, 0.0)
     expected = None if forecast.left_s is None else forecast.left_s - (elapsed_s - forecast.looked_s)
     left = leader.left_s(elapsed_s, expected if expected is not None and expected > 0 else None)

@@ -23,7 +23,7 @@ from kuffin.notebook import edits, planning
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.store import Notebook
 from kuffin.recording.live import LiveRun
-from kuffin.recording.loads import LoadByCommand, command_words
+from kuffin.recording.loads import LoadByCommand, command_words, filled_in
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thisbench import load_for, usual_place
 from kuffin.verdicts.leading import SETTLING, WAITING
@@ -127,6 +127,17 @@ def test_one_that_ends_by_itself_or_cannot_start_is_said(tmp_path: Path) -> None
     assert load.trouble() == ""
     with pytest.raises(BenchError, match="mind its quotation marks"):
         command_words("x", '"')
+    asks = LoadByCommand({"burn": "burn --watts={power_w} '{pump_percent} %' {other}"}, tmp_path / "log")
+    step = Step("load", "burn", 180.0, 60.0)
+    assert filled_in(command_words("burn", "burn --watts={power_w} '{pump_percent} %' {other}"), step) == [
+        "burn",
+        "--watts=180",
+        "60 %",
+        "{other}",
+    ]
+    assert asks.sets(step) == {"load", "power_w", "pump_percent"}
+    asks.apply(Step("load", "burn"))
+    assert "asks for {power_w}, and the step “load” does not say it" in asks.trouble()
     steps = (Step("load", "empty"),)
     assert load_for(BenchSetup(loads=commands), steps).by_hand  # without a command the person is asked
 

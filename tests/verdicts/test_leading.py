@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from kuffin.core.protocol import Step
-from kuffin.verdicts.leading import Leader
+from kuffin.verdicts.leading import Leader, to_do
 
 STEPS = (
     Step("idle", settle="clock", longest_min=5, measure_min=2),
@@ -37,7 +37,7 @@ def test_it_measures_as_soon_as_it_has_settled() -> None:
 
 
 def test_a_load_by_hand_is_waited_for_at_its_start_and_at_its_end() -> None:
-    leader = Leader(STEPS, by_hand=True)
+    leader = Leader(STEPS, lambda _: ())
     seen = course(leader)
     assert seen["load, waiting for you measured"] == 420 and "over" not in seen
     leader.acted(3600)
@@ -62,3 +62,26 @@ def test_holding_repeating_and_skipping() -> None:
     assert leader.stage.words == "load, measuring"
     leader.repeat(3200)
     assert (leader.stage.words, leader.stage.attempt, leader.stage.begun_s) == ("load, warming up", 2, 3200)
+
+
+def test_what_the_bench_does_not_set_is_asked_for_and_confirmed() -> None:
+    steps = (
+        Step("idle", "", None, 60.0, 55.0, "clock", 1, 0),
+        Step("low", "bounce", 180.0, 60.0, 55.0, "clock", 1, 1),
+        Step("high", "bounce", 240.0, 40.0, 55.0, "clock", 1, 1),
+    )
+    asked = [to_do(s, b, ()) for s, b in zip(steps, (None, *steps), strict=False)]
+    assert asked == [
+        ("set the pump to 60 %", "set the fans to 55 %"),
+        ("start the load “bounce” at 180 W",),
+        ("set the pump to 40 %", "set the load to 240 W"),
+    ]
+    assert to_do(steps[2], steps[1], {"load", "power_w"}) == ("set the pump to 40 %",)
+    leader = Leader(steps, lambda _: {"load", "power_w"})
+    assert leader.stage is not None and leader.stage.phase == "waiting"
+    leader.acted(5)
+    leader.at(65, False)
+    assert leader.stage.phase == "settling" and leader.stage.step.name == "low"
+    leader.at(125, False)
+    stage = leader.at(185, False)
+    assert stage is not None and (stage.phase, stage.to_do) == ("waiting", ("set the pump to 40 %",))

@@ -18,6 +18,7 @@ from kuffin.recording.thisbench import open_this_bench
 from kuffin.verdicts.leading import WAITING
 from kuffin.verdicts.line import verdict_line
 from kuffin.verdicts.study import judge
+from kuffin.verdicts.words import joined
 
 Tell = Callable[[dict[str, Any]], None]
 SIMULATED = "simulated"
@@ -147,8 +148,7 @@ def _news(now: Now) -> list[str]:
     if now.stage is not None:
         news.append(now.stage.words + (f" ({now.stage.why})" if now.stage.why else ""))
         if now.stage.phase == WAITING and not now.load_trouble:
-            what = f"start the load “{now.stage.step.load}”" if now.stage.step.load else "stop the load"
-            news.append(f"{what} now: no command for it is set on this computer")
+            news.append(f"{joined([*now.stage.to_do])} now: no command for it is set on this computer")
     if now.check is not None:
         news.append(f"mount check: {now.check.sentence}")
     news += [a.sentence for a in now.alarms]

@@ -108,7 +108,7 @@ class LiveRun:
             bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self.seen.add, from_s
         )
         self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
-        self.leader = Leader(self.steps, bench.load.by_hand, first, from_s)
+        self.leader = Leader(self.steps, bench.load.sets, first, from_s)
         self.over = ""
         self.asked: list[str] = []
         self.began_load_s: float | None = None
@@ -231,7 +231,13 @@ class LiveRun:
     @property
     def load_on(self) -> bool:
         stage = self.leader.stage
-        return self.running and stage is not None and bool(stage.step.load) and stage.phase != WAITING
+        return self.running and stage is not None and bool(stage.step.load) and self._loaded(stage)
+
+    def _loaded(self, stage: Stage) -> bool:
+        """Whether the load runs in a stage; until a person has done what is waited for, it is as it was in the step before."""
+        if stage.phase != WAITING:
+            return bool(stage.step.load)
+        return bool(stage.to_do) and stage.number > 1 and bool(self.steps[stage.number - 2].load)
 
     def acted(self) -> None:
         """The person did what was asked: the load runs, or is stopped. One that is started by a command is started again."""
@@ -294,11 +300,7 @@ class LiveRun:
     def _finish(self, why: str) -> None:
         """End the run, the load first; where only a person can stop it, that is what is said."""
         stage = self._before
-        loaded = (
-            stage is not None
-            and bool(stage.step.load) == (stage.phase != WAITING)
-            and (stage.number > 1 or bool(stage.step.load))
-        )
+        loaded = stage is not None and self._loaded(stage) and (stage.number > 1 or bool(stage.step.load))
         stopped = self.bench.load.stop()
         self._stop.set()
         self.over = why
@@ -321,7 +323,7 @@ class LiveRun:
                 self._thinker.forget()
             if stage.phase != WAITING:
                 self.bench.load.apply(stage.step)
-        loaded = bool(stage.step.load) and stage.phase != WAITING
+        loaded = bool(stage.step.load) and self._loaded(stage)
         if loaded and self.began_load_s is None:
             self.began_load_s = now
         if before is None or (stage.number, stage.phase, stage.attempt) != (

@@ -7,6 +7,7 @@ import select
 import shlex
 import subprocess
 import sys
+from collections.abc import Collection
 from pathlib import Path
 from typing import Protocol
 
@@ -14,6 +15,7 @@ from kuffin.bench.simulated import SimulatedBench
 from kuffin.core.errors import BenchError
 from kuffin.core.protocol import Step
 from kuffin.recording import loadguard
+from kuffin.verdicts.leading import ALL
 
 _GUARD = Path(loadguard.__file__)
 _START_S = 5.0
@@ -25,10 +27,14 @@ class LoadControl(Protocol):
     Attributes
     ----------
     by_hand : bool
-        Whether a person has to do it when asked.
+        Whether a person has to start and stop it when asked.
     """
 
     by_hand: bool
+
+    def sets(self, step: Step) -> Collection[str]:
+        """What of a step it sets by itself: ``load``, or its ``power_w``, ``pump_percent``, ``fan_percent``."""
+        ...
 
     def apply(self, step: Step) -> None:
         """Bring load, pump and fans to what a step wants."""
@@ -51,6 +57,9 @@ class SimulatedLoad:
     def __init__(self, bench: SimulatedBench) -> None:
         self._bench = bench
 
+    def sets(self, _step: Step) -> Collection[str]:
+        return ALL
+
     def apply(self, step: Step) -> None:
         self._bench.set_speeds(step.pump_percent, step.fan_percent)
         self._bench.set_load((step.power_w or self._bench.usual_load_w) if step.load else None)
@@ -67,6 +76,9 @@ class LoadByHand:
     """A person starts and stops the load."""
 
     by_hand = True
+
+    def sets(self, _step: Step) -> Collection[str]:
+        return ()
 
     def apply(self, step: Step) -> None:
         """The person does it."""
@@ -86,7 +98,8 @@ class LoadByCommand:
     Parameters
     ----------
     commands : dict
-        Name of the load to command line; ``{power_w}`` and the like are not filled in: what is written is run.
+        Name of the load to command line. ``{power_w}``, ``{pump_percent}`` and ``{fan_percent}`` in it stand for the
+        step's; nothing else of a notebook gets into it.
     log : Path
         What the load says goes there.
     """
@@ -96,18 +109,30 @@ class LoadByCommand:
     def __init__(self, commands: dict[str, str], log: Path) -> None:
         self._commands, self._log = commands, log
         self._guard: subprocess.Popen[bytes] | None = None
-        self._name = ""
+        self._name, self._words = "", [""]
         self._failed = ""
+
+    def sets(self, step: Step) -> Collection[str]:
+        command = self._commands.get(step.load, "")
+        return {"load", *(key for key in FILLED_IN if f"{{{key}}}" in command)}
 
     def apply(self, step: Step) -> None:
         """Start the step's load, or stop the one that runs. Where it cannot be started, `trouble` says why."""
-        if step.load and step.load == self._name and self._guard is not None and self._guard.poll() is None:
+        words, failed = [""], ""
+        if step.load:
+            try:
+                words = filled_in(command_words(step.load, self._commands.get(step.load, "")), step)
+            except BenchError as error:
+                failed = str(error)
+        running = self._guard is not None and self._guard.poll() is None
+        if step.load and (step.load, words) == (self._name, self._words) and running and not failed:
             return
         self.stop()
         if step.load:
-            self._name = step.load
+            self._name, self._words, self._failed = step.load, words, failed
             try:
-                self._start(command_words(step.load, self._commands.get(step.load, "")))
+                if not failed:
+                    self._start(words)
             except BenchError as error:
                 self._failed = str(error)
 
@@ -138,6 +163,7 @@ class LoadByCommand:
 
     def stop(self) -> bool:
         guard, self._guard, self._name, self._failed = self._guard, None, "", ""
+        self._words = [""]
         if guard is None:
             return True
         if guard.stdin is not None:
@@ -156,6 +182,30 @@ class LoadByCommand:
             how = "ended by itself" if code == 0 else f"ended by itself with code {code}"
             return f"the load “{self._name}” has {how}; what it said is in {self._log}"
         return ""
+
+
+FILLED_IN = ("power_w", "pump_percent", "fan_percent")
+
+
+def filled_in(words: list[str], step: Step) -> list[str]:
+    """A load's words with the step's numbers in their places.
+
+    Raises
+    ------
+    BenchError
+        Where a number is asked for that the step does not say.
+    """
+    out = []
+    for word in words:
+        for key in FILLED_IN:
+            value = getattr(step, key)
+            if f"{{{key}}}" in word and value is None:
+                raise BenchError(
+                    f"the load “{step.load}” asks for {{{key}}}, and the step “{step.name}” does not say it"
+                )
+            word = word.replace(f"{{{key}}}", f"{value:g}" if value is not None else "")
+        out.append(word)
+    return out
 
 
 def command_words(name: str, command: str) -> list[str]:

@@ -14,6 +14,7 @@ from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check
 from kuffin.core.normalise import SCHOOLS, School, default_school
 from kuffin.core.roles import FURTHER_PARTS
 from kuffin.core.settle import Settled, Settling, settle
+from kuffin.core.stepcheck import step_doubts
 from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
@@ -102,13 +103,21 @@ def evaluate(
     data = data.about(ways.cooled)
     data = replace(data, values={n: np.where(np.isfinite(x), x, np.nan) for n, x in data.values.items()})
     stretches: list[Stretch] = []
+    unsure: list[Finding] = []
     problem = ""
     if ways.condition is not None and not condition:
         channels = {r: data.role(r) for r in ("pump", "fan")} | {"power": signals(data).load()}
         stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
+        doubts = step_doubts(data.times, channels, ways.steps, stretches)
+        undone = {d.step for d in doubts if d.refuted}
+        stretches = [s for s in stretches if s.name not in undone]  # never labelled as what was not done
+        problem = "; ".join(
+            filter(None, [problem, *(f"“{d.step}” was not done: {d.said}" for d in doubts if d.refuted)])
+        )
+        unsure = [Finding("steps", f"“{d.step}”: {d.said}", REMARK) for d in doubts if not d.refuted]
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
-        return replace(whole, condition=condition, findings=(*_steps_missing(problem, DOUBT), *whole.findings))
+        return replace(whole, condition=condition, findings=(*_steps_missing(problem, DOUBT), *unsure, *whole.findings))
     found = []
     for k, stretch in enumerate(stretches):
         # what stood before the first step is idling; before the others a little of the state before
@@ -126,7 +135,8 @@ def evaluate(
     if main is None:
         main, weight = found[-1], DOUBT
         problem = f"{problem}; the verdict is about “{ways.condition}”"
-    return replace(main, steps=tuple(found), findings=(*_of_all_steps(main, found), *_steps_missing(problem, weight)))
+    said = (*_of_all_steps(main, found), *_steps_missing(problem, weight), *unsure)
+    return replace(main, steps=tuple(found), findings=said)
 
 
 def _steps_missing(problem: str, weight: str) -> list[Finding]:

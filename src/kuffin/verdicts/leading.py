@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
 from kuffin.core.protocol import Step
@@ -25,6 +25,8 @@ class Stage:
         Whether a person holds it here.
     attempt : int
         1, or more where the step was repeated.
+    to_do : tuple of str
+        What a person has to set before the step can go on, each as one says it.
     """
 
     step: Step
@@ -34,6 +36,7 @@ class Stage:
     why: str = ""
     held: bool = False
     attempt: int = 1
+    to_do: tuple[str, ...] = ()
 
     @property
     def words(self) -> str:
@@ -56,20 +59,49 @@ def run_s(steps: Sequence[Step], usual_s: float | None) -> float:
     return sum(step_s(s, usual_s) for s in steps)
 
 
+ALL = frozenset({"load", "power_w", "pump_percent", "fan_percent"})
+Sets = Callable[[Step], Collection[str]]
+
+
+def to_do(step: Step, before: Step | None, sets: Collection[str]) -> tuple[str, ...]:
+    """What a person has to set when a step begins, as far as the bench does not do it by itself.
+
+    Parameters
+    ----------
+    before : Step or None
+        The step before; None at the beginning.
+    sets : collection of str
+        What the bench sets by itself: ``load``, or a setting of the step.
+    """
+    out = []
+    for key, what in (("pump_percent", "the pump"), ("fan_percent", "the fans")):
+        value, had = getattr(step, key), None if before is None else getattr(before, key)
+        if value is not None and value != had and key not in sets:
+            out.append(f"set {what} to {value:g} %")
+    loaded = before is not None and bool(before.load)
+    if "load" not in sets and bool(step.load) != loaded:
+        power = f" at {step.power_w:g} W" if step.power_w else ""
+        out.append(f"start the load “{step.load}”{power}" if step.load else "stop the load")
+    had = before.power_w if before is not None and step.load and step.load == before.load else step.power_w
+    if step.power_w is not None and step.power_w != had and "power_w" not in sets:
+        out.append(f"set the load to {step.power_w:g} W")
+    return tuple(out)
+
+
 class Leader:
     """Goes through a protocol's steps; asked about once a second, it says where the run stands.
 
     Parameters
     ----------
     steps : sequence of Step
-    by_hand : bool
-        Whether a person starts and stops the load.
+    sets : callable
+        What the bench sets by itself for a step; all else a person does, and confirms.
     first : int
         The step to begin with, counted from 1.
     """
 
-    def __init__(self, steps: Sequence[Step], by_hand: bool = False, first: int = 1, now_s: float = 0.0) -> None:
-        self._steps, self._by_hand = steps, by_hand
+    def __init__(self, steps: Sequence[Step], sets: Sets = lambda _: ALL, first: int = 1, now_s: float = 0.0) -> None:
+        self._steps, self._sets = steps, sets
         self.stage: Stage | None = None
         self._begin(first, now_s, "")
 
@@ -114,7 +146,9 @@ class Leader:
         """Wait for the load, which does not run; the step begins anew when it does."""
         stage = self.stage
         if stage is not None and stage.phase != WAITING:
-            self.stage = replace(stage, phase=WAITING, begun_s=now_s, why=why, held=False, attempt=stage.attempt + 1)
+            self.stage = replace(
+                stage, phase=WAITING, begun_s=now_s, why=why, held=False, attempt=stage.attempt + 1, to_do=()
+            )
 
     def acted(self, now_s: float) -> None:
         """The person has done what was waited for."""
@@ -153,6 +187,6 @@ class Leader:
             self.stage = None
             return
         step = self._steps[number - 1]
-        before = self._steps[number - 2].load if number > 1 else ""
-        waits = self._by_hand and bool(step.load) != bool(before)
-        self.stage = Stage(step, number, WAITING if waits else SETTLING, now_s, why)
+        before = self._steps[number - 2] if number > 1 else None
+        wanted = to_do(step, before, self._sets(step))
+        self.stage = Stage(step, number, WAITING if wanted else SETTLING, now_s, why, to_do=wanted)

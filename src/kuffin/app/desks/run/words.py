@@ -11,6 +11,7 @@ from kuffin.app.widgets.stageline import Phase
 from kuffin.core.limits import SILENT
 from kuffin.recording.live import Now
 from kuffin.verdicts.leading import MEASURING, SETTLING, WAITING
+from kuffin.verdicts.words import joined
 
 _ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
 
@@ -54,10 +55,8 @@ def sentences(now: Now) -> list[str]:
     if stage.phase == WAITING:
         if now.load_trouble:
             return ["The step waits, and begins anew when the load runs."]  # the band says why
-        if stage.step.load:
-            power = f" at {stage.step.power_w:g} W" if stage.step.power_w else ""
-            return [f"Start the load “{stage.step.load}”{power}, then press."]
-        return ["Stop the load, then press."]
+        said = joined([*stage.to_do]) if stage.to_do else "see to the load"
+        return [f"{said[:1].upper()}{said[1:]}, then press."]
     out = []
     if not stage.step.load and stage.number > 1:
         out.append("cooling down; what is measured is kept")
@@ -95,7 +94,9 @@ def big_button(now: Now | None, carried_on: bool) -> BigButton:
     if stage.phase == WAITING:
         if now.load_trouble:
             return BigButton("acted", "Start the load again")
-        return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
+        if len(stage.to_do) == 1 and stage.to_do[0].startswith(("start", "stop")):
+            return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
+        return BigButton("acted", "Done")
     if stage.held:
         return BigButton("go on", "Go on")
     if now.check is not None and now.check.worse and not carried_on:
@@ -108,8 +109,7 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
     stage = now.stage
     out = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
     if stage is not None and stage.phase == WAITING:
-        what = "start" if stage.step.load else "stop"
-        said = now.load_trouble or f"{stage.step.name}: the load is yours to {what}"
+        said = now.load_trouble or f"{stage.step.name}: {joined([*stage.to_do]) or 'see to the load'}"
         out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
     if stage is not None and stage.phase == MEASURING and stage.why == "settled":
         out.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
