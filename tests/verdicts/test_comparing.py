@@ -123,7 +123,7 @@ class TestConditions:
         edits.add_log(demo_notebook, study.id, "Knot", short, round_number=5)
         study, v = again(demo_notebook)
         reading = next(r for r in v.main.readings if (r.candidate, r.round) == ("Knot", 5))
-        assert reading.value is None and "does not hold “load 240 W”" in (reading.problem or "")
+        assert reading.value is None and "do not hold “load 240 W”" in (reading.problem or "")
         told = [f for f in v.findings[reading.mount_id] if f.kind == "steps"]
         assert told and told[0].serious and "load 240 W" in told[0].sentence
         assert v.main.comparison is not None and v.main.comparison.candidate("Knot").mounts == 4

@@ -148,11 +148,11 @@ def trade_offs(axes: Axes, results: Mapping[Cell, SchoolResult]) -> list[str]:
             )
             continue
         lead = _leaders(seen, cells, names)
-        if len(lead) > 1:
-            out.append(
-                f"On the {label} {joined(lead)} are not warmer than any other in any "
-                f"{'condition' if len(cells) > 1 else 'comparison'}."
-            )
+        everywhere = f"in any {'condition' if len(cells) > 1 else 'comparison'}"
+        if len(lead) == len(names):
+            out.append(f"On the {label} nothing is told apart {everywhere}.")
+        elif len(lead) > 1:
+            out.append(f"On the {label} {joined(lead)} are not warmer than any other {everywhere}.")
         else:
             out.append(f"On the {label} no candidate is ahead of all others.")
     for name in names:

@@ -119,7 +119,7 @@ class BenchPage(Page):
         self.ring.show_loop(
             [
                 (
-                    p.part.kind if p.part is not None else "",
+                    p.part.kind if p.part is not None and not p.device else "",
                     p.part.name if p.part is not None else p.device or "?",
                     f"{p.settings['length_mm']:g} mm"
                     if p.settings.get("length_mm")
@@ -162,7 +162,7 @@ class BenchPage(Page):
             self._sums.setText("Which parts stand in the loop is not told yet.")
             return
         said = f"It holds about {total:.0f} ± {spread:.0f} mL" + (f" (estimated: {guessed})" if guessed else "") + ". "
-        self._sums.setText(said + " ".join(warnings))
+        self._sums.setText(said + " ".join(w[:1].upper() + w[1:] for w in warnings))
 
     # --- the bench itself ------------------------------------------------------------------------------------------
 
