@@ -13,7 +13,7 @@ _INTO = frozenset(["in", "inlet", "supply", "cold", "into", "feed", "inflow", "b
 _OUT = frozenset(["out", "outlet", "return", "hot", "warm", "outflow", "back", "after"])
 _RADIATOR = frozenset(["radiator", "rad"])
 _ELSEWHERE = frozenset(["pump"])  # before or after it, the coolant is that of the loop
-_AWAY = frozenset(["out", "outlet", "exhaust", "outflow"])
+_AWAY = frozenset("out outlet exhaust outflow after behind".split())
 _TEMPERATURE = frozenset(["temp", "temps", "temperature", "t"])
 _SPEED = frozenset(["rpm", "tacho", "tach", "speed"])
 _NO_LEVEL = frozenset(
@@ -72,7 +72,7 @@ class Guess:
 def words_of(name: str) -> frozenset[str]:
     """The words of a column's name, in small letters."""
     parted = re.sub(r"(?<=[a-z])(?=[A-Z])|(?<=[A-Z])(?=[A-Z][a-z])", " ", name)
-    return frozenset(w for w in re.split(r"[^a-z]+", parted.lower()) if w)
+    return frozenset(w for w in re.split(r"[^a-z]+", f"{parted} {name}".lower()) if w)
 
 
 def is_summary(name: str) -> bool:
