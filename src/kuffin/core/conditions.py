@@ -8,14 +8,13 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.protocol import Step
+from kuffin.core.protocol import STEP_SETTINGS, Step
 
 Array = NDArray[np.float64]
 
 LEAD_S = 90.0  # of the state before, kept in front so that a load's rise can be seen
 SHORTEST_S = 240.0  # a level that is held for less is no step
 _BOX_S = 15.0
-_VARIED = (("power_w", "power"), ("pump_percent", "pump"), ("fan_percent", "fan"))
 _SMALLEST = 0.05  # share by which two levels of one quantity differ at least
 
 
@@ -101,7 +100,7 @@ def stretches_of(
         return _from_stages(float(times[-1]), steps, under, stages)
     levels = [
         (key, channel)
-        for key, channel in _VARIED
+        for key, channel in ((s.field, s.role) for s in STEP_SETTINGS)
         if len({getattr(s, key) for s in under if getattr(s, key) is not None}) > 1
     ]
     if not levels:

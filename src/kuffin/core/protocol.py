@@ -49,6 +49,24 @@ class Step:
     window_to_min: float | None = None
 
 
+@dataclass(frozen=True)
+class StepSetting:
+    """Something that a step sets: its field, the role of the channel that shows it, its name, its unit, and the channel's."""
+
+    field: str
+    role: str
+    called: str
+    unit: str
+    shown_in: str
+
+
+STEP_SETTINGS = (
+    StepSetting("power_w", "power", "the load", "W", "W"),
+    StepSetting("pump_percent", "pump", "the pump", "%", "rpm"),
+    StepSetting("fan_percent", "fan", "the fans", "%", "rpm"),
+)
+
+
 def usual_steps() -> tuple[Step, ...]:
     """The three steps that most tests are made of: idle, load, cool down."""
     return (

@@ -9,17 +9,11 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.conditions import Stretch
-from kuffin.core.protocol import Step
+from kuffin.core.protocol import STEP_SETTINGS, Step
 from kuffin.core.words import number
 
 Array = NDArray[np.float64]
 
-# what a step can set: its field, the role of the channel that shows it, its name, the setting's unit, and the channel's
-SET_BY_A_STEP = (
-    ("pump_percent", "pump", "the pump", "%", "rpm"),
-    ("fan_percent", "fan", "the fans", "%", "rpm"),
-    ("power_w", "power", "the load", "W", "W"),
-)
 _MOVED = 0.03  # share by which a speed that was set otherwise moves at least
 _NEAR = 0.2  # share by which a power may be off the step's
 
@@ -58,11 +52,12 @@ def step_doubts(
     by_name = {s.name: s for s in steps}
     done = sorted((s for s in stretches if s.name in by_name), key=lambda s: s.begin_s)
     out = []
-    for key, role, what, unit, shown_in in SET_BY_A_STEP:
+    for setting_of in STEP_SETTINGS:
+        key, what, unit = setting_of.field, setting_of.called, setting_of.unit
         told = [(s, value) for s in done if (value := getattr(by_name[s.name], key)) is not None]
         if len({value for _, value in told}) < 2:
             continue  # the same in all steps: nothing was to be changed
-        channel = channels.get(role)
+        channel = channels.get(setting_of.role)
         for before, (stretch, value) in zip([None, *told], told, strict=False):
             if before is not None and before[1] == value:
                 continue
@@ -82,7 +77,7 @@ def step_doubts(
                 continue
             moved = (level / had - 1) * (1 if value > before[1] else -1)
             if moved < _MOVED:
-                said = f"{what} had to go from {before[1]:g} to {value:g} {unit}, and went from {number(had, 0)} to {number(level, 0)} {shown_in}"
+                said = f"{what} had to go from {before[1]:g} to {value:g} {unit}, and went from {number(had, 0)} to {number(level, 0)} {setting_of.shown_in}"
                 out.append(StepDoubt(stretch.name, said, True))
     return out
 

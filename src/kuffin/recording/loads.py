@@ -13,7 +13,7 @@ from typing import Protocol
 
 from kuffin.bench.simulated import SimulatedBench
 from kuffin.core.errors import BenchError
-from kuffin.core.protocol import Step
+from kuffin.core.protocol import STEP_SETTINGS, Step
 from kuffin.recording import loadguard
 from kuffin.verdicts.leading import ALL
 
@@ -184,7 +184,7 @@ class LoadByCommand:
         return ""
 
 
-FILLED_IN = ("power_w", "pump_percent", "fan_percent")
+FILLED_IN = tuple(s.field for s in STEP_SETTINGS)
 
 
 def filled_in(words: list[str], step: Step) -> list[str]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
-from kuffin.core.protocol import Step
+from kuffin.core.protocol import STEP_SETTINGS, Step
 
 BY_HAND = "stopped by hand"  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
@@ -59,7 +59,7 @@ def run_s(steps: Sequence[Step], usual_s: float | None) -> float:
     return sum(step_s(s, usual_s) for s in steps)
 
 
-ALL = frozenset({"load", "power_w", "pump_percent", "fan_percent"})
+ALL = frozenset({"load", *(s.field for s in STEP_SETTINGS)})
 Sets = Callable[[Step], Collection[str]]
 
 
@@ -74,10 +74,10 @@ def to_do(step: Step, before: Step | None, sets: Collection[str]) -> tuple[str, 
         What the bench sets by itself: ``load``, or a setting of the step.
     """
     out = []
-    for key, what in (("pump_percent", "the pump"), ("fan_percent", "the fans")):
-        value, had = getattr(step, key), None if before is None else getattr(before, key)
-        if value is not None and value != had and key not in sets:
-            out.append(f"set {what} to {value:g} %")
+    for setting in STEP_SETTINGS:
+        value, had = getattr(step, setting.field), None if before is None else getattr(before, setting.field)
+        if setting.field != "power_w" and value is not None and value != had and setting.field not in sets:
+            out.append(f"set {setting.called} to {value:g} {setting.unit}")
     loaded = before is not None and bool(before.load)
     if "load" not in sets and bool(step.load) != loaded:
         power = f" at {step.power_w:g} W" if step.power_w else ""
