@@ -67,7 +67,7 @@ def test_dropped_logs_become_tests_of_mounts_and_a_verdict_by_the_cards_own_powe
     v = told.state.verdict
     assert v is not None and v.mounts == 4
     assert [c.name for c in v.conditions] == ["card", "both"]
-    assert "Plover keeps the die" in told.header.verdict.text()
+    assert "Plover keeps the card’s die" in told.header.verdict.text()
     mounts = told.state.mounts()
     assert [len(m.live_runs) for m in mounts] == [2, 2, 2, 2]
     for reading in v.main.readings:  # block and paste: 0.075 and 0.087 K/W, with what the flow adds

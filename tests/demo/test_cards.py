@@ -21,7 +21,7 @@ def judged(demo_notebook: Notebook) -> StudyVerdict:
 
 
 def test_the_better_block_is_told_by_the_cards_own_power(judged: StudyVerdict) -> None:
-    assert verdict_line(judged).sentence.startswith("Whimbrel keeps the die")
+    assert verdict_line(judged).sentence.startswith("Whimbrel keeps the card’s die")
     comparison = judged.main.comparison
     assert comparison is not None
     (pair,) = comparison.pairs

@@ -12,6 +12,7 @@ from benchmarks.devices import drawn_loop, held
 from kuffin.notebook import channels, edits, shelf
 from kuffin.notebook.entities import Study
 from kuffin.notebook.store import Notebook
+from kuffin.verdicts.line import verdict_line
 from kuffin.verdicts.stairs import flights_of
 from kuffin.verdicts.study import StudyVerdict, judge
 
@@ -68,6 +69,7 @@ class TestAStudy:
     def test_until_it_is_told_nothing_is_said_of_it(self, book: Notebook) -> None:
         v = self.judged(book, "radiator", ())
         assert v.main.readings[0].value is None and "say it on the Bench" in v.main.readings[0].problem
+        assert "nothing says which of them the loop cools; say it on the Bench" in verdict_line(v).sentence
         v = self.judged(book, "paste", ("processor", "card"))
         assert v.main.readings[0].value is None and "each have a die here" in v.main.readings[0].problem
 

@@ -73,6 +73,13 @@ def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
     return NextStep(f"{verb} {what}", hint or "the plan has it next", "prepare", planned.id)
 
 
+def _asked(v: StudyVerdict) -> str:
+    """What has to be told of the bench before any mount can be read; blank for nothing."""
+    asked = {why for r in v.results.values() for why in r.whose.values()}
+    problems = {r.problem for r in v.main.readings if r.problem}
+    return next((p for p in problems if p in asked), "") if len(problems) == 1 else ""
+
+
 def _sentence(v: StudyVerdict) -> str:
     found = v.main.comparison
     if v.mounts == 0:
@@ -80,11 +87,17 @@ def _sentence(v: StudyVerdict) -> str:
     if found is None:
         counting = [r for r in v.main.readings if r.left_out is None and r.value is not None]
         if not counting:
+            asked = _asked(v)
+            if asked:
+                return f"Nothing may be said yet: {asked}."
             return "Nothing may be said: no mount counts." if v.main.readings else "Nothing yet."
         if len({r.candidate for r in counting}) < 2:
             return "Nothing may be said yet: only one candidate has a mount that counts."
         return "Nothing may be said yet: with one mount each, the scatter between mounts is unknown."
     verb = kind_under_test(v.under_test).keeps
+    shared = {r.device for r in v.results.values() if r.device and r.devices}
+    if len(shared) == 1:  # of several devices on the bench it is said whose die it is
+        verb = verb.replace("the die", f"the {shared.pop()}’s die")
     order = sorted(found.candidates, key=lambda c: c.mean)
     best = order[0].name
     cautions = _cautions(v)

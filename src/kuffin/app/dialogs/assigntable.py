@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableW
 
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.guarded import guarded
+from kuffin.app.widgets.bits import plain_tip
 from kuffin.notebook.placing import MountChoice, MountThere
 
 _COLUMNS = ("log", "began", "belongs to", "mount", "tested under", "")
@@ -148,7 +149,7 @@ class AssignTable(QTableWidget):
         item = self.item(at, 5)
         if item is not None and item.text() != words:
             item.setText(words)
-            item.setToolTip("")
+            item.setToolTip(plain_tip(words))
 
     def focus_first_open(self) -> QWidget | None:
         """The first box that waits for an answer."""

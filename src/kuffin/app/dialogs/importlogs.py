@@ -90,6 +90,9 @@ class ImportLogs(QDialog):
             lacks = self._lacking(log.roles.values()) if self._lacking is not None else []
             doubtful += bool(lacks or log.doubts())
             words = f"! lacks {joined(lacks)}" if lacks else "! look at its roles" if log.doubts() else ""
+            beside = next((o for o in self.logs if o is not log and o.overlaps(log)), None)
+            if beside is not None:
+                words = f"! recorded while {beside.table.file} was: one of them may be a further log (Join a log …)"
             self.table.say(at, words)
         open_rows = self.table.open_rows()
         names = list(dict.fromkeys(self.logs[i].candidate for i in open_rows))

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 
@@ -72,6 +73,16 @@ class Incoming:
             ChannelRole(n, r, self.devices.get(n) if r in ROLES and ROLES[r].of_device else None)
             for n, r in self.roles.items()
         )
+
+    def overlaps(self, other: Incoming) -> bool:
+        """Whether another log of the same mount was recorded at the same time, which two tests cannot be."""
+        if self.mount is None or (self.candidate, self.mount) != (other.candidate, other.mount):
+            return False
+        if not self.table.start or not other.table.start:
+            return False
+        mine, its = (dt.datetime.fromisoformat(t.table.start or "") for t in (self, other))
+        ends = [begin + dt.timedelta(seconds=t.table.duration_s) for begin, t in ((mine, self), (its, other))]
+        return mine < ends[1] and its < ends[0]
 
     def doubts(self) -> list[str]:
         """Readings that cannot be, as the roles stand: a die at 4,700 °C is none."""
