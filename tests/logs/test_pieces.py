@@ -11,7 +11,7 @@ import pytest
 from kuffin.core.errors import CompareError, LogError
 from kuffin.core.units import parse_unit
 from kuffin.logs.channelguess import guess_role
-from kuffin.logs.guess import guess_candidate, guess_round
+from kuffin.logs.guess import guess_candidate
 from kuffin.logs.header import is_unit_row, split_names, unique_names
 from kuffin.logs.table import LogChannel
 from kuffin.logs.tidy import mount_values, read_tidy
@@ -130,19 +130,12 @@ def test_roles_are_guessed_from_names(name: str, quantity: str, unit: str | None
     assert guess_role(name, quantity, unit) == role
 
 
-def test_file_names_tell_candidate_and_round() -> None:
+def test_file_names_tell_the_candidate() -> None:
     names = ["Rush", "Bulrush", "Sedge 240"]
     assert guess_candidate("2026-03-04 bulrush_round2", names) == "Bulrush"
     assert guess_candidate("rush-r1", names) == "Rush"
     assert guess_candidate("SEDGE240 run 3", names) == "Sedge 240"
     assert guess_candidate("tern", names) is None
-    assert (
-        guess_round("rush_round2"),
-        guess_round("rush-r03"),
-        guess_round("mount 4 final"),
-        guess_round("rush"),
-        guess_round("r2026"),
-    ) == (2, 3, 4, None, None)
 
 
 @pytest.mark.parametrize(

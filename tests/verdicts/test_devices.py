@@ -9,10 +9,14 @@ import numpy as np
 import pytest
 from benchmarks.devices import drawn_loop, held
 
+from kuffin.core.devices import ChannelRole, Cooled
 from kuffin.notebook import channels, edits, shelf
 from kuffin.notebook.entities import Study
+from kuffin.notebook.samples import RunData
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.line import verdict_line
+from kuffin.verdicts.livewords import figures
+from kuffin.verdicts.signals import signals
 from kuffin.verdicts.stairs import flights_of
 from kuffin.verdicts.study import StudyVerdict, judge
 
@@ -89,3 +93,20 @@ class TestAStudy:
             assert next(c.device for c in found.channels if c.name == name) == loop[1]
         assert book.undo() is not None
         assert np.isfinite(judge(book, book.study(1)).main.readings[0].value or np.nan)
+
+
+def test_live_each_device_is_told_over_the_coolant() -> None:
+    table, truth, loop = drawn_loop(1000)
+    roles = tuple(ChannelRole(c.name, c.role, c.device) for c in table.channels)
+    data = RunData(table.times, {c.name: c.values for c in table.channels}, {}, {}, roles)
+    own, other = (signals(data.about(Cooled(d, loop))) for d in loop)
+    told = figures(own, [], True, loop[0], {loop[1]: other})
+    assert [f.label for f in told] == [
+        f"{loop[0]} over coolant",
+        f"{loop[1]} over coolant",
+        "coolant over air",
+        "power",
+    ]
+    for figure, device, s in ((told[0], loop[0], own), (told[1], loop[1], other)):
+        power = float(np.nanmean(s.power[-60:])) if s.power is not None else 0.0
+        assert figure.value == pytest.approx(truth.die_k_w[device] * power, rel=0.05)

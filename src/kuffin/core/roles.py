@@ -136,11 +136,6 @@ FURTHER_PARTS = tuple(r.key for r in _ALL if r.further_part)
 QUANTITY_OF = {r.key: r.quantity for r in _ALL}
 
 
-def roles_of(signal: str) -> tuple[str, ...]:
-    """The roles that tell a signal; a role by its own name where it is none."""
-    return SIGNALS[signal].roles if signal in SIGNALS else (signal,)
-
-
 def missing_signals(roles: Collection[str | None], wanted: Collection[str] | None = None) -> list[Signal]:
     """Which signals (of those wanted) channels of these roles do not tell."""
     return [s for s in SIGNALS.values() if (wanted is None or s.key in wanted) and not set(s.roles) & set(roles)]

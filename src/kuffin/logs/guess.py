@@ -1,4 +1,4 @@
-"""Guess from a log's file name which candidate and round it belongs to."""
+"""Guess from a log's file name which candidate it belongs to."""
 
 from __future__ import annotations
 
@@ -17,9 +17,3 @@ def guess_candidate(stem: str, candidates: Sequence[str]) -> str | None:
     plain = re.sub(r"[^a-z0-9]+", "", stem.lower())
     hits = [c for c in candidates if (key := re.sub(r"[^a-z0-9]+", "", c.lower())) and key in plain]
     return max(hits, key=len, default=None)
-
-
-def guess_round(stem: str) -> int | None:
-    """The round that a file's name tells (``round2``, ``r2``, ``mount 2``, ``run_2``), None where it tells none."""
-    match = re.search(r"(?:round|mount|run|pass|rd|r|m)[\s_\-]*0*(\d{1,2})(?!\d)", stem.lower())
-    return int(match[1]) if match and 1 <= int(match[1]) <= 60 else None

@@ -25,11 +25,14 @@ class Seen:
     tape : Tape
     newest_s : list of float
         When each channel told something last, s.
+    device : str or None
+        Whose die is asked about, where it has a name.
     """
 
     def __init__(self, bench: OpenBench, ways: Ways, study: Study, mount: Mount | None) -> None:
         self._channels, self._cooled = tuple(bench.roles), ways.cooled
         self._whose = whose(self._channels, ways.cooled)
+        self.device = self._whose.device
         self._mix = ways.of(study, mount.candidate).mix if mount is not None else ways.limits.mix
         self.tape = Tape(len(self._channels))
         self._newest = [float("nan")] * len(self._channels)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
@@ -82,18 +82,28 @@ def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
     return "dip between two passes" if since < 30 else f"the load has been low for {since:.0f} s"
 
 
-def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool | None) -> list[LiveFigure]:
+def figures(
+    s: Signals,
+    extra: Sequence[tuple[str, str, Array]],
+    loaded: bool | None,
+    device: str | None = None,
+    others: Mapping[str, Signals] | None = None,
+) -> list[LiveFigure]:
     """The big figures.
 
     Parameters
     ----------
+    device, others : str and mapping of device to Signals, optional
+        Where several devices are on the bench: whose die `s` has, and the others'.
     extra : sequence of (label, unit, values)
         Flow, sound and the like.
     loaded : bool or None
         Whether the load is on; None once the run is over.
     """
     out = []
-    for part, base, upper, lower in (("die", "coolant", s.die, s.inlet), ("coolant", "air", s.coolant, s.air)):
+    beside = [(name, "coolant", one.die, one.inlet) for name, one in (others or {}).items()]
+    own = device if beside and device else "die"
+    for part, base, upper, lower in ((own, "coolant", s.die, s.inlet), *beside, ("coolant", "air", s.coolant, s.air)):
         if upper is None:
             continue
         rise = upper - lower if lower is not None else None
@@ -103,7 +113,7 @@ def figures(s: Signals, extra: Sequence[tuple[str, str, Array]], loaded: bool | 
         else:  # without what it is held against, it is told as it is read
             value = smooth(s.times, upper)
             out.append(LiveFigure(part, value, "°C", "silent" if value is None else trend(s.times, upper)))
-    power = s.power
+    power = s.load()
     if power is not None:
         known = power[np.isfinite(power)]
         out.append(

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableWidget, QTableWidgetItem, QWidget
+from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableWidget, QTableWidgetItem
 
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.guarded import guarded
@@ -150,8 +150,3 @@ class AssignTable(QTableWidget):
         if item is not None and item.text() != words:
             item.setText(words)
             item.setToolTip(plain_tip(words))
-
-    def focus_first_open(self) -> QWidget | None:
-        """The first box that waits for an answer."""
-        rows = self.open_rows()
-        return self.box(rows[0], 3) if rows else None

@@ -194,7 +194,8 @@ class LivePage(QWidget):
         others = [(spoken(r), roles[r]) for r in FURTHER_PARTS if r in roles]
         self.staircase.show_steps(*stairs(s, others[:1]))
         extra = [(spoken(r), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
-        shown = figures(s, extra, None if now.over else now.load_on)[: _FIGURES - (not self.band.isHidden())]
+        on = None if now.over else now.load_on
+        shown = figures(s, extra, on, live.seen.device, live.seen.others())[: _FIGURES - (not self.band.isHidden())]
         for widget, figure in zip(self.figures, shown, strict=False):
             widget.show_figure(figure)
         for i, widget in enumerate(self.figures):
