@@ -62,7 +62,7 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
         What is on the bench; None for an empty bench.
     after : BuiltIn
     """
-    opened = (
+    opened = not kind_under_test(after.under_test).dry_bench and (
         before is None
         or bool(_changed(before, after) & {"block", "radiator", "pump", "coolant"})
         or kind_under_test(after.under_test).wet
@@ -126,14 +126,16 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
         tasks.append(
             Task("rinse", f"Rinse {before.candidate} out: the Fill sheet says how often.", 15, _glycol(before), "fill")
         )
+    elif not kind_under_test(what).on_die:
+        tasks.append(Task("take off", f"Take {_name(before)} off.", 5, ("hot",)))
     elif on_die:
-        block = before.candidate if what in {"block", "set"} else before.parts.get("block", "the block")
+        block = before.candidate if kind_under_test(what).sits_on_die else before.parts.get("block", "the block")
         tasks.append(
             Task(
                 "take off", f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.", 5, ("hot",)
             )
         )
-    if on_die and what != "coolant" and what != "radiator":
+    if on_die and kind_under_test(what).on_die:
         tasks.append(
             Task("print", "Photograph the print on the block and on the die before wiping it.", 2, (), "print")
         )
@@ -181,6 +183,8 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
                 "fit",
             )
         )
+    elif not kind_under_test(after.under_test).sits_on_die and after.under_test not in {"paste", "pad", "coolant"}:
+        tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}.", 6, (), "fit"))
     if on_die:
         tasks += _on_die(after)
     return tasks
@@ -197,7 +201,7 @@ def _on_die(after: BuiltIn) -> list[Task]:
     amount = f", {written(SETTINGS['paste_amount_g'], s['paste_amount_g'])}" if s.get("paste_amount_g") else ""
     spread = f", as {s['spread']}" if s.get("spread") else ", in the usual way"
     tasks.append(Task("paste", f"Put {paste} on{amount}{spread}; photograph it.", 4, _paste_caution(after)))
-    block = _name(after) if after.under_test in {"block", "set"} else after.parts.get("block", "the block")
+    block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
     how = s.get("tightening") or "crosswise, in turns"
     torque = f" to {written(SETTINGS['torque_nm'], s['torque_nm'])}" if s.get("torque_nm") else ""
     tasks.append(Task("tighten", f"Set {block} down straight and tighten {how}{torque}.", 6, (), "fit"))

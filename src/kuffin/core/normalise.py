@@ -8,7 +8,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from kuffin.core.undertest import kind_under_test
+from kuffin.core.roles import spoken
+from kuffin.core.undertest import KINDS, kind_under_test
 
 
 @dataclass(frozen=True)
@@ -78,7 +79,7 @@ _ROOM = "the whole loop or a radiator, with the same power everywhere"
 
 
 def _schools(part: str) -> list[School]:
-    name = part.capitalize()
+    name = spoken(part).capitalize()
     found = [
         School(
             f"{part}_as_read",
@@ -112,7 +113,7 @@ def _schools(part: str) -> list[School]:
             "power differs between candidates, or drifts",
         ),
     ]
-    bases = ("air",) if part == "coolant" else ("air", "coolant")
+    bases = {"coolant": ("air",), "die": ("air", "coolant")}.get(part, ())  # whole traces are those of the heat path
     found += [
         School(
             f"{part}_over_{base}_whole",
@@ -127,12 +128,12 @@ def _schools(part: str) -> list[School]:
         )
         for base in bases
     ]
-    if part == "die":
+    if part != "coolant":
         found += [
             School(
-                "die_over_coolant",
-                "Die over coolant",
-                "die",
+                f"{part}_over_coolant",
+                f"{name} over coolant",
+                part,
                 "coolant",
                 False,
                 False,
@@ -140,9 +141,9 @@ def _schools(part: str) -> list[School]:
                 "blocks, pastes and pads at the same power",
             ),
             School(
-                "die_over_coolant_per_watt",
-                "Die over coolant, per watt",
-                "die",
+                f"{part}_over_coolant_per_watt",
+                f"{name} over coolant, per watt",
+                part,
                 "coolant",
                 True,
                 False,
@@ -153,13 +154,19 @@ def _schools(part: str) -> list[School]:
     return found
 
 
-SCHOOLS: dict[str, School] = {s.key: s for part in ("coolant", "die") for s in _schools(part)}
+# what may be asked about: the heat path's two, then whatever else a kind of thing under test is judged by
+PARTS = tuple(dict.fromkeys(("coolant", "die", *(k.part for k in KINDS.values()))))
+SCHOOLS: dict[str, School] = {s.key: s for part in PARTS for s in _schools(part)}
 
 
 def schools_for(under_test: str) -> list[School]:
     """The schools that make sense for what is under test."""
     kind = kind_under_test(under_test)
-    return [s for s in SCHOOLS.values() if s.part == kind.part and (kind.over_coolant or s.over != "coolant")]
+    return [
+        s
+        for s in SCHOOLS.values()
+        if s.part == kind.part and (kind.over_coolant or s.over != "coolant") and (kind.per_watt or not s.per_watt)
+    ]
 
 
 def default_school(under_test: str) -> School:

@@ -140,6 +140,10 @@ KINDS: dict[str, PartKind] = {
             Field("conductivity_w_mk", "conductivity, as claimed", unit="W/(m K)", high=1000),
             slot="pads",
         ),
+        _kind("air cooler", "air coolers", Field("height_mm", "height", unit="mm", high=400), _SIZE, _SCREWS),
+        _kind("chipset block", "chipset blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
+        _kind("regulator block", "regulator blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
+        _kind("memory cooler", "memory coolers", Field("height_mm", "height", unit="mm", high=400)),
         _kind(
             "backplate",
             "backplates",

@@ -33,13 +33,19 @@ class UnderTest:
     brings : frozenset of str
         The settings that a candidate brings with it, which may therefore differ.
     part : str
-        ``die`` or ``coolant``: whose temperature is asked about.
+        ``die``, ``coolant`` or another part: whose temperature is asked about.
     school : str
         The usual way to normalise.
     over_coolant : bool
         Whether its rise over the coolant says something of it.
+    per_watt : bool
+        Whether the power of its device makes its rise.
     wet : bool
         Whether the loop is opened to change it.
+    dry_bench : bool
+        Whether the bench has no loop: nothing is filled, and no leak is tested.
+    sits_on_die : bool
+        Whether the candidate itself is screwed down on the die.
     on_die : bool
         Whether what sits on the die is taken off to change it.
     spread_k : float
@@ -64,13 +70,21 @@ class UnderTest:
     part: str = "die"
     school: str = "die_over_coolant_per_watt"
     over_coolant: bool = True
+    per_watt: bool = True
     wet: bool = False
+    dry_bench: bool = False
+    sits_on_die: bool = False
     on_die: bool = False
     spread_k: float = 0.6
     block_side: bool = False
     loop_side: bool = False
     main_trace: str = "die_over_coolant"
     traces: tuple[str, ...] = ALL_TRACES
+
+
+def _over_coolant(part: str) -> tuple[str, ...]:
+    """The traces of a part that is not the die."""
+    return (f"{part}_over_coolant", f"{part}_over_air", "coolant_over_air", "die_over_coolant")
 
 
 _WHOLE = ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air")
@@ -105,6 +119,7 @@ KINDS: dict[str, UnderTest] = {
             slot="block",
             brings=frozenset({"block"}),
             wet=True,
+            sits_on_die=True,
             on_die=True,
             block_side=True,
         ),
@@ -158,10 +173,122 @@ KINDS: dict[str, UnderTest] = {
             over_coolant=False,
             wet=True,
             on_die=True,
+            sits_on_die=True,
             block_side=True,
             loop_side=True,
             main_trace="die_over_air",
             traces=_WHOLE,
+        ),
+        UnderTest(
+            key="air cooler",
+            label="air coolers and heatsinks",
+            example="Hill\nDown\nFell",
+            part_kinds=("air cooler",),
+            slot="",
+            brings=frozenset({"fans", "fans_where"}),
+            school="die_over_air_per_watt",
+            over_coolant=False,
+            dry_bench=True,
+            on_die=True,
+            sits_on_die=True,
+            block_side=True,
+            main_trace="die_over_air",
+            traces=("die_over_air", "die_over_air_per_watt"),
+        ),
+        UnderTest(
+            key="fan",
+            label="fans",
+            example="Wagtail\nPipit",
+            made="fitted",
+            make="fit",
+            keeps="runs the coolant",
+            part_kinds=("fan",),
+            slot="fans",
+            brings=frozenset({"fans"}),
+            part="coolant",
+            school="coolant_over_air_per_watt",
+            over_coolant=False,
+            spread_k=0.4,
+            loop_side=True,
+            main_trace="coolant_over_air",
+            traces=("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
+        ),
+        UnderTest(
+            key="pump",
+            label="pumps",
+            example="Dipper\nHeron",
+            made="fitted",
+            make="fit",
+            part_kinds=("pump",),
+            slot="pump",
+            brings=frozenset({"pump"}),
+            school="die_over_air_per_watt",
+            over_coolant=False,
+            wet=True,
+            spread_k=0.4,
+            block_side=True,
+            loop_side=True,
+            main_trace="die_over_air",
+            traces=_WHOLE,
+        ),
+        UnderTest(
+            key="backplate",
+            label="backplates",
+            example="Slate\nShale",
+            keeps="keeps the backplate",
+            part_kinds=("backplate",),
+            slot="",
+            brings=frozenset(),
+            part="backplate",
+            school="backplate_over_coolant_per_watt",
+            on_die=True,
+            main_trace="backplate_over_coolant",
+            traces=(*_over_coolant("backplate"), "backplate_over_coolant_per_watt", "backplate_over_air_per_watt"),
+        ),
+        UnderTest(
+            key="chipset block",
+            label="chipset blocks",
+            example="Curlew\nSnipe",
+            keeps="keeps the chipset",
+            part_kinds=("chipset block",),
+            slot="",
+            brings=frozenset(),
+            part="chipset",
+            school="chipset_over_coolant",
+            per_watt=False,
+            wet=True,
+            main_trace="chipset_over_coolant",
+            traces=_over_coolant("chipset"),
+        ),
+        UnderTest(
+            key="regulator block",
+            label="regulator blocks",
+            example="Curlew\nSnipe",
+            keeps="keeps the regulators",
+            part_kinds=("regulator block",),
+            slot="",
+            brings=frozenset(),
+            part="regulator",
+            school="regulator_over_coolant",
+            per_watt=False,
+            wet=True,
+            main_trace="regulator_over_coolant",
+            traces=_over_coolant("regulator"),
+        ),
+        UnderTest(
+            key="memory cooler",
+            label="memory coolers",
+            example="Curlew\nSnipe",
+            keeps="keeps the memory",
+            part_kinds=("memory cooler",),
+            slot="",
+            brings=frozenset(),
+            part="memory",
+            school="memory_over_air",
+            over_coolant=False,
+            per_watt=False,
+            main_trace="memory_over_air",
+            traces=("memory_over_air", "coolant_over_air", "die_over_coolant"),
         ),
     )
 }

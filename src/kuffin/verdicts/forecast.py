@@ -142,7 +142,7 @@ def _since(s: Signals, begin_s: float) -> Signals:
         return None if x is None else x[at:]
 
     cuts: dict[str, Any] = {k: cut(getattr(s, k)) for k in ("die", "coolant", "air", "power", "heat", "warmed")}
-    return replace(s, times=s.times[at:], further={}, **cuts)
+    return replace(s, times=s.times[at:], further={part: x[at:] for part, x in s.further.items()}, **cuts)
 
 
 def _room(s: Signals) -> float:

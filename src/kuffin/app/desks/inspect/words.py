@@ -11,30 +11,29 @@ from kuffin.core.settle import Settled
 from kuffin.core.undertest import kind_under_test
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
+from kuffin.verdicts.evaluating import parse_trace
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import MountReading
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import number
 
-_TRACES = {
-    "coolant_over_air": "Coolant over air",
-    "coolant_over_air_per_watt": "Coolant over air, per watt",
-    "die_over_coolant": "Die over coolant",
-    "die_over_coolant_per_watt": "Die over coolant, per watt",
-    "die_over_air": "Die over air",
-    "die_over_air_per_watt": "Die over air, per watt",
-}
 _FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound", "clock", "hot_spot")  # roles
 
 
 def trace_choices(under_test: str) -> list[tuple[str, str]]:
     """The traces that can be looked at: key and label."""
-    return [(t, _TRACES[t]) for t in kind_under_test(under_test).traces]
+    return [(t, _label(t)) for t in kind_under_test(under_test).traces]
 
 
 def axis_label(trace: str) -> str:
     """The axis of the judged trace."""
-    return f"{_TRACES[trace].replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
+    return f"{_label(trace).replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
+
+
+def _label(trace: str) -> str:
+    """A trace's name: ``Die over coolant, per watt``."""
+    part, base, per_watt = parse_trace(trace)
+    return f"{spoken(part).capitalize()} over {base}" + (", per watt" if per_watt else "")
 
 
 def test_words(run: Run) -> str:

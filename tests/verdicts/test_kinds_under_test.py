@@ -1,0 +1,77 @@
+"""Every kind of thing under test is judged from a log to a sentence, and changed over by what it is."""
+
+from __future__ import annotations
+
+from contextlib import closing
+from dataclasses import replace
+from pathlib import Path
+
+import numpy as np
+import pytest
+
+from kuffin.core.changeover import BuiltIn, change_over
+from kuffin.core.normalise import default_school, schools_for
+from kuffin.core.parts import KINDS as PART_KINDS
+from kuffin.core.undertest import KINDS
+from kuffin.demo.scenario import demo_runs
+from kuffin.logs.table import LogChannel, LogTable
+from kuffin.notebook import edits
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.line import verdict_line
+from kuffin.verdicts.study import judge
+
+FACTOR = {"One": 1.0, "Two": 1.1}
+
+
+@pytest.fixture(scope="module")
+def runs() -> list[LogTable]:
+    return [r.table for r in demo_runs()][:4]
+
+
+def with_parts(table: LogTable, part: str, factor: float, number: int) -> LogTable:
+    """A demo log with other parts' temperatures, and the asked part's rise over the coolant (the coolant's over air) scaled."""
+    values = {c.role: c.values for c in table.channels}
+    over = values["die"] - values["coolant_in"]
+    own = {"backplate": 0.4, "chipset": 0.5, "regulator": 0.6, "memory": 0.3}
+    new = [
+        LogChannel(role, "degC", "temperature", role, values["coolant_in"] + share * over * (factor if role == part else 1), "degC", "board")
+        for role, share in own.items()
+    ]  # fmt: skip
+    scaled = {"die": values["coolant_in"] + over * factor} if part == "die" else {}
+    if part == "coolant":
+        lift = (factor - 1) * (values["coolant_in"] - values["air_in"])
+        scaled = {r: values[r] + lift for r in ("coolant_in", "die", "hot_spot")}
+    noise = np.random.default_rng(int(100 * factor)).normal(0, 0.01, table.times.size)  # no two recordings are the same
+    kept = [replace(c, values=np.asarray(scaled.get(c.role or "", c.values)) + noise) for c in table.channels]
+    return replace(table, file=f"{part}{number}{factor}.csv", channels=[*kept, *new])
+
+
+@pytest.mark.parametrize("key", list(KINDS))
+def test_each_kind_is_judged(key: str, runs: list[LogTable], tmp_path: Path) -> None:
+    kind, school = KINDS[key], default_school(key)
+    assert school in schools_for(key) and school.part == kind.part and set(kind.part_kinds) <= set(PART_KINDS)
+    with closing(Notebook.create(tmp_path / "n.kuffin")) as book:
+        study = edits.add_study(book, f"Which of the {kind.label}?", key, list(FACTOR), 0.2)
+        new = [
+            edits.NewRun(name, with_parts(table, kind.part, factor, i), round=i)
+            for name, factor in FACTOR.items()
+            for i, table in enumerate(runs[:2], 1)
+        ]
+        edits.add_logs(book, study, new)
+        v = judge(book, book.study(study))
+        assert all(r.value is not None and not r.problem for r in v.main.readings), [r.problem for r in v.main.readings]
+        mean = {n: np.mean([r.value for r in v.main.of(n) if r.value is not None]) for n in FACTOR}
+        assert 1.02 < mean["Two"] / mean["One"] < 1.11
+        assert verdict_line(v).sentence
+
+
+@pytest.mark.parametrize("key", list(KINDS))
+def test_the_change_over_follows_what_is_under_test(key: str) -> None:
+    parts = {"block": "Tern", "paste": "Chalk", "coolant": "Rill", "radiator": "Reed"}
+    tasks = {t.key for t in change_over(BuiltIn(key, "One", "", parts), BuiltIn(key, "Two", "", parts))}
+    kind = KINDS[key]
+    assert ("fill" in tasks, "leak" in tasks, "drain" in tasks) == ((kind.wet,) * 3)
+    assert ("tighten" in tasks) == kind.on_die
+    assert tasks & {"take off", "rinse"}
+    first = {t.key for t in change_over(None, BuiltIn(key, "One", "", {} if kind.dry_bench else parts))}
+    assert ("fill" in first) != kind.dry_bench
