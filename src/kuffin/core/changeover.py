@@ -90,7 +90,10 @@ def _changed(before: BuiltIn, after: BuiltIn) -> set[str]:
 
 
 def _switch_off(before: BuiltIn | None) -> Task:
-    cool = "" if before is None else ", let it cool until the coolant is within 5 K of the room"
+    dry = before is not None and kind_under_test(before.under_test).dry_bench
+    cool = (
+        "" if before is None else f", let it cool until the {'cooler' if dry else 'coolant'} is within 5 K of the room"
+    )
     return Task("off", f"Shut the computer down, pull the mains plug{cool}.", 3, ("mains", "hot", "supply"))
 
 
@@ -228,15 +231,12 @@ def _set(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
         value = after.settings.get(key)
         if value is not None and (before is None or before.settings.get(key) != value or after.under_test == "set"):
             tasks.append(Task(f"set {key}", f"Set the {what} to {written(SETTINGS[key], value)}.", 1))
+    dry = kind_under_test(after.under_test).dry_bench
+    where = "air at the cooler's intake" if dry else "air at the radiator's intake, coolant in the stream"
+    moving = "the fans" if dry else "pump, fans"
+    tasks.append(Task("probes", f"See that each probe sits where it belongs: {where}.", 2))
     tasks.append(
-        Task(
-            "probes",
-            "See that each probe sits where it belongs: air at the radiator's intake, coolant in the stream.",
-            2,
-        )
-    )
-    tasks.append(
-        Task("start", "Plug in, start, and see that pump, fans and every channel read sensibly.", 4, ("mains",))
+        Task("start", f"Plug in, start, and see that {moving} and every channel read sensibly.", 4, ("mains",))
     )
     return tasks
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Collection, Sequence
 
 from PySide6.QtGui import QKeySequence, QShortcut
 from PySide6.QtWidgets import QButtonGroup, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
@@ -24,6 +24,7 @@ class PagedDesk(QWidget):
         self._titles: list[str] = []
         self._keys: list[str] = []
         self._made_later: dict[int, Callable[[], QWidget]] = {}
+        self._away: set[int] = set()  # pages that have nothing to say now
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(6)
@@ -32,9 +33,7 @@ class PagedDesk(QWidget):
         self._group.idClicked.connect(self._go)
         for keys, step in (("Ctrl+PgDown", 1), ("Ctrl+PgUp", -1)):
             shortcut = QShortcut(QKeySequence(keys), self)
-            shortcut.activated.connect(
-                lambda s=step: self._go((self.pages.currentIndex() + s) % max(self.pages.count(), 1))
-            )
+            shortcut.activated.connect(lambda s=step: self._step(s))
 
     def add_pages(self, pages: Sequence[tuple[str, str, QWidget | Callable[[], QWidget]]]) -> None:
         """Give it its pages: (key, title, widget); or what makes the widget when the page is first turned to."""
@@ -64,6 +63,20 @@ class PagedDesk(QWidget):
     def page(self) -> str:
         """The key of the page that is shown."""
         return self._keys[self.pages.currentIndex()]
+
+    def show_pages(self, on: bool, without: Collection[str] = ()) -> None:
+        """Offer the pages, but for some that have nothing to say now."""
+        self._away = {i for i, key in enumerate(self._keys) if key in without}
+        for i, name in enumerate(self._group.buttons()):
+            name.setVisible(on and i not in self._away)
+        self.pages.setVisible(on)
+        if self.pages.currentIndex() in self._away:
+            self._step(-1)
+
+    def _step(self, by: int) -> None:
+        """To the next page that is offered."""
+        at, count = self.pages.currentIndex(), max(self.pages.count(), 1)
+        self._go(next((i for n in range(1, count) if (i := (at + by * n) % count) not in self._away), at))
 
     def mark_page(self, key: str, note: str) -> None:
         """Put a short note behind a page's name, such as a count of what is open."""

@@ -23,6 +23,7 @@ from kuffin.app.widgets.forms import button, choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.core.changeover import Task
 from kuffin.core.errors import KuffinError
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.preparing import Prepared, prepared
 from kuffin.verdicts.planning import is_done, next_mount, order_of
@@ -108,9 +109,8 @@ class PrepareDesk(PagedDesk):
             self.mount = next_mount(study) or (mounts[-1] if mounts else None)
         ready = self.mount is not None
         self.which.setVisible(ready)
-        self.pages.setVisible(ready)
-        for name in self._group.buttons():
-            name.setVisible(ready)
+        dry = study is not None and kind_under_test(study.under_test).dry_bench
+        self.show_pages(ready, ("fill", "leak", "bleed") if dry else ())
         self._empty.setVisible(not ready)
         self._plan.setVisible(not ready and study is not None)
         self._empty.setText(
