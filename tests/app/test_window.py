@@ -208,6 +208,15 @@ class TestAddingLogs:
         assert again.logs[0].remembered
         assert again.logs[0].roles["Hot spot"] == "memory"
         again.reject()
+        # and in another notebook too, for logs of this shape
+        demo_window.notebooks.create(tmp_path / "other.kuffin")
+        demo_window.studies.begin_study("Which?", "radiator", ["Sedge"], 0.5, 3)
+        at_rest()
+        demo_window.studies.add_logs(paths)
+        at_rest()
+        other = demo_window.importer.dialog
+        assert other is not None and other.logs[0].roles["Hot spot"] == "memory"
+        other.reject()
 
     def test_a_unit_that_the_log_does_not_name_is_told_and_remembered(
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path

@@ -12,6 +12,7 @@ from kuffin.app.dialogs.importlogs import ImportLogs
 from kuffin.app.dialogs.incoming import Incoming, incoming
 from kuffin.app.jobs import Task
 from kuffin.app.openreadings import ask_how
+from kuffin.app.ownchannels import OwnChannels
 from kuffin.app.state import State
 from kuffin.core.devices import Cooled
 from kuffin.core.errors import KuffinError, OpenReading
@@ -29,9 +30,9 @@ from kuffin.verdicts.signals import lacking
 class Importer(QObject):
     """Leads from files to runs."""
 
-    def __init__(self, state: State, window: QWidget) -> None:
+    def __init__(self, state: State, window: QWidget, own: OwnChannels) -> None:
         super().__init__(window)
-        self._state, self._window = state, window
+        self._state, self._window, self._own = state, window, own
         self.dialog: ImportLogs | None = None
 
     def add(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
@@ -109,7 +110,9 @@ class Importer(QObject):
             return
         names = [c.name for c in study.live_candidates]
         there = mounts_there(study)
-        logs = [incoming(t, channels.remembered(notebook, t.shape_key)) for t in tables]
+        logs = [
+            incoming(t, channels.remembered(notebook, t.shape_key) or self._own.remembered(t.shape_key)) for t in tables
+        ]
         for log, found in zip(logs, places(study, tables, candidate, round_number), strict=True):
             log.candidate, log.mount, log.condition = found.candidate, found.mount, found.condition
         logs.sort(key=lambda log: (log.table.start or "", log.table.file))
@@ -142,6 +145,8 @@ class Importer(QObject):
             for log in logs
         ]
 
+        for log in {one.shape: one for one in logs}.values():
+            self._own.remember(log.shape, channels.Remembered(log.roles, log.units, log.devices))
         self._state.attempt(tell_cooled, notebook, study, before, told)
         self._state.jobs.start(
             "adding the logs",

@@ -21,6 +21,7 @@ class Settings:
         with suppress(OSError):  # then nothing is remembered, and the window opens all the same
             path.parent.mkdir(parents=True, exist_ok=True)
         self.bench_path = path.with_name("bench.json")  # this computer's instruments and loads
+        self.channels_path = path.with_name("channels.json")  # what was chosen for the columns of logs
         self.set_aside: list[str] = []  # settings that could not be used, in words
         self._store = QSettings(str(path), QSettings.Format.IniFormat)
         if self._store.status() == QSettings.Status.FormatError:

@@ -36,6 +36,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.madelater import MadeLater
 from kuffin.app.menus import Menus
 from kuffin.app.notebooks import Notebooks
+from kuffin.app.ownchannels import OwnChannels
 from kuffin.app.places import BEHIND, DESKS
 from kuffin.app.running import Running
 from kuffin.app.settings import Settings
@@ -73,7 +74,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.resize(1280, 800)
         self.setMinimumSize(860, 560)
         self.setAcceptDrops(True)
-        self.importer = Importer(self.state, self)
+        self.importer = Importer(self.state, self, OwnChannels(self.settings.channels_path))
         self.joiner = Joiner(self.state, self, lambda: self.theme)
         self.header = Header(self.state)
         self.side = Side(self.state, self.theme)
