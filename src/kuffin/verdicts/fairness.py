@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
 import numpy as np
 
 from kuffin.core.configuration import Difference, differences
+from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Bench, Part, Study
 from kuffin.verdicts.configurations import configuration
 from kuffin.verdicts.words import number
@@ -61,44 +63,71 @@ def _mounts(study: Study) -> list[Difference]:
     return [Difference("mounts", "the number of mounts", groups, effect, 1)]
 
 
+@dataclass(frozen=True)
+class _Condition:
+    """A condition that channels show: its role, name, unit, the share from which a difference counts, and what it does.
+
+    ``effect`` is filled in with the candidates that had most (`more`) and least (`less`), and by how much (`by`, `percent`).
+    """
+
+    role: str
+    label: str
+    unit: str
+    least: float
+    effect: str
+    strength: int = 2
+    brought_by: str = ""  # the setting with which a part under test may bring it
+
+
+_CONDITIONS = (
+    _Condition("power", "the power measured", "W", 0.01, "{more} was given {percent} % more than {less}, and its rise grows as much."),
+    _Condition("air_in", "the room's air", "°C", 0.0, "{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much."),
+    _Condition("clock", "the clock measured", "MHz", 0.02, "{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.", 1),
+    _Condition("voltage", "the voltage measured", "V", 0.01, "{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.", 1),
+    _Condition("pump", "the pump speed measured", "rpm", 0.03, "{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.", 2, "pump"),
+    _Condition("fan", "the fan speed measured", "rpm", 0.03, "{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.", 2, "fans"),
+)  # fmt: skip
+
+
 def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
-    """What the runs so far had unlike: power, and the room."""
+    """What the runs so far had unlike, under the condition that the verdict is about: power, the room, clock, speeds."""
     out = []
-    for role, label, unit, least in (
-        ("power", "the power measured", "W", 0.01),
-        ("air_in", "the room's air", "°C", 0.0),
-    ):
-        means: dict[str, float] = {}
-        for c in study.live_candidates:
-            values = [
-                v
-                for m in c.live_mounts
-                if not m.left_out
-                for r in m.live_runs
-                if r.id in verdict.results
-                and (one := verdict.results[r.id].at(verdict.condition)) is not None
-                and (v := one.power_for(verdict.school.part) if role == "power" else one.mean_of(role)) is not None
-            ]
-            if values:
-                means[c.name] = float(np.mean(values))
+    school, brings = verdict.school, kind_under_test(study.under_test).brings
+    for asked in _CONDITIONS:
+        means = _means(study, verdict, asked.role) if asked.brought_by not in brings else {}
         if len(means) < 2:
             continue
         spread = max(means.values()) - min(means.values())
-        if spread < max(least * abs(float(np.mean(list(means.values())))), 0.3):
+        usual = abs(float(np.mean(list(means.values()))))
+        if spread < max(asked.least * usual, 0.3 if asked.role in {"power", "air_in"} else 0.0) or not spread:
             continue
-        warm, cool = max(means, key=lambda n: means[n]), min(means, key=lambda n: means[n])
-        groups = tuple((f"{number(v, 1)} {unit}", (n,)) for n, v in means.items())
-        school = verdict.school
-        taken_out = school.per_watt if role == "power" else school.over is not None
-        if role == "power":
-            share = spread / means[cool]
-            effect = f"{warm} was given {number(100 * share, 1)} % more than {cool}, and its rise grows as much."
-        else:
-            effect = (
-                f"{warm} was tested in air {number(spread, 1)} K warmer than {cool}: its temperature as read is higher by "
-                "about as much."
-            )
+        more, less = max(means, key=lambda n: means[n]), min(means, key=lambda n: means[n])
+        digits = 2 if asked.unit == "V" else 0 if asked.unit in {"rpm", "MHz"} else 1
+        groups = tuple((f"{number(v, digits)} {asked.unit}", (n,)) for n, v in means.items())
+        percent = number(100 * spread / means[less], 1) if means[less] else ""
+        effect = asked.effect.format(more=more, less=less, by=number(spread, 1), percent=percent)
+        taken_out = {"power": school.per_watt, "air_in": school.over is not None}.get(asked.role, False)
         if taken_out:
             effect += f" “{school.label}” takes that out."
-        out.append(Difference(f"measured {role}", label, groups, effect, 0 if taken_out else 2))
+        out.append(
+            Difference(f"measured {asked.role}", asked.label, groups, effect, 0 if taken_out else asked.strength)
+        )
     return out
+
+
+def _means(study: Study, verdict: StudyVerdict, role: str) -> dict[str, float]:
+    """Each candidate's mean of a role over its mounts that count."""
+    means: dict[str, float] = {}
+    for c in study.live_candidates:
+        values = [
+            v
+            for m in c.live_mounts
+            if not m.left_out
+            for r in m.live_runs
+            if r.id in verdict.results
+            and (one := verdict.results[r.id].at(verdict.condition)) is not None
+            and (v := one.power_for(verdict.school.part) if role == "power" else one.mean_of(role)) is not None
+        ]
+        if values:
+            means[c.name] = float(np.mean(values))
+    return means
