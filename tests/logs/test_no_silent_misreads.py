@@ -188,6 +188,15 @@ class TestClocks:
         table = read_log(write(tmp_path, "t [s],Row", [f"{i},{i}" for i in order]))
         assert np.array_equal(values(table, "Row"), np.arange(60)) and table.duration_s == 59
 
+    def test_a_short_date_that_nothing_settles_is_asked(self, tmp_path: Path) -> None:
+        path = write(tmp_path, "Time,Die [°C]", [f"03.02.04 10:15:{i:02d},31" for i in range(60)])
+        when = dt.datetime(2010, 6, 1).timestamp()
+        os.utime(path, (when, when))
+        with pytest.raises(OpenReading, match="the day or the year first") as asked:
+            read_log(path)
+        assert asked.value.asks == "dates"
+        assert read_log(path, told=Told(dates="ymd")).start == "2003-02-04T10:15:00"
+
     def test_a_short_date_is_read_as_the_files_own_date_suggests(self, tmp_path: Path) -> None:
         path = write(tmp_path, "Time,Die [°C]", [f"26.03.02 10:15:{i:02d},31" for i in range(60)])
         when = dt.datetime(2026, 3, 9).timestamp()

@@ -19,6 +19,7 @@ _CHOICES = {
         "a decimal comma: 31,512 is thirty-one and a half": ",",
         "thousands: 31,512 is over thirty thousand": ".",
     },
+    "dates": {words: order for order, words in DATE_WORDS.items()},
     "time_unit": {"milliseconds": "ms", "seconds": "s", "minutes": "min", "hours": "h"},
 }
 

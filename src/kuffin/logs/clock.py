@@ -56,6 +56,8 @@ class ParsedClock:
         How the date was read (dm, md, ymd) where the cells leave it open; None where they do not.
     open_orders : tuple of str
         The orders that they leave open.
+    unsettled : bool
+        Whether day and year could be each other, and nothing says which: then a person has to.
     """
 
     seconds: NDArray[np.float64]
@@ -63,6 +65,7 @@ class ParsedClock:
     warnings: list[str] = field(default_factory=list)
     order: str | None = None
     open_orders: tuple[str, ...] = ()
+    unsettled: bool = False
 
     @property
     def calendar(self) -> bool:
@@ -128,15 +131,17 @@ class DateHints:
         What the person says: ``dm``, ``md`` or ``ymd``.
     us_style : bool
         Whether other columns speak for the month first.
-    written_on : date or None
-        When the file was written.
+    written_on, read_on : date or None
+        When the file was written, and when it is read.
     """
 
     order: str | None = None
     us_style: bool = False
     written_on: dt.date | None = None
+    read_on: dt.date | None = None
 
 
+BY_ITS_FILE, BY_TODAY = ", which the file's own date speaks for", ", which the present date speaks for"
 _ORDERS = {"dm": "the day first", "md": "the month first", "ymd": "the year first"}
 
 
@@ -179,13 +184,16 @@ def _likeliest(
     """The order that is taken, and what speaks for it; None: it is certain enough not to be told."""
     if hints.order in possible:
         return str(hints.order), ", as you say"
-    if hints.written_on is not None and "ymd" in possible:
-        # a log is mostly read soon after it was written, and never before
-        today = (hints.written_on - dt.date(1970, 1, 1)).days * DAY
-        late = {o: today - max(d or 0.0 for d in days[o]) for o in possible}
-        near = [o for o in possible if -DAY <= late[o] < 400 * DAY]
-        if len(near) == 1:
-            return near[0], ", which the file's own date speaks for"
+    if "ymd" in possible:
+        # a log is mostly kept soon after it was recorded, and read within some years; never before
+        for when, within, said in ((hints.written_on, 400, BY_ITS_FILE), (hints.read_on, 5 * 366, BY_TODAY)):
+            if when is None:
+                continue
+            then = (when - dt.date(1970, 1, 1)).days * DAY
+            late = {o: then - max(d or 0.0 for d in days[o]) for o in possible}
+            near = [o for o in possible if -DAY <= late[o] < within * DAY]
+            if len(near) == 1:
+                return near[0], said
     if sep == "." and "ymd" not in possible:
         return "dm", None
     if "md" in possible and (hints.us_style or half_day):

@@ -10,6 +10,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.logs.clock import (
+    BY_ITS_FILE,
+    BY_TODAY,
     CTIME,
     DAY,
     FULL,
@@ -122,7 +124,11 @@ class ClockCells:
         wall = seconds
         if self._offset_seen:
             seconds = wall - offsets
-        return ParsedClock(seconds, wall, notes, order if open_orders else None, open_orders)
+        told = hints is not None and hints.order in open_orders
+        unsettled = (
+            "ymd" in open_orders and not told and not any(by in n for n in notes for by in (BY_ITS_FILE, BY_TODAY))
+        )
+        return ParsedClock(seconds, wall, notes, order if open_orders else None, open_orders, unsettled)
 
 
 def _plain(cell: str) -> str:

@@ -154,11 +154,17 @@ def _assemble(
     lines = rows.lines.taken()
     us_style = any((c.unit or "").lower().replace(" ", "") in _US_UNITS for c in names)
     if rows.clock is not None:
-        parsed = rows.clock.finish(DateHints(dates, us_style, written_on))
+        parsed = rows.clock.finish(DateHints(dates, us_style, written_on, dt.date.today()))
         offsets = rows.clock.has_offsets
     else:
         parsed = numbered_clock(choice, rows.builders[choice.columns[0]].finish(None).values)
         offsets = choice.kind == "unix"
+    if parsed.unsettled:
+        raise OpenReading(
+            f"{name}: its dates may have the day or the year first, and neither the log nor the file's own date says which; "
+            "say how they are written",
+            "dates",
+        )
     readable = np.isfinite(parsed.seconds)
     dropped, notes = count_left_out(name, rows, lines, readable)
     if not readable.any():
