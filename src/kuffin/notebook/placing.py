@@ -77,7 +77,7 @@ def places(study: Study, tables: Sequence[LogTable], candidate: str = "", round_
         choice: MountChoice | None = MountChoice(number, mine.mount_id if mine is not None else None)
         known = {t.casefold() for t in (mine.tests or ())} if mine is not None else set()
         again = mine is not None and mine.tests is not None and found.condition.casefold() in {"", *known}
-        if not found.sure or (again and not round_number):
+        if again or not (found.sure or round_number):
             choice = None
         out.append(Placed(name, choice, found.condition))
     return out
