@@ -134,9 +134,11 @@ def test_numbers_in_what_is_kept_as_json_are_held_to_their_fields(small_master: 
     db.execute("UPDATE place SET settings = json('{\"length_mm\": -1}') WHERE id = 1")
     db.execute("UPDATE part SET fields = json_set(fields, '$.volume_ml', -5) WHERE kind = 'radiator'")
     db.execute("UPDATE bench SET settings = json_set(settings, '$.pump_percent', 4e9, '$.wall_efficiency_percent', 0)")
+    db.execute("UPDATE protocol SET steps = json_set(steps, '$[0].ask', json('true')) WHERE id = 1")
     db.commit()
     db.close()
     said = used(path)
+    assert "protocol" in said and "steps" in said
     for key in ("length_mm", "volume_ml", "pump_percent", "wall_efficiency_percent"):
         assert key in said or key.replace("_", " ") in said, said
 

@@ -13,7 +13,7 @@ from kuffin.core.errors import BenchError
 from kuffin.core.limits import Limits
 from kuffin.core.parts import KINDS, Field
 from kuffin.core.plain import PlainError, typed
-from kuffin.core.protocol import check, from_plain
+from kuffin.core.protocol import Step, check, from_plain
 
 Number = Annotated[float, Meta(ge=-1e9, le=1e9)]
 Share = Annotated[float, Meta(ge=-1.0, le=2.0)]
@@ -80,7 +80,7 @@ def _list_of(kind: Any) -> Form:
 
 def _steps(value: Any) -> Sound:
     try:
-        typed(value, list[dict[str, Scalar]])
+        typed(value, list[Step])  # a step's name is text, its numbers are numbers
         if value:
             check(from_plain(value))
         return value, []
