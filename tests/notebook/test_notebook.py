@@ -108,7 +108,7 @@ def test_every_edit_can_be_undone_and_redone_to_the_end(notebook: Notebook, stud
     edits.set_window(notebook, run, (12.0, 44.0))
     edits.leave_out(notebook, mount, "Sedge, round 1", "air")
     edits.change_study(notebook, study, "change the margin", margin_k=0.4)
-    channels.set_role(notebook, run, "Coolant", "coolant_out")
+    channels.set_roles(notebook, run, {"Coolant": "coolant_out"})
     answering.accept(notebook, mount, "Sedge, round 1", ["flow off", "contact"], "it is fine")
     answering.remount(notebook, mount, "Sedge, round 1", "once more")
     edits.to_bin(notebook, Mount, mount, "Sedge, round 1")

@@ -166,8 +166,8 @@ def test_a_window_by_hand_and_a_changed_role_are_heeded(demo_notebook: Notebook)
     before = next(r for r in v.main.readings if r.mount_id == mount)
     assert by_hand.value != before.value
     assert (by_hand.u95 or 0) > (before.u95 or 0)
-    channels.set_role(demo_notebook, run, "Coolant in", None)
-    channels.set_role(demo_notebook, run, "Coolant out", None)
+    channels.set_roles(demo_notebook, run, {"Coolant in": None})
+    channels.set_roles(demo_notebook, run, {"Coolant out": None})
     lost = next(r for r in verdict(demo_notebook).main.readings if r.mount_id == mount)
     assert lost.value is None
     assert "role “coolant”" in (lost.problem or "")
@@ -176,9 +176,9 @@ def test_a_window_by_hand_and_a_changed_role_are_heeded(demo_notebook: Notebook)
 def test_swapped_probes_are_noticed(demo_notebook: Notebook) -> None:
     v = verdict(demo_notebook)
     run = v.main.readings[0].runs[0]
-    channels.set_role(demo_notebook, run, "Air in", "coolant_in")
-    channels.set_role(demo_notebook, run, "Room", None)
-    channels.set_role(demo_notebook, run, "Coolant in", "air_in")
+    channels.set_roles(demo_notebook, run, {"Air in": "coolant_in"})
+    channels.set_roles(demo_notebook, run, {"Room": None})
+    channels.set_roles(demo_notebook, run, {"Coolant in": "air_in"})
     found = verdict(demo_notebook).findings[v.main.readings[0].mount_id]
     assert any(f.kind == "swapped" and "that cannot be" in f.seen for f in found)
 

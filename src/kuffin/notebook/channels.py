@@ -98,8 +98,3 @@ def set_roles(
                 if set(known.roles) == {c.name for c in run.channels}:
                     known.roles, known.devices = {**known.roles, **roles}, {**known.devices, **whose}
         return changed
-
-
-def set_role(notebook: Notebook, run_id: int, channel: str, role: str | None) -> None:
-    """Say what one channel of a run is."""
-    set_roles(notebook, run_id, {channel: role})
