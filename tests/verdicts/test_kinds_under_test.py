@@ -13,6 +13,7 @@ from kuffin.core.changeover import BuiltIn, change_over
 from kuffin.core.normalise import default_school, schools_for
 from kuffin.core.parts import KINDS as PART_KINDS
 from kuffin.core.undertest import KINDS
+from kuffin.demo.practice import bench_for
 from kuffin.demo.scenario import demo_runs
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import edits
@@ -75,3 +76,25 @@ def test_the_change_over_follows_what_is_under_test(key: str) -> None:
     assert tasks & {"take off", "rinse"}
     first = {t.key for t in change_over(None, BuiltIn(key, "One", "", {} if kind.dry_bench else parts))}
     assert ("fill" in first) != kind.dry_bench
+
+
+def test_what_has_fins_is_handled_with_their_caution() -> None:
+    for key in ("radiator", "set", "air cooler", "memory cooler"):
+        tasks = change_over(BuiltIn(key, "One"), BuiltIn(key, "Two"))
+        off = [t for t in tasks if "One" in t.text and "fins" in t.cautions]
+        on = [t for t in tasks if "Two" in t.text and "fins" in t.cautions]
+        assert off and on, key
+    new_radiator = change_over(
+        BuiltIn("paste", "One", parts={"radiator": "Reed"}), BuiltIn("paste", "Two", parts={"radiator": "Rush"})
+    )
+    assert sum("fins" in t.cautions for t in new_radiator) == 2
+
+
+@pytest.mark.parametrize("key", ["fan", "pump", "coolant", "air cooler", "radiator", "block", "paste", "pad", "set"])
+def test_the_simulated_bench_tells_two_candidates_apart(key: str) -> None:
+    one, two = (bench_for(key, name, 1) for name in ("One", "Two"))
+    assert (one.radiator.k_w, one.block.r0_k_w, one.block.paste_k_w) != (
+        two.radiator.k_w,
+        two.block.r0_k_w,
+        two.block.paste_k_w,
+    )

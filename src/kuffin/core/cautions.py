@@ -10,7 +10,7 @@ CAUTIONS: dict[str, str] = {
     "pressure": "Pressure: never above the lowest pressure any part's maker allows; wear eye protection; let it off slowly. Air under pressure bursts harder than water.",
     "glycol": "Glycol is poisonous to people and animals, and tastes sweet: no open vessels, wash hands, store and dispose of it by the local rules.",
     "hot": "Hot parts: let them cool, and measure temperatures rather than touching.",
-    "fins": "Fins and sheet edges cut: hold radiators by the frame; gloves help.",
+    "fins": "Fins and sheet edges cut: hold radiators and coolers by the frame; gloves help.",
     "paste": "A paste that conducts electricity: none of it may reach contacts or small parts beside the die; cover them as the part's manual says.",
     "liquid metal": "Liquid metal conducts and runs, and destroys aluminium: never on or near aluminium; cover what lies beside the die.",
     "biocide": "Biocides and concentrates are harmful: read the label, gloves and eye protection, never mix two of them.",

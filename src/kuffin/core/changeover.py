@@ -17,7 +17,7 @@ class BuiltIn:
     Attributes
     ----------
     under_test : str
-        radiator, block, paste, pad, coolant or set.
+        A kind of ``core.undertest``.
     candidate, sample : str
     parts : mapping of slot (block, radiator, fans, coolant, paste, pads, pump) to the part's name
     settings : mapping of setting to value
@@ -84,6 +84,9 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     return tasks
 
 
+_SLOT_CAUTIONS: dict[str, tuple[str, ...]] = {"radiator": ("fins",)}
+
+
 def _changed(before: BuiltIn, after: BuiltIn) -> set[str]:
     slots = set(before.parts) | set(after.parts)
     return {s for s in slots if before.parts.get(s) != after.parts.get(s)}
@@ -99,6 +102,10 @@ def _switch_off(before: BuiltIn | None) -> Task:
 
 def _glycol(built: BuiltIn) -> tuple[str, ...]:
     return ("glycol",) if built.details.get("glycol") not in {None, "", "none"} else ()
+
+
+def _fins(built: BuiltIn) -> tuple[str, ...]:
+    return ("fins",) if kind_under_test(built.under_test).fins else ()
 
 
 def _drain(before: BuiltIn) -> Task:
@@ -124,18 +131,21 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
     ]
     if what == "radiator":
         kept = f"; keep the {before.parts.get('fans', 'same')} fans and their screws" if "fans" in keep else ""
-        tasks.append(Task("take off", f"Take {_name(before)} off{kept}.", 6, ("fins",)))
+        tasks.append(Task("take off", f"Take {_name(before)} off{kept}.", 6, _fins(before)))
     elif what == "coolant":
         tasks.append(
             Task("rinse", f"Rinse {before.candidate} out: the Fill sheet says how often.", 15, _glycol(before), "fill")
         )
     elif not kind_under_test(what).on_die:
-        tasks.append(Task("take off", f"Take {_name(before)} off.", 5, ("hot",)))
+        tasks.append(Task("take off", f"Take {_name(before)} off.", 5, ("hot", *_fins(before))))
     elif on_die:
         block = before.candidate if kind_under_test(what).sits_on_die else before.parts.get("block", "the block")
         tasks.append(
             Task(
-                "take off", f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.", 5, ("hot",)
+                "take off",
+                f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.",
+                5,
+                ("hot", *_fins(before)),
             )
         )
     if on_die and kind_under_test(what).on_die:
@@ -151,7 +161,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
     for slot in sorted(others):
         old = before.parts.get(slot)
         if old and slot in {"fans", "pump", "radiator", "block"}:
-            tasks.append(Task(f"off {slot}", f"Take the {slot} {old} off too.", 5))
+            tasks.append(Task(f"off {slot}", f"Take the {slot} {old} off too.", 5, _SLOT_CAUTIONS.get(slot, ())))
     return tasks
 
 
@@ -166,12 +176,7 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
     for slot in ("pump", "radiator", "block", "fans"):
         if slot in others and slot != kind_under_test(after.under_test).slot and after.parts.get(slot):
             tasks.append(
-                Task(
-                    f"on {slot}",
-                    f"Build the {slot} {after.parts[slot]} in.",
-                    6,
-                    ("fins",) if slot == "radiator" else (),
-                )
+                Task(f"on {slot}", f"Build the {slot} {after.parts[slot]} in.", 6, _SLOT_CAUTIONS.get(slot, ()))
             )
     screws = after.details.get("screws")
     with_screws = f", screws {screws}" if screws else ""
@@ -182,12 +187,12 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
                 "put on",
                 f"Fit {_name(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
                 8,
-                ("fins",),
+                _fins(after),
                 "fit",
             )
         )
     elif not kind_under_test(after.under_test).sits_on_die and after.under_test not in {"paste", "pad", "coolant"}:
-        tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}.", 6, (), "fit"))
+        tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}.", 6, _fins(after), "fit"))
     if on_die:
         tasks += _on_die(after)
     return tasks
@@ -207,7 +212,7 @@ def _on_die(after: BuiltIn) -> list[Task]:
     block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
     how = s.get("tightening") or "crosswise, in turns"
     torque = f" to {written(SETTINGS['torque_nm'], s['torque_nm'])}" if s.get("torque_nm") else ""
-    tasks.append(Task("tighten", f"Set {block} down straight and tighten {how}{torque}.", 6, (), "fit"))
+    tasks.append(Task("tighten", f"Set {block} down straight and tighten {how}{torque}.", 6, _fins(after), "fit"))
     return tasks
 
 

@@ -46,6 +46,8 @@ class UnderTest:
         Whether the bench has no loop: nothing is filled, and no leak is tested.
     sits_on_die : bool
         Whether the candidate itself is screwed down on the die.
+    fins : bool
+        Whether it has fins that cut.
     on_die : bool
         Whether what sits on the die is taken off to change it.
     spread_k : float
@@ -74,6 +76,7 @@ class UnderTest:
     wet: bool = False
     dry_bench: bool = False
     sits_on_die: bool = False
+    fins: bool = False
     on_die: bool = False
     spread_k: float = 0.6
     block_side: bool = False
@@ -102,6 +105,7 @@ KINDS: dict[str, UnderTest] = {
             part_kinds=("radiator",),
             slot="radiator",
             brings=frozenset({"radiator"}),
+            fins=True,
             part="coolant",
             school="coolant_over_air_per_watt",
             over_coolant=False,
@@ -169,6 +173,7 @@ KINDS: dict[str, UnderTest] = {
             part_kinds=("whole set",),
             slot="",
             brings=frozenset({"block", "radiator", "pump", "fans", "coolant"}),
+            fins=True,
             school="die_over_air_per_watt",
             over_coolant=False,
             wet=True,
@@ -186,6 +191,7 @@ KINDS: dict[str, UnderTest] = {
             part_kinds=("air cooler",),
             slot="",
             brings=frozenset({"fans", "fans_where"}),
+            fins=True,
             school="die_over_air_per_watt",
             over_coolant=False,
             dry_bench=True,
@@ -283,6 +289,7 @@ KINDS: dict[str, UnderTest] = {
             part_kinds=("memory cooler",),
             slot="",
             brings=frozenset(),
+            fins=True,
             part="memory",
             school="memory_over_air",
             over_coolant=False,

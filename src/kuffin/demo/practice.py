@@ -10,6 +10,7 @@ import numpy as np
 
 from kuffin.bench.room import Room
 from kuffin.bench.station import Block, Radiator, RunPlan
+from kuffin.core.undertest import kind_under_test
 from kuffin.demo.scenario import BATCH, BLOCK, MOUNT_SCATTER, RADIATORS
 
 
@@ -19,17 +20,18 @@ def bench_for(under_test: str, candidate: str, round_number: int, seed: int = 0)
     Parameters
     ----------
     under_test : str
-        radiator, block, paste … A radiator of the demo is the demo's; anything else has a resistance drawn from its name.
+        A kind of core.undertest. A radiator of the demo is the demo's; anything else has a resistance drawn from its name.
     """
     drawn = np.random.default_rng(zlib.crc32(candidate.lower().encode()))
     mount = np.random.default_rng([zlib.crc32(candidate.lower().encode()), round_number, seed])
     radiator, block = RADIATORS["Reed"], BLOCK
     scatter = 1 + float(mount.normal(0, MOUNT_SCATTER))
-    if under_test in {"radiator", "set"}:
+    kind = kind_under_test(under_test)
+    if kind.loop_side:
         radiator = RADIATORS.get(candidate) or Radiator(candidate, 0.062 * float(np.exp(drawn.normal(0, 0.1))))
-    if under_test in {"block", "set"}:
+    if kind.sits_on_die:
         block = Block(candidate, 0.045 * float(np.exp(drawn.normal(0, 0.25))), paste_k_w=BLOCK.paste_k_w * scatter)
-    elif under_test in {"paste", "pad"}:
+    elif kind.block_side and kind.on_die:
         block = replace(BLOCK, paste_k_w=BLOCK.paste_k_w * float(np.exp(drawn.normal(0, 0.15))) * scatter)
     return RunPlan(
         radiator,
@@ -37,5 +39,5 @@ def bench_for(under_test: str, candidate: str, round_number: int, seed: int = 0)
         BATCH,
         Room(21.0 + float(mount.uniform(0, 3)), 0.4, 0.1),
         dt.datetime(2026, 1, 1),
-        mount_factor=scatter if under_test in {"radiator", "set"} else 1.0,
+        mount_factor=scatter if kind.loop_side else 1.0,
     )
