@@ -7,7 +7,7 @@ from numpy.typing import NDArray
 
 from kuffin.bench.tape import Tape
 from kuffin.core.devices import Cooled, whose
-from kuffin.core.roles import SIGNALS
+from kuffin.core.roles import ROLES, SIGNALS
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.samples import RunData
 from kuffin.recording.openbench import OpenBench
@@ -60,7 +60,7 @@ class Seen:
         for name, role, _ in self._whose.channels:
             if role and np.isfinite(values[name]):
                 found.setdefault(role, []).append(values[name])
-        out = {role: float(np.mean(v)) if role == "air_in" else v[0] for role, v in found.items()}
+        out = {role: float(np.mean(v)) if role in ROLES and ROLES[role].mean else v[0] for role, v in found.items()}
         for signal in ("air", "coolant", "power"):
             first = next((out[r] for r in SIGNALS[signal].roles if r in out), None)
             if first is not None:

@@ -1,0 +1,31 @@
+"""What a run has seen so far speaks as its verdict will."""
+
+from __future__ import annotations
+
+from types import SimpleNamespace
+from typing import Any, cast
+
+import pytest
+
+from kuffin.core.devices import ChannelRole
+from kuffin.core.findings import Limits
+from kuffin.core.roles import ROLES
+from kuffin.recording.seen import Seen
+from kuffin.verdicts.ways import Ways
+
+
+@pytest.mark.parametrize("role", ["die", "hot_spot", "memory", "air_in", "room", "flow", "coolant"])
+def test_several_channels_of_a_role_read_live_as_they_are_judged(role: str) -> None:
+    channels = [ChannelRole(f"{role} {i}", role) for i in (1, 2)]
+    bench: Any = SimpleNamespace(
+        roles=channels, instruments=[SimpleNamespace(interval_s=1.0, channels=channels)], interval_s=1.0
+    )
+    seen = Seen(bench, Ways((), Limits(), None, ()), cast(Any, None), None)
+    for at in range(3):
+        seen.add([float(at), 30.0, 40.0])
+    assert seen.by_role(seen.values(2.0))[role] == (35.0 if ROLES[role].mean else 30.0)
+    signals = seen.so_far()
+    assert signals is not None
+    judged = {"die": signals.die, "air_in": signals.air, "room": signals.air, "coolant": signals.coolant}.get(role)
+    if judged is not None:
+        assert judged[-1] == seen.by_role(seen.values(2.0))[role]
