@@ -51,7 +51,10 @@ class Step:
 
 @dataclass(frozen=True)
 class StepSetting:
-    """Something that a step sets: its field, the role of the channel that shows it, its name, its unit, and the channel's."""
+    """Something that a step sets: its field, the role of the channel that shows it, its name, its unit, and the channel's.
+
+    Where both units are the same, the channel shows the very figure that was set; else only that it moved.
+    """
 
     field: str
     role: str

@@ -68,9 +68,11 @@ def step_doubts(
             level = _level(times, channel, stretch)
             if level is None:
                 continue
-            if key == "power_w":
+            if setting_of.shown_in == unit:
                 if abs(level / value - 1) > _NEAR:
-                    out.append(StepDoubt(stretch.name, f"it says {setting}, and {number(level, 0)} W were drawn", True))
+                    out.append(
+                        StepDoubt(stretch.name, f"it says {setting}, and {number(level, 0)} {unit} were drawn", True)
+                    )
                 continue
             had = None if before is None else _level(times, channel, before[0])
             if before is None or had is None or had <= 0:

@@ -65,7 +65,7 @@ def _mounts(study: Study) -> list[Difference]:
 
 @dataclass(frozen=True)
 class _Condition:
-    """A condition that channels show: its role, name, unit, the share from which a difference counts, and what it does.
+    """A condition that channels show: its role, name, unit, decimals, and from which share and amount a difference counts.
 
     ``effect`` is filled in with the candidates that had most (`more`) and least (`less`), and by how much (`by`, `percent`).
     """
@@ -73,6 +73,8 @@ class _Condition:
     role: str
     label: str
     unit: str
+    decimals: int
+    least_share: float
     least: float
     effect: str
     strength: int = 2
@@ -80,12 +82,12 @@ class _Condition:
 
 
 _CONDITIONS = (
-    _Condition("power", "the power measured", "W", 0.01, "{more} was given {percent} % more than {less}, and its rise grows as much."),
-    _Condition("air_in", "the room's air", "°C", 0.0, "{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much."),
-    _Condition("clock", "the clock measured", "MHz", 0.02, "{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.", 1),
-    _Condition("voltage", "the voltage measured", "V", 0.01, "{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.", 1),
-    _Condition("pump", "the pump speed measured", "rpm", 0.03, "{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.", 2, "pump"),
-    _Condition("fan", "the fan speed measured", "rpm", 0.03, "{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.", 2, "fans"),
+    _Condition("power", "the power measured", "W", 1, 0.01, 0.3, "{more} was given {percent} % more than {less}, and its rise grows as much."),
+    _Condition("air_in", "the room's air", "°C", 1, 0.0, 0.3, "{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much."),
+    _Condition("clock", "the clock measured", "MHz", 0, 0.02, 0.0, "{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.", 1),
+    _Condition("voltage", "the voltage measured", "V", 2, 0.01, 0.0, "{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.", 1),
+    _Condition("pump", "the pump speed measured", "rpm", 0, 0.03, 0.0, "{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.", 2, "pump"),
+    _Condition("fan", "the fan speed measured", "rpm", 0, 0.03, 0.0, "{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.", 2, "fans"),
 )  # fmt: skip
 
 
@@ -99,11 +101,10 @@ def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
             continue
         spread = max(means.values()) - min(means.values())
         usual = abs(float(np.mean(list(means.values()))))
-        if spread < max(asked.least * usual, 0.3 if asked.role in {"power", "air_in"} else 0.0) or not spread:
+        if spread < max(asked.least_share * usual, asked.least) or not spread:
             continue
         more, less = max(means, key=lambda n: means[n]), min(means, key=lambda n: means[n])
-        digits = 2 if asked.unit == "V" else 0 if asked.unit in {"rpm", "MHz"} else 1
-        groups = tuple((f"{number(v, digits)} {asked.unit}", (n,)) for n, v in means.items())
+        groups = tuple((f"{number(v, asked.decimals)} {asked.unit}", (n,)) for n, v in means.items())
         percent = number(100 * spread / means[less], 1) if means[less] else ""
         effect = asked.effect.format(more=more, less=less, by=number(spread, 1), percent=percent)
         taken_out = {"power": school.per_watt, "air_in": school.over is not None}.get(asked.role, False)
