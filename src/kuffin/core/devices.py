@@ -25,6 +25,8 @@ class DeviceKind:
         By which it goes in the names of columns.
     keeps : frozenset of str
         Roles that are its own where nothing is said of whose they are.
+    may_have : frozenset of str
+        Roles of other devices that are taken for its own where it is the only one with a die.
     part_kinds : frozenset of str
         The kinds of part that cool it.
     """
@@ -32,6 +34,7 @@ class DeviceKind:
     key: str
     words: frozenset[str]
     keeps: frozenset[str] = frozenset()
+    may_have: frozenset[str] = frozenset()
     part_kinds: frozenset[str] = frozenset()
 
 
@@ -42,7 +45,11 @@ DEVICE_KINDS: dict[str, DeviceKind] = {
     d.key: d
     for d in (
         DeviceKind(
-            CARD, frozenset(["gpu", "card", "graphics", "vram", "gddr", "video"]), frozenset({"backplate"}), frozenset({"card block"})
+            CARD,
+            frozenset(["gpu", "card", "graphics", "vram", "gddr", "video"]),
+            keeps=frozenset({"backplate"}),
+            may_have=frozenset({"memory", "regulator", "backplate"}),
+            part_kinds=frozenset({"card block"}),
         ),
         DeviceKind(
             PROCESSOR,
@@ -51,8 +58,8 @@ DEVICE_KINDS: dict[str, DeviceKind] = {
         ),
         DeviceKind(
             BOARD,
-            frozenset(["board", "motherboard", "mainboard", "mobo", "chipset", "pch", "dimm", "dimms", "spd", "drive", "drives", "ssd", "nvme", "southbridge"]),
-            frozenset({"chipset", "storage", "memory", "regulator"}),
+            frozenset(["board", "motherboard", "mainboard", "mobo", "dimm", "dimms", "spd"]) | ROLES["chipset"].words | ROLES["storage"].words,
+            keeps=frozenset({"chipset", "storage", "memory", "regulator"}),
         ),
     )
 }  # fmt: skip

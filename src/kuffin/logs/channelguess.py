@@ -7,7 +7,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from kuffin.core.devices import BOARD, CARD, DEVICE_KINDS, HEATER, PROCESSOR, kind_of_device
-from kuffin.core.roles import ROLES, cannot_be
+from kuffin.core.roles import DIE, FURTHER_PARTS, ROLES, cannot_be
 
 _INTO = frozenset(["in", "inlet", "supply", "cold", "into", "feed", "inflow", "before"])
 _OUT = frozenset(["out", "outlet", "return", "hot", "warm", "outflow", "back", "after"])
@@ -35,12 +35,10 @@ _NO_LEVEL = frozenset(
         "pwm",
     ]
 )
-_DIES = frozenset({"die", "hot_spot"})
 _OF_ONE_DEVICE = frozenset({"hot_spot", "power", "clock", "load"})  # they go to the only device that there is
 _SUMMARIES = frozenset(
     ["max", "maximum", "min", "minimum", "avg", "average", "mean", "hottest", "coolest", "highest", "lowest"]
 )
-_PARTS_FIRST = ("backplate", "chipset", "storage", "memory", "regulator", "hot_spot")
 _HIGHEST_DIE = 600.0  # a bare number beyond it is a clock
 _MOST_SOCKETS = 4
 
@@ -116,10 +114,13 @@ def guess_role(name: str, quantity: str, unit: str | None, middle: float | None 
         return None
     role = _temperature(name, words)
     if role is not None and middle is not None and cannot_be(role, middle):
-        # a bare “CPU” that reads 4,700 is its clock
-        fast = role in {"die", "hot_spot"} and middle > _HIGHEST_DIE and not cannot_be("clock", middle)
-        return "clock" if fast else None
+        return "clock" if role in DIE and may_be_clock(middle) else None
     return role
+
+
+def may_be_clock(middle: float) -> bool:
+    """Whether what reads so, and was taken for a die, is its clock in MHz: a bare “CPU” that reads 4,700."""
+    return middle > _HIGHEST_DIE and not cannot_be("clock", middle)
 
 
 def _of_quantity(quantity: str, words: Collection[str]) -> str | None:
@@ -143,7 +144,7 @@ def _temperature(name: str, words: frozenset[str]) -> str | None:
     spot = bool(words & ROLES["hot_spot"].words) or "hot spot" in joined
     if words & ROLES["coolant"].words and "air" not in words:
         return _coolant(words)
-    for part in _PARTS_FIRST:
+    for part in reversed(FURTHER_PARTS):  # a memory’s regulator is a regulator
         if words & ROLES[part].words or (part == "hot_spot" and spot):
             return part
     if words & ROLES["room"].words:
@@ -176,7 +177,7 @@ def guess_all(columns: Sequence[Named]) -> list[Guess]:
     plain = {r for c, r in zip(columns, roles, strict=True) if not is_summary(c.name)}
     roles = [None if r in plain and is_summary(c.name) else r for c, r in zip(columns, roles, strict=True)]
     said = _said(columns, roles)
-    dies = {s for r, s in zip(roles, said, strict=True) if r in _DIES}
+    dies = {s for r, s in zip(roles, said, strict=True) if r in DIE}
     heater, known = HEATER in dies, dies - {HEATER, ""}
     if not known and "" in dies and not heater:
         known = {PROCESSOR}
@@ -208,7 +209,7 @@ def _said(columns: Sequence[Named], roles: Sequence[str | None]) -> list[str]:
 def _sockets(kinds: Sequence[str], numbers: Sequence[int | None], roles: Sequence[str | None]) -> bool:
     """Whether numbered processors are processors; “CPU 1” to “CPU 8” are the cores of one."""
     own = [(r, n) for k, n, r in zip(kinds, numbers, roles, strict=True) if k == PROCESSOR]
-    dies = {n for r, n in own if r in _DIES and n is not None}
+    dies = {n for r, n in own if r in DIE and n is not None}
     powers = {n for r, n in own if r == "power"}
     if len(powers - {None}) > 1:
         return len(powers) <= _MOST_SOCKETS
@@ -238,10 +239,8 @@ def _whose(role: str | None, said: str, only: str | None) -> str | None:
         return said
     keeper = next((d.key for d in DEVICE_KINDS.values() if role in d.keeps), None)
     if keeper is not None:
-        beside_a_card = (
-            only is not None and kind_of_device(only) == CARD and role in {"memory", "regulator", "backplate"}
-        )
-        return only if beside_a_card else keeper
+        kind = DEVICE_KINDS.get(kind_of_device(only or ""))
+        return only if kind is not None and role in kind.may_have else keeper
     if role == "die":
         return only if only is not None and kind_of_device(only) == PROCESSOR else None
     return only if role in _OF_ONE_DEVICE else None

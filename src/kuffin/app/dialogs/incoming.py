@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QComboBox
 from kuffin.core.devices import USUAL_DEVICES, ChannelRole
 from kuffin.core.roles import ROLES, cannot_be
 from kuffin.core.units import shown
+from kuffin.logs.channelguess import may_be_clock
 from kuffin.logs.table import LogChannel, LogTable, take_guesses
 from kuffin.notebook.channels import Remembered
 from kuffin.notebook.placing import MountChoice
@@ -112,7 +113,7 @@ def _perhaps(channel: LogChannel, middle: float) -> str:
     """What else a channel may be that reads so."""
     if channel.unit is not None and channel.quantity != "temperature":
         return ""
-    return "; a clock?" if 600 < middle < ROLES["clock"].can_be[1] else ""
+    return "; a clock?" if may_be_clock(middle) else ""
 
 
 def incoming(table: LogTable, known: Remembered | None) -> Incoming:
