@@ -3,19 +3,23 @@
 from __future__ import annotations
 
 import datetime as dt
+import tempfile
+from contextlib import closing
 from dataclasses import dataclass
+from pathlib import Path
 
 import numpy as np
 
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.several import Heated, SeveralTruth, record_several
-from kuffin.bench.station import Block, Load, Radiator, RunPlan
-from kuffin.core.devices import ChannelRole, Cooled
+from kuffin.bench.station import Block, Load, Radiator, RunPlan, as_csv
+from kuffin.logs.reader import read_log
 from kuffin.logs.table import LogTable
-from kuffin.notebook.samples import RunData
-from kuffin.verdicts.evaluating import settle_trace
-from kuffin.verdicts.signals import signals
+from kuffin.notebook import edits, shelf
+from kuffin.notebook.store import Notebook
+from kuffin.verdicts.runresult import RunResult
+from kuffin.verdicts.study import judge
 
 DRAWN = 200
 
@@ -55,18 +59,30 @@ def drawn_loop(seed: int) -> tuple[LogTable, SeveralTruth, tuple[str, ...]]:
 
 
 def held(seed: int) -> Held:
-    """One drawn loop, judged as Kuffin judges it."""
+    """One drawn loop: its log as a file, read, its channels guessed, kept in a notebook and judged."""
     table, truth, loop = drawn_loop(seed)
-    channels = tuple(ChannelRole(c.name, c.role, c.device) for c in table.channels)
-    data = RunData(table.times, {c.name: c.values for c in table.channels}, {}, {}, channels)
-    dies, averaged = [], False
-    for device in loop:
-        s = signals(data.about(Cooled(device, loop)))
-        averaged |= s.names["die"] != f"{device.capitalize()} die"
-        found = settle_trace(s, "die_over_coolant_per_watt", 0.2)
-        dies.append(abs(found.value - truth.die_k_w[device]) <= found.u95)
-    found = settle_trace(signals(data.about(Cooled(None, loop))), "coolant_over_air_per_watt", 0.2)
-    return Held(tuple(dies), abs(found.value - truth.radiator_k_w) <= found.u95, averaged)
+    with tempfile.TemporaryDirectory() as name:
+        file = Path(name) / "One.csv"
+        file.write_text(as_csv(table))
+        with closing(Notebook.create(Path(name) / "loops.kuffin")) as notebook:
+            bench = shelf.add_bench(notebook, "loops")
+            shelf.set_cooled(notebook, bench, loop)
+            log = read_log(file)
+            dies, averaged = [], False
+            for device in loop:
+                found = _judged(notebook, "block", log, bench, device)
+                averaged |= found.names["die"] != f"{device.capitalize()} die"
+                own = found.traces["die_over_coolant_per_watt"]
+                dies.append(abs(own.value - truth.die_k_w[device]) <= own.u95)
+            over_air = _judged(notebook, "radiator", log, bench, None).traces["coolant_over_air_per_watt"]
+    return Held(tuple(dies), abs(over_air.value - truth.radiator_k_w) <= over_air.u95, averaged)
+
+
+def _judged(notebook: Notebook, under_test: str, log: LogTable, bench: int, device: str | None) -> RunResult:
+    study = edits.add_study(notebook, "Which?", under_test, ["One"], 0.2)
+    edits.change_study(notebook, study, "set up", bench_id=bench, device=device)
+    run = edits.add_log(notebook, study, "One", log)
+    return judge(notebook, notebook.study(study)).results[run]
 
 
 def report() -> None:
