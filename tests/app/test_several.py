@@ -124,7 +124,7 @@ def test_logs_that_do_not_say_their_mount_are_asked_for_and_mended_afterwards(
     notebook = window.state.notebook
     assert notebook is not None and window.state.verdict is not None and window.state.verdict.mounts == 2
     tests = {first.live_runs[0].id: "card", second.live_runs[0].id: "both"}
-    edits.one_mount(notebook, first.id, tests)
+    edits.one_mount(notebook, first.id, {run: edits.ToldCondition(name) for run, name in tests.items()})
     at_rest()
     (one,) = window.state.mounts()
     assert {r.id: r.condition for r in one.live_runs} == tests

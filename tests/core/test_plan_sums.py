@@ -105,7 +105,7 @@ class TestProtocols:
 
     def test_a_sweep_is_many_steps(self) -> None:
         steps = sweep(Step("load", power_w=180), "fan_percent", [40, 60, 100])
-        assert [s.fan_percent for s in steps] == [40, 60, 100] and steps[0].name == "load 40 % fans"
+        assert [s.fan_percent for s in steps] == [40, 60, 100] and steps[0].name == "load, fans 40 %"
         with pytest.raises(BenchError, match="two different"):
             sweep(Step("load"), "fan_percent", [40, 40])
 

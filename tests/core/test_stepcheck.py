@@ -38,4 +38,4 @@ def test_a_power_out_of_range_was_not_set_and_what_no_channel_shows_is_said() ->
         ("pump 60 %", False),
         ("pump 80 %", False),
     ]
-    assert "180 W were drawn" in found[0].said and "no channel shows the pump at 60 %" in found[2].said
+    assert "180 W were read" in found[0].said and "no channel shows the pump at 60 %" in found[2].said

@@ -12,13 +12,15 @@ import pytest
 from kuffin.core.changeover import BuiltIn, change_over
 from kuffin.core.normalise import default_school, schools_for
 from kuffin.core.parts import KINDS as PART_KINDS
-from kuffin.core.undertest import KINDS
+from kuffin.core.undertest import KINDS, kind_under_test
 from kuffin.demo.practice import bench_for
 from kuffin.demo.scenario import demo_runs
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import edits
+from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.verdicts.line import verdict_line
+from kuffin.verdicts.signals import lacking
 from kuffin.verdicts.study import judge
 
 FACTOR = {"One": 1.0, "Two": 1.1}
@@ -98,3 +100,40 @@ def test_the_simulated_bench_tells_two_candidates_apart(key: str) -> None:
         two.block.r0_k_w,
         two.block.paste_k_w,
     )
+
+
+@pytest.mark.parametrize(
+    "key", ["chipset over memory", "backplate over air", "regulator over coolant_in", "hot_spot over die"]
+)
+def test_any_temperature_over_any_other_is_judged_by_their_difference(
+    key: str, runs: list[LogTable], tmp_path: Path
+) -> None:
+    kind = kind_under_test(key)
+    assert [s.over for s in schools_for(key)].count(kind.over) >= 2 and kind.any_temperature
+    with closing(Notebook.create(tmp_path / "n.kuffin")) as book:
+        study = edits.add_study(book, "Which holder?", key, list(FACTOR), 0.2)
+        for i, (name, factor) in enumerate(FACTOR.items()):
+            edits.add_log(book, study, name, with_parts(runs[i], kind.part, factor, i))
+        v = judge(book, book.study(study))
+        assert v.school.key == kind.main_trace
+        for reading in v.main.readings:
+            (run,) = reading.runs
+            data, result = read_run(book, run), v.results[run]
+            assert result.window_s is not None and reading.value is not None and reading.u95 is not None
+            inside = (data.times > result.window_s[0]) & (data.times < result.window_s[1])
+            base = "air_in" if kind.over == "air" else kind.over
+            level = {
+                r: np.nanmean([data.values[c.name][inside] for c in data.channels if c.role == r])
+                for r in (kind.part, base)
+            }
+            assert reading.value == pytest.approx(level[kind.part] - level[base], rel=0.015, abs=0.05)
+
+
+def test_a_pair_that_a_log_does_not_hold_is_named(runs: list[LogTable], tmp_path: Path) -> None:
+    school = default_school("storage over room")
+    assert lacking(school, {"die", "room"}) == ["a channel with the role “storage”"]
+    with closing(Notebook.create(tmp_path / "n.kuffin")) as book:
+        study = edits.add_study(book, "Which holder?", "storage over room", list(FACTOR), 0.2)
+        edits.add_log(book, study, "One", runs[0])
+        (reading,) = judge(book, book.study(study)).main.readings
+        assert reading.value is None and "storage" in str(reading.problem)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import os
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
@@ -30,7 +30,7 @@ def write_table(
     path: Path,
     what: str,
     preparations: Sequence[Preparation] = (),
-    marks: Sequence[dict[str, Any]] = (),
+    of_runs: Mapping[str, Sequence[dict[str, Any]]] | None = None,
 ) -> None:
     """Write ``readings``, ``findings`` or ``verdicts`` as CSV, or everything as JSON, by the file's ending.
 
@@ -40,7 +40,7 @@ def write_table(
         Where the file cannot be written.
     """
     if path.suffix.lower() == ".json":
-        text = as_json(verdict, preparations, marks)
+        text = as_json(verdict, preparations, of_runs)
     else:
         rows = {"readings": readings_rows, "findings": finding_rows}.get(what, verdict_rows)
         text = as_csv(rows(verdict))

@@ -140,6 +140,7 @@ class Importer(QObject):
                 log.units,
                 devices=log.devices,
                 condition=log.condition,
+                settings=log.settings,
                 together=True,
             )
             for log in logs

@@ -83,7 +83,7 @@ class Menus:
         self._add(menu, "Change the study …", w.studies.change_study, "", "notebook")
         self._add(menu, "Add logs …", w.studies.ask_logs, "Ctrl+L")
         menu.addSeparator()
-        self._add(menu, "Tests of one mount …", w.studies.ask_one_mount, "", "notebook")
+        self._add(menu, "Tests of this mount …", w.studies.ask_one_mount, "", "notebook")
         self._add(menu, "Put this mount into the bin", w.studies.bin_mount, "", "notebook")
         self._add(menu, "Put this study into the bin", w.studies.bin_study, "", "notebook")
         menu.addSeparator()

@@ -21,7 +21,7 @@ from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
-from kuffin.verdicts.happened import marks_rows
+from kuffin.verdicts.happened import rows_of_runs
 from kuffin.verdicts.planning import order_of
 from kuffin.verdicts.preparation import Preparation, preparation_of
 
@@ -52,11 +52,7 @@ class Studies(QObject):
         dialog = NewStudy(self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
             self.begin_study(
-                dialog.question.text(),
-                dialog.kind.currentData(),
-                dialog.names(),
-                dialog.margin.value(),
-                dialog.rounds.value(),
+                dialog.question.text(), dialog.key(), dialog.names(), dialog.margin.value(), dialog.rounds.value()
             )
             pending, self._pending = self._pending, []
             if pending:
@@ -148,14 +144,11 @@ class Studies(QObject):
             )
 
     def ask_one_mount(self) -> None:
-        """Mend mounts: which runs of the candidate are tests of the mount that is looked at."""
+        """Which runs of the candidate are tests of the mount that is looked at, and what each was run with."""
         mount, notebook = self._state.mount(), self._state.notebook
         if mount is None or notebook is None or not mount.live_runs:
             return
         others = [m for m in mount.candidate.live_mounts if m.id != mount.id and m.live_runs]
-        if not others:
-            self._state.trouble.emit(f"{mount.candidate.name} has no other mount whose runs could be tests of this one")
-            return
         runs = [r for m in (mount, *others) for r in m.live_runs]
         named = [LogNamed(Path(r.source).stem, r.started_at, r.duration_s) for r in runs]
         found = assign(named, [mount.candidate.name])
@@ -182,8 +175,8 @@ class Studies(QObject):
         elif self._state.verdict is not None:
             prepared = self._preparations() if what == "everything" else []
             study = self._state.study
-            marks = marks_rows(study) if study is not None and what == "everything" else []
-            self._state.attempt(write_table, self._state.verdict, path, what, prepared, marks)
+            of_runs = rows_of_runs(study) if study is not None and what == "everything" else None
+            self._state.attempt(write_table, self._state.verdict, path, what, prepared, of_runs)
 
     def _preparations(self) -> list[Preparation]:
         """How the study's mounts were prepared, in bench order."""

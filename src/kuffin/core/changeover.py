@@ -7,6 +7,8 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from kuffin.core.configuration import SETTINGS, written
+from kuffin.core.parts import WET_SLOTS
+from kuffin.core.roles import spoken
 from kuffin.core.undertest import kind_under_test
 
 
@@ -32,6 +34,10 @@ class BuiltIn:
     parts: Mapping[str, str] = field(default_factory=dict)
     settings: Mapping[str, Any] = field(default_factory=dict)
     details: Mapping[str, Any] = field(default_factory=dict)
+
+    def own(self, slot: str) -> str:
+        """What takes a slot: the candidate itself where that is what is under test; blank for nothing."""
+        return self.candidate if kind_under_test(self.under_test).slot == slot else self.parts.get(slot, "")
 
 
 @dataclass(frozen=True)
@@ -63,9 +69,7 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     after : BuiltIn
     """
     opened = not kind_under_test(after.under_test).dry_bench and (
-        before is None
-        or bool(_changed(before, after) & {"block", "radiator", "pump", "coolant"})
-        or kind_under_test(after.under_test).wet
+        before is None or bool(_changed(before, after) & WET_SLOTS) or kind_under_test(after.under_test).wet
     )
     on_die = (
         before is None
@@ -84,6 +88,8 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     return tasks
 
 
+_OWN_TASK = frozenset({"paste", "pads", "coolant"})  # what is spread, laid or filled in has a task of its own
+_SPEEDS = {"pump_percent": "pump", "fan_percent": "fans"}  # a speed, and whose it is
 _SLOT_CAUTIONS: dict[str, tuple[str, ...]] = {"radiator": ("fins",)}
 
 
@@ -125,21 +131,21 @@ def _name(built: BuiltIn) -> str:
 
 def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
     tasks = []
-    what = before.under_test
+    kind = kind_under_test(before.under_test)
     keep = [
         s for s in ("fans", "block", "radiator", "paste") if s in after.parts and before.parts.get(s) == after.parts[s]
     ]
-    if what == "radiator":
+    if kind.slot == "radiator":
         kept = f"; keep the {before.parts.get('fans', 'same')} fans and their screws" if "fans" in keep else ""
         tasks.append(Task("take off", f"Take {_name(before)} off{kept}.", 6, _fins(before)))
-    elif what == "coolant":
+    elif kind.slot == "coolant":
         tasks.append(
             Task("rinse", f"Rinse {before.candidate} out: the Fill sheet says how often.", 15, _glycol(before), "fill")
         )
-    elif not kind_under_test(what).on_die:
+    elif not kind.on_die:
         tasks.append(Task("take off", f"Take {_name(before)} off.", 5, ("hot", *_fins(before))))
     elif on_die:
-        block = before.candidate if kind_under_test(what).sits_on_die else before.parts.get("block", "the block")
+        block = before.candidate if kind.sits_on_die else before.parts.get("block", "the block")
         tasks.append(
             Task(
                 "take off",
@@ -148,7 +154,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
                 ("hot", *_fins(before)),
             )
         )
-    if on_die and kind_under_test(what).on_die:
+    if on_die and kind.on_die:
         tasks.append(
             Task("print", "Photograph the print on the block and on the die before wiping it.", 2, (), "print")
         )
@@ -157,7 +163,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
                 "clean", "Clean die and block until a fresh cloth stays clean; let them dry.", 5, _paste_caution(before)
             )
         )
-    others = _changed(before, after) - {kind_under_test(what).slot}
+    others = _changed(before, after) - {kind.slot}
     for slot in sorted(others):
         old = before.parts.get(slot)
         if old and slot in {"fans", "pump", "radiator", "block"}:
@@ -172,15 +178,16 @@ def _paste_caution(built: BuiltIn) -> tuple[str, ...]:
 
 def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
     tasks = []
+    kind = kind_under_test(after.under_test)
     others = set(after.parts) if before is None else _changed(before, after)
     for slot in ("pump", "radiator", "block", "fans"):
-        if slot in others and slot != kind_under_test(after.under_test).slot and after.parts.get(slot):
+        if slot in others and slot != kind.slot and after.parts.get(slot):
             tasks.append(
                 Task(f"on {slot}", f"Build the {slot} {after.parts[slot]} in.", 6, _SLOT_CAUTIONS.get(slot, ()))
             )
     screws = after.details.get("screws")
     with_screws = f", screws {screws}" if screws else ""
-    if after.under_test in {"radiator", "set"}:
+    if kind.oriented:
         way = after.settings.get("orientation")
         tasks.append(
             Task(
@@ -191,7 +198,10 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
                 "fit",
             )
         )
-    elif not kind_under_test(after.under_test).sits_on_die and after.under_test not in {"paste", "pad", "coolant"}:
+    elif kind.any_temperature:
+        opens = "If the loop is opened for it: drain it first, and leak test with air before any water."
+        tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}. {opens}", 8, ("mains", "pressure"), "fit"))
+    elif not kind.sits_on_die and kind.slot not in _OWN_TASK:
         tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}.", 6, _fins(after), "fit"))
     if on_die:
         tasks += _on_die(after)
@@ -201,9 +211,8 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
 def _on_die(after: BuiltIn) -> list[Task]:
     tasks = []
     s = after.settings
-    paste = after.candidate if after.under_test == "paste" else after.parts.get("paste", "the usual paste")
-    if after.under_test == "pad" or after.parts.get("pads"):
-        pads = after.candidate if after.under_test == "pad" else after.parts["pads"]
+    paste, pads = after.own("paste") or "the usual paste", after.own("pads")
+    if pads:
         where = f" ({s['pads_where']})" if s.get("pads_where") else ""
         tasks.append(Task("pads", f"Lay pads {pads}{where}, without film, without air under them.", 6, (), "fit"))
     amount = f", {written(SETTINGS['paste_amount_g'], s['paste_amount_g'])}" if s.get("paste_amount_g") else ""
@@ -219,7 +228,7 @@ def _on_die(after: BuiltIn) -> list[Task]:
 def _fill(after: BuiltIn, fresh: bool) -> list[Task]:
     volume = after.details.get("volume_ml")
     about = f" about {volume:.0f} mL of" if volume else ""
-    coolant = after.candidate if after.under_test == "coolant" else after.parts.get("coolant", "coolant")
+    coolant = after.own("coolant") or "coolant"
     return [
         Task("leak", "Leak test with air before any water: pump up, close, and hold.", 20, ("pressure",), "leak"),
         Task("mix", f"Mix {coolant}.", 4, (*_glycol(after), "biocide"), "fill") if fresh else
@@ -232,12 +241,15 @@ def _fill(after: BuiltIn, fresh: bool) -> list[Task]:
 
 def _set(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     tasks = []
-    for key, what in (("pump_percent", "pump"), ("fan_percent", "fans")):
+    kind = kind_under_test(after.under_test)
+    for key, what in _SPEEDS.items():
         value = after.settings.get(key)
-        if value is not None and (before is None or before.settings.get(key) != value or after.under_test == "set"):
+        if value is not None and (before is None or before.settings.get(key) != value or what in kind.brings):
             tasks.append(Task(f"set {key}", f"Set the {what} to {written(SETTINGS[key], value)}.", 1))
-    dry = kind_under_test(after.under_test).dry_bench
+    dry = kind.dry_bench
     where = "air at the cooler's intake" if dry else "air at the radiator's intake, coolant in the stream"
+    if kind.any_temperature:
+        where = f"{spoken(kind.part)} and {spoken(kind.over)}"
     moving = "the fans" if dry else "pump, fans"
     tasks.append(Task("probes", f"See that each probe sits where it belongs: {where}.", 2))
     tasks.append(

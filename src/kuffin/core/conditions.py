@@ -8,7 +8,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.protocol import STEP_SETTINGS, Step
+from kuffin.core.configuration import OF_TEST
+from kuffin.core.protocol import Step
+from kuffin.core.testsettings import Value, settings_words, short_words
 
 Array = NDArray[np.float64]
 
@@ -16,6 +18,45 @@ LEAD_S = 90.0  # of the state before, kept in front so that a load's rise can be
 SHORTEST_S = 240.0  # a level that is held for less is no step
 _BOX_S = 15.0
 _SMALLEST = 0.05  # share by which two levels of one quantity differ at least
+
+
+@dataclass(frozen=True)
+class Condition:
+    """What mounts are tested under, as far as it is told: from a step of the protocol, or for logs of their own.
+
+    Attributes
+    ----------
+    label : str
+        In a few signs, for a table's head.
+    settings : mapping
+        By `core.configuration.OF_TEST`, or by names of the person's own.
+    """
+
+    name: str
+    label: str
+    settings: Mapping[str, Value]
+
+    @property
+    def power_w(self) -> float | None:
+        """The power that it is under, W."""
+        found = self.settings.get("power_w")
+        return float(found) if isinstance(found, (int, float)) else None
+
+    @property
+    def words(self) -> str:
+        """All that is told of it; its name where nothing is."""
+        told = settings_words(self.settings)
+        return f"{self.name}: {told}" if told else self.name
+
+
+def of_steps(steps: Sequence[Step]) -> tuple[Condition, ...]:
+    """The conditions that a protocol's steps are; none where it has fewer than two under load."""
+    under = load_steps(steps)
+    labels = [condition_words(s, under) for s in under]
+    if len(set(labels)) < len(labels):  # two steps with the same settings keep their names
+        labels = [s.name for s in under]
+    made = tuple(Condition(s.name, label, s.settings) for s, label in zip(under, labels, strict=True))
+    return made if len(made) > 1 else ()
 
 
 @dataclass(frozen=True)
@@ -58,15 +99,9 @@ def condition_words(step: Step, among: Sequence[Step] = ()) -> str:
     """
 
     def varies(key: str) -> bool:
-        return len(among) < 2 or len({getattr(s, key) for s in among}) > 1
+        return len(among) < 2 or len({s.value_of(key) for s in among}) > 1
 
-    said = []
-    if step.power_w is not None and varies("power_w"):
-        said.append(f"{step.power_w:g} W")
-    if step.pump_percent is not None and varies("pump_percent"):
-        said.append(f"pump {step.pump_percent:g} %")
-    if step.fan_percent is not None and varies("fan_percent"):
-        said.append(f"fans {step.fan_percent:g} %")
+    said = [short_words(key, value) for key, value in step.settings.items() if key != "load" and varies(key)]
     return ", ".join(said) or step.name
 
 
@@ -80,7 +115,7 @@ def stretches_of(
     times : ndarray, shape (n,)
         s, rising.
     channels : mapping
-        ``power``, ``pump`` and ``fan``, each of shape (n,) or None.
+        By the role that shows a setting (`core.configuration.OF_TEST`), each of shape (n,) or None.
     steps : sequence of Step
         The whole protocol.
     stages : sequence of (time, step number)
@@ -99,9 +134,9 @@ def stretches_of(
     if stages:
         return _from_stages(float(times[-1]), steps, under, stages)
     levels = [
-        (key, channel)
-        for key, channel in ((s.field, s.role) for s in STEP_SETTINGS)
-        if len({getattr(s, key) for s in under if getattr(s, key) is not None}) > 1
+        (key, setting.shown_by)
+        for key, setting in OF_TEST.items()
+        if setting.shown_by and len({v for s in under if (v := s.value_of(key)) is not None}) > 1
     ]
     if not levels:
         return [], "the protocol's load steps differ in nothing that a channel could show"
@@ -141,7 +176,7 @@ def _matched(
     held: list[tuple[float, float]],
     power: Array | None,
 ) -> tuple[list[Stretch], str]:
-    """Each stretch given to the step whose setting is nearest, in order; power in W, speeds by their order only."""
+    """Each stretch given to the step whose setting is nearest, where a channel shows the very figure; else by their order."""
     key, channel = shown[0]
 
     def level(span: tuple[float, float], x: Array) -> float:
@@ -151,17 +186,18 @@ def _matched(
     if power is not None and np.isfinite(power).any():
         full = max((level(h, power) for h in held), default=0.0)
         held = [h for h in held if level(h, power) > 0.25 * full]  # idle and cooling down are no load
-    if key == "power_w":
+    if OF_TEST[key].shown_in == OF_TEST[key].unit:
         found: list[Stretch] = []
         free = list(held)
         for step in under:
-            near = [h for h in free if step.power_w and abs(level(h, channel) / step.power_w - 1) < 0.15]
+            wanted = float(step.value_of(key) or 0.0)
+            near = [h for h in free if wanted and abs(level(h, channel) / wanted - 1) < 0.15]
             if near:
-                best = min(near, key=lambda h: abs(level(h, channel) - (step.power_w or 0.0)))
+                best = min(near, key=lambda h: abs(level(h, channel) - wanted))
                 free.remove(best)
                 found.append(Stretch(step.name, *best))
         lacking = [s.name for s in under if s.name not in {f.name for f in found}]
-        return found, f"not found in this run by its power: {', '.join(lacking)}" if lacking else ""
+        return found, f"not found in this run by its {OF_TEST[key].label}: {', '.join(lacking)}" if lacking else ""
     if len(held) != len(under):
         return [], f"the protocol has {len(under)} load steps, this run shows {len(held)}"
     return [Stretch(s.name, *h) for s, h in zip(under, held, strict=True)], ""

@@ -8,8 +8,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from kuffin.core.roles import spoken
-from kuffin.core.undertest import KINDS, kind_under_test
+from kuffin.core.roles import COOLANT, TEMPERATURES, spoken
+from kuffin.core.undertest import KINDS, OVER, kind_under_test
 
 
 @dataclass(frozen=True)
@@ -20,9 +20,9 @@ class School:
     ----------
     key, label : str
     part : str
-        ``die`` or ``coolant``: the temperature that is asked about.
+        The temperature that is asked about: ``die``, ``coolant`` or another part's.
     over : str or None
-        ``air`` or ``coolant``: what is taken off.
+        What is taken off: ``air``, ``coolant`` or another temperature.
     per_watt : bool
         Divided by power; shown re-based to the study's reference power, in K.
     rebased : bool
@@ -51,6 +51,11 @@ class School:
         if self.whole:
             return f"{self.part}_over_{self.over}_whole"
         return f"{self.part}_over_{self.over}" + ("_per_watt" if self.per_watt else "")
+
+    @property
+    def of_coolant(self) -> bool:
+        """Whether the heat of all devices makes its rise, not that of one."""
+        return self.part in COOLANT
 
     @property
     def leaves_in(self) -> str:
@@ -154,18 +159,44 @@ def _schools(part: str) -> list[School]:
     return found
 
 
-# what may be asked about: the heat path's two, then whatever else a kind of thing under test is judged by
-PARTS = tuple(dict.fromkeys(("coolant", "die", *(k.part for k in KINDS.values()))))
+def _over(part: str, over: str) -> list[School]:
+    """Any temperature over any other."""
+    label = f"{spoken(part).capitalize()} over {spoken(over)}"
+    takes, when = f"what moves the {spoken(over)}", "it is that difference which is asked about"
+    return [
+        School(f"{part}_over_{over}", label, part, over, False, False, takes, when),
+        School(
+            f"{part}_over_{over}_per_watt",
+            f"{label}, per watt",
+            part,
+            over,
+            True,
+            False,
+            f"{takes}, and the power",
+            when,
+        ),
+    ]
+
+
+# what may be asked about: the heat path's two, then whatever else a kind of thing under test is judged by, then all others
+PARTS = tuple(dict.fromkeys(("coolant", "die", *(k.part for k in KINDS.values()), *TEMPERATURES)))
 SCHOOLS: dict[str, School] = {s.key: s for part in PARTS for s in _schools(part)}
+SCHOOLS = {s.key: s for part in PARTS for over in OVER if part != over for s in _over(part, over)} | SCHOOLS
+_HEAT_PATH = {None, "air", "coolant"}
 
 
 def schools_for(under_test: str) -> list[School]:
     """The schools that make sense for what is under test."""
     kind = kind_under_test(under_test)
+    if kind.any_temperature:
+        return [s for s in SCHOOLS.values() if s.part == kind.part and s.over in {None, kind.over} and not s.rebased]
     return [
         s
         for s in SCHOOLS.values()
-        if s.part == kind.part and (kind.over_coolant or s.over != "coolant") and (kind.per_watt or not s.per_watt)
+        if s.part == kind.part
+        and s.over in _HEAT_PATH
+        and (kind.over_coolant or s.over != "coolant")
+        and (kind.per_watt or not s.per_watt)
     ]
 
 

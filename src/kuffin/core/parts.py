@@ -40,6 +40,11 @@ class PartKind:
     fields: tuple[Field, ...]
     slot: str = ""
 
+    @property
+    def wet(self) -> bool:
+        """Whether coolant runs through it, so that the loop is opened to change it."""
+        return self.slot == "coolant" or any(f.key == _PRESSURE.key for f in self.fields)
+
 
 _VOLUME = Field("volume_ml", "volume inside", unit="mL", high=20_000)
 _THREAD = Field("thread", "threads", "choice", options=THREADS)
@@ -152,9 +157,22 @@ KINDS: dict[str, PartKind] = {
             slot="backplate",
         ),
         _kind("sensor", "sensors", Field("quantity", "measures", "text"), _VOLUME, _THREAD, _METALS, slot="sensor"),
-        _kind("whole set", "whole sets", _VOLUME, _METALS, _SIZE, Field("fan_count", "fans", high=20), slot="set"),
+        _kind("other part", "other parts", _VOLUME, _METALS, _PRESSURE),
+        _kind(
+            "whole set",
+            "whole sets",
+            _VOLUME,
+            _METALS,
+            _PRESSURE,
+            _SIZE,
+            Field("fan_count", "fans", high=20),
+            slot="set",
+        ),
     )
 }
+
+
+WET_SLOTS = frozenset(k.slot for k in KINDS.values() if k.wet and k.slot)
 
 
 def kind_of(key: str) -> PartKind:

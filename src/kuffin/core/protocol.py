@@ -4,15 +4,18 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, replace
+from dataclasses import asdict, dataclass, field, replace
 from typing import Any
 
 import numpy as np
 
+from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import BenchError
+from kuffin.core.testsettings import short_words
 
 DEFAULT_TAU_S = 600.0
 DEFAULT_RISE_K = 12.0
+_OWN = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
 
 
 @dataclass(frozen=True)
@@ -34,6 +37,8 @@ class Step:
     window_from_min, window_to_min : float or None
         A window by the clock, minutes from the load's start; without a beginning: the last `window_to_min` minutes. None
         and None: the window is found.
+    also : dict
+        What else is set, by `core.configuration.OF_TEST`, or by a name of the person's own: ``power_limit_w``, ``driver`` …
     """
 
     name: str
@@ -47,27 +52,18 @@ class Step:
     ask: str = ""
     window_from_min: float | None = None
     window_to_min: float | None = None
+    also: dict[str, float | str] = field(default_factory=dict, hash=False)
 
+    def value_of(self, key: str) -> float | str | None:
+        """What it sets a setting to (by `core.configuration.OF_TEST`, or a name of the person's own); None: as it stands."""
+        found = getattr(self, key) if key in _OWN else self.also.get(key)
+        return None if found == "" else found
 
-@dataclass(frozen=True)
-class StepSetting:
-    """Something that a step sets: its field, the role of the channel that shows it, its name, its unit, and the channel's.
-
-    Where both units are the same, the channel shows the very figure that was set; else only that it moved.
-    """
-
-    field: str
-    role: str
-    called: str
-    unit: str
-    shown_in: str
-
-
-STEP_SETTINGS = (
-    StepSetting("power_w", "power", "the load", "W", "W"),
-    StepSetting("pump_percent", "pump", "the pump", "%", "rpm"),
-    StepSetting("fan_percent", "fan", "the fans", "%", "rpm"),
-)
+    @property
+    def settings(self) -> dict[str, float | str]:
+        """All that it sets, in the order of the settings, the person's own last."""
+        keys = (*OF_TEST, *(k for k in self.also if k not in OF_TEST))
+        return {k: value for k in keys if (value := self.value_of(k)) is not None}
 
 
 def usual_steps() -> tuple[Step, ...]:
@@ -127,13 +123,12 @@ def check(steps: Sequence[Step]) -> None:
             raise BenchError(f"{where}: it settles by detection or by the clock")
         if not 0 <= step.longest_min <= 1440 or not 0 <= step.measure_min <= 1440:
             raise BenchError(f"{where}: times are between 0 and 1440 minutes")
-        for label, value, high in (
-            ("power", step.power_w, 5000.0),
-            ("pump", step.pump_percent, 100.0),
-            ("fans", step.fan_percent, 100.0),
-        ):
-            if value is not None and not 0 <= value <= high:
-                raise BenchError(f"{where}: {label} must lie between 0 and {high:g}")
+        for key, value in step.settings.items():
+            setting = OF_TEST.get(key)
+            if setting is None or setting.kind != "number":
+                continue
+            if isinstance(value, str) or not setting.low <= value <= setting.high:
+                raise BenchError(f"{where}: {setting.label} must lie between {setting.low:g} and {setting.high:g}")
         begin, end = step.window_from_min, step.window_to_min
         if (begin is not None and begin < 0) or (end is not None and end <= (begin or 0.0)):
             raise BenchError(f"{where}: a window by the clock begins at 0 min or later and ends after it begins")
@@ -175,23 +170,25 @@ def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
     Parameters
     ----------
     what : str
-        ``power_w``, ``pump_percent`` or ``fan_percent``.
+        The setting: any of a test that is a number.
 
     Raises
     ------
     BenchError
         Where there is nothing to sweep.
     """
-    units = {"power_w": "W", "pump_percent": "% pump", "fan_percent": "% fans"}
-    if what not in units:
+    setting = OF_TEST.get(what)
+    if setting is None or setting.kind != "number":
         raise BenchError(f"“{what}” cannot be swept; choose power, pump or fans")
     if len(set(values)) < 2:
         raise BenchError("a sweep needs at least two different values")
-    change: dict[str, Any]
     steps: tuple[Step, ...] = ()
     for value in values:
-        change = {"name": f"{base.name} {value:g} {units[what]}", what: float(value)}
-        steps = (*steps, replace(base, **change))
+        change: dict[str, Any] = {what: float(value)} if what in _OWN else {"also": {**base.also, what: float(value)}}
+        steps = (
+            *steps,
+            replace(base, name=f"{base.name}{'' if what == 'power_w' else ','} {short_words(what, value)}", **change),
+        )
     check(steps)
     return steps
 

@@ -133,6 +133,7 @@ SIGNALS: dict[str, Signal] = {
 }
 DIE, COOLANT, AIR, POWER = (SIGNALS[s].roles for s in ("die", "coolant", "air", "power"))
 FURTHER_PARTS = tuple(r.key for r in _ALL if r.further_part)
+TEMPERATURES = tuple(r.key for r in _ALL if r.quantity == "temperature")
 QUANTITY_OF = {r.key: r.quantity for r in _ALL}
 
 

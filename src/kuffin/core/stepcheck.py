@@ -9,7 +9,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.conditions import Stretch
-from kuffin.core.protocol import STEP_SETTINGS, Step
+from kuffin.core.configuration import OF_TEST
+from kuffin.core.protocol import Step
 from kuffin.core.words import number
 
 Array = NDArray[np.float64]
@@ -45,33 +46,37 @@ def step_doubts(
     Parameters
     ----------
     channels : mapping
-        ``power``, ``pump`` and ``fan``, each of shape (n,) or None.
+        By the role that shows a setting (`core.configuration.OF_TEST`), each of shape (n,) or None.
     stretches : sequence of Stretch
         When each load step was on.
     """
     by_name = {s.name: s for s in steps}
     done = sorted((s for s in stretches if s.name in by_name), key=lambda s: s.begin_s)
     out = []
-    for setting_of in STEP_SETTINGS:
-        key, what, unit = setting_of.field, setting_of.called, setting_of.unit
-        told = [(s, value) for s in done if (value := getattr(by_name[s.name], key)) is not None]
+    for setting in (s for s in OF_TEST.values() if s.shown_by):
+        what, unit = setting.called, setting.unit
+        told = [(s, float(value)) for s in done if (value := by_name[s.name].value_of(setting.key)) is not None]
         if len({value for _, value in told}) < 2:
             continue  # the same in all steps: nothing was to be changed
-        channel = channels.get(setting_of.role)
+        channel = channels.get(setting.shown_by)
         for before, (stretch, value) in zip([None, *told], told, strict=False):
             if before is not None and before[1] == value:
                 continue
-            setting = f"{what} at {value:g} {unit}"
+            wanted = f"{what} at {value:g} {unit}"
             if channel is None:
-                out.append(StepDoubt(stretch.name, f"no channel shows {setting}: it was not confirmed", False))
+                out.append(StepDoubt(stretch.name, f"no channel shows {wanted}: it was not confirmed", False))
                 continue
             level = _level(times, channel, stretch)
             if level is None:
                 continue
-            if setting_of.shown_in == unit:
-                if abs(level / value - 1) > _NEAR:
+            if setting.shown_in == unit:
+                if value and abs(level / value - 1) > _NEAR:
                     out.append(
-                        StepDoubt(stretch.name, f"it says {setting}, and {number(level, 0)} {unit} were drawn", True)
+                        StepDoubt(
+                            stretch.name,
+                            f"it says {wanted}, and {number(level, 0 if level >= 10 else 2)} {unit} were read",
+                            True,
+                        )
                     )
                 continue
             had = None if before is None else _level(times, channel, before[0])
@@ -79,7 +84,7 @@ def step_doubts(
                 continue
             moved = (level / had - 1) * (1 if value > before[1] else -1)
             if moved < _MOVED:
-                said = f"{what} had to go from {before[1]:g} to {value:g} {unit}, and went from {number(had, 0)} to {number(level, 0)} {setting_of.shown_in}"
+                said = f"{what} had to go from {before[1]:g} to {value:g} {unit}, and went from {number(had, 0)} to {number(level, 0)} {setting.shown_in}"
                 out.append(StepDoubt(stretch.name, said, True))
     return out
 

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+
+from kuffin.core.roles import TEMPERATURES, spoken
 
 ALL_TRACES = tuple(
     f"{part}_over_{base}{end}"
@@ -34,6 +35,10 @@ class UnderTest:
         The settings that a candidate brings with it, which may therefore differ.
     part : str
         ``die``, ``coolant`` or another part: whose temperature is asked about.
+    over : str
+        What its rise is taken over, where a study says so by itself; blank: as its schools do.
+    any_temperature : bool
+        Whether a study says which temperature it asks about, over which other one.
     school : str
         The usual way to normalise.
     over_coolant : bool
@@ -42,6 +47,8 @@ class UnderTest:
         Whether the power of its device makes its rise.
     wet : bool
         Whether the loop is opened to change it.
+    oriented : bool
+        Whether it can be built in this way or that.
     dry_bench : bool
         Whether the bench has no loop: nothing is filled, and no leak is tested.
     sits_on_die : bool
@@ -70,10 +77,13 @@ class UnderTest:
     slot: str
     brings: frozenset[str]
     part: str = "die"
+    over: str = ""
+    any_temperature: bool = False
     school: str = "die_over_coolant_per_watt"
     over_coolant: bool = True
     per_watt: bool = True
     wet: bool = False
+    oriented: bool = False
     dry_bench: bool = False
     sits_on_die: bool = False
     fins: bool = False
@@ -110,6 +120,7 @@ KINDS: dict[str, UnderTest] = {
             school="coolant_over_air_per_watt",
             over_coolant=False,
             wet=True,
+            oriented=True,
             spread_k=0.4,
             loop_side=True,
             main_trace="coolant_over_air",
@@ -177,6 +188,7 @@ KINDS: dict[str, UnderTest] = {
             school="die_over_air_per_watt",
             over_coolant=False,
             wet=True,
+            oriented=True,
             on_die=True,
             sits_on_die=True,
             block_side=True,
@@ -297,16 +309,47 @@ KINDS: dict[str, UnderTest] = {
             main_trace="memory_over_air",
             traces=("memory_over_air", "coolant_over_air", "die_over_coolant"),
         ),
+        UnderTest(
+            key="anything",
+            label="anything else",
+            example="Slate\nShale",
+            made="fitted",
+            make="fit",
+            part_kinds=("other part",),
+            slot="",
+            brings=frozenset(),
+            over="air",
+            any_temperature=True,
+            school="die_over_air",
+            block_side=True,
+            loop_side=True,
+            main_trace="die_over_air",
+            traces=("die_over_air", "die_over_air_per_watt"),
+        ),
     )
 }
 
 
+def _pair(part: str, over: str) -> UnderTest:
+    trace = f"{part}_over_{over}"
+    return replace(
+        KINDS["anything"],
+        key=f"{part} over {over}",
+        keeps=f"keeps the {spoken(part)}",
+        part=part,
+        over=over,
+        school=trace,
+        main_trace=trace,
+        traces=tuple(dict.fromkeys((trace, f"{trace}_per_watt", "coolant_over_air", "die_over_coolant"))),
+    )
+
+
+OVER = ("air", *TEMPERATURES)  # “air” is whichever channel tells it
+PAIRS: dict[str, UnderTest] = {
+    k.key: k for k in (_pair(part, over) for part in TEMPERATURES for over in OVER if part != over)
+}
+
+
 def kind_under_test(key: str) -> UnderTest:
-    """The kind of what is compared; a whole set where a notebook says something that there is not."""
-    return KINDS.get(key, KINDS["set"])
-
-
-def keys_where(**wanted: bool) -> frozenset[str]:
-    """The kinds for which something is so, such as ``block_side=True``."""
-    kinds: Iterable[UnderTest] = KINDS.values()
-    return frozenset(k.key for k in kinds if all(getattr(k, name) == value for name, value in wanted.items()))
+    """The kind of what is compared, or a pair of temperatures; a whole set where a notebook says something that there is not."""
+    return KINDS.get(key) or PAIRS.get(key) or KINDS["set"]

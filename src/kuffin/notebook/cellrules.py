@@ -14,6 +14,7 @@ from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, Strin
 from kuffin.core.normalise import SCHOOLS
 from kuffin.core.parts import KINDS
 from kuffin.core.undertest import KINDS as UNDER_TEST
+from kuffin.core.undertest import PAIRS
 from kuffin.notebook.entities import Base
 from kuffin.notebook.jsonforms import FORMS, part_fields, sheet_values
 
@@ -42,7 +43,7 @@ _BETWEEN: dict[tuple[str, str], tuple[float, float]] = {
     ("tick", "seconds"): (0.0, 1e7),
 }
 _ONE_OF: dict[tuple[str, str], frozenset[str]] = {
-    ("study", "under_test"): frozenset(UNDER_TEST),
+    ("study", "under_test"): frozenset({**UNDER_TEST, **PAIRS}),
     ("study", "school"): frozenset(SCHOOLS),
     ("part", "kind"): frozenset(KINDS),
 }

@@ -4,13 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
+from typing import NamedTuple
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.devices import cooled_by, device_in_words
 from kuffin.core.errors import NotebookError
+from kuffin.core.testsettings import Value
 from kuffin.core.undertest import kind_under_test
 from kuffin.logs.table import LogTable
 from kuffin.notebook.channels import Remembered, keep_channels, remember
@@ -152,6 +154,8 @@ class NewRun:
         A mount that gets the run, instead of a new one.
     condition : str
         What it was tested under, where it is one of several tests of its mount.
+    settings : mapping
+        What it was run with, as far as it is told (`core.testsettings`).
     together : bool
         Whether logs of the same candidate and round that are added with it are tests of one mount.
     shape, units : str and mapping, optional
@@ -170,6 +174,7 @@ class NewRun:
     closed: bool = True
     devices: MappingType[str, str | None] | None = None
     condition: str = ""
+    settings: MappingType[str, Value] = field(default_factory=dict)
     together: bool = False
 
 
@@ -257,6 +262,7 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
         warnings=list(table.warnings),
         closed=new.closed,
         condition=" ".join(new.condition.split()),
+        settings=dict(new.settings),
     )
     session.add(run)
     session.flush()
@@ -321,19 +327,27 @@ def set_window(notebook: Notebook, run_id: int, span: tuple[float, float] | None
             session.add(Window(run_id=run_id, begin_s=float(span[0]), end_s=float(span[1])))
 
 
-def one_mount(notebook: Notebook, mount_id: int, tests: MappingType[int, str]) -> None:
-    """Say that runs are tests of one mount: they go to it, and mounts that are left without a run go to the bin.
+class ToldCondition(NamedTuple):
+    """What a run was tested under: the condition's name, and what it was run with as far as it is told."""
+
+    name: str
+    settings: MappingType[str, Value] = {}
+
+
+def one_mount(notebook: Notebook, mount_id: int, tests: MappingType[int, ToldCondition]) -> None:
+    """Say which runs are tests of one mount, and what each was tested under.
+
+    They go to it, and mounts that are left without a run go to the bin.
 
     Parameters
     ----------
-    tests : mapping of run id to condition
-        What each was tested under.
+    tests : mapping of run id to ToldCondition
     """
-    with notebook.edit("take runs for tests of one mount") as session:
+    with notebook.edit("say what a mount was tested under") as session:
         left = set()
-        for run_id, condition in tests.items():
+        for run_id, told in tests.items():
             run = session.get_one(Run, run_id)
-            run.condition = " ".join(condition.split())
+            run.condition, run.settings = " ".join(told.name.split()), dict(told.settings)
             if run.mount_id != mount_id:
                 left.add(run.mount_id)
                 for joined in session.scalars(select(Run).where(Run.joins_id == run_id)):

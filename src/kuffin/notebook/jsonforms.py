@@ -179,6 +179,7 @@ FORMS: dict[tuple[str, str], Form] = {
     ("protocol", "steps"): _steps,
     ("protocol", "limits"): _by_key(_LIMITS),
     ("run", "warnings"): _list_of(Text),
+    ("run", "settings"): _by_key({k: v for k, v in _SETTINGS.items() if SETTINGS[k].of_test}, Number | Text),
     ("mapping", "roles"): _by_key({}, Text | None),
     ("mapping", "units"): _by_key({}, Text | None),
     ("mapping", "devices"): _by_key({}, Text | None),

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import threading
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import NamedTuple
@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 from sqlalchemy import delete, func, select
 
 from kuffin.core.errors import NoRoomError, NotebookError
+from kuffin.core.testsettings import Value
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook.edits import NewRun, add_logs
 from kuffin.notebook.entities import Chunk, Mark, Run
@@ -57,6 +58,8 @@ class RunWriter:
         ISO 8601, on the wall.
     mount_id : int, optional
         The mount that gets the run.
+    settings : mapping
+        What the bench is told to be run with, as it stands now.
     """
 
     def __init__(
@@ -68,9 +71,11 @@ class RunWriter:
         source: str,
         started_at: str,
         mount_id: int | None = None,
+        settings: Mapping[str, Value] | None = None,
     ) -> None:
         self._notebook, self._study_id, self._candidate, self._mount_id = notebook, study_id, candidate, mount_id
         self.channels, self._source, self.started_at = channels, source, started_at
+        self._settings = dict(settings or {})
         self._sequence = 0
         self._waiting: list[NewMark] = []
         # rows come from the recorder's thread, marks from the window's
@@ -106,7 +111,7 @@ class RunWriter:
                 for i, c in enumerate(self.channels, 1)
             ]
             table = LogTable(self._source, "", "", "", block[:, 0].copy(), self.started_at, channels, 0)
-            new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False)
+            new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False, settings=self._settings)
             label = f"record a run of {self._candidate}"
             (self.run_id,) = add_logs(self._notebook, self._study_id, [new], tell=False, label=label)
             self._notebook.recording.add(self.run_id)

@@ -6,7 +6,7 @@ import csv
 import io
 import json
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 from typing import Any
 
@@ -109,8 +109,12 @@ def as_csv(rows: list[dict[str, Any]]) -> str:
     return out.getvalue()
 
 
-def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Sequence[dict[str, Any]] = ()) -> str:
-    """The whole study as JSON: question, readings, verdicts, how each mount was prepared, what happened in its runs."""
+def as_json(
+    v: StudyVerdict,
+    preparations: Sequence[Preparation] = (),
+    of_runs: Mapping[str, Sequence[dict[str, Any]]] | None = None,
+) -> str:
+    """The whole study as JSON: question, readings, verdicts, how each mount was prepared and tested, what happened in its runs."""
     found = v.main.comparison
     told = {
         "question": v.question,
@@ -135,6 +139,7 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Se
         if found
         else [],
         "condition": v.condition,
+        "conditions": [{"name": c.name, **c.settings} for c in v.conditions],
         "looks": None
         if v.looks is None
         else {
@@ -164,7 +169,7 @@ def as_json(v: StudyVerdict, preparations: Sequence[Preparation] = (), marks: Se
         "verdicts": verdict_rows(v),
         "findings": finding_rows(v),
         "preparation": [asdict(p) for p in preparations],
-        "happened": list(marks),
+        **(of_runs or {"tests": [], "happened": []}),
     }
     return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
 

@@ -22,6 +22,7 @@ from kuffin.recording.openbench import OpenBench
 from kuffin.recording.seen import Seen
 from kuffin.recording.thinker import Thinker
 from kuffin.recording.troubles import Troubles
+from kuffin.verdicts.configurations import told_of_tests
 from kuffin.verdicts.forecast import Forecast
 from kuffin.verdicts.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.verdicts.mountcheck import MountCheck
@@ -88,7 +89,8 @@ class LiveRun:
     ) -> None:
         self.notebook, self.study, self.candidate, self.mount, self.bench = notebook, study, candidate, mount, bench
         self.steps, self.limits = tuple(steps), limits
-        self.seen = Seen(bench, ways_of(notebook, study), study, mount)
+        ways = ways_of(notebook, study)
+        self.seen = Seen(bench, ways, study, mount)
         self._watch = Watch(limits, bench.patience_s)
         started = dt.datetime.now()
         first, from_s = 1, 0.0
@@ -100,6 +102,7 @@ class LiveRun:
             bench.name,
             started.isoformat(timespec="seconds"),
             mount.id if mount is not None else None,
+            told_of_tests(study, candidate, ways.bench, ways.shelf, self.steps),
         )
         self._first_marks: list[NewMark] = []
         if go_on is not None:

@@ -12,8 +12,9 @@ from pathlib import Path
 from typing import Protocol
 
 from kuffin.bench.simulated import SimulatedBench
+from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import BenchError
-from kuffin.core.protocol import STEP_SETTINGS, Step
+from kuffin.core.protocol import Step
 from kuffin.recording import loadguard
 from kuffin.verdicts.leading import ALL
 
@@ -184,7 +185,7 @@ class LoadByCommand:
         return ""
 
 
-FILLED_IN = tuple(s.field for s in STEP_SETTINGS)
+FILLED_IN = tuple(key for key, s in OF_TEST.items() if s.kind == "number")
 
 
 def filled_in(words: list[str], step: Step) -> list[str]:
@@ -198,7 +199,7 @@ def filled_in(words: list[str], step: Step) -> list[str]:
     out = []
     for word in words:
         for key in FILLED_IN:
-            value = getattr(step, key)
+            value = step.value_of(key)
             if f"{{{key}}}" in word and value is None:
                 raise BenchError(
                     f"the load “{step.load}” asks for {{{key}}}, and the step “{step.name}” does not say it"

@@ -79,7 +79,7 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
     per_kelvin = scale / power if school.per_watt and power else 1.0
     for roles in (
         (school.part, "hot_spot") if school.part == "die" else _BASE_ROLES.get(school.part, (school.part,)),
-        _BASE_ROLES[school.over],
+        _BASE_ROLES.get(school.over, (school.over,)),
     ):
         role = next((r for r in roles if r in result.roles), None)
         if role is None:

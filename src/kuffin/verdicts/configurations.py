@@ -6,10 +6,11 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from kuffin.core.changeover import BuiltIn
-from kuffin.core.configuration import SETTINGS
+from kuffin.core.configuration import OF_TEST, SETTINGS
 from kuffin.core.devices import Cooled, cooled_by, device_in_words, kind_of_device
 from kuffin.core.loop import USUAL_VOLUME_ML, Held, tube_volume_ml
 from kuffin.core.parts import KINDS
+from kuffin.core.protocol import Step
 from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Bench, Candidate, Mount, Part, Place, Study
 
@@ -46,6 +47,16 @@ def configuration(study: Study, candidate: Candidate, bench: Bench | None, shelf
         values.update({k: v for k, v in source.items() if k in SETTINGS and SETTINGS[k].kind != "part"})
     values.update({slot: part.name for slot, part in parts_of(study, candidate, bench, shelf).items()})
     return values
+
+
+def told_of_tests(
+    study: Study, name: str, bench: Bench | None, shelf: Sequence[Part], steps: Sequence[Step]
+) -> dict[str, Any]:
+    """What a candidate's tests are run with by its configuration and no step of the protocol sets: firmware, driver …"""
+    candidate = next((c for c in study.live_candidates if c.name == name), None)
+    set_by_steps = {key for step in steps for key in step.settings}
+    told = configuration(study, candidate, bench, shelf) if candidate is not None else {}
+    return {k: v for k, v in told.items() if k in OF_TEST and k not in set_by_steps and v not in (None, "")}
 
 
 def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
@@ -133,9 +144,12 @@ def pressures_of(
     study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]
 ) -> dict[str, float | None]:
     """The highest pressure that each part of the loop allows, None where its maker says nothing."""
-    wet = {"block", "radiator", "pump", "reservoir", "tube", "fitting", "set"}
     found = [p for p, _ in built_loop(study, candidate, bench, shelf)]
-    return {p.name: p.fields.get("max_pressure_kpa") for p in found if slot_of(p) in wet}
+    return {
+        p.name: p.fields.get("max_pressure_kpa")
+        for p in found
+        if p.kind in KINDS and KINDS[p.kind].wet and p.kind != "coolant"
+    }
 
 
 def built_in(study: Study, mount: Mount, bench: Bench | None, shelf: Sequence[Part]) -> BuiltIn:

@@ -9,10 +9,11 @@ from dataclasses import replace
 import numpy as np
 
 from kuffin.core.conditions import LEAD_S, Stretch, stretches_of
+from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import TraceError
 from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check_run, figures
 from kuffin.core.normalise import SCHOOLS, School, default_school
-from kuffin.core.roles import FURTHER_PARTS
+from kuffin.core.roles import COOLANT, FURTHER_PARTS
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.core.stepcheck import step_doubts
 from kuffin.core.undertest import kind_under_test
@@ -50,7 +51,7 @@ def settle_trace(
     part, over, per_watt = parse_trace(trace)
     response, base = s.get(part), s.base(part, over)
     power = s.power_for(part)
-    told_as = "heat" if part == "coolant" and s.shared else "power"
+    told_as = "heat" if part in COOLANT and s.shared else "power"
     for name, x in ((part, response), (over, base), *([(told_as, power)] if per_watt else [])):
         if x is None:
             raise TraceError(s.problems.get(name) or f"no channel has the role “{name}”; give it one under Channels")
@@ -70,7 +71,7 @@ def settle_trace(
         response,
         over=base,
         per=power if per_watt else None,
-        load=power if part == "coolant" and power is not None else s.load(),
+        load=power if part in COOLANT and power is not None else s.load(),
         air=s.air,
         tolerance=tolerance,
         window=window,
@@ -106,7 +107,8 @@ def evaluate(
     unsure: list[Finding] = []
     problem = ""
     if ways.condition is not None and not condition:
-        channels = {r: data.role(r) for r in ("pump", "fan")} | {"power": signals(data).load()}
+        showing = {s.shown_by for s in OF_TEST.values() if s.shown_by}
+        channels = {r: data.role(r) for r in showing} | {"power": signals(data).load()}
         stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
         doubts = step_doubts(data.times, channels, ways.steps, stretches)
         undone = {d.step for d in doubts if d.refuted}

@@ -1,17 +1,19 @@
-"""What differs between a study's candidates besides what is under test: in how they are built in, and as measured."""
+"""What differs between a study's candidates besides what is under test: as built in, as their tests were run, and as measured."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.configuration import Difference, differences
+from kuffin.core.configuration import OF_TEST, Difference, Setting, difference, differences, grouped, written
+from kuffin.core.testsettings import settings_words
 from kuffin.core.undertest import kind_under_test
-from kuffin.notebook.entities import Bench, Part, Study
+from kuffin.notebook.entities import Bench, Candidate, Part, Run, Study
 from kuffin.verdicts.configurations import configuration
+from kuffin.verdicts.ways import tested_under
 from kuffin.verdicts.words import number
 
 if TYPE_CHECKING:
@@ -21,22 +23,80 @@ if TYPE_CHECKING:
 def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], verdict: StudyVerdict | None) -> list[Difference]:
     """Everything that differs between the candidates besides what is under test, the strongest first."""
     configurations = {c.name: configuration(study, c, bench, shelf) for c in study.live_candidates}
-    found = differences(study.under_test, configurations, study.same)
-    found += _samples(study) + _mounts(study)
+    tested = _tested(study, configurations, verdict.condition if verdict is not None else None)
+    told = {d.key.removeprefix("tested ") for d in tested}
+    found = [d for d in differences(study.under_test, configurations, study.same) if d.key not in told]
+    found += tested + _unlike_tests(study) + _samples(study) + _mounts(study)
     if verdict is not None:
         found += _measured(study, verdict)
     return sorted(found, key=lambda d: -d.strength)
 
 
-def _groups(values: dict[str, str]) -> tuple[tuple[str, tuple[str, ...]], ...]:
-    groups: dict[str, list[str]] = {}
-    for name, value in values.items():
-        groups.setdefault(value, []).append(name)
-    return tuple((v, tuple(n)) for v, n in groups.items())
+_OWN = "Tests that differ in it may differ in more than the cooler; what it does is not known to Kuffin."
+
+
+def _counted(study: Study, candidate: Candidate, condition: str | None) -> list[Run]:
+    """A candidate's runs that count under a condition."""
+    there = [r for m in candidate.live_mounts if not m.left_out for r in m.live_runs]
+    return [r for r in there if not r.condition or (condition or "").casefold() in {"", r.condition.casefold()}]
+
+
+def _tested(
+    study: Study, configurations: Mapping[str, Mapping[str, object]], condition: str | None
+) -> list[Difference]:
+    """What the candidates' tests were not run alike with, as far as it is told of them: the verdict's condition, then others."""
+    out = _tested_under(study, configurations, condition)
+    main = (condition or "").casefold()
+    others = {t.name.casefold(): t.name for t in tested_under(study) if t.name.casefold() != main}
+    for name in others.values():
+        for d in _tested_under(study, configurations, name):
+            out.append(replace(d, key=f"{d.key} under {name}", label=f"{d.label} under “{name}”", strength=1))
+    return out
+
+
+def _tested_under(
+    study: Study, configurations: Mapping[str, Mapping[str, object]], condition: str | None
+) -> list[Difference]:
+    runs = {c.name: _counted(study, c, condition) for c in study.live_candidates}
+    runs = {name: found for name, found in runs.items() if found}
+    keys = dict.fromkeys(k for found in runs.values() for r in found for k in r.settings)
+    out: list[Difference] = []
+    for key in keys:
+        setting = OF_TEST.get(key) or Setting(key, key, "text", _OWN, 1)
+        said = {
+            name: " and ".join(
+                sorted({written(setting, r.settings.get(key, configurations[name].get(key))) for r in found})
+            )
+            for name, found in runs.items()
+        }
+        out += [replace(d, key=f"tested {key}") for d in difference(setting, said, study.same)]
+    return out
+
+
+def _unlike_tests(study: Study) -> list[Difference]:
+    """Logs of one mount that go by one condition, are averaged, and say that they were not run alike."""
+    out = []
+    for candidate in study.live_candidates:
+        for mount in candidate.live_mounts:
+            by_name: dict[str, list[Run]] = {}
+            for run in mount.live_runs if not mount.left_out else []:
+                by_name.setdefault(run.condition.casefold(), []).append(run)
+            for runs in by_name.values():
+                keys = dict.fromkeys(k for r in runs for k in r.settings)
+                unlike = [k for k in keys if len({str(r.settings.get(k, "")) for r in runs}) > 1]
+                if unlike:
+                    where = f"{candidate.name}, round {mount.round}"
+                    groups = tuple((settings_words(r.settings) or "nothing said", (r.source or "a run",)) for r in runs)
+                    effect = (
+                        "They go by one condition, so that they are averaged, though they were not run alike: give each its own "
+                        "under “Tests of this mount …” on Inspect."
+                    )
+                    out.append(Difference(f"tests of {mount.id}", f"what {where} was tested with", groups, effect, 2))
+    return out
 
 
 def _samples(study: Study) -> list[Difference]:
-    came = _groups(
+    came = grouped(
         {c.name: ", ".join(sorted({s.came for s in c.samples if s.came})) or "not said" for c in study.live_candidates}
     )
     if len(came) < 2:
@@ -56,7 +116,7 @@ def _mounts(study: Study) -> list[Difference]:
         for c in study.live_candidates
         if c.id != study.baseline_id
     }
-    groups = _groups(numbers)
+    groups = grouped(numbers)
     if len(groups) < 2:
         return []
     effect = "A candidate with fewer mounts has a wider interval, and its luck counts for more."

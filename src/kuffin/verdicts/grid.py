@@ -6,7 +6,6 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
-from kuffin.core.conditions import condition_words
 from kuffin.core.normalise import School
 from kuffin.core.roles import FURTHER_PARTS, spoken
 from kuffin.notebook.entities import Study
@@ -48,10 +47,7 @@ class Axes:
 
 def axes_of(v: StudyVerdict) -> Axes:
     """The conditions and parts that a study's runs hold."""
-    conditions: list[tuple[str | None, str]] = [(s.name, condition_words(s, v.conditions)) for s in v.conditions]
-    labels = [label for _, label in conditions]
-    if len(set(labels)) < len(labels):  # two steps with the same settings keep their names
-        conditions = [(s.name, s.name) for s in v.conditions]
+    conditions: list[tuple[str | None, str]] = [(c.name, c.label) for c in v.conditions]
     held = {name for r in v.results.values() for name in r.names}
     parts = [v.school.part]
     if v.school.part == "die":
@@ -83,8 +79,8 @@ def _school_and_power(v: StudyVerdict, cell: Cell) -> tuple[School, float]:
         words = spoken(cell.part)
         label = school.label.replace("Die", words[:1].upper() + words[1:], 1)
         school = replace(school, part=cell.part, label=label)
-    step = next((s for s in v.conditions if s.name == cell.condition), None)
-    return school, step.power_w if step is not None and step.power_w else v.reference_power_w
+    condition = next((c for c in v.conditions if c.name == cell.condition), None)
+    return school, condition.power_w if condition is not None and condition.power_w else v.reference_power_w
 
 
 def cell_result(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell, confidence: float) -> SchoolResult:

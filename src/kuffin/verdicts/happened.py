@@ -35,7 +35,28 @@ def happened(run: Run) -> Working:
     return out
 
 
-def marks_rows(study: Study) -> list[dict[str, Any]]:
+def rows_of_runs(study: Study) -> dict[str, list[dict[str, Any]]]:
+    """What the runs of a study were tested under, and what happened in them: tables by name."""
+    return {"tests": _tests(study), "happened": _marks(study)}
+
+
+def _tests(study: Study) -> list[dict[str, Any]]:
+    """What the runs of a study were tested under, in bench order: one row for each."""
+    return [
+        {
+            "candidate": mount.candidate.name,
+            "mount": mount.id,
+            "round": mount.round,
+            "log": run.source,
+            "condition": run.condition,
+            "run_with": dict(run.settings),
+        }
+        for mount in order_of(study)
+        for run in mount.live_runs
+    ]
+
+
+def _marks(study: Study) -> list[dict[str, Any]]:
     """What happened in all runs of a study, in bench order: one row for each mark."""
     return [
         {

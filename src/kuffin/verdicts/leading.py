@@ -5,7 +5,9 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
-from kuffin.core.protocol import STEP_SETTINGS, Step
+from kuffin.core.configuration import OF_TEST
+from kuffin.core.protocol import Step
+from kuffin.core.testsettings import written_or
 
 BY_HAND = "stopped by hand"  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
@@ -59,7 +61,7 @@ def run_s(steps: Sequence[Step], usual_s: float | None) -> float:
     return sum(step_s(s, usual_s) for s in steps)
 
 
-ALL = frozenset({"load", *(s.field for s in STEP_SETTINGS)})
+ALL = frozenset({"load", "power_w", "pump_percent", "fan_percent"})  # what a bench can do by itself
 Sets = Callable[[Step], Collection[str]]
 
 
@@ -74,16 +76,17 @@ def to_do(step: Step, before: Step | None, sets: Collection[str]) -> tuple[str, 
         What the bench sets by itself: ``load``, or a setting of the step.
     """
     out = []
-    for setting in STEP_SETTINGS:
-        value, had = getattr(step, setting.field), None if before is None else getattr(before, setting.field)
-        if setting.field != "power_w" and value is not None and value != had and setting.field not in sets:
-            out.append(f"set {setting.called} to {value:g} {setting.unit}")
+    for key, value in step.settings.items():
+        had = None if before is None else before.value_of(key)
+        if key not in {"load", "power_w"} and value != had and key not in sets:
+            called = OF_TEST[key].called if key in OF_TEST else f"“{key}”"
+            out.append(f"set {called} to {written_or(key, value)}")
     loaded = before is not None and bool(before.load)
     if "load" not in sets and bool(step.load) != loaded:
         power = f" at {step.power_w:g} W" if step.power_w else ""
         out.append(f"start the load “{step.load}”{power}" if step.load else "stop the load")
-    had = before.power_w if before is not None and step.load and step.load == before.load else step.power_w
-    if step.power_w is not None and step.power_w != had and "power_w" not in sets:
+    watts = before.power_w if before is not None and step.load and step.load == before.load else step.power_w
+    if step.power_w is not None and step.power_w != watts and "power_w" not in sets:
         out.append(f"set the load to {step.power_w:g} W")
     return tuple(out)
 

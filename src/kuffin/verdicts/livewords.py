@@ -9,6 +9,7 @@ from itertools import pairwise
 import numpy as np
 
 from kuffin.core.heatpath import Level, Step, step
+from kuffin.core.roles import SIGNALS, spoken
 from kuffin.verdicts.signals import Array, Signals
 from kuffin.verdicts.words import number
 
@@ -88,6 +89,7 @@ def figures(
     loaded: bool | None,
     device: str | None = None,
     others: Mapping[str, Signals] | None = None,
+    asked: tuple[str, str] = ("die", "coolant"),
 ) -> list[LiveFigure]:
     """The big figures.
 
@@ -99,11 +101,16 @@ def figures(
         Flow, sound and the like.
     loaded : bool or None
         Whether the load is on; None once the run is over.
+    asked : (str, str)
+        What the study is judged by: a part, and what its rise is taken over. It comes first where it is none of the heat path.
     """
     out = []
     beside = [(name, "coolant", one.die, one.inlet) for name, one in (others or {}).items()]
     own = device if beside and device else "die"
-    for part, base, upper, lower in ((own, "coolant", s.die, s.inlet), *beside, ("coolant", "air", s.coolant, s.air)):
+    part, over = asked
+    first = [(spoken(part), spoken(over), s.get(part), s.base(part, over))] if not {part, over} <= set(SIGNALS) else []
+    path = [(own, "coolant", s.die, s.inlet), *beside, ("coolant", "air", s.coolant, s.air)]
+    for part, base, upper, lower in first + path:
         if upper is None:
             continue
         rise = upper - lower if lower is not None else None

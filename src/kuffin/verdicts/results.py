@@ -23,7 +23,7 @@ from kuffin.verdicts.runresult import RunResult, from_json, to_json
 from kuffin.verdicts.signals import Signals, signals
 from kuffin.verdicts.ways import Ways, clock_window, ways_of
 
-METHOD_VERSION = 16
+METHOD_VERSION = 17
 
 
 def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:

@@ -7,6 +7,7 @@ from typing import Any
 
 from kuffin.core.findings import KINDS, Finding
 from kuffin.core.plain import PlainError, typed
+from kuffin.core.roles import COOLANT
 from kuffin.core.settle import Settled
 from kuffin.verdicts.wholetrace import WholeReading
 
@@ -104,7 +105,7 @@ class RunResult:
 
     def power_for(self, part: str) -> float | None:
         """The power that makes a part's rise, W: the device's own, or of the coolant all that heats it."""
-        return self.heat_w if part == "coolant" else self.power_w
+        return self.heat_w if part in COOLANT else self.power_w
 
     def at(self, condition: str | None) -> RunResult | None:
         """The result under a condition, None where the run does not hold it; all of it where no condition is asked for."""

@@ -68,7 +68,7 @@ def samples_working(
 
 def _channels(result: RunResult, school: School) -> dict[str, str]:
     """The channels that the school uses, by what they serve as; several (cores, intake probes) each by itself."""
-    power = "heat" if school.part == "coolant" and "heat" in result.names else "power"
+    power = "heat" if school.of_coolant and "heat" in result.names else "power"
     wanted = [school.part, *([school.over] if school.over else []), *([power] if school.per_watt else [])]
     out = {}
     for key in wanted:

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.heatbalance import Mix, carried_w_k
 from kuffin.core.normalise import School
-from kuffin.core.roles import AIR, COOLANT, DIE, FURTHER_PARTS, ROLES, missing_signals
+from kuffin.core.roles import AIR, COOLANT, DIE, ROLES, SIGNALS, TEMPERATURES, missing_signals
 from kuffin.core.traces import showing_load
 from kuffin.notebook.samples import RunData
 
@@ -21,7 +21,10 @@ Array = NDArray[np.float64]
 def lacking(school: School, roles: Collection[str | None]) -> list[str]:
     """What a school needs and channels of these roles do not give, in words."""
     wanted = (school.part, school.over or "", "power" if school.per_watt else "")
-    return [s.called for s in missing_signals(roles, wanted)]
+    of_roles = [
+        f"a channel with the role “{ROLES[w].label}”" for w in wanted if w in ROLES and w not in (*SIGNALS, *roles)
+    ]
+    return [s.called for s in missing_signals(roles, wanted)] + of_roles
 
 
 @dataclass(frozen=True)
@@ -39,7 +42,7 @@ class Signals:
     heat : ndarray or None
         What goes into the coolant: the power of all devices in the loop; the same as `power` where there is one.
     further : dict
-        Other parts with a temperature: hot spot, memory, regulators.
+        Other temperatures by their role: hot spot, memory, regulators; coolant out, room.
     problems : dict
         Why ``die``, ``power`` or ``heat`` is not there, where more is known than that no channel tells it.
     shared : bool
@@ -64,18 +67,18 @@ class Signals:
         return self.coolant if self.warmed is None else self.warmed
 
     def get(self, name: str) -> Array | None:
-        if name in FURTHER_PARTS:
+        if name not in SIGNALS:
             return self.further.get(name)
         found: Array | None = getattr(self, name)
         return found
 
     def base(self, part: str, over: str) -> Array | None:
         """What a part's rise is taken over."""
-        return self.inlet if over == "coolant" and part != "coolant" else self.get(over)
+        return self.inlet if over == "coolant" and part not in COOLANT else self.get(over)
 
     def power_for(self, part: str) -> Array | None:
         """The power that makes a part's rise: the device's own, or of the coolant all that heats it."""
-        return self.heat if part == "coolant" else self.power
+        return self.heat if part in COOLANT else self.power
 
     def load(self) -> Array | None:
         """What shows when the load begins and ends."""
@@ -133,7 +136,8 @@ def signals(data: RunData, mix: Mix | None = None) -> Signals:
         warmed = _warmed(data, coolant, names, problems, mix)
     die = pick("die", DIE)
     there = {c.role for c in data.channels}
-    further = {part: pick(part, (part,)) for part in FURTHER_PARTS if part != "hot_spot" or "die" in there}
+    others = [t for t in TEMPERATURES if t not in SIGNALS and (t != "hot_spot" or "die" in there)]
+    further = {role: pick(role, (role,)) for role in others}
     return Signals(
         data.times,
         die,

@@ -7,9 +7,9 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
+from kuffin.core.conditions import Condition
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.normalise import School, as_read_school, schools_for
-from kuffin.core.protocol import Step
 from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
@@ -47,7 +47,7 @@ class StudyVerdict:
     candidates: tuple[str, ...]
     results: dict[int, RunResult] = field(repr=False, default_factory=dict)
     without_exclusions: SchoolResult | None = None
-    conditions: tuple[Step, ...] = ()
+    conditions: tuple[Condition, ...] = ()
     condition: str | None = None
     looks: LooksSoFar | None = None  # None only where nothing was judged
     baseline: BaselineChart | None = None

@@ -5,12 +5,13 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from kuffin.core.conditions import load_steps, main_condition
+from kuffin.core.conditions import Condition, main_condition, of_steps
 from kuffin.core.coolanttable import TABLE
 from kuffin.core.devices import NOT_TOLD, Cooled
 from kuffin.core.findings import Limits
 from kuffin.core.heatbalance import Mix, mass_percent
 from kuffin.core.protocol import Step, from_plain
+from kuffin.core.testsettings import Value
 from kuffin.core.uncertainty import Accuracy
 from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Study
 from kuffin.notebook.shelf import bench_of, parts
@@ -64,15 +65,14 @@ class Ways:
     shelf: tuple[Part, ...]
     condition: str | None = None  # the condition that the verdict is about, where there are several
     cooled: Cooled = NOT_TOLD  # whose die is asked about, and what the loop cools
-    tested: tuple[Step, ...] = ()  # conditions that logs of their own were tested under
+    tested: tuple[Condition, ...] = ()  # conditions that logs of their own were tested under
 
     @property
-    def conditions(self) -> tuple[Step, ...]:
+    def conditions(self) -> tuple[Condition, ...]:
         """All conditions: the protocol's load steps, where there are several, and those of logs of their own."""
-        steps = load_steps(self.steps)
-        of_steps = steps if len(steps) > 1 else []
-        names = {s.name.casefold() for s in of_steps}
-        return (*of_steps, *(t for t in self.tested if t.name.casefold() not in names))
+        planned = of_steps(self.steps)
+        names = {c.name.casefold() for c in planned}
+        return (*planned, *(t for t in self.tested if t.name.casefold() not in names))
 
     def of(self, study: Study, candidate: Candidate) -> Limits:
         """The thresholds for one candidate's runs, with the coolant that they are run with."""
@@ -101,16 +101,19 @@ def ways_of(notebook: Notebook, study: Study) -> Ways:
     return replace(made, condition=named or main_condition(steps) or _commonest(study, made))
 
 
-def tested_under(study: Study) -> tuple[Step, ...]:
-    """The conditions that a study's logs tell, in the order in which they came; none where there is only one."""
-    found = {
-        r.condition.casefold(): r.condition
-        for c in study.live_candidates
-        for m in c.live_mounts
-        for r in m.live_runs
-        if r.condition
-    }
-    return tuple(Step(name, name) for name in found.values()) if len(found) > 1 else ()
+def tested_under(study: Study) -> tuple[Condition, ...]:
+    """The conditions that a study's logs tell, in the order in which they came; none where there is only one.
+
+    Of what its logs were run with, a condition has what they all were.
+    """
+    found: dict[str, tuple[str, list[dict[str, Value]]]] = {}
+    for run in (r for c in study.live_candidates for m in c.live_mounts for r in m.live_runs if r.condition):
+        found.setdefault(run.condition.casefold(), (run.condition, []))[1].append(run.settings)
+    made = [
+        Condition(name, name, {k: v for k, v in told[0].items() if all(one.get(k) == v for one in told)})
+        for name, told in found.values()
+    ]
+    return tuple(made) if len(made) > 1 else ()
 
 
 def _commonest(study: Study, ways: Ways) -> str | None:

@@ -102,7 +102,7 @@ def _trace_lines(v: StudyVerdict, school: School, result: RunResult, t: Settled)
     fine = digits + 1  # for what is small beside the reading
     over = school.over or "air"
     divisor = names.get("power", "power")
-    if school.part == "coolant" and "heat" in names:
+    if school.of_coolant and "heat" in names:
         divisor = "the sum of " + names["heat"]
     lines = [
         (

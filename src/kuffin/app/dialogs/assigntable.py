@@ -10,10 +10,13 @@ from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableW
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.guarded import guarded
 from kuffin.app.widgets.bits import plain_tip
+from kuffin.app.widgets.settingsline import SettingsLine
+from kuffin.core.testsettings import Value
 from kuffin.notebook.placing import MountChoice, MountThere
 
-_COLUMNS = ("log", "began", "belongs to", "mount", "tested under", "")
+_COLUMNS = ("log", "began", "belongs to", "mount", "tested under", "run with", "")
 _ROW, _MOST_ROWS = 33, 6
+_WITH, _SAID = 5, 6
 
 
 @guarded
@@ -35,7 +38,7 @@ class AssignTable(QTableWidget):
         header = self.horizontalHeader()
         header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
         header.setStretchLastSection(True)
-        for column, width in enumerate((220, 120, 170, 190, 150)):
+        for column, width in enumerate((190, 112, 126, 144, 126, 230)):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.Interactive)
             self.setColumnWidth(column, width)
         for at, log in enumerate(logs):
@@ -44,7 +47,7 @@ class AssignTable(QTableWidget):
 
     def _fill(self, at: int, log: Incoming) -> None:
         begun = (log.table.start or "").replace("T", " ")[5:16]
-        for column, words in ((0, log.table.file), (1, begun), (5, "")):
+        for column, words in ((0, log.table.file), (1, begun), (_SAID, "")):
             self.setItem(at, column, QTableWidgetItem(words))
         candidate = QComboBox()
         candidate.setEditable(True)
@@ -64,7 +67,10 @@ class AssignTable(QTableWidget):
         if line is not None:
             line.setPlaceholderText("one test only")
         condition.currentTextChanged.connect(lambda words, a=at: self._condition_changed(a, words))
-        for column, box in ((2, candidate), (3, mount), (4, condition)):
+        with_what = SettingsLine(f"What {log.table.file} was run with", log.settings)
+        with_what.given.connect(lambda values, a=at: self._settings_changed(a, values))
+        with_what.textChanged.connect(lambda _t: self.changed.emit())
+        for column, box in ((2, candidate), (3, mount), (4, condition), (_WITH, with_what)):
             self.setCellWidget(at, column, box)
         self.setRowHeight(at, _ROW)
         self._offer_mounts(at)
@@ -117,6 +123,27 @@ class AssignTable(QTableWidget):
         self._logs[at].condition = " ".join(words.split())
         self.changed.emit()
 
+    def line(self, at: int) -> SettingsLine:
+        """What the log in a row was run with."""
+        found = self.cellWidget(at, _WITH)
+        assert isinstance(found, SettingsLine)
+        return found
+
+    def problems(self) -> list[str]:
+        """What stands in the table and cannot be taken."""
+        return [f"{log.table.file}: {said}" for at, log in enumerate(self._logs) if (said := self.line(at).problem)]
+
+    def _settings_changed(self, at: int, values: dict[str, Value]) -> None:
+        """Take settings; logs under the same condition that say nothing yet go along."""
+        log = self._logs[at]
+        for i, one in enumerate(self._logs):
+            same = bool(log.condition) and one.condition.casefold() == log.condition.casefold()
+            if one is log or (same and not one.settings and not self.line(i).text()):
+                one.settings = dict(values)
+                if one is not log:
+                    self.line(i).show_values(values)
+        self.changed.emit()
+
     # --- logs that do not say which mount they are ------------------------------------------------------------------
 
     def open_rows(self) -> list[int]:
@@ -146,7 +173,7 @@ class AssignTable(QTableWidget):
 
     def say(self, at: int, words: str) -> None:
         """Say in a row's last cell what it lacks."""
-        item = self.item(at, 5)
+        item = self.item(at, _SAID)
         if item is not None and item.text() != words:
             item.setText(words)
             item.setToolTip(plain_tip(words))

@@ -44,7 +44,7 @@ class ImportLogs(QDialog):
         self._lacking = lacking
         self.logs = logs
         self.setWindowTitle("Add logs")
-        self.resize(1120, 730)
+        self.resize(1180, 730)
         self.table = AssignTable(logs, candidates, there)
         self.table.currentCellChanged.connect(self._show)
         self.table.changed.connect(self._label_all)
@@ -109,6 +109,7 @@ class ImportLogs(QDialog):
             parts.append(
                 f"{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings that cannot be"
             )
-        self._missing.setText(". ".join(p[:1].upper() + p[1:] for p in parts))
+        wrong = self.table.problems()
+        self._missing.setText(". ".join([*(p[:1].upper() + p[1:] for p in parts), *wrong[:2]]))
         self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
-        self._add.setEnabled(homeless == 0 and not open_rows and bool(self.logs))
+        self._add.setEnabled(homeless == 0 and not open_rows and not wrong and bool(self.logs))

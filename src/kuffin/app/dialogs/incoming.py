@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QComboBox
 
 from kuffin.core.devices import USUAL_DEVICES, ChannelRole
 from kuffin.core.roles import ROLES, cannot_be
+from kuffin.core.testsettings import Value
 from kuffin.core.units import shown
 from kuffin.logs.channelguess import may_be_clock
 from kuffin.logs.table import LogChannel, LogTable, take_guesses
@@ -53,6 +54,8 @@ class Incoming:
         Which mount it is a test of; None: the person has to say.
     condition : str
         What it was tested under; blank: its mount has one test only.
+    settings : dict
+        What it was run with, as far as the person tells it.
     shape : str
         That of the file, whatever is changed here.
     """
@@ -61,6 +64,7 @@ class Incoming:
     candidate: str = ""
     mount: MountChoice | None = None
     condition: str = ""
+    settings: dict[str, Value] = field(default_factory=dict)
     roles: dict[str, str | None] = field(default_factory=dict)
     devices: dict[str, str | None] = field(default_factory=dict)
     units: dict[str, str | None] = field(default_factory=dict)

@@ -17,6 +17,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.widgets.bits import Form, text
+from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.core.normalise import default_school
 from kuffin.core.undertest import KINDS, kind_under_test
 
@@ -33,6 +34,8 @@ class NewStudy(QDialog):
         self.kind = QComboBox()
         for kind in KINDS.values():
             self.kind.addItem(kind.label, kind.key)
+        self.pair = PairChoice()
+        self.pair.changed.connect(self._check)
         self.candidates = QPlainTextEdit()
         self.candidates.setTabChangesFocus(True)
         self.margin = QDoubleSpinBox()
@@ -45,12 +48,13 @@ class NewStudy(QDialog):
         self.rounds.setValue(3)
         self._school = text(style="muted")
         self._missing = text(style="warn")
-        form = Form()
+        self._form = form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setVerticalSpacing(10)
         form.addRow("The question", self.question)
         form.addRow("What is compared", self.kind)
+        form.addRow("What is read", self.pair)
         form.addRow("", self._school)
         form.addRow("Candidates,\none a line", self.candidates)
         form.addRow("A difference matters from", self.margin)
@@ -71,8 +75,14 @@ class NewStudy(QDialog):
         """The candidates' names."""
         return [line.strip() for line in self.candidates.toPlainText().splitlines() if line.strip()]
 
+    def key(self) -> str:
+        """What is under test."""
+        key = str(self.kind.currentData())
+        return self.pair.key() if kind_under_test(key).any_temperature else key
+
     def _check(self) -> None:
-        key = self.kind.currentData()
+        key = self.key()
+        self._form.setRowVisible(self.pair, kind_under_test(key).any_temperature)
         self._school.setText(f"judged by {default_school(key).label.lower()}; this can be changed at any time")
         self.candidates.setPlaceholderText(kind_under_test(key).example)
         names = self.names()

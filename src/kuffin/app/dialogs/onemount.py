@@ -1,4 +1,4 @@
-"""Mending mounts: logs of one mount that became several are its tests again."""
+"""The tests of a mount: what each log was tested under; and logs that became several mounts are tests of one again."""
 
 from __future__ import annotations
 
@@ -16,11 +16,14 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.settingsline import SettingsLine
+from kuffin.core.testsettings import read_settings
+from kuffin.notebook.edits import ToldCondition
 from kuffin.notebook.entities import Mount, Run
 
 
 class OneMount(QDialog):
-    """Which runs of a candidate are tests of one mount, and under which condition each was.
+    """Which runs of a candidate are tests of one mount, and what each was tested under.
 
     Parameters
     ----------
@@ -35,51 +38,72 @@ class OneMount(QDialog):
         self, mount: Mount, others: Sequence[Mount], guesses: Mapping[int, str], parent: QWidget | None = None
     ) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Tests of one mount")
-        self.resize(640, 420)
-        self._boxes: dict[int, tuple[QCheckBox, QLineEdit]] = {}
+        self.setWindowTitle("Tests of this mount")
+        self.resize(900, 420)
+        self._boxes: dict[int, tuple[QCheckBox, QLineEdit, SettingsLine]] = {}
+        self._before = {r.id: (r.condition, r.settings) for r in mount.live_runs}
         inner = QWidget()
         grid = QGridLayout(inner)
-        for column, words in enumerate(("one mount", "log", "began", "tested under")):
+        for column, words in enumerate(("this mount", "log", "began", "tested under", "run with")):
             grid.addWidget(text(words, style="muted", wrap=False), 0, column)
         for row, (one, run) in enumerate(((m, r) for m in (mount, *others) for r in m.live_runs), 1):
             self._add_row(grid, row, one, run, guesses.get(run.id, run.condition), mount)
         grid.setColumnStretch(1, 1)
+        grid.setColumnStretch(4, 2)
         grid.setRowStretch(grid.rowCount(), 1)
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
         scroll.setWidget(inner)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self.take = buttons.addButton("They are one mount", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.take = buttons.addButton("Take it so", QDialogButtonBox.ButtonRole.AcceptRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
         layout.addWidget(
             text(
-                f"Choose the logs that were recorded on the same mount as {mount.candidate.name}, round {mount.round}: put "
-                "together once, and not taken apart between them. They count as one piece of evidence for each condition."
+                f"The logs that were recorded on {mount.candidate.name}, round {mount.round}: put together once, and not taken "
+                "apart between them. They count as one piece of evidence for each condition."
             )
         )
+        self._problem = text(style="warn")
         layout.addWidget(scroll, 1)
+        layout.addWidget(self._problem)
         layout.addWidget(buttons)
         self._look()
 
     def _add_row(self, grid: QGridLayout, row: int, one: Mount, run: Run, condition: str, kept: Mount) -> None:
         box, line = QCheckBox(f"round {one.round}"), QLineEdit(condition)
+        with_what = SettingsLine(f"What {run.source or 'the run'} was run with", run.settings)
         box.setChecked(one is kept)
         box.setEnabled(one is not kept)
         box.setAccessibleName(f"{run.source or 'run'}, round {one.round}, is a test of this mount")
         box.toggled.connect(self._look)
         line.setPlaceholderText("such as stock, 240 W")
         line.setAccessibleName(f"What {run.source or 'the run'} was tested under")
-        self._boxes[run.id] = box, line
+        for edit in (line, with_what):
+            edit.textChanged.connect(lambda _t: self._look())
+        self._boxes[run.id] = box, line, with_what
         begun = (run.started_at or "").replace("T", " ")[5:16]
-        for column, widget in ((0, box), (1, text(run.source, wrap=False)), (2, text(begun, wrap=False)), (3, line)):
+        for column, widget in (
+            (0, box),
+            (1, text(run.source, wrap=False)),
+            (2, text(begun, wrap=False)),
+            (3, line),
+            (4, with_what),
+        ):
             grid.addWidget(widget, row, column)
 
     def _look(self) -> None:
-        self.take.setEnabled(any(box.isChecked() and box.isEnabled() for box, _ in self._boxes.values()))
+        problems = [line.problem for box, _, line in self._boxes.values() if line.problem and box.isChecked()]
+        self._problem.setText(" · ".join(problems))
+        self._problem.setVisible(bool(problems))
+        chosen = {run: (told.name, dict(told.settings)) for run, told in self.chosen().items()} if not problems else {}
+        self.take.setEnabled(not problems and chosen != self._before)
 
-    def chosen(self) -> dict[int, str]:
-        """The runs that are tests of the mount, with their conditions."""
-        return {run: " ".join(line.text().split()) for run, (box, line) in self._boxes.items() if box.isChecked()}
+    def chosen(self) -> dict[int, ToldCondition]:
+        """The runs that are tests of the mount, with what each was tested under."""
+        return {
+            run: ToldCondition(" ".join(line.text().split()), read_settings(with_what.text()))
+            for run, (box, line, with_what) in self._boxes.items()
+            if box.isChecked()
+        }

@@ -175,6 +175,7 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QComboBox, QLineEdit, QSpinBox, QDoubleSpinBox, QDateTimeEdit, QPlainTextEdit {{ background: {t.raised}; border: 1px solid {t.hairline};
         border-radius: 3px; padding: 3px 7px; color: {t.ink}; selection-background-color: {t.accent}; selection-color: {t.ground}; }}
     QComboBox:focus, QLineEdit:focus, QSpinBox:focus, QDoubleSpinBox:focus, QDateTimeEdit:focus, QPlainTextEdit:focus {{ border: 1px solid {t.accent}; }}
+    QLineEdit[wrong="true"], QLineEdit[wrong="true"]:focus {{ border: 1px solid {t.warn}; }}
     QAbstractSpinBox QLineEdit, QAbstractSpinBox QLineEdit:focus {{ border: none; padding: 0 4px; background: transparent; }}
     QDateTimeEdit::drop-down {{ border: none; width: 20px; }}
     QDateTimeEdit::down-arrow {{ image: url({icons}/chevron.svg); width: 12px; height: 12px; }}

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -10,7 +10,7 @@ import numpy as np
 from kuffin.core.findings.finding import DOUBT, Finding
 from kuffin.core.findings.thresholds import Limits
 from kuffin.core.student import t_quantile
-from kuffin.core.undertest import KINDS, keys_where
+from kuffin.core.undertest import UnderTest, kind_under_test
 from kuffin.core.words import number
 
 _PRIOR_DF = 3.0  # what the usual scatter counts for beside the study's own
@@ -28,8 +28,8 @@ class Figure:
         The threshold below which nobody minds.
     per_watt : bool
         Kept in K/W, told in K at the study's power.
-    part_makes_it : frozenset of str
-        What is under test where this figure differs between candidates; else all mounts are siblings.
+    part_makes_it : callable
+        Whether this figure differs between candidates of a kind; else all mounts are siblings.
     """
 
     key: str
@@ -41,23 +41,31 @@ class Figure:
     per_watt: bool = False
     absolute: bool = False
     roles: tuple[str, ...] = ()
-    part_makes_it: frozenset[str] = frozenset(KINDS)
+    part_makes_it: Callable[[UnderTest], bool] = lambda _kind: True
 
 
-_BLOCK_SIDE = keys_where(block_side=True)
-_LOOP_SIDE = keys_where(loop_side=True)
-_NONE: frozenset[str] = frozenset()
+def _block_side(kind: UnderTest) -> bool:
+    return kind.block_side
+
+
+def _loop_side(kind: UnderTest) -> bool:
+    return kind.loop_side
+
+
+def _none(_kind: UnderTest) -> bool:
+    return False
+
 
 FIGURES: tuple[Figure, ...] = (
-    Figure("die_over_coolant", "contact", "die over coolant", "K", 0.025, "rise_k", True, False, ("die", "coolant_in", "coolant"), _BLOCK_SIDE),
-    Figure("coolant_over_air", "radiator side", "coolant over air", "K", 0.025, "rise_k", True, False, ("coolant_in", "coolant", "air_in", "room"), _LOOP_SIDE),
-    Figure("hot_spot_over_die", "hot spot", "hot spot over die", "K", 0.04, "hot_spot_k", True, False, ("hot_spot", "die"), _BLOCK_SIDE),
-    Figure("core_spread", "core spread", "core spread", "K", 1.0, "spread_k", False, True, ("die",), _BLOCK_SIDE),
+    Figure("die_over_coolant", "contact", "die over coolant", "K", 0.025, "rise_k", True, False, ("die", "coolant_in", "coolant"), _block_side),
+    Figure("coolant_over_air", "radiator side", "coolant over air", "K", 0.025, "rise_k", True, False, ("coolant_in", "coolant", "air_in", "room"), _loop_side),
+    Figure("hot_spot_over_die", "hot spot", "hot spot over die", "K", 0.04, "hot_spot_k", True, False, ("hot_spot", "die"), _block_side),
+    Figure("core_spread", "core spread", "core spread", "K", 1.0, "spread_k", False, True, ("die",), _block_side),
     Figure("flow", "flow off", "flow", "L/h", 0.02, "flow_percent", False, False, ("flow",)),
-    Figure("pump", "pump off", "pump speed", "rpm", 0.01, "speed_percent", False, False, ("pump",), _NONE),
-    Figure("fan", "fan off", "fan speed", "rpm", 0.01, "speed_percent", False, False, ("fan",), _NONE),
-    Figure("power", "power off", "power", "W", 0.02, "power_percent", False, False, ("power",), _NONE),
-    Figure("idle_power", "idle off", "idle power", "W", 1.5, "idle_w", False, True, ("power",), _NONE),
+    Figure("pump", "pump off", "pump speed", "rpm", 0.01, "speed_percent", False, False, ("pump",), _none),
+    Figure("fan", "fan off", "fan speed", "rpm", 0.01, "speed_percent", False, False, ("fan",), _none),
+    Figure("power", "power off", "power", "W", 0.02, "power_percent", False, False, ("power",), _none),
+    Figure("idle_power", "idle off", "idle power", "W", 1.5, "idle_w", False, True, ("power",), _none),
 )  # fmt: skip
 
 
@@ -92,7 +100,9 @@ def against_siblings(
         values = {m.mount_id: m.figures[figure.key] for m in mounts if figure.key in m.figures}
         if len(values) < 3:
             continue
-        groups = {m.mount_id: m.candidate if under_test in figure.part_makes_it else "all" for m in mounts}
+        groups = {
+            m.mount_id: m.candidate if figure.part_makes_it(kind_under_test(under_test)) else "all" for m in mounts
+        }
         by_id = {m.mount_id: m for m in mounts}
         for mount_id, away, limit in outlying(values, groups, figure.usual, figure.absolute, limits.of("chance") / 100):
             mates = [i for i in values if i != mount_id and groups[i] == groups[mount_id]]

@@ -54,9 +54,11 @@ class ConditionsPage(ComparePage):
         self.grid = IntervalGrid(theme)
         self.grid.cell_chosen.connect(self._explain)
         self._one_another = text()
+        self._told = text(style="small")
         self.column.addWidget(self._summary)
         self.column.addWidget(self._one_another)
         self.column.addWidget(self.grid)
+        self.column.addWidget(self._told)
         self.column.addLayout(row)
         self.column.addWidget(self._family_said)
 
@@ -91,6 +93,9 @@ class ConditionsPage(ComparePage):
         order = verdict.main.ranking()
         order += [c for c in verdict.candidates if c not in order]
         self._summary.setText("Comparing …")
+        told = [c.words for c in verdict.conditions if c.words not in {c.name, c.label}]
+        self._told.setText("\n".join(told))
+        self._told.setVisible(bool(told))
         self.grid.show_frame(axes, order, verdict.candidates)
         mounts = mounts_of(study)
         said = [w.sentence for w in warmings(mounts, verdict.results)]

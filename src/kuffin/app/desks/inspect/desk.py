@@ -57,7 +57,8 @@ class InspectDesk(QWidget):
         head.addSpacing(10)
         head.addWidget(self._state_word, 1)
         self.mender = link_button(
-            "Tests of one mount …", "Say that logs which became several mounts are tests of this one"
+            "Tests of this mount …",
+            "Say what its logs were tested under and run with, or that other mounts' logs are tests of it",
         )
         self.mender.clicked.connect(self.one_mount_wanted)
         head.addWidget(self.mender)
@@ -134,8 +135,7 @@ class InspectDesk(QWidget):
             self._state_word.setText(words.state_words(verdict, mount, result))
             refill(self.tests, [(words.test_words(r), r.id) for r in mount.live_runs], run.id)
         self.tests.setVisible(mount is not None and len(mount.live_runs) > 1)
-        others = [m for m in mount.candidate.live_mounts if m.live_runs] if mount is not None else []
-        self.mender.setVisible(there and len(others) > 1)
+        self.mender.setVisible(there)
         self._title.setVisible(there)
         self._state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0

@@ -5,9 +5,11 @@ from __future__ import annotations
 import numpy as np
 
 from kuffin.app.widgets.traceview import TraceView
+from kuffin.core.configuration import OF_TEST
 from kuffin.core.heatpath import Level, Step, step
 from kuffin.core.roles import spoken
 from kuffin.core.settle import Settled
+from kuffin.core.testsettings import written_or
 from kuffin.core.undertest import kind_under_test
 from kuffin.core.units import shown
 from kuffin.notebook.entities import Mount, Run
@@ -33,7 +35,7 @@ def axis_label(trace: str) -> str:
 def _label(trace: str) -> str:
     """A trace's name: ``Die over coolant, per watt``."""
     part, base, per_watt = parse_trace(trace)
-    return f"{spoken(part).capitalize()} over {base}" + (", per watt" if per_watt else "")
+    return f"{spoken(part).capitalize()} over {spoken(base)}" + (", per watt" if per_watt else "")
 
 
 def test_words(run: Run) -> str:
@@ -149,6 +151,11 @@ def facts(result: RunResult | None, run: Run) -> list[tuple[str, str]]:
     out.append(("length", f"{run.duration_s / 60:.0f} min, {run.rows} rows"))
     if run.started_at:
         out.append(("began", run.started_at.replace("T", " ")[:16]))
+    out += [(OF_TEST[k].label if k in OF_TEST else k, _cut(written_or(k, v))) for k, v in run.settings.items()]
     if run.source:
-        out.append(("log", run.source if len(run.source) < 30 else "…" + run.source[-28:]))
+        out.append(("log", _cut(run.source)))
     return out
+
+
+def _cut(words: str) -> str:
+    return words if len(words) < 30 else "…" + words[-28:]

@@ -12,36 +12,43 @@ from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
 from kuffin.core.parts import Field, read_field
 from kuffin.core.protocol import Step, read_window, run_minutes, step_minutes, sweep, window_words
+from kuffin.core.testsettings import read_settings, settings_words
 from kuffin.notebook import edits, planning
 from kuffin.notebook.entities import Protocol
 
 _NAME = "the usual three steps"
-_COLUMNS = ("step", "load", "power", "pump", "fans", "settles", "at most", "measure", "window", "ask for", "expected")
-_KEYS = (
-    "name",
-    "load",
-    "power_w",
-    "pump_percent",
-    "fan_percent",
-    "settle",
-    "longest_min",
-    "measure_min",
-    "window",
-    "ask",
-)
+_COLUMNS = {
+    "name": "step",
+    "load": "load",
+    "power_w": "power",
+    "pump_percent": "pump",
+    "fan_percent": "fans",
+    "also": "also set",
+    "settle": "settles",
+    "longest_min": "at most",
+    "measure_min": "measure",
+    "window": "window",
+    "ask": "ask for",
+    "expected": "expected",
+}
+_KEYS = tuple(_COLUMNS)
 _SETTLES = {"detect": "by itself", "clock": "by the clock"}
 _AS_IS = "as is"
 _FIELDS = {
-    2: Field("power_w", "power", "number", "W", (), 0, 5000),
-    3: Field("pump_percent", "pump", "number", "%", (), 0, 100),
-    4: Field("fan_percent", "fans", "number", "%", (), 0, 100),
-    6: Field("longest_min", "longest time", "number", "min", (), 0, 1440),
-    7: Field("measure_min", "time to measure", "number", "min", (), 0, 1440),
+    **{
+        k: Field(k, s.label, "number", s.unit, (), s.low, s.high)
+        for k, s in OF_TEST.items()
+        if k in _COLUMNS and s.kind == "number"
+    },
+    "longest_min": Field("longest_min", "longest time", "number", "min", (), 0, 1440),
+    "measure_min": Field("measure_min", "time to measure", "number", "min", (), 0, 1440),
 }
+_SWEPT = {f"{s.label}, {s.unit}": key for key, s in OF_TEST.items() if s.kind == "number"}
 
 
 class ProtocolPage(Page):
@@ -59,7 +66,7 @@ class ProtocolPage(Page):
                 button("Put it into the bin", self._bin),
             )
         )
-        self.table = WritingTable(_COLUMNS, "Steps", self._options, stretch=1)
+        self.table = WritingTable(tuple(_COLUMNS.values()), "Steps", self._options, stretch=1)
         self.table.written.connect(self._written)
         self.column.addWidget(self.table)
         self.column.addWidget(
@@ -68,7 +75,11 @@ class ProtocolPage(Page):
                 button("Up", lambda: self._move(-1)),
                 button("Down", lambda: self._move(1)),
                 button("Remove it", self._remove),
-                button("Make a sweep of it …", self._sweep, "Many steps from one, with power, pump or fans varied"),
+                button(
+                    "Make a sweep of it …",
+                    self._sweep,
+                    "Many steps from one, with power, pump, fans or another setting varied",
+                ),
             )
         )
         self._takes = text(style="muted")
@@ -113,6 +124,7 @@ class ProtocolPage(Page):
             text(
                 f"{NO_SAFETY_DEVICE} Coolant hotter than tubes and pump allow can burst a loop: their manuals have the limit. Blank: not watched. "
                 "“Window”: found (where it has settled), or by the clock, such as: 27 to 30 min, last 3 min; what would have been found is shown beside it. "
+                "“Also set”: what a person sets when the step begins, such as: power limit 240 W; driver 12.4. "
                 "“Ask for”: numbers that are asked for when the step ends, such as: score, frame rate [1/s].",
                 style="small",
             )
@@ -127,7 +139,7 @@ class ProtocolPage(Page):
             *((p.name, p.id) for p in self.shelf.protocols),
         ]
         refill(self.which, listed, study.protocol_id)
-        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(10,))
+        self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(len(_KEYS) - 1,))
         self.table.fit(14)
         limits = self._limits()
         self.die.show_value(limits.die_c)
@@ -151,6 +163,7 @@ class ProtocolPage(Page):
             shown(step.power_w, "W"),
             shown(step.pump_percent, "%"),
             shown(step.fan_percent, "%"),
+            settings_words(step.also),
             _SETTLES[step.settle],
             f"{step.longest_min:g} min",
             f"{step.measure_min:g} min",
@@ -163,7 +176,7 @@ class ProtocolPage(Page):
         return Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
 
     def _options(self, _at: int, column: int) -> list[str] | None:
-        return list(_SETTLES.values()) if column == 5 else None
+        return list(_SETTLES.values()) if _KEYS[column] == "settle" else None
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
@@ -193,23 +206,23 @@ class ProtocolPage(Page):
     def _written(self, at: int, column: int, content: str) -> None:
         steps = list(self.shelf.steps)
         value: object = content.strip()
+        key = _KEYS[column]
         try:
-            if column in _FIELDS:
-                value = (
-                    None if content.strip() in {"", _AS_IS, "as it stands"} else read_field(_FIELDS[column], content)
-                )
-                if value is None and column in {6, 7}:
+            if key in _FIELDS:
+                value = None if content.strip() in {"", _AS_IS, "as it stands"} else read_field(_FIELDS[key], content)
+                if value is None and key.endswith("_min"):
                     value = 0.0
-            elif column == 5:
+            elif key == "settle":
                 value = next((k for k, words in _SETTLES.items() if words == content), "detect")
-            elif column == 8:
-                begin, end = read_window(content)
-                steps[at] = replace(steps[at], window_from_min=begin, window_to_min=end)
-                self._save(tuple(steps))
-                return
-            elif column == 1 and content.strip().lower() == "idle":
+            elif key == "load" and content.strip().lower() == "idle":
                 value = ""
-            change: dict[str, Any] = {_KEYS[column]: value}
+            change: dict[str, Any] = {key: value}
+            if key == "window":
+                begin, end = read_window(content)
+                change = {"window_from_min": begin, "window_to_min": end}
+            elif key == "also":
+                told = read_settings(content)
+                change = {k: told.pop(k) for k in _COLUMNS if k in told} | {"also": told}
             steps[at] = replace(steps[at], **change)
         except KuffinError as error:
             self.state.trouble.emit(str(error))
@@ -246,14 +259,13 @@ class ProtocolPage(Page):
         at = self._at()
         if at is None:
             return
-        kinds = {"power, W": "power_w", "pump, %": "pump_percent", "fans, %": "fan_percent"}
-        what, ok = QInputDialog.getItem(self, "Make a sweep", "What is varied:", list(kinds), 0, False)
+        what, ok = QInputDialog.getItem(self, "Make a sweep", "What is varied:", list(_SWEPT), 0, False)
         if ok:
             values, ok = QInputDialog.getText(
                 self, "Make a sweep", f"{what}, one value for each step:", text="40, 55, 70, 85, 100"
             )
             if ok:
-                self.make_sweep(at, kinds[what], values)
+                self.make_sweep(at, _SWEPT[what], values)
 
     def make_sweep(self, at: int, what: str, values: str) -> None:
         """Put a sweep in the place of a step."""

@@ -10,6 +10,7 @@ from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import Form, plain_tip, text
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
+from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.core.claims import guess_claim, judge_claim
 from kuffin.core.configuration import SETTINGS
 from kuffin.core.normalise import default_school
@@ -53,6 +54,11 @@ class QuestionPage(Page):
         form.setHorizontalSpacing(16)
         form.addRow("The question", self.question)
         form.addRow("Under test", self._under)
+        self.pair = PairChoice()
+        self.pair.changed.connect(
+            lambda: self.change("ask about another temperature", under_test=self.pair.key(), school=None)
+        )
+        form.addRow("What is read", self.pair)
         self.device = choice([], "Whose die is asked about")
         self.device.activated.connect(
             lambda: self.change("say whose die is asked about", device=self.device.currentData())
@@ -140,6 +146,9 @@ class QuestionPage(Page):
             f"{kind.label}; each is {kind.made}, and judged by "
             f"{school.label[0].lower()}{school.label[1:]} unless Compare says otherwise"
         )
+        self._form.setRowVisible(self.pair, kind.any_temperature)
+        if kind.any_temperature:
+            self.pair.show_pair(kind.part, kind.over)
         self._show_device(study)
         self.margin.setValue(study.margin_k)
         self.power.setValue(study.reference_power_w or 1)

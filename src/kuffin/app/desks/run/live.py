@@ -195,7 +195,9 @@ class LivePage(QWidget):
         self.staircase.show_steps(*stairs(s, others[:1]))
         extra = [(spoken(r), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
         on = None if now.over else now.load_on
-        shown = figures(s, extra, on, live.seen.device, live.seen.others())[: _FIGURES - (not self.band.isHidden())]
+        shown = figures(s, extra, on, live.seen.device, live.seen.others(), _asked(live))[
+            : _FIGURES - (not self.band.isHidden())
+        ]
         for widget, figure in zip(self.figures, shown, strict=False):
             widget.show_figure(figure)
         for i, widget in enumerate(self.figures):
@@ -207,7 +209,7 @@ class LivePage(QWidget):
         whole = live.seen.so_far()
         if whole is None:
             return
-        part, over, _ = parse_trace(kind_under_test(live.study.under_test).main_trace)
+        part, over = _asked(live)
         response, base = whole.get(part), whole.base(part, over)
         if response is not None and base is not None:
             stage = now.stage
@@ -215,7 +217,11 @@ class LivePage(QWidget):
             if stage is not None and stage.phase == MEASURING and stage.step.load:
                 window = (stage.begun_s, now.elapsed_s)
             self.traces.show_trace(
-                whole.times, response - base, f"{part} over {over}, K, by minutes", now.forecast.settling, window
+                whole.times,
+                response - base,
+                f"{spoken(part)} over {spoken(over)}, K, by minutes",
+                now.forecast.settling,
+                window,
             )
         self.traces.show_levels(whole.times, [("air", whole.air), ("coolant", whole.coolant), ("die", whole.die)])
 
@@ -246,3 +252,9 @@ class LivePage(QWidget):
         what, written = self._for, self.answer.text().strip()
         self.ask_no_more()
         self.noted.emit(what, written)
+
+
+def _asked(live: LiveRun) -> tuple[str, str]:
+    """What the study is judged by: a part, and what its rise is taken over."""
+    part, over, _ = parse_trace(kind_under_test(live.study.under_test).main_trace)
+    return part, over

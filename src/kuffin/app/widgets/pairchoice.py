@@ -1,0 +1,49 @@
+"""Which temperature is read, over which other one."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QHBoxLayout, QWidget
+
+from kuffin.app.guarded import guarded
+from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.forms import choice, refill
+from kuffin.core.roles import ROLES, TEMPERATURES
+from kuffin.core.undertest import OVER, PAIRS
+
+
+@guarded
+class PairChoice(QWidget):
+    """Two choices: the temperature, and what its rise is taken over."""
+
+    changed = Signal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.part = choice([(ROLES[t].label, t) for t in TEMPERATURES], "The temperature that is asked about")
+        self.over = choice([], "What its rise is taken over")
+        self.part.activated.connect(self._part_chosen)
+        self.over.activated.connect(lambda _i: self.changed.emit())
+        layout = QHBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.addWidget(self.part)
+        layout.addWidget(text("over", style="muted", wrap=False))
+        layout.addWidget(self.over)
+        layout.addStretch()
+        self.show_pair("storage", "air")
+
+    def show_pair(self, part: str, over: str) -> None:
+        """Show what is chosen."""
+        refill(self.part, [(ROLES[t].label, t) for t in TEMPERATURES], part)
+        offered = [(ROLES[t].label if t in ROLES else t, t) for t in OVER if t != part]
+        refill(self.over, offered, over if over != part else "air")
+
+    def key(self) -> str:
+        """What is under test, by `core.undertest.PAIRS`."""
+        key = f"{self.part.currentData()} over {self.over.currentData()}"
+        assert key in PAIRS
+        return key
+
+    def _part_chosen(self) -> None:
+        self.show_pair(str(self.part.currentData()), str(self.over.currentData()))
+        self.changed.emit()
