@@ -74,7 +74,7 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
     on_die = (
         before is None
         or kind_under_test(after.under_test).on_die
-        or bool(_changed(before, after) & {"block", "paste", "pads"})
+        or bool(_changed(before, after) & {"block", "paste", "pads", "backplate"})
     )
     tasks = [_switch_off(before)]
     if before is not None:
@@ -89,6 +89,14 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
 
 
 _OWN_TASK = frozenset({"paste", "pads", "coolant"})  # what is spread, laid or filled in has a task of its own
+_HOW = ("ports", "turned", "flow_direction", "state")
+_BUILT_IN = (
+    "pump",
+    "radiator",
+    "block",
+    "fans",
+    "backplate",
+)  # slots whose parts are taken off and put on by themselves
 _SPEEDS = {"pump_percent": "pump", "fan_percent": "fans"}  # a speed, and whose it is
 _SLOT_CAUTIONS: dict[str, tuple[str, ...]] = {"radiator": ("fins",)}
 
@@ -126,7 +134,15 @@ def _drain(before: BuiltIn) -> Task:
 
 
 def _name(built: BuiltIn) -> str:
-    return built.candidate + (f", sample {built.sample}" if built.sample not in {"", "1"} else "")
+    pieces = int(built.details.get("places") or 1)
+    several = f", {pieces} of it" if pieces > 1 else ""
+    return built.candidate + several + (f", sample {built.sample}" if built.sample not in {"", "1"} else "")
+
+
+def _how(built: BuiltIn) -> str:
+    """How a part is used, where that is told: its ports, by how much it is turned."""
+    said = [f"{SETTINGS[k].label} {written(SETTINGS[k], v)}" for k in _HOW if (v := built.settings.get(k))]
+    return f" ({', '.join(said)})" if said else ""
 
 
 def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
@@ -166,7 +182,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
     others = _changed(before, after) - {kind.slot}
     for slot in sorted(others):
         old = before.parts.get(slot)
-        if old and slot in {"fans", "pump", "radiator", "block"}:
+        if old and slot in _BUILT_IN:
             tasks.append(Task(f"off {slot}", f"Take the {slot} {old} off too.", 5, _SLOT_CAUTIONS.get(slot, ())))
     return tasks
 
@@ -180,7 +196,7 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
     tasks = []
     kind = kind_under_test(after.under_test)
     others = set(after.parts) if before is None else _changed(before, after)
-    for slot in ("pump", "radiator", "block", "fans"):
+    for slot in _BUILT_IN:
         if slot in others and slot != kind.slot and after.parts.get(slot):
             tasks.append(
                 Task(f"on {slot}", f"Build the {slot} {after.parts[slot]} in.", 6, _SLOT_CAUTIONS.get(slot, ()))
@@ -192,7 +208,7 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
         tasks.append(
             Task(
                 "put on",
-                f"Fit {_name(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
+                f"Fit {_name(after)}{_how(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
                 8,
                 _fins(after),
                 "fit",
@@ -200,9 +216,11 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
         )
     elif kind.any_temperature:
         opens = "If the loop is opened for it: drain it first, and leak test with air before any water."
-        tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}. {opens}", 8, ("mains", "pressure"), "fit"))
+        tasks.append(
+            Task("put on", f"Fit {_name(after)}{_how(after)}{with_screws}. {opens}", 8, ("mains", "pressure"), "fit")
+        )
     elif not kind.sits_on_die and kind.slot not in _OWN_TASK:
-        tasks.append(Task("put on", f"Fit {_name(after)}{with_screws}.", 6, _fins(after), "fit"))
+        tasks.append(Task("put on", f"Fit {_name(after)}{_how(after)}{with_screws}.", 6, _fins(after), "fit"))
     if on_die:
         tasks += _on_die(after)
     return tasks
@@ -221,7 +239,9 @@ def _on_die(after: BuiltIn) -> list[Task]:
     block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
     how = s.get("tightening") or "crosswise, in turns"
     torque = f" to {written(SETTINGS['torque_nm'], s['torque_nm'])}" if s.get("torque_nm") else ""
-    tasks.append(Task("tighten", f"Set {block} down straight and tighten {how}{torque}.", 6, _fins(after), "fit"))
+    tasks.append(
+        Task("tighten", f"Set {block} down straight{_how(after)} and tighten {how}{torque}.", 6, _fins(after), "fit")
+    )
     return tasks
 
 

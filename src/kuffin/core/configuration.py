@@ -69,6 +69,7 @@ SETTINGS: dict[str, Setting] = {
         _S("fans", "fans", "part", "Other fans move another amount of air: several kelvins from coolant to air, and another sound.", 3, part_kinds=("fan",)),
         _S("coolant", "coolant", "part", "More glycol carries less heat and flows less: up to about 1 K at the die.", 2, part_kinds=("coolant",)),
         _S("paste", "paste", "part", "Another paste shifts the step from die to coolant by up to some kelvins.", 3, part_kinds=("paste",)),
+        _S("backplate", "backplate", "part", "A backplate spreads the pull, and carries heat from behind: with and without are two things.", 2, part_kinds=("backplate",)),
         _S("pads", "pads", "part", "Other pads change memory and regulators, and may lift the block off the die.", 2, part_kinds=("pad",)),
         _S("load", "load", "text", "Another load heats other places of the die.", 2, of_test=True),
         _S("power_w", "power", "number", "Rises grow in step with power: 5 % more power is 5 % more rise. “Per watt” takes that out.", 2, "W", high=5000, of_test=True, shown_by="power", shown_in="W", called="the load"),
@@ -81,6 +82,9 @@ SETTINGS: dict[str, Setting] = {
         _S("firmware", "firmware", "text", "Firmware sets limits, voltages and fan curves: with another one it may be another part.", 2, of_test=True, called="the firmware"),
         _S("driver", "driver", "text", "Another driver can load the part otherwise: power and clock move with it.", 2, of_test=True, called="the driver"),
         _S("orientation", "orientation", "choice", "A radiator or block the other way up may hold air.", 1, options=("lying", "standing, ports up", "standing, ports down", "on its side", "hanging")),
+        _S("ports", "ports", "text", "Which ports are used decides how the flow crosses the part.", 2),
+        _S("turned", "turned by", "number", "A part that is turned lies otherwise over the hot places: commonly some tenths of a kelvin.", 2, "°", high=360),
+        _S("state", "state", "text", "As bought, repaired, cleaned, lapped: by now it may be another part.", 2),
         _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", 2, options=("as marked", "against the mark", "not marked")),
         _S("tightening", "tightening", "choice", "An uneven pull tilts the block: part of the die loses contact.", 2, options=("crosswise, in turns", "one after the other", "springs to the stop")),
         _S("screws", "screws", "text", "Longer screws or other springs pull otherwise: commonly some tenths of a kelvin.", 1),
@@ -106,6 +110,8 @@ class Difference:
     key : str
         What it is known by, so that a reason can be written down for it.
     groups : tuple of (value as text, candidates)
+    said : str
+        The sentence, where “who has what” does not say it.
     """
 
     key: str
@@ -113,6 +119,7 @@ class Difference:
     groups: tuple[tuple[str, tuple[str, ...]], ...]
     effect: str
     strength: int
+    said: str = ""
 
     @property
     def verb(self) -> str:
@@ -122,6 +129,8 @@ class Difference:
     @property
     def sentence(self) -> str:
         """Who has what."""
+        if self.said:
+            return self.said
         parts = []
         for value, names in self.groups:
             who = ", ".join(names) if len(names) < 4 else f"{len(names)} candidates"

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from typing import Any
 
 from sqlalchemy import select
@@ -14,7 +14,7 @@ from kuffin.core.limits import Limits
 from kuffin.core.order import Slot
 from kuffin.core.protocol import Step, check, to_plain
 from kuffin.core.undertest import kind_under_test
-from kuffin.notebook.entities import Candidate, Claim, Mount, Protocol, Sample, Study, in_bench_order, now_text
+from kuffin.notebook.entities import Candidate, Claim, Mount, Part, Protocol, Sample, Study, in_bench_order, now_text
 from kuffin.notebook.store import Notebook
 
 
@@ -73,13 +73,13 @@ def configure_alike(notebook: Notebook, study_id: int, key: str, value: object) 
 def choose_part(notebook: Notebook, candidate_id: int, part_id: int) -> None:
     """Take another part from the shelf for a candidate; its name becomes the candidate's.
 
+    Where the part is a candidate already, this one is the same part in another way, and keeps a name of its own.
+
     Raises
     ------
     NotebookError
         Where there is a run already: what was measured stays what it was.
     """
-    from kuffin.notebook.entities import Part
-
     with notebook.edit("take another part for a candidate") as session:
         candidate = session.scalars(
             select(Candidate)
@@ -89,12 +89,45 @@ def choose_part(notebook: Notebook, candidate_id: int, part_id: int) -> None:
         if any(m.live_runs for m in candidate.live_mounts):
             raise NotebookError(f"{candidate.name} has runs already, so it stays the part it is; add another candidate")
         part = session.get_one(Part, part_id)
-        if any(c.name == part.name and c.id != candidate.id for c in _candidates(session, candidate.study_id)):
-            raise NotebookError(
-                f"{part.name} is a candidate already; each is compared once, with as many samples as you like"
-            )
-        candidate.part_id, candidate.name = part.id, part.name
+        taken = {c.name.casefold() for c in _candidates(session, candidate.study_id) if c.id != candidate.id}
+        candidate.part_id, candidate.name = part.id, _free_name(part.name, taken)
+        session.flush()
         _share_samples(session, candidate.id)
+
+
+def _free_name(name: str, taken: Collection[str]) -> str:
+    """A name, or where it is taken one for the same part in another way."""
+    ways = (name, f"{name} (another way)", *(f"{name} (another way {n})" for n in range(2, 1000)))
+    return next(n for n in ways if n.casefold() not in taken)
+
+
+def another_way(notebook: Notebook, candidate_id: int, name: str = "") -> int:
+    """Take a candidate's part into the study once more, to be used in another way; returns the new candidate's id.
+
+    Its configuration begins as the other's; its samples are the part's.
+
+    Raises
+    ------
+    NotebookError
+        Where the name is taken.
+    """
+    with notebook.edit("compare a part with itself") as session:
+        candidate = session.get_one(Candidate, candidate_id)
+        there = _candidates(session, candidate.study_id)
+        taken = {c.name.casefold() for c in there}
+        name = " ".join(name.split()) or _free_name(session.get_one(Part, candidate.part_id).name, taken)
+        if name.casefold() in taken:
+            raise NotebookError(f"“{name}” is a candidate already; give the other way a name of its own")
+        made = Candidate(
+            study_id=candidate.study_id,
+            part_id=candidate.part_id,
+            name=name,
+            position=max(c.position for c in there) + 1,
+            configuration=dict(candidate.configuration),
+        )
+        session.add(made)
+        session.flush()
+        return made.id
 
 
 def add_claim(

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.configuration import SETTINGS
 from kuffin.core.linking import Difference, through_baseline
-from kuffin.notebook.entities import Study
+from kuffin.notebook.entities import Candidate, Study
 from kuffin.verdicts.study import StudyVerdict
 from kuffin.verdicts.words import count, joined
 
@@ -53,9 +54,35 @@ class Link:
 
 def shared_parts(a: Study, b: Study) -> list[int]:
     """Parts that are candidates of both studies, their baselines first."""
-    own, other = ({c.part_id: c.id for c in s.live_candidates} for s in (a, b))
-    both = [p for p in own if p in other]
-    return sorted(both, key=lambda p: -int(own[p] == a.baseline_id) - int(other[p] == b.baseline_id))
+    both = [
+        p for p in dict.fromkeys(c.part_id for c in a.live_candidates) if any(c.part_id == p for c in b.live_candidates)
+    ]
+    return sorted(
+        both, key=lambda p: -sum(c.id == s.baseline_id for s in (a, b) for c in s.live_candidates if c.part_id == p)
+    )
+
+
+def _standing_for(study: Study, part: int) -> Candidate | None:
+    """The candidate that is a part; of several, which are the part in different ways, the baseline; else None."""
+    found = [c for c in study.live_candidates if c.part_id == part]
+    return found[0] if len(found) == 1 else next((c for c in found if c.id == study.baseline_id), None)
+
+
+def _why_no_link(a: Study, b: Study, part: int) -> str:
+    """Why a part cannot link two studies; blank where it can."""
+    own, other = _standing_for(a, part), _standing_for(b, part)
+    for study, found in ((a, own), (b, other)):
+        if found is None:
+            name = next(c.part.name for c in study.live_candidates if c.part_id == part)
+            return f"“{study.name}” has {name} in several ways; choose on Plan which of them is its baseline"
+    assert own is not None and other is not None
+    keys = {*own.configuration, *other.configuration}
+    unlike = [
+        SETTINGS[k].spoken for k in keys if k in SETTINGS and own.configuration.get(k) != other.configuration.get(k)
+    ]
+    if unlike:
+        return f"{own.part.name} is not used alike in “{a.name}” and “{b.name}”: {joined(sorted(unlike))}"
+    return ""
 
 
 def why_not(first: Judged, other: Judged) -> str:
@@ -65,6 +92,9 @@ def why_not(first: Judged, other: Judged) -> str:
         return f"“{b.name}” compares {b.under_test}s, “{a.name}” {a.under_test}s"
     if not shared_parts(a, b):
         return f"“{b.name}” and “{a.name}” have no candidate in common; mount one of these in the other study, as its baseline"
+    reasons = [_why_no_link(a, b, p) for p in shared_parts(a, b)]
+    if all(reasons):
+        return reasons[0]
     if first.verdict.school.key != other.verdict.school.key:
         return (
             f"“{b.name}” is read as {other.verdict.school.label.lower()}, “{a.name}” as "
@@ -91,14 +121,15 @@ def linked(first: Judged, others: Sequence[Judged]) -> Link:
             taken.append(other)
     common: list[int] = []
     for other in taken:
-        shared = shared_parts(first.study, other.study)
+        both = shared_parts(first.study, other.study)
+        shared = [p for p in both if not _why_no_link(first.study, other.study, p)]
         common = shared if not common else [p for p in common if p in shared]
     if not taken or not common:
         if taken:
             refused.append("these studies share parts pairwise, but no one part is in all of them")
         return Link("", (), tuple(refused))
     part = common[0]
-    name = next(c.name for c in first.study.live_candidates if c.part_id == part)
+    name = next(c.part.name for c in first.study.live_candidates if c.part_id == part)
     power = first.verdict.reference_power_w
     rows = []
     for judged in (first, *taken):
@@ -110,7 +141,9 @@ def _over_baseline(judged: Judged, part: int, power_w: float, refused: list[str]
     """Each candidate of a study less the baseline, rescaled to the first study's reference power."""
     v, found = judged.verdict, judged.verdict.main.comparison
     assert found is not None
-    base = next(c.name for c in judged.study.live_candidates if c.part_id == part)
+    standing = _standing_for(judged.study, part)
+    assert standing is not None
+    base = standing.name
     scale = power_w / v.reference_power_w if v.school.per_watt else 1.0
     if base not in {c.name for c in found.candidates}:
         refused.append(f"“{judged.study.name}”: no mount of {base} counts")
@@ -150,18 +183,18 @@ class Known:
 def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[StudyVerdict], str]) -> list[Known]:
     """All that the notebook's studies know of a part."""
     out = []
-    for one in judged:
-        candidate = next((c for c in one.study.live_candidates if c.part_id == part_id), None)
-        if candidate is None:
-            continue
+    of_part = [(one, c) for one in judged for c in one.study.live_candidates if c.part_id == part_id]
+    for one, candidate in of_part:
         found = one.verdict.main.comparison
         there = found is not None and candidate.name in {c.name for c in found.candidates}
         school = one.verdict.school
         label = school.label + (f", at {one.verdict.reference_power_w:g} W" if school.per_watt else "")
         mounts = [r for r in one.verdict.main.of(candidate.name) if r.value is not None and r.left_out is None]
+        ways = sum(c.part_id == part_id for c in one.study.live_candidates)
+        name = one.study.name if ways < 2 else f"{one.study.name}: {candidate.name}"
         if not there or found is None:
             out.append(
-                Known(one.study.name, one.study.under_test, label, len(mounts), len(candidate.samples), None, None, school.unit, "", one.verdict.main.why_not or "too few mounts")
+                Known(name, one.study.under_test, label, len(mounts), len(candidate.samples), None, None, school.unit, "", one.verdict.main.why_not or "too few mounts")
             )  # fmt: skip
             continue
         c = found.candidate(candidate.name)
@@ -171,7 +204,7 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
         told = ((cooler, "cooler than"), (warmer, "warmer than"), (alike, "alike or not told apart from"))
         place = joined([f"{said} {count(n)} other{'' if n == 1 else 's'}" for n, said in told if n])
         out.append(
-            Known(one.study.name, one.study.under_test, label, c.mounts, c.samples, c.mean, (c.high - c.low) / 2, school.unit, place, sentence_of(one.verdict))
+            Known(name, one.study.under_test, label, c.mounts, c.samples, c.mean, (c.high - c.low) / 2, school.unit, place, sentence_of(one.verdict))
         )  # fmt: skip
     return out
 

@@ -66,49 +66,61 @@ def cooled_by_bench(study: Study, bench: Bench | None) -> Cooled:
     return Cooled(device or None, bench.cooled if bench is not None else ())
 
 
-def own_place(study: Study, candidate: Candidate, bench: Bench | None) -> Place | None:
-    """The place of the loop that a candidate takes: where its device is cooled, else where its kind stands, else the first."""
-    slot = kind_under_test(study.under_test).slot
-    there = [
-        p for p in (bench.loop if bench is not None else []) if p.part is not None and slot and slot_of(p.part) == slot
-    ]
+def places_for(study: Study, bench: Bench | None) -> list[Place]:
+    """The places of a bench's loop that a study's candidates could take."""
+    kind = kind_under_test(study.under_test)
+
+    def fits(part: Part) -> bool:
+        return slot_of(part) == kind.slot if kind.slot else part.kind in kind.part_kinds
+
+    return [p for p in (bench.loop if bench is not None else []) if p.part is not None and fits(p.part)]
+
+
+def own_places(study: Study, candidate: Candidate, bench: Bench | None) -> list[Place]:
+    """The places of the loop that a candidate takes: those that are told; else one, where its device is cooled or its kind stands, or the first."""
+    there = places_for(study, bench)
+    told = [p for p in there if p.id in (study.plan.get("places") or ())]
     device = cooled_by_bench(study, bench).device
 
     def fits(place: Place) -> tuple[bool, bool]:
         of_device = bool(device and place.device and (place.device == device or kind_of_device(place.device) == device))
         return of_device, place.part is not None and place.part.kind == candidate.part.kind
 
-    return max(there, key=fits, default=None)
+    return told or ([max(there, key=fits)] if there else [])
 
 
 def built_loop(
     study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]
 ) -> list[tuple[Part, Place | None]]:
-    """Every part that a candidate is tested with, the loop's in their order and each of several of a kind; then the others."""
-    own, by_id = own_place(study, candidate, bench), {p.id: p for p in shelf}
+    """Every part that a candidate is tested with, the loop's in their order and each of several of a kind; then the others.
+
+    What a candidate brings (a whole set its pump, its radiator …) is not the bench's.
+    """
+    own, by_id = [p.id for p in own_places(study, candidate, bench)], {p.id: p for p in shelf}
     changed = {k: by_id[v] for k, v in candidate.configuration.items() if k in SETTINGS and v in by_id}
+    kind = kind_under_test(study.under_test)
+    brought = frozenset() if kind.slot else kind.brings
     out: list[tuple[Part, Place | None]] = []
     for place in bench.loop if bench is not None else []:
-        part = candidate.part if place is own else place.part
-        if part is None:
+        part = candidate.part if place.id in own else place.part
+        if part is None or (place.id not in own and slot_of(part) in brought):
             continue
-        if place is not own and slot_of(part) in changed:
+        if place.id not in own and slot_of(part) in changed:
             part = changed.pop(slot_of(part))
         out.append((part, place))
-    there = {slot_of(part) for part, _ in out}
+    there = {slot_of(part) for part, _ in out} | brought
     others = parts_of(study, candidate, bench, shelf)
-    return out + [(part, None) for slot, part in others.items() if slot not in there]
+    out += [(part, None) for slot, part in others.items() if slot not in there]
+    return out if any(part.id == candidate.part_id for part, _ in out) else [*out, (candidate.part, None)]
 
 
 def loop_of(study: Study, candidate: Candidate, bench: Bench | None, shelf: Sequence[Part]) -> list[Held]:
     """What each part of the loop holds, makers' figures or estimates; empty where no loop is known."""
-    if study.under_test != "set" and (bench is None or not bench.loop):
+    if "coolant" not in kind_under_test(study.under_test).brings and (bench is None or not bench.loop):
         return []
     out: list[Held] = []
     for part, place in built_loop(study, candidate, bench, shelf):
         out += held_by(place) if place is not None and part is place.part else _held(part)
-    if study.under_test == "set":
-        out += _held(candidate.part)
     return out
 
 
@@ -163,6 +175,7 @@ def built_in(study: Study, mount: Mount, bench: Bench | None, shelf: Sequence[Pa
         "glycol": parts["coolant"].fields.get("glycol") if "coolant" in parts else None,
         "paste_sort": parts["paste"].fields.get("sort") if "paste" in parts else None,
         "screws": settings.get("screws"),
+        "places": len(own_places(study, candidate, bench)),
     }
     label = mount.sample.label if mount.sample is not None else ""
     many = len(candidate.samples) > 1

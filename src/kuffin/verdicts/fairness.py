@@ -8,13 +8,13 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.configuration import OF_TEST, Difference, Setting, difference, differences, grouped, written
+from kuffin.core.configuration import OF_TEST, SETTINGS, Difference, Setting, difference, differences, grouped, written
 from kuffin.core.testsettings import settings_words
 from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Bench, Candidate, Part, Run, Study
 from kuffin.verdicts.configurations import configuration
 from kuffin.verdicts.ways import tested_under
-from kuffin.verdicts.words import number
+from kuffin.verdicts.words import joined, number
 
 if TYPE_CHECKING:
     from kuffin.verdicts.study import StudyVerdict
@@ -26,10 +26,34 @@ def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], verdict: St
     tested = _tested(study, configurations, verdict.condition if verdict is not None else None)
     told = {d.key.removeprefix("tested ") for d in tested}
     found = [d for d in differences(study.under_test, configurations, study.same) if d.key not in told]
+    asked, alike = _ways_of_one_part(study, configurations)
+    found = [replace(d, strength=0, effect=asked[d.key]) if d.key in asked else d for d in found] + alike
     found += tested + _unlike_tests(study) + _samples(study) + _mounts(study)
     if verdict is not None:
         found += _measured(study, verdict)
     return sorted(found, key=lambda d: -d.strength)
+
+
+def _ways_of_one_part(
+    study: Study, configurations: Mapping[str, Mapping[str, object]]
+) -> tuple[dict[str, str], list[Difference]]:
+    """Settings in which candidates that are one part differ: that is what they compare; and those that differ in nothing."""
+    asked: dict[str, str] = {}
+    alike: list[Difference] = []
+    for part in dict.fromkeys(c.part_id for c in study.live_candidates):
+        ways = [c.name for c in study.live_candidates if c.part_id == part]
+        if len(ways) < 2:
+            continue
+        told = {key: {written(s, configurations[n].get(key)) for n in ways} for key, s in SETTINGS.items()}
+        names = joined(ways)
+        asked |= {
+            key: f"It is what {names} compare: one part, used in two ways." for key, v in told.items() if len(v) > 1
+        }
+        if not any(len(v) > 1 for v in told.values()):
+            said = f"{names} are one part, used in the same way."
+            effect = "So far only its scatter would be compared: say in the table below how they differ."
+            alike.append(Difference(f"ways of {part}", "way of use", (), effect, 3, said))
+    return asked, alike
 
 
 _OWN = "Tests that differ in it may differ in more than the cooler; what it does is not known to Kuffin."

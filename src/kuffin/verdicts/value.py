@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.errors import KuffinError
 from kuffin.notebook.entities import Bench, Part, Study
-from kuffin.verdicts.configurations import parts_of
+from kuffin.verdicts.configurations import built_loop, own_places
 from kuffin.verdicts.words import digits_for, number, span
 
 if TYPE_CHECKING:
@@ -31,6 +31,7 @@ class Worth:
     Attributes
     ----------
     price : float or None
+        Of as many pieces as it takes places.
     whole_price : float or None
         Of the whole loop with this candidate in it, where every part has a price in the same currency.
     mean, low, high : float
@@ -52,6 +53,7 @@ class Worth:
     more_money: float | None = None
     cooler: tuple[float, float, float] | None = None
     per_money: tuple[float, float, float] | None = None
+    pieces: int = 1
 
 
 @dataclass(frozen=True)
@@ -78,9 +80,12 @@ def value_of(v: StudyVerdict, study: Study, bench: Bench | None, shelf: Sequence
     unpriced: set[str] = set()
     for c in found.candidates:
         part = parts[c.name]
-        whole, without = _whole_price(study, c.name, bench, shelf, currency)
+        whole, without = whole_price(study, c.name, bench, shelf, currency)
         unpriced |= set(without)
-        rows.append(Worth(c.name, part.price if len(currencies) < 2 else None, whole, c.mean, c.low, c.high))
+        candidate = next(one for one in study.live_candidates if one.name == c.name)
+        pieces = max(1, len(own_places(study, candidate, bench)))
+        price = part.price * pieces if part.price is not None and len(currencies) < 2 else None
+        rows.append(Worth(c.name, price, whole, c.mean, c.low, c.high, pieces=pieces))
     if unpriced:
         lacking.append(f"whole-set prices lack {', '.join(sorted(unpriced))}")
     priced = [r for r in rows if r.price is not None]
@@ -101,28 +106,23 @@ def _against(row: Worth, cheapest: Worth, found: Comparison) -> Worth:
     cooler = (low, sign * pair.difference, high)
     more = row.price - cheapest.price
     per = (low / more, cooler[1] / more, high / more) if more > 0 else None
-    return Worth(row.name, row.price, row.whole_price, row.mean, row.low, row.high, more, cooler, per)
+    return replace(row, more_money=more, cooler=cooler, per_money=per)
 
 
-def _whole_price(
+def whole_price(
     study: Study, name: str, bench: Bench | None, shelf: Sequence[Part], currency: str
 ) -> tuple[float | None, list[str]]:
     """The price of the loop with a candidate in it, and which parts have none."""
     candidate = next(c for c in study.live_candidates if c.name == name)
     if bench is None or not bench.loop:
         return None, []
-    own = parts_of(study, candidate, bench, shelf)
-    in_loop = [p.part for p in bench.loop if p.part is not None]
-    kinds = {p.kind for p in own.values()} | {candidate.part.kind}
-    chosen = [p for p in in_loop if p.kind not in kinds] + list(
-        {p.id: p for p in (*own.values(), candidate.part)}.values()
-    )
-    without = [p.name for p in chosen if p.price is None or p.currency != currency]
+    chosen = [part for part, _ in built_loop(study, candidate, bench, shelf)]
+    without = list(dict.fromkeys(p.name for p in chosen if p.price is None or p.currency != currency))
     if without:
         return None, without
     # a tube is cut from one length; a radiator carries its number of fans
     once = list({p.id: p for p in chosen if p.kind == "tube"}.values()) + [p for p in chosen if p.kind != "tube"]
-    fans = next((int(p.fields.get("fan_count") or 1) for p in chosen if p.kind == "radiator"), 1)
+    fans = sum(int(p.fields.get("fan_count") or 1) for p in chosen if p.kind == "radiator") or 1
     return float(sum((p.price or 0.0) * (fans if p.kind == "fan" else 1) for p in once)), []
 
 

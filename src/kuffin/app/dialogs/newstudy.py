@@ -28,7 +28,7 @@ class NewStudy(QDialog):
     def __init__(self, parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self.setWindowTitle("Start a study")
-        self.resize(560, 430)
+        self.resize(580, 470)
         self.question = QLineEdit()
         self.question.setPlaceholderText("such as: Which slim radiator keeps booth seven cool?")
         self.kind = QComboBox()
@@ -46,7 +46,7 @@ class NewStudy(QDialog):
         self.rounds = QSpinBox()
         self.rounds.setRange(1, 40)
         self.rounds.setValue(3)
-        self._school = text(style="muted")
+        self._school = text(style="muted", wrap=False)
         self._missing = text(style="warn")
         self._form = form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
@@ -83,7 +83,7 @@ class NewStudy(QDialog):
     def _check(self) -> None:
         key = self.key()
         self._form.setRowVisible(self.pair, kind_under_test(key).any_temperature)
-        self._school.setText(f"judged by {default_school(key).label.lower()}; this can be changed at any time")
+        self._school.setText(f"judged by {default_school(key).label.lower()}; can be changed at any time")
         self.candidates.setPlaceholderText(kind_under_test(key).example)
         names = self.names()
         if not self.question.text().strip():

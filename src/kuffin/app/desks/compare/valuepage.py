@@ -54,7 +54,11 @@ class ValuePage(ComparePage):
         whole = any(r.whole_price is not None for r in found.rows)
         rows = []
         for r in found.rows:
-            price = "–" if r.price is None else f"{number(r.price, 0)} {money}"
+            price = (
+                "–"
+                if r.price is None
+                else f"{number(r.price, 0)} {money}{f' ({r.pieces} of it)' if r.pieces > 1 else ''}"
+            )
             digits = digits_for(r.high - r.low)
             mean = f"{number(r.mean, digits)} ± {number((r.high - r.low) / 2, digits)} {unit}"
             said = worth_sentence(r, cheapest, money, study.confidence)

@@ -26,6 +26,7 @@ class PlanDesk(PagedDesk):
         super().__init__("plan", settings)
         self.question = QuestionPage(state, shelf)
         self.fair = FairPage(state, shelf)
+        self.question.way_added.connect(lambda: self.go("fair"))
         self.mounts = MountsPage(state, shelf, theme)
         self.order = OrderPage(state, shelf, theme)
         self.protocol = ProtocolPage(state, shelf)

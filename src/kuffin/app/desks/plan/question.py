@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QCheckBox, QGridLayout, QInputDialog, QLineEdit, QWidget
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QCheckBox, QGridLayout, QHBoxLayout, QInputDialog, QLineEdit, QWidget
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import Form, plain_tip, text
+from kuffin.app.widgets.bits import Form, empty, no_keys, plain_tip, text
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.core.claims import guess_claim, judge_claim
@@ -20,12 +20,14 @@ from kuffin.core.undertest import kind_under_test
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import Candidate, Claim, Study
-from kuffin.verdicts.configurations import cooled_by_bench
+from kuffin.verdicts.configurations import cooled_by_bench, own_places, places_for
 from kuffin.verdicts.words import number as figure
 
 
 class QuestionPage(Page):
-    """The page."""
+    """The page; `way_added` tells that a part is to be compared with itself, and where it differs has to be said."""
+
+    way_added = Signal()
 
     def __init__(self, state: State, shelf: ShelfState) -> None:
         super().__init__(state, shelf)
@@ -63,10 +65,12 @@ class QuestionPage(Page):
         self.device.activated.connect(
             lambda: self.change("say whose die is asked about", device=self.device.currentData())
         )
+        self._places = row()
         self._device_said = text(style="muted", wrap=False)
         self._asked_about = row(self.device, self._device_said)
         self._form = form
         form.addRow("The die of", self._asked_about)
+        form.addRow("They take the place of", self._places)
         form.addRow(
             "A difference matters from", row(self.margin, text("read at", style="muted", wrap=False), self.power)
         )
@@ -84,6 +88,11 @@ class QuestionPage(Page):
         self.column.addWidget(
             row(
                 button("Add a candidate", self._add_candidate),
+                button(
+                    "The same, another way …",
+                    self._add_way,
+                    "The chosen candidate once more: other ports, turned, after a repair …",
+                ),
                 button("Add a sample of it", self._add_sample, "Another specimen of the chosen candidate"),
                 button("Take it out", self._remove_candidate, "Into the bin, with its mounts"),
             )
@@ -136,6 +145,34 @@ class QuestionPage(Page):
         )
         self._form.setRowVisible(self._asked_about, len(devices) > 1 or study.device is not None)
 
+    def _show_places(self, study: Study) -> None:
+        """Ask which places of the loop a candidate takes, where it could take several."""
+        there = places_for(study, self.shelf.bench)
+        first = study.live_candidates[0] if study.live_candidates else None
+        taken = [p.id for p in own_places(study, first, self.shelf.bench)] if first is not None else []
+        layout = self._places.layout()
+        assert layout is not None
+        empty(layout)
+        for place in there if len(there) > 1 else []:
+            name = place.part.name if place.part is not None else "?"
+            box = QCheckBox(
+                no_keys(f"{name}, at the {place.device}" if place.device else f"{name}, place {place.position + 1}")
+            )
+            box.setChecked(place.id in taken)
+            box.clicked.connect(lambda on, i=place.id: self._take_place(i, on, taken))
+            layout.addWidget(box)
+        if isinstance(layout, QHBoxLayout):
+            layout.addStretch(1)
+        self._form.setRowVisible(self._places, len(there) > 1)
+
+    def _take_place(self, place: int, on: bool, taken: list[int]) -> None:
+        now = [*taken, place] if on else [p for p in taken if p != place]
+        if not now:
+            self.state.trouble.emit("a candidate takes at least one place of the loop")
+            self._renew()
+            return
+        self.change_plan("say which places the candidates take", places=now)
+
     def renew(self) -> None:
         study = self.state.study
         assert study is not None
@@ -150,6 +187,7 @@ class QuestionPage(Page):
         if kind.any_temperature:
             self.pair.show_pair(kind.part, kind.over)
         self._show_device(study)
+        self._show_places(study)
         self.margin.setValue(study.margin_k)
         self.power.setValue(study.reference_power_w or 1)
         names: list[tuple[str, object]] = [(c.name, c.id) for c in study.live_candidates]
@@ -290,6 +328,19 @@ class QuestionPage(Page):
         if made is not None and self.state.study is not None:
             self.edit(planning.share_samples, self.state.study.id)
             self.state.refresh()
+
+    def _add_way(self) -> None:
+        candidate = self._chosen_candidate()
+        if candidate is None:
+            return
+        name, ok = QInputDialog.getText(
+            self,
+            "The same, another way",
+            plain_tip(f"What {candidate.part.name} is called when it is used the other way:"),
+            text=f"{candidate.part.name} (turned)",
+        )
+        if ok and self.edit(planning.another_way, candidate.id, name) is not None:
+            self.way_added.emit()
 
     def _remove_candidate(self) -> None:
         candidate = self._chosen_candidate()
