@@ -7,15 +7,18 @@ from collections.abc import Callable
 from pathlib import Path
 
 import pytest
+from PySide6.QtWidgets import QDialog
 
 from kuffin.app.desks.compare.conditionspage import ConditionsPage
 from kuffin.app.desks.plan.question import QuestionPage
+from kuffin.app.dialogs.channels import Channels
 from kuffin.app.window import MainWindow
 from kuffin.bench.hydraulics import Pump
 from kuffin.bench.room import Room
 from kuffin.bench.several import Heated, record_several
 from kuffin.bench.station import Block, Load, Radiator, RunPlan, as_csv
 from kuffin.notebook import edits
+from tests.app.driving import with_dialog
 
 Wait = Callable[[], None]
 TESTS = (("card", 20.0, 240.0), ("both", 140.0, 240.0))
@@ -132,3 +135,51 @@ def test_logs_that_do_not_say_their_mount_are_asked_for_and_mended_afterwards(
     window.notebooks.undo()
     at_rest()
     assert len(window.state.mounts()) == 2
+
+
+def test_the_next_thing_leads_to_the_channels_that_are_not_told_and_mends_all_logs_at_once(
+    window: MainWindow, at_rest: Wait, tmp_path: Path
+) -> None:
+    rows = "\n".join(
+        f"{10 * i},{20 + 30 * (i > 30)},{30 + 20 * (i > 30)},{21 + 8 * (i > 30)},21,{5 + 150 * (i > 30)}"
+        for i in range(240)
+    )
+    files = []
+    for name in ("tern 1", "tern 2"):
+        files.append(tmp_path / f"{name}.csv")
+        header = "Time [s],Core die [°C],Card die [°C],Coolant [°C],Room [°C],Card power [W]"
+        files[-1].write_text(f"{header}\n{rows}\n{2400 if name[-1] == '1' else 2410},50,50,29,21,155\n")
+    window.notebooks.create(tmp_path / "new.kuffin")
+    window.studies.begin_study("Which block?", "block", ["Tern", "Plover"], 0.5, 2)
+    at_rest()
+    window.studies.add_logs([str(f) for f in files])
+    at_rest()
+    assert window.importer.dialog is not None
+    window.importer.dialog.table.a_mount_each()
+    window.importer.dialog.accept()
+    at_rest()
+    step = window.header.step
+    assert (
+        step is not None and "say what its channels are" in step.label and "“Core die” does not say whose" in step.hint
+    )
+
+    def tell(dialog: QDialog) -> None:
+        assert isinstance(dialog, Channels) and dialog.alike.isChecked()
+        dialog._devices["Core die"].setCurrentText("processor")
+        dialog.accept()
+
+    with_dialog(lambda: window.header.next.click(), tell)
+    at_rest()
+    owners = [{c.name: c.device for c in m.live_runs[0].channels}["Core die"] for m in window.state.mounts()]
+    assert owners == ["processor", "processor"]
+    assert window.header.step is not None and "its channels" not in window.header.step.label
+    assert window.state.study is not None
+    edits.change_study(window.state.notebook, window.state.study.id, "ask about the board", device="board")
+    at_rest()
+    assert "say whose die is asked about" in window.header.step.label
+    window.header.next.click()
+    assert window.plan.isVisible() and window.plan.question.device.isVisible()
+    window.notebooks.undo()
+    window.notebooks.undo()
+    at_rest()
+    assert not any(c.device for m in window.state.mounts() for c in m.live_runs[0].channels if c.name == "Core die")

@@ -184,3 +184,26 @@ def test_the_promises_hold_on_simulated_runs() -> None:
     assert share([r for r in done if r["due"]], "settled") >= 0.90
     assert share(done, "covers") >= 0.90
     assert float(np.median([r["error"] for r in whole if r["pair"] == "coolant_over_air"])) <= 0.1
+
+
+@pytest.mark.parametrize("shape", ["step", "warm-up", "ramp"])
+@pytest.mark.parametrize("per_watt", [False, True])
+@pytest.mark.filterwarnings("error")
+def test_traces_without_any_noise_are_judged_as_others_are(shape: str, per_watt: bool) -> None:
+    """Typed or averaged logs can be smooth to the last digit: ratios of what is left over are then 0/0."""
+    t = 10.0 * np.arange(241)
+    on, since = t > 300, np.maximum(t - 300, 0.0)
+    warm = {"step": 1.0 * on, "warm-up": on * -np.expm1(-since / 300), "ramp": np.clip(since / 900, 0, 1)}[shape]
+    room, power = np.full(t.size, 21.0), 5 + 150.0 * on
+    found = settle(
+        t,
+        21 + 8 * warm,
+        over=room,
+        per=power if per_watt else None,
+        load=power,
+        air=room,
+        tolerance=0.2 / (155 if per_watt else 1),
+    )
+    truth = 8 / (155 if per_watt else 1)
+    assert abs(found.value - truth) < max(0.01 * truth, found.u95)
+    assert shape != "warm-up" or (found.settled and found.u95 < 0.1 * truth)

@@ -35,6 +35,7 @@ from kuffin.app.joining import Joiner
 from kuffin.app.look import theme as looks
 from kuffin.app.madelater import MadeLater
 from kuffin.app.menus import Menus
+from kuffin.app.nextsteps import take_step
 from kuffin.app.notebooks import Notebooks
 from kuffin.app.ownchannels import OwnChannels
 from kuffin.app.places import BEHIND, DESKS
@@ -266,19 +267,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             self._follow_step(self.header.step)
 
     def _follow_step(self, step: NextStep) -> None:
-        if step.action == "inspect" and step.mount_id is not None:
-            self.open_mount(step.mount_id)
-        elif step.action == "add":
-            self.studies.ask_logs()
-        elif step.action == "prepare":
-            self.prepare_mount(step.mount_id)
-        elif step.action == "run":
-            self.run_mount(step.mount_id)
-        elif step.action == "plan":
-            self.show_desk("Plan")
-        else:
-            self.show_desk("Compare")
-            self.compare.go("baseline" if step.action == "baseline" else "verdict")
+        take_step(self, step)
 
     def show_known(self, part_id: int) -> None:
         """All that the notebook's studies know of a part."""

@@ -10,6 +10,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass, field
 from typing import NamedTuple
 
+from kuffin.core.pointers import BENCH, CHANNELS, QUESTION
 from kuffin.core.roles import DIE, ROLES
 
 
@@ -111,6 +112,7 @@ class Cooled:
 
 
 NOT_TOLD = Cooled()
+_SAY_WHICH = f"say which the study is about, {QUESTION}"
 
 
 @dataclass(frozen=True)
@@ -159,7 +161,9 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
         only = all_of_them[0] if all_of_them else None
         problems = {}
         if cooled.device and only and not _is(only, cooled.device):
-            problems["die"] = f"the study is about the {cooled.device}; this log has the {only}’s channels only"
+            problems["die"] = (
+                f"the study is about the {cooled.device}; this log has the {only}’s channels only ({_SAY_WHICH})"
+            )
         muted = _speaking(channels, "" if problems else only)
         return Whose(only, muted, problems=problems, every=tuple(channels), cooled=cooled)
     device, why = _asked_about(owners, cooled.device, channels)
@@ -168,7 +172,7 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
     if not why and not any(c.role == "power" for c in speaking):
         unnamed = [c.name for c in channels if c.role == "power" and c.device is None]
         problems["power"] = (
-            f"“{unnamed[0]}” does not say whose power it is; give it a device under Channels"
+            f"“{unnamed[0]}” does not say whose power it is; give it a device {CHANNELS}"
             if unnamed
             else f"the {device} has no power channel of its own"
         )
@@ -201,17 +205,17 @@ def _asked_about(
     if len(fits) == 1:
         return fits[0], ""
     if fits:
-        return None, f"“{wanted}” may be {' or '.join(fits)}; say which the study is about, on Plan · question"
-    if wanted and named:
-        return None, f"the study is about the {wanted}; this log has a die of the {_listed(named)} only"
+        return None, f"“{wanted}” may be {' or '.join(fits)}; {_SAY_WHICH}"
+    if wanted and named and None not in owners:
+        return None, f"the study is about the {wanted}; this log has a die of the {_listed(named)} only ({_SAY_WHICH})"
     if len(owners) == 1:
         return owners[0], ""
     if not owners:
         return None, ""
     if None in owners:
         loose = next(c.name for c in channels if c.role in DIE and c.device is None)
-        return None, f"“{loose}” does not say whose die it is; give it a device under Channels"
-    return None, f"{_listed(named)} each have a die here; say which the study is about, on Plan · question"
+        return None, f"“{loose}” does not say whose die it is; give it a device {CHANNELS}"
+    return None, f"{_listed(named)} each have a die here; {_SAY_WHICH}"
 
 
 def _speaking(channels: Sequence[ChannelRole], device: str | None) -> tuple[ChannelRole, ...]:
@@ -244,7 +248,7 @@ def _heating(
     if not loop:
         return (), (
             f"{_listed(named or ['several devices'])} are in this log, and nothing says which of them the loop cools; "
-            "say it on the Bench"
+            f"say it {BENCH}"
         )
     found = []
     for one in loop:

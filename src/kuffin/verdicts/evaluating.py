@@ -13,6 +13,7 @@ from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import TraceError
 from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check_run, figures
 from kuffin.core.normalise import SCHOOLS, School, default_school
+from kuffin.core.pointers import CHANNELS
 from kuffin.core.roles import COOLANT, FURTHER_PARTS
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.core.stepcheck import step_doubts
@@ -54,7 +55,7 @@ def settle_trace(
     told_as = "heat" if part in COOLANT and s.shared else "power"
     for name, x in ((part, response), (over, base), *([(told_as, power)] if per_watt else [])):
         if x is None:
-            raise TraceError(s.problems.get(name) or f"no channel has the role “{name}”; give it one under Channels")
+            raise TraceError(s.problems.get(name) or f"no channel has the role “{name}”; give it one {CHANNELS}")
     assert response is not None
     if per_watt and s.shared and (part, over) == ("die", "air"):
         raise TraceError(
@@ -64,7 +65,7 @@ def settle_trace(
     tolerance = tolerance_k
     if per_watt and power is not None:
         if not np.isfinite(power).any():
-            raise TraceError("the power channel holds no reading; choose another under Channels")
+            raise TraceError(f"the power channel holds no reading; choose another {CHANNELS}")
         tolerance /= max(float(np.nanpercentile(power, 75)), 1.0)
     return settle(
         s.times,

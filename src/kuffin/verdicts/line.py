@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.findings import together
+from kuffin.core.pointers import ASKS, points_to
 from kuffin.core.undertest import kind_under_test
 from kuffin.notebook.entities import Mount
 from kuffin.verdicts.claims import JudgedClaim
@@ -22,7 +23,8 @@ class NextStep:
     Attributes
     ----------
     action : str
-        ``plan``, ``prepare``, ``run``, ``add``, ``inspect``, ``baseline`` or ``compare``.
+        ``plan``, ``prepare``, ``run``, ``add``, ``inspect``, ``baseline``, ``compare``, or a place where something is
+        told (`core.pointers`).
     mount_id : int or None
         Where it leads.
     """
@@ -202,6 +204,10 @@ def _next(v: StudyVerdict) -> NextStep:
         # the mount with most to say first
         counts = Counter(o.mount_id for o in found_open)
         worst = max(found_open, key=lambda o: counts[o.mount_id])
+        untold = next((r for r in v.main.readings if r.mount_id == worst.mount_id and points_to(r.problem or "")), None)
+        if untold is not None and untold.problem:  # what is not told is told where the sentence points to
+            place = points_to(untold.problem)
+            return NextStep(f"{worst.label}: {ASKS[place]}", untold.problem, place, worst.mount_id)
         said = together(v.unanswered(worst.mount_id)) or worst.finding.sentence
         return NextStep(f"look at {worst.label}", said, "inspect", worst.mount_id)
     if v.mounts == 0:

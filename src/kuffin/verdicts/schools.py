@@ -11,6 +11,7 @@ from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linear import design_matrix
 from kuffin.core.errors import KuffinError
 from kuffin.core.normalise import School
+from kuffin.core.pointers import CHANNELS
 from kuffin.notebook.entities import Mount, Study
 from kuffin.verdicts.runresult import RunResult
 
@@ -246,7 +247,7 @@ def _reading(
                 mean, sd = result.means[name]
                 found.append((mean, 1.96 * sd / np.sqrt(10), True))
             else:
-                problem = f"no channel has the role “{school.part}”"
+                problem = f"no channel has the role “{school.part}”; give it one {CHANNELS}"
             continue
         if school.whole:
             fit = result.whole.get(school.trace)

@@ -100,7 +100,8 @@ def _worth(one: float, two: float, residuals: Array, tolerance: float, rounding:
     n_eff = n / inflation(residuals)
     two = max(two, 1e-12 * max(one, 1e-12))
     gain = float(np.sqrt(max(one - two, 0.0) / n))
-    return bool(n_eff * np.log(one / two) > 20.0 and gain > np.hypot(0.35 * tolerance, 1.2 * rounding))
+    # without residuals there is nothing to gain, nor a ratio
+    return gain > float(np.hypot(0.35 * tolerance, 1.2 * rounding)) and bool(n_eff * np.log(one / two) > 20.0)
 
 
 def _running_rss(y: Array, drive: Array, decay: Array) -> Array:
