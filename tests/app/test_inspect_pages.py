@@ -193,11 +193,11 @@ class TestTheRun:
         w.show_desk("Plan")
         w.plan.go("protocol")
         at_rest()
-        write_cell(w.plan.protocol.table, 1, 8, "30 to 27")
+        write_cell(w.plan.protocol.table, 1, 9, "30 to 27")
         assert "is no window" in w.strip.trouble.text()
-        write_cell(w.plan.protocol.table, 1, 8, "27-30")
+        write_cell(w.plan.protocol.table, 1, 9, "27-30")
         at_rest()
-        assert w.plan.protocol.table.item(1, 8).text() == "27–30 min"
+        assert w.plan.protocol.table.item(1, 9).text() == "27–30 min"
         open_mount(w, "Sedge", 1, at_rest)
         assert "window by the clock; found: " in w.inspect.run_page._answer.text()
         assert "set by the clock" in w.inspect._state_word.text()

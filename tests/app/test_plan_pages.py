@@ -22,6 +22,7 @@ from kuffin.core.order import fairness
 from kuffin.notebook import edits, planning
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import Protocol, Sample, now_text
+from kuffin.verdicts.leading import ALL, to_do
 from kuffin.verdicts.planning import order_of, slots_of
 from tests.app.driving import choose, give, press, type_in, with_dialog, write_cell
 
@@ -282,6 +283,23 @@ class TestTheProtocol:
         at_rest()
         assert says in plan.strip.trouble.text() and plan.strip.trouble.text()
         assert plan.shelf.steps == before
+
+    def test_what_else_a_step_sets_is_written_in_words_and_asked_of_the_person(
+        self, plan: MainWindow, at_rest: Wait
+    ) -> None:
+        page = plan.plan.protocol
+        plan.plan.go("protocol")
+        load = next(i for i, s in enumerate(plan.shelf.steps) if s.load)
+        write_cell(page.table, load, 5, "power limit 240 W; driver 12.4; fans 60 %")
+        at_rest()
+        step = plan.shelf.steps[load]
+        assert step.also == {"power_limit_w": 240.0, "driver": "12.4"} and step.fan_percent == 60
+        assert page.table.item(load, 5).text() == "power limit 240 W; driver 12.4"
+        wanted = to_do(step, plan.shelf.steps[load - 1], ALL)
+        assert wanted == ("set the power limit to 240 W", "set the driver to 12.4")
+        write_cell(page.table, load, 5, "quiet")
+        at_rest()
+        assert "no setting that Kuffin knows" in plan.strip.trouble.text() and plan.shelf.steps[load] == step
 
     def test_the_limits_say_that_kuffin_is_no_safety_device(self, plan: MainWindow) -> None:
         from PySide6.QtWidgets import QLabel

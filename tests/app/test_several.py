@@ -183,3 +183,36 @@ def test_the_next_thing_leads_to_the_channels_that_are_not_told_and_mends_all_lo
     window.notebooks.undo()
     at_rest()
     assert not any(c.device for m in window.state.mounts() for c in m.live_runs[0].channels if c.name == "Core die")
+
+
+def test_what_is_told_at_import_is_one_step_and_a_log_is_read_again_beside_the_window(
+    window: MainWindow, at_rest: Wait, tmp_path: Path, logs: Path
+) -> None:
+    window.notebooks.create(tmp_path / "new.kuffin")
+    window.studies.begin_study("Which block keeps the card cooler?", "block", ["Plover", "Knot"], 0.5, 2)
+    at_rest()
+    window.studies.add_logs([str(logs / "plover_card_1.csv"), str(logs / "plover_both_1.csv")])
+    at_rest()
+    dialog = window.importer.dialog
+    assert dialog is not None and not dialog.details.reading
+    line = dialog.table.line(0)
+    line.setText("driver 12.4; power limit")
+    assert not dialog._add.isEnabled() and "power limit" in dialog._missing.text()
+    line.setText("driver 12.4; power limit 240 W")
+    line.editingFinished.emit()
+    assert [log.settings for log in dialog.logs] == [{"driver": "12.4", "power_limit_w": 240.0}, {}]
+    dialog.details._decimal.activated.emit(0)
+    assert dialog.details.reading and not dialog._add.isEnabled()
+    at_rest()
+    assert not dialog.details.reading and dialog._add.isEnabled()
+    dialog.cooled.loop.setCurrentText("processor, then card")
+    dialog.accept()
+    at_rest()
+    (mount,) = [m for m in window.state.mounts() if m.live_runs]
+    assert {r.condition: r.settings.get("driver") for r in mount.live_runs} == {"card": "12.4", "both": None}
+    notebook = window.state.notebook
+    assert notebook is not None and window.state.study is not None and window.state.study.bench_id is not None
+    assert notebook.undo_label == "add 2 logs"
+    window.notebooks.undo()
+    at_rest()
+    assert window.state.study.bench_id is None and not any(m.live_runs for m in window.state.mounts())

@@ -7,10 +7,11 @@ from typing import Any, cast
 
 import pytest
 
-from kuffin.core.devices import ChannelRole
+from kuffin.core.devices import ChannelRole, Cooled
 from kuffin.core.findings import Limits
 from kuffin.core.roles import ROLES
 from kuffin.recording.seen import Seen
+from kuffin.verdicts.livewords import stairs
 from kuffin.verdicts.ways import Ways
 
 
@@ -29,3 +30,33 @@ def test_several_channels_of_a_role_read_live_as_they_are_judged(role: str) -> N
     judged = {"die": signals.die, "air_in": signals.air, "room": signals.air, "coolant": signals.coolant}.get(role)
     if judged is not None:
         assert judged[-1] == seen.by_role(seen.values(2.0))[role]
+
+
+def test_each_device_has_its_step_of_the_live_staircase_over_the_common_coolant() -> None:
+    channels = [
+        ChannelRole("Room", "room"),
+        ChannelRole("Coolant", "coolant"),
+        ChannelRole("Card die", "die", "card"),
+        ChannelRole("CPU die", "die", "processor"),
+        ChannelRole("Card memory", "memory", "card"),
+    ]
+    bench: Any = SimpleNamespace(
+        roles=channels, instruments=[SimpleNamespace(interval_s=1.0, channels=channels)], interval_s=1.0
+    )
+    cooled = Cooled("card", ("card", "processor"))
+    seen = Seen(bench, Ways((), Limits(), None, (), cooled=cooled), cast(Any, None), None)
+    for at in range(60):
+        seen.add([float(at), 21.0, 30.0, 55.0, 48.0, 60.0])
+    now = seen.so_far()
+    assert now is not None
+    levels, steps = stairs(now, [("memory", now.further["memory"])], seen.device, seen.others())
+    assert [(level.name, level.temperature_c, level.beside) for level in levels] == [
+        ("air", 21.0, False),
+        ("coolant", 30.0, False),
+        ("card", 55.0, False),
+        ("processor", 48.0, True),
+    ]
+    assert [(s.lower, s.upper, s.rise_k) for s in steps][-2:] == [
+        ("coolant", "card", 25.0),
+        ("coolant", "processor", 18.0),
+    ]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 
@@ -76,6 +77,18 @@ class Importer(QObject):
 
         self._state.jobs.start(label, work, done, self._state.trouble.emit)
 
+    def _read_one(
+        self, path: Path, told: Told, done: Callable[[LogTable], None], failed: Callable[[str], None]
+    ) -> None:
+        """Read a log again, off the window's thread."""
+
+        def work(job: Task) -> LogTable:
+            from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+            return read_log(path, job.report, told)
+
+        self._state.jobs.start(f"reading {path.name}", work, done, failed)
+
     def _ask_how(
         self,
         files: list[Path],
@@ -119,7 +132,7 @@ class Importer(QObject):
         school = school_of(study)
         cooled = cooled_by_bench(study, bench_of(notebook, study.bench_id))
         self.dialog = ImportLogs(
-            logs, problems, names, self._window, lambda roles: lacking(school, roles), there, cooled
+            logs, problems, names, self._window, lambda roles: lacking(school, roles), there, cooled, self._read_one
         )
         self.dialog.accepted.connect(lambda d=self.dialog: self._add(logs, cooled, d.cooled.told()))
         self.dialog.setModal(True)
@@ -148,13 +161,14 @@ class Importer(QObject):
 
         for log in {one.shape: one for one in logs}.values():
             self._own.remember(log.shape, channels.Remembered(log.roles, log.units, log.devices))
-        self._state.attempt(tell_cooled, notebook, study, before, told)
-        self._state.jobs.start(
-            "adding the logs",
-            lambda _job: edits.add_logs(notebook, study.id, runs, tell=False),
-            lambda _ids: notebook.changed(),
-            self._state.trouble.emit,
-        )
+
+        def work(_job: Task) -> None:
+            label = f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs"
+            with notebook.one_step(label, tell=False):
+                edits.add_logs(notebook, study.id, runs, tell=False)
+                tell_cooled(notebook, study, before, told)
+
+        self._state.jobs.start("adding the logs", work, lambda _: notebook.changed(), self._state.trouble.emit)
 
 
 def tell_cooled(notebook: Notebook, study: Study, before: Cooled, told: Cooled) -> None:

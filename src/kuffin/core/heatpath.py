@@ -12,10 +12,11 @@ import numpy as np
 
 @dataclass(frozen=True)
 class Level:
-    """A tread of the staircase: what it is and its temperature in °C."""
+    """A tread of the staircase: what it is and its temperature in °C; one beside does not rise from the tread before it."""
 
     name: str
     temperature_c: float
+    beside: bool = False
 
 
 @dataclass(frozen=True)

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from sqlalchemy import Table, delete, event, insert, inspect, update
+from sqlalchemy import Table, delete, event, insert, inspect, select, update
 from sqlalchemy.orm import Session
 
 from kuffin.notebook.entities import Base, Blob, Channel, Chunk, Edit, Reading
@@ -50,6 +50,15 @@ def _image(obj: Any) -> Change:
 
 def _table(name: str) -> Table:
     return Base.metadata.tables[name]
+
+
+def merge(session: Session, after: int, label: str) -> None:
+    """Make the edits after one a single one."""
+    edits = session.scalars(select(Edit).where(Edit.id > after).order_by(Edit.id)).all()
+    for edit in edits[1:]:
+        session.delete(edit)
+    if edits:
+        edits[0].label, edits[0].changes = label, [c for e in edits for c in e.changes]
 
 
 def runs_made(changes: list[Change]) -> set[int]:

@@ -59,6 +59,7 @@ class Notebook:
         self.news: list[str] = []
         self._database = database
         self._file = file
+        self._steps = 0
         self._writing = threading.RLock()  # one write at a time, whatever thread it comes from
         self._switching = threading.RLock()  # nobody begins to read while another file takes its place
 
@@ -325,6 +326,22 @@ class Notebook:
                 session.flush()
                 oldest = session.scalar(select(func.max(Edit.id)))
                 session.execute(delete(Edit).where(Edit.id <= (oldest or 0) - _KEPT_EDITS))
+        if tell and not self._steps:
+            self.changed()
+
+    @contextmanager
+    def one_step(self, label: str, *, tell: bool = True) -> Iterator[None]:
+        """Let several edits be one step for Undo, under one name; listeners are told at its end, not of each."""
+        with self._writing:
+            with self.session() as session:
+                last = session.scalar(select(func.max(Edit.id))) or 0
+            self._steps += 1
+            try:
+                yield
+            finally:
+                self._steps -= 1
+                with self.writing() as session:
+                    journal.merge(session, last, label)
         if tell:
             self.changed()
 

@@ -132,13 +132,30 @@ def figures(
     return out
 
 
-def stairs(s: Signals, others: Sequence[tuple[str, Array]] = ()) -> tuple[list[Level], list[Step]]:
-    """The staircase of the moment: air, coolant, die, other parts."""
+def stairs(
+    s: Signals,
+    others: Sequence[tuple[str, Array]] = (),
+    device: str | None = None,
+    beside: Mapping[str, Signals] | None = None,
+) -> tuple[list[Level], list[Step]]:
+    """The staircase of the moment: air, coolant, die, other parts; then other devices, which rise from the coolant too.
+
+    Parameters
+    ----------
+    device, beside : as `figures`
+        Where there are others, each die goes by its device, and other parts are left out.
+    """
     levels = []
-    for name, values in (("air", s.air), ("coolant", s.coolant), ("die", s.die), *others):
+    own = device if beside and device else "die"
+    for name, values in (("air", s.air), ("coolant", s.coolant), (own, s.die), *(() if beside else others)):
         value = smooth(s.times, values)
         if value is not None:
             levels.append(Level(name, value))
     power = smooth(s.times, s.power)
     steps = [step(a.name, b.name, b.temperature_c - a.temperature_c, 0.0, power) for a, b in pairwise(levels)]
+    for name, one in (beside or {}).items():
+        value, inlet = smooth(one.times, one.die), smooth(one.times, one.inlet)
+        if value is not None and inlet is not None:
+            levels.append(Level(name, value, beside=True))
+            steps.append(step("coolant", name, value - inlet, 0.0, smooth(one.times, one.power)))
     return levels, steps

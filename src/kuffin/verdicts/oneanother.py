@@ -6,7 +6,7 @@ first is warmer over the air by what the other adds.
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -15,8 +15,36 @@ from kuffin.core.student import t_quantile
 from kuffin.verdicts.runresult import RunResult
 from kuffin.verdicts.schools import Mounts
 from kuffin.verdicts.words import count, number
+from kuffin.verdicts.working import Link, Working
 
 _SAME_POWER, _MORE_POWER_W = 0.07, 20.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Pair:
+    """Two tests of one mount: the powers of the device that is loaded, and the coolant over air at the other one.
+
+    Attributes
+    ----------
+    u95 : float
+        Half-width of the difference by both windows, K.
+    """
+
+    mount_id: int
+    label: str
+    low_w: float
+    high_w: float
+    low_k: float
+    high_k: float
+    u95: float
+
+    @property
+    def more_w(self) -> float:
+        return self.high_w - self.low_w
+
+    @property
+    def k(self) -> float:
+        return self.high_k - self.low_k
 
 
 @dataclass(frozen=True)
@@ -32,7 +60,8 @@ class Warming:
     k, u95 : float
         By how much the coolant is warmer over the air, K, with the half-width of its 95 % interval: the scatter between
         mounts and the windows' own; of one mount the windows' alone.
-    mounts : int
+    pairs : tuple of Pair
+        One for each mount that tells it.
     """
 
     by: str
@@ -40,7 +69,11 @@ class Warming:
     more_w: float
     k: float
     u95: float
-    mounts: int
+    pairs: tuple[Pair, ...]
+
+    @property
+    def mounts(self) -> int:
+        return len(self.pairs)
 
     @property
     def sentence(self) -> str:
@@ -54,29 +87,37 @@ class Warming:
 
 def warmings(mounts: Mounts, results: Mapping[int, RunResult]) -> list[Warming]:
     """What each device's load does to the coolant at each other one, as far as tests tell it."""
-    found: dict[tuple[str, str], list[tuple[float, float, float]]] = {}
-    for _, mount in mounts:
+    found: dict[tuple[str, str], list[Pair]] = {}
+    for name, mount in mounts:
         if mount.left_out:
             continue
         tests = [t for t in (_powers(results[r.id]) for r in mount.live_runs) if t is not None]
-        best: dict[tuple[str, str], tuple[float, float, float]] = {}
+        best: dict[tuple[str, str], Pair] = {}
         for low, low_k, low_u in tests:
             for high, high_k, high_u in tests:
                 for at in set(low) & set(high):
                     for by in (set(low) & set(high)) - {at}:
                         more = high[by] - low[by]
                         same = abs(high[at] - low[at]) <= _SAME_POWER * max(high[at], low[at], 1.0)
-                        if same and more > max(_MORE_POWER_W, best.get((by, at), (0.0, 0.0, 0.0))[0]):
-                            best[by, at] = more, high_k[at] - low_k[at], float(np.hypot(low_u, high_u))
-        for pair, piece in best.items():
-            found.setdefault(pair, []).append(piece)
+                        if same and more > max(_MORE_POWER_W, best[by, at].more_w if (by, at) in best else 0.0):
+                            best[by, at] = Pair(
+                                mount_id=mount.id,
+                                label=f"{name}, round {mount.round}",
+                                low_w=low[by],
+                                high_w=high[by],
+                                low_k=low_k[at],
+                                high_k=high_k[at],
+                                u95=float(np.hypot(low_u, high_u)),
+                            )
+        for devices, pair in best.items():
+            found.setdefault(devices, []).append(pair)
     out = []
-    for (by, at), pieces in found.items():
-        more, k, windows = np.array(pieces).T
+    for (by, at), pairs in found.items():
+        more, k, windows = np.array([(p.more_w, p.k, p.u95) for p in pairs]).T
         half = float(np.sqrt(np.mean(windows**2) / k.size))  # what the windows themselves leave open
         if k.size > 1:
             half = float(np.hypot(half, t_quantile(0.975, k.size - 1) * float(k.std(ddof=1)) / np.sqrt(k.size)))
-        out.append(Warming(by, at, float(more.mean()), float(k.mean()), half, int(k.size)))
+        out.append(Warming(by, at, float(more.mean()), float(k.mean()), half, tuple(pairs)))
     return sorted(out, key=lambda w: (w.at, w.by))
 
 
@@ -91,3 +132,36 @@ def _powers(result: RunResult) -> tuple[dict[str, float], dict[str, float], floa
         powers[result.device] = result.power_w
         inlets[result.device] = coolant.value + (result.warmed_k or 0.0)
     return (powers, inlets, coolant.u95) if len(powers) > 1 else None
+
+
+def warming_working(found: Sequence[Warming]) -> Working:
+    """What devices do to one another, test by test."""
+    out = Working("What one device’s load does to another", "\n".join(w.sentence for w in found))
+    for w in found:
+        for p in w.pairs:
+            out.lines.append(
+                (
+                    f"{w.by} on {w.at}, {p.label}",
+                    f"from {number(p.low_w, 0)} to {number(p.high_w, 0)} W the coolant at the {w.at} went from {number(p.low_k, 2)} to "
+                    f"{number(p.high_k, 2)} K over air: {number(p.high_k, 2)} − {number(p.low_k, 2)} = {number(p.k, 2)} ± "
+                    f"{number(p.u95, 2)} K by the windows",
+                )
+            )
+        if w.mounts > 1:
+            out.lines.append(
+                (
+                    f"{w.by} on {w.at}",
+                    f"mean of {count(w.mounts)} mounts, {number(w.k, 2)} ± {number(w.u95, 2)} K: Student’s t over the scatter between them, "
+                    "with what the windows leave open in quadrature",
+                )
+            )
+    out.lines.append(
+        (
+            "Taken from",
+            f"tests of one mount in which the one device’s power is the same within {100 * _SAME_POWER:.0f} %, and the other’s differs "
+            f"by {_MORE_POWER_W:.0f} W or more; of several such pairs the one that differs most",
+        )
+    )
+    links = dict.fromkeys((p.mount_id, p.label) for w in found for p in w.pairs)
+    out.links += [Link(f"Open {label}", "mount", str(mount)) for mount, label in links]
+    return out

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QDialog, QDialogButtonBox, QHBoxLayout, QVBoxLayou
 from kuffin.app.dialogs.assigntable import AssignTable
 from kuffin.app.dialogs.cooledrow import CooledRow
 from kuffin.app.dialogs.incoming import Incoming
-from kuffin.app.dialogs.logdetails import LogDetails
+from kuffin.app.dialogs.logdetails import LogDetails, ReadOne, read_now
 from kuffin.app.widgets.bits import rule, text
 from kuffin.app.widgets.forms import button
 from kuffin.core.devices import NOT_TOLD, Cooled
@@ -28,6 +28,8 @@ class ImportLogs(QDialog):
         What is known of whose die is asked about, and of what the loop cools.
     lacking : callable, optional
         Says in words what the study's school needs and channels of given roles do not give.
+    read : callable, optional
+        Reads a log again.
     """
 
     def __init__(
@@ -39,6 +41,7 @@ class ImportLogs(QDialog):
         lacking: Callable[[Collection[str | None]], list[str]] | None = None,
         there: Sequence[MountThere] = (),
         cooled: Cooled = NOT_TOLD,
+        read: ReadOne = read_now,
     ) -> None:
         super().__init__(parent)
         self._lacking = lacking
@@ -48,7 +51,7 @@ class ImportLogs(QDialog):
         self.table = AssignTable(logs, candidates, there)
         self.table.currentCellChanged.connect(self._show)
         self.table.changed.connect(self._label_all)
-        self.details = LogDetails(logs, lacking)
+        self.details = LogDetails(logs, lacking, read)
         self.details.changed.connect(self._label_all)
         self.cooled = CooledRow(cooled)
         self._asked = text(style="warn")
@@ -112,4 +115,6 @@ class ImportLogs(QDialog):
         wrong = self.table.problems()
         self._missing.setText(". ".join([*(p[:1].upper() + p[1:] for p in parts), *wrong[:2]]))
         self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
-        self._add.setEnabled(homeless == 0 and not open_rows and not wrong and bool(self.logs))
+        self._add.setEnabled(
+            homeless == 0 and not open_rows and not wrong and bool(self.logs) and not self.details.reading
+        )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Collection, Sequence
 from dataclasses import replace
+from pathlib import Path
 
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import (
@@ -26,10 +27,23 @@ from kuffin.app.widgets.forms import choice, refill
 from kuffin.core.errors import KuffinError
 from kuffin.core.roles import ROLES
 from kuffin.core.units import shown
-from kuffin.logs.table import LogChannel, LogTable
+from kuffin.logs.table import LogChannel, LogTable, Told
 from kuffin.verdicts.words import joined
 
 _UNIT, _ROLE, _DEVICE, _MEAN = 1, 2, 3, 4
+
+
+ReadOne = Callable[[Path, Told, Callable[[LogTable], None], Callable[[str], None]], None]
+
+
+def read_now(path: Path, told: Told, done: Callable[[LogTable], None], failed: Callable[[str], None]) -> None:
+    """Read a log where one stands; the window has a way that does not hold it up."""
+    from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+    try:
+        done(read_log(path, told=told))
+    except KuffinError as error:
+        failed(str(error))
 
 
 @guarded
@@ -42,12 +56,20 @@ class LogDetails(QWidget):
         All that are to be added: logs of the same shape go along.
     lacking : callable, optional
         Says in words what the study's school needs and channels of given roles do not give.
+    read : callable
+        Reads a log again; `reading` while it does.
     """
 
     changed = Signal()
 
-    def __init__(self, logs: Sequence[Incoming], lacking: Callable[[Collection[str | None]], list[str]] | None) -> None:
+    def __init__(
+        self,
+        logs: Sequence[Incoming],
+        lacking: Callable[[Collection[str | None]], list[str]] | None,
+        read: ReadOne = read_now,
+    ) -> None:
         super().__init__()
+        self._read, self.reading = read, False
         self._logs, self._lacking = logs, lacking
         self._log: Incoming | None = None
         self._dates = choice([], "How dates are written")
@@ -145,25 +167,37 @@ class LogDetails(QWidget):
 
     def _read_again(self) -> None:
         """Read it as the person says, with all else as it was left; what cannot be read so is said and stays as it was."""
-        from kuffin.logs.reader import read_log  # heavy, so only when it is needed
-
         log = self._log
-        if log is None or log.table.path is None:
+        if log is None or log.table.path is None or self.reading:
             return
-        dates = self._dates.currentData() if log.table.dates_open else log.table.told.dates
-        try:
-            log.table = read_log(
-                log.table.path, told=replace(log.table.told, dates=dates, decimal=self._decimal.currentData())
-            )
-        except KuffinError as error:
-            self.show_log(log)
-            self._warnings.setText(str(error))
+
+        def done(table: LogTable) -> None:
+            log.table = table
+            for name, unit in log.units.items():
+                log.set_unit(name, unit)
+            over()
+
+        def failed(why: str) -> None:
+            over()
+            self._warnings.setText(why)
             self._warnings.show()
-            return
-        for name, unit in log.units.items():
-            log.set_unit(name, unit)
-        self.show_log(log)
+
+        def over() -> None:
+            self.reading = False
+            for widget in (self._dates, self._decimal, self._channels):
+                widget.setEnabled(True)
+            if self._log is log:
+                self.show_log(log)
+            self.changed.emit()
+
+        dates = self._dates.currentData() if log.table.dates_open else log.table.told.dates
+        told = replace(log.table.told, dates=dates, decimal=self._decimal.currentData())
+        self.reading = True
+        for widget in (self._dates, self._decimal, self._channels):
+            widget.setEnabled(False)
+        self._told.setText(f"Reading {log.table.file} again …")
         self.changed.emit()
+        self._read(log.table.path, told, done, failed)
 
     def _show_figures(self, row: int, channel: LogChannel) -> None:
         import numpy as np

@@ -69,13 +69,15 @@ class Staircase(Painted):
         def y_of(c: float) -> float:
             return foot - (c - base) / max(high - base, 1e-9) * (foot - top)
 
+        own = sum(not level.beside for level in self._levels)  # those beside are of the same kind as the last of these
         for i, level in enumerate(self._levels):
-            x, y = i * width, y_of(level.temperature_c)
-            shade = t.levels[min(i, len(t.levels) - 1)]
-            box = QRectF(x, y, width - 1, foot - y)
+            apart = 10.0 if level.beside else 0.0
+            x, y = i * width + apart, y_of(level.temperature_c)
+            shade = t.levels[min(i, own - 1, len(t.levels) - 1)]
+            box = QRectF(x, y, width - 1 - apart, foot - y)
             painter.fillRect(box, shade)
             painter.setPen(QPen(t.color("ink"), 2.2))
-            painter.drawLine(QPointF(x, y), QPointF(x + width - 1, y))
+            painter.drawLine(QPointF(x, y), QPointF(x + width - 1 - apart, y))
             painter.setPen(t.color("ink"))
             painter.setFont(figures_font(size * 1.5 * k, bold=True))
             painter.drawText(

@@ -10,12 +10,12 @@ from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.jobs import Job, Task
 from kuffin.app.look.theme import Theme
 from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.widgets.bits import Opener, text
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
 from kuffin.notebook import planning
 from kuffin.verdicts.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs
-from kuffin.verdicts.oneanother import warmings
+from kuffin.verdicts.oneanother import Warming, warming_working, warmings
 from kuffin.verdicts.schools import SchoolResult
 from kuffin.verdicts.study import mounts_of
 from kuffin.verdicts.working import grid_working
@@ -53,7 +53,9 @@ class ConditionsPage(ComparePage):
         row.addStretch()
         self.grid = IntervalGrid(theme)
         self.grid.cell_chosen.connect(self._explain)
-        self._one_another = text()
+        self._warmings: list[Warming] = []
+        self._one_another = Opener()
+        self._one_another.opened.connect(lambda: self.working.emit(warming_working(self._warmings)))
         self._told = text(style="small")
         self.column.addWidget(self._summary)
         self.column.addWidget(self._one_another)
@@ -98,9 +100,9 @@ class ConditionsPage(ComparePage):
         self._told.setVisible(bool(told))
         self.grid.show_frame(axes, order, verdict.candidates)
         mounts = mounts_of(study)
-        said = [w.sentence for w in warmings(mounts, verdict.results)]
-        self._one_another.setText("\n".join(said))
-        self._one_another.setVisible(bool(said))
+        self._warmings = warmings(mounts, verdict.results)
+        self._one_another.setText("\n".join(w.sentence for w in self._warmings))
+        self._one_another.setVisible(bool(self._warmings))
 
         def work(job: Task) -> dict[Cell, SchoolResult]:
             job.show({cell: rough_means(study, mounts, verdict, cell) for cell in axes.cells})

@@ -6,6 +6,7 @@ from functools import cached_property
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.inspect import words
@@ -125,8 +126,22 @@ class InspectDesk(QWidget):
             if made in self.__dict__:
                 getattr(self, made).set_theme(theme)
 
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        self._take_one()
+
+    def _take_one(self) -> None:
+        """Nobody chose a mount: what waits to be looked at, else the first that has a run."""
+        verdict = self._state.verdict
+        if self._state.mount() is not None or not self.isVisible() or verdict is None:
+            return
+        waiting = [o.mount_id for o in verdict.open_findings()]
+        there = [m.id for m in self._state.mounts() if m.live_runs]
+        self._state.look_at(next(iter([*waiting, *there]), None))
+
     def renew(self) -> None:
         """Show the chosen mount as it is now."""
+        self._take_one()
         mount, verdict, run = self._state.mount(), self._state.verdict, self.run_page.run()
         there = mount is not None and run is not None
         if mount is not None and run is not None:

@@ -192,7 +192,7 @@ class LivePage(QWidget):
         if s is None:
             return
         others = [(spoken(r), roles[r]) for r in FURTHER_PARTS if r in roles]
-        self.staircase.show_steps(*stairs(s, others[:1]))
+        self.staircase.show_steps(*stairs(s, others[:1], live.seen.device, live.seen.others()))
         extra = [(spoken(r), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
         on = None if now.over else now.load_on
         shown = figures(s, extra, on, live.seen.device, live.seen.others(), _asked(live))[
