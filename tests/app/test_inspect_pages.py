@@ -65,7 +65,7 @@ class TestFindings:
         early = open_mount(w, "Reed", 3, at_rest)
         w.inspect.show_finding(early, "not settled")
         at_rest()
-        assert "still to go at the end, 15 min after the load began" in shown_words(page)
+        assert "still to go at the end, 15 min after it began" in shown_words(page)
         QTest.keyClicks(page.answers.reason, "its level is known well enough")
         press(page.answers, "Accept")
         at_rest()

@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from numpy.typing import NDArray
 
-from kuffin.core.conditions import condition_words, jumps, main_condition, stretches_of
+from kuffin.core.conditions import condition_words, jumps, main_condition, of_steps, stretches_of
 from kuffin.core.protocol import Step
 
 Array = NDArray[np.float64]
@@ -82,3 +82,27 @@ def test_the_main_condition_and_its_words() -> None:
     under = [s for s in STEPS if s.load]
     assert condition_words(under[0], under) == "120 W"
     assert condition_words(Step("quiet", "x", 180.0, fan_percent=40.0), ()) == "180 W, fans 40 %"
+
+
+IDLING = (Step("idle", measure_min=2), Step("load", "batch stretch", 180.0), Step("cool down", measure_min=0))
+
+
+def test_idle_is_a_condition_where_it_is_asked_for() -> None:
+    assert [c.name for c in of_steps(IDLING, idle=True)] == ["idle", "load"] and of_steps(IDLING) == ()
+    assert main_condition(IDLING, idle=True) == "load" and main_condition(IDLING) is None
+    channels = {"power": load((180.0,), True)}
+    assert stretches_of(T, channels, IDLING) == ([], "")
+    (before, under), problem = stretches_of(T, channels, IDLING, idle=True)
+    assert problem == "" and (before.name, under.name, before.begin_s) == ("idle", "load", 0.0)
+    assert before.end_s == under.begin_s == pytest.approx(240, abs=10) and under.end_s == pytest.approx(3400, abs=20)
+    assert [s.name for s in stretches_of(T, channels, IDLING, [(0, 1), (240, 2), (3400, 3)], idle=True)[0]] == [
+        "idle",
+        "load",
+    ]
+
+
+def test_an_idle_that_is_too_short_or_not_seen_is_said() -> None:
+    late = T > 150
+    (only,), problem = stretches_of(T[late], {"power": load((180.0,), False)[late]}, IDLING, idle=True)
+    assert only.name == "load" and "needs two minutes before the load" in problem
+    assert "no power channel" in stretches_of(T, {"power": None}, IDLING, idle=True)[1]

@@ -9,12 +9,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.configuration import OF_TEST
+from kuffin.core.pointers import CHANNELS
 from kuffin.core.protocol import Step
 from kuffin.core.testsettings import Value, settings_words, short_words
 
 Array = NDArray[np.float64]
 
 LEAD_S = 90.0  # of the state before, kept in front so that a load's rise can be seen
+IDLE_S = 120.0  # of idling before a load, so that it says something
 SHORTEST_S = 240.0  # a level that is held for less is no step
 _BOX_S = 15.0
 _SMALLEST = 0.05  # share by which two levels of one quantity differ at least
@@ -49,9 +51,9 @@ class Condition:
         return f"{self.name}: {told}" if told else self.name
 
 
-def of_steps(steps: Sequence[Step]) -> tuple[Condition, ...]:
-    """The conditions that a protocol's steps are; none where it has fewer than two under load."""
-    under = load_steps(steps)
+def of_steps(steps: Sequence[Step], idle: bool = False) -> tuple[Condition, ...]:
+    """The conditions that a protocol's steps are; none where it has fewer than two."""
+    under = condition_steps(steps, idle)
     labels = [condition_words(s, under) for s in under]
     if len(set(labels)) < len(labels):  # two steps with the same settings keep their names
         labels = [s.name for s in under]
@@ -73,15 +75,20 @@ def load_steps(steps: Sequence[Step]) -> list[Step]:
     return [s for s in steps if s.load and s.measure_min > 0]
 
 
-def main_condition(steps: Sequence[Step], wanted: str | None = None) -> str | None:
-    """The condition that the verdict is about: the wanted one, else the one with the highest power, else the last.
+def condition_steps(steps: Sequence[Step], idle: bool = False) -> list[Step]:
+    """The steps that are conditions: those under load in which something is measured, and idle ones where they are asked for."""
+    return [s for s in steps if s.measure_min > 0 and (s.load or idle)]
+
+
+def main_condition(steps: Sequence[Step], wanted: str | None = None, idle: bool = False) -> str | None:
+    """The condition that the verdict is about: the wanted one, else the load with the highest power, else the last load.
 
     None where there are fewer than two.
     """
-    under = load_steps(steps)
-    if len(under) < 2:
+    every, under = condition_steps(steps, idle), load_steps(steps)
+    if len(every) < 2 or not under:
         return None
-    if wanted in {s.name for s in under}:
+    if wanted in {s.name for s in every}:
         return wanted
     with_power = [s for s in under if s.power_w is not None]
     if with_power:
@@ -106,7 +113,11 @@ def condition_words(step: Step, among: Sequence[Step] = ()) -> str:
 
 
 def stretches_of(
-    times: Array, channels: Mapping[str, Array | None], steps: Sequence[Step], stages: Sequence[tuple[float, int]] = ()
+    times: Array,
+    channels: Mapping[str, Array | None],
+    steps: Sequence[Step],
+    stages: Sequence[tuple[float, int]] = (),
+    idle: bool = False,
 ) -> tuple[list[Stretch], str]:
     """Where each load step of the protocol lies in a run.
 
@@ -120,19 +131,42 @@ def stretches_of(
         The whole protocol.
     stages : sequence of (time, step number)
         Where the recorder wrote down when each step began; then they are taken as they are.
+    idle : bool
+        Whether idle steps are conditions too; without `stages` that is what lies before the first load.
 
     Returns
     -------
     stretches : list of Stretch
-        Empty where the protocol has fewer than two load steps, or they cannot be found.
+        Empty where the protocol has fewer than two conditions, or they cannot be found.
     problem : str
         Why some or all were not found; blank where all were.
     """
-    under = load_steps(steps)
-    if len(under) < 2 or times.size < 8:
+    every, under = condition_steps(steps, idle), load_steps(steps)
+    if len(every) < 2 or times.size < 8:
         return [], ""
     if stages:
-        return _from_stages(float(times[-1]), steps, under, stages)
+        return _from_stages(float(times[-1]), steps, every, stages)
+    found, problem = _loads(times, channels, under)
+    if not idle or not found:
+        return found, problem
+    before = next((s for s in every if not s.load), None)
+    first = min(s.begin_s for s in found)
+    if before is not None and first - times[0] >= IDLE_S:
+        return [Stretch(before.name, float(times[0]), first), *found], problem
+    lacks = f"“{before.name}” is not in this run: it needs two minutes before the load" if before is not None else ""
+    return found, "; ".join(filter(None, [problem, lacks]))
+
+
+def _loads(times: Array, channels: Mapping[str, Array | None], under: list[Step]) -> tuple[list[Stretch], str]:
+    """Where the load steps lie, by what the channels show."""
+    power = channels.get("power")
+    if len(under) == 1:
+        loaded = (
+            [] if power is None else [h for h in _held(times, [power]) if _level(times, power, h) > 0.5 * _full(power)]
+        )
+        if not loaded:
+            return [], f"no power channel shows where the load begins; give one the role “power” {CHANNELS}"
+        return [Stretch(under[0].name, loaded[0][0], loaded[-1][1])], ""
     levels = [
         (key, setting.shown_by)
         for key, setting in OF_TEST.items()
@@ -142,14 +176,26 @@ def stretches_of(
         return [], "the protocol's load steps differ in nothing that a channel could show"
     shown = [(key, x) for key, c in levels if (x := channels.get(c)) is not None]
     if not shown:
-        return [], f"no channel shows the protocol's steps; give one the role “{levels[0][1]}” under Channels"
-    power = channels.get("power")
+        return [], f"no channel shows the protocol's steps; give one the role “{levels[0][1]}” {CHANNELS}"
     looked = [x for _, x in shown] + ([power] if power is not None and levels[0][1] != "power" else [])
+    return _matched(times, shown, under, _held(times, looked), power)
+
+
+def _held(times: Array, looked: Sequence[Array]) -> list[tuple[float, float]]:
+    """The stretches between jumps that are long enough."""
     cuts = sorted({c for x in looked for c in jumps(times, x)})
-    held = [
-        (a, b) for a, b in zip([float(times[0]), *cuts], [*cuts, float(times[-1])], strict=True) if b - a >= SHORTEST_S
-    ]
-    return _matched(times, shown, under, held, power)
+    spans = zip([float(times[0]), *cuts], [*cuts, float(times[-1])], strict=True)
+    return [(a, b) for a, b in spans if b - a >= SHORTEST_S]
+
+
+def _level(times: Array, x: Array, span: tuple[float, float]) -> float:
+    part = x[(times >= span[0] + 15) & (times <= span[1] - 5) & np.isfinite(x)]
+    return float(np.median(part)) if part.size else float("nan")
+
+
+def _full(power: Array) -> float:
+    known = power[np.isfinite(power)]
+    return float(np.percentile(known, 90)) if known.size else float("inf")
 
 
 def _from_stages(
@@ -178,22 +224,17 @@ def _matched(
 ) -> tuple[list[Stretch], str]:
     """Each stretch given to the step whose setting is nearest, where a channel shows the very figure; else by their order."""
     key, channel = shown[0]
-
-    def level(span: tuple[float, float], x: Array) -> float:
-        part = x[(times >= span[0] + 15) & (times <= span[1] - 5) & np.isfinite(x)]
-        return float(np.median(part)) if part.size else float("nan")
-
     if power is not None and np.isfinite(power).any():
-        full = max((level(h, power) for h in held), default=0.0)
-        held = [h for h in held if level(h, power) > 0.25 * full]  # idle and cooling down are no load
+        full = max((_level(times, power, h) for h in held), default=0.0)
+        held = [h for h in held if _level(times, power, h) > 0.25 * full]  # idle and cooling down are no load
     if OF_TEST[key].shown_in == OF_TEST[key].unit:
         found: list[Stretch] = []
         free = list(held)
         for step in under:
             wanted = float(step.value_of(key) or 0.0)
-            near = [h for h in free if wanted and abs(level(h, channel) / wanted - 1) < 0.15]
+            near = [h for h in free if wanted and abs(_level(times, channel, h) / wanted - 1) < 0.15]
             if near:
-                best = min(near, key=lambda h: abs(level(h, channel) - wanted))
+                best = min(near, key=lambda h: abs(_level(times, channel, h) - wanted))
                 free.remove(best)
                 found.append(Stretch(step.name, *best))
         lacking = [s.name for s in under if s.name not in {f.name for f in found}]

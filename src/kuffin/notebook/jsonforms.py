@@ -126,6 +126,7 @@ _PLAN = {
     "spread": Literal["as noticed", "pooled", "separate"] | None,
     "scope": Text | None,
     "condition": Text | None,
+    "idle": bool | None,
     "places": Annotated[list[int], Meta(max_length=100)] | None,
     "family": Text | None,
     "correct_by_baseline": bool | None,

@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 import contextlib
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import replace
 
 import numpy as np
 
-from kuffin.core.conditions import LEAD_S, Stretch, stretches_of
+from kuffin.core.conditions import LEAD_S, Stretch, load_steps, stretches_of
 from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import TraceError
 from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check_run, figures
@@ -110,7 +110,7 @@ def evaluate(
     if ways.condition is not None and not condition:
         showing = {s.shown_by for s in OF_TEST.values() if s.shown_by}
         channels = {r: data.role(r) for r in showing} | {"power": signals(data).load()}
-        stretches, problem = stretches_of(data.times, channels, ways.steps, stages)
+        stretches, problem = stretches_of(data.times, channels, ways.steps, stages, ways.idle)
         doubts = step_doubts(data.times, channels, ways.steps, stretches)
         undone = {d.step for d in doubts if d.refuted}
         stretches = [s for s in stretches if s.name not in undone]  # never labelled as what was not done
@@ -120,6 +120,9 @@ def evaluate(
         unsure = [Finding("steps", f"“{d.step}”: {d.said}", REMARK) for d in doubts if not d.refuted]
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
+        loads = load_steps(ways.steps)
+        if ways.condition is not None and len(loads) == 1:  # where its one load begins is then found as ever
+            condition = condition or loads[0].name
         return replace(whole, condition=condition, findings=(*_steps_missing(problem, DOUBT), *unsure, *whole.findings))
     found = []
     for k, stretch in enumerate(stretches):
@@ -138,7 +141,8 @@ def evaluate(
     if main is None:
         main, weight = found[-1], DOUBT
         problem = f"{problem}; the verdict is about “{ways.condition}”"
-    said = (*_of_all_steps(main, found), *_steps_missing(problem, weight), *unsure)
+    idle = {s.name for s in ways.steps if not s.load}
+    said = (*_of_all_steps(main, found, idle), *_steps_missing(problem, weight), *unsure)
     return replace(main, steps=tuple(found), findings=said)
 
 
@@ -146,14 +150,15 @@ def _steps_missing(problem: str, weight: str) -> list[Finding]:
     return [Finding("steps", problem, weight)] if problem else []
 
 
-def _of_all_steps(main: RunResult, found: Sequence[RunResult]) -> list[Finding]:
-    """The main step's findings, and of the others what it does not have."""
+def _of_all_steps(main: RunResult, found: Sequence[RunResult], idle: Collection[str]) -> list[Finding]:
+    """The main step's findings, and of the others what it does not have; of idling only remarks."""
     out, kinds = list(main.findings), {f.kind for f in main.findings}
     for one in found:
         for f in one.findings:
             if f.kind not in kinds:
                 kinds.add(f.kind)
-                out.append(replace(f, seen=f"{one.condition}: {f.seen}"))
+                weight = REMARK if one.condition in idle and one is not main else f.weight
+                out.append(replace(f, seen=f"{one.condition}: {f.seen}", weight=weight))
     return out
 
 

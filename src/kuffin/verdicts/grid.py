@@ -11,7 +11,7 @@ from kuffin.core.roles import FURTHER_PARTS, spoken
 from kuffin.notebook.entities import Study
 from kuffin.verdicts.baseline import with_baseline
 from kuffin.verdicts.claims import JudgedClaim, judged_claims
-from kuffin.verdicts.schools import Mounts, SchoolResult, readings_under
+from kuffin.verdicts.schools import Mounts, SchoolResult, readings_under, typical_power
 from kuffin.verdicts.words import count, joined, number
 
 if TYPE_CHECKING:
@@ -72,20 +72,27 @@ def family_confidence(v: StudyVerdict, study: Study, axes: Axes) -> tuple[float,
     return each, f"all {n} comparisons together at {100 * base:.4g} %, so each cell at {100 * each:.4g} %"
 
 
-def _school_and_power(v: StudyVerdict, cell: Cell) -> tuple[School, float]:
-    """The school in use with the cell's part in place of its own, and the power it is shown at."""
+def _school_and_power(v: StudyVerdict, cell: Cell, mounts: Mounts) -> tuple[School, float]:
+    """The school in use with the cell's part in place of its own, and the power it is shown at.
+
+    That is the condition's where it is told, the study's under the verdict's condition, else what was measured.
+    """
     school = v.school
     if cell.part != school.part:
         words = spoken(cell.part)
         label = school.label.replace("Die", words[:1].upper() + words[1:], 1)
         school = replace(school, part=cell.part, label=label)
     condition = next((c for c in v.conditions if c.name == cell.condition), None)
-    return school, condition.power_w if condition is not None and condition.power_w else v.reference_power_w
+    if condition is not None and condition.power_w:
+        return school, condition.power_w
+    if cell.condition is None or cell.condition == v.condition:
+        return school, v.reference_power_w
+    return school, typical_power(mounts, v.results, school.part, cell.condition) or v.reference_power_w
 
 
 def cell_result(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell, confidence: float) -> SchoolResult:
     """Compare the candidates in one cell, under the school in use with the cell's part in place of its own."""
-    school, power = _school_and_power(v, cell)
+    school, power = _school_and_power(v, cell, mounts)
 
     return with_baseline(
         study, school, mounts, v.results, power, correct=v.corrected, condition=cell.condition, confidence=confidence
@@ -94,7 +101,7 @@ def cell_result(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell, confi
 
 def rough_means(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell) -> dict[str, float]:
     """The candidates' plain means in a cell: quick, and without an interval."""
-    school, power = _school_and_power(v, cell)
+    school, power = _school_and_power(v, cell, mounts)
     values: dict[str, list[float]] = {}
     for r in readings_under(study, school, mounts, v.results, power, condition=cell.condition):
         if r.value is not None and r.left_out is None:

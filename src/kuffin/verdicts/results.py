@@ -40,6 +40,7 @@ def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
         "window": [(w.begin_s, w.end_s) for w in run.windows],
         "steps": to_plain(ways.steps) if ways.condition is not None else None,
         "condition": ways.condition,
+        "idle": ways.idle,
         "tested": run.condition,
         "school": school_of(study).key,
         "wall": None if ways.bench is None or (wall := wall_power(ways.bench.settings)) is None else asdict(wall),

@@ -279,3 +279,14 @@ def _reading(
     return MountReading(
         mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, tuple(runs)
     )
+
+
+def typical_power(mounts: Mounts, results: Mapping[int, RunResult], part: str, condition: str | None) -> float | None:
+    """The median of the powers that make a part's rise under a condition, in whole watts; None where none is known."""
+    values = [
+        p
+        for _, m in mounts
+        for r in m.live_runs
+        if (one := results[r.id].at(condition)) is not None and (p := one.power_for(part)) is not None
+    ]
+    return float(round(float(np.median(values)))) if values else None

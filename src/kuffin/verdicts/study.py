@@ -5,8 +5,6 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass, field, replace
 
-import numpy as np
-
 from kuffin.core.conditions import Condition
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.normalise import School, as_read_school, schools_for
@@ -21,7 +19,7 @@ from kuffin.verdicts.findings import OpenFinding, about_the_study, answers_of, f
 from kuffin.verdicts.looks import LooksSoFar, looks_so_far
 from kuffin.verdicts.results import run_result
 from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.schools import Mounts, SchoolResult
+from kuffin.verdicts.schools import Mounts, SchoolResult, typical_power
 from kuffin.verdicts.ways import Ways, ways_of
 
 Progress = Callable[[int, int], None]
@@ -133,7 +131,7 @@ def first_rounds(mounts: Mounts, n: int) -> Mounts:
 def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], ways: Ways | None = None) -> StudyVerdict:
     """Judge a study from its runs' results; reads no samples."""
     condition = None if ways is None else ways.condition
-    power = study.reference_power_w or _typical_power(mounts, results, school_of(study).part, condition)
+    power = study.reference_power_w or typical_power(mounts, results, school_of(study).part, condition) or 100.0
     correct = bool(study.plan.get("correct_by_baseline"))
 
     def under(
@@ -186,13 +184,3 @@ def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], wa
         study.blocks,
     )
     return replace(made, claims=tuple(judged_claims(made, study)))
-
-
-def _typical_power(mounts: Mounts, results: dict[int, RunResult], part: str, condition: str | None) -> float:
-    values = [
-        p
-        for _, m in mounts
-        for r in m.live_runs
-        if (one := results[r.id].at(condition)) is not None and (p := one.power_for(part)) is not None
-    ]
-    return float(round(float(np.median(values)))) if values else 100.0

@@ -65,12 +65,13 @@ class Ways:
     shelf: tuple[Part, ...]
     condition: str | None = None  # the condition that the verdict is about, where there are several
     cooled: Cooled = NOT_TOLD  # whose die is asked about, and what the loop cools
+    idle: bool = False  # whether idle steps are conditions too
     tested: tuple[Condition, ...] = ()  # conditions that logs of their own were tested under
 
     @property
     def conditions(self) -> tuple[Condition, ...]:
         """All conditions: the protocol's load steps, where there are several, and those of logs of their own."""
-        planned = of_steps(self.steps)
+        planned = of_steps(self.steps, self.idle)
         names = {c.name.casefold() for c in planned}
         return (*planned, *(t for t in self.tested if t.name.casefold() not in names))
 
@@ -93,12 +94,12 @@ def ways_of(notebook: Notebook, study: Study) -> Ways:
     bench = bench_of(notebook, study.bench_id)
     steps = protocol_steps(notebook, study)
     tested = tested_under(study)
-    made = Ways(
-        steps, limits_of(study, bench), bench, tuple(parts(notebook)), None, cooled_by_bench(study, bench), tested
-    )
+    idle = bool(study.plan.get("idle"))
+    cooled = cooled_by_bench(study, bench)
+    made = Ways(steps, limits_of(study, bench), bench, tuple(parts(notebook)), None, cooled, idle, tested)
     wanted = study.plan.get("condition")
     named = next((s.name for s in made.conditions if s.name == wanted), None)
-    return replace(made, condition=named or main_condition(steps) or _commonest(study, made))
+    return replace(made, condition=named or main_condition(steps, idle=idle) or _commonest(study, made))
 
 
 def tested_under(study: Study) -> tuple[Condition, ...]:

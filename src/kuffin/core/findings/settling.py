@@ -30,7 +30,7 @@ def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
         f"not settled: {number(abs(main.still_to_go), 1)} ± {number(main.still_to_go_u95, 1)} K still to go at the end"
     )
     if main.load_start_s is not None:
-        said += f", {number((end - main.load_start_s) / 60, 0)} min after the load began"
+        said += f", {number((end - main.load_start_s) / 60, 0)} min after it began"
     if main.tau_s:
         said += f" (time constant {number(main.tau_s / 60, 0)} min)"
     limit = 1.5 * main.tolerance

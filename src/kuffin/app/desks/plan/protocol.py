@@ -12,6 +12,7 @@ from kuffin.app.shelfstate import ShelfState
 from kuffin.app.state import State
 from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.core.conditions import condition_steps
 from kuffin.core.configuration import OF_TEST
 from kuffin.core.errors import BenchError, KuffinError
 from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
@@ -82,6 +83,11 @@ class ProtocolPage(Page):
                 ),
             )
         )
+        self.idle = QCheckBox(
+            "Compare at idle too: idle steps in which something is measured are conditions of their own"
+        )
+        self.idle.clicked.connect(lambda on: self.change_plan("compare at idle too", idle=on or None))
+        self.column.addWidget(self.idle)
         self._takes = text(style="muted")
         self.column.addWidget(self._takes)
         self.heading("When to stop a run")
@@ -141,6 +147,8 @@ class ProtocolPage(Page):
         refill(self.which, listed, study.protocol_id)
         self.table.fill([self._row(s, takes.tau_s) for s in steps], fixed=(len(_KEYS) - 1,))
         self.table.fit(14)
+        self.idle.setChecked(bool(study.plan.get("idle")))
+        self.idle.setVisible(len(condition_steps(steps, idle=True)) > len(condition_steps(steps)))
         limits = self._limits()
         self.die.show_value(limits.die_c)
         self.coolant.show_value(limits.coolant_c)
