@@ -1,3 +1,3 @@
 """Kuffin: a bench notebook for people who test cooling parts."""
 
-__version__ = "0.8.0"
+__version__ = "0.9.0"

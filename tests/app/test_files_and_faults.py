@@ -235,5 +235,6 @@ def test_what_a_log_leaves_open_is_asked(
     assert dialog.logs[0].table.channels[0].values[0] == 1.83
     dialog.details._decimal.setCurrentIndex(0)
     dialog.details._decimal.activated.emit(0)
+    at_rest()
     assert dialog.logs[0].table.channels[0].values[0] == 1830
     dialog.reject()

@@ -260,6 +260,7 @@ class TestAddingLogs:
         assert dialog.logs[0].table.start == "2026-04-03T10:00:00"
         dialog.details._dates.setCurrentIndex(1)
         dialog.details._dates.activated.emit(1)
+        at_rest()
         assert dialog.logs[0].table.start == "2026-03-04T10:00:00"
         dialog.reject()
 

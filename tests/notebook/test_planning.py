@@ -112,7 +112,9 @@ class TestRefused:
         self.refused(lambda: photos.add_photo(notebook, tmp_path / "gone.png", part_id=1), "cannot be read")
 
 
-def test_a_sample_of_another_part_or_a_twin_is_refused_for_a_mount(notebook: Notebook, study: int) -> None:
+def test_a_sample_of_another_part_is_refused_for_a_mount_and_a_part_may_be_compared_with_itself(
+    notebook: Notebook, study: int
+) -> None:
     planning.draw_order(notebook, study, slots(1, "Tern", "Plover", "Dunlin"), 1)
     first, second, _ = order_of(notebook.study(study))
     assert second.sample_id is not None
@@ -121,8 +123,8 @@ def test_a_sample_of_another_part_or_a_twin_is_refused_for_a_mount(notebook: Not
     with pytest.raises(NotebookError, match="no such sample"):
         planning.set_sample(notebook, first.id, 999)
     plover = next(c for c in notebook.study(study).live_candidates if c.name == "Plover")
-    with pytest.raises(NotebookError, match="Plover is a candidate already"):
-        planning.choose_part(notebook, ids(notebook, study)["Tern"], plover.part_id)
+    planning.choose_part(notebook, ids(notebook, study)["Tern"], plover.part_id)
+    assert set(ids(notebook, study)) == {"Plover (another way)", "Plover", "Dunlin"}
 
 
 def test_a_renamed_part_takes_its_candidates_along(notebook: Notebook, study: int) -> None:

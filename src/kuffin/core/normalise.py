@@ -181,7 +181,9 @@ def _over(part: str, over: str) -> list[School]:
 # what may be asked about: the heat path's two, then whatever else a kind of thing under test is judged by, then all others
 PARTS = tuple(dict.fromkeys(("coolant", "die", *(k.part for k in KINDS.values()), *TEMPERATURES)))
 SCHOOLS: dict[str, School] = {s.key: s for part in PARTS for s in _schools(part)}
-SCHOOLS = {s.key: s for part in PARTS for over in OVER if part != over for s in _over(part, over)} | SCHOOLS
+SCHOOLS |= {
+    s.key: s for part in PARTS for over in OVER if part != over for s in _over(part, over) if s.key not in SCHOOLS
+}
 _HEAT_PATH = {None, "air", "coolant"}
 
 

@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.inspect import words
 from kuffin.app.desks.inspect.runpage import RunPage
+from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.settings import Settings
 from kuffin.app.state import State
@@ -25,6 +26,10 @@ if TYPE_CHECKING:
     from kuffin.app.desks.inspect.heatpage import HeatPage
 
 
+_OF_A_RUN = ("run", "heat", "figures", "clock")  # pages that have nothing to say without one
+
+
+@guarded
 class InspectDesk(QWidget):
     """A mount's name above; below it the pages. All but the run itself are made when they are first turned to."""
 
@@ -49,6 +54,7 @@ class InspectDesk(QWidget):
         self.run_page.join_wanted.connect(self.join_wanted)
         self.run_page.finding_wanted.connect(self.show_finding)
         self.paged = PagedDesk("inspect", settings)
+        self._taken: int | None = None  # the study for which one was taken
         self.tests = choice([], "Test of this mount")
         self.tests.activated.connect(lambda _i: state.look_at_run(self.tests.currentData()))
         head = QHBoxLayout()
@@ -128,12 +134,16 @@ class InspectDesk(QWidget):
 
     def showEvent(self, event: QShowEvent) -> None:
         super().showEvent(event)
+        self._taken = None
         self._take_one()
 
     def _take_one(self) -> None:
-        """Nobody chose a mount: what waits to be looked at, else the first that has a run."""
+        """Nobody chose a mount yet: what waits to be looked at, else the first that has a run."""
         verdict = self._state.verdict
-        if self._state.mount() is not None or not self.isVisible() or verdict is None:
+        if not self.isVisible() or verdict is None or self._taken == verdict.study_id:
+            return
+        self._taken = verdict.study_id
+        if self._state.mount() is not None:
             return
         waiting = [o.mount_id for o in verdict.open_findings()]
         there = [m.id for m in self._state.mounts() if m.live_runs]
@@ -156,9 +166,10 @@ class InspectDesk(QWidget):
         waiting = len(verdict.open_findings()) if verdict is not None else 0
         self.paged.mark_page("findings", f"{waiting} open" if waiting else "")
         so_far = verdict is None and bool(self._state.so_far.findings)
-        something = there or so_far or bool(verdict is not None and (verdict.findings or verdict.of_study))
+        of_study = so_far or bool(verdict is not None and (verdict.findings or verdict.of_study))
         self._empty.setVisible(not there)
-        self.paged.setVisible(something)
+        self.paged.setVisible(there or of_study)
+        self.paged.show_pages(there or of_study, () if there else _OF_A_RUN)
 
     def _renew_so_far(self) -> None:
         if self._state.verdict is None:
