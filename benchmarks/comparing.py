@@ -10,15 +10,15 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import Step
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
 from kuffin.core.settle import Settled
-from kuffin.notebook import edits, planning
+from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Candidate, Channel, Mount, Reading, Run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.results import made_from
-from kuffin.verdicts.runresult import RunResult, to_json
-from kuffin.verdicts.ways import ways_of
+from kuffin.reading.judging import ways_of
+from kuffin.reading.keptresults import made_from
+from kuffin.reading.runresult import RunResult, to_json
 
 _PARTS = ("die", "hot_spot", "memory", "regulator")
 _POWERS = (80.0, 120.0, 160.0, 200.0, 240.0, 280.0)
@@ -51,7 +51,7 @@ def large(path: Path, candidates: int = 40, mounts: int = 6) -> None:
     names = [f"Block {i + 1}" for i in range(candidates)]
     study = edits.add_study(book, "Which of forty?", "block", names, 1.0, name="Forty", rounds=mounts)
     steps = tuple(Step(f"load {p:g} W", "long mix", p) for p in _POWERS)
-    protocol = planning.keep_protocol(book, "six powers", steps, Limits())
+    protocol = planedits.keep_protocol(book, "six powers", steps, Limits())
     edits.change_study(book, study, "set up", protocol_id=protocol, reference_power_w=200.0)
     levels = {n: {p: 0.16 + 0.03 * i + 0.0006 * k for i, p in enumerate(_PARTS)} for k, n in enumerate(names)}
     with book.edit("lay out") as session:
@@ -82,10 +82,10 @@ def large(path: Path, candidates: int = 40, mounts: int = 6) -> None:
 
 def report() -> None:
     """Print how long the grid takes, and the longest pause of the event loop while it does."""
+    from kuffin.app.base.settings import Settings
+    from kuffin.app.frame.window import MainWindow
     from kuffin.app.look import theme as looks
-    from kuffin.app.main import application
-    from kuffin.app.settings import Settings
-    from kuffin.app.window import MainWindow
+    from kuffin.app.look.application import application
 
     with tempfile.TemporaryDirectory() as folder:
         path = Path(folder) / "forty.kuffin"

@@ -10,16 +10,16 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.several import Heated, SeveralTruth, record_several
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, as_csv
 from kuffin.logs.reader import read_log
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits, shelf
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.study import judge
+from kuffin.reading.runresult import RunResult
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.severaldevices import Heated, SeveralTruth, record_several
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, as_csv
+from kuffin.verdict.study import judge
 
 DRAWN = 200
 

@@ -15,12 +15,12 @@ from typing import Any
 
 import numpy as np
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
 from kuffin.core.findings import Limits, Recorded, Sibling, against_siblings, check_run, figures
 from kuffin.core.settle import settle
 from kuffin.demo.faults import FAULTS, with_fault
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
 
 WANTED = {
     # fault: the findings that name it, and what its size is held against: the figure it moves

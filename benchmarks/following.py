@@ -18,7 +18,7 @@ from typing import Any
 import numpy as np
 
 from benchmarks.studies import Bench, told_apart
-from kuffin.verdicts.line import verdict_line
+from kuffin.said.line import verdict_line
 
 SD_K = 0.5
 

@@ -6,13 +6,13 @@ import datetime as dt
 
 import numpy as np
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
-from kuffin.core.devices import ChannelRole
+from kuffin.core.bench.devices import ChannelRole
 from kuffin.notebook.samples import RunData
-from kuffin.verdicts.forecast import forecast
-from kuffin.verdicts.signals import Signals, signals
+from kuffin.reading.forecast import forecast
+from kuffin.reading.signals import Signals, signals
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
 
 _IDLE_S = 300.0
 MINUTES = (8, 12, 16, 20, 25)

@@ -12,7 +12,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.errors import KuffinError
+from kuffin.core.base.errors import KuffinError
 from kuffin.core.settle import Settling, settle
 
 Array = NDArray[np.float64]

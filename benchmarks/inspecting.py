@@ -10,13 +10,13 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.bench.fault import Fault
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
 from kuffin.logs.table import LogChannel
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
+from kuffin.simulated.faults import Fault
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
 
 _RUNS, _CHANNELS = 60, 40
 _NAMES = ("Tern", "Plover", "Dunlin", "Knot", "Ruff", "Godwit")
@@ -46,10 +46,10 @@ def study_of(path: Path, runs: int = _RUNS) -> None:
 
 def report(runs: int = _RUNS) -> None:
     """Print when the first findings are seen, when all are, and the longest pause of the event loop."""
+    from kuffin.app.base.settings import Settings
+    from kuffin.app.frame.window import MainWindow
     from kuffin.app.look import theme as looks
-    from kuffin.app.main import application
-    from kuffin.app.settings import Settings
-    from kuffin.app.window import MainWindow
+    from kuffin.app.look.application import application
 
     with tempfile.TemporaryDirectory() as folder:
         path = Path(folder) / "sixty.kuffin"

@@ -26,7 +26,7 @@ ACTS = {
     "an edit": "from kuffin.notebook import edits; edits.change_study(book, book.studies()[0].id, 'm', margin_k=0.123)",
     "the bin": "from kuffin.notebook import bin as b; b.empty(book)",
     "a recording": (
-        "import numpy as np; from kuffin.notebook.recording import RunWriter\n"
+        "import numpy as np; from kuffin.notebook.runwriter import RunWriter\n"
         "w = RunWriter(book, book.studies()[0].id, 'Reed', [('Die', 'degC', 'temperature', 'die')], 's', '2026-05-04T12:00:00')\n"
         "w.begin()\n"
         "for i in range(3): w.add(np.array([[float(i), 30.0]]))\n"
@@ -83,7 +83,7 @@ def _cases(folder: Path) -> dict[str, tuple[Path, str]]:
 def _kill(desk: Path, master: Path, act: str) -> tuple[int, int]:
     program = (
         "import sys; from kuffin.notebook.store import Notebook\n"
-        "import kuffin.notebook.edits, kuffin.notebook.bin, kuffin.notebook.recording, numpy\n"
+        "import kuffin.notebook.edits, kuffin.notebook.bin, kuffin.notebook.runwriter, numpy\n"
         f"book = Notebook.open(sys.argv[1])\n{act}\nbook.close()\n"
     )
     kills = fine = 0

@@ -29,10 +29,10 @@ def report() -> None:
     import pyqtgraph as pg
 
     from kuffin.app.look import theme as looks
-    from kuffin.app.main import application
+    from kuffin.app.look.application import application
     from kuffin.app.widgets.traceplot import TracePlot
     from kuffin.app.widgets.traceview import ROWS, drawn
-    from kuffin.core.devices import ChannelRole
+    from kuffin.core.bench.devices import ChannelRole
     from kuffin.core.settle import settle
     from kuffin.notebook.samples import RunData
 

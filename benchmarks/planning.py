@@ -6,8 +6,8 @@ import datetime as dt
 import random
 
 from benchmarks.timing import in_turn
-from kuffin.core.order import plan_order
-from kuffin.core.schedule import Hours, Job, lay
+from kuffin.core.plan.order import plan_order
+from kuffin.core.plan.schedule import Hours, Job, lay
 
 _AIM = "aim: at once, that is under 0.1 s"
 

@@ -16,18 +16,18 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.bench.instrument import LiveChannel
-from kuffin.bench.recorder import steady
-from kuffin.bench.tape import Tape
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import Step
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
+from kuffin.instruments.instrument import LiveChannel
 from kuffin.notebook import edits
-from kuffin.notebook.recording import RunWriter, cut_off_runs
+from kuffin.notebook.runwriter import RunWriter, cut_off_runs
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
-from kuffin.recording.live import LiveRun
+from kuffin.recording.liverun import LiveRun
 from kuffin.recording.loads import LoadByHand
 from kuffin.recording.openbench import OpenBench
+from kuffin.recording.recorder import steady
+from kuffin.recording.tape import Tape
 
 _ROLES = ("die", "coolant_in", "air_in", "power", "flow", "pump")
 _KILLS = int(os.environ.get("KUFFIN_KILLS", "100"))
@@ -111,9 +111,9 @@ def _share(seconds: float, channels: int, window: bool, interval_s: float = 1.0,
 
 
 def _window(place: Path, notebook: Notebook):
-    from kuffin.app.main import application
-    from kuffin.app.settings import Settings
-    from kuffin.app.window import MainWindow
+    from kuffin.app.base.settings import Settings
+    from kuffin.app.frame.window import MainWindow
+    from kuffin.app.look.application import application
 
     app = application()
     window = MainWindow(Settings(place / "window.ini"))

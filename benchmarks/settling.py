@@ -12,9 +12,9 @@ from typing import Any
 
 import numpy as np
 
-from kuffin.bench.trials import PairTruth, Trial, make_trial
-from kuffin.core.errors import KuffinError
+from kuffin.core.base.errors import KuffinError
 from kuffin.core.settle import Settling, settle
+from kuffin.simulated.trials import PairTruth, Trial, make_trial
 
 TOLERANCE = 0.2
 PAIRS = (("coolant_over_air", "Coolant", "Air"), ("die_over_coolant", "Die", "Coolant"))

@@ -27,10 +27,10 @@ app.processEvents()
 OURS = """
 import sys
 from pathlib import Path
-from kuffin.app.main import application
+from kuffin.app.look.application import application
 from kuffin.app.look import theme as looks
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
 app = application()
 looks.apply(app, looks.LIGHT)
 window = MainWindow(Settings(Path(sys.argv[1]).with_name("w.ini")))
@@ -49,7 +49,7 @@ def report() -> None:
     """Print the ratio; the demo's readings are worked out already, as after its first opening."""
     from kuffin.demo.scenario import build_demo
     from kuffin.notebook.store import Notebook
-    from kuffin.verdicts.study import judge
+    from kuffin.verdict.study import judge
 
     env = {**os.environ, "QT_QPA_PLATFORM": os.environ.get("QT_QPA_PLATFORM", "offscreen"), "OMP_NUM_THREADS": "1"}
     with tempfile.TemporaryDirectory() as tmp:

@@ -16,7 +16,7 @@ from tests.hostile import small
 from tests.logs.mutating import mutated
 from tests.logs.test_reader import KINDS
 
-from kuffin.core.errors import LogError
+from kuffin.core.base.errors import LogError
 from kuffin.demo.shipped import unpack_demo
 from kuffin.logs.reader import read_log
 

@@ -9,9 +9,9 @@ from typing import Any
 
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Candidate, Mount, Part, Run, Sample, Study
-from kuffin.verdicts.line import VerdictLine, verdict_line
-from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.study import StudyVerdict, mounts_of, verdict_from
+from kuffin.reading.runresult import RunResult
+from kuffin.said.line import VerdictLine, verdict_line
+from kuffin.verdict.study import StudyVerdict, mounts_of, verdict_from
 
 POWER_W = 200.0
 

@@ -26,14 +26,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from benchmarks.studies import Bench
-from kuffin.bench.room import Room
-from kuffin.bench.sensors import Sensor
-from kuffin.bench.thermal import Loop, simulate
+from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare import Comparison, MountValue, compare
-from kuffin.core.earlycheck import early_check, early_resistance, pooled_scatter
-from kuffin.core.errors import KuffinError
 from kuffin.core.findings import Limits, Sibling, against_siblings
+from kuffin.core.findings.earlycheck import early_check, early_resistance, pooled_scatter
 from kuffin.core.settle import settle
+from kuffin.simulated.room import Room
+from kuffin.simulated.sensors import Sensor
+from kuffin.simulated.thermal import Loop, simulate
 
 Array = NDArray[np.float64]
 

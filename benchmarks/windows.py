@@ -18,10 +18,10 @@ def report() -> None:
 
 
 def _report(folder: Path) -> None:
+    from kuffin.app.base.settings import Settings
+    from kuffin.app.frame.window import MainWindow
     from kuffin.app.look import theme as looks
-    from kuffin.app.main import application
-    from kuffin.app.settings import Settings
-    from kuffin.app.window import MainWindow
+    from kuffin.app.look.application import application
 
     app = application()
     looks.apply(app, looks.LIGHT)

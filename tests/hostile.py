@@ -54,7 +54,7 @@ def small(demo: Path, target: Path) -> None:
     from kuffin.notebook.edits import to_bin
     from kuffin.notebook.entities import Candidate, Mount, Study
     from kuffin.notebook.store import Notebook
-    from kuffin.verdicts.study import judge
+    from kuffin.verdict.study import judge
 
     shutil.copyfile(demo, target)
     notebook = Notebook.open(target)

@@ -18,12 +18,12 @@ os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 
 from PySide6.QtWidgets import QApplication, QMessageBox
 
-from kuffin.app.faults import Faults
-from kuffin.app.main import application
-from kuffin.app.settings import Settings
+from kuffin.app.base.faults import Faults
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
+from kuffin.app.look.application import application
 from kuffin.app.widgets.paged import PagedDesk
-from kuffin.app.window import MainWindow
-from kuffin.core.errors import KuffinError
+from kuffin.core.base.errors import KuffinError
 from kuffin.publish.tables import as_json
 from tests.hostile import make
 

@@ -11,8 +11,8 @@ from pathlib import Path
 import numpy as np
 import pytest
 
-from kuffin.bench.trials import make_trial
 from kuffin.cli import main
+from kuffin.simulated.trials import make_trial
 from tests.logs.writing import Recipe
 
 

@@ -12,6 +12,8 @@ from pathlib import Path
 
 import pytest
 
+from kuffin.notebook.entities import SCHEMA_VERSION
+
 ROOT = Path(__file__).resolve().parents[1]
 MODULES = sorted((ROOT / "src" / "kuffin").rglob("*.py"))
 
@@ -35,19 +37,59 @@ def test_the_start_is_not_held_up_by_heavy_imports() -> None:
 
 
 def test_the_core_is_free_of_files_and_windows() -> None:
-    program = "import sys, kuffin.core.settle, kuffin.core.compare, kuffin.core.design; print([m for m in sys.modules if m.startswith(('PySide6', 'sqlalchemy'))])"
+    program = "import sys, kuffin.core.settle, kuffin.core.compare, kuffin.core.plan.design; print([m for m in sys.modules if m.startswith(('PySide6', 'sqlalchemy'))])"
     done = subprocess.run([sys.executable, "-c", program], capture_output=True, text=True, check=True)
     assert done.stdout.strip() == "[]"
 
 
 @pytest.mark.parametrize(
-    "name", ["README.md", "CONTRIBUTING.md", "CHANGELOG.md", "docs/methods.md", "docs/notebook-format.md"]
+    "name",
+    [
+        "README.md",
+        "CONTRIBUTING.md",
+        "CHANGELOG.md",
+        "docs/methods.md",
+        "docs/notebook-format.md",
+        "docs/architecture.md",
+    ],
 )
 def test_every_link_leads_to_a_file(name: str) -> None:
     page = ROOT / name
     for target in re.findall(r"\]\(([^)#]+)\)", page.read_text(encoding="utf-8")):
         if not target.startswith("http"):
             assert (page.parent / target).exists(), f"{name} links to {target}"
+
+
+def names_in(page: str) -> set[str]:
+    """Modules and folders of the package that a page names in code: ``said/line.verdict_line``, ``kuffin.core.bench.parts``."""
+    text = (ROOT / page).read_text(encoding="utf-8")
+    found = set(
+        re.findall(
+            r"`(?:src/kuffin/)?((?:core|logs|instruments|simulated|notebook|reading|verdict|said|publish|demo|recording|app)/[\w/]+)",
+            text,
+        )
+    )
+    dotted = re.findall(r"`kuffin\.([\w.]+)", text)
+    return found | {"/".join(d.split(".")) for d in dotted}
+
+
+@pytest.mark.parametrize(
+    "page", ["README.md", "CONTRIBUTING.md", "docs/methods.md", "docs/notebook-format.md", "docs/architecture.md"]
+)
+def test_every_module_that_a_page_names_is_there(page: str) -> None:
+    package = ROOT / "src" / "kuffin"
+    for name in names_in(page):
+        parts = name.split("/")
+        ways = ["/".join(parts[:n]) for n in range(len(parts), 0, -1)]
+        assert any(
+            (package / f"{w}.py").exists() or (n <= 1 and (package / w / "__init__.py").exists())
+            for n, w in enumerate(ways)
+        ), f"{page}: {name}"
+
+
+def test_the_pages_name_the_notebooks_format() -> None:
+    page = (ROOT / "docs" / "notebook-format.md").read_text(encoding="utf-8")
+    assert f"version, now {SCHEMA_VERSION}." in page
 
 
 def test_there_are_few_pictures_and_all_are_shown() -> None:

@@ -40,7 +40,7 @@ def main() -> None:
             text += "        (" + ", ".join(f"({d:.1f}, {c:.0f})" for d, c in cells) + "),\n"
         text += "    ),\n"
     text += "}  # fmt: skip\n"
-    Path(__file__).parent.parent.joinpath("src/kuffin/core/coolanttable.py").write_text(text, encoding="utf-8")
+    Path(__file__).parent.parent.joinpath("src/kuffin/core/heat/coolanttable.py").write_text(text, encoding="utf-8")
 
 
 if __name__ == "__main__":

@@ -17,18 +17,18 @@ import numpy as np
 from PIL import Image
 from PySide6.QtWidgets import QApplication
 
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
-from kuffin.app.main import application
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
-from kuffin.bench.prints import draw_print
-from kuffin.bench.station import as_csv
+from kuffin.app.look.application import application
 from kuffin.demo import practising
 from kuffin.demo.cards import card_runs
 from kuffin.demo.practising import draw as drawn
 from kuffin.demo.shipped import unpack_demo
-from kuffin.notebook import answering, edits, planning, preparing
-from kuffin.verdicts.planning import order_of
+from kuffin.notebook import answering, edits, planedits, preparationedits
+from kuffin.simulated.prints import draw_print
+from kuffin.simulated.station import as_csv
+from kuffin.verdict.planbasis import order_of
 
 
 def settle_down(app: QApplication, window: MainWindow, least: float = 0.3) -> None:
@@ -49,10 +49,10 @@ def plan(window: MainWindow, shoot: Callable[[str], None]) -> None:
     begin = dt.datetime.now().replace(hour=9, minute=0, second=0, microsecond=0)
     begin += dt.timedelta(days=7 - begin.weekday())
     deadline = begin + dt.timedelta(days=4, hours=9)
-    planning.set_plan(notebook, study.id, "plan", begin=begin.isoformat(), deadline=deadline.isoformat())
+    planedits.set_plan(notebook, study.id, "plan", begin=begin.isoformat(), deadline=deadline.isoformat())
     edits.change_study(notebook, study.id, "plan", planned_rounds=6)
     rush = next(c for c in study.live_candidates if c.name == "Rush")
-    planning.configure(notebook, rush.id, "fan_percent", 70.0)
+    planedits.configure(notebook, rush.id, "fan_percent", 70.0)
     window.state.refresh()
     window.show_desk("Plan")
     window.plan.go("order")
@@ -85,7 +85,9 @@ def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
     page = window.prepare.changeover
     for row in page.rows[:4]:
         seconds = round(60 * row.task.minutes * 1.1)
-        preparing.tick(window.state.notebook, window.prepare.mount.id, row.task.key, row.task.text, True, seconds)
+        preparationedits.tick(
+            window.state.notebook, window.prepare.mount.id, row.task.key, row.task.text, True, seconds
+        )
     window.state.refresh()
     page._note(page.rows[1].task.key, "about 20 mL stayed in")
     window.prepare.go("changeover")

@@ -13,7 +13,7 @@ os.environ.setdefault("OMP_NUM_THREADS", "1")
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
 from kuffin import commands
-from kuffin.core.errors import KuffinError, OpenReading
+from kuffin.core.base.errors import KuffinError, OpenReading
 
 
 class _Parser(argparse.ArgumentParser):

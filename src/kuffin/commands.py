@@ -11,7 +11,7 @@ import sys
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from kuffin.core.errors import KuffinError
+from kuffin.core.base.errors import KuffinError
 
 if TYPE_CHECKING:
     from kuffin.logs.table import Told
@@ -43,7 +43,7 @@ def read(args: argparse.Namespace) -> None:
     """What a delimited log holds."""
     import numpy as np
 
-    from kuffin.core.units import shown
+    from kuffin.core.base.units import shown
     from kuffin.logs.reader import read_log
 
     table = read_log(args.log, told=_told(args))
@@ -115,9 +115,9 @@ def settle_log(args: argparse.Namespace) -> None:
     """When a trace reached equilibrium, and what it settled at."""
     import numpy as np
 
-    from kuffin.core.roles import AIR
+    from kuffin.core.base.units import shown
+    from kuffin.core.bench.roles import AIR
     from kuffin.core.settle import settle
-    from kuffin.core.units import shown
     from kuffin.logs.reader import read_log
 
     table = read_log(args.log, told=_told(args))
@@ -193,12 +193,12 @@ def settle_log(args: argparse.Namespace) -> None:
 
 def compare_table(args: argparse.Namespace) -> None:
     """What may be said of each pair of candidates in a tidy table."""
+    from kuffin.core.base.wholefile import write_whole
     from kuffin.core.compare import compare
-    from kuffin.core.wholefile import write_whole
+    from kuffin.core.compare.pairwords import pair_sentence
     from kuffin.logs.header import split_names
     from kuffin.logs.tidy import mount_values, read_tidy
     from kuffin.publish.tables import as_csv, comparison_rows
-    from kuffin.verdicts.words import pair_sentence
 
     adjust = [a.strip() for a in (args.adjust or "").split(",") if a.strip()]
     mounts, warnings, response = mount_values(
@@ -221,7 +221,7 @@ def compare_table(args: argparse.Namespace) -> None:
     if args.csv:
         write_whole(args.csv, as_csv(comparison_rows(found, unit)))
     if args.picture:
-        from kuffin.app.exporting import draw_comparison
+        from kuffin.app.acts.exporting import draw_comparison
 
         draw_comparison(found, unit, Path(args.picture))
     if args.json:
@@ -263,7 +263,7 @@ def compare_table(args: argparse.Namespace) -> None:
 
 def plan(args: argparse.Namespace) -> None:
     """How many mounts a question takes."""
-    from kuffin.core.design import plan_mounts
+    from kuffin.core.plan.design import plan_mounts
 
     found = plan_mounts(
         args.candidates, args.sd, args.difference, args.power, args.confidence, args.reference, args.rounds

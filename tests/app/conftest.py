@@ -10,10 +10,10 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QApplication
 from pytestqt.qtbot import QtBot
 
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
-from kuffin.app.main import application
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
+from kuffin.app.look.application import application
 
 
 @pytest.fixture(scope="session")

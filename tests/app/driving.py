@@ -22,7 +22,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.window import MainWindow
+from kuffin.app.frame.window import MainWindow
 
 Answer = Callable[[QDialog], None]
 

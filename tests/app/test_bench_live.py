@@ -8,9 +8,9 @@ from pathlib import Path
 import pytest
 
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
-from kuffin.app.window import MainWindow
-from kuffin.bench.discovery import discover
-from kuffin.bench.setup import load_setup
+from kuffin.app.frame.window import MainWindow
+from kuffin.instruments.discovery import discover
+from kuffin.instruments.setup import load_setup
 from tests.app.driving import press, pump_until, write_cell
 
 

@@ -12,12 +12,12 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
 
 from kuffin.app.desks.compare.desk import PAGES
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
 from kuffin.app.widgets.axis import decimals, round_step, ticks
-from kuffin.app.window import MainWindow
 from kuffin.demo import blocks
 from kuffin.notebook import edits
-from kuffin.verdicts.grid import Cell
+from kuffin.verdict.grid import Cell
 from tests.app.driving import give, press, shown_words
 
 Wait = Callable[[], None]

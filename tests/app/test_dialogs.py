@@ -12,7 +12,7 @@ from PySide6.QtWidgets import QApplication, QDialog
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.dialogs.newstudy import NewStudy
-from kuffin.app.window import MainWindow
+from kuffin.app.frame.window import MainWindow
 from tests.app.driving import action, choose, with_dialog
 
 Wait = Callable[[], None]

@@ -16,11 +16,11 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QInputDialog, QMessageBox, QPushButton
 from pytestqt.qtbot import QtBot
 
-from kuffin.app.faults import Faults
-from kuffin.app.settings import Settings
+from kuffin.app.base.faults import Faults
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.painted import Painted
-from kuffin.app.window import MainWindow
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.notebook.store import Notebook
 from tests.app.driving import pump_until
 from tests.app.test_run_desk import on_desk, take_protocol

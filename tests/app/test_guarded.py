@@ -12,7 +12,7 @@ from PySide6.QtCore import QObject, QSize
 from PySide6.QtWidgets import QLayout, QWidget
 
 import kuffin.app
-from kuffin.app.guarded import called_by_qt, guarded
+from kuffin.app.base.guarded import called_by_qt, guarded
 
 
 def test_every_class_that_qt_calls_is_guarded() -> None:

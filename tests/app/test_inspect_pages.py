@@ -13,9 +13,9 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QDoubleSpinBox, QPushButton
 
 from kuffin.app.dialogs.joinlog import JoinLog
-from kuffin.app.widgets.bits import Opener
-from kuffin.app.widgets.plotbits import peaks
-from kuffin.app.window import MainWindow
+from kuffin.app.frame.window import MainWindow
+from kuffin.app.widgets.plotparts import peaks
+from kuffin.app.widgets.texts import Opener
 from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import edits
 from kuffin.notebook.samples import read_run
@@ -114,7 +114,7 @@ class TestFindings:
     ) -> None:
         w, page = demo_window, demo_window.inspect.findings
         assert w.state.notebook is not None and w.state.study is not None
-        monkeypatch.setattr("kuffin.app.state._PATIENCE_S", 0.0)
+        monkeypatch.setattr("kuffin.app.state.windowstate._PATIENCE_S", 0.0)
         w.show_desk("Inspect")
         w.inspect.paged.go("findings")
         study = next(s.id for s in w.state.notebook.studies() if "Pastes" in s.name)

@@ -9,16 +9,16 @@ from PySide6.QtCore import QPointF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter
 from pytestqt.qtbot import QtBot
 
-from kuffin.app.jobs import Jobs
+from kuffin.app.base.jobs import Jobs
+from kuffin.app.frame.loom import Loom
 from kuffin.app.look import theme as looks
 from kuffin.app.look.marks import draw, mark
-from kuffin.app.state import State
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.intervalplot import IntervalPlot
-from kuffin.app.widgets.loom import Loom
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.core.heatpath import Level, step
+from kuffin.core.heat.heatpath import Level, step
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.study import judge
+from kuffin.verdict.study import judge
 
 THEMES = (looks.LIGHT, looks.DARK)
 

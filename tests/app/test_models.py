@@ -8,17 +8,17 @@ from pathlib import Path
 import pytest
 from pytestqt.qtbot import QtBot
 
+from kuffin.app.base.jobs import Jobs, Task
+from kuffin.app.base.settings import Settings
 from kuffin.app.desks.compare import model as comparemodel
-from kuffin.app.desks.inspect import words as inspectmodel
+from kuffin.app.desks.inspect import runwords as inspectmodel
 from kuffin.app.dialogs.changestudy import ChangeStudy
-from kuffin.app.jobs import Jobs, Task
-from kuffin.app.settings import Settings
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.intervalplot import nice_step
-from kuffin.app.window import MainWindow
-from kuffin.core.errors import KuffinError
+from kuffin.core.base.errors import KuffinError
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.study import StudyVerdict, judge
+from kuffin.verdict.study import StudyVerdict, judge
 
 
 @pytest.fixture

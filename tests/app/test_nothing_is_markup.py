@@ -12,11 +12,11 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QAbstractButton, QLabel, QWidget
 
 import kuffin.app
-from kuffin.app.exporting import write_picture, write_table
+from kuffin.app.acts.exporting import write_picture, write_table
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.paged import PagedDesk
-from kuffin.app.window import MainWindow
-from kuffin.core import csvtext
-from kuffin.notebook import edits, planning, preparing, shelf
+from kuffin.core.base import csvtext
+from kuffin.notebook import edits, planedits, preparationedits, shelf
 from kuffin.notebook.entities import Run, Study
 from tests.app.test_run_desk import AtRest
 
@@ -44,13 +44,15 @@ def fixed(node: ast.expr) -> bool:
 def test_the_code_makes_labels_boxes_and_tips_in_one_way(path: Path) -> None:
     name = str(path.relative_to(APP))
     tree = ast.parse(path.read_text(encoding="utf-8"))
-    if name != "widgets/bits.py":
+    if name != "widgets/texts.py":
         assert not calls(tree, {"QLabel", "QFormLayout"}), "use bits.Text, bits.text or bits.Form"
     if name != "widgets/messages.py":
         assert not [c for c in calls(tree, {"QMessageBox", "question", "information", "warning", "critical"})]
     for call in calls(tree, {"setToolTip", "showText"}):
         said = call.args[1 if getattr(call.func, "attr", "") == "showText" else 0]
-        own = fixed(said) or isinstance(said, (ast.IfExp, ast.BoolOp)) or name in {"widgets/forms.py", "window.py"}
+        own = (
+            fixed(said) or isinstance(said, (ast.IfExp, ast.BoolOp)) or name in {"widgets/forms.py", "frame/window.py"}
+        )
         wrapped = isinstance(said, ast.Call) and getattr(said.func, "id", "") == "plain_tip"
         known = isinstance(said, ast.Attribute) and said.attr == "effect"
         words = isinstance(said, ast.JoinedStr) and "threshold" in ast.dump(said)
@@ -80,11 +82,11 @@ def evil(demo_window: MainWindow, at_rest: AtRest) -> MainWindow:
         bench = one.bench_id
     mount = window.state.mounts()[0]
     edits.leave_out(book, mount.id, "it", EVIL)
-    preparing.set_note(book, mount.id, EVIL)
+    preparationedits.set_note(book, mount.id, EVIL)
     if bench is not None:
         instrument = shelf.keep_instrument(book, bench, None, name=EVIL)
         shelf.set_probes(book, instrument, [("die", EVIL, EVIL)])
-    kept = planning.keep_protocol(book, EVIL, tuple(window.shelf.steps), planning.Limits())
+    kept = planedits.keep_protocol(book, EVIL, tuple(window.shelf.steps), planedits.Limits())
     edits.change_study(book, study.id, EVIL, protocol_id=kept)
     at_rest()
     return window

@@ -14,16 +14,16 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLineEdit
 from sqlalchemy import select
 
-from kuffin.app.window import MainWindow
-from kuffin.core.design import planned_power
-from kuffin.core.limits import Limits, Newest, Watch
-from kuffin.core.looks import look_confidences, usual_looks
-from kuffin.core.order import fairness
-from kuffin.notebook import edits, planning
+from kuffin.app.frame.window import MainWindow
+from kuffin.core.bench.leading import ALL, to_do
+from kuffin.core.bench.limits import Limits, Newest, Watch
+from kuffin.core.compare.looks import look_confidences, usual_looks
+from kuffin.core.plan.design import planned_power
+from kuffin.core.plan.order import fairness
+from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import Protocol, Sample, now_text
-from kuffin.verdicts.leading import ALL, to_do
-from kuffin.verdicts.planning import order_of, slots_of
+from kuffin.verdict.planbasis import order_of, slots_of
 from tests.app.driving import choose, give, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]
@@ -138,7 +138,7 @@ class TestHowMany:
         page, notebook, study = plan.plan.mounts, plan.state.notebook, plan.state.study
         assert notebook is not None and study is not None
         plan.plan.go("mounts")
-        planning.set_plan(notebook, study.id, "assume", spread_k=0.5, difference_k=1.0, power=0.8)
+        planedits.set_plan(notebook, study.id, "assume", spread_k=0.5, difference_k=1.0, power=0.8)
         plan.state.refresh()
         at_rest()
         # the fewest whose last look, in rounds, has that chance

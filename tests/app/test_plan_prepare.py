@@ -14,11 +14,11 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QDialog
 from pytestqt.qtbot import QtBot
 
+from kuffin.app.base.settings import Settings
 from kuffin.app.dialogs.newstudy import NewStudy
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
-from kuffin.core.order import fairness
-from kuffin.verdicts.planning import order_of, slots_of
+from kuffin.app.frame.window import MainWindow
+from kuffin.core.plan.order import fairness
+from kuffin.verdict.planbasis import order_of, slots_of
 from tests.app.driving import action, choose, drop, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]

@@ -19,12 +19,12 @@ from PySide6.QtCore import QPointF, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QLabel, QWidget
 
-from kuffin.app.window import MainWindow
-from kuffin.bench.prints import draw_print
-from kuffin.core.cautions import CAUTIONS
+from kuffin.app.frame.window import MainWindow
+from kuffin.core.prepare.cautions import CAUTIONS
 from kuffin.notebook import photos
 from kuffin.notebook import shelf as shelfedits
-from kuffin.verdicts.planning import order_of
+from kuffin.simulated.prints import draw_print
+from kuffin.verdict.planbasis import order_of
 from tests.app.driving import action, choose, drop, give, press, with_dialog, write_cell
 
 Wait = Callable[[], None]

@@ -14,10 +14,10 @@ import sys, time
 from pathlib import Path
 from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
-from kuffin.app.main import application
+from kuffin.app.look.application import application
 from kuffin.app.look import theme as looks
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
 
 place = Path(sys.argv[1])
 app = application()

@@ -19,17 +19,17 @@ from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QMessageBox, QPushButton
 
-from kuffin.app.window import MainWindow
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.setup import BenchSetup, ChannelSetting, InstrumentSetting, save_setup
-from kuffin.bench.station import built
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import Step
+from kuffin.app.frame.window import MainWindow
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
 from kuffin.demo.practice import bench_for
 from kuffin.demo.practising import draw
-from kuffin.notebook import planning
+from kuffin.instruments.setup import BenchSetup, ChannelSetting, InstrumentSetting, save_setup
+from kuffin.notebook import planedits
 from kuffin.notebook.edits import change_study
 from kuffin.notebook.entities import Mark, Run
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.station import built
 from tests.app.driving import action, choose, drop, press, pump_until, with_dialog
 
 AtRest = Callable[[], None]
@@ -43,7 +43,7 @@ SHORT = (
 def take_protocol(window: MainWindow, steps: tuple[Step, ...] = SHORT, limits: Limits | None = None) -> None:
     notebook, study = window.state.notebook, window.state.study
     assert notebook is not None and study is not None
-    kept = planning.keep_protocol(notebook, "short", steps, limits or Limits())
+    kept = planedits.keep_protocol(notebook, "short", steps, limits or Limits())
     change_study(notebook, study.id, "take a protocol", protocol_id=kept)
 
 
@@ -287,9 +287,9 @@ def test_a_load_by_hand_is_waited_for(demo_window: MainWindow, at_rest: AtRest, 
 SCRIPT = """
 import sys, os, time, signal
 from pathlib import Path
-from kuffin.app.main import application
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
+from kuffin.app.look.application import application
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
 app = application()
 settings = Settings(Path(sys.argv[1]) / "window.ini")
 settings.set_value("bench", "simulated 60")
@@ -432,8 +432,8 @@ def test_closing_the_window_asks_and_keeps_the_run(
 
 def test_a_tick_of_nothing_known_still_shows() -> None:
     """A bench whose channels have all fallen silent has no figures, and nothing crashes."""
-    from kuffin.verdicts.livewords import figures, stairs
-    from kuffin.verdicts.signals import Signals
+    from kuffin.reading.signals import Signals
+    from kuffin.said.livewords import figures, stairs
 
     t = np.arange(50.0)
     silent = Signals(t, t * math.nan, t * math.nan, t * math.nan, t * math.nan, {})

@@ -10,17 +10,17 @@ from pathlib import Path
 import numpy as np
 import pytest
 
-from kuffin.app.desks.run.words import asked_for, band, to_go
-from kuffin.core.limits import Alarm, Limits, Watch
-from kuffin.core.protocol import Step
+from kuffin.app.desks.run.stagewords import asked_for, band, to_go
+from kuffin.core.bench.leading import SETTLING, Leader, Stage
+from kuffin.core.bench.limits import Alarm, Limits, Watch
+from kuffin.core.bench.protocol import Step
 from kuffin.notebook import edits
-from kuffin.notebook.recording import ChannelRow, NewMark, RunWriter
+from kuffin.notebook.runwriter import ChannelRow, NewMark, RunWriter
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
-from kuffin.recording.live import Now
-from kuffin.verdicts.forecast import Forecast
-from kuffin.verdicts.leading import SETTLING, Leader, Stage
-from kuffin.verdicts.livewords import load_words
+from kuffin.reading.forecast import Forecast
+from kuffin.recording.liverun import Now
+from kuffin.said.livewords import load_words
 
 STEP = Step("load", "long mix", 180.0)
 

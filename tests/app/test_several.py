@@ -12,12 +12,12 @@ from PySide6.QtWidgets import QDialog
 from kuffin.app.desks.compare.conditionspage import ConditionsPage
 from kuffin.app.desks.plan.question import QuestionPage
 from kuffin.app.dialogs.channels import Channels
-from kuffin.app.window import MainWindow
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.several import Heated, record_several
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, as_csv
+from kuffin.app.frame.window import MainWindow
 from kuffin.notebook import edits
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.severaldevices import Heated, record_several
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, as_csv
 from tests.app.driving import with_dialog
 
 Wait = Callable[[], None]

@@ -11,8 +11,8 @@ from PIL import Image
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLabel, QTreeWidgetItemIterator
 
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.forms import NumberLine
-from kuffin.app.window import MainWindow
 from tests.app.driving import action, choose, drop, give, press, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]

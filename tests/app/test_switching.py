@@ -11,8 +11,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
 
 from kuffin.app.dialogs.newstudy import NewStudy
-from kuffin.app.strip import with_capital
-from kuffin.app.window import MainWindow
+from kuffin.app.frame.strip import with_capital
+from kuffin.app.frame.window import MainWindow
 from kuffin.notebook.entities import Mount
 from tests.app.driving import give, press, pump_until, with_dialog
 

@@ -16,7 +16,7 @@ from pytestqt.qtbot import QtBot
 from kuffin.app.dialogs.binview import BinView
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.dialogs.newstudy import NewStudy
-from kuffin.app.window import MainWindow
+from kuffin.app.frame.window import MainWindow
 from kuffin.demo.scenario import write_logs
 from kuffin.notebook.store import Notebook
 from tests.app.driving import pump_until, renewed, shown_words

@@ -5,9 +5,9 @@ from __future__ import annotations
 import numpy as np
 import pytest
 
-from kuffin.core.errors import BenchError
-from kuffin.core.fit import Pad, pads, screw, tightening
-from kuffin.core.loop import (
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.parts import KINDS, kind_of, read_field, show_field
+from kuffin.core.prepare.fill import (
     Held,
     bleeding,
     carry_over,
@@ -18,7 +18,7 @@ from kuffin.core.loop import (
     rinses_needed,
     tube_volume_ml,
 )
-from kuffin.core.parts import KINDS, kind_of, read_field, show_field
+from kuffin.core.prepare.fit import Pad, pads, screw, tightening
 
 
 def test_volumes() -> None:

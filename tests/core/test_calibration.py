@@ -7,8 +7,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from kuffin.core.calibration import Calibration, level, two_points
-from kuffin.core.errors import BenchError
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.calibration import Calibration, level, two_points
 
 probes = st.dictionaries(st.text(min_size=1, max_size=4), st.floats(21.0, 23.0), min_size=2, max_size=8)
 

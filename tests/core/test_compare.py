@@ -6,10 +6,10 @@ import numpy as np
 import pytest
 from scipy import stats
 
+from kuffin.core.base.errors import CompareError
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.letters import tie_letters
 from kuffin.core.compare.linear import fit_linear
-from kuffin.core.errors import CompareError
 from tests.core import published as pub
 
 

@@ -7,8 +7,8 @@ import pytest
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 
+from kuffin.core.base.errors import CompareError
 from kuffin.core.compare import Comparison, MountValue, compare
-from kuffin.core.errors import CompareError
 
 VALUES = st.lists(st.lists(st.floats(5, 60, width=32), min_size=2, max_size=5), min_size=2, max_size=5)
 

@@ -6,8 +6,8 @@ import numpy as np
 import pytest
 from numpy.typing import NDArray
 
-from kuffin.core.conditions import condition_words, jumps, main_condition, of_steps, stretches_of
-from kuffin.core.protocol import Step
+from kuffin.core.bench.conditions import condition_words, jumps, main_condition, of_steps, stretches_of
+from kuffin.core.bench.protocol import Step
 
 Array = NDArray[np.float64]
 T = np.arange(0.0, 4200.0, 2.0)

@@ -5,9 +5,9 @@ from __future__ import annotations
 import numpy as np
 import pytest
 
-from kuffin.bench.prints import draw_print
-from kuffin.core.contact import both_sides, read_print, straighten, turned_round
-from kuffin.core.errors import BenchError
+from kuffin.core.base.errors import BenchError
+from kuffin.core.prepare.contact import both_sides, read_print, straighten, turned_round
+from kuffin.simulated.prints import draw_print
 
 
 def test_coverage_is_within_three_points_and_its_interval_holds() -> None:

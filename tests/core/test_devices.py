@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import pytest
 
-from kuffin.core.devices import ChannelRole, Cooled, Whose, whose
+from kuffin.core.bench.devices import ChannelRole, Cooled, Whose, whose
 
 CPU_DIE, GPU_DIE = ChannelRole("CPU", "die", "processor"), ChannelRole("GPU", "die", "card")
 CPU_W, GPU_W = ChannelRole("CPU power", "power", "processor"), ChannelRole("GPU power", "power", "card")

@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 import pytest
 
-from kuffin.core.earlycheck import early_check, early_resistance, pooled_scatter
+from kuffin.core.findings.earlycheck import early_check, early_resistance, pooled_scatter
 
 
 def test_the_resistance_of_a_known_course_dips_left_out() -> None:

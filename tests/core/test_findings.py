@@ -8,13 +8,8 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from kuffin.bench.fault import Fault
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
-from kuffin.core.boost import boost, throttling
-from kuffin.core.devices import ChannelRole
-from kuffin.core.errors import BenchError
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.devices import ChannelRole
 from kuffin.core.findings import (
     KINDS,
     THRESHOLDS,
@@ -28,8 +23,13 @@ from kuffin.core.findings import (
 )
 from kuffin.core.findings.siblings import outlying
 from kuffin.core.findings.thresholds import OF_KIND, checked
-from kuffin.core.heatbalance import closure, properties
+from kuffin.core.heat.boost import boost, throttling
+from kuffin.core.heat.heatbalance import closure, properties
 from kuffin.core.settle import settle
+from kuffin.simulated.faults import Fault
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
 
 PLAN = RunPlan(
     Radiator("Reed", 0.06),
@@ -305,7 +305,7 @@ def test_a_hand_worked_heat_balance_agrees_to_the_last_digit() -> None:
 def test_the_coolants_table_is_true(glycol: str) -> None:
     from CoolProp.CoolProp import PropsSI
 
-    from kuffin.core.errors import TraceError
+    from kuffin.core.base.errors import TraceError
 
     short = {"propylene glycol": "MPG", "ethylene glycol": "MEG"}[glycol]
     for share, at in ((0, 22.0), (25, 31.0), (40, 47.0)):

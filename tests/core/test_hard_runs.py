@@ -6,9 +6,9 @@ import numpy as np
 import pytest
 from benchmarks.hard_runs import coarse, long_loops, one_part, readings, second_part, switching_fans
 
-from kuffin.core.errors import TraceError
+from kuffin.core.base.errors import TraceError
+from kuffin.core.base.traces import quantum
 from kuffin.core.settle import settle
-from kuffin.core.traces import quantum
 
 RUNS = 16
 

@@ -5,13 +5,13 @@ from __future__ import annotations
 import numpy as np
 import pytest
 
-from kuffin.bench.trials import make_trial
-from kuffin.core.errors import BenchError, TraceError
-from kuffin.core.extremes import expected_highest, extremes
-from kuffin.core.greybox import fast_trace, whole_trace
-from kuffin.core.heatpath import flight
-from kuffin.core.protocol import Step, check, read_window, window_words
-from kuffin.core.uncertainty import Accuracy, Source, combine, in_a_comparison
+from kuffin.core.base.errors import BenchError, TraceError
+from kuffin.core.base.extremes import expected_highest, extremes
+from kuffin.core.base.uncertainty import Accuracy, Source, combine, in_a_comparison
+from kuffin.core.bench.protocol import Step, check, read_window, window_words
+from kuffin.core.heat.heatpath import flight
+from kuffin.core.heat.wholetrace import fast_trace, whole_trace
+from kuffin.simulated.trials import make_trial
 
 
 def test_gum_h1_the_end_gauge() -> None:

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 import numpy as np
 import pytest
 
-from kuffin.core.errors import BenchError
-from kuffin.core.leak import ATMOSPHERE_KPA, highest_pressure, judge_leak
+from kuffin.core.base.errors import BenchError
+from kuffin.core.prepare.leak import ATMOSPHERE_KPA, highest_pressure, judge_leak
 
 
 @dataclass(frozen=True)

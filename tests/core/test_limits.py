@@ -7,7 +7,7 @@ from collections.abc import Iterable, Mapping
 import numpy as np
 import pytest
 
-from kuffin.core.limits import Alarm, Limits, Watch, watchable
+from kuffin.core.bench.limits import Alarm, Limits, Watch, watchable
 
 ALL = Limits(90.0, 50.0, 60.0, 1500.0, 3.0)
 

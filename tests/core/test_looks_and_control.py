@@ -6,12 +6,12 @@ import numpy as np
 import pytest
 from scipy import stats
 
+from kuffin.core.base.errors import CompareError
 from kuffin.core.compare import MountValue, compare
+from kuffin.core.compare.control import control_chart
+from kuffin.core.compare.linking import Difference, through_baseline
+from kuffin.core.compare.looks import alpha_spent, look_alphas, look_confidences, read_looks, usual_looks
 from kuffin.core.compare.nextround import next_round
-from kuffin.core.control import control_chart
-from kuffin.core.errors import CompareError
-from kuffin.core.linking import Difference, through_baseline
-from kuffin.core.looks import alpha_spent, look_alphas, look_confidences, read_looks, usual_looks
 
 
 @pytest.mark.parametrize(

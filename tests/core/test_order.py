@@ -9,8 +9,8 @@ import numpy as np
 import pytest
 from scipy import stats
 
-from kuffin.core.errors import BenchError
-from kuffin.core.order import Slot, change_over_minutes, controls_after, fairness, moved, out_of_step, plan_order
+from kuffin.core.base.errors import BenchError
+from kuffin.core.plan.order import Slot, change_over_minutes, controls_after, fairness, moved, out_of_step, plan_order
 
 NAMES = ["Reed", "Rush", "Sedge", "Bulrush"]
 

@@ -7,13 +7,13 @@ import datetime as dt
 import numpy as np
 import pytest
 
-from kuffin.core.changeover import BuiltIn, change_over
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.configuration import differences
+from kuffin.core.bench.protocol import Step, check, from_plain, run_minutes, sweep, to_plain, usual_steps, warm_up_min
 from kuffin.core.compare import MountValue, compare
-from kuffin.core.configuration import differences
-from kuffin.core.design import planned_power, power_curve, power_to_show_sameness, sample_or_mount
-from kuffin.core.errors import BenchError
-from kuffin.core.protocol import Step, check, from_plain, run_minutes, sweep, to_plain, usual_steps, warm_up_min
-from kuffin.core.schedule import Hours, Job, lay
+from kuffin.core.plan.design import planned_power, power_curve, power_to_show_sameness, sample_or_mount
+from kuffin.core.plan.schedule import Hours, Job, lay
+from kuffin.core.prepare.changeover import BuiltIn, change_over
 
 WEEK = Hours({d: (9.0, 17.0) for d in range(5)})
 MONDAY = dt.datetime(2026, 11, 30, 9)

@@ -6,9 +6,8 @@ import numpy as np
 import pytest
 from scipy import stats
 
-from kuffin.core.design import plan_mounts, planned_power
-from kuffin.core.errors import CompareError
-from kuffin.core.ranges import (
+from kuffin.core.base.errors import CompareError
+from kuffin.core.base.ranges import (
     dunnett_critical,
     dunnett_p,
     even_correlation,
@@ -17,6 +16,7 @@ from kuffin.core.ranges import (
     tukey_critical,
     tukey_p,
 )
+from kuffin.core.plan.design import plan_mounts, planned_power
 
 
 @pytest.mark.parametrize("k", [3, 6, 12])

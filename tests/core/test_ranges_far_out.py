@@ -6,8 +6,8 @@ import numpy as np
 import pytest
 from scipy import stats
 
+from kuffin.core.base.ranges import dunnett_critical, studentized_range_cdf, tukey_critical
 from kuffin.core.compare import MountValue, compare
-from kuffin.core.ranges import dunnett_critical, studentized_range_cdf, tukey_critical
 
 
 @pytest.mark.parametrize("df", [1, 2, 3, 4.5, 7])

@@ -6,9 +6,9 @@ import numpy as np
 import pytest
 from scipy import stats
 
+from kuffin.core.base.errors import CompareError
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.compare.sources import next_buys, sources_of_scatter
-from kuffin.core.errors import CompareError
 
 
 def nested(

@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from benchmarks.settling import run
 
-from kuffin.core.errors import TraceError
+from kuffin.core.base.errors import TraceError
 from kuffin.core.settle import Settling, settle
 from kuffin.core.settle.load import load_span, loop_period, rise_start
 

@@ -7,12 +7,12 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from kuffin.bench.thermal import Loop, simulate
-from kuffin.bench.trials import make_trial
-from kuffin.core.errors import TraceError
+from kuffin.core.base.errors import TraceError
 from kuffin.core.settle import Settling, settle
 from kuffin.core.settle.steps import fast_split, slow_split
 from kuffin.core.settle.warmup import fit_fast, fit_slow
+from kuffin.simulated.thermal import Loop, simulate
+from kuffin.simulated.trials import make_trial
 
 Run = dict[str, np.ndarray]
 

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 
-from kuffin.core.conditions import Stretch
-from kuffin.core.protocol import Step
-from kuffin.core.stepcheck import step_doubts
+from kuffin.core.bench.conditions import Stretch
+from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.stepcheck import step_doubts
 
 T = np.arange(0.0, 3000.0, 2.0)
 STEPS = tuple(

@@ -6,11 +6,11 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from kuffin.core.conditions import of_steps
-from kuffin.core.configuration import OF_TEST
-from kuffin.core.errors import BenchError
-from kuffin.core.protocol import Step, from_plain, sweep, to_plain
-from kuffin.core.testsettings import read_settings, settings_words
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.conditions import of_steps
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.protocol import Step, from_plain, sweep, to_plain
+from kuffin.core.bench.testsettings import read_settings, settings_words
 
 
 def test_names_units_and_words_of_ones_own_are_read() -> None:

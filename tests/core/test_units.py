@@ -6,7 +6,7 @@ import numpy as np
 import pint
 import pytest
 
-from kuffin.core.units import parse_unit, shown, to_canonical
+from kuffin.core.base.units import parse_unit, shown, to_canonical
 
 registry = pint.UnitRegistry()
 CANONICAL = {

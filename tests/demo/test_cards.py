@@ -4,14 +4,14 @@ from __future__ import annotations
 
 import pytest
 
-from kuffin.core.loop import loop_volume_ml, metal_warnings
+from kuffin.core.prepare.fill import loop_volume_ml, metal_warnings
 from kuffin.demo.cards import CARD_BLOCKS, CARD_W, ROUNDS
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.configurations import built_loop, loop_of, metals_of, pressures_of
-from kuffin.verdicts.line import verdict_line
-from kuffin.verdicts.oneanother import warmings
-from kuffin.verdicts.study import StudyVerdict, judge, mounts_of
+from kuffin.reading.configurations import built_loop, loop_of, metals_of, pressures_of
+from kuffin.said.line import verdict_line
+from kuffin.said.warmings import warmings
+from kuffin.verdict.study import StudyVerdict, judge, mounts_of
 
 
 @pytest.fixture

@@ -5,13 +5,13 @@ from __future__ import annotations
 import numpy as np
 import pytest
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.simulated import SimulatedBench
 from kuffin.demo.faults import FAULTS
 from kuffin.demo.practice import bench_for
 from kuffin.demo.practising import Practice
 from kuffin.notebook.samples import RunData
-from kuffin.verdicts.against import _figures
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.livebench import SimulatedBench
+from kuffin.verdict.againstsiblings import _figures
 
 Figures = dict[str, tuple[float, float, float]]
 

@@ -13,11 +13,11 @@ from kuffin.demo.scenario import build_demo
 from kuffin.notebook.entities import Part, Reading, Run
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.line import verdict_line
-from kuffin.verdicts.results import made_from
-from kuffin.verdicts.runresult import from_json
-from kuffin.verdicts.study import judge
-from kuffin.verdicts.ways import ways_of
+from kuffin.reading.judging import ways_of
+from kuffin.reading.keptresults import made_from
+from kuffin.reading.runresult import from_json
+from kuffin.said.line import verdict_line
+from kuffin.verdict.study import judge
 
 
 @pytest.fixture(scope="module")

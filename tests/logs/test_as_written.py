@@ -7,7 +7,7 @@ from pathlib import Path
 
 import pytest
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.reader import read_log
 from kuffin.logs.tidy import mount_values, read_tidy

@@ -10,7 +10,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from kuffin.core.errors import LogError
+from kuffin.core.base.errors import LogError
 from kuffin.logs.clock import ParsedClock, clock_kind, looks_like_minutes
 from kuffin.logs.clockcells import ClockCells
 from kuffin.logs.clockrun import running

@@ -11,7 +11,7 @@ from pathlib import Path
 import numpy as np
 import pytest
 
-from kuffin.core.errors import LogError, OpenReading
+from kuffin.core.base.errors import LogError, OpenReading
 from kuffin.logs.reader import read_log
 from kuffin.logs.table import LogTable, Told
 from tests.logs.writing import START, Recipe

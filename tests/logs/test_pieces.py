@@ -8,8 +8,8 @@ from pathlib import Path
 import numpy as np
 import pytest
 
-from kuffin.core.errors import CompareError, LogError
-from kuffin.core.units import parse_unit
+from kuffin.core.base.errors import CompareError, LogError
+from kuffin.core.base.units import parse_unit
 from kuffin.logs.channelguess import guess_role
 from kuffin.logs.guess import guess_candidate
 from kuffin.logs.header import is_unit_row, split_names, unique_names

@@ -11,7 +11,7 @@ import pytest
 from hypothesis import HealthCheck, example, given, settings
 from hypothesis import strategies as st
 
-from kuffin.core.errors import LogError
+from kuffin.core.base.errors import LogError
 from kuffin.logs.reader import read_log
 from kuffin.logs.table import LogTable
 from tests.logs.writing import START, Recipe, clock, elapsed

@@ -9,14 +9,14 @@ from pathlib import Path
 
 import pytest
 
-from kuffin.core.errors import KuffinError
-from kuffin.core.limits import Limits
-from kuffin.core.order import Slot, moved, plan_order
-from kuffin.core.protocol import Step
-from kuffin.notebook import edits, planning, preparing, shelf
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
+from kuffin.core.plan.order import Slot, moved, plan_order
+from kuffin.notebook import edits, planedits, preparationedits, shelf
 from kuffin.notebook.entities import Claim, Mount, Sample
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.planning import is_done, order_of, slots_of
+from kuffin.verdict.planbasis import is_done, order_of, slots_of
 from tests.notebook.test_notebook import log
 
 NAMES = ("Tern", "Plover", "Dunlin", "Knot", "Ruff")
@@ -72,27 +72,27 @@ class Person:
         names = [c.name for c in study.live_candidates]
         seed = self.rng.randrange(1000)
         slots = plan_order(names, self.rng.randint(1, 4), seed, baseline=base.name if base else None, done=done)
-        planning.draw_order(self.notebook, self.study_id, slots, seed)
+        planedits.draw_order(self.notebook, self.study_id, slots, seed)
 
     def move(self) -> None:
         study = self.study
         free = [i for i, m in enumerate(order_of(study)) if not is_done(m) and not m.begun_at]
         source, target = self.any(free), self.any(free)
         new = moved(slots_of(study), source, target)
-        planning.move_mount(self.notebook, study.id, order_of(study)[source].id, target, new[target].round)
+        planedits.move_mount(self.notebook, study.id, order_of(study)[source].id, target, new[target].round)
 
     def tick(self) -> None:
         key = self.any(["off", "drain", "leak", "fill"])
-        preparing.tick(self.notebook, self.mount().id, key, f"{key}.", self.rng.random() < 0.7, 30.0)
+        preparationedits.tick(self.notebook, self.mount().id, key, f"{key}.", self.rng.random() < 0.7, 30.0)
 
     def note(self) -> None:
-        preparing.note_step(self.notebook, self.mount().id, "drain", "Drain.", f"note {self.rng.random():.3f}")
+        preparationedits.note_step(self.notebook, self.mount().id, "drain", "Drain.", f"note {self.rng.random():.3f}")
 
     def ready(self) -> None:
-        preparing.make_ready(self.notebook, self.mount().id, self.rng.random() < 0.7)
+        preparationedits.make_ready(self.notebook, self.mount().id, self.rng.random() < 0.7)
 
     def again(self) -> None:
-        preparing.start_again(self.notebook, self.mount().id)
+        preparationedits.start_again(self.notebook, self.mount().id)
 
     def run(self) -> None:
         mount = self.mount()
@@ -119,20 +119,20 @@ class Person:
 
     def claim(self) -> None:
         a, b = self.any(list(self.study.live_candidates)), self.any(list(self.study.live_candidates))
-        planning.add_claim(self.notebook, self.study_id, a.id, b.id, self.rng.choice([0.0, 1.0, 2.5]))
+        planedits.add_claim(self.notebook, self.study_id, a.id, b.id, self.rng.choice([0.0, 1.0, 2.5]))
 
     def configure(self) -> None:
         candidate = self.any(list(self.study.live_candidates))
-        planning.configure(self.notebook, candidate.id, "fan_percent", self.any([None, 40.0, 70.0, 140.0]))
+        planedits.configure(self.notebook, candidate.id, "fan_percent", self.any([None, 40.0, 70.0, 140.0]))
 
     def answer(self) -> None:
-        planning.answer_difference(self.notebook, self.study_id, "fan_percent", "fans", self.any([None, " ", "so"]))
+        planedits.answer_difference(self.notebook, self.study_id, "fan_percent", "fans", self.any([None, " ", "so"]))
 
     def promise(self) -> None:
-        planning.set_same(self.notebook, self.study_id, self.any(["fans", "coolant"]), self.rng.random() < 0.5)
+        planedits.set_same(self.notebook, self.study_id, self.any(["fans", "coolant"]), self.rng.random() < 0.5)
 
     def plan(self) -> None:
-        planning.set_plan(self.notebook, self.study_id, "plan", power=self.any([None, 0.8, 0.9]))
+        planedits.set_plan(self.notebook, self.study_id, "plan", power=self.any([None, 0.8, 0.9]))
 
     def bench(self) -> None:
         benches = shelf.benches(self.notebook)
@@ -142,7 +142,7 @@ class Person:
         shelf.keep_instrument(self.notebook, bench, None, name="meter", unit="W", counts=1.0)
 
     def protocol(self) -> None:
-        planning.keep_protocol(self.notebook, "three steps", [Step("load", power_w=self.any([150, 180]))], Limits())
+        planedits.keep_protocol(self.notebook, "three steps", [Step("load", power_w=self.any([150, 180]))], Limits())
 
     def part(self) -> None:
         part = self.any(shelf.parts(self.notebook))
@@ -158,7 +158,7 @@ class Person:
         edits.to_bin(self.notebook, kind, self.any(there), "something")
 
     def sheet(self) -> None:
-        preparing.keep_sheet(self.notebook, self.mount().id, "fill", {"reserve_ml": self.rng.randint(0, 90)})
+        preparationedits.keep_sheet(self.notebook, self.mount().id, "fill", {"reserve_ml": self.rng.randint(0, 90)})
 
     def baseline(self) -> None:
         chosen = self.any([None, *(c.id for c in self.study.live_candidates)])

@@ -10,7 +10,7 @@ from pathlib import Path
 
 import pytest
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
 

@@ -11,7 +11,7 @@ from pathlib import Path
 import numpy as np
 import pytest
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import answering, channels, edits
 from kuffin.notebook import bin as bin_

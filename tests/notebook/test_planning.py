@@ -9,13 +9,13 @@ from pathlib import Path
 import pytest
 from PIL import Image
 
-from kuffin.core.errors import BenchError, NotebookError
-from kuffin.core.limits import Limits
-from kuffin.core.order import Slot
-from kuffin.core.protocol import Step
-from kuffin.notebook import edits, photos, planning, preparing, shelf
+from kuffin.core.base.errors import BenchError, NotebookError
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
+from kuffin.core.plan.order import Slot
+from kuffin.notebook import edits, photos, planedits, preparationedits, shelf
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.planning import order_of, slots_of
+from kuffin.verdict.planbasis import order_of, slots_of
 from tests.notebook.test_notebook import log
 
 
@@ -36,12 +36,12 @@ class TestAnOrder:
     def test_it_makes_the_mounts_and_another_draw_keeps_what_has_a_run_or_was_begun(
         self, notebook: Notebook, study: int
     ) -> None:
-        planning.draw_order(notebook, study, slots(2, "Tern", "Plover", "Dunlin"), 1)
+        planedits.draw_order(notebook, study, slots(2, "Tern", "Plover", "Dunlin"), 1)
         assert slots_of(notebook.study(study)) == slots(2, "Tern", "Plover", "Dunlin")
         edits.add_log(notebook, study, "Tern", log(), round_number=1)
         second = order_of(notebook.study(study))[1]
-        preparing.tick(notebook, second.id, "off", "Shut down.", True)
-        planning.draw_order(notebook, study, slots(3, "Dunlin", "Plover", "Tern"), 2)
+        preparationedits.tick(notebook, second.id, "off", "Shut down.", True)
+        planedits.draw_order(notebook, study, slots(3, "Dunlin", "Plover", "Tern"), 2)
         found = slots_of(notebook.study(study))
         assert found[:2] == [Slot("Tern", 1), Slot("Plover", 1)]
         assert found[2:] == [Slot("Dunlin", 1), *slots(3, "Dunlin", "Plover", "Tern")[3:]]
@@ -50,22 +50,22 @@ class TestAnOrder:
         assert slots_of(notebook.study(study)) == slots(2, "Tern", "Plover", "Dunlin")
 
     def test_a_log_goes_to_the_planned_mount_of_its_round(self, notebook: Notebook, study: int) -> None:
-        planning.draw_order(notebook, study, slots(2, "Tern", "Plover", "Dunlin"), 1)
+        planedits.draw_order(notebook, study, slots(2, "Tern", "Plover", "Dunlin"), 1)
         edits.add_log(notebook, study, "Plover", log("plover.csv"), round_number=2)
         mounts = order_of(notebook.study(study))
         assert len(mounts) == 6
         assert [(m.candidate.name, m.round) for m in mounts if m.live_runs] == [("Plover", 2)]
 
     def test_fewer_rounds_put_the_rest_into_the_bin(self, notebook: Notebook, study: int) -> None:
-        planning.draw_order(notebook, study, slots(4, "Tern", "Plover", "Dunlin"), 1)
-        planning.draw_order(notebook, study, slots(2, "Tern", "Plover", "Dunlin"), 2)
+        planedits.draw_order(notebook, study, slots(4, "Tern", "Plover", "Dunlin"), 1)
+        planedits.draw_order(notebook, study, slots(2, "Tern", "Plover", "Dunlin"), 2)
         assert len(order_of(notebook.study(study))) == 6
 
     def test_samples_are_shared_out_in_turn(self, notebook: Notebook, study: int) -> None:
         part = notebook.study(study).live_candidates[0].part_id
         shelf.add_sample(notebook, part, "B", "lent by the maker")
         shelf.add_sample(notebook, part, "C")
-        planning.draw_order(notebook, study, slots(6, "Tern", "Plover"), 1)
+        planedits.draw_order(notebook, study, slots(6, "Tern", "Plover"), 1)
         mine = [m.sample.label for m in order_of(notebook.study(study)) if m.candidate.name == "Tern" and m.sample]
         assert mine == ["1", "B", "C", "1", "B", "C"]
 
@@ -85,13 +85,13 @@ class TestRefused:
 
     def test_claims(self, notebook: Notebook, study: int) -> None:
         by = ids(notebook, study)
-        self.refused(lambda: planning.add_claim(notebook, study, by["Tern"], by["Tern"], 1.0), "two candidates")
-        self.refused(lambda: planning.add_claim(notebook, study, by["Tern"], by["Plover"], 0.0), "above 0 K")
+        self.refused(lambda: planedits.add_claim(notebook, study, by["Tern"], by["Tern"], 1.0), "two candidates")
+        self.refused(lambda: planedits.add_claim(notebook, study, by["Tern"], by["Plover"], 0.0), "above 0 K")
 
     def test_configurations_and_reasons(self, notebook: Notebook, study: int) -> None:
         by = ids(notebook, study)
-        self.refused(lambda: planning.configure(notebook, by["Tern"], "fan_percent", 130.0), "fan speed: 130 %")
-        self.refused(lambda: planning.answer_difference(notebook, study, "fans", "fans", "  "), "say in a few words")
+        self.refused(lambda: planedits.configure(notebook, by["Tern"], "fan_percent", 130.0), "fan speed: 130 %")
+        self.refused(lambda: planedits.answer_difference(notebook, study, "fans", "fans", "  "), "say in a few words")
 
     def test_samples_that_do_not_exist(self, notebook: Notebook, study: int) -> None:
         part = notebook.study(study).live_candidates[0]
@@ -99,8 +99,8 @@ class TestRefused:
         self.refused(lambda: shelf.add_sample(notebook, part.part_id, "1"), "has a sample 1 already")
 
     def test_a_protocol_without_a_name_or_steps(self, notebook: Notebook) -> None:
-        self.refused(lambda: planning.keep_protocol(notebook, " ", [Step("load")], Limits()), "needs a name")
-        self.refused(lambda: planning.keep_protocol(notebook, "none", [], Limits()), "step")
+        self.refused(lambda: planedits.keep_protocol(notebook, " ", [Step("load")], Limits()), "needs a name")
+        self.refused(lambda: planedits.keep_protocol(notebook, "none", [], Limits()), "step")
 
     def test_photos_that_are_none(self, notebook: Notebook, tmp_path: Path) -> None:
         fake, cut = tmp_path / "print.jpg", tmp_path / "cut.png"
@@ -115,15 +115,15 @@ class TestRefused:
 def test_a_sample_of_another_part_is_refused_for_a_mount_and_a_part_may_be_compared_with_itself(
     notebook: Notebook, study: int
 ) -> None:
-    planning.draw_order(notebook, study, slots(1, "Tern", "Plover", "Dunlin"), 1)
+    planedits.draw_order(notebook, study, slots(1, "Tern", "Plover", "Dunlin"), 1)
     first, second, _ = order_of(notebook.study(study))
     assert second.sample_id is not None
     with pytest.raises(NotebookError, match="no such sample"):
-        planning.set_sample(notebook, first.id, second.sample_id)
+        planedits.set_sample(notebook, first.id, second.sample_id)
     with pytest.raises(NotebookError, match="no such sample"):
-        planning.set_sample(notebook, first.id, 999)
+        planedits.set_sample(notebook, first.id, 999)
     plover = next(c for c in notebook.study(study).live_candidates if c.name == "Plover")
-    planning.choose_part(notebook, ids(notebook, study)["Tern"], plover.part_id)
+    planedits.choose_part(notebook, ids(notebook, study)["Tern"], plover.part_id)
     assert set(ids(notebook, study)) == {"Plover (another way)", "Plover", "Dunlin"}
 
 
@@ -185,14 +185,14 @@ def test_photos_come_back_byte_for_byte_and_the_bin_keeps_them(notebook: Noteboo
 
 
 def test_starting_again_takes_ticks_back_but_not_notes_nor_sheets(notebook: Notebook, study: int) -> None:
-    planning.draw_order(notebook, study, slots(1, "Tern", "Plover", "Dunlin"), 1)
+    planedits.draw_order(notebook, study, slots(1, "Tern", "Plover", "Dunlin"), 1)
     mount = order_of(notebook.study(study))[0].id
-    preparing.tick(notebook, mount, "off", "Shut down, pull the plug.", True, 42.0)
-    preparing.note_step(notebook, mount, "off", "Shut down, pull the plug.", "warm still")
-    preparing.keep_sheet(notebook, mount, "fill", {"reserve_ml": 80})
-    preparing.make_ready(notebook, mount)
-    preparing.start_again(notebook, mount)
-    found = preparing.prepared(notebook, mount)
+    preparationedits.tick(notebook, mount, "off", "Shut down, pull the plug.", True, 42.0)
+    preparationedits.note_step(notebook, mount, "off", "Shut down, pull the plug.", "warm still")
+    preparationedits.keep_sheet(notebook, mount, "fill", {"reserve_ml": 80})
+    preparationedits.make_ready(notebook, mount)
+    preparationedits.start_again(notebook, mount)
+    found = preparationedits.prepared(notebook, mount)
     assert (found.ticks["off"].done_at, found.ticks["off"].note) == (None, "warm still")
     assert found.sheets == {"fill": {"reserve_ml": 80}}
     assert order_of(notebook.study(study))[0].begun_at is None

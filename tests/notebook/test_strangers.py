@@ -12,17 +12,17 @@ from pathlib import Path
 
 import pytest
 
-from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.notebook import bin as bin_
 from kuffin.notebook.mending import look_over, reading
-from kuffin.notebook.preparing import sheets_of
+from kuffin.notebook.preparationedits import sheets_of
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.publish.tables import as_json
-from kuffin.verdicts.configurations import built_in
-from kuffin.verdicts.line import verdict_line
-from kuffin.verdicts.preparation import preparation_of
-from kuffin.verdicts.study import judge
+from kuffin.reading.configurations import built_in
+from kuffin.said.line import verdict_line
+from kuffin.said.preparation import preparation_of
+from kuffin.verdict.study import judge
 from tests.hostile import SCHEMA, make, small
 
 ROOT = Path(__file__).parents[2]

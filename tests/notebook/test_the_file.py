@@ -13,12 +13,12 @@ from pathlib import Path
 import numpy as np
 import pytest
 
-from kuffin.core.errors import NotebookError
-from kuffin.core.wholefile import write_whole
+from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook import bin as bin_
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Run
-from kuffin.notebook.recording import ChannelRow, NewMark, RunWriter, close_run
+from kuffin.notebook.runwriter import ChannelRow, NewMark, RunWriter, close_run
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from tests.notebook.test_notebook import log
@@ -182,7 +182,7 @@ def test_by_no_name_is_a_notebook_opened_twice(open_one: tuple[Notebook, int]) -
     os.link(book.path, hard)
     soft.symlink_to(book.path)
     program = (
-        "import sys; from kuffin.notebook.store import Notebook; from kuffin.core.errors import KuffinError\n"
+        "import sys; from kuffin.notebook.store import Notebook; from kuffin.core.base.errors import KuffinError\n"
         "for p in sys.argv[1:]:\n"
         "    try: Notebook.open(p); print('opened')\n"
         "    except KuffinError as e: print('refused' if 'open in another' in str(e) else e)\n"
@@ -198,7 +198,7 @@ def test_by_no_name_is_a_notebook_opened_twice(open_one: tuple[Notebook, int]) -
 
 
 def test_the_demo_is_not_written_over_one_that_is_open(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
-    from kuffin.app import notebooks
+    from kuffin.app.acts import notebooks
     from kuffin.demo.shipped import unpack_demo
 
     monkeypatch.setattr(notebooks, "demo_cache", lambda: tmp_path)
@@ -306,7 +306,7 @@ def test_what_is_taken_out_of_the_bin_brings_what_it_belongs_to(open_one: tuple[
 
 
 def test_results_do_without_being_kept_on_a_full_disk(open_one: tuple[Notebook, int]) -> None:
-    from kuffin.verdicts.study import judge
+    from kuffin.verdict.study import judge
 
     book, study = open_one
     with book.session() as session:
@@ -318,12 +318,12 @@ def test_results_do_without_being_kept_on_a_full_disk(open_one: tuple[Notebook, 
 
 
 def test_a_full_disk_leaves_an_old_export_as_it_was(tmp_path: Path) -> None:
-    from kuffin.core.errors import KuffinError
+    from kuffin.core.base.errors import KuffinError
 
     target = tmp_path / "verdict.csv"
     target.write_text("old")
     program = (
-        "import resource, signal, sys; from kuffin.core.wholefile import write_whole\n"
+        "import resource, signal, sys; from kuffin.core.base.wholefile import write_whole\n"
         "signal.signal(signal.SIGXFSZ, signal.SIG_IGN); resource.setrlimit(resource.RLIMIT_FSIZE, (1000, 1000))\n"
         "try: write_whole(sys.argv[1], 'x' * 5000)\n"
         "except Exception as e: print(type(e).__name__, e)\n"

@@ -13,7 +13,7 @@ from kuffin.cli import main
 from kuffin.notebook import answering
 from kuffin.notebook.store import Notebook
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
-from kuffin.verdicts.study import StudyVerdict, judge
+from kuffin.verdict.study import StudyVerdict, judge
 
 
 @pytest.fixture

@@ -2,33 +2,17 @@
 
 from __future__ import annotations
 
-import sys
 from pathlib import Path
 
 from PySide6.QtGui import QIcon
-from PySide6.QtWidgets import QApplication
 
-from kuffin.app.dressing import SCALES
-from kuffin.app.endsignals import EndSignals
-from kuffin.app.faults import Faults
-from kuffin.app.jobs import collect_in_window_thread
+from kuffin.app.base.endsignals import EndSignals
+from kuffin.app.base.faults import Faults
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.dressing import SCALES
+from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
-from kuffin.app.settings import Settings
-from kuffin.app.window import MainWindow
-
-
-def application() -> QApplication:
-    """The Qt application, dressed."""
-    app = QApplication.instance()
-    if app is None:
-        app = QApplication(sys.argv[:1])
-        collect_in_window_thread(app)
-        sys.setswitchinterval(0.001)  # the window gets its turn five times as soon while workers compute
-    assert isinstance(app, QApplication)
-    app.setApplicationName("Kuffin")
-    app.setDesktopFileName("kuffin")
-    looks.load_fonts()
-    return app
+from kuffin.app.look.application import application
 
 
 def run(notebook: str | None = None, demo: bool = False) -> int:

@@ -14,17 +14,17 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.sensors import Sensor
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import Step
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
 from kuffin.logs.table import LogChannel, LogTable
-from kuffin.notebook import edits, planning
+from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as edit_shelf
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.sensors import Sensor
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
 
 SEED = 2203
 QUESTION = "Is a dearer block worth it in booth seven?"
@@ -152,7 +152,7 @@ def add_block_study(notebook: Notebook, progress: Callable[[int, int], None] | N
         Step("idle", settle="clock", longest_min=3, measure_min=0),
         *(Step(f"load {p:g} W", "batch stretch", p, 60.0, 55.0, "clock", 11.0, 3.0) for p in POWERS_W),
     )
-    protocol = planning.keep_protocol(notebook, "three powers", steps, Limits(90.0, 50.0, 60.0))
+    protocol = planedits.keep_protocol(notebook, "three powers", steps, Limits(90.0, 50.0, 60.0))
     benches = edit_shelf.benches(notebook)
     edits.change_study(
         notebook,
@@ -165,8 +165,8 @@ def add_block_study(notebook: Notebook, progress: Callable[[int, int], None] | N
         baseline_id=ids[BASELINE],
         bench_id=benches[0].id if benches else None,
     )
-    planning.set_plan(notebook, study, "declare the looks", looks=[2, 4])
-    planning.add_claim(notebook, study, ids["Plover"], ids[BASELINE], CLAIMED_K, "Oxbow Works", "on its box, at 250 W")
+    planedits.set_plan(notebook, study, "declare the looks", looks=[2, 4])
+    planedits.add_claim(notebook, study, ids["Plover"], ids[BASELINE], CLAIMED_K, "Oxbow Works", "on its box, at 250 W")
     runs = block_runs(progress)
     _keep(notebook, study, runs)
     with notebook.edit("date the study") as session:

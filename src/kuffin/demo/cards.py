@@ -13,16 +13,16 @@ from collections.abc import Callable
 
 import numpy as np
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.several import Heated, record_several
-from kuffin.bench.station import Block, Load, Radiator, RunPlan
-from kuffin.core.devices import CARD, PROCESSOR
+from kuffin.core.bench.devices import CARD, PROCESSOR
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits
 from kuffin.notebook import shelf as edit_shelf
 from kuffin.notebook.entities import Study
 from kuffin.notebook.store import Notebook
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.severaldevices import Heated, record_several
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan
 
 SEED = 4104
 QUESTION = "Which block keeps the card of booth eight cooler?"

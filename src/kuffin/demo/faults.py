@@ -6,8 +6,8 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from kuffin.bench.fault import Fault
-from kuffin.bench.station import RunPlan
+from kuffin.simulated.faults import Fault
+from kuffin.simulated.station import RunPlan
 
 
 @dataclass(frozen=True)

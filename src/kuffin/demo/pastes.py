@@ -13,15 +13,15 @@ from dataclasses import replace
 
 import numpy as np
 
-from kuffin.bench.fault import Fault
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.sensors import Sensor
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, record
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Study
 from kuffin.notebook.store import Notebook
+from kuffin.simulated.faults import Fault
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.sensors import Sensor
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
 
 SEED = 1207
 QUESTION = "Which paste do we buy again?"

@@ -8,10 +8,10 @@ from dataclasses import replace
 
 import numpy as np
 
-from kuffin.bench.room import Room
-from kuffin.bench.station import Block, Radiator, RunPlan
-from kuffin.core.undertest import kind_under_test
+from kuffin.core.bench.undertest import kind_under_test
 from kuffin.demo.scenario import BATCH, BLOCK, MOUNT_SCATTER, RADIATORS
+from kuffin.simulated.room import Room
+from kuffin.simulated.station import Block, Radiator, RunPlan
 
 
 def bench_for(under_test: str, candidate: str, round_number: int, seed: int = 0) -> RunPlan:

@@ -8,16 +8,16 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.bench.fault import Fault
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.station import RunPlan, record
-from kuffin.core.order import Slot
+from kuffin.core.plan.order import Slot
 from kuffin.demo.faults import FAULTS, HiddenFault, with_fault
 from kuffin.demo.practice import bench_for
 from kuffin.demo.scenario import forget_history
-from kuffin.notebook import edits, planning
+from kuffin.notebook import edits, planedits
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.study import judge
+from kuffin.simulated.faults import Fault
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.station import RunPlan, record
+from kuffin.verdict.study import judge
 
 QUESTION = "Practice: is this mount sound?"
 BLOCKS = ("Tern", "Plover")
@@ -59,7 +59,7 @@ def build_practice(path: Path | str) -> None:
                 runs.append(edits.NewRun(name, table, round=number))
         edits.add_logs(notebook, study, runs)
         done = [Slot(name, number) for number in range(1, SOUND_ROUNDS + 1) for name in BLOCKS]
-        planning.draw_order(notebook, study, [*done, Slot(BLOCKS[0], SOUND_ROUNDS + 1)], 1)
+        planedits.draw_order(notebook, study, [*done, Slot(BLOCKS[0], SOUND_ROUNDS + 1)], 1)
         forget_history(notebook)
         judge(notebook, notebook.study(study))
     finally:

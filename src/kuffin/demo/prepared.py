@@ -6,12 +6,12 @@ import datetime as dt
 
 import numpy as np
 
-from kuffin.core.changeover import Task
+from kuffin.core.prepare.changeover import Task
 from kuffin.notebook.entities import Mount, Sheet, Tick
 from kuffin.notebook.shelf import benches, parts
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.planning import order_of
-from kuffin.verdicts.preparing import change_to
+from kuffin.verdict.nextmount import change_to
+from kuffin.verdict.planbasis import order_of
 
 _NOTES = {
     (1, "drain"): "tilted twice, about 20 mL stayed in",

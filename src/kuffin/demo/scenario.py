@@ -13,10 +13,7 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.room import Room
-from kuffin.bench.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
-from kuffin.core.wholefile import write_whole
+from kuffin.core.base.wholefile import write_whole
 from kuffin.demo.blocks import DAYS, add_block_study
 from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
 from kuffin.demo.pastes import add_paste_study
@@ -25,7 +22,10 @@ from kuffin.demo.shelf import fill_shelf
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.study import judge
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.room import Room
+from kuffin.simulated.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
+from kuffin.verdict.study import judge
 
 SEED = 711
 QUESTION = "Which slim radiator keeps booth seven cool?"

@@ -4,14 +4,14 @@ from __future__ import annotations
 
 from typing import Any
 
-from kuffin.core.limits import Limits
-from kuffin.core.order import plan_order
-from kuffin.core.protocol import Step, usual_steps
-from kuffin.notebook import edits, planning
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step, usual_steps
+from kuffin.core.plan.order import plan_order
+from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as edit_shelf
 from kuffin.notebook.entities import Part
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.planning import slots_of
+from kuffin.verdict.planbasis import slots_of
 
 _RADIATORS: dict[str, dict[str, Any]] = {
     "Sedge": {"thickness_mm": 27.0, "volume_ml": 168.0, "screw_depth_mm": 6.5},
@@ -84,17 +84,17 @@ def fill_shelf(notebook: Notebook, study: int) -> None:
     _set_bench_up(notebook, study, shelf)
     found = notebook.study(study)
     ids = {c.name: c.id for c in found.live_candidates}
-    planning.add_claim(notebook, study, ids["Rush"], ids["Reed"], 1.0, "Oxbow Works", "on its box")
+    planedits.add_claim(notebook, study, ids["Rush"], ids["Reed"], 1.0, "Oxbow Works", "on its box")
     for key in ("block", "pump", "fans", "coolant", "pump_percent", "fan_percent"):
-        planning.set_same(notebook, study, key, True)
+        planedits.set_same(notebook, study, key, True)
     steps = tuple(
         s if s.load == "" else Step(s.name, s.load, 180.0, 60.0, 55.0, s.settle, s.longest_min, s.measure_min)
         for s in usual_steps()
     )
-    protocol = planning.keep_protocol(notebook, "booth seven, three steps", steps, Limits(90.0, 50.0, 60.0))
+    protocol = planedits.keep_protocol(notebook, "booth seven, three steps", steps, Limits(90.0, 50.0, 60.0))
     edits.change_study(notebook, study, "take a protocol", protocol_id=protocol)
     order = plan_order(list(ids), 4, 4, done=slots_of(found))
-    planning.draw_order(notebook, study, order, 1)
+    planedits.draw_order(notebook, study, order, 1)
 
 
 def _set_bench_up(notebook: Notebook, study: int, shelf: dict[str, Part]) -> None:

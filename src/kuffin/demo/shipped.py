@@ -9,8 +9,8 @@ import lzma
 from importlib.resources import files
 from pathlib import Path
 
-from kuffin.core.errors import KuffinError, NotebookError
-from kuffin.core.wholefile import write_whole
+from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook.heldfile import is_open
 
 NAME = "booth-seven.kuffin.xz"

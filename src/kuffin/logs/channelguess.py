@@ -6,8 +6,8 @@ import re
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
-from kuffin.core.devices import BOARD, CARD, DEVICE_KINDS, HEATER, PROCESSOR, kind_of_device
-from kuffin.core.roles import DIE, FURTHER_PARTS, ROLES, cannot_be
+from kuffin.core.bench.devices import BOARD, CARD, DEVICE_KINDS, HEATER, PROCESSOR, kind_of_device
+from kuffin.core.bench.roles import DIE, FURTHER_PARTS, ROLES, cannot_be
 
 _INTO = frozenset(["in", "inlet", "supply", "cold", "into", "feed", "inflow", "before"])
 _OUT = frozenset(["out", "outlet", "return", "hot", "warm", "outflow", "back", "after"])
@@ -86,7 +86,7 @@ def guess_role(name: str, quantity: str, unit: str | None, middle: float | None 
     name : str
         As written in the log, without its unit.
     quantity : str
-        One of the quantities of `kuffin.core.units`, or ``unknown``.
+        One of the quantities of `kuffin.core.base.units`, or ``unknown``.
     unit : str or None
         Canonical unit; None where the log names none (then the name, and what it reads, decide).
     middle : float, optional

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.units import parse_unit
+from kuffin.core.base.units import parse_unit
 from kuffin.logs.clock import ParsedClock, clock_kind
 from kuffin.logs.header import ColumnName
 from kuffin.logs.values import parse_number

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.units import Unit, parse_unit, to_canonical
+from kuffin.core.base.units import Unit, parse_unit, to_canonical
 from kuffin.logs.growing import Growing
 from kuffin.logs.values import is_missing, parse_number
 

@@ -13,8 +13,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.roles import QUANTITY_OF
-from kuffin.core.units import parse_unit
+from kuffin.core.base.units import parse_unit
+from kuffin.core.bench.roles import QUANTITY_OF
 from kuffin.logs.blocks import DataBlocks
 from kuffin.logs.channelguess import guess_role
 from kuffin.logs.clock import clock_kind

@@ -11,7 +11,7 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import BinaryIO
 
-from kuffin.core.errors import LogError
+from kuffin.core.base.errors import LogError
 
 LARGEST = 400_000_000  # bytes
 LONGEST_LINE = 400_000  # signs

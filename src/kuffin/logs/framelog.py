@@ -8,7 +8,7 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.core.errors import LogError, OpenReading
+from kuffin.core.base.errors import LogError, OpenReading
 from kuffin.logs.encoding import open_text
 from kuffin.logs.table import LogChannel, LogTable, Told
 

@@ -6,7 +6,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from kuffin.core.units import parse_unit
+from kuffin.core.base.units import parse_unit
 
 _BRACKET = re.compile(
     r"^(?P<name>.*?)\s*(?P<open>[\[({])\s*(?P<unit>[^\[\](){}]*(?:\([^()]*\)[^\[\](){}]*)?)\s*[\])}]\s*$"

@@ -8,7 +8,7 @@ from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 
-from kuffin.core.errors import LogError
+from kuffin.core.base.errors import LogError
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.encoding import LONGEST_LINE
 from kuffin.logs.header import fold, is_unit_row

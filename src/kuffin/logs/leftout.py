@@ -8,7 +8,7 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.errors import LogError
+from kuffin.core.base.errors import LogError
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.header import fold, is_unit_row, split_names, without_brackets
 from kuffin.logs.layout import Layout, is_value, split_line

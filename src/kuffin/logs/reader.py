@@ -9,8 +9,8 @@ from pathlib import Path
 
 import numpy as np
 
-from kuffin.core.errors import LogError, OpenReading
-from kuffin.core.units import parse_unit
+from kuffin.core.base.errors import LogError, OpenReading
+from kuffin.core.base.units import parse_unit
 from kuffin.logs.blocks import DataBlocks
 from kuffin.logs.clock import DateHints
 from kuffin.logs.clockcells import ClockCells

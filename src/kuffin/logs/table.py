@@ -10,7 +10,7 @@ from pathlib import Path
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.units import parse_unit, to_canonical
+from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.logs.channelguess import Named, guess_all
 
 

@@ -10,8 +10,8 @@ from pathlib import Path
 
 import numpy as np
 
+from kuffin.core.base.errors import CompareError, LogError
 from kuffin.core.compare import MountValue
-from kuffin.core.errors import CompareError, LogError
 from kuffin.logs.encoding import open_text
 from kuffin.logs.values import is_missing, parse_number
 

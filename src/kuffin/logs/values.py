@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import re
 
-from kuffin.core.units import parse_unit
+from kuffin.core.base.units import parse_unit
 
 MISSING = (
     "",

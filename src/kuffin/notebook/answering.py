@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from sqlalchemy import select
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.notebook.entities import Answer, Exclusion, Mount
 from kuffin.notebook.store import Notebook
 

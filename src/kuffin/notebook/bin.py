@@ -9,7 +9,7 @@ from typing import Any
 from sqlalchemy import delete, or_, select, text
 from sqlalchemy.orm import Session
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.notebook.entities import (
     Answer,
     Attachment,

@@ -11,10 +11,10 @@ from typing import Any
 
 from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, String, Table
 
-from kuffin.core.normalise import SCHOOLS
-from kuffin.core.parts import KINDS
-from kuffin.core.undertest import KINDS as UNDER_TEST
-from kuffin.core.undertest import PAIRS
+from kuffin.core.bench.parts import KINDS
+from kuffin.core.bench.undertest import KINDS as UNDER_TEST
+from kuffin.core.bench.undertest import PAIRS
+from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook.entities import Base
 from kuffin.notebook.jsonforms import FORMS, part_fields, sheet_values
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass, field
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from kuffin.core.roles import ROLES
+from kuffin.core.bench.roles import ROLES
 from kuffin.logs.table import LogTable
 from kuffin.notebook.entities import Channel, Mapping, Run
 from kuffin.notebook.store import Notebook

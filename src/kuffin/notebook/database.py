@@ -10,8 +10,8 @@ from pathlib import Path
 from sqlalchemy import QueuePool, create_engine, event
 from sqlalchemy.engine import Engine
 
-from kuffin.core.errors import NotebookError
-from kuffin.core.wholefile import written_whole
+from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.wholefile import written_whole
 from kuffin.notebook.door import beside
 from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION, Base
 from kuffin.notebook.heldfile import TimedConnection, connect, identity

@@ -6,7 +6,7 @@ import sqlite3
 from contextlib import suppress
 from pathlib import Path
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.notebook.entities import APPLICATION_ID, SCHEMA_VERSION
 from kuffin.notebook.heldfile import connect
 from kuffin.notebook.structure import odd_structure

@@ -10,10 +10,10 @@ from typing import NamedTuple
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from kuffin.core.devices import cooled_by, device_in_words
-from kuffin.core.errors import NotebookError
-from kuffin.core.testsettings import Value
-from kuffin.core.undertest import kind_under_test
+from kuffin.core.base.errors import NotebookError
+from kuffin.core.bench.devices import cooled_by, device_in_words
+from kuffin.core.bench.testsettings import Value
+from kuffin.core.bench.undertest import kind_under_test
 from kuffin.logs.table import LogTable
 from kuffin.notebook.channels import Remembered, keep_channels, remember
 from kuffin.notebook.entities import Binnable, Candidate, Exclusion, Mount, Part, Run, Sample, Study, Window, now_text
@@ -155,7 +155,7 @@ class NewRun:
     condition : str
         What it was tested under, where it is one of several tests of its mount.
     settings : mapping
-        What it was run with, as far as it is told (`core.testsettings`).
+        What it was run with, as far as it is told (`core.bench.testsettings`).
     together : bool
         Whether logs of the same candidate and round that are added with it are tests of one mount.
     shape, units : str and mapping, optional

@@ -11,7 +11,7 @@ import threading
 import time
 from pathlib import Path
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 
 Identity = tuple[int, int]  # device and inode
 

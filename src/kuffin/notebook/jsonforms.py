@@ -8,12 +8,12 @@ from typing import Annotated, Any, Literal
 
 from msgspec import Meta
 
-from kuffin.core.configuration import SETTINGS
-from kuffin.core.errors import BenchError
-from kuffin.core.limits import Limits
-from kuffin.core.parts import KINDS, Field
-from kuffin.core.plain import PlainError, typed
-from kuffin.core.protocol import Step, check, from_plain
+from kuffin.core.base.errors import BenchError
+from kuffin.core.base.plaindata import PlainError, typed
+from kuffin.core.bench.configuration import SETTINGS
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.parts import KINDS, Field
+from kuffin.core.bench.protocol import Step, check, from_plain
 
 Number = Annotated[float, Meta(ge=-1e9, le=1e9)]
 Share = Annotated[float, Meta(ge=-1.0, le=2.0)]

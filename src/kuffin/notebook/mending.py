@@ -14,7 +14,7 @@ from typing import Any
 
 from sqlalchemy import LargeBinary, Table
 
-from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.notebook.cellrules import look_at, sound_changes
 from kuffin.notebook.entities import Base
 from kuffin.notebook.heldfile import TimedConnection, connect

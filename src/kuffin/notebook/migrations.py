@@ -14,9 +14,9 @@ from sqlalchemy import Table
 from sqlalchemy.dialects import sqlite
 from sqlalchemy.schema import CreateTable
 
-from kuffin.core.errors import KuffinError, NotebookError
-from kuffin.core.undertest import kind_under_test
-from kuffin.core.wholefile import written_whole
+from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.wholefile import written_whole
+from kuffin.core.bench.undertest import kind_under_test
 from kuffin.notebook.door import beside
 from kuffin.notebook.entities import SCHEMA_VERSION, Base
 from kuffin.notebook.heldfile import connect

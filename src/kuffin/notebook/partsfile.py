@@ -10,10 +10,10 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
-from kuffin.core.csvtext import cell
-from kuffin.core.csvtext import plain as plain_cell
-from kuffin.core.errors import BenchError, NotebookError
-from kuffin.core.parts import KINDS, kind_of, read_field, show_field
+from kuffin.core.base.csvtext import cell
+from kuffin.core.base.csvtext import plain as plain_cell
+from kuffin.core.base.errors import BenchError, NotebookError
+from kuffin.core.bench.parts import KINDS, kind_of, read_field, show_field
 from kuffin.notebook.entities import Part, Sample
 from kuffin.notebook.store import Notebook
 

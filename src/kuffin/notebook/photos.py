@@ -9,7 +9,7 @@ from typing import TYPE_CHECKING
 
 from sqlalchemy import func, select
 
-from kuffin.core.errors import NotebookError
+from kuffin.core.base.errors import NotebookError
 from kuffin.notebook.entities import Attachment, Blob, now_text
 from kuffin.notebook.store import Notebook
 

@@ -8,7 +8,7 @@ from pathlib import Path
 
 from sqlalchemy.exc import DBAPIError
 
-from kuffin.core.errors import NoRoomError, NotebookError
+from kuffin.core.base.errors import NoRoomError, NotebookError
 
 
 @contextmanager

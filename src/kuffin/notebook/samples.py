@@ -11,9 +11,9 @@ from numpy.typing import NDArray
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from kuffin.core.devices import ChannelRole, Cooled, Whose, whose
-from kuffin.core.errors import NotebookError
-from kuffin.core.joining import onto
+from kuffin.core.base.clocklag import onto
+from kuffin.core.base.errors import NotebookError
+from kuffin.core.bench.devices import ChannelRole, Cooled, Whose, whose
 from kuffin.notebook.entities import Bench, Candidate, Chunk, Mount, Run, Study
 from kuffin.notebook.store import Notebook
 

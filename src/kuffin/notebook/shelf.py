@@ -8,8 +8,8 @@ from typing import Any, NamedTuple
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from kuffin.core.errors import NotebookError
-from kuffin.core.parts import KINDS, kind_of
+from kuffin.core.base.errors import NotebookError
+from kuffin.core.bench.parts import KINDS, kind_of
 from kuffin.notebook.entities import Bench, Candidate, Instrument, Part, Place, Probe, Sample, now_text
 from kuffin.notebook.store import Notebook
 

@@ -14,7 +14,7 @@ from sqlalchemy import delete, func, select
 from sqlalchemy.orm import Session, selectinload
 from sqlalchemy.orm.attributes import set_committed_value
 
-from kuffin.core.errors import KuffinError, NotebookError
+from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.notebook import journal
 from kuffin.notebook.database import Database, copy_database
 from kuffin.notebook.door import beside, clear_beside, read_format

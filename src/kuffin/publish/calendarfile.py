@@ -5,8 +5,8 @@ from __future__ import annotations
 import datetime as dt
 from pathlib import Path
 
-from kuffin.core.schedule import Plan
-from kuffin.core.wholefile import write_whole
+from kuffin.core.base.wholefile import write_whole
+from kuffin.core.plan.schedule import Plan
 
 
 def to_icalendar(plan: Plan, question: str, now: dt.datetime | None = None) -> bytes:

@@ -10,14 +10,14 @@ from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 from typing import Any
 
+from kuffin.core.base.csvtext import cell
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.csvtext import cell
+from kuffin.core.compare.pairwords import pair_sentence
 from kuffin.core.findings import Finding
-from kuffin.verdicts.preparation import Preparation
-from kuffin.verdicts.sentences import paragraphs
-from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import pair_sentence
-from kuffin.verdicts.working import scope
+from kuffin.said.preparation import Preparation
+from kuffin.said.sentences import paragraphs
+from kuffin.said.working import scope
+from kuffin.verdict.study import StudyVerdict
 
 
 def readings_rows(v: StudyVerdict) -> list[dict[str, Any]]:

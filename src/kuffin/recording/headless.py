@@ -7,18 +7,18 @@ from collections.abc import Callable
 from pathlib import Path
 from typing import Any
 
-from kuffin.core.errors import BenchError, KuffinError, NotebookError
+from kuffin.core.base.errors import BenchError, KuffinError, NotebookError
+from kuffin.core.bench.leading import WAITING
+from kuffin.core.compare.pairwords import joined
 from kuffin.notebook.entities import Candidate, Mount, Study
-from kuffin.notebook.recording import close_run, cut_off_runs
+from kuffin.notebook.runwriter import close_run, cut_off_runs
 from kuffin.notebook.store import Notebook
-from kuffin.recording.live import LiveRun, Now
+from kuffin.recording.liverun import LiveRun, Now
 from kuffin.recording.ofstudy import next_mount_of, open_simulated, protocol_of, steps_and_limits
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.thisbench import open_this_bench
-from kuffin.verdicts.leading import WAITING
-from kuffin.verdicts.line import verdict_line
-from kuffin.verdicts.study import judge
-from kuffin.verdicts.words import joined
+from kuffin.said.line import verdict_line
+from kuffin.verdict.study import judge
 
 Tell = Callable[[dict[str, Any]], None]
 SIMULATED = "simulated"

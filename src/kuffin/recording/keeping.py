@@ -11,13 +11,13 @@ from pathlib import Path
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.bench.recorder import Recorder
-from kuffin.core.csvtext import cell
-from kuffin.core.errors import KuffinError, NotebookError
-from kuffin.core.units import shown
-from kuffin.core.wholefile import write_whole
-from kuffin.notebook.recording import ChannelRow, RunWriter
+from kuffin.core.base.csvtext import cell
+from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.units import shown
+from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook.rescue import elsewhere, free_name
+from kuffin.notebook.runwriter import ChannelRow, RunWriter
+from kuffin.recording.recorder import Recorder
 
 Array = NDArray[np.float64]
 

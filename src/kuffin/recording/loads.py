@@ -11,12 +11,12 @@ from collections.abc import Collection
 from pathlib import Path
 from typing import Protocol
 
-from kuffin.bench.simulated import SimulatedBench
-from kuffin.core.configuration import OF_TEST
-from kuffin.core.errors import BenchError
-from kuffin.core.protocol import Step
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.leading import ALL
+from kuffin.core.bench.protocol import Step
 from kuffin.recording import loadguard
-from kuffin.verdicts.leading import ALL
+from kuffin.simulated.livebench import SimulatedBench
 
 _GUARD = Path(loadguard.__file__)
 _START_S = 5.0

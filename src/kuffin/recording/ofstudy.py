@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from kuffin.core.errors import BenchError, KuffinError
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import Step
+from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import Step
 from kuffin.demo.practice import bench_for
 from kuffin.notebook.entities import Candidate, Mount, Protocol, Study
-from kuffin.notebook.planning import protocols
+from kuffin.notebook.planedits import protocols
 from kuffin.notebook.store import Notebook
 from kuffin.recording.openbench import OpenBench, simulated
-from kuffin.verdicts.planning import steps_of
+from kuffin.verdict.planbasis import steps_of
 
 
 def next_mount_of(candidate: Candidate) -> Mount | None:

@@ -5,16 +5,16 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from kuffin.bench.byhand import HandSource
-from kuffin.bench.configured import ConfiguredInstrument
-from kuffin.bench.fault import Fault
-from kuffin.bench.hydraulics import Pump
-from kuffin.bench.instrument import Instrument
-from kuffin.bench.simulated import SimulatedBench
-from kuffin.bench.station import RunPlan
-from kuffin.core.devices import ChannelRole
-from kuffin.notebook.recording import ChannelRow
+from kuffin.core.bench.devices import ChannelRole
+from kuffin.instruments.byhand import HandSource
+from kuffin.instruments.configured import ConfiguredInstrument
+from kuffin.instruments.instrument import Instrument
+from kuffin.notebook.runwriter import ChannelRow
 from kuffin.recording.loads import LoadControl, SimulatedLoad
+from kuffin.simulated.faults import Fault
+from kuffin.simulated.hydraulics import Pump
+from kuffin.simulated.livebench import SimulatedBench
+from kuffin.simulated.station import RunPlan
 
 
 @dataclass(frozen=True)

@@ -5,14 +5,14 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.bench.tape import Tape
-from kuffin.core.devices import Cooled, whose
-from kuffin.core.roles import ROLES, SIGNALS
+from kuffin.core.bench.devices import Cooled, whose
+from kuffin.core.bench.roles import ROLES, SIGNALS
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.samples import RunData
+from kuffin.reading.judging import Ways
+from kuffin.reading.signals import Signals, signals
 from kuffin.recording.openbench import OpenBench
-from kuffin.verdicts.signals import Signals, signals
-from kuffin.verdicts.ways import Ways
+from kuffin.recording.tape import Tape
 
 Array = NDArray[np.float64]
 

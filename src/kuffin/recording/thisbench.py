@@ -6,14 +6,14 @@ from pathlib import Path
 
 from platformdirs import user_config_dir, user_log_dir
 
-from kuffin.bench.configured import ConfiguredInstrument
-from kuffin.bench.setup import BenchSetup, load_setup
-from kuffin.core.errors import BenchError
-from kuffin.core.protocol import Step
-from kuffin.core.roles import missing_signals
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.roles import missing_signals
+from kuffin.core.compare.pairwords import several
+from kuffin.instruments.configured import ConfiguredInstrument
+from kuffin.instruments.setup import BenchSetup, load_setup
 from kuffin.recording.loads import LoadByCommand, LoadByHand, LoadControl
 from kuffin.recording.openbench import OpenBench
-from kuffin.verdicts.words import several
 
 
 def usual_place() -> Path:

@@ -5,8 +5,9 @@ from __future__ import annotations
 import time
 from collections.abc import Callable
 
-from kuffin.bench.recorder import Recorder, steady
-from kuffin.notebook.recording import NewMark
+from kuffin.instruments.steadyclock import steady
+from kuffin.notebook.runwriter import NewMark
+from kuffin.recording.recorder import Recorder
 
 _CLOCK_S = 2.0  # a step of the system clock that is told
 

@@ -7,11 +7,11 @@ from collections.abc import Sequence
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableWidget, QTableWidgetItem
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.dialogs.incoming import Incoming
-from kuffin.app.guarded import guarded
-from kuffin.app.widgets.bits import plain_tip
 from kuffin.app.widgets.settingsline import SettingsLine
-from kuffin.core.testsettings import Value
+from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.bench.testsettings import Value
 from kuffin.notebook.placing import MountChoice, MountThere
 
 _COLUMNS = ("log", "began", "belongs to", "mount", "tested under", "run with", "")

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QListWidget, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import ask
+from kuffin.app.widgets.texts import text
 from kuffin.notebook import bin as bin_
 
 

@@ -19,7 +19,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import Form, text
+from kuffin.app.widgets.texts import Form, text
 from kuffin.notebook.entities import Study
 
 _ID = Qt.ItemDataRole.UserRole

@@ -5,9 +5,9 @@ from __future__ import annotations
 from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
 
 from kuffin.app.dialogs.incoming import device_box, role_box
-from kuffin.app.widgets.bits import text
-from kuffin.core.roles import ROLES
-from kuffin.core.units import shown
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.units import shown
+from kuffin.core.bench.roles import ROLES
 from kuffin.notebook.entities import Run
 
 HOW_ROLES_COUNT = (

@@ -7,11 +7,11 @@ from itertools import permutations
 
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QWidget
 
-from kuffin.app.guarded import guarded
-from kuffin.app.widgets.bits import text
+from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import choice, refill
-from kuffin.core.devices import ChannelRole, Cooled
-from kuffin.core.roles import DIE
+from kuffin.app.widgets.texts import text
+from kuffin.core.bench.devices import ChannelRole, Cooled
+from kuffin.core.bench.roles import DIE
 
 _THEN = ", then "
 

@@ -10,11 +10,11 @@ from kuffin.app.dialogs.assigntable import AssignTable
 from kuffin.app.dialogs.cooledrow import CooledRow
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.dialogs.logdetails import LogDetails, ReadOne, read_now
-from kuffin.app.widgets.bits import rule, text
 from kuffin.app.widgets.forms import button
-from kuffin.core.devices import NOT_TOLD, Cooled
+from kuffin.app.widgets.texts import rule, text
+from kuffin.core.bench.devices import NOT_TOLD, Cooled
+from kuffin.core.compare.pairwords import joined, several
 from kuffin.notebook.placing import MountThere
-from kuffin.verdicts.words import joined, several
 
 
 class ImportLogs(QDialog):

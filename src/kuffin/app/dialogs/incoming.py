@@ -9,10 +9,10 @@ from dataclasses import dataclass, field
 import numpy as np
 from PySide6.QtWidgets import QComboBox
 
-from kuffin.core.devices import USUAL_DEVICES, ChannelRole
-from kuffin.core.roles import ROLES, cannot_be
-from kuffin.core.testsettings import Value
-from kuffin.core.units import shown
+from kuffin.core.base.units import shown
+from kuffin.core.bench.devices import USUAL_DEVICES, ChannelRole
+from kuffin.core.bench.roles import ROLES, cannot_be
+from kuffin.core.bench.testsettings import Value
 from kuffin.logs.channelguess import may_be_clock
 from kuffin.logs.table import LogChannel, LogTable, take_guesses
 from kuffin.notebook.channels import Remembered

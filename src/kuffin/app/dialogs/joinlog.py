@@ -20,12 +20,12 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.dialogs.incoming import role_box
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.bits import text
-from kuffin.core.errors import KuffinError
-from kuffin.core.units import shown
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.units import shown
 from kuffin.logs.table import LogTable
 from kuffin.notebook.samples import RunData
-from kuffin.verdicts.joining import Proposal, at_lag, by_clocks
+from kuffin.reading.loglag import Proposal, at_lag, by_clocks
 
 if TYPE_CHECKING:
     from kuffin.app.widgets.overlayplot import OverlayPlot

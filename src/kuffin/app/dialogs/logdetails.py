@@ -18,17 +18,17 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.base.guarded import guarded
+from kuffin.app.dialogs.askingreadings import DATE_WORDS
 from kuffin.app.dialogs.channels import HOW_ROLES_COUNT
 from kuffin.app.dialogs.incoming import Incoming, device_box, role_box, unit_box
-from kuffin.app.guarded import guarded
-from kuffin.app.openreadings import DATE_WORDS
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import choice, refill
-from kuffin.core.errors import KuffinError
-from kuffin.core.roles import ROLES
-from kuffin.core.units import shown
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.units import shown
+from kuffin.core.bench.roles import ROLES
+from kuffin.core.compare.pairwords import joined
 from kuffin.logs.table import LogChannel, LogTable, Told
-from kuffin.verdicts.words import joined
 
 _UNIT, _ROLE, _DEVICE, _MEAN = 1, 2, 3, 4
 

@@ -16,10 +16,10 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import Form, text
 from kuffin.app.widgets.pairchoice import PairChoice
-from kuffin.core.normalise import default_school
-from kuffin.core.undertest import KINDS, kind_under_test
+from kuffin.app.widgets.texts import Form, text
+from kuffin.core.bench.undertest import KINDS, kind_under_test
+from kuffin.core.heat.normalise import default_school
 
 
 class NewStudy(QDialog):

@@ -15,9 +15,9 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.settingsline import SettingsLine
-from kuffin.core.testsettings import read_settings
+from kuffin.app.widgets.texts import text
+from kuffin.core.bench.testsettings import read_settings
 from kuffin.notebook.edits import ToldCondition
 from kuffin.notebook.entities import Mount, Run
 

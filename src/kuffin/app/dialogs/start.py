@@ -7,7 +7,7 @@ from pathlib import Path
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.widgets.bits import empty, link_button, plain_tip, text
+from kuffin.app.widgets.texts import empty, link_button, plain_tip, text
 
 
 class StartPage(QWidget):

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QMessageBox, QWidget
 
-from kuffin.app.running import Running
+from kuffin.app.state.running import Running
 from kuffin.app.widgets.messages import message
 
 

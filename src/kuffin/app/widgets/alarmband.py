@@ -7,7 +7,7 @@ import math
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QFont, QPainter, QPen, QPolygonF
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 

@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.verdicts.words import number
+from kuffin.core.compare.pairwords import number
 
 
 def round_step(span: float, most: int = 6) -> float:

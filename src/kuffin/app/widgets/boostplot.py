@@ -6,7 +6,7 @@ import pyqtgraph as pg
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
-from kuffin.core.boost import Boost
+from kuffin.core.heat.boost import Boost
 
 
 class BoostPlot(QWidget):

@@ -6,13 +6,13 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, round_step, ticks
-from kuffin.app.widgets.walked import Walked
-from kuffin.verdicts.baseline import BaselineChart
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.compare.pairwords import number
+from kuffin.verdict.baseline import BaselineChart
 
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 150.0, 14.0, 40.0
 

@@ -9,12 +9,12 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy, QToolTip
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.bits import plain_tip
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.schedule import DAYS, Hours, Laid, Plan
+from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.plan.schedule import DAYS, Hours, Laid, Plan
 
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
 

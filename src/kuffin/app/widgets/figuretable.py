@@ -7,7 +7,7 @@ from collections.abc import Callable, Collection, Sequence
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QGridLayout, QWidget
 
-from kuffin.app.widgets.bits import empty, link_button, rule, text
+from kuffin.app.widgets.texts import empty, link_button, rule, text
 
 Row = Sequence[str]
 

@@ -9,11 +9,11 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPen, QPolygonF
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import Finding
-from kuffin.verdicts.words import number
 
 Array = NDArray[np.float64]
 _MOST = 1500

@@ -7,11 +7,11 @@ from collections.abc import Sequence
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.heatpath import Flight, Tread
-from kuffin.verdicts.words import number
+from kuffin.core.compare.pairwords import number
+from kuffin.core.heat.heatpath import Flight, Tread
 
 
 @guarded

@@ -5,7 +5,7 @@ from __future__ import annotations
 from PySide6.QtCore import QPoint, QRect, QSize, Qt
 from PySide6.QtWidgets import QLayout, QLayoutItem, QWidget
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 
 
 @guarded

@@ -20,8 +20,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.bits import no_keys, text
-from kuffin.core.errors import BenchError
+from kuffin.app.widgets.texts import no_keys, text
+from kuffin.core.base.errors import BenchError
 
 Index = QModelIndex | QPersistentModelIndex
 

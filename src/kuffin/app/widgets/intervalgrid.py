@@ -9,14 +9,14 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
 from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen, QPixmap
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
-from kuffin.app.widgets.walked import Walked
-from kuffin.verdicts.grid import Axes, Cell
-from kuffin.verdicts.schools import SchoolResult
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.compare.pairwords import number
+from kuffin.verdict.grid import Axes, Cell
+from kuffin.verdict.schools import SchoolResult
 
 _PATIENCE_S = 0.02
 _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0

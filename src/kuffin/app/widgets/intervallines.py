@@ -8,11 +8,11 @@ from dataclasses import dataclass
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
-from kuffin.app.widgets.walked import Walked
+from kuffin.app.widgets.keywalked import Walked
 
 _ROW, _LEFT, _RIGHT, _FOOT = 46.0, 210.0, 250.0, 26.0
 

@@ -8,13 +8,13 @@ from collections.abc import Collection, Sequence
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import Mark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
-from kuffin.verdicts.schools import MountReading, SchoolResult
-from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import digits_for, number
+from kuffin.core.compare.pairwords import digits_for, number
+from kuffin.verdict.schools import MountReading, SchoolResult
+from kuffin.verdict.study import StudyVerdict
 
 _LEFT, _ROW, _TOP, _FOOT = 96.0, 49.0, 6.0, 26.0
 _FIGURES, _TIES = 150.0, 26.0

@@ -7,7 +7,7 @@ from collections.abc import Callable, Collection, Sequence
 from PySide6.QtGui import QKeySequence, QShortcut
 from PySide6.QtWidgets import QButtonGroup, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
 
-from kuffin.app.settings import Settings
+from kuffin.app.base.settings import Settings
 from kuffin.app.widgets.flowrow import FlowRow
 
 

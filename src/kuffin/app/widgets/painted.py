@@ -8,7 +8,7 @@ from PySide6.QtCore import QRect
 from PySide6.QtGui import QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 
 
 @guarded

@@ -5,11 +5,11 @@ from __future__ import annotations
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QHBoxLayout, QWidget
 
-from kuffin.app.guarded import guarded
-from kuffin.app.widgets.bits import text
+from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import choice, refill
-from kuffin.core.roles import ROLES, TEMPERATURES
-from kuffin.core.undertest import OVER, PAIRS
+from kuffin.app.widgets.texts import text
+from kuffin.core.bench.roles import ROLES, TEMPERATURES
+from kuffin.core.bench.undertest import OVER, PAIRS
 
 
 @guarded
@@ -39,7 +39,7 @@ class PairChoice(QWidget):
         refill(self.over, offered, over if over != part else "air")
 
     def key(self) -> str:
-        """What is under test, by `core.undertest.PAIRS`."""
+        """What is under test, by `core.bench.undertest.PAIRS`."""
         key = f"{self.part.currentData()} over {self.over.currentData()}"
         assert key in PAIRS
         return key

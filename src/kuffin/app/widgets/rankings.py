@@ -8,11 +8,11 @@ from itertools import pairwise
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.walked import Walked
-from kuffin.verdicts.flips import SchoolRow
+from kuffin.app.widgets.keywalked import Walked
+from kuffin.verdict.schoolflips import SchoolRow
 
 _TOP, _LEFT = 62.0, 110.0
 

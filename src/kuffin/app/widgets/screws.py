@@ -7,10 +7,10 @@ import itertools
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.fit import tightening
+from kuffin.core.prepare.fit import tightening
 
 
 @guarded

@@ -7,11 +7,11 @@ from collections.abc import Mapping
 from PySide6.QtCore import QModelIndex, QPersistentModelIndex, Qt, Signal
 from PySide6.QtWidgets import QCompleter, QLineEdit
 
-from kuffin.app.guarded import guarded
-from kuffin.app.widgets.bits import plain_tip
-from kuffin.core.configuration import OF_TEST
-from kuffin.core.errors import BenchError
-from kuffin.core.testsettings import HOW, Value, read_settings, settings_words
+from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.testsettings import HOW, Value, read_settings, settings_words
 
 
 class _PieceCompleter(QCompleter):

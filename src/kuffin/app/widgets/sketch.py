@@ -10,12 +10,12 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QSizePolicy
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.intervalplot import nice_step
 from kuffin.app.widgets.painted import Painted
-from kuffin.verdicts.words import number
+from kuffin.core.compare.pairwords import number
 
 _LEFT, _RIGHT, _TOP, _FOOT = 56.0, 14.0, 22.0, 36.0
 

@@ -8,10 +8,10 @@ from dataclasses import dataclass
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QFont, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.protocol import Step
+from kuffin.core.bench.protocol import Step
 
 
 @dataclass(frozen=True)

@@ -5,11 +5,11 @@ from __future__ import annotations
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QFont, QPainter, QPen
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.heatpath import Level, Step, bottleneck
-from kuffin.verdicts.words import number
+from kuffin.core.compare.pairwords import number
+from kuffin.core.heat.heatpath import Level, Step, bottleneck
 
 
 @guarded

@@ -11,7 +11,7 @@ from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.plotbits import Bands, LongLine, add_usual_range, smoothed, tick
+from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, smoothed, tick
 from kuffin.app.widgets.traceview import USUAL_ROWS, Row, TraceView
 from kuffin.core.settle import Settling
 

@@ -7,19 +7,19 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.errors import KuffinError
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.units import shown
+from kuffin.core.bench.roles import ROLES
 from kuffin.core.findings import Recorded
-from kuffin.core.roles import ROLES
 from kuffin.core.settle import Settled, Settling
-from kuffin.core.units import shown
 from kuffin.notebook.entities import Mark, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.verdicts.evaluating import settle_trace
-from kuffin.verdicts.results import step_of
-from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.signals import signals
-from kuffin.verdicts.ways import Ways, ways_of
+from kuffin.reading.evaluating import settle_trace
+from kuffin.reading.judging import Ways, ways_of
+from kuffin.reading.keptresults import step_of
+from kuffin.reading.runresult import RunResult
+from kuffin.reading.signals import signals
 
 Array = NDArray[np.float64]
 

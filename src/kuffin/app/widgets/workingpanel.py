@@ -8,9 +8,9 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QGuiApplication, QKeyEvent
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QTextBrowser, QToolButton, QVBoxLayout
 
-from kuffin.app.guarded import guarded
-from kuffin.app.widgets.bits import Text
-from kuffin.verdicts.working import Link, Working
+from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.texts import Text
+from kuffin.said.working import Link, Working
 
 
 def _lines(said: str) -> str:

@@ -9,13 +9,13 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
 from kuffin.app.widgets.painted import Painted
-from kuffin.verdicts.value import Worth
-from kuffin.verdicts.words import number
+from kuffin.core.compare.pairwords import number
+from kuffin.verdict.value import Worth
 
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 30.0, 24.0, 40.0
 

@@ -8,6 +8,7 @@ from dataclasses import replace
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.errors import CompareError
 from kuffin.core.compare.evidence import Comparison, MountValue
 from kuffin.core.compare.judging import sample_counts
 from kuffin.core.compare.linear import design_matrix, fit_linear
@@ -15,7 +16,6 @@ from kuffin.core.compare.mixed import compare_mixed, sample_columns, sample_leve
 from kuffin.core.compare.pooled import compare_pooled
 from kuffin.core.compare.separate import compare_separate
 from kuffin.core.compare.spreads import unequal_spread
-from kuffin.core.errors import CompareError
 
 Array = NDArray[np.float64]
 

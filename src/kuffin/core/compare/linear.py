@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.errors import CompareError
+from kuffin.core.base.errors import CompareError
 
 Array = NDArray[np.float64]
 

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.compare.evidence import Comparison
 from kuffin.core.compare.judging import standard_draws
-from kuffin.core.design import Model
+from kuffin.core.plan.design import Model
 
 Array = NDArray[np.float64]
 

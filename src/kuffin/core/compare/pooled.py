@@ -9,12 +9,12 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_ps
+from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, blocks
 from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed, sample_counts
 from kuffin.core.compare.linear import LinearFit
-from kuffin.core.design import Model
-from kuffin.core.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_ps
-from kuffin.core.student import t_quantile
+from kuffin.core.plan.design import Model
 
 Array = NDArray[np.float64]
 

@@ -9,10 +9,10 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.ranges import tukey_critical, tukey_p
+from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
 from kuffin.core.compare.judging import DRAWS, group_letters, judged_pair, mounts_needed, sample_counts
-from kuffin.core.ranges import tukey_critical, tukey_p
-from kuffin.core.student import t_quantile
 
 Array = NDArray[np.float64]
 

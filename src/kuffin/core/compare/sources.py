@@ -8,10 +8,10 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import MountValue
 from kuffin.core.compare.mixed import sample_levels
 from kuffin.core.compare.reml import fit_reml
-from kuffin.core.student import t_quantile
 
 Array = NDArray[np.float64]
 

@@ -5,13 +5,13 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.traces import box_means
 from kuffin.core.findings.figures import at_rest
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import AIR, COOLANT, POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import Limits
-from kuffin.core.loop import dew_point_c
-from kuffin.core.traces import box_means
-from kuffin.core.words import minutes, number
+from kuffin.core.prepare.fill import dew_point_c
 
 Array = NDArray[np.float64]
 

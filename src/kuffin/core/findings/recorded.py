@@ -8,14 +8,14 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.devices import ChannelRole
-from kuffin.core.roles import AIR as AIR
-from kuffin.core.roles import COOLANT as COOLANT
-from kuffin.core.roles import DIE as DIE
-from kuffin.core.roles import POWER as POWER
-from kuffin.core.roles import ROLES
+from kuffin.core.base.traces import lone_spikes, showing_load, smooth_spikes
+from kuffin.core.bench.devices import ChannelRole
+from kuffin.core.bench.roles import AIR as AIR
+from kuffin.core.bench.roles import COOLANT as COOLANT
+from kuffin.core.bench.roles import DIE as DIE
+from kuffin.core.bench.roles import POWER as POWER
+from kuffin.core.bench.roles import ROLES
 from kuffin.core.settle import Settled
-from kuffin.core.traces import lone_spikes, showing_load, smooth_spikes
 
 Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]

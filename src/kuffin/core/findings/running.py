@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from kuffin.core.boost import throttling
-from kuffin.core.errors import TraceError
+from kuffin.core.base.errors import TraceError
+from kuffin.core.base.numbers import minutes, number
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import Limits
-from kuffin.core.heatbalance import HeatBalance, closure, known_u
-from kuffin.core.words import minutes, number
+from kuffin.core.heat.boost import throttling
+from kuffin.core.heat.heatbalance import HeatBalance, closure, known_u
 
 
 def power_drifts(run: Recorded, limits: Limits) -> list[Finding]:

@@ -5,12 +5,12 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.traces import quantum
+from kuffin.core.bench.roles import ROLES, cannot_be, needed
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, Recorded, mean_of
 from kuffin.core.findings.thresholds import Limits
-from kuffin.core.roles import ROLES, cannot_be, needed
-from kuffin.core.traces import quantum
-from kuffin.core.words import minutes, number
 
 Array = NDArray[np.float64]
 

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 import numpy as np
 
+from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.student import t_quantile
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import Limits
 from kuffin.core.settle import Settled
-from kuffin.core.student import t_quantile
-from kuffin.core.words import minutes, number
 
 _EARLY_S = 600.0  # die over coolant stands still long before
 

@@ -7,11 +7,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.numbers import number
+from kuffin.core.base.student import t_quantile
+from kuffin.core.bench.undertest import UnderTest, kind_under_test
 from kuffin.core.findings.finding import DOUBT, Finding
 from kuffin.core.findings.thresholds import Limits
-from kuffin.core.student import t_quantile
-from kuffin.core.undertest import UnderTest, kind_under_test
-from kuffin.core.words import number
 
 _PRIOR_DF = 3.0  # what the usual scatter counts for beside the study's own
 

@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 
-from kuffin.core.errors import BenchError
-from kuffin.core.heatbalance import Mix
-from kuffin.core.uncertainty import Accuracy
+from kuffin.core.base.errors import BenchError
+from kuffin.core.base.uncertainty import Accuracy
+from kuffin.core.heat.heatbalance import Mix
 
 
 @dataclass(frozen=True)

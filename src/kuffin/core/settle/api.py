@@ -7,7 +7,7 @@ from dataclasses import replace
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.errors import TraceError
+from kuffin.core.base.errors import TraceError
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.judge import judge
 from kuffin.core.settle.load import LoadSpan, cycle_period, loop_period

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.traces import quantum
+from kuffin.core.base.traces import quantum
 
 Array = NDArray[np.float64]
 

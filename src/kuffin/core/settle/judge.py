@@ -7,12 +7,12 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.errors import TraceError
+from kuffin.core.base.errors import TraceError
+from kuffin.core.base.student import t_quantile
+from kuffin.core.base.traces import inflation, lagged
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.result import Settling
 from kuffin.core.settle.warmup import WarmUp
-from kuffin.core.student import t_quantile
-from kuffin.core.traces import inflation, lagged
 
 Array = NDArray[np.float64]
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.traces import few
+from kuffin.core.base.traces import few
 
 Array = NDArray[np.float64]
 

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.traces import Mask, lone_spikes, smooth_spikes
 from kuffin.core.settle.load import LoadSpan, load_span, rise_start
-from kuffin.core.traces import Mask, lone_spikes, smooth_spikes
 
 Array = NDArray[np.float64]
 

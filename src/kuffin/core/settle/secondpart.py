@@ -17,8 +17,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.traces import inflation
 from kuffin.core.settle.warmup import SlowData, WarmUp
-from kuffin.core.traces import inflation
 
 Array = NDArray[np.float64]
 

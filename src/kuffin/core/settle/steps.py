@@ -7,8 +7,8 @@ from collections.abc import Callable
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.traces import inflation
 from kuffin.core.settle.warmup import TAUS, SlowData, power_departure
-from kuffin.core.traces import inflation
 
 Array = NDArray[np.float64]
 

@@ -17,8 +17,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.student import t_quantile
-from kuffin.core.traces import inflation
+from kuffin.core.base.student import t_quantile
+from kuffin.core.base.traces import inflation
 
 Array = NDArray[np.float64]
 

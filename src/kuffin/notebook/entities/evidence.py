@@ -115,7 +115,7 @@ class Run(Binnable):
     condition: Mapped[str] = mapped_column(
         default=""
     )  # what it was tested under, where a log holds one test; blank: not told
-    # what it was run with, by `core.configuration.OF_TEST` or a name of the person's own
+    # what it was run with, by `core.bench.configuration.OF_TEST` or a name of the person's own
     settings: Mapped[dict[str, Any]] = mapped_column(default=dict)
     lag_s: Mapped[float] = mapped_column(default=0.0)  # what is added to its times to stand on the other run's clock
     mount: Mapped[Mount] = relationship(back_populates="runs")

@@ -11,7 +11,7 @@ from kuffin.notebook.entities.base import Binnable
 
 
 class Part(Binnable):
-    """Something on the shelf; `fields` holds what its kind needs (see kuffin.core.parts)."""
+    """Something on the shelf; `fields` holds what its kind needs (see kuffin.core.bench.parts)."""
 
     __tablename__ = "part"
     kind: Mapped[str]
@@ -49,7 +49,7 @@ class Bench(Binnable):
     note: Mapped[str] = mapped_column(default="")
     settings: Mapped[dict[str, Any]] = mapped_column(
         default=dict
-    )  # the usual configuration, see kuffin.core.configuration
+    )  # the usual configuration, see kuffin.core.bench.configuration
     places: Mapped[list[Place]] = relationship(back_populates="bench", order_by="Place.position")
     instruments: Mapped[list[Instrument]] = relationship(back_populates="bench", order_by="Instrument.id")
 
@@ -75,7 +75,7 @@ class Place(Binnable):
     position: Mapped[int] = mapped_column(default=0)
     part_id: Mapped[int | None] = mapped_column(ForeignKey("part.id"))
     settings: Mapped[dict[str, Any]] = mapped_column(default=dict)  # such as length_mm of a tube
-    device: Mapped[str | None]  # what is cooled here (see kuffin.core.devices)
+    device: Mapped[str | None]  # what is cooled here (see kuffin.core.bench.devices)
     bench: Mapped[Bench] = relationship(back_populates="places")
     part: Mapped[Part | None] = relationship()
 

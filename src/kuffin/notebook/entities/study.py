@@ -91,6 +91,6 @@ class Protocol(Binnable):
 
     __tablename__ = "protocol"
     name: Mapped[str]
-    steps: Mapped[list[Any]] = mapped_column(default=list)  # see kuffin.core.protocol.Step
+    steps: Mapped[list[Any]] = mapped_column(default=list)  # see kuffin.core.bench.protocol.Step
     limits: Mapped[dict[str, Any]] = mapped_column(default=dict)
     note: Mapped[str] = mapped_column(default="")

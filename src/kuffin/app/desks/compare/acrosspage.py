@@ -2,20 +2,20 @@
 
 from __future__ import annotations
 
+from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.compare.page import ComparePage
-from kuffin.app.jobs import Job, Task
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, refill, row
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import digits_for, number, several, span
 from kuffin.core.findings import KINDS
-from kuffin.verdicts.across import Judged, Link, known_of, linked, linked_difference
-from kuffin.verdicts.line import verdict_line
-from kuffin.verdicts.study import judge
-from kuffin.verdicts.words import digits_for, number, several, span
-from kuffin.verdicts.working import Working
+from kuffin.said.line import verdict_line
+from kuffin.said.working import Working
+from kuffin.verdict.across import Judged, Link, known_of, linked, linked_difference
+from kuffin.verdict.study import judge
 
 _PURPOSE = (
     "Across studies sets candidates of different studies side by side, through a baseline that both have mounted. "

@@ -6,16 +6,16 @@ from PySide6.QtWidgets import QCheckBox
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.controlplot import ControlPlot
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.notebook import planning
-from kuffin.verdicts.baseline import moved_words, with_and_without
-from kuffin.verdicts.flips import two_ways
-from kuffin.verdicts.study import mounts_of
-from kuffin.verdicts.words import number
-from kuffin.verdicts.working import mount_working
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import number
+from kuffin.notebook import planedits
+from kuffin.said.working import mount_working
+from kuffin.verdict.baseline import moved_words, with_and_without
+from kuffin.verdict.schoolflips import two_ways
+from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Baseline charts the candidate that is mounted again and again to watch the bench. Choose one on the Plan desk's question "
@@ -96,7 +96,7 @@ class BaselinePage(ComparePage):
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
             label = "correct by the baseline" if on else "no longer correct by the baseline"
-            self.state.attempt(planning.set_plan, notebook, study.id, label, correct_by_baseline=on or None)
+            self.state.attempt(planedits.set_plan, notebook, study.id, label, correct_by_baseline=on or None)
 
     def _explain(self, mount_id: int) -> None:
         reading = self.state.reading(mount_id)

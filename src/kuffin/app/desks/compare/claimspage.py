@@ -6,15 +6,15 @@ from dataclasses import replace
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
-from kuffin.verdicts.claims import TITLES, JudgedClaim, claim_sentences
-from kuffin.verdicts.grid import claims_by_condition
-from kuffin.verdicts.study import mounts_of
-from kuffin.verdicts.words import digits_for, span
-from kuffin.verdicts.working import pair_working
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import digits_for, span
+from kuffin.said.working import pair_working
+from kuffin.verdict.claims import TITLES, JudgedClaim, claim_sentences
+from kuffin.verdict.grid import claims_by_condition
+from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Claims holds what makers say against what was measured: refuted, borne out, or open. This study has no claim yet; "

@@ -6,19 +6,19 @@ from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout
 
+from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.compare.page import ComparePage
-from kuffin.app.jobs import Job, Task
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
-from kuffin.notebook import planning
-from kuffin.verdicts.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs
-from kuffin.verdicts.oneanother import Warming, warming_working, warmings
-from kuffin.verdicts.schools import SchoolResult
-from kuffin.verdicts.study import mounts_of
-from kuffin.verdicts.working import grid_working
+from kuffin.app.widgets.texts import Opener, text
+from kuffin.notebook import planedits
+from kuffin.said.warmings import Warming, warming_working, warmings
+from kuffin.said.working import grid_working
+from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs
+from kuffin.verdict.schools import SchoolResult
+from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Conditions sets the candidates side by side under several conditions and on several parts. This study's runs hold one of "
@@ -135,7 +135,7 @@ class ConditionsPage(ComparePage):
         if study is not None and notebook is not None:
             how = self.family.currentData()
             self.state.attempt(
-                planning.set_plan,
+                planedits.set_plan,
                 notebook,
                 study.id,
                 "judge the conditions otherwise",
@@ -146,7 +146,7 @@ class ConditionsPage(ComparePage):
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
             condition = self.main.currentData()
-            self.state.attempt(planning.set_plan, notebook, study.id, "judge another condition", condition=condition)
+            self.state.attempt(planedits.set_plan, notebook, study.id, "judge another condition", condition=condition)
 
     def _explain(self, cell: object) -> None:
         if isinstance(cell, Cell) and cell in self.results and self.state.verdict is not None:

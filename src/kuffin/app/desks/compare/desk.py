@@ -9,12 +9,12 @@ from typing import TYPE_CHECKING
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QApplication, QVBoxLayout, QWidget
 
+from kuffin.app.base.settings import Settings
 from kuffin.app.desks.compare.verdictpage import VerdictPage
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import Settings
-from kuffin.app.state import State
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.keywalked import Walked
 from kuffin.app.widgets.paged import PagedDesk
-from kuffin.app.widgets.walked import Walked
 
 if TYPE_CHECKING:
     from kuffin.app.desks.compare.page import ComparePage

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.verdicts.flips import both_ways
-from kuffin.verdicts.study import mounts_of
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import number
+from kuffin.verdict.schoolflips import both_ways
+from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Left out lists every mount that does not count, and why, with what would be said if it did. Nothing is left out in this "

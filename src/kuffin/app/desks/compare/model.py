@@ -5,10 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from kuffin.core.compare import PairResult
-from kuffin.core.normalise import School
-from kuffin.verdicts.schools import SchoolResult, scope
-from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import digits_for, number, pair_sentence, span, to_settle
+from kuffin.core.compare.pairwords import digits_for, number, pair_sentence, span, to_settle
+from kuffin.core.heat.normalise import School
+from kuffin.verdict.schools import SchoolResult, scope
+from kuffin.verdict.study import StudyVerdict
 
 
 @dataclass(frozen=True)

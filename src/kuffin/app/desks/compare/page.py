@@ -6,10 +6,10 @@ from PySide6.QtCore import Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
-from kuffin.app.guarded import guarded
+from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.texts import text
 
 
 @guarded

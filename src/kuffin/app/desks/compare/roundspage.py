@@ -6,16 +6,16 @@ from PySide6.QtWidgets import QLineEdit
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import row
-from kuffin.core.errors import KuffinError
-from kuffin.core.looks import read_looks
-from kuffin.notebook import planning
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.compare.looks import read_looks
+from kuffin.notebook import planedits
 from kuffin.notebook.entities import Study
-from kuffin.verdicts.flips import verdict_words
-from kuffin.verdicts.looks import look_words, outlook
+from kuffin.verdict.looks import look_words, outlook
+from kuffin.verdict.schoolflips import verdict_words
 
 _PURPOSE = (
     "Rounds says whether it is enough, and what the next round could still change. It needs two candidates with mounts."
@@ -101,7 +101,7 @@ class RoundsPage(ComparePage):
             return
         if list(looks) != list(study.plan.get("looks") or ()):
             label = "declare the looks" if looks else "take the usual looks"
-            self.state.attempt(planning.set_plan, notebook, study.id, label, looks=list(looks) or None)
+            self.state.attempt(planedits.set_plan, notebook, study.id, label, looks=list(looks) or None)
 
 
 def _written(study: Study) -> str:

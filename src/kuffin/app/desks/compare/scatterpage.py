@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, row
 from kuffin.app.widgets.scatterbars import ScatterBars
-from kuffin.notebook import planning
-from kuffin.verdicts.scatter import buys_words, scatter_of
-from kuffin.verdicts.study import mounts_of
-from kuffin.verdicts.words import digits_for, number
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import digits_for, number
+from kuffin.notebook import planedits
+from kuffin.verdict.scatter import buys_words, scatter_of
+from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Scatter splits what mounts of one candidate differ by into its sources. It needs a second mount of one candidate."
@@ -92,10 +92,10 @@ class ScatterPage(ComparePage):
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
             chosen = self.scope.currentData()
-            self.state.attempt(planning.set_plan, notebook, study.id, "change what the verdict is about", scope=chosen)
+            self.state.attempt(planedits.set_plan, notebook, study.id, "change what the verdict is about", scope=chosen)
 
     def _spread_chosen(self) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
             chosen = self.spread.currentData()
-            self.state.attempt(planning.set_plan, notebook, study.id, "change how spreads are taken", spread=chosen)
+            self.state.attempt(planedits.set_plan, notebook, study.id, "change how spreads are taken", spread=chosen)

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.rankings import Rankings
+from kuffin.app.widgets.texts import text
 from kuffin.notebook import edits
-from kuffin.verdicts.flips import side_by_side, summary
+from kuffin.verdict.schoolflips import side_by_side, summary
 
 _PURPOSE = (
     "Schools shows what other ways of taking out room, power and flow would have said of the same mounts. It needs two "

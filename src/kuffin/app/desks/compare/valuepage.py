@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.texts import text
 from kuffin.app.widgets.worthplot import WorthPlot
+from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.shelf import bench_of, parts
-from kuffin.verdicts.value import noticed, value_of, worth_sentence
-from kuffin.verdicts.words import digits_for, number, span
+from kuffin.verdict.value import noticed, value_of, worth_sentence
 
 _PURPOSE = "Value sets price against temperature. It needs a comparison, and prices on the parts' pages on the Shelf."
 

@@ -17,16 +17,16 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.desks.compare import model
-from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.intervalplot import IntervalPlot
-from kuffin.core.normalise import default_school
+from kuffin.app.widgets.texts import text
+from kuffin.core.heat.normalise import default_school
 from kuffin.notebook import edits
-from kuffin.verdicts.schools import SchoolResult
-from kuffin.verdicts.working import candidate_working, mount_working, pair_working
+from kuffin.said.working import candidate_working, mount_working, pair_working
+from kuffin.verdict.schools import SchoolResult
 
 MOST_PAIRS = 60  # listed on the page; forty candidates make 780
 

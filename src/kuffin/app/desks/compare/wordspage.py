@@ -7,10 +7,10 @@ from PySide6.QtWidgets import QApplication, QVBoxLayout, QWidget
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
-from kuffin.verdicts.sentences import paragraphs
+from kuffin.app.widgets.texts import empty, text
+from kuffin.said.sentences import paragraphs
 
 _PURPOSE = (
     "In words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."

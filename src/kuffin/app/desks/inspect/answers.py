@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.state import State
+from kuffin.app.state.windowstate import State
 from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Mount
 

@@ -5,12 +5,12 @@ from __future__ import annotations
 from functools import cached_property
 from typing import TYPE_CHECKING
 
-from kuffin.app.desks.inspect.insidepage import InsidePage
+from kuffin.app.desks.inspect.furtherpage import InsidePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import number
 
 if TYPE_CHECKING:
     from kuffin.app.widgets.boostplot import BoostPlot

@@ -9,15 +9,15 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
-from kuffin.app.desks.inspect import words
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.settings import Settings
+from kuffin.app.desks.inspect import runwords
 from kuffin.app.desks.inspect.runpage import RunPage
-from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import Settings
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import link_button, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.app.widgets.texts import link_button, text
 
 if TYPE_CHECKING:
     from kuffin.app.desks.inspect.clockpage import ClockPage
@@ -157,8 +157,8 @@ class InspectDesk(QWidget):
         if mount is not None and run is not None:
             result = verdict.results.get(run.id) if verdict else None
             self._title.setText(f"{mount.candidate.name}, round {mount.round}")
-            self._state_word.setText(words.state_words(verdict, mount, result))
-            refill(self.tests, [(words.test_words(r), r.id) for r in mount.live_runs], run.id)
+            self._state_word.setText(runwords.state_words(verdict, mount, result))
+            refill(self.tests, [(runwords.test_words(r), r.id) for r in mount.live_runs], run.id)
         self.tests.setVisible(mount is not None and len(mount.live_runs) > 1)
         self.mender.setVisible(there)
         self._title.setVisible(there)

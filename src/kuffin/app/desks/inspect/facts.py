@@ -5,7 +5,7 @@ from __future__ import annotations
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QGridLayout, QWidget
 
-from kuffin.app.widgets.bits import empty, link_button, rule, text
+from kuffin.app.widgets.texts import empty, link_button, rule, text
 
 
 class Facts(QWidget):

@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
-from kuffin.app.desks.inspect.insidepage import InsidePage
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, no_keys, text
+from kuffin.app.desks.inspect.furtherpage import InsidePage
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.core.units import shown
-from kuffin.verdicts.budget import Budget, budget_of
-from kuffin.verdicts.insidewords import budget_working, maximum_words, whole_sentence, whole_working
-from kuffin.verdicts.runresult import RunResult
-from kuffin.verdicts.study import StudyVerdict
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.texts import Opener, no_keys, text
+from kuffin.core.base.units import shown
+from kuffin.core.compare.pairwords import number
+from kuffin.reading.runresult import RunResult
+from kuffin.said.figurewords import budget_working, maximum_words, whole_sentence, whole_working
+from kuffin.verdict.budget import Budget, budget_of
+from kuffin.verdict.study import StudyVerdict
 
 _STEPS = (("coolant_over_air", "coolant over air"), ("die_over_coolant", "die over coolant"))
 

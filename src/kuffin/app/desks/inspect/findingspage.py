@@ -19,22 +19,22 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.jobs import Task
 from kuffin.app.desks.inspect.answers import AnswerBox
-from kuffin.app.guarded import guarded
-from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty, link_button, no_keys, plain_tip, rule, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.findingpicture import FindingPicture, Piece
-from kuffin.core.errors import KuffinError
+from kuffin.app.widgets.texts import empty, link_button, no_keys, plain_tip, rule, text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.units import shown
 from kuffin.core.findings import KINDS, THRESHOLDS, Finding, together
 from kuffin.core.findings.thresholds import OF_KIND, checked
-from kuffin.core.units import shown
 from kuffin.notebook import answering
 from kuffin.notebook.entities import Mount
-from kuffin.notebook.planning import set_plan
+from kuffin.notebook.planedits import set_plan
 from kuffin.notebook.samples import read_run
-from kuffin.verdicts.ways import limits_of
+from kuffin.reading.judging import limits_of
 
 
 @dataclass(frozen=True)

@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton
 
-from kuffin.app.desks.inspect.insidepage import InsidePage
+from kuffin.app.base.settings import Settings
+from kuffin.app.desks.inspect.furtherpage import InsidePage
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import Settings
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.flights import Flights
-from kuffin.core.heatpath import Flight
-from kuffin.verdicts.insidewords import balance_sentence, balance_working
-from kuffin.verdicts.stairs import candidate_flights, flights_of
+from kuffin.app.widgets.texts import Opener, text
+from kuffin.core.heat.heatpath import Flight
+from kuffin.said.figurewords import balance_sentence, balance_working
+from kuffin.said.stairs import candidate_flights, flights_of
 
 
 class HeatPage(InsidePage):

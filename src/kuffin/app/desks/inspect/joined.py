@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QDoubleSpinBox, QHBoxLayout, QVBoxLayout, QWidget
 
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty, link_button, text
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.texts import empty, link_button, text
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Run
-from kuffin.notebook.joining import set_lag
+from kuffin.notebook.joinedlogs import set_lag
 
 
 class JoinedLogs(QWidget):

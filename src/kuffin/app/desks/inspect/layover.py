@@ -7,8 +7,8 @@ from typing import TYPE_CHECKING
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox
 
-from kuffin.app.jobs import Task
-from kuffin.app.state import State
+from kuffin.app.base.jobs import Task
+from kuffin.app.state.windowstate import State
 from kuffin.notebook.entities import Mount
 
 if TYPE_CHECKING:

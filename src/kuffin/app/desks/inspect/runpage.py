@@ -19,27 +19,27 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.desks.inspect import words as model
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.jobs import Task
+from kuffin.app.base.settings import Settings
+from kuffin.app.desks.inspect import runwords as model
 from kuffin.app.desks.inspect.answers import AnswerBox
 from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
-from kuffin.app.guarded import guarded
-from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import Settings
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import Opener, Text, empty, link_button, no_keys, plain_tip, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.staircase import Staircase
+from kuffin.app.widgets.texts import Opener, Text, empty, link_button, no_keys, plain_tip, text
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
-from kuffin.core.undertest import kind_under_test
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Run
-from kuffin.verdicts.happened import happened
-from kuffin.verdicts.preparation import preparation_of, preparation_working
-from kuffin.verdicts.results import hand_window
-from kuffin.verdicts.words import number
-from kuffin.verdicts.working import mount_working
+from kuffin.reading.keptresults import hand_window
+from kuffin.said.preparation import preparation_of, preparation_working
+from kuffin.said.runmarks import happened
+from kuffin.said.working import mount_working
 
 if TYPE_CHECKING:
     from kuffin.app.widgets.traceplot import TracePlot

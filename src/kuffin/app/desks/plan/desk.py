@@ -4,17 +4,17 @@ from __future__ import annotations
 
 from PySide6.QtGui import QShowEvent
 
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.settings import Settings
 from kuffin.app.desks.plan.fair import FairPage
 from kuffin.app.desks.plan.mounts import MountsPage
 from kuffin.app.desks.plan.order import OrderPage
 from kuffin.app.desks.plan.protocol import ProtocolPage
 from kuffin.app.desks.plan.question import QuestionPage
 from kuffin.app.desks.plan.when import WhenPage
-from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import Settings
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.paged import PagedDesk
 
 

@@ -5,19 +5,19 @@ from __future__ import annotations
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLineEdit, QVBoxLayout, QWidget
 
 from kuffin.app.desks.plan.page import Page
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty, text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import WritingTable, button
-from kuffin.core.configuration import SETTINGS, Difference, written
-from kuffin.core.errors import BenchError
-from kuffin.core.parts import Field, read_field
-from kuffin.core.undertest import kind_under_test
-from kuffin.notebook import planning
+from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.configuration import SETTINGS, Difference, written
+from kuffin.core.bench.parts import Field, read_field
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.pairwords import several
+from kuffin.notebook import planedits
 from kuffin.notebook.shelf import change_bench
-from kuffin.verdicts.configurations import configuration
-from kuffin.verdicts.fairness import unfair
-from kuffin.verdicts.words import several
+from kuffin.reading.configurations import configuration
+from kuffin.verdict.fairness import unfair
 
 _AS_BENCH = "as the bench"
 _STRENGTH = {3: "can decide the comparison alone", 2: "can shift the comparison", 1: "small", 0: "taken out"}
@@ -139,7 +139,7 @@ class FairPage(Page):
         study = self.state.study
         if study is None or (study.fair_because.get(difference.key) or "") == written_text.strip():
             return
-        self.edit(planning.answer_difference, study.id, difference.key, difference.label, written_text.strip() or None)
+        self.edit(planedits.answer_difference, study.id, difference.key, difference.label, written_text.strip() or None)
 
     def _alike(self, difference: Difference, value: str) -> None:
         study = self.state.study
@@ -151,13 +151,13 @@ class FairPage(Page):
                 kept = candidate.configuration.get(difference.key)
                 if kept is None and self.shelf.bench is not None:
                     kept = self.shelf.bench.settings.get(difference.key)
-                self.edit(planning.configure_alike, study.id, difference.key, kept)
+                self.edit(planedits.configure_alike, study.id, difference.key, kept)
                 return
 
     # --- the table -------------------------------------------------------------------------------------------------
 
     def _rows(self) -> list[str]:
-        return planning.free_settings(self.state.study.under_test) if self.state.study is not None else []
+        return planedits.free_settings(self.state.study.under_test) if self.state.study is not None else []
 
     def _kept(self, key: str, value: object) -> str:
         setting = SETTINGS[key]
@@ -222,5 +222,5 @@ class FairPage(Page):
                     settings=settings if value is None else {**settings, key: value},
                 )
         elif study is not None:
-            self.edit(planning.configure, study.live_candidates[column - 2].id, key, value)
+            self.edit(planedits.configure, study.live_candidates[column - 2].id, key, value)
         self._renew()

@@ -8,16 +8,16 @@ from PySide6.QtWidgets import QGridLayout, QWidget
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.look.theme import Theme
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, button, choice, number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
-from kuffin.core.design import MountPlan, power_curve, sample_or_mount
-from kuffin.core.errors import KuffinError
-from kuffin.verdicts.looks import last_confidence, plans_rounds
-from kuffin.verdicts.words import count
-from kuffin.verdicts.words import number as figure
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.compare.pairwords import count
+from kuffin.core.compare.pairwords import number as figure
+from kuffin.core.plan.design import MountPlan, power_curve, sample_or_mount
+from kuffin.verdict.looks import last_confidence, plans_rounds
 
 _MOST = 12
 

@@ -6,21 +6,21 @@ from PySide6.QtCore import QPointF, QSize, Qt
 from PySide6.QtGui import QColor, QDropEvent, QIcon, QKeyEvent, QPainter, QPixmap
 from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.desks.plan.page import Page
-from kuffin.app.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, number, refill, row
-from kuffin.core.changeover import change_over, minutes
-from kuffin.core.configuration import SETTINGS, written
-from kuffin.core.errors import KuffinError
-from kuffin.core.order import Slot, change_over_minutes, fairness, moved, out_of_step, plan_order
-from kuffin.notebook import planning
-from kuffin.verdicts.configurations import built_in, configuration
-from kuffin.verdicts.planning import is_done, order_of, slots_of
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.configuration import SETTINGS, written
+from kuffin.core.plan.order import Slot, change_over_minutes, fairness, moved, out_of_step, plan_order
+from kuffin.core.prepare.changeover import change_over, minutes
+from kuffin.notebook import planedits
+from kuffin.reading.configurations import built_in, configuration
+from kuffin.verdict.planbasis import is_done, order_of, slots_of
 
 
 @guarded
@@ -115,7 +115,7 @@ class OrderPage(Page):
             else "rounds the baseline comes again (none is chosen)"
         )
         keys = ["coolant", "pump_percent", "fan_percent", "fans", "paste"]
-        free = [k for k in planning.free_settings(study.under_test) if k in keys]
+        free = [k for k in planedits.free_settings(study.under_test) if k in keys]
         refill(
             self.plots,
             [("nothing", None), *((f"the {SETTINGS[k].spoken}", k) for k in free)],
@@ -241,7 +241,7 @@ class OrderPage(Page):
             self.state.trouble.emit(str(error))
             return
         self._before = None
-        self.edit(planning.draw_order, study.id, slots, seed)
+        self.edit(planedits.draw_order, study.id, slots, seed)
 
     def move(self, source: int, target: int) -> None:
         """Move a mount to another place."""
@@ -257,5 +257,5 @@ class OrderPage(Page):
             return
         self._before = slots
         new = moved(slots, source, target)
-        self.edit(planning.move_mount, study.id, mounts[source].id, target, new[target].round)
+        self.edit(planedits.move_mount, study.id, mounts[source].id, target, new[target].round)
         self.list.setCurrentRow(target)

@@ -8,13 +8,13 @@ from typing import Any
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
-from kuffin.app.guarded import guarded
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
-from kuffin.core.errors import KuffinError
+from kuffin.app.base.guarded import guarded
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
 from kuffin.notebook import edits
-from kuffin.notebook.planning import set_plan
+from kuffin.notebook.planedits import set_plan
 
 
 @guarded

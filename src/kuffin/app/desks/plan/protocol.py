@@ -8,18 +8,18 @@ from typing import Any
 from PySide6.QtWidgets import QCheckBox, QInputDialog, QLabel
 
 from kuffin.app.desks.plan.page import Page
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
-from kuffin.core.conditions import condition_steps
-from kuffin.core.configuration import OF_TEST
-from kuffin.core.errors import BenchError, KuffinError
-from kuffin.core.limits import NO_SAFETY_DEVICE, Limits
-from kuffin.core.parts import Field, read_field
-from kuffin.core.protocol import Step, read_window, run_minutes, step_minutes, sweep, window_words
-from kuffin.core.testsettings import read_settings, settings_words
-from kuffin.notebook import edits, planning
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.bench.conditions import condition_steps
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits
+from kuffin.core.bench.parts import Field, read_field
+from kuffin.core.bench.protocol import Step, read_window, run_minutes, step_minutes, sweep, window_words
+from kuffin.core.bench.testsettings import read_settings, settings_words
+from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Protocol
 
 _NAME = "the usual three steps"
@@ -206,7 +206,7 @@ class ProtocolPage(Page):
             self.state.trouble.emit(str(error))
             return
         name = protocol.name if protocol is not None else f"{_NAME}, changed"
-        kept = self.edit(planning.keep_protocol, name, steps, limits, protocol.id if protocol else None)
+        kept = self.edit(planedits.keep_protocol, name, steps, limits, protocol.id if protocol else None)
         if protocol is None and isinstance(kept, int):
             self.change("take a protocol", protocol_id=kept)
         self._renew()
@@ -298,7 +298,7 @@ class ProtocolPage(Page):
 
     def keep_as(self, name: str) -> None:
         """Keep the steps under another name and take that for the study."""
-        kept = self.edit(planning.keep_protocol, name, self.shelf.steps, self._limits())
+        kept = self.edit(planedits.keep_protocol, name, self.shelf.steps, self._limits())
         if isinstance(kept, int):
             self.change("take another protocol", protocol_id=kept)
 

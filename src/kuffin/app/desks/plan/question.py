@@ -6,22 +6,22 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QGridLayout, QHBoxLayout, QInputDialog, QLineEdit, QWidget
 
 from kuffin.app.desks.plan.page import Page
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import Form, empty, no_keys, plain_tip, text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
 from kuffin.app.widgets.pairchoice import PairChoice
-from kuffin.core.claims import guess_claim, judge_claim
-from kuffin.core.configuration import SETTINGS
-from kuffin.core.normalise import default_school
-from kuffin.core.parts import CAME
-from kuffin.core.roles import DIE
-from kuffin.core.undertest import kind_under_test
-from kuffin.notebook import edits, planning
+from kuffin.app.widgets.texts import Form, empty, no_keys, plain_tip, text
+from kuffin.core.bench.configuration import SETTINGS
+from kuffin.core.bench.parts import CAME
+from kuffin.core.bench.roles import DIE
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.claims import guess_claim, judge_claim
+from kuffin.core.compare.pairwords import number as figure
+from kuffin.core.heat.normalise import default_school
+from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import Candidate, Claim, Study
-from kuffin.verdicts.configurations import cooled_by_bench, own_places, places_for
-from kuffin.verdicts.words import number as figure
+from kuffin.reading.configurations import cooled_by_bench, own_places, places_for
 
 
 class QuestionPage(Page):
@@ -205,7 +205,7 @@ class QuestionPage(Page):
         self.claims.fit(5)
         self.claims.setVisible(bool(study.live_claims))
         self._no_claims.setVisible(not study.live_claims)
-        free = set(planning.free_settings(study.under_test))
+        free = set(planedits.free_settings(study.under_test))
         for key, box in self._same.items():
             self._grid.removeWidget(box)
             box.setVisible(key in free)
@@ -286,7 +286,7 @@ class QuestionPage(Page):
                 None,
             )
             if part is not None:
-                self.edit(planning.choose_part, candidate_id, part.id)
+                self.edit(planedits.choose_part, candidate_id, part.id)
         self._renew()
 
     def _add_candidate(self) -> None:
@@ -326,7 +326,7 @@ class QuestionPage(Page):
         """Add a sample of a candidate and share the planned mounts out among all of them."""
         made = self.edit(shelfedits.add_sample, candidate.part_id, label, came)
         if made is not None and self.state.study is not None:
-            self.edit(planning.share_samples, self.state.study.id)
+            self.edit(planedits.share_samples, self.state.study.id)
             self.state.refresh()
 
     def _add_way(self) -> None:
@@ -339,7 +339,7 @@ class QuestionPage(Page):
             plain_tip(f"What {candidate.part.name} is called when it is used the other way:"),
             text=f"{candidate.part.name} (turned)",
         )
-        if ok and self.edit(planning.another_way, candidate.id, name) is not None:
+        if ok and self.edit(planedits.another_way, candidate.id, name) is not None:
             self.way_added.emit()
 
     def _remove_candidate(self) -> None:
@@ -359,20 +359,20 @@ class QuestionPage(Page):
         mine = next((c for c in study.live_candidates if c.part.claim and c.id not in claimed), None)
         if mine is None:
             a, b = study.live_candidates[:2]
-            self.edit(planning.add_claim, study.id, a.id, b.id, study.margin_k)
+            self.edit(planedits.add_claim, study.id, a.id, b.id, study.margin_k)
             return
         others = [c for c in study.live_candidates if c.id != mine.id]
         kelvins, name = guess_claim(mine.part.claim, [c.name for c in others])
         usual = next((c for c in others if c.id in {study.reference_id, study.baseline_id}), others[0])
         against = next((c for c in others if c.name == name), usual)
         where = ", ".join(w for w in (f"“{mine.part.claim}”", mine.part.claim_where) if w)
-        self.edit(planning.add_claim, study.id, mine.id, against.id, kelvins or study.margin_k, mine.part.maker, where)
+        self.edit(planedits.add_claim, study.id, mine.id, against.id, kelvins or study.margin_k, mine.part.maker, where)
 
     def _claim_written(self, at: int, column: int, written: str) -> None:
         claim_id = self.claims.data_of(at)
         if isinstance(claim_id, int) and self.state.study is not None:
             by_name = {c.name: c.id for c in self.state.study.live_candidates}
-            self.edit(planning.change_claim, claim_id, column, written, by_name)
+            self.edit(planedits.change_claim, claim_id, column, written, by_name)
         self._renew()
 
     def _remove_claim(self) -> None:
@@ -384,4 +384,4 @@ class QuestionPage(Page):
 
     def _same_toggled(self, key: str, on: bool) -> None:
         if self.state.study is not None:
-            self.edit(planning.set_same, self.state.study.id, key, on)
+            self.edit(planedits.set_same, self.state.study.id, key, on)

@@ -8,19 +8,19 @@ from pathlib import Path
 from PySide6.QtCore import QDateTime
 from PySide6.QtWidgets import QCheckBox, QDateTimeEdit, QDoubleSpinBox, QFileDialog, QGridLayout, QLineEdit, QWidget
 
+from kuffin.app.base.settings import documents
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import documents
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.daysheet import DaySheet
 from kuffin.app.widgets.forms import button, number, row
-from kuffin.core.errors import KuffinError
-from kuffin.core.schedule import DAYS, Plan
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.compare.pairwords import count, several
+from kuffin.core.plan.schedule import DAYS, Plan
 from kuffin.publish.calendarfile import write_icalendar
-from kuffin.verdicts.planning import hours_of, jobs_of, laid_plan
-from kuffin.verdicts.words import count, several
+from kuffin.verdict.planbasis import hours_of, jobs_of, laid_plan
 
 
 def _moment(edit: QDateTimeEdit) -> dt.datetime:

@@ -6,12 +6,12 @@ from typing import TYPE_CHECKING, Any
 
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.desks.prepare.watch import Watched
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Series, Sketch
-from kuffin.core.errors import KuffinError
-from kuffin.core.loop import Bleeding
-from kuffin.verdicts.sheets import USUAL_FLOW_SCATTER_PERCENT, bled, rows_of
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.prepare.fill import Bleeding
+from kuffin.verdict.sheets import USUAL_FLOW_SCATTER_PERCENT, bled, rows_of
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk

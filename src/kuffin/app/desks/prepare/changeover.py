@@ -10,20 +10,20 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeyEvent
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
 
+from kuffin.app.acts.photojobs import add_photos
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.settings import documents
+from kuffin.app.desks.photos import PhotoStrip, local_files
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.guarded import guarded
-from kuffin.app.photojobs import add_photos
-from kuffin.app.settings import documents
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import empty, link_button, text
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, refill, row
-from kuffin.app.widgets.photos import PhotoStrip, local_files
-from kuffin.core.cautions import ABOUT, CAUTIONS
-from kuffin.core.changeover import Task, minutes
+from kuffin.app.widgets.texts import empty, link_button, text
+from kuffin.core.prepare.cautions import ABOUT, CAUTIONS
+from kuffin.core.prepare.changeover import Task, minutes
 from kuffin.notebook import photos as photos_of
-from kuffin.notebook import planning, preparing
+from kuffin.notebook import planedits, preparationedits
 from kuffin.notebook.entities import Attachment, Tick
-from kuffin.verdicts.preparing import change_to
+from kuffin.verdict.nextmount import change_to
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
@@ -166,7 +166,7 @@ class ChangeOverPage(PreparePage):
         self.setAcceptDrops(True)
         self._said = text(style="heading")
         self.sample = choice([], "Sample")
-        self.sample.activated.connect(lambda: self.edit(planning.set_sample, self.mount.id, self.sample.currentData()))
+        self.sample.activated.connect(lambda: self.edit(planedits.set_sample, self.mount.id, self.sample.currentData()))
         self.column.addWidget(self._said)
         self.column.addWidget(row(text("sample", style="muted", wrap=False), self.sample))
         self._list = QVBoxLayout()
@@ -178,7 +178,9 @@ class ChangeOverPage(PreparePage):
         self.ready.clicked.connect(self._make_ready)
         self._left = text(style="muted")
         again = button(
-            "Start again", lambda: self.edit(preparing.start_again, self.mount.id), "Takes all ticks back; notes stay"
+            "Start again",
+            lambda: self.edit(preparationedits.start_again, self.mount.id),
+            "Takes all ticks back; notes stay",
         )
         self.column.addWidget(row(self.ready, again))
         self.column.addWidget(self._left)
@@ -267,17 +269,17 @@ class ChangeOverPage(PreparePage):
         if on and last:
             seconds = (dt.datetime.now() - dt.datetime.fromisoformat(last)).total_seconds()
             seconds = round(seconds) if 0 <= seconds < 4 * 3600 else None
-        self.edit(preparing.tick, self.mount.id, key, task.text, on, seconds)
+        self.edit(preparationedits.tick, self.mount.id, key, task.text, on, seconds)
 
     def _note(self, key: str, note: str) -> None:
         tick = self.desk.done.ticks.get(key)
         if note != (tick.note if tick is not None else ""):
             task = next(r.task for r in self.rows if r.task.key == key)
-            self.edit(preparing.note_step, self.mount.id, key, task.text, note)
+            self.edit(preparationedits.note_step, self.mount.id, key, task.text, note)
 
     def _noted(self) -> None:
         if self.desk.mount is not None and self.note.text().strip() != self.mount.note:
-            self.edit(preparing.set_note, self.mount.id, self.note.text())
+            self.edit(preparationedits.set_note, self.mount.id, self.note.text())
 
     def _dismiss(self, key: str) -> None:
         self.keep(dismissed=sorted({*self.sheet().get("dismissed", []), key}))
@@ -289,7 +291,7 @@ class ChangeOverPage(PreparePage):
             unexplained = [r for r in self.rows if not r.box.isChecked() and not r.note.text().strip()]
             if unexplained:
                 return
-        self.edit(preparing.make_ready, self.mount.id, self.mount.ready_at is None)
+        self.edit(preparationedits.make_ready, self.mount.id, self.mount.ready_at is None)
 
     def _ask_photos(self) -> None:
         paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")

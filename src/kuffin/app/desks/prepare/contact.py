@@ -12,24 +12,24 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QImage, QPixmap
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QHBoxLayout, QVBoxLayout, QWidget
 
+from kuffin.app.acts.photojobs import Added, add_photos, load_photos, to_qt
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.jobs import Task
+from kuffin.app.base.settings import documents
+from kuffin.app.desks.photos import CornerMarker, local_files
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.guarded import guarded
-from kuffin.app.jobs import Task
 from kuffin.app.look.theme import Theme
-from kuffin.app.photojobs import Added, add_photos, load_photos, to_qt
-from kuffin.app.settings import documents
-from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import NumberLine, button, choice, refill, row
-from kuffin.app.widgets.photos import CornerMarker, local_files
-from kuffin.core.contact import Print, both_sides, read_print, turned_round
-from kuffin.core.errors import KuffinError
+from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.compare.pairwords import number as figure
+from kuffin.core.prepare.contact import Print, both_sides, read_print, turned_round
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.photos import open_photo, photo_data
-from kuffin.notebook.preparing import sheets_of
-from kuffin.verdicts.planning import order_of
-from kuffin.verdicts.preparing import change_to
-from kuffin.verdicts.sheets import PRINT_SIDES, print_words
-from kuffin.verdicts.words import number as figure
+from kuffin.notebook.preparationedits import sheets_of
+from kuffin.verdict.nextmount import change_to
+from kuffin.verdict.planbasis import order_of
+from kuffin.verdict.sheets import PRINT_SIDES, print_words
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk

@@ -6,6 +6,8 @@ from PySide6.QtCore import Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
 
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.settings import Settings
 from kuffin.app.desks.prepare.bleed import BleedPage
 from kuffin.app.desks.prepare.changeover import ChangeOverPage
 from kuffin.app.desks.prepare.contact import PrintPage
@@ -13,21 +15,19 @@ from kuffin.app.desks.prepare.fill import FillPage
 from kuffin.app.desks.prepare.fitting import FitPage
 from kuffin.app.desks.prepare.leak import LeakPage
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.settings import Settings
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, refill
 from kuffin.app.widgets.paged import PagedDesk
-from kuffin.core.changeover import Task
-from kuffin.core.errors import KuffinError
-from kuffin.core.undertest import kind_under_test
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.prepare.changeover import Task
 from kuffin.notebook.entities import Mount
-from kuffin.notebook.preparing import Prepared, prepared
-from kuffin.verdicts.planning import is_done, next_mount, order_of
-from kuffin.verdicts.preparing import change_to
+from kuffin.notebook.preparationedits import Prepared, prepared
+from kuffin.verdict.nextmount import change_to
+from kuffin.verdict.planbasis import is_done, next_mount, order_of
 
 
 @guarded

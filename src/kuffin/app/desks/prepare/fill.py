@@ -5,12 +5,12 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.widgets.bits import Form, text
 from kuffin.app.widgets.forms import WritingTable, number, row
-from kuffin.core.errors import KuffinError
-from kuffin.core.loop import carry_over, loop_volume_ml, mix, rinses_needed
-from kuffin.verdicts.configurations import loop_of, parts_of
-from kuffin.verdicts.words import count
+from kuffin.app.widgets.texts import Form, text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.compare.pairwords import count
+from kuffin.core.prepare.fill import carry_over, loop_volume_ml, mix, rinses_needed
+from kuffin.reading.configurations import loop_of, parts_of
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk

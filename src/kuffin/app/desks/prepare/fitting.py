@@ -7,15 +7,15 @@ from typing import TYPE_CHECKING, Any
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
 
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
 from kuffin.app.widgets.screws import ScrewPicture
-from kuffin.core.errors import KuffinError
-from kuffin.core.fit import Pad, pads, screw
-from kuffin.core.loop import dew_point_c, metal_warnings
-from kuffin.core.parts import kind_of
-from kuffin.verdicts.configurations import metals_of, parts_of
-from kuffin.verdicts.words import number as figure
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.parts import kind_of
+from kuffin.core.compare.pairwords import number as figure
+from kuffin.core.prepare.fill import dew_point_c, metal_warnings
+from kuffin.core.prepare.fit import Pad, pads, screw
+from kuffin.reading.configurations import metals_of, parts_of
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk

@@ -8,16 +8,16 @@ import numpy as np
 
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.desks.prepare.watch import Watched
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
-from kuffin.core.errors import KuffinError
-from kuffin.core.leak import USUAL_LIMIT_KPA, LeakTest, highest_pressure
-from kuffin.core.loop import loop_volume_ml
-from kuffin.notebook.preparing import tick
-from kuffin.verdicts.configurations import loop_of, pressures_of
-from kuffin.verdicts.sheets import USUAL_AIR_ML, USUAL_STEP_KPA, leak_test, rows_of
-from kuffin.verdicts.words import number as figure
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.compare.pairwords import number as figure
+from kuffin.core.prepare.fill import loop_volume_ml
+from kuffin.core.prepare.leak import USUAL_LIMIT_KPA, LeakTest, highest_pressure
+from kuffin.notebook.preparationedits import tick
+from kuffin.reading.configurations import loop_of, pressures_of
+from kuffin.verdict.sheets import USUAL_AIR_ML, USUAL_STEP_KPA, leak_test, rows_of
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk

@@ -7,10 +7,10 @@ from typing import TYPE_CHECKING, Any
 from PySide6.QtWidgets import QWidget
 
 from kuffin.app.desks.plan.page import Page
-from kuffin.app.widgets.bits import text
-from kuffin.core.cautions import CAUTIONS
+from kuffin.app.widgets.texts import text
+from kuffin.core.prepare.cautions import CAUTIONS
 from kuffin.notebook.entities import Candidate, Mount, Study
-from kuffin.notebook.preparing import keep_sheet
+from kuffin.notebook.preparationedits import keep_sheet
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk

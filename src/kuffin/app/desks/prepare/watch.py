@@ -8,13 +8,13 @@ from collections.abc import Callable, Sequence
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QFileDialog, QVBoxLayout, QWidget
 
+from kuffin.app.base.jobs import Task
+from kuffin.app.base.settings import documents
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.jobs import Task
-from kuffin.app.openreadings import asking_on
-from kuffin.app.settings import documents
-from kuffin.app.widgets.bits import text
+from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
-from kuffin.core.errors import BenchError, KuffinError
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.logs.table import Told
 
 

@@ -4,18 +4,18 @@ from __future__ import annotations
 
 import re
 
-from kuffin.app.settings import Settings, demo_cache
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.bench.setup import load_setup
-from kuffin.bench.simulated import SimulatedBench
-from kuffin.core.errors import BenchError
+from kuffin.app.base.settings import Settings, demo_cache
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
+from kuffin.core.base.errors import BenchError
 from kuffin.demo.practising import Practice
+from kuffin.instruments.setup import load_setup
 from kuffin.notebook.entities import Candidate, Mount
 from kuffin.recording.ofstudy import open_simulated
 from kuffin.recording.openbench import OpenBench, simulated
 from kuffin.recording.thisbench import open_this_bench, set_up_words
-from kuffin.verdicts.planning import next_mount, order_of
+from kuffin.simulated.livebench import SimulatedBench
+from kuffin.verdict.planbasis import next_mount, order_of
 
 SPEEDS = (1, 10, 60, 300)
 _USUAL = "simulated 60"

@@ -6,28 +6,28 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeySequence, QShortcut, QShowEvent
 from PySide6.QtWidgets import QAbstractButton, QApplication, QStackedLayout, QWidget
 
-from kuffin.app.calling import Caller
-from kuffin.app.desks.run import words
+from kuffin.app.acts.photojobs import Added, add_photos
+from kuffin.app.base.calling import Caller
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.settings import Settings
+from kuffin.app.desks.photos import local_files
+from kuffin.app.desks.run import stagewords
 from kuffin.app.desks.run.choosing import Choosing
 from kuffin.app.desks.run.live import LivePage
 from kuffin.app.desks.run.practice import PracticePage
 from kuffin.app.desks.run.ready import ReadyPage
-from kuffin.app.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.photojobs import Added, add_photos
-from kuffin.app.running import Running
-from kuffin.app.settings import Settings
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.photos import local_files
-from kuffin.core.errors import KuffinError
-from kuffin.core.limits import Limits
-from kuffin.core.protocol import DEFAULT_TAU_S
+from kuffin.app.state.running import Running
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.limits import Limits
+from kuffin.core.bench.protocol import DEFAULT_TAU_S
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount, Run
-from kuffin.notebook.recording import NewMark, add_marks, close_run, comment_on, reopen_run
-from kuffin.recording.live import LiveRun, Now
-from kuffin.verdicts.against import against_siblings
+from kuffin.notebook.runwriter import NewMark, add_marks, close_run, comment_on, reopen_run
+from kuffin.recording.liverun import LiveRun, Now
+from kuffin.verdict.againstsiblings import against_siblings
 
 
 @guarded
@@ -203,7 +203,7 @@ class RunDesk(QWidget):
             self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
 
     def _call(self, now: Now) -> None:
-        for kind, sentence, key in words.calls(now):
+        for kind, sentence, key in stagewords.calls(now):
             if key not in self._told:
                 self._told.add(key)
                 self.caller.call(kind, sentence)
@@ -312,7 +312,7 @@ class RunDesk(QWidget):
             self._keep_value(self._asked[0], written)
 
     def _keep_reading(self, live: LiveRun, written: str) -> None:
-        value = words.as_number(written)
+        value = stagewords.as_number(written)
         if value is None:
             self.said.emit(f"“{written}” is no number; nothing was kept")
             return
@@ -320,8 +320,8 @@ class RunDesk(QWidget):
         live.mark(f"{self._reading} typed: {written}", kind="mark")
 
     def _keep_value(self, asked: str, written: str) -> None:
-        name, unit = words.asked_for(asked)
-        value = words.as_number(written)
+        name, unit = stagewords.asked_for(asked)
+        value = stagewords.as_number(written)
         if value is None and written:
             self.said.emit(f"“{written}” is no number; {name} is asked for again")
             self._ask_on()

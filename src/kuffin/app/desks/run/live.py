@@ -5,22 +5,22 @@ from __future__ import annotations
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
-from kuffin.app.desks.run import words
+from kuffin.app.desks.run import stagewords
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.alarmband import AlarmBand
-from kuffin.app.widgets.bits import Opener, Text, text
 from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.core.roles import FURTHER_PARTS, ROLES, spoken
-from kuffin.core.undertest import kind_under_test
-from kuffin.core.units import canonical_unit
-from kuffin.recording.live import LiveRun, Now
-from kuffin.verdicts.evaluating import parse_trace
-from kuffin.verdicts.leading import BY_HAND, MEASURING
-from kuffin.verdicts.livewords import LiveFigure, figures, stairs
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.texts import Opener, Text, text
+from kuffin.core.base.units import canonical_unit
+from kuffin.core.bench.leading import BY_HAND, MEASURING
+from kuffin.core.bench.roles import FURTHER_PARTS, ROLES, spoken
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.pairwords import number
+from kuffin.reading.evaluating import parse_trace
+from kuffin.recording.liverun import LiveRun, Now
+from kuffin.said.livewords import LiveFigure, figures, stairs
 
 _FIGURES = 4
 _BESIDE = ("flow", "sound", "pump", "fan")  # roles that are shown beside the heat path, as far as there is room
@@ -87,7 +87,7 @@ class LivePage(QWidget):
         self.big.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.big.setMinimumHeight(56)
         self.big.clicked.connect(lambda: self.pressed.emit(self.doing.key))
-        self.doing = words.BigButton("", "")
+        self.doing = stagewords.BigButton("", "")
         self.marker = button("Mark (M)", lambda: self.small.emit("mark"), "Mark this moment; a word may follow")
         self.holder = button("Hold", lambda: self.small.emit("hold"), "Stay in this phase until you let it go on")
         self.repeater = button("Repeat the step", lambda: self.small.emit("repeat"))
@@ -170,11 +170,11 @@ class LivePage(QWidget):
     def show_now(self, live: LiveRun, now: Now, carried_on: bool, full: bool = True) -> None:
         """Show how the run stands; `full` draws the traces too."""
         found = phases(live.steps)
-        self.line.show_phases(found, *words.at_phase(now, found, live.began_load_s))
-        self.togo.setText(words.to_go(now))
-        self.what.setText(" ".join(words.sentences(now)))
-        self.band.say(*words.band(now, carried_on))
-        self.doing = words.big_button(now, carried_on)
+        self.line.show_phases(found, *stagewords.at_phase(now, found, live.began_load_s))
+        self.togo.setText(stagewords.to_go(now))
+        self.what.setText(" ".join(stagewords.sentences(now)))
+        self.band.say(*stagewords.band(now, carried_on))
+        self.doing = stagewords.big_button(now, carried_on)
         self.big.setText(self.doing.words)
         quiet = not self.doing.key  # it keeps the keyboard, so that Space never falls to another button
         if self.big.property("quiet") != quiet:

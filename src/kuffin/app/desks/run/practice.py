@@ -7,11 +7,11 @@ from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QRadioButton, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import figures_font
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import WritingTable, button
+from kuffin.app.widgets.texts import text
+from kuffin.core.compare.pairwords import number
 from kuffin.demo.faults import FAULTS, HiddenFault
-from kuffin.verdicts.against import Compared
-from kuffin.verdicts.words import number
+from kuffin.verdict.againstsiblings import Compared
 
 
 class PracticePage(QWidget):

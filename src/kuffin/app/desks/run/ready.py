@@ -6,12 +6,12 @@ from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.bits import empty, text
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.stageline import StageLine, phases
-from kuffin.core.cautions import CAUTIONS
-from kuffin.core.limits import NO_SAFETY_DEVICE, Limits, watchable
-from kuffin.core.protocol import Step, run_minutes
+from kuffin.app.widgets.texts import empty, text
+from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits, watchable
+from kuffin.core.bench.protocol import Step, run_minutes
+from kuffin.core.prepare.cautions import CAUTIONS
 from kuffin.notebook.entities import Mount, Run
 
 

@@ -13,18 +13,18 @@ from kuffin.app.desks.shelf.measuring import Measuring
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
 from kuffin.app.desks.shelf.wallpower import WallPowerRow
 from kuffin.app.look.theme import Theme
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
-from kuffin.core.devices import USUAL_DEVICES
-from kuffin.core.loop import loop_volume_ml, metal_warnings
-from kuffin.core.parts import KINDS
+from kuffin.app.widgets.texts import text
+from kuffin.core.bench.devices import USUAL_DEVICES
+from kuffin.core.bench.parts import KINDS
+from kuffin.core.prepare.fill import loop_volume_ml, metal_warnings
 from kuffin.notebook import shelf as edits
 from kuffin.notebook.edits import change_study
 from kuffin.notebook.entities import Bench
-from kuffin.verdicts.configurations import held_by
+from kuffin.reading.configurations import held_by
 
 _IN_LOOP = {"block", "radiator", "pump", "reservoir", "tube", "fitting", "sensor"}
 

@@ -9,11 +9,11 @@ from typing import TYPE_CHECKING
 import numpy as np
 from PySide6.QtWidgets import QInputDialog, QVBoxLayout, QWidget
 
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import button, row
-from kuffin.core.calibration import Calibration, level, two_points
-from kuffin.core.errors import BenchError
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.calibration import Calibration, level, two_points
+from kuffin.core.compare.pairwords import number
 
 if TYPE_CHECKING:
     from kuffin.app.desks.shelf.thiscomputer import ThisComputer

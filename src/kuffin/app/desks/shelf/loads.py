@@ -9,13 +9,13 @@ from typing import TYPE_CHECKING
 
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import WritingTable, button, row
-from kuffin.bench.setup import save_setup
+from kuffin.app.widgets.texts import text
+from kuffin.instruments.setup import save_setup
 
 if TYPE_CHECKING:
     from kuffin.app.desks.shelf.thiscomputer import ThisComputer
-    from kuffin.bench.served import ServedBench
+    from kuffin.simulated.served import ServedBench
 
 
 class Loads(QWidget):
@@ -78,10 +78,10 @@ class Loads(QWidget):
 
     def serve(self) -> None:
         """Offer the simulated bench through real interfaces, and set them up."""
-        from kuffin.bench.hydraulics import Pump
-        from kuffin.bench.served import ServedBench
-        from kuffin.bench.simulated import SimulatedBench
         from kuffin.demo.practice import bench_for
+        from kuffin.simulated.hydraulics import Pump
+        from kuffin.simulated.livebench import SimulatedBench
+        from kuffin.simulated.served import ServedBench
 
         if self.served is not None:
             self._on.said.emit("the simulated bench is offered already")

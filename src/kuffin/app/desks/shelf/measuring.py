@@ -9,15 +9,15 @@ from typing import Any
 from PySide6.QtCore import SignalInstance
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
-from kuffin.app.guarded import guarded
-from kuffin.app.widgets.bits import text
+from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, button, row
-from kuffin.core.roles import ROLES
-from kuffin.core.uncertainty import Accuracy
-from kuffin.core.units import shown
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.uncertainty import Accuracy
+from kuffin.core.base.units import shown
+from kuffin.core.bench.roles import ROLES
+from kuffin.core.compare.pairwords import number as figure
 from kuffin.notebook import shelf as edits
 from kuffin.notebook.entities import Bench, Instrument
-from kuffin.verdicts.words import number as figure
 
 _UNITS = ("degC", "L/h", "kPa", "W", "rpm", "dBA", "%", "V", "A")
 _COLUMNS = (

@@ -18,13 +18,13 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.photojobs import add_photos
-from kuffin.app.settings import documents
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import Form, text
+from kuffin.app.acts.photojobs import add_photos
+from kuffin.app.base.settings import documents
+from kuffin.app.desks.photos import PhotoStrip
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
-from kuffin.app.widgets.photos import PhotoStrip
-from kuffin.core.parts import CAME, Field, gaps, kind_of
+from kuffin.app.widgets.texts import Form, text
+from kuffin.core.bench.parts import CAME, Field, gaps, kind_of
 from kuffin.notebook import edits, photos, shelf
 from kuffin.notebook.entities import Part, Sample
 

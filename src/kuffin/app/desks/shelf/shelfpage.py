@@ -20,16 +20,16 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.settings import documents
+from kuffin.app.desks.photos import local_files
 from kuffin.app.desks.shelf.partform import PartForm
-from kuffin.app.guarded import guarded
-from kuffin.app.settings import documents
-from kuffin.app.shelfstate import ShelfState
-from kuffin.app.state import State
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
-from kuffin.app.widgets.photos import local_files
-from kuffin.core.parts import KINDS
-from kuffin.core.wholefile import write_whole
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.wholefile import write_whole
+from kuffin.core.bench.parts import KINDS
 from kuffin.notebook import partsfile, shelf
 from kuffin.notebook.entities import Part
 

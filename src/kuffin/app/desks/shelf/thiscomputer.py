@@ -14,23 +14,23 @@ from PySide6.QtCore import Signal
 from PySide6.QtGui import QHideEvent, QShowEvent
 from PySide6.QtWidgets import QInputDialog, QMenu, QVBoxLayout, QWidget
 
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.jobs import Jobs, Task
 from kuffin.app.desks.shelf.calibrating import Calibrating
 from kuffin.app.desks.shelf.loads import Loads
-from kuffin.app.guarded import guarded
-from kuffin.app.jobs import Jobs, Task
-from kuffin.app.livereading import LiveReading
-from kuffin.app.widgets.bits import text
+from kuffin.app.state.livereading import LiveReading
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
-from kuffin.bench.configured import calibrated, in_unit, proposed
-from kuffin.bench.discovery import Found, discover
-from kuffin.bench.lines import Told
-from kuffin.bench.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
-from kuffin.core.calibration import Within
-from kuffin.core.devices import USUAL_DEVICES
-from kuffin.core.errors import BenchError, KuffinError
-from kuffin.core.roles import ROLES
-from kuffin.core.units import shown
-from kuffin.verdicts.words import number
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.units import shown
+from kuffin.core.bench.calibration import Within
+from kuffin.core.bench.devices import USUAL_DEVICES
+from kuffin.core.bench.roles import ROLES
+from kuffin.core.compare.pairwords import number
+from kuffin.instruments.configured import calibrated, in_unit, proposed
+from kuffin.instruments.discovery import Found, discover
+from kuffin.instruments.meterlines import Told
+from kuffin.instruments.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
 
 _RATES = (
     ("20 times a second", 0.05),

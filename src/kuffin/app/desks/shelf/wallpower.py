@@ -8,8 +8,8 @@ from typing import Any
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QHBoxLayout, QWidget
 
-from kuffin.app.widgets.bits import text
 from kuffin.app.widgets.forms import NumberLine
+from kuffin.app.widgets.texts import text
 
 
 class WallPowerRow(QWidget):

@@ -1,0 +1,1 @@
+"""What is done from the window: importing, joining, writing out, notebooks, studies."""

@@ -1,0 +1,182 @@
+"""Adding logs: read them off the window's thread, show what was understood, add them as runs."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from pathlib import Path
+
+from PySide6.QtCore import QObject
+from PySide6.QtWidgets import QWidget
+
+from kuffin.app.acts.ownchannels import OwnChannels
+from kuffin.app.base.jobs import Task
+from kuffin.app.dialogs.askingreadings import ask_how
+from kuffin.app.dialogs.importlogs import ImportLogs
+from kuffin.app.dialogs.incoming import Incoming, incoming
+from kuffin.app.state.windowstate import State
+from kuffin.core.base.errors import KuffinError, OpenReading
+from kuffin.core.bench.devices import Cooled
+from kuffin.logs.table import LogTable, Told
+from kuffin.notebook import channels, edits
+from kuffin.notebook.entities import Study
+from kuffin.notebook.placing import mounts_there, places
+from kuffin.notebook.shelf import add_bench, bench_of, set_cooled
+from kuffin.notebook.store import Notebook
+from kuffin.reading.configurations import cooled_by_bench
+from kuffin.reading.evaluating import school_of
+from kuffin.reading.signals import lacking
+
+
+class Importer(QObject):
+    """Leads from files to runs."""
+
+    def __init__(self, state: State, window: QWidget, own: OwnChannels) -> None:
+        super().__init__(window)
+        self._state, self._window, self._own = state, window, own
+        self.dialog: ImportLogs | None = None
+
+    def add(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
+        """Read files (and the files of folders), then ask."""
+        files = [
+            f
+            for p in paths
+            for f in (sorted(x for x in Path(p).iterdir() if x.is_file()) if Path(p).is_dir() else [Path(p)])
+        ]
+        files = [f for f in files if f.suffix != ".kuffin"]
+        if not files:
+            return
+
+        self._read(files, {}, candidate, round_number)
+
+    def _read(self, files: list[Path], told: dict[Path, Told], candidate: str, round_number: int) -> None:
+        def work(job: Task) -> tuple[list[object], list[str], dict[Path, OpenReading]]:
+            from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+            read: list[object] = []
+            problems, still_open = [], {}
+            for i, path in enumerate(files):
+                try:
+                    read.append(
+                        read_log(path, lambda share, i=i: job.report((i + share) / len(files)), told.get(path))  # type: ignore[misc]
+                    )
+                except OpenReading as error:
+                    still_open[path] = error
+                except KuffinError as error:
+                    problems.append(str(error))
+            return read, problems, still_open
+
+        label = f"reading {files[0].name}" if len(files) == 1 else f"reading {len(files)} logs"
+
+        def done(found: object) -> None:
+            tables, problems, still_open = found  # type: ignore[misc]
+            if still_open:
+                self._ask_how(files, told, still_open, candidate, round_number)
+            else:
+                self._ask(tables, problems, candidate, round_number)
+
+        self._state.jobs.start(label, work, done, self._state.trouble.emit)
+
+    def _read_one(
+        self, path: Path, told: Told, done: Callable[[LogTable], None], failed: Callable[[str], None]
+    ) -> None:
+        """Read a log again, off the window's thread."""
+
+        def work(job: Task) -> LogTable:
+            from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+            return read_log(path, job.report, told)
+
+        self._state.jobs.start(f"reading {path.name}", work, done, failed)
+
+    def _ask_how(
+        self,
+        files: list[Path],
+        told: dict[Path, Told],
+        still_open: dict[Path, OpenReading],
+        candidate: str,
+        round_number: int,
+    ) -> None:
+        """Ask once for all logs that leave the same open, and read again; those that are not answered for stay out."""
+        answers: dict[str, Told | None] = {}
+        left_out = set()
+        for path, error in still_open.items():
+            if error.asks not in answers:
+                answers[error.asks] = ask_how(self._window, error, Told())
+            answer = answers[error.asks]
+            if answer is None:
+                left_out.add(path)
+                self._state.trouble.emit(str(error))
+            else:
+                before = told.get(path, Told())
+                told[path] = replace(before, **{error.asks: getattr(answer, error.asks)})
+        files = [f for f in files if f not in left_out]
+        if files:
+            self._read(files, told, candidate, round_number)
+
+    def _ask(self, tables: list[LogTable], problems: list[str], candidate: str, round_number: int) -> None:
+        if not tables:
+            self._state.trouble.emit(" · ".join(problems))
+            return
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        names = [c.name for c in study.live_candidates]
+        there = mounts_there(study)
+        logs = [
+            incoming(t, channels.remembered(notebook, t.shape_key) or self._own.remembered(t.shape_key)) for t in tables
+        ]
+        for log, found in zip(logs, places(study, tables, candidate, round_number), strict=True):
+            log.candidate, log.mount, log.condition = found.candidate, found.mount, found.condition
+        logs.sort(key=lambda log: (log.table.start or "", log.table.file))
+        school = school_of(study)
+        cooled = cooled_by_bench(study, bench_of(notebook, study.bench_id))
+        self.dialog = ImportLogs(
+            logs, problems, names, self._window, lambda roles: lacking(school, roles), there, cooled, self._read_one
+        )
+        self.dialog.accepted.connect(lambda d=self.dialog: self._add(logs, cooled, d.cooled.told()))
+        self.dialog.setModal(True)
+        self.dialog.show()
+
+    def _add(self, logs: list[Incoming], before: Cooled, told: Cooled) -> None:
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        runs = [
+            edits.NewRun(
+                log.candidate,
+                log.table,
+                log.roles,
+                log.mount.round if log.mount is not None else None,
+                log.mount.mount_id if log.mount is not None else None,
+                log.shape,
+                log.units,
+                devices=log.devices,
+                condition=log.condition,
+                settings=log.settings,
+                together=True,
+            )
+            for log in logs
+        ]
+
+        for log in {one.shape: one for one in logs}.values():
+            self._own.remember(log.shape, channels.Remembered(log.roles, log.units, log.devices))
+
+        def work(_job: Task) -> None:
+            label = f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs"
+            with notebook.one_step(label, tell=False):
+                edits.add_logs(notebook, study.id, runs, tell=False)
+                tell_cooled(notebook, study, before, told)
+
+        self._state.jobs.start("adding the logs", work, lambda _: notebook.changed(), self._state.trouble.emit)
+
+
+def tell_cooled(notebook: Notebook, study: Study, before: Cooled, told: Cooled) -> None:
+    """Keep whose die is asked about with the study, and what the loop cools with its bench."""
+    if told.device != before.device:
+        edits.change_study(notebook, study.id, "say whose die is asked about", device=told.device)
+    if told.loop != before.loop:
+        bench = study.bench_id or add_bench(notebook, "bench")
+        if study.bench_id is None:
+            edits.change_study(notebook, study.id, "take the bench", bench_id=bench)
+        set_cooled(notebook, bench, told.loop)

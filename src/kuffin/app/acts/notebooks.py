@@ -1,0 +1,259 @@
+"""What is done with whole notebooks: open, make, copy, the demo, the bin, undo and redo."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from pathlib import Path
+
+from PySide6.QtCore import QObject, QTimer, Signal
+from PySide6.QtWidgets import QFileDialog, QWidget
+
+from kuffin.app.base.jobs import Task
+from kuffin.app.base.settings import Settings, demo_cache, documents
+from kuffin.app.dialogs.binview import BinView
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.messages import tell_meanwhile
+from kuffin.core.base.errors import KuffinError
+from kuffin.notebook.heldfile import is_open
+from kuffin.notebook.store import SUFFIX, Notebook
+
+_OPENING = "opening"  # the notebook that is being opened; it stays where that breaks off
+_LOOK_MS = 400
+_WATCH_MS = 2000
+
+
+def _not_open(stem: str) -> Path:
+    """A place for a notebook of Kuffin's own that is open in no window."""
+    n, place = 1, demo_cache() / f"{stem}{SUFFIX}"
+    while is_open(place):
+        n += 1
+        place = place.with_name(f"{stem}-{n}{SUFFIX}")
+    return place
+
+
+class Notebooks(QObject):
+    """Opens and closes notebooks for a window."""
+
+    opened = Signal()
+    said = Signal(str)  # what the person should know, and is no trouble
+
+    def __init__(
+        self, parent: QWidget, state: State, settings: Settings, busy: Callable[[], bool] = lambda: False
+    ) -> None:
+        super().__init__(parent)
+        self._parent, self._state, self._settings, self._busy = parent, state, settings, busy
+        self._loading: Notebook | None = None
+        self._watch = QTimer(self)
+        self._watch.setInterval(_WATCH_MS)
+        self._watch.timeout.connect(self.look_after)
+        self._watch.start()
+
+    def open_path(self, path: str | Path) -> bool:
+        """Open a notebook; what goes wrong is said in the strip."""
+        now = self._state.notebook
+        if now is not None and now.path.exists() and Path(path).exists() and now.path.samefile(path):
+            self.said.emit(f"{now.path.name} is the notebook that is open here")
+            return True
+        if self._recording():
+            return False
+        try:
+            notebook = Notebook.open(path)
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+            return False
+        self._take(notebook)
+        return True
+
+    def _recording(self) -> bool:
+        """Whether a run is being recorded into the open notebook, which must then stay; it is said."""
+        if self._busy():
+            self._state.trouble.emit(
+                "a run is being recorded; stop it on the Run desk first, then open another notebook"
+            )
+        return self._busy()
+
+    def open_last(self) -> None:
+        """Open the notebook that was open before; not one at which the last start broke off."""
+        if self._settings.set_aside:
+            self._state.trouble.emit(
+                f"of what the window remembers, some could not be used: {', '.join(self._settings.set_aside)}; the usual is "
+                "used instead"
+            )
+        broke_off = self._settings.value(_OPENING, "")
+        recent = self._settings.recent
+        if broke_off:
+            self._settings.set_value(_OPENING, "")
+            self._state.trouble.emit(
+                f"Kuffin ended without a word while it opened {Path(broke_off).name} last time, so it is not opened by "
+                "itself now; open it from the list below if you like, or a copy of it from before"
+            )
+        elif recent:
+            self.open_path(recent[0])
+
+    def _take(self, notebook: Notebook) -> None:
+        """Take over a notebook; it is remembered once it is seen to work."""
+        self.opened.emit()
+        self._settings.set_value(_OPENING, str(notebook.path))
+        self._settings.flush()
+        self._state.open(notebook)
+        self._loading = notebook
+        self._see_whether_loaded()
+        if notebook.damaged:
+            kept = f" The notebook as it was is kept as “{notebook.as_it_was.name}”." if notebook.as_it_was else ""
+            tell_meanwhile(
+                self._parent,
+                "Some of this notebook is damaged",
+                "What is damaged is set aside, the rest works:\n\n· "
+                + "\n· ".join(notebook.damaged)
+                + "\n\n"
+                + kept.strip(),
+            )
+        if notebook.kept_before_update is not None:
+            self.said.emit(
+                f"This notebook was of an older format and is now of the new one; it stays as it was in “{notebook.kept_before_update.name}”."
+            )
+        if notebook.read_only:
+            self._state.trouble.emit(
+                f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"
+            )
+
+    def _see_whether_loaded(self) -> None:
+        notebook = self._loading
+        if notebook is None or self._state.notebook is not notebook:
+            self._loading = None
+        elif self._state.jobs.running:
+            QTimer.singleShot(_LOOK_MS, self, self._see_whether_loaded)
+        else:
+            QTimer.singleShot(_LOOK_MS, self, self.loaded)  # and it has been drawn
+
+    def loaded(self) -> None:
+        """The notebook works: it is remembered."""
+        if self._loading is not None:
+            if self._state.notebook is self._loading:
+                self._settings.remember(self._loading.path)
+            self._loading = None
+            self._settings.set_value(_OPENING, "")
+
+    def look_after(self) -> None:
+        """See that the notebook's file is where it was; what happened to it is said, loudly."""
+        notebook = self._state.notebook
+        if notebook is None:
+            return
+        try:
+            notebook.look_after()
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+        while notebook.news:
+            tell_meanwhile(self._parent, "The notebook's file", notebook.news.pop(0))
+            self._settings.remember(notebook.path)
+            notebook.changed()
+
+    def ask_open(self) -> None:
+        """Ask for a notebook."""
+        path, _ = QFileDialog.getOpenFileName(
+            self._parent, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
+        )
+        if path:
+            self.open_path(path)
+
+    def new_notebook(self) -> bool:
+        """Ask for a name and make an empty notebook."""
+        path, _ = QFileDialog.getSaveFileName(
+            self._parent, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
+        )
+        if not path:
+            return False
+        return self.create(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
+
+    def create(self, path: Path) -> bool:
+        """Make an empty notebook and open it."""
+        if self._recording():
+            return False
+        try:
+            self._take(Notebook.create(path))
+        except KuffinError as error:
+            self._state.trouble.emit(str(error))
+            return False
+        return True
+
+    def open_demo(self) -> None:
+        """Open a fresh copy of the demo notebook."""
+        from kuffin.demo.shipped import unpack_demo
+
+        def work(_job: Task) -> Path:
+            place = _not_open("demo")
+            unpack_demo(place)
+            return place
+
+        self._state.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self._state.trouble.emit)
+
+    def open_practice(self, ready: Callable[[Path], None]) -> None:
+        """Make and open a fresh practice notebook, then go on with `ready`."""
+        from kuffin.demo.practising import build_practice
+
+        if self._recording():
+            return
+        place = _not_open("practice")
+
+        def work(_job: Task) -> Path:
+            place.parent.mkdir(parents=True, exist_ok=True)
+            for extra in ("", "-wal", "-shm"):
+                place.with_name(place.name + extra).unlink(missing_ok=True)
+            build_practice(place)
+            return place
+
+        def done(path: Path) -> None:
+            if self.open_path(path):
+                ready(path)
+
+        self._state.jobs.start("preparing the practice bench", work, done, self._state.trouble.emit)
+
+    def ask_demo_logs(self) -> None:
+        """Ask for a folder and write the demo's runs there as ordinary logs, to practise adding them."""
+        folder = QFileDialog.getExistingDirectory(self._parent, "Write the demo's logs into", str(documents()))
+        if folder:
+            self.write_demo_logs(Path(folder))
+
+    def write_demo_logs(self, folder: Path) -> None:
+        """Write the demo's runs as ordinary logs."""
+        from kuffin.demo.scenario import write_logs
+
+        def work(_job: Task) -> int:
+            try:
+                return len(write_logs(folder))
+            except OSError as error:
+                raise KuffinError(
+                    f"the logs could not be written into {folder} ({error.strerror}); choose another folder"
+                ) from None
+
+        self._state.jobs.start(
+            "writing the demo's logs",
+            work,
+            lambda n: self.said.emit(f"{n} logs written into {folder}; start a study and drop them on it"),
+            self._state.trouble.emit,
+        )
+
+    def save_copy(self) -> None:
+        """Ask for a name and write a copy of the notebook."""
+        notebook = self._state.notebook
+        if notebook is None:
+            return
+        path, _ = QFileDialog.getSaveFileName(
+            self._parent, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
+        )
+        if path:
+            self._state.attempt(notebook.save_copy, Path(path if path.endswith(SUFFIX) else path + SUFFIX))
+
+    def show_bin(self) -> None:
+        """Show what lies in the bin."""
+        BinView(self._state, self._parent).exec()
+
+    def undo(self) -> None:
+        """Take the last edit back."""
+        if self._state.notebook is not None:
+            self._state.attempt(self._state.notebook.undo)
+
+    def redo(self) -> None:
+        """Make the last undone edit again."""
+        if self._state.notebook is not None:
+            self._state.attempt(self._state.notebook.redo)

@@ -1,0 +1,161 @@
+"""What the Inspect desk says; no widgets, so that it can be tested without a window."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from kuffin.app.widgets.traceview import TraceView
+from kuffin.core.base.units import shown
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.roles import spoken
+from kuffin.core.bench.testsettings import written_or
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.pairwords import number
+from kuffin.core.heat.heatpath import Level, Step, step
+from kuffin.core.settle import Settled
+from kuffin.notebook.entities import Mount, Run
+from kuffin.reading.evaluating import parse_trace
+from kuffin.reading.runresult import RunResult
+from kuffin.verdict.schools import MountReading
+from kuffin.verdict.study import StudyVerdict
+
+_FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound", "clock", "hot_spot")  # roles
+
+
+def trace_choices(under_test: str) -> list[tuple[str, str]]:
+    """The traces that can be looked at: key and label."""
+    return [(t, _label(t)) for t in kind_under_test(under_test).traces]
+
+
+def axis_label(trace: str) -> str:
+    """The axis of the judged trace."""
+    return f"{_label(trace).replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
+
+
+def _label(trace: str) -> str:
+    """A trace's name: ``Die over coolant, per watt``."""
+    part, base, per_watt = parse_trace(trace)
+    return f"{spoken(part).capitalize()} over {spoken(base)}" + (", per watt" if per_watt else "")
+
+
+def test_words(run: Run) -> str:
+    """One of a mount's tests: its condition, or when it began, or its log."""
+    return run.condition or (run.started_at or "").replace("T", " ")[5:16] or run.source or "a run"
+
+
+def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) -> str:
+    """How the run stands, in words."""
+    if mount.left_out:
+        return f"left out: {mount.left_out}"
+    if v is None or result is None:
+        return "being read …"
+    trace = result.traces.get(v.school.trace) or next(iter(result.traces.values()), None)
+    kept = f"; kept: {mount.kept_because}" if mount.kept_because else ""
+    step = f"{result.condition}: " if result.condition and result.steps else ""
+    if trace is None:
+        return f"{step}cannot be judged{kept}"
+    if result.by_hand:
+        return f"{step}window set by {'the clock' if result.window_by == 'clock' else 'hand'}" + kept
+    if trace.settled:
+        since = (trace.settled_at_s or 0) - (result.begun_s or 0)
+        of_it = " of it" if step else ""
+        return f"{step}settled after {since / 60:.0f} min{of_it}{_still_to_go(v, trace)}" + kept
+    return step + ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
+
+
+def _still_to_go(v: StudyVerdict, trace: Settled) -> str:
+    # another trace stands in where the school's own cannot be judged; that is in kelvins already
+    own = v.school.per_watt and trace in [r.traces.get(v.school.trace) for r in v.results.values()]
+    scale = v.reference_power_w if own else 1.0
+    return f", {number(abs(trace.still_to_go) * scale, 2)} K still to go at the end"
+
+
+def plain_mean(view: TraceView, begin: float, end: float) -> str:
+    """The judged trace's plain mean over a stretch, while a window is dragged."""
+    if view.settling is None:
+        return ""
+    trace = view.settling.trace
+    inside = (view.times[: trace.size] >= begin) & (view.times[: trace.size] <= end) & np.isfinite(trace)
+    if inside.sum() < 3:
+        return "too few samples for a window"
+    digits = 2 if abs(view.settling.final) > 1 else 4
+    mean, scatter = float(trace[inside].mean()), float(trace[inside].std())
+    return f"{number(begin / 60, 1)} to {number(end / 60, 1)} min: plain mean {number(mean, digits)}, scatter {number(scatter, digits)}"
+
+
+def answer(v: StudyVerdict | None, reading: MountReading | None, result: RunResult | None = None) -> str:
+    """The reading as a line that opens its working; beside a window that was set, what would have been found."""
+    if v is None or reading is None:
+        return "…"
+    if reading.value is None or reading.u95 is None:
+        return f"no reading: {reading.problem}"
+    mark = "" if reading.settled else "  (heading for; not settled)"
+    said = f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
+    found = result.detected.get(v.school.trace) if result is not None else None
+    if result is not None and found is not None and result.window_by != "found":
+        by = "by the clock" if result.window_by == "clock" else "by hand"
+        begin, end = (x / 60 for x in found.window_s)
+        value = v.school.shown(found.value, v.reference_power_w, v.reference_air_c)
+        u95 = v.school.shown_u95(found.u95, v.reference_power_w)
+        said += f"\nwindow {by}; found: {number(begin, 0)} to {number(end, 0)} min, {number(value, 2)} ± {number(u95, 2)} {v.school.unit}"
+        said += "" if found.settled else ", not settled"
+    return said
+
+
+def readings(v: StudyVerdict | None, mount_id: int) -> list[tuple[str, str, str]]:
+    """The mount's reading under every school: the school's key, its label, value and half-width."""
+    out = []
+    for key, result in v.schools.items() if v is not None else ():
+        found = next((r for r in result.readings if r.mount_id == mount_id), None)
+        if found is not None and found.value is not None and found.u95 is not None:
+            value = f"{number(found.value, 2)} ± {number(found.u95, 2)} {result.school.unit}"
+            out.append((key, result.school.label, value))
+    return out
+
+
+def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
+    """Levels and steps of a run in its window."""
+    if result is None:
+        return [], []
+    own, heat = result.power_w, result.heat_w
+    air_role = "air_in" if "air_in" in result.roles else "room"
+    air = result.mean_of(air_role)
+    levels, steps = [], []
+    if air is None:
+        return [], []
+    levels.append(Level("air", air))
+    coolant, die = result.traces.get("coolant_over_air"), result.traces.get("die_over_coolant")
+    if coolant is not None:
+        levels.append(Level("coolant", air + coolant.value))
+        steps.append(step("air", "coolant", coolant.value, coolant.u95, heat))
+        if die is not None:
+            levels.append(Level("die", air + coolant.value + die.value))
+            steps.append(step("coolant", "die", die.value, die.u95, own))
+    elif (whole := result.traces.get("die_over_air")) is not None:
+        levels.append(Level("die", air + whole.value))
+        steps.append(step("air", "die", whole.value, whole.u95, own))
+    return levels, steps
+
+
+def facts(result: RunResult | None, run: Run) -> list[tuple[str, str]]:
+    """Window means of the plain channels, and where the run came from."""
+    out = []
+    units = {c.name: c.unit for c in run.channels}
+    for role in _FACTS:
+        name = result.roles.get(role) if result is not None else None
+        if result is None or name is None or name not in result.means:
+            continue
+        mean, _ = result.means[name]
+        digits = 0 if abs(mean) >= 1000 else 1
+        out.append((spoken(role), f"{number(mean, digits)} {shown(units.get(name))}"))
+    out.append(("length", f"{run.duration_s / 60:.0f} min, {run.rows} rows"))
+    if run.started_at:
+        out.append(("began", run.started_at.replace("T", " ")[:16]))
+    out += [(OF_TEST[k].label if k in OF_TEST else k, _cut(written_or(k, v))) for k, v in run.settings.items()]
+    if run.source:
+        out.append(("log", _cut(run.source)))
+    return out
+
+
+def _cut(words: str) -> str:
+    return words if len(words) < 30 else "…" + words[-28:]

@@ -1,0 +1,177 @@
+"""What the Run desk says, from how the run stands. No widgets in it."""
+
+from __future__ import annotations
+
+import math
+import re
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from kuffin.app.widgets.stageline import Phase
+from kuffin.core.bench.leading import MEASURING, SETTLING, WAITING
+from kuffin.core.bench.limits import SILENT
+from kuffin.core.compare.pairwords import joined
+from kuffin.recording.liverun import Now
+
+_ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
+
+
+def minutes(seconds: float) -> str:
+    """A stretch of time, as one says it."""
+    if seconds < 90:
+        return f"{max(seconds, 0):.0f} s"
+    return f"{seconds / 60:.0f} min"
+
+
+def to_go(now: Now) -> str:
+    """The time to go, large."""
+    if now.over or now.stage is None:
+        return "over" if now.over else ""
+    if now.stage.held:
+        return "held"
+    if now.stage.phase == WAITING:
+        return "waiting for you"
+    if now.left_s is None:
+        return ""
+    words = f"{minutes(now.left_s)} to go"
+    if now.stage.phase == SETTLING and now.stage.step.settle == "detect":
+        foreseen = now.forecast.left_s
+        if foreseen is None:
+            words = f"at most {minutes(now.left_s)}"
+        elif foreseen <= now.elapsed_s - now.forecast.looked_s:
+            words = f"longer than foreseen, at most {minutes(now.left_s)}"
+    return words
+
+
+def sentences(now: Now) -> list[str]:
+    """What is going on, the most telling first."""
+    if now.over and any(a.stop for a in now.alarms):
+        return ["What was recorded is kept."]  # the band says the rest
+    if now.over:
+        return [now.over[:1].upper() + now.over[1:] + "."]
+    stage = now.stage
+    if stage is None:
+        return []
+    if stage.phase == WAITING:
+        if now.load_trouble:
+            return ["The step waits, and begins anew when the load runs."]  # the band says why
+        said = joined([*stage.to_do]) if stage.to_do else "see to the load"
+        return [f"{said[:1].upper()}{said[1:]}, then press."]
+    out = []
+    if not stage.step.load and stage.number > 1:
+        out.append("cooling down; what is measured is kept")
+    elif stage.step.load and stage.phase == SETTLING:
+        out += now.forecast.sentences()
+        if now.forecast.why_not:
+            out.append(f"where it is heading cannot be told: {now.forecast.why_not}")
+        elif not out:
+            out.append("too early to tell where it is heading")
+    elif stage.phase == MEASURING:
+        why = {"settled": "It has settled", "by the clock": "By the clock", "skipped": "Skipped to here"}.get(stage.why)
+        out.append(f"{why or stage.why[:1].upper() + stage.why[1:]}; what is read now is the result")
+    if now.check is not None and now.check.check.state in {"like", "alone", "better"} and stage.step.load:
+        out.append(f"Mount check: {now.check.sentence}")
+    return [s[:1].upper() + s[1:] + "." for s in out]
+
+
+@dataclass(frozen=True)
+class BigButton:
+    """What the one big button does now: a key for the desk and its words; blank key: nothing to do."""
+
+    key: str
+    words: str
+
+
+def big_button(now: Now | None, carried_on: bool) -> BigButton:
+    """What the person is wanted for, if at all."""
+    if now is None:
+        return BigButton("start", "Start the run")
+    if now.over:
+        return BigButton("inspect", "Look at this run")
+    stage = now.stage
+    if stage is None:
+        return BigButton("", "…")
+    if stage.phase == WAITING:
+        if now.load_trouble:
+            return BigButton("acted", "Start the load again")
+        if len(stage.to_do) == 1 and stage.to_do[0].startswith(("start", "stop")):
+            return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
+        return BigButton("acted", "Done")
+    if stage.held:
+        return BigButton("go on", "Go on")
+    if now.check is not None and now.check.worse and not carried_on:
+        return BigButton("remount", "Stop and remount")
+    return BigButton("", "Nothing to do")
+
+
+def calls(now: Now) -> list[tuple[str, str, str]]:
+    """What the person is called for: the kind of call, the sentence, and what it is known by, so that it comes once."""
+    stage = now.stage
+    out = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
+    if stage is not None and stage.phase == WAITING:
+        said = now.load_trouble or f"{stage.step.name}: {joined([*stage.to_do]) or 'see to the load'}"
+        out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
+    if stage is not None and stage.phase == MEASURING and stage.why == "settled":
+        out.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
+    if now.check is not None and now.check.worse:
+        out.append(("person", now.check.sentence, "mount check"))
+    if now.over and not any(a.stop for a in now.alarms):
+        out.append(("person", f"the run is over: {now.over}", "over"))
+    return out
+
+
+def as_number(written: str) -> float | None:
+    """What a person typed as a number, with a point or a comma; None where it is none."""
+    try:
+        found = float(written.replace(",", "."))
+    except ValueError:
+        return None
+    return found if math.isfinite(found) else None
+
+
+def asked_for(asked: str) -> tuple[str, str]:
+    """The name and the unit of a number that a step asks for: ``score, points``."""
+    match = _ASKED.match(asked)
+    return (match["name"], match["unit"] or "") if match else (asked, "")
+
+
+def band(now: Now, carried_on: bool) -> tuple[str, str]:
+    """What cannot be overlooked: (stop, look or blind, sentence), blank for nothing."""
+    stopping = [a for a in now.alarms if a.stop]
+    if stopping:
+        return "stop", now.over.replace(
+            stopping[0].sentence, stopping[0].sentence[:1].upper() + stopping[0].sentence[1:]
+        )
+    if now.check is not None and now.check.worse and not carried_on and not now.over:
+        return "look", _said(now.check.sentence)
+    if now.alarms:
+        return "blind" if now.alarms[0].key.startswith(SILENT) else "look", _said(now.alarms[0].sentence)
+    if now.load_trouble:
+        return "look", _said(now.load_trouble)
+    if now.troubles:
+        return "look", _said(now.troubles[0])
+    return "", ""
+
+
+def _said(sentence: str) -> str:
+    """With a capital and a full stop."""
+    return sentence[:1].upper() + sentence[1:] + ("" if sentence.endswith(("?", ".")) else ".")
+
+
+def at_phase(now: Now, found: Sequence[Phase], load_began_s: float | None) -> tuple[int, float]:
+    """Which of the line's phases is on, and how far it is."""
+    stage = now.stage
+    if stage is None:
+        return len(found) if now.over else -1, 0.0
+    key = MEASURING if stage.phase == MEASURING and stage.step.load else SETTLING
+    checking = stage.step.load and stage.phase == SETTLING and load_began_s is not None and now.check is None
+    if checking and load_began_s is not None and now.elapsed_s - load_began_s < 150:
+        for i, phase in enumerate(found):
+            if (phase.number, phase.phase) == (stage.number, "check"):
+                return i, (now.elapsed_s - load_began_s) / 130
+    for i, phase in enumerate(found):
+        if (phase.number, phase.phase) == (stage.number, key):
+            since = now.elapsed_s - stage.begun_s
+            left = now.left_s if now.left_s is not None else since
+            return i, since / max(since + left, 1.0)
+    return -1, 0.0

@@ -1,0 +1,58 @@
+"""A log that can be read in two ways: the person is asked, and it is read so."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+
+from PySide6.QtWidgets import QInputDialog, QWidget
+
+from kuffin.app.base.jobs import Task
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.base.errors import OpenReading
+from kuffin.logs.table import Told
+
+DATE_WORDS = {"dm": "day first", "md": "month first", "ymd": "year first"}
+_CHOICES = {
+    "decimal": {
+        "a decimal comma: 31,512 is thirty-one and a half": ",",
+        "thousands: 31,512 is over thirty thousand": ".",
+    },
+    "dates": {words: order for order, words in DATE_WORDS.items()},
+    "time_unit": {"milliseconds": "ms", "seconds": "s", "minutes": "min", "hours": "h"},
+}
+
+
+def ask_how(parent: QWidget, error: OpenReading, told: Told) -> Told | None:
+    """Ask what a log leaves open; None where the person does not say."""
+    choices = _CHOICES[error.asks]
+    words, ok = QInputDialog.getItem(
+        parent, "This log can be read in two ways", plain_tip(f"{error}:"), list(choices), 0, False
+    )
+    return replace(told, **{error.asks: choices[words]}) if ok else None
+
+
+def asking_on(
+    parent: QWidget, state: State, label: str, read: Callable[[Task, Told], object], done: Callable[[object], None]
+) -> None:
+    """Read a log off the window's thread; what it leaves open is asked, and it is read again."""
+
+    def begin(told: Told) -> None:
+        def work(task: Task) -> object:
+            try:
+                return read(task, told)
+            except OpenReading as error:
+                return error
+
+        def found(value: object) -> None:
+            if not isinstance(value, OpenReading):
+                done(value)
+            elif (answer := ask_how(parent, value, told)) is not None:
+                begin(answer)
+            else:
+                state.trouble.emit(str(value))
+
+        state.jobs.start(label, work, found, state.trouble.emit)
+
+    begin(Told())

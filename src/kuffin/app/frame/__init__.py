@@ -1,0 +1,1 @@
+"""The frame of the window: header, loom side, strip, menus, keys, dress."""

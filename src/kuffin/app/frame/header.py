@@ -1,0 +1,112 @@
+"""The top of the window: the question, the verdict line, the one next thing."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import Signal
+from PySide6.QtGui import QAction
+from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
+
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.texts import Opener, Text, no_keys, text
+from kuffin.core.compare.pairwords import several
+from kuffin.said.line import NextStep, verdict_line
+from kuffin.said.working import study_working
+from kuffin.verdict.planbasis import next_mount
+
+
+class Header(QWidget):
+    """Always there: what is asked, what may be said so far, what to do next."""
+
+    next_wanted = Signal(object)  # a NextStep
+    study_wanted = Signal(int)
+    working = Signal(object)  # a Working
+
+    def __init__(self, state: State) -> None:
+        super().__init__()
+        self._state = state
+        self.step: NextStep | None = None
+        self.question = Text()
+        self.question.setObjectName("question")
+        self.question.setWordWrap(True)
+        self.verdict = Opener()
+        self.verdict.setObjectName("verdict")
+        self.verdict.opened.connect(self.explain)
+        self.verdict.setAccessibleName("Verdict so far")
+        self._switch = QToolButton()
+        self._switch.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
+        self._switch.setAccessibleName("Choose a study")
+        self._menu = QMenu(self._switch)
+        self._menu.aboutToShow.connect(self._fill_menu)
+        self._switch.setMenu(self._menu)
+        self.next = QPushButton()
+        self.next.setObjectName("next")
+        self.next.clicked.connect(lambda: self.step is not None and self.next_wanted.emit(self.step))
+        self.hint = text(style="muted", wrap=True)
+        top = QHBoxLayout()
+        top.addWidget(self.question, 1)
+        top.addWidget(self._switch)
+        bottom = QHBoxLayout()
+        bottom.addWidget(self.next)
+        bottom.addSpacing(10)
+        bottom.addWidget(self.hint, 1)
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(24, 4, 24, 10)
+        layout.setSpacing(6)
+        layout.addLayout(top)
+        layout.addWidget(self.verdict)
+        layout.addLayout(bottom)
+        state.study_changed.connect(self.renew)
+        state.verdict_changed.connect(self.renew)
+        state.so_far_changed.connect(self._renew_so_far)
+        self.renew()
+
+    def renew(self) -> None:
+        """Say what may be said now."""
+        study, verdict = self._state.study, self._state.verdict
+        self.setVisible(study is not None)
+        if study is None:
+            return
+        self.question.setText(study.question)
+        self._switch.setText(no_keys(f"{study.name if study.name != study.question else 'studies'}  ▾"))
+        if verdict is None or verdict.study_id != study.id:
+            stopped = not self._state.busy and self._state.so_far.share
+            self.verdict.setText(
+                "Stopped before all runs were read: go on from Inspect, Findings." if stopped else "Reading the runs …"
+            )
+            self.next.setVisible(False)
+            self.hint.setText("")
+            return
+        line = verdict_line(verdict, next_mount(study))
+        step = line.step
+        if self._state.untold and step.action == "inspect":
+            step = NextStep(
+                "say what was wrong", "what Kuffin noticed is told after you have said it", "run", step.mount_id
+            )
+        self.step = step
+        counting = sum(r.left_out is None and r.value is not None for r in verdict.main.readings)
+        after = f", after {several(counting, 'mount')}" if counting else ""
+        self.verdict.setText(f"So far{after}: {line.sentence}")
+        self.next.setVisible(True)
+        self.next.setText(no_keys(f"Next  ▸  {step.label}"))
+        self.next.setAccessibleName(f"Next: {step.label}")
+        self.hint.setText(step.hint)
+
+    def _renew_so_far(self) -> None:
+        if self._state.verdict is None:
+            self.renew()
+
+    def explain(self) -> None:
+        """Show what the verdict line rests on."""
+        verdict = self._state.verdict
+        if verdict is not None:
+            self.working.emit(study_working(verdict, verdict_line(verdict).sentence))
+
+    def _fill_menu(self) -> None:
+        self._menu.clear()
+        notebook = self._state.notebook
+        for study in notebook.studies() if notebook is not None else []:
+            action = QAction(no_keys(study.name), self._menu)
+            action.setCheckable(True)
+            action.setChecked(self._state.study is not None and study.id == self._state.study.id)
+            action.triggered.connect(lambda _checked=False, i=study.id: self.study_wanted.emit(i))
+            self._menu.addAction(action)

@@ -1,0 +1,87 @@
+"""The left side: the loom, its key, and a few words on the mount that is looked at."""
+
+from __future__ import annotations
+
+from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+
+from kuffin.app.frame.loom import Loom
+from kuffin.app.look.theme import Theme
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.texts import rule, text
+from kuffin.core.compare.pairwords import number
+from kuffin.core.findings import KINDS
+
+
+class Side(QWidget):
+    """The loom and what belongs to it."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__()
+        self._state = state
+        self.loom = Loom(state, theme)
+        self._legend = text(
+            "filled: counts · open with ?: doubtful · struck: left out · small: planned, dotted: next, half: on the bench, "
+            "underlined: ready · dot: no mount yet (click it or drop a log) · "
+            "ring: on the desk",
+            style="small",
+        )
+        self._name = text(style="heading")
+        self._words = text(style="muted")
+        inner = QWidget()
+        column = QVBoxLayout(inner)
+        column.setContentsMargins(24, 12, 10, 8)
+        column.setSpacing(8)
+        column.addWidget(self.loom)
+        column.addWidget(self._legend)
+        column.addSpacing(6)
+        self._line = rule()
+        column.addWidget(self._line)
+        column.addWidget(self._name)
+        column.addWidget(self._words)
+        column.addStretch()
+        scroll = QScrollArea()
+        scroll.setWidgetResizable(True)
+        scroll.setWidget(inner)
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.addWidget(scroll)
+        self.setMinimumWidth(250)
+        for signal in (state.mount_changed, state.verdict_changed, state.study_changed):
+            signal.connect(self._renew)
+        self._renew()
+
+    def set_theme(self, theme: Theme) -> None:
+        self.loom.set_theme(theme)
+
+    def _renew(self) -> None:
+        mount, verdict = self._state.mount(), self._state.verdict
+        visible = mount is not None and verdict is not None
+        for widget in (self._line, self._name, self._words):
+            widget.setVisible(visible)
+        if mount is None or verdict is None:
+            return
+        self._name.setText(f"{mount.candidate.name}, round {mount.round}")
+        reading = self._state.reading(mount.id)
+        lines = []
+        if reading is not None and reading.value is not None:
+            mean = [
+                r.value
+                for r in verdict.main.of(mount.candidate.name)
+                if r.mount_id != mount.id and r.value is not None and r.left_out is None
+            ]
+            lines.append(
+                f"{number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {verdict.school.unit}, {self.loom.state_of(mount)}"
+            )
+            if mean:
+                away = reading.value - sum(mean) / len(mean)
+                lines.append(f"{number(abs(away), 2)} K {'above' if away > 0 else 'below'} the mean of its siblings")
+        if mount.left_out:
+            lines.append(f"left out: {mount.left_out}")
+        if mount.kept_because:
+            lines.append(f"kept: {mount.kept_because}")
+        lines += [
+            f"{KINDS[f.kind].title.lower()}{'' if f.kind not in verdict.answers.get(mount.id, {}) else ' (accepted)'}"
+            for f in verdict.findings.get(mount.id, ())
+            if f.serious
+        ]
+        self._words.setText("\n".join(lines))

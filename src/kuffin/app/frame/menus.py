@@ -1,0 +1,148 @@
+"""The menus, and the keys that go with them."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtGui import QAction, QActionGroup, QKeySequence
+from PySide6.QtWidgets import QMenu
+
+from kuffin.app.frame.helptexts import KEYS, cautions
+from kuffin.app.frame.navigation import BEHIND
+from kuffin.app.look.theme import MODES
+from kuffin.app.widgets.messages import own_page
+from kuffin.app.widgets.texts import no_keys
+
+if TYPE_CHECKING:
+    from kuffin.app.frame.window import MainWindow
+
+
+class Menus:
+    """Builds the menu bar of a window."""
+
+    def __init__(self, window: MainWindow) -> None:
+        self._window = window
+        bar = window.menuBar()
+        self.undo = QAction("Undo", window)
+        self.redo = QAction("Redo", window)
+        self._notebook_only: list[QAction] = []
+        self._verdict_only: list[QAction] = []
+        self._file(bar.addMenu("&Notebook"))
+        self._edit(bar.addMenu("&Edit"))
+        self._study(bar.addMenu("&Study"))
+        self._view(bar.addMenu("&View"))
+        self._help(bar.addMenu("&Help"))
+
+    def _add(self, menu: QMenu, label: str, act: object, keys: str = "", needs: str = "") -> QAction:
+        action = QAction(label, self._window)
+        action.triggered.connect(lambda _checked=False: act())  # type: ignore[operator]
+        if keys:
+            action.setShortcut(QKeySequence(keys))
+        if needs == "notebook":
+            self._notebook_only.append(action)
+        elif needs == "verdict":
+            self._verdict_only.append(action)
+        menu.addAction(action)
+        return action
+
+    def _file(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "New notebook …", w.notebooks.new_notebook, "Ctrl+N")
+        self._add(menu, "Open …", w.notebooks.ask_open, "Ctrl+O")
+        self.recent = menu.addMenu("Open recent")
+        self.recent.aboutToShow.connect(self._fill_recent)
+        self._add(menu, "Open the demo", w.notebooks.open_demo)
+        self._add(menu, "Practise on the simulated bench", w.practise)
+        self._add(menu, "Write the demo's logs …", w.notebooks.ask_demo_logs)
+        menu.addSeparator()
+        self._add(menu, "Save a copy as …", w.notebooks.save_copy, "Ctrl+Shift+S", "notebook")
+        self._add(menu, "Bin …", w.notebooks.show_bin, "", "notebook")
+        menu.addSeparator()
+        self._add(menu, "Quit", w.close, "Ctrl+Q")
+
+    def _fill_recent(self) -> None:
+        self.recent.clear()
+        paths = self._window.settings.recent
+        for path in paths:
+            self._add(self.recent, no_keys(path), lambda p=path: self._window.notebooks.open_path(p))
+        if not paths:
+            self.recent.addAction("none yet").setEnabled(False)
+
+    def _edit(self, menu: QMenu) -> None:
+        for action, keys, act in (
+            (self.undo, "Ctrl+Z", self._window.notebooks.undo),
+            (self.redo, "Ctrl+Shift+Z", self._window.notebooks.redo),
+        ):
+            action.setShortcut(QKeySequence(keys))
+            action.triggered.connect(act)
+            menu.addAction(action)
+
+    def _study(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "Start a study …", w.studies.new_study, "Ctrl+Shift+N")
+        self._add(menu, "Change the study …", w.studies.change_study, "", "notebook")
+        self._add(menu, "Add logs …", w.studies.ask_logs, "Ctrl+L")
+        menu.addSeparator()
+        self._add(menu, "Tests of this mount …", w.studies.ask_one_mount, "", "notebook")
+        self._add(menu, "Put this mount into the bin", w.studies.bin_mount, "", "notebook")
+        self._add(menu, "Put this study into the bin", w.studies.bin_study, "", "notebook")
+        menu.addSeparator()
+        out = menu.addMenu("Write out")
+        self._add(out, "Readings as CSV …", lambda: w.studies.write_out("readings", ".csv"), "", "verdict")
+        self._add(out, "Verdicts as CSV …", lambda: w.studies.write_out("verdicts", ".csv"), "", "verdict")
+        self._add(out, "Findings as CSV …", lambda: w.studies.write_out("findings", ".csv"), "", "verdict")
+        self._add(out, "Preparation as CSV …", lambda: w.studies.write_out("preparation", ".csv"), "", "notebook")
+        self._add(out, "Everything as JSON …", lambda: w.studies.write_out("everything", ".json"), "", "verdict")
+        self._add(out, "Picture as SVG …", lambda: w.studies.write_out("picture", ".svg"), "", "verdict")
+        self._add(out, "Picture as PNG …", lambda: w.studies.write_out("picture", ".png"), "", "verdict")
+
+    def _view(self, menu: QMenu) -> None:
+        w = self._window
+        for name, keys in BEHIND.items():
+            self._add(menu, f"The {name.lower()}", lambda n=name: w.show_behind(n), keys)
+        self._add(menu, "Fold the loom", w.fold_loom, "Ctrl+B")
+        self._add(menu, "To the loom", w.focus_loom, "F6")
+        self._add(menu, "Show working", w.explain, "F1")
+        self._add(menu, "Do the next thing", w.do_next, "Ctrl+Return")
+        menu.addSeparator()
+        group = QActionGroup(w)
+        for mode, label in (
+            ("desktop", "Follow the desktop"),
+            ("light", "Paper"),
+            ("dark", "Dark, for the bench at night"),
+        ):
+            action = QAction(label, w)
+            action.setCheckable(True)
+            action.setChecked(w.settings.value("theme", "desktop", MODES) == mode)
+            action.triggered.connect(lambda _checked=False, m=mode: w.set_mode(m))
+            group.addAction(action)
+            menu.addAction(action)
+        menu.addSeparator()
+        sound = QAction("Sound when a run settles or needs you", w)
+        sound.setCheckable(True)
+        sound.setChecked(w.settings.value("sound", "on", ("on", "off")) == "on")
+        sound.toggled.connect(lambda on: w.settings.set_value("sound", "on" if on else "off"))
+        menu.addAction(sound)
+        self._add(menu, "Larger text", lambda: w.scale_text(1.1), "Ctrl++")
+        self._add(menu, "Smaller text", lambda: w.scale_text(1 / 1.1), "Ctrl+-")
+        self._add(menu, "Usual text", lambda: w.scale_text(0), "Ctrl+0")
+
+    def _help(self, menu: QMenu) -> None:
+        w = self._window
+        self._add(menu, "Keys", lambda: own_page(w, "Keys", KEYS))
+        self._add(menu, "Caution at the bench", lambda: own_page(w, "Caution at the bench", cautions()))
+        self._add(menu, "About Kuffin", w.about)
+
+    def renew(self) -> None:
+        """Enable what can be done now, and name what Undo and Redo would do."""
+        notebook = self._window.state.notebook
+        for action in self._notebook_only:
+            action.setEnabled(notebook is not None)
+        for action in self._verdict_only:
+            action.setEnabled(self._window.state.verdict is not None and self._window.state.verdict.mounts > 0)
+        undo = notebook.undo_label if notebook is not None and not notebook.read_only else None
+        redo = notebook.redo_label if notebook is not None and not notebook.read_only else None
+        self.undo.setText(no_keys(f"Undo: {undo}") if undo else "Undo")
+        self.redo.setText(no_keys(f"Redo: {redo}") if redo else "Redo")
+        self.undo.setEnabled(undo is not None)
+        self.redo.setEnabled(redo is not None)

@@ -1,0 +1,116 @@
+"""Pieces of the trace plot: shaded stretches, a tick, and a trace averaged for its residuals."""
+
+from __future__ import annotations
+
+import numpy as np
+import pyqtgraph as pg
+from numpy.typing import NDArray
+from PySide6.QtGui import QPainterPath
+
+from kuffin.app.base.guarded import guarded
+from kuffin.core.settle import Settling
+
+Array = NDArray[np.float64]
+
+
+def smoothed(s: Settling) -> Array:
+    """The judged trace averaged over a pass, or half a minute, so that residuals show their shape."""
+    trace = s.trace
+    ok = np.isfinite(trace)
+    if ok.sum() < 8:
+        return trace
+    filled = np.interp(np.arange(trace.size), np.flatnonzero(ok), trace[ok])
+    span = (s.period_s or 30.0) / max((s.load_end_s - (s.load_start_s or 0.0)) / max(trace.size, 1), 1e-6)
+    width = int(np.clip(span, 1, trace.size // 3))
+    padded = np.pad(filled, (width // 2, width - 1 - width // 2), mode="edge")
+    return np.convolve(padded, np.ones(width) / width, mode="valid")
+
+
+def tick() -> QPainterPath:
+    """A short upright stroke, for where a pass begins."""
+    path = QPainterPath()
+    path.moveTo(0, -0.5)
+    path.lineTo(0, 0.5)
+    return path
+
+
+@guarded
+class Bands(pg.GraphicsObject):
+    """Many shaded stretches in one item, from the plot's foot to its top."""
+
+    def __init__(self, spans: tuple[tuple[float, float], ...], colour: str) -> None:
+        super().__init__()
+        self._spans, self._brush = spans, pg.mkBrush(colour)
+        self.setZValue(-20)
+
+    def boundingRect(self) -> object:
+        return self.viewRect() if self.getViewBox() is not None else pg.QtCore.QRectF()
+
+    def viewTransformChanged(self) -> None:
+        self.prepareGeometryChange()
+
+    def paint(self, painter: object, *_args: object) -> None:
+        seen = self.viewRect()
+        for begin, end in self._spans:
+            a, b = begin / 60, end / 60
+            if b >= seen.left() and a <= seen.right():
+                painter.fillRect(pg.QtCore.QRectF(a, seen.top(), max(b - a, 1e-6), seen.height()), self._brush)  # type: ignore[attr-defined]
+
+
+_MOST_SEEN = 3200
+
+
+class LongLine:
+    """A channel that is drawn from ever coarser peaks the more of it is seen, so that long runs stay fluid.
+
+    Parameters
+    ----------
+    plot : PlotItem
+    minutes, values : ndarray, shape (n,)
+    """
+
+    def __init__(self, plot: pg.PlotItem, minutes: Array, values: Array, pen: object) -> None:
+        self._levels = {1: (minutes, values)}
+        self._factor = 0
+        self._span = max(float(minutes[-1] - minutes[0]), 1e-9) if minutes.size else 1e-9
+        self._item = plot.plot([], [], pen=pen, connect="finite", antialias=minutes.size < 4000)
+
+    def fit(self, seen_minutes: float) -> None:
+        """Choose how coarse, by how many minutes are seen."""
+        minutes, values = self._levels[1]
+        samples = minutes.size * min(seen_minutes / self._span, 1.0)
+        factor = 1
+        while 2 * samples / factor > _MOST_SEEN and factor < 4096:
+            factor *= 4
+        if factor != self._factor:
+            self._factor = factor
+            if factor not in self._levels:
+                self._levels[factor] = peaks(minutes, values, factor)
+            self._item.setData(*self._levels[factor])
+
+
+def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
+    """The lowest and the highest of each so many samples; NaN only where all are missing.
+
+    Returns
+    -------
+    (times, values), each of shape (2·⌈n/factor⌉,)
+    """
+    n = -(-values.size // factor) * factor
+    padded = np.concatenate((values, np.full(n - values.size, np.nan))).reshape(-1, factor)
+    bare = ~np.isfinite(padded)
+    low = np.where(bare, np.inf, padded).min(axis=1)
+    high = np.where(bare, -np.inf, padded).max(axis=1)
+    low, high = np.where(np.isfinite(low), low, np.nan), np.where(np.isfinite(high), high, np.nan)
+    at = times[np.minimum(np.arange(low.size) * factor, times.size - 1)]
+    later = times[np.minimum(np.arange(low.size) * factor + factor // 2, times.size - 1)]
+    return np.column_stack((at, later)).ravel(), np.column_stack((low, high)).ravel()
+
+
+def add_usual_range(values: Array, lows: list[float], highs: list[float]) -> None:
+    """Where nearly all of some values lie: added to the lows and highs of a row; nothing where there are none."""
+    finite = values[np.isfinite(values)]
+    if finite.size:
+        low, high = np.percentile(finite[:: max(1, finite.size // 20_000)], [0.2, 99.8])
+        lows.append(float(low))
+        highs.append(float(high))

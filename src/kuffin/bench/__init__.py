@@ -1,1 +1,0 @@
-"""The bench: instruments and the simulated bench."""

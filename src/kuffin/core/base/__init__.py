@@ -1,0 +1,1 @@
+"""What the rest of the core stands on: errors, units, traces, distributions, numbers in sentences."""

@@ -1,0 +1,84 @@
+"""Writing a file so that there is the old one or the new one, whole, whatever happens in between."""
+
+from __future__ import annotations
+
+import os
+import secrets
+import shutil
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from kuffin.core.base.errors import KuffinError
+
+
+@contextmanager
+def written_whole(target: Path | str) -> Iterator[Path]:
+    """A place beside a file where its new content is written; at the end it takes the file's name.
+
+    Where anything fails, the file stays as it was and nothing is left behind.
+
+    Parameters
+    ----------
+    target : Path
+        The file's name; a link is followed.
+
+    Yields
+    ------
+    Path
+        An empty file, to be written.
+
+    Raises
+    ------
+    KuffinError
+        Where it cannot be written (no room, no right, no such folder).
+    """
+    target = Path(target).resolve()
+    if target.is_dir():
+        raise KuffinError(f"{target.name} is a folder; choose another name")
+    if target.exists() and not target.is_file():  # a pipe, the screen: nothing stands there that could be lost
+        yield target
+        return
+    partial = target.with_name(f".{secrets.token_hex(6)}.part")
+    try:
+        os.close(os.open(partial, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o666))
+        if target.exists():
+            shutil.copymode(target, partial)
+        yield partial
+        sync(partial)
+        partial.replace(target)
+        sync(target.parent)
+    except OSError as error:
+        why = error.strerror or str(error)
+        raise KuffinError(
+            f"{target.name} could not be written ({why}); what was there before is as it was. "
+            "Make room, or choose another folder"
+        ) from None
+    finally:
+        partial.unlink(missing_ok=True)
+
+
+def write_whole(target: Path | str, content: bytes | str) -> None:
+    """Write a whole file; text as UTF-8.
+
+    Raises
+    ------
+    KuffinError
+    """
+    with written_whole(target) as partial:
+        partial.write_bytes(content if isinstance(content, bytes) else content.encode("utf-8"))
+
+
+def sync(path: Path) -> None:
+    """Have the disk itself keep a file, or a folder's names; what cannot do so (some network folders) is left."""
+    try:
+        descriptor = os.open(path, os.O_RDONLY)
+    except OSError:
+        return
+    try:
+        os.fsync(descriptor)
+    except OSError as error:
+        if path.is_file():
+            raise error
+    finally:
+        os.close(descriptor)

@@ -1,0 +1,195 @@
+"""Leading a run through its protocol: which step is on, whether it has settled, when the next one begins."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Collection, Sequence
+from dataclasses import dataclass, replace
+
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.testsettings import written_or
+
+BY_HAND = "stopped by hand"  # why a run ended that a person stopped
+WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
+
+
+@dataclass(frozen=True)
+class Stage:
+    """Where a run stands.
+
+    Attributes
+    ----------
+    phase : str
+        ``waiting`` for a person to start or stop the load, ``settling`` or ``measuring``.
+    why : str
+        Why the phase before ended, blank in the first.
+    held : bool
+        Whether a person holds it here.
+    attempt : int
+        1, or more where the step was repeated.
+    to_do : tuple of str
+        What a person has to set before the step can go on, each as one says it.
+    """
+
+    step: Step
+    number: int
+    phase: str
+    begun_s: float
+    why: str = ""
+    held: bool = False
+    attempt: int = 1
+    to_do: tuple[str, ...] = ()
+
+    @property
+    def words(self) -> str:
+        """In words."""
+        if self.phase == WAITING:
+            return f"{self.step.name}, waiting for you"
+        if self.phase == MEASURING:
+            return f"{self.step.name}, measuring"
+        return f"{self.step.name}, {'warming up' if self.step.load else 'waiting'}"
+
+
+def step_s(step: Step, usual_s: float | None) -> float:
+    """How long a step is expected to take, with what the study's other runs took to settle."""
+    settling = usual_s if step.settle == "detect" and usual_s is not None else 60 * step.longest_min
+    return min(settling, 60 * step.longest_min) + 60 * step.measure_min
+
+
+def run_s(steps: Sequence[Step], usual_s: float | None) -> float:
+    """How long a whole run is expected to take."""
+    return sum(step_s(s, usual_s) for s in steps)
+
+
+ALL = frozenset({"load", "power_w", "pump_percent", "fan_percent"})  # what a bench can do by itself
+Sets = Callable[[Step], Collection[str]]
+
+
+def to_do(step: Step, before: Step | None, sets: Collection[str]) -> tuple[str, ...]:
+    """What a person has to set when a step begins, as far as the bench does not do it by itself.
+
+    Parameters
+    ----------
+    before : Step or None
+        The step before; None at the beginning.
+    sets : collection of str
+        What the bench sets by itself: ``load``, or a setting of the step.
+    """
+    out = []
+    for key, value in step.settings.items():
+        had = None if before is None else before.value_of(key)
+        if key not in {"load", "power_w"} and value != had and key not in sets:
+            called = OF_TEST[key].called if key in OF_TEST else f"“{key}”"
+            out.append(f"set {called} to {written_or(key, value)}")
+    loaded = before is not None and bool(before.load)
+    if "load" not in sets and bool(step.load) != loaded:
+        power = f" at {step.power_w:g} W" if step.power_w else ""
+        out.append(f"start the load “{step.load}”{power}" if step.load else "stop the load")
+    watts = before.power_w if before is not None and step.load and step.load == before.load else step.power_w
+    if step.power_w is not None and step.power_w != watts and "power_w" not in sets:
+        out.append(f"set the load to {step.power_w:g} W")
+    return tuple(out)
+
+
+class Leader:
+    """Goes through a protocol's steps; asked about once a second, it says where the run stands.
+
+    Parameters
+    ----------
+    steps : sequence of Step
+    sets : callable
+        What the bench sets by itself for a step; all else a person does, and confirms.
+    first : int
+        The step to begin with, counted from 1.
+    """
+
+    def __init__(self, steps: Sequence[Step], sets: Sets = lambda _: ALL, first: int = 1, now_s: float = 0.0) -> None:
+        self._steps, self._sets = steps, sets
+        self.stage: Stage | None = None
+        self._begin(first, now_s, "")
+
+    def at(self, now_s: float, settled: bool) -> Stage | None:
+        """The stage at some time of the run, None where it is over.
+
+        Parameters
+        ----------
+        settled : bool
+            Whether the trace that matters has settled in this step.
+        """
+        stage = self.stage
+        if stage is None or stage.phase == WAITING or stage.held:
+            return stage
+        since = now_s - stage.begun_s
+        if stage.phase == SETTLING:
+            why = ""
+            if since >= 60 * stage.step.longest_min:
+                why = "by the clock" if stage.step.settle == "clock" else "the longest time is over, not settled"
+            elif stage.step.settle == "detect" and settled:
+                why = "settled"
+            if why and stage.step.measure_min > 0:
+                self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why=why)
+            elif why:
+                self._begin(stage.number + 1, now_s, why)
+        elif since >= 60 * stage.step.measure_min:
+            self._begin(stage.number + 1, now_s, "measured")
+        return self.stage
+
+    def left_s(self, now_s: float, expected_s: float | None = None) -> float | None:
+        """Seconds until this phase ends; `expected_s` is when a step that settles by detection is expected to."""
+        stage = self.stage
+        if stage is None or stage.phase == WAITING or stage.held:
+            return None
+        most = 60 * (stage.step.measure_min if stage.phase == MEASURING else stage.step.longest_min)
+        left = max(0.0, stage.begun_s + most - now_s)
+        if stage.phase == SETTLING and stage.step.settle == "detect" and expected_s is not None:
+            return min(left, max(expected_s, 0.0))
+        return left
+
+    def wait(self, now_s: float, why: str) -> None:
+        """Wait for the load, which does not run; the step begins anew when it does."""
+        stage = self.stage
+        if stage is not None and stage.phase != WAITING:
+            self.stage = replace(
+                stage, phase=WAITING, begun_s=now_s, why=why, held=False, attempt=stage.attempt + 1, to_do=()
+            )
+
+    def acted(self, now_s: float) -> None:
+        """The person has done what was waited for."""
+        if self.stage is not None and self.stage.phase == WAITING:
+            self.stage = replace(self.stage, phase=SETTLING, begun_s=now_s)
+
+    def hold(self, on: bool, now_s: float) -> None:
+        """Stay in this phase until it is let go; a phase by the clock begins anew then."""
+        if self.stage is not None and self.stage.held != on:
+            begun = self.stage.begun_s if on or self.stage.phase == SETTLING else now_s
+            self.stage = replace(self.stage, held=on, begun_s=begun)
+
+    def skip(self, now_s: float) -> None:
+        """On to the next phase, now."""
+        stage = self.stage
+        if stage is None:
+            return
+        if stage.phase == SETTLING and stage.step.measure_min > 0:
+            self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why="skipped", held=False)
+        else:
+            self._begin(stage.number + 1, now_s, "skipped")
+
+    def repeat(self, now_s: float) -> None:
+        """The step again, from its beginning."""
+        if self.stage is not None:
+            self.stage = replace(
+                self.stage, phase=SETTLING, begun_s=now_s, why="repeated", held=False, attempt=self.stage.attempt + 1
+            )
+
+    def stop(self) -> None:
+        """Over, now."""
+        self.stage = None
+
+    def _begin(self, number: int, now_s: float, why: str) -> None:
+        if number > len(self._steps):
+            self.stage = None
+            return
+        step = self._steps[number - 1]
+        before = self._steps[number - 2] if number > 1 else None
+        wanted = to_do(step, before, self._sets(step))
+        self.stage = Stage(step, number, WAITING if wanted else SETTLING, now_s, why, to_do=wanted)

@@ -1,0 +1,234 @@
+"""The kinds of part on the shelf, and the fields each kind needs."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from kuffin.core.base.errors import BenchError
+
+METALS = ("copper", "brass", "nickel plate", "chrome plate", "aluminium", "stainless steel", "silver", "zinc", "tin")
+THREADS = ("G1/4", "G3/8", "none")
+CAME = ("bought", "lent by the maker", "given by the maker", "pre-production", "used")
+
+
+@dataclass(frozen=True)
+class Field:
+    """One field of a kind of part.
+
+    Attributes
+    ----------
+    kind : str
+        ``number``, ``text``, ``choice`` (one of `options`) or ``several`` (some of them).
+    """
+
+    key: str
+    label: str
+    kind: str = "number"
+    unit: str = ""
+    options: tuple[str, ...] = ()
+    low: float = 0.0
+    high: float = 1e6
+
+
+@dataclass(frozen=True)
+class PartKind:
+    """A kind of part; `slot` is the place of a loop that it takes."""
+
+    key: str
+    plural: str
+    fields: tuple[Field, ...]
+    slot: str = ""
+
+    @property
+    def wet(self) -> bool:
+        """Whether coolant runs through it, so that the loop is opened to change it."""
+        return self.slot == "coolant" or any(f.key == _PRESSURE.key for f in self.fields)
+
+
+_VOLUME = Field("volume_ml", "volume inside", unit="mL", high=20_000)
+_THREAD = Field("thread", "threads", "choice", options=THREADS)
+_METALS = Field("metals", "wetted metals", "several", options=METALS)
+_PRESSURE = Field("max_pressure_kpa", "highest pressure its maker allows", unit="kPa over air", high=2000)
+_SCREWS = Field("screw_pattern", "screws", "choice", options=("two", "four", "four in a cross", "six", "eight"))
+_SIZE = Field("fan_size_mm", "fan size", unit="mm", high=400)
+
+
+def _kind(key: str, plural: str, *fields: Field, slot: str = "") -> PartKind:
+    return PartKind(key, plural, fields, slot)
+
+
+KINDS: dict[str, PartKind] = {
+    k.key: k
+    for k in (
+        _kind("processor block", "processor blocks", _VOLUME, _THREAD, _METALS, _PRESSURE, _SCREWS, slot="block"),
+        _kind(
+            "card block",
+            "card blocks",
+            _VOLUME,
+            _THREAD,
+            _METALS,
+            _PRESSURE,
+            _SCREWS,
+            Field("step_mm", "its die stands higher than its pads' face by", unit="mm", low=-5, high=10),
+            slot="block",
+        ),
+        _kind(
+            "radiator",
+            "radiators",
+            Field("length_mm", "length", unit="mm", high=2000),
+            Field("width_mm", "width", unit="mm", high=1000),
+            Field("thickness_mm", "thickness", unit="mm", high=300),
+            _SIZE,
+            Field("fan_count", "fans", high=20),
+            Field("screw_thread", "screw threads", "choice", options=("M3", "M3.5", "M4", "UNC 6-32")),
+            Field("screw_depth_mm", "depth from the flange to the core", unit="mm", high=50),
+            _VOLUME,
+            _THREAD,
+            _METALS,
+            _PRESSURE,
+            slot="radiator",
+        ),
+        _kind(
+            "pump",
+            "pumps",
+            _VOLUME,
+            _THREAD,
+            _METALS,
+            _PRESSURE,
+            Field("voltage_v", "voltage", unit="V", high=240),
+            slot="pump",
+        ),
+        _kind("reservoir", "reservoirs", _VOLUME, _THREAD, _METALS, _PRESSURE, slot="reservoir"),
+        _kind(
+            "fan",
+            "fans",
+            _SIZE,
+            Field("thickness_mm", "thickness", unit="mm", high=100),
+            Field("max_rpm", "highest speed", unit="rpm", high=20_000),
+            slot="fans",
+        ),
+        _kind(
+            "tube",
+            "tubes",
+            Field("inner_mm", "inner diameter", unit="mm", high=50),
+            Field("outer_mm", "outer diameter", unit="mm", high=60),
+            _PRESSURE,
+            slot="tube",
+        ),
+        _kind("fitting", "fittings", _VOLUME, _THREAD, _METALS, _PRESSURE, slot="fitting"),
+        _kind(
+            "coolant",
+            "coolants",
+            Field("sort", "sort", "choice", options=("ready mixed", "concentrate", "plain water")),
+            Field("share_percent", "concentrate in the mix, by volume", unit="%", high=100),
+            Field("glycol_mass_percent", "glycol in the mix, by mass", unit="%", high=100),
+            Field(
+                "glycol", "glycol in it", "choice", options=("none", "ethylene glycol", "propylene glycol", "unknown")
+            ),
+            slot="coolant",
+        ),
+        _kind(
+            "paste",
+            "pastes",
+            Field("sort", "sort", "choice", options=("ordinary", "electrically conductive", "liquid metal", "sheet")),
+            Field("conductivity_w_mk", "conductivity, as claimed", unit="W/(m K)", high=1000),
+            Field("rest_h", "time to settle after mounting", unit="h", high=500),
+            slot="paste",
+        ),
+        _kind(
+            "pad",
+            "pads",
+            Field("thickness_mm", "thickness", unit="mm", high=10),
+            Field("least_percent", "squeeze, at least", unit="%", high=90),
+            Field("most_percent", "squeeze, at most", unit="%", high=90),
+            Field("conductivity_w_mk", "conductivity, as claimed", unit="W/(m K)", high=1000),
+            slot="pads",
+        ),
+        _kind("air cooler", "air coolers", Field("height_mm", "height", unit="mm", high=400), _SIZE, _SCREWS),
+        _kind("chipset block", "chipset blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
+        _kind("regulator block", "regulator blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
+        _kind("memory cooler", "memory coolers", Field("height_mm", "height", unit="mm", high=400)),
+        _kind(
+            "backplate",
+            "backplates",
+            Field("thickness_mm", "thickness", unit="mm", high=30),
+            Field("screw_thread", "screw threads", "text"),
+            slot="backplate",
+        ),
+        _kind("sensor", "sensors", Field("quantity", "measures", "text"), _VOLUME, _THREAD, _METALS, slot="sensor"),
+        _kind("other part", "other parts", _VOLUME, _METALS, _PRESSURE),
+        _kind(
+            "whole set",
+            "whole sets",
+            _VOLUME,
+            _METALS,
+            _PRESSURE,
+            _SIZE,
+            Field("fan_count", "fans", high=20),
+            slot="set",
+        ),
+    )
+}
+
+
+WET_SLOTS = frozenset(k.slot for k in KINDS.values() if k.wet and k.slot)
+
+
+def kind_of(key: str) -> PartKind:
+    """A kind by its key.
+
+    Raises
+    ------
+    BenchError
+        For a kind that Kuffin does not know; the sentence names those it does.
+    """
+    found = KINDS.get(key)
+    if found is None:
+        raise BenchError(f"“{key}” is no kind of part; use one of: {', '.join(KINDS)}")
+    return found
+
+
+def read_field(field: Field, written: str) -> float | str | list[str] | None:
+    """What was written into a field, as it is kept; None where it is blank.
+
+    Raises
+    ------
+    BenchError
+        Where it is no number, out of range, or none of the choices.
+    """
+    written = written.strip()
+    if not written:
+        return None
+    if field.kind == "number":
+        try:
+            value = float(written.replace(",", ".").removesuffix(field.unit).strip())
+        except ValueError:
+            raise BenchError(f"{field.label}: “{written}” is no number") from None
+        if not field.low <= value <= field.high:
+            unit = f" {field.unit}" if field.unit else ""
+            raise BenchError(f"{field.label}: {value:g}{unit} is outside {field.low:g} to {field.high:g}{unit}")
+        return value
+    if field.kind == "several":
+        chosen = [w.strip().lower() for w in written.replace(";", ",").replace("|", ",").split(",") if w.strip()]
+        for word in chosen:
+            if word not in field.options:
+                raise BenchError(f"{field.label}: “{word}” is not known; use some of: {', '.join(field.options)}")
+        return chosen
+    if field.kind == "choice" and written not in field.options:
+        raise BenchError(f"{field.label}: “{written}” is not known; use one of: {', '.join(field.options)}")
+    return written
+
+
+def show_field(field: Field, value: object) -> str:
+    """A field's value as text, without its unit."""
+    if value is None:
+        return ""
+    if isinstance(value, (list, tuple)):
+        return ", ".join(map(str, value))
+    return f"{value:g}" if isinstance(value, (int, float)) else str(value)
+
+
+def gaps(kind: str, fields: Mapping[str, object]) -> list[str]:
+    """The labels of the fields that are still blank."""
+    return [f.label for f in kind_of(kind).fields if fields.get(f.key) in (None, "", [])]

@@ -1,0 +1,204 @@
+"""Protocols: the steps of a run, how each settles, how long each takes."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, field, replace
+from typing import Any
+
+import numpy as np
+
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.configuration import OF_TEST
+from kuffin.core.bench.testsettings import short_words
+
+DEFAULT_TAU_S = 600.0
+DEFAULT_RISE_K = 12.0
+_OWN = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
+
+
+@dataclass(frozen=True)
+class Step:
+    """One step of a run.
+
+    Attributes
+    ----------
+    load : str
+        What runs meanwhile; blank for idle.
+    power_w, pump_percent, fan_percent : float or None
+        None: as it stands.
+    settle : str
+        ``detect``: until the trace has settled, at most `longest_min`; ``clock``: `longest_min` by the clock.
+    measure_min : float
+        How long is measured after settling.
+    ask : str
+        Numbers that are asked for when the step ends, such as ``score, frame rate [1/s]``; blank for none.
+    window_from_min, window_to_min : float or None
+        A window by the clock, minutes from the load's start; without a beginning: the last `window_to_min` minutes. None
+        and None: the window is found.
+    also : dict
+        What else is set, by `core.bench.configuration.OF_TEST`, or by a name of the person's own: ``power_limit_w``, ``driver`` …
+    """
+
+    name: str
+    load: str = ""
+    power_w: float | None = None
+    pump_percent: float | None = None
+    fan_percent: float | None = None
+    settle: str = "detect"
+    longest_min: float = 45.0
+    measure_min: float = 5.0
+    ask: str = ""
+    window_from_min: float | None = None
+    window_to_min: float | None = None
+    also: dict[str, float | str] = field(default_factory=dict, hash=False)
+
+    def value_of(self, key: str) -> float | str | None:
+        """What it sets a setting to (by `core.bench.configuration.OF_TEST`, or a name of the person's own); None: as it stands."""
+        found = getattr(self, key) if key in _OWN else self.also.get(key)
+        return None if found == "" else found
+
+    @property
+    def settings(self) -> dict[str, float | str]:
+        """All that it sets, in the order of the settings, the person's own last."""
+        keys = (*OF_TEST, *(k for k in self.also if k not in OF_TEST))
+        return {k: value for k in keys if (value := self.value_of(k)) is not None}
+
+
+def usual_steps() -> tuple[Step, ...]:
+    """The three steps that most tests are made of: idle, load, cool down."""
+    return (
+        Step("idle", settle="clock", longest_min=5, measure_min=2),
+        Step("load", "batch stretch", settle="detect", longest_min=45, measure_min=5),
+        Step("cool down", settle="clock", longest_min=8, measure_min=0),
+    )
+
+
+def window_words(step: Step) -> str:
+    """A step's window in words, as `read_window` reads it."""
+    begin, end = step.window_from_min, step.window_to_min
+    if begin is None and end is None:
+        return "found"
+    if begin is None:
+        return f"last {end:g} min"
+    return f"from {begin:g} min" if end is None else f"{begin:g}–{end:g} min"
+
+
+def read_window(written: str) -> tuple[float | None, float | None]:
+    """A window by the clock as people write it: ``27 to 30 min``, ``27-30``, ``last 3 min``, ``from 27``, ``found``.
+
+    Raises
+    ------
+    BenchError
+        Where it is none of these.
+    """
+    said = written.strip().lower().replace(",", ".")
+    numbers = [float(n) for n in re.findall(r"\d+(?:\.\d+)?", said)]
+    if not numbers and said in {"", "found", "detect", "auto", "automatic"}:
+        return None, None
+    if len(numbers) == 1 and said.startswith("last"):
+        return None, numbers[0]
+    if len(numbers) == 1 and said.startswith(("from", "after")):
+        return numbers[0], None
+    if len(numbers) == 2 and numbers[1] > numbers[0]:
+        return numbers[0], numbers[1]
+    raise BenchError(f"“{written}” is no window; write it like “27 to 30 min”, “last 3 min”, or “found”")
+
+
+def check(steps: Sequence[Step]) -> None:
+    """Refuse steps that cannot be run.
+
+    Raises
+    ------
+    BenchError
+    """
+    if not steps:
+        raise BenchError("a protocol needs at least one step")
+    for i, step in enumerate(steps, 1):
+        where = f"step {i} ({step.name or 'no name'})"
+        if not step.name.strip():
+            raise BenchError(f"step {i} has no name")
+        if step.settle not in {"detect", "clock"}:
+            raise BenchError(f"{where}: it settles by detection or by the clock")
+        if not 0 <= step.longest_min <= 1440 or not 0 <= step.measure_min <= 1440:
+            raise BenchError(f"{where}: times are between 0 and 1440 minutes")
+        for key, value in step.settings.items():
+            setting = OF_TEST.get(key)
+            if setting is None or setting.kind != "number":
+                continue
+            if isinstance(value, str) or not setting.low <= value <= setting.high:
+                raise BenchError(f"{where}: {setting.label} must lie between {setting.low:g} and {setting.high:g}")
+        begin, end = step.window_from_min, step.window_to_min
+        if (begin is not None and begin < 0) or (end is not None and end <= (begin or 0.0)):
+            raise BenchError(f"{where}: a window by the clock begins at 0 min or later and ends after it begins")
+    if not any(step.measure_min > 0 for step in steps):
+        raise BenchError("nothing is measured: at least one step needs time to measure")
+
+
+def warm_up_min(tau_s: float, rise_k: float, tolerance_k: float) -> float:
+    """How long a first-order warm-up takes to come within the tolerance: ``τ·ln(rise/tolerance)``, in minutes."""
+    return float(tau_s * np.log(max(abs(rise_k) / tolerance_k, 1.0)) / 60)
+
+
+def step_minutes(
+    step: Step, tau_s: float = DEFAULT_TAU_S, rise_k: float = DEFAULT_RISE_K, tolerance_k: float = 0.2
+) -> float:
+    """How long a step is expected to take, from the loop's time constant where it settles by detection."""
+    settling = (
+        min(warm_up_min(tau_s, rise_k, tolerance_k) + 5.0, step.longest_min)
+        if step.settle == "detect"
+        else step.longest_min
+    )
+    return settling + step.measure_min
+
+
+def run_minutes(
+    steps: Sequence[Step], tau_s: float = DEFAULT_TAU_S, rise_k: float = DEFAULT_RISE_K, tolerance_k: float = 0.2
+) -> float:
+    """How long a whole run is expected to take; steps after the first settle over a third of the rise."""
+    total, warmed = 0.0, False
+    for step in steps:
+        total += step_minutes(step, tau_s, rise_k / 3 if warmed else rise_k, tolerance_k)
+        warmed = warmed or step.settle == "detect"
+    return total
+
+
+def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
+    """A protocol of many steps: one step, with one thing set to each of several values in turn.
+
+    Parameters
+    ----------
+    what : str
+        The setting: any of a test that is a number.
+
+    Raises
+    ------
+    BenchError
+        Where there is nothing to sweep.
+    """
+    setting = OF_TEST.get(what)
+    if setting is None or setting.kind != "number":
+        raise BenchError(f"“{what}” cannot be swept; choose power, pump or fans")
+    if len(set(values)) < 2:
+        raise BenchError("a sweep needs at least two different values")
+    steps: tuple[Step, ...] = ()
+    for value in values:
+        change: dict[str, Any] = {what: float(value)} if what in _OWN else {"also": {**base.also, what: float(value)}}
+        steps = (
+            *steps,
+            replace(base, name=f"{base.name}{'' if what == 'power_w' else ','} {short_words(what, value)}", **change),
+        )
+    check(steps)
+    return steps
+
+
+def to_plain(steps: Sequence[Step]) -> list[dict[str, Any]]:
+    """Steps as they are kept in a notebook."""
+    return [asdict(s) for s in steps]
+
+
+def from_plain(kept: Sequence[Mapping[str, Any]]) -> tuple[Step, ...]:
+    """Steps from a notebook; what an older Kuffin did not know takes its default."""
+    known = Step.__dataclass_fields__
+    return tuple(Step(**{k: v for k, v in step.items() if k in known}) for step in kept)

@@ -1,0 +1,130 @@
+"""What a test was run with, as people write it: ``power limit 240 W; driver 12.4; fan curve: quiet``."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Mapping
+
+import numpy as np
+
+from kuffin.core.base.errors import BenchError
+from kuffin.core.base.units import parse_unit, shown, to_canonical
+from kuffin.core.bench.configuration import OF_TEST, Setting, written
+
+Value = float | str
+EXAMPLE = "such as: power limit 240 W; driver 12.4; fan curve: quiet"
+_MOST = 200  # signs in a value or a name
+
+# by which else a setting goes
+_ALSO = {"program": "load", "fan": "fan_percent", "bios": "firmware", "limit": "power_limit_w"}
+_NAMES: dict[str, Setting] = dict(
+    sorted(
+        {
+            **{name: s for s in OF_TEST.values() for name in (s.label, s.spoken)},
+            **{name: OF_TEST[key] for name, key in _ALSO.items()},
+        }.items(),
+        key=lambda item: -len(item[0]),
+    )
+)
+HOW = (
+    f"One after the other, with “;” between: {', '.join(s.label for s in OF_TEST.values())}; anything else as a name, a colon and "
+    "what it was"
+)
+
+
+def setting_words(key: str, value: Value) -> str:
+    """One setting with its name, as `read_settings` reads it: ``power limit 240 W``."""
+    setting = OF_TEST.get(key)
+    return f"{setting.label} {written(setting, value)}" if setting is not None else f"{key}: {value}"
+
+
+def short_words(key: str, value: Value) -> str:
+    """One setting in a table's head: as `setting_words`, but a power needs no name."""
+    return written(OF_TEST[key], value) if key == "power_w" else setting_words(key, value)
+
+
+def settings_words(values: Mapping[str, Value], but: Iterable[str] = ()) -> str:
+    """Settings in words, as `read_settings` reads them.
+
+    Parameters
+    ----------
+    but : iterable of str
+        Keys that are not said.
+    """
+    left = set(but)
+    known = [k for k in OF_TEST if k in values and k not in left]
+    return "; ".join(
+        setting_words(k, values[k]) for k in (*known, *(k for k in values if k not in OF_TEST and k not in left))
+    )
+
+
+def read_settings(words: str) -> dict[str, Value]:
+    """Settings from what a person wrote; numbers in the settings' own units.
+
+    Raises
+    ------
+    BenchError
+        Where a piece names no setting, a number is none, has another unit or is out of range, or one is told twice.
+    """
+    found: dict[str, Value] = {}
+    for piece in words.replace("\n", ";").split(";"):
+        piece = " ".join(piece.split())
+        if not piece:
+            continue
+        key, value = _read(piece)
+        if key in found:
+            raise BenchError(
+                f"{_called(key)} is told twice: {written_or(key, found[key])} and {written_or(key, value)}"
+            )
+        found[key] = value
+    return found
+
+
+def written_or(key: str, value: Value) -> str:
+    """A setting's value with its unit, or as it is where it is the person's own."""
+    return written(OF_TEST[key], value) if key in OF_TEST else str(value)
+
+
+def _called(key: str) -> str:
+    return OF_TEST[key].label if key in OF_TEST else f"“{key}”"
+
+
+def _read(piece: str) -> tuple[str, Value]:
+    name, colon, said = (part.strip() for part in piece.partition(":"))
+    known = next((n for n in _NAMES if re.match(rf"{re.escape(n)}(?!\w)", piece, re.IGNORECASE)), None)
+    # “fan curve: quiet” is a name of one's own, “driver 12:4” is not
+    own = known is None or re.fullmatch(r"[^\d]*[a-z][^\d]*", name[len(known) :], re.IGNORECASE) is not None
+    if colon and own:
+        if not name or not said:
+            raise BenchError(f"“{piece}” does not say what it was set to; {EXAMPLE}")
+        return name[:_MOST], _text(name, said)
+    if known is None:
+        raise BenchError(f"“{piece}” is no setting that Kuffin knows; write a name, a colon and what it was, {EXAMPLE}")
+    setting, said = _NAMES[known], piece[len(known) :].strip().lstrip(":=").strip()
+    if not said:
+        raise BenchError(f"“{piece}” does not say what it was set to; {EXAMPLE}")
+    return setting.key, _number(setting, said) if setting.kind == "number" else _text(setting.label, said)
+
+
+def _text(label: str, said: str) -> str:
+    after = [p.strip().casefold() for p in said.split(",")[1:]]
+    if any(re.match(rf"{re.escape(name)}\b", one) for one in after for name in _NAMES):
+        raise BenchError(f"{label}: “{said}” seems to hold another setting; put a “;” between them")
+    return said[:_MOST]
+
+
+def _number(setting: Setting, said: str) -> float:
+    match = re.fullmatch(r"([-+]?\d+(?:[.,]\d+)?)\s*(\D*)", said)
+    if match is None:
+        raise BenchError(f"{setting.label}: “{said}” is no number; put a “;” between settings, {EXAMPLE}")
+    value, unit = float(match[1].replace(",", ".")), match[2].strip()
+    if unit and unit != setting.unit:
+        known, own = parse_unit(unit), parse_unit(setting.unit)
+        if known is None or own is None or known.quantity != own.quantity:
+            raise BenchError(f"{setting.label}: “{said}” is not in {shown(setting.unit)}")
+        value = float(to_canonical(np.array([value]), known)[0][0])
+    if not setting.low <= value <= setting.high:
+        raise BenchError(
+            f"{setting.label}: {value:g} {setting.unit} is outside {setting.low:g} to {setting.high:g} {setting.unit}"
+        )
+    return value

@@ -1,0 +1,75 @@
+"""Verdicts in words: never more than the interval says."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from kuffin.core.base.numbers import number as number
+from kuffin.core.compare import Comparison, PairResult
+
+
+def digits_for(spread: float) -> int:
+    """Decimals that a number of this spread deserves."""
+    if not spread > 0:
+        return 1
+    return 1 if spread >= 0.15 else 2 if spread >= 0.015 else 3
+
+
+def span(low: float, high: float, unit: str, digits: int = 1) -> str:
+    """An interval in words: ``1.2 to 2.6 K``."""
+    return f"{number(low, digits)} to {number(high, digits)}{' ' + unit if unit else ''}"
+
+
+def joined(parts: Sequence[str]) -> str:
+    """A list in words: ``Reed, Rush and Sedge``."""
+    return parts[0] if len(parts) == 1 else ", ".join(parts[:-1]) + " and " + parts[-1] if parts else ""
+
+
+def mounts_more(now: int, needed: int | None) -> str:
+    """What an open pair would take."""
+    if needed is None:
+        return "more than 99 mounts of each would be needed if it stays like this"
+    more = max(needed - now, 1)
+    return f"about {count(more)} more mount{'' if more == 1 else 's'} of each would settle it"
+
+
+def to_settle(pair: PairResult, found: Comparison) -> str:
+    """What an open pair would take: mounts, or another sample where the samples themselves stand in the way."""
+    if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
+        return "more mounts of these samples will hardly settle it, another sample of each would do more"
+    return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
+
+
+def count(n: int) -> str:
+    """Small numbers as words."""
+    words = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
+    return words[n] if n < len(words) else str(n)
+
+
+def several(n: int, thing: str) -> str:
+    """A number of things, in words: one day, two days."""
+    return f"{count(n)} {thing}{'' if n == 1 else 's'}"
+
+
+def pair_sentence(pair: PairResult, found: Comparison, unit: str, lower: str = "lower") -> str:
+    """One sentence on one pair, in the response's unit."""
+    digits = digits_for(pair.high - pair.low)
+    u = f" {unit}" if unit else ""
+    if pair.verdict == "same":
+        real = pair.low > 0 or pair.high < 0
+        limit = f"within {found.margin:g}{u} of each other" if found.margin is not None else "the same"
+        if real:
+            first, second = (pair.a, pair.b) if pair.difference < 0 else (pair.b, pair.a)
+            return f"{first} and {second} are {limit}; {first} is {lower} by a real but small {number(abs(pair.difference), digits)}{u}."
+        return f"{pair.a} and {pair.b} are {limit}: the same for this purpose."
+    if pair.verdict in {"a_lower", "b_lower"}:
+        a_first = pair.verdict == "a_lower"
+        first, second = (pair.a, pair.b) if a_first else (pair.b, pair.a)
+        low, high = (-pair.high, -pair.low) if a_first else (pair.low, pair.high)
+        more = found.margin is not None and low > found.margin
+        tail = f", more than the {found.margin:g}{u} that matter" if more else ""
+        return f"{first} is {lower} than {second} by {span(low, high, unit, digits)}{tail}."
+    return (
+        f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
+        f"{to_settle(pair, found)}."
+    )

@@ -1,0 +1,158 @@
+"""Clock against temperature: boost steps, throttling, and what a kelvin buys.
+
+A boosting part gives up clock in steps as it warms. The steps are found as a monotone function (isotonic regression,
+R. E. Barlow et al., *Statistical Inference under Order Restrictions*, 1972), merged to the clock's own quantum.
+Throttling is something else: the clock falls while the temperature stands at its limit under unchanged load.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.base.traces import quantum
+
+Array = NDArray[np.float64]
+Mask = NDArray[np.bool_]
+
+_LOST = 0.97  # of the free clock
+
+
+@dataclass(frozen=True)
+class BoostStep:
+    """A step lost: above this temperature, in °C, the clock falls from one level to another, in MHz."""
+
+    at_c: float
+    from_mhz: float
+    to_mhz: float
+
+
+@dataclass(frozen=True)
+class Boost:
+    """Clock against temperature under load.
+
+    Attributes
+    ----------
+    temperatures_c, clock_mhz : ndarray, shape (k,)
+        Means by whole degrees, and how the monotone function runs through them in `fitted_mhz`.
+    steps : tuple of BoostStep
+    mhz_per_k : float
+        What a kelvin costs on average between the coolest and the warmest tenth; with its standard error.
+    held_mhz, held_low_mhz : float
+        Mean clock in the stretch asked about, and the level it stayed above 99 % of the time.
+    """
+
+    temperatures_c: Array
+    clock_mhz: Array
+    fitted_mhz: Array
+    steps: tuple[BoostStep, ...]
+    mhz_per_k: float
+    mhz_per_k_se: float
+    held_mhz: float
+    held_low_mhz: float
+    quantum_mhz: float
+
+
+def boost(die_c: Array, clock_mhz: Array, loaded: Mask, window: Mask) -> Boost | None:
+    """Boost steps of a run.
+
+    Parameters
+    ----------
+    die_c, clock_mhz : ndarray, shape (n,)
+    loaded, window : ndarray of bool, shape (n,)
+        Samples under load, and those of the window.
+
+    Returns
+    -------
+    Boost or None
+        None where the die went through fewer than 4 K under load, or fewer than 60 samples are there.
+    """
+    ok = loaded & np.isfinite(die_c) & np.isfinite(clock_mhz)
+    # a moment of idling between two passes is not the load's clock
+    if ok.any():
+        ok &= clock_mhz > 0.6 * np.percentile(clock_mhz[ok], 90)
+    if ok.sum() < 60:
+        return None
+    die, clock = die_c[ok], clock_mhz[ok]
+    low, high = np.percentile(die, [1, 99])
+    if high - low < 4:
+        return None
+    inside = (die >= low) & (die <= high)
+    degree = np.round(die[inside]).astype(int)
+    at, which, counts = np.unique(degree, return_inverse=True, return_counts=True)
+    means = np.bincount(which, clock[inside]) / counts
+    enough = counts >= 3
+    at, means, counts = at[enough].astype(float), means[enough], counts[enough]
+    if at.size < 4:
+        return None
+    from scipy.optimize import isotonic_regression  # off the start-up path
+
+    fitted = np.asarray(isotonic_regression(means, weights=counts, increasing=False).x, float)
+    step = quantum(clock)
+    levels = np.round(fitted / step) * step if step > 0 else np.round(fitted, 1)
+    steps: list[BoostStep] = []
+    for i in range(at.size - 1):
+        if levels[i + 1] < levels[i] - 1e-9:
+            begin, top = float((at[i] + at[i + 1]) / 2), float(levels[i])
+            if steps and begin - steps[-1].at_c <= 1.0 + 1e-9:
+                # a degree that holds some of both levels is no step of its own
+                last = steps.pop()
+                begin, top = (last.at_c + begin) / 2, last.from_mhz
+            steps.append(BoostStep(begin, top, float(levels[i + 1])))
+    x = at - np.average(at, weights=counts)
+    sxx = float(np.sum(counts * x * x))
+    b = float(np.sum(counts * x * means) / sxx)
+    rest = means - np.average(means, weights=counts) - b * x
+    se = float(np.sqrt(np.sum(counts * rest**2) / max(at.size - 2, 1) / sxx))
+    held = clock_mhz[window & np.isfinite(clock_mhz)]
+    if held.size:
+        held = held[held > 0.6 * np.percentile(held, 90)]
+    mean, lowest = (float(held.mean()), float(np.percentile(held, 1))) if held.size else (float("nan"), float("nan"))
+    return Boost(at, means, fitted, tuple(steps), b, se, mean, lowest, step)
+
+
+@dataclass(frozen=True)
+class Throttling:
+    """Clock lost at the temperature limit: the limit in °C, the clock before and then in MHz, the share, since when."""
+
+    limit_c: float
+    clock_free_mhz: float
+    clock_held_mhz: float
+    share: float
+    since_s: float
+
+
+def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Throttling | None:
+    """Whether the clock fell while the temperature stood at its limit.
+
+    The limit is the die's 99th percentile under load. Throttled are samples within 1.5 K of it with more than 3 % of
+    the free clock lost beyond boost's own way down (a straight line through the cooler samples).
+
+    Returns
+    -------
+    Throttling or None
+        None where nothing of the kind is seen, or where the die stays below 60 °C.
+    """
+    ok = loaded & np.isfinite(die_c) & np.isfinite(clock_mhz)
+    if ok.any():
+        ok &= clock_mhz > 0.3 * np.percentile(clock_mhz[ok], 90)
+    if ok.sum() < 60:
+        return None
+    die, clock, at = die_c[ok], clock_mhz[ok], times[ok]
+    limit = float(np.percentile(die, 99))
+    free = float(np.percentile(clock, 95))
+    if limit < 60:
+        return None
+    below = die < limit - 2.5
+    expected = np.full(die.size, free)
+    if below.sum() >= 30 and float(np.ptp(die[below])) >= 5:
+        # boost's own way down, carried on to the limit
+        slope, level = np.polyfit(die[below], clock[below], 1)
+        expected = np.minimum(free, level + min(float(slope), 0.0) * die)
+    near = die >= limit - 1.5 - max(quantum(die), 0.0)
+    lost = near & (clock < expected - (1 - _LOST) * free)
+    if not lost.any() or (below.sum() < 30 and float(np.mean(near)) < 0.5):
+        return None
+    return Throttling(limit, free, float(clock[lost].mean()), float(lost.mean()), float(at[np.argmax(lost)]))

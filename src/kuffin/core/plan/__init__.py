@@ -1,0 +1,1 @@
+"""Planning: how many mounts, in which order, on which days."""

@@ -1,0 +1,283 @@
+"""The change-over: from what is on the bench to what comes next, as an ordered list of things to do."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Any
+
+from kuffin.core.bench.configuration import SETTINGS, written
+from kuffin.core.bench.parts import WET_SLOTS
+from kuffin.core.bench.roles import spoken
+from kuffin.core.bench.undertest import kind_under_test
+
+
+@dataclass(frozen=True)
+class BuiltIn:
+    """A configuration as it stands, or shall stand, on the bench.
+
+    Attributes
+    ----------
+    under_test : str
+        A kind of ``core.bench.undertest``.
+    candidate, sample : str
+    parts : mapping of slot (block, radiator, fans, coolant, paste, pads, pump) to the part's name
+    settings : mapping of setting to value
+    details : mapping
+        What is known of the parts: ``screws`` (such as "M3 × 30 with one washer"), ``volume_ml``, ``glycol``,
+        ``paste_sort``, ``screw_pattern``.
+    """
+
+    under_test: str
+    candidate: str
+    sample: str = "1"
+    parts: Mapping[str, str] = field(default_factory=dict)
+    settings: Mapping[str, Any] = field(default_factory=dict)
+    details: Mapping[str, Any] = field(default_factory=dict)
+
+    def own(self, slot: str) -> str:
+        """What takes a slot: the candidate itself where that is what is under test; blank for nothing."""
+        return self.candidate if kind_under_test(self.under_test).slot == slot else self.parts.get(slot, "")
+
+
+@dataclass(frozen=True)
+class Task:
+    """One thing to do.
+
+    Attributes
+    ----------
+    key : str
+        What it is ticked by; the same in every change-over of its kind.
+    sheet : str
+        A sum that belongs to it: fill, leak, bleed, fit or print; blank for none.
+    """
+
+    key: str
+    text: str
+    minutes: float
+    cautions: tuple[str, ...] = ()
+    sheet: str = ""
+
+
+def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
+    """What to do, in order.
+
+    Parameters
+    ----------
+    before : BuiltIn or None
+        What is on the bench; None for an empty bench.
+    after : BuiltIn
+    """
+    opened = not kind_under_test(after.under_test).dry_bench and (
+        before is None or bool(_changed(before, after) & WET_SLOTS) or kind_under_test(after.under_test).wet
+    )
+    on_die = (
+        before is None
+        or kind_under_test(after.under_test).on_die
+        or bool(_changed(before, after) & {"block", "paste", "pads", "backplate"})
+    )
+    tasks = [_switch_off(before)]
+    if before is not None:
+        if opened:
+            tasks.append(_drain(before))
+        tasks += _take_off(before, after, on_die)
+    tasks += _put_on(before, after, on_die)
+    if opened:
+        tasks += _fill(after, fresh=before is None or before.parts.get("coolant") != after.parts.get("coolant"))
+    tasks += _set(before, after)
+    return tasks
+
+
+_OWN_TASK = frozenset({"paste", "pads", "coolant"})  # what is spread, laid or filled in has a task of its own
+_HOW = ("ports", "turned", "flow_direction", "state")
+_BUILT_IN = (
+    "pump",
+    "radiator",
+    "block",
+    "fans",
+    "backplate",
+)  # slots whose parts are taken off and put on by themselves
+_SPEEDS = {"pump_percent": "pump", "fan_percent": "fans"}  # a speed, and whose it is
+_SLOT_CAUTIONS: dict[str, tuple[str, ...]] = {"radiator": ("fins",)}
+
+
+def _changed(before: BuiltIn, after: BuiltIn) -> set[str]:
+    slots = set(before.parts) | set(after.parts)
+    return {s for s in slots if before.parts.get(s) != after.parts.get(s)}
+
+
+def _switch_off(before: BuiltIn | None) -> Task:
+    dry = before is not None and kind_under_test(before.under_test).dry_bench
+    cool = (
+        "" if before is None else f", let it cool until the {'cooler' if dry else 'coolant'} is within 5 K of the room"
+    )
+    return Task("off", f"Shut the computer down, pull the mains plug{cool}.", 3, ("mains", "hot", "supply"))
+
+
+def _glycol(built: BuiltIn) -> tuple[str, ...]:
+    return ("glycol",) if built.details.get("glycol") not in {None, "", "none"} else ()
+
+
+def _fins(built: BuiltIn) -> tuple[str, ...]:
+    return ("fins",) if kind_under_test(built.under_test).fins else ()
+
+
+def _drain(before: BuiltIn) -> Task:
+    volume = before.details.get("volume_ml")
+    about = f" (about {volume:.0f} mL)" if volume else ""
+    return Task(
+        "drain",
+        f"Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.",
+        8,
+        ("mains", *_glycol(before)),
+    )
+
+
+def _name(built: BuiltIn) -> str:
+    pieces = int(built.details.get("places") or 1)
+    several = f", {pieces} of it" if pieces > 1 else ""
+    return built.candidate + several + (f", sample {built.sample}" if built.sample not in {"", "1"} else "")
+
+
+def _how(built: BuiltIn) -> str:
+    """How a part is used, where that is told: its ports, by how much it is turned."""
+    said = [f"{SETTINGS[k].label} {written(SETTINGS[k], v)}" for k in _HOW if (v := built.settings.get(k))]
+    return f" ({', '.join(said)})" if said else ""
+
+
+def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
+    tasks = []
+    kind = kind_under_test(before.under_test)
+    keep = [
+        s for s in ("fans", "block", "radiator", "paste") if s in after.parts and before.parts.get(s) == after.parts[s]
+    ]
+    if kind.slot == "radiator":
+        kept = f"; keep the {before.parts.get('fans', 'same')} fans and their screws" if "fans" in keep else ""
+        tasks.append(Task("take off", f"Take {_name(before)} off{kept}.", 6, _fins(before)))
+    elif kind.slot == "coolant":
+        tasks.append(
+            Task("rinse", f"Rinse {before.candidate} out: the Fill sheet says how often.", 15, _glycol(before), "fill")
+        )
+    elif not kind.on_die:
+        tasks.append(Task("take off", f"Take {_name(before)} off.", 5, ("hot", *_fins(before))))
+    elif on_die:
+        block = before.candidate if kind.sits_on_die else before.parts.get("block", "the block")
+        tasks.append(
+            Task(
+                "take off",
+                f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.",
+                5,
+                ("hot", *_fins(before)),
+            )
+        )
+    if on_die and kind.on_die:
+        tasks.append(
+            Task("print", "Photograph the print on the block and on the die before wiping it.", 2, (), "print")
+        )
+        tasks.append(
+            Task(
+                "clean", "Clean die and block until a fresh cloth stays clean; let them dry.", 5, _paste_caution(before)
+            )
+        )
+    others = _changed(before, after) - {kind.slot}
+    for slot in sorted(others):
+        old = before.parts.get(slot)
+        if old and slot in _BUILT_IN:
+            tasks.append(Task(f"off {slot}", f"Take the {slot} {old} off too.", 5, _SLOT_CAUTIONS.get(slot, ())))
+    return tasks
+
+
+def _paste_caution(built: BuiltIn) -> tuple[str, ...]:
+    sort = built.details.get("paste_sort")
+    return {"liquid metal": ("liquid metal",), "electrically conductive": ("paste",)}.get(str(sort), ())
+
+
+def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
+    tasks = []
+    kind = kind_under_test(after.under_test)
+    others = set(after.parts) if before is None else _changed(before, after)
+    for slot in _BUILT_IN:
+        if slot in others and slot != kind.slot and after.parts.get(slot):
+            tasks.append(
+                Task(f"on {slot}", f"Build the {slot} {after.parts[slot]} in.", 6, _SLOT_CAUTIONS.get(slot, ()))
+            )
+    screws = after.details.get("screws")
+    with_screws = f", screws {screws}" if screws else ""
+    if kind.oriented:
+        way = after.settings.get("orientation")
+        tasks.append(
+            Task(
+                "put on",
+                f"Fit {_name(after)}{_how(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
+                8,
+                _fins(after),
+                "fit",
+            )
+        )
+    elif kind.any_temperature:
+        opens = "If the loop is opened for it: drain it first, and leak test with air before any water."
+        tasks.append(
+            Task("put on", f"Fit {_name(after)}{_how(after)}{with_screws}. {opens}", 8, ("mains", "pressure"), "fit")
+        )
+    elif not kind.sits_on_die and kind.slot not in _OWN_TASK:
+        tasks.append(Task("put on", f"Fit {_name(after)}{_how(after)}{with_screws}.", 6, _fins(after), "fit"))
+    if on_die:
+        tasks += _on_die(after)
+    return tasks
+
+
+def _on_die(after: BuiltIn) -> list[Task]:
+    tasks = []
+    s = after.settings
+    paste, pads = after.own("paste") or "the usual paste", after.own("pads")
+    if pads:
+        where = f" ({s['pads_where']})" if s.get("pads_where") else ""
+        tasks.append(Task("pads", f"Lay pads {pads}{where}, without film, without air under them.", 6, (), "fit"))
+    amount = f", {written(SETTINGS['paste_amount_g'], s['paste_amount_g'])}" if s.get("paste_amount_g") else ""
+    spread = f", as {s['spread']}" if s.get("spread") else ", in the usual way"
+    tasks.append(Task("paste", f"Put {paste} on{amount}{spread}; photograph it.", 4, _paste_caution(after)))
+    block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
+    how = s.get("tightening") or "crosswise, in turns"
+    torque = f" to {written(SETTINGS['torque_nm'], s['torque_nm'])}" if s.get("torque_nm") else ""
+    tasks.append(
+        Task("tighten", f"Set {block} down straight{_how(after)} and tighten {how}{torque}.", 6, _fins(after), "fit")
+    )
+    return tasks
+
+
+def _fill(after: BuiltIn, fresh: bool) -> list[Task]:
+    volume = after.details.get("volume_ml")
+    about = f" about {volume:.0f} mL of" if volume else ""
+    coolant = after.own("coolant") or "coolant"
+    return [
+        Task("leak", "Leak test with air before any water: pump up, close, and hold.", 20, ("pressure",), "leak"),
+        Task("mix", f"Mix {coolant}.", 4, (*_glycol(after), "biocide"), "fill") if fresh else
+        Task("mix", f"Have {coolant} ready, the same mix as before.", 2, _glycol(after), "fill"),
+        Task("fill", f"Fill in{about} {coolant} with only the pump running, the computer's own supply off.", 10, ("jumper", "dry", "mains", *_glycol(after)), "fill"),
+        Task("bleed", "Bleed: tilt, tap, top up, until the flow stands still.", 10, ("dry",), "bleed"),
+        Task("dry", "Look and feel for drops at every joint with a dry paper towel.", 2, ("mains",)),
+    ]  # fmt: skip
+
+
+def _set(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
+    tasks = []
+    kind = kind_under_test(after.under_test)
+    for key, what in _SPEEDS.items():
+        value = after.settings.get(key)
+        if value is not None and (before is None or before.settings.get(key) != value or what in kind.brings):
+            tasks.append(Task(f"set {key}", f"Set the {what} to {written(SETTINGS[key], value)}.", 1))
+    dry = kind.dry_bench
+    where = "air at the cooler's intake" if dry else "air at the radiator's intake, coolant in the stream"
+    if kind.any_temperature:
+        where = f"{spoken(kind.part)} and {spoken(kind.over)}"
+    moving = "the fans" if dry else "pump, fans"
+    tasks.append(Task("probes", f"See that each probe sits where it belongs: {where}.", 2))
+    tasks.append(
+        Task("start", f"Plug in, start, and see that {moving} and every channel read sensibly.", 4, ("mains",))
+    )
+    return tasks
+
+
+def minutes(tasks: list[Task]) -> float:
+    """How long a change-over is expected to take."""
+    return sum(t.minutes for t in tasks)

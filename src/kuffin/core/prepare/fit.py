@@ -1,0 +1,204 @@
+"""Does it fit: screws into a radiator, pads under a block, the order of tightening."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.base.errors import BenchError
+
+LENGTHS_MM = (4, 5, 6, 8, 10, 12, 16, 18, 20, 25, 28, 30, 32, 35, 40, 45, 50, 55, 60, 65, 70)
+LEAST_THREAD_MM = 2.0  # four turns of M3
+MARGIN_MM = 0.5  # kept from the core
+
+
+@dataclass(frozen=True)
+class ScrewFit:
+    """How a screw reaches into a radiator.
+
+    Attributes
+    ----------
+    state : str
+        ``right``, ``too short`` or ``too long``.
+    washers : int or None
+        How many washers in all make it right; None where none do.
+    better_mm : float or None
+        A usual length that is right without more washers.
+    """
+
+    reach_mm: float
+    state: str
+    washers: int | None
+    better_mm: float | None
+    sentence: str
+
+
+def screw(
+    length_mm: float,
+    fan_mm: float,
+    depth_mm: float,
+    *,
+    washers: int = 0,
+    washer_mm: float = 0.5,
+    grille_mm: float = 0.0,
+) -> ScrewFit:
+    """Whether a screw through a fan holds in a radiator without piercing its core.
+
+    Parameters
+    ----------
+    length_mm, fan_mm, grille_mm, washer_mm : float
+        Of the screw under its head, of the fan's frame, of a grille or shroud, of one washer.
+    depth_mm : float
+        From the radiator's flange to the core's tubes.
+
+    Raises
+    ------
+    BenchError
+        For sizes below zero, or a screw shorter than what it goes through.
+    """
+    for name, value in (
+        ("screw", length_mm),
+        ("fan", fan_mm),
+        ("depth", depth_mm),
+        ("washer", washer_mm),
+        ("grille", grille_mm),
+    ):
+        if value < 0 or not np.isfinite(value):
+            raise BenchError(f"the {name} cannot be {value:g} mm; measure it again")
+    if washers < 0:
+        raise BenchError("washers are counted from 0")
+    stack = fan_mm + grille_mm + washers * washer_mm
+    if length_mm <= stack:
+        raise BenchError(
+            f"a screw of {length_mm:g} mm is shorter than what it goes through ({stack:g} mm); "
+            f"it needs at least {stack + LEAST_THREAD_MM:g} mm"
+        )
+    most = depth_mm - MARGIN_MM
+
+    def fits(n: int) -> bool:
+        return LEAST_THREAD_MM <= length_mm - fan_mm - grille_mm - n * washer_mm <= most
+
+    reach = length_mm - stack
+    mended = next((n for n in range(0, 9) if fits(n)), None) if washer_mm > 0 else None
+    better = next((float(x) for x in LENGTHS_MM if LEAST_THREAD_MM <= x - stack <= most), None)
+    if reach > depth_mm:
+        state, words = (
+            "too long",
+            f"would pierce the core: it reaches {reach:.1f} mm in, the core begins at {depth_mm:.1f} mm",
+        )
+    elif reach > most:
+        state, words = "too long", f"ends {depth_mm - reach:.1f} mm before the core, too close"
+    elif reach < LEAST_THREAD_MM:
+        state, words = "too short", f"holds by {reach:.1f} mm only, less than {LEAST_THREAD_MM:g} mm"
+    else:
+        return ScrewFit(
+            reach,
+            "right",
+            washers,
+            length_mm,
+            f"Right: it reaches {reach:.1f} mm in, {depth_mm - reach:.1f} mm before the core.",
+        )
+    mend = []
+    if mended is not None and mended != washers:
+        mend.append(f"take {mended} washer{'s' if mended != 1 else ''} of {washer_mm:g} mm")
+    if better is not None:
+        mend.append(f"use a screw of {better:g} mm")
+    advice = " or ".join(mend) if mend else "no usual length fits: another thread or a spacer is needed"
+    return ScrewFit(reach, state, mended, better, f"{state[0].upper()}{state[1:]}: it {words}; {advice}.")
+
+
+@dataclass(frozen=True)
+class Pad:
+    """A pad in its place: its thickness, the gap it fills, and how far it may be squeezed."""
+
+    where: str
+    thickness_mm: float
+    gap_mm: float
+    least_percent: float = 10.0
+    most_percent: float = 40.0
+
+
+@dataclass(frozen=True)
+class PadFit:
+    """How a pad sits.
+
+    Attributes
+    ----------
+    state : str
+        ``right``, ``loose`` (squeezed too little), ``tight`` (too much) or ``no contact``.
+    lift_mm : float
+        By how much it would still have to be squeezed beyond its limit: 0 where it yields enough.
+    """
+
+    pad: Pad
+    squeeze_percent: float
+    state: str
+    lift_mm: float
+    sentence: str
+
+
+def pads(fitted: Sequence[Pad]) -> tuple[list[PadFit], float, str]:
+    """How all pads sit, the die's stand-off in mm, and what that means.
+
+    The squeeze is ``(pad − gap)/pad``. A pad that must be squeezed beyond its limit holds the block off the die; the
+    most that any pad does so is the stand-off.
+
+    Raises
+    ------
+    BenchError
+        For a gap below zero, no thickness, or limits that cross.
+    """
+    out = []
+    for pad in fitted:
+        if pad.gap_mm < 0:
+            raise BenchError(f"{pad.where}: a gap of {pad.gap_mm:g} mm cannot be; the parts would be inside each other")
+        if pad.thickness_mm <= 0:
+            raise BenchError(f"{pad.where}: a pad has a thickness above 0 mm")
+        if not 0 <= pad.least_percent < pad.most_percent < 100:
+            raise BenchError(f"{pad.where}: the squeeze allowed runs from a smaller to a larger share, under 100 %")
+        squeeze = 100 * (pad.thickness_mm - pad.gap_mm) / pad.thickness_mm
+        lift = max(0.0, pad.thickness_mm * (1 - pad.most_percent / 100) - pad.gap_mm)
+        if squeeze <= 0:
+            state, words = "no contact", f"leaves {pad.gap_mm - pad.thickness_mm:.2f} mm of air: take a thicker pad"
+        elif squeeze < pad.least_percent:
+            state, words = "loose", f"is squeezed by {squeeze:.0f} %, at least {pad.least_percent:g} % are needed"
+        elif lift > 0:
+            state, words = (
+                "tight",
+                f"must be squeezed by {squeeze:.0f} %, at most {pad.most_percent:g} % are allowed: take a thinner or softer pad",
+            )
+        else:
+            state, words = "right", f"is squeezed by {squeeze:.0f} %"
+        out.append(PadFit(pad, squeeze, state, lift, f"{pad.where}: {words}."))
+    stand_off = max((p.lift_mm for p in out), default=0.0)
+    if stand_off > 0:
+        worst = max(out, key=lambda p: p.lift_mm).pad.where
+        said = f"The die would stand off by {stand_off:.2f} mm, because of {worst}: it loses contact."
+    else:
+        said = "The pads let the die touch the block." if out else "No pads are entered."
+    return out, stand_off, said
+
+
+def tightening(pattern: str) -> tuple[list[tuple[float, float]], list[int]]:
+    """Where the screws of a pattern are, from −1 to 1, and in which order to turn them (indices, across each time).
+
+    Raises
+    ------
+    BenchError
+    """
+    if pattern == "two":
+        return [(-0.8, 0.0), (0.8, 0.0)], [0, 1]
+    if pattern == "four":
+        return [(-0.8, -0.8), (0.8, -0.8), (0.8, 0.8), (-0.8, 0.8)], [0, 2, 1, 3]
+    if pattern == "four in a cross":
+        return [(0.0, -0.9), (0.9, 0.0), (0.0, 0.9), (-0.9, 0.0)], [0, 2, 1, 3]
+    if pattern in {"six", "eight"}:
+        n = 6 if pattern == "six" else 8
+        angles = [2 * np.pi * (k + 0.5) / n for k in range(n)]
+        points = [(float(0.9 * np.sin(a)), float(-0.9 * np.cos(a))) for a in angles]
+        half = n // 2
+        order = [i for k in ([0, 2, 1] if n == 6 else [0, 2, 1, 3]) for i in (k, k + half)]
+        return points, order
+    raise BenchError(f"the screw pattern “{pattern}” is not known")

@@ -1,0 +1,1 @@
+"""Instruments: the sensors of this computer, meters on a line, commands, and values that a person reads off."""

@@ -1,0 +1,147 @@
+"""A run from the inside: what its samples tell beyond the reading. Worked out when it is looked at, and not kept."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.base.errors import TraceError
+from kuffin.core.base.extremes import Extremes, extremes
+from kuffin.core.base.frametimes import FrameRates, frame_rates
+from kuffin.core.findings import Recorded
+from kuffin.core.findings.figures import at_rest, core_spread
+from kuffin.core.findings.recorded import mean_of
+from kuffin.core.findings.running import heat_balance
+from kuffin.core.heat.boost import Boost, Throttling, boost, throttling
+from kuffin.core.heat.heatbalance import HeatBalance
+from kuffin.core.heat.wholetrace import WholeTrace
+from kuffin.logs.framelog import is_frame_time
+from kuffin.notebook.entities import Run, Study
+from kuffin.notebook.samples import RunData, read_own, read_run
+from kuffin.notebook.store import Notebook
+from kuffin.reading.judging import ways_of
+from kuffin.reading.keptresults import run_result, step_of
+from kuffin.reading.signals import signals
+from kuffin.reading.wholefits import whole_fits
+
+
+@dataclass(frozen=True)
+class Idle:
+    """A channel before the load: its name, mean, unit and scatter."""
+
+    name: str
+    mean: float
+    scatter: float
+    unit: str | None
+
+
+@dataclass(frozen=True)
+class Inside:
+    """What a run's samples tell.
+
+    Attributes
+    ----------
+    whole, whole_problem : dict
+        The whole-trace fit of ``coolant_over_air`` and ``die_over_coolant``, or why there is none.
+    idle : tuple of Idle
+    rest_k, spread_k : float or None
+        Coolant over air that no heat explains; hottest core less coolest.
+    extremes : dict of Extremes
+        By channel, of dies, hot spots, memory and regulators.
+    balance, balance_problem : HeatBalance or None, str
+    boost, throttling : or None
+    frames : dict of FrameRates
+        By log.
+    scores : tuple of (label, value, unit)
+        Numbers asked for in the run.
+    """
+
+    whole: dict[str, WholeTrace]
+    whole_problem: dict[str, str]
+    idle: tuple[Idle, ...]
+    rest_k: float | None
+    spread_k: float | None
+    extremes: dict[str, Extremes]
+    balance: HeatBalance | None
+    balance_problem: str
+    boost: Boost | None
+    throttling: Throttling | None
+    frames: dict[str, FrameRates]
+    scores: tuple[tuple[str, float, str], ...]
+    frame_problem: str = ""
+
+
+def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
+    """Work a run out from its samples."""
+    ways = ways_of(notebook, study)
+    result = run_result(notebook, study, run, ways)
+    limits = ways.of(study, run.mount.candidate)
+    data = step_of(read_run(notebook, run.id).about(ways.cooled), result)
+    s = signals(data, limits.mix)
+    seen = Recorded(
+        data.times,
+        data.values,
+        data.channels,
+        result.traces,
+        result.window_s,
+        result.by_hand,
+        heat=s.heat,
+        shared=s.shared,
+    )
+    whole, problems = whole_fits(s, seen)
+    balance, why = heat_balance(seen, limits)
+    frames, frame_problem = _frames(notebook, run, seen)
+    loaded, window = seen.loaded(), seen.windowed()
+    die, clock = seen.die(), seen.get("clock")
+    parts = seen.names("die", "hot_spot", "memory", "regulator")
+    found = {n: x for n in parts if (x := extremes(data.values[n][window])) is not None}
+    return Inside(
+        whole,
+        problems,
+        _idle(data, seen),
+        at_rest(seen),
+        core_spread(seen),
+        found,
+        balance,
+        why,
+        None if die is None or clock is None else boost(die, clock, loaded, window),
+        None if die is None or clock is None else throttling(data.times, die, clock, loaded),
+        frames,
+        tuple((m.text, m.value, m.unit) for m in run.marks if m.kind == "value" and m.value is not None),
+        frame_problem,
+    )
+
+
+def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
+    inside = seen.idle(180.0)
+    out = []
+    for name, role, _ in data.channels:
+        if role is None:
+            continue
+        x = seen.clean(name)
+        mean = mean_of(x, inside)
+        if mean is not None:
+            out.append(Idle(name, mean, float(np.nanstd(x[inside])), data.units.get(name)))
+    return tuple(out)
+
+
+def _frames(notebook: Notebook, run: Run, seen: Recorded) -> tuple[dict[str, FrameRates], str]:
+    """Frame rates of the run and of logs joined to it that hold frame times: over the load, where one is known."""
+    out: dict[str, FrameRates] = {}
+    problem = ""
+    for log in (run, *run.mount.joined_to(run.id)):
+        names = [c.name for c in log.channels if is_frame_time(c.name, c.unit)]
+        if not names:
+            continue
+        times, values, units = read_own(notebook, log.id)
+        times = times + (log.lag_s if log is not run else 0.0)
+        begin = seen.load_start_s
+        under_load = np.isfinite(times) if begin is None else (times >= begin) & (times <= seen.load_end_s)
+        for name in names:
+            scale = {"s": 1000.0, "µs": 0.001, "us": 0.001}.get(units.get(name) or "ms", 1.0)
+            try:
+                out[f"{name} ({log.source})" if log.source else name] = frame_rates(values[name][under_load] * scale)
+            except TraceError as error:
+                problem = f"{name}: {error}"
+    return out, problem

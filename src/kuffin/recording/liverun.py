@@ -1,0 +1,353 @@
+"""A run that is being recorded: recorder, lead, mount check, forecast, limits and marks, put together. No window in it."""
+
+from __future__ import annotations
+
+import datetime as dt
+import threading
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.leading import BY_HAND, WAITING, Leader, Stage
+from kuffin.core.bench.limits import Alarm, Limits, Watch
+from kuffin.core.bench.protocol import Step
+from kuffin.instruments.steadyclock import steady
+from kuffin.notebook.entities import Mount, Run, Study
+from kuffin.notebook.runwriter import NewMark, RunWriter
+from kuffin.notebook.samples import read_run
+from kuffin.notebook.store import Notebook
+from kuffin.reading.configurations import told_of_tests
+from kuffin.reading.forecast import Forecast
+from kuffin.reading.judging import ways_of
+from kuffin.recording.background import Thinker
+from kuffin.recording.keeping import Keeping
+from kuffin.recording.openbench import OpenBench
+from kuffin.recording.recorder import Recorder
+from kuffin.recording.seen import Seen
+from kuffin.recording.troubles import Troubles
+from kuffin.said.mountcheck import MountCheck
+
+
+@dataclass(frozen=True)
+class Now:
+    """How a run stands, for whoever shows it.
+
+    Attributes
+    ----------
+    stage : Stage or None
+        None before the start and after the end.
+    left_s : float or None
+        Until this phase ends, seconds of the bench.
+    load_trouble : str
+        Why the load that the step wants does not run, blank where it does.
+    values : dict
+        Channel to its newest value; NaN where it has said nothing.
+    by_role : dict
+        The heat path's newest values and the other roles' (air as the mean of its probes).
+    """
+
+    elapsed_s: float
+    stage: Stage | None
+    left_s: float | None
+    values: dict[str, float]
+    by_role: dict[str, float]
+    forecast: Forecast
+    check: MountCheck | None
+    alarms: tuple[Alarm, ...]
+    troubles: tuple[str, ...]
+    rows: int
+    running: bool
+    over: str = ""
+    asked: tuple[str, ...] = ()
+    load_on: bool = False
+    load_trouble: str = ""
+
+
+class LiveRun:
+    """One run from its start to its end.
+
+    `tick` is called a few times a second by whoever shows it, always from the same thread. What takes long is worked out
+    in a thread of its own. It may be stopped at any time; what was recorded is kept.
+
+    Parameters
+    ----------
+    mount : Mount or None
+        Which mount it belongs to; None: the candidate's next one.
+    """
+
+    def __init__(
+        self,
+        notebook: Notebook,
+        study: Study,
+        candidate: str,
+        mount: Mount | None,
+        bench: OpenBench,
+        steps: Sequence[Step],
+        limits: Limits,
+        go_on: Run | None = None,
+    ) -> None:
+        self.notebook, self.study, self.candidate, self.mount, self.bench = notebook, study, candidate, mount, bench
+        self.steps, self.limits = tuple(steps), limits
+        ways = ways_of(notebook, study)
+        self.seen = Seen(bench, ways, study, mount)
+        self._watch = Watch(limits, bench.patience_s)
+        started = dt.datetime.now()
+        first, from_s = 1, 0.0
+        self._writer = RunWriter(
+            notebook,
+            study.id,
+            candidate,
+            bench.channels,
+            bench.name,
+            started.isoformat(timespec="seconds"),
+            mount.id if mount is not None else None,
+            told_of_tests(study, candidate, ways.bench, ways.shelf, self.steps),
+        )
+        self._first_marks: list[NewMark] = []
+        if go_on is not None:
+            first, from_s = self._take_up(go_on, started)
+        self.recorder = Recorder(
+            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self.seen.add, from_s
+        )
+        self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
+        self.leader = Leader(self.steps, bench.load.sets, first, from_s)
+        self.over = ""
+        self.asked: list[str] = []
+        self.began_load_s: float | None = None
+        self._before: Stage | None = None
+        self._alarms: dict[str, Alarm] = {}
+        self._warned: set[tuple[str, bool]] = set()
+        self._troubles = Troubles(self.recorder, self._writer.mark)
+        self._stop = threading.Event()
+        self._thinker = Thinker(self)
+
+    def _take_up(self, run: Run, now: dt.datetime) -> tuple[int, float]:
+        """Go on with a run that was cut off: its step again, after the gap.
+
+        Raises
+        ------
+        BenchError
+            Where the bench has other channels now.
+        """
+        had, have = [c.name for c in run.channels], [c.name for c in self.bench.roles]
+        if had != have:
+            raise BenchError(
+                f"the run that was cut off has other channels ({', '.join(had[:4])} …) than this bench "
+                f"({', '.join(have[:4])} …); choose the bench it was recorded from, or close it as it is"
+            )
+        self._writer.go_on_with(run.id)
+        last = run.duration_s
+        gap = 1.0
+        if run.started_at:
+            gap = max(1.0, (now - dt.datetime.fromisoformat(run.started_at)).total_seconds() * self.bench.speed - last)
+        done = read_run(self.notebook, run.id)
+        self.seen.tape.add_block(
+            np.column_stack([done.times, *(done.values[n] for n, *_ in self.bench.roles if n in done.values)])
+        )
+        numbers = [m.value for m in run.marks if m.kind == "stage" and m.value]
+        self._first_marks.append(
+            NewMark(last, "trouble", f"the recording was cut off here and went on after {gap:.0f} s", gap, "s")
+        )
+        return int(numbers[-1]) if numbers else 1, last + gap
+
+    # --- from outside ----------------------------------------------------------------------------------------------
+
+    def start(self) -> None:
+        """Begin to record."""
+        self._writer.begin()
+        for mark in self._first_marks:
+            self._writer.mark(mark)
+        self.recorder.start()
+        self._thinker.start()
+
+    @property
+    def run_id(self) -> int | None:
+        return self._writer.run_id
+
+    @property
+    def running(self) -> bool:
+        return not self._stop.is_set()
+
+    @property
+    def check(self) -> MountCheck | None:
+        """The mount check, once it could be made."""
+        return self._thinker.check
+
+    @property
+    def forecast(self) -> Forecast:
+        """Where the step that is on is heading."""
+        return self._thinker.forecast
+
+    @property
+    def usual_s(self) -> float | None:
+        """How long the study's other runs took to settle."""
+        return self._thinker.usual_s
+
+    def wait(self, seconds: float) -> bool:
+        """Wait; True where the run has ended meanwhile."""
+        return self._stop.wait(seconds)
+
+    def tick(self) -> Now:
+        """Go on as far as the time says, and tell how things stand."""
+        now = self.recorder.elapsed_s
+        values = self.seen.values(self.recorder.last[0] if self.recorder.last else 0.0)
+        roles = self.seen.by_role(values)
+        if self.running:
+            stage = self.leader.at(now, self.forecast.settled and self.forecast.looked_s > self._step_began(now))
+            if stage is None:
+                self._finish("the protocol is through")
+            elif stage != self._before:
+                self._enter(stage, now)
+            if self.load_on and (trouble := self.bench.load.trouble()):
+                self._writer.mark(NewMark(now, "trouble", trouble))
+                self.leader.wait(now, trouble)
+            newest = [(c.name, c.role, values[c.name]) for c in self.bench.roles]
+            spoke = {n: at for (n, *_), at in zip(self.bench.roles, self.seen.newest_s, strict=True) if np.isfinite(at)}
+            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on, spoke)
+            self._heed(alarms, now)
+            self._troubles.note(now)
+        stage = self.leader.stage if self.running else None
+        expected = self.forecast.left_s
+        if expected is not None:
+            expected -= now - self.forecast.looked_s
+            expected = expected if expected > 0 else None  # it takes longer than was foreseen
+        troubles = [t.text for t in self.recorder.troubles()] if self.running else []
+        return Now(
+            now,
+            stage,
+            self.leader.left_s(now, expected) if stage is not None else None,
+            values,
+            roles,
+            self.forecast,
+            self.check,
+            tuple(self._alarms.values()),
+            tuple(troubles),
+            self.recorder.rows,
+            self.running,
+            self.over,
+            tuple(self.asked),
+            self.load_on,
+            self.bench.load.trouble() if self.running else "",
+        )
+
+    @property
+    def load_on(self) -> bool:
+        stage = self.leader.stage
+        return self.running and stage is not None and bool(stage.step.load) and self._loaded(stage)
+
+    def _loaded(self, stage: Stage) -> bool:
+        """Whether the load runs in a stage; until a person has done what is waited for, it is as it was in the step before."""
+        if stage.phase != WAITING:
+            return bool(stage.step.load)
+        return bool(stage.to_do) and stage.number > 1 and bool(self.steps[stage.number - 2].load)
+
+    def acted(self) -> None:
+        """The person did what was asked: the load runs, or is stopped. One that is started by a command is started again."""
+        stage = self.leader.stage
+        if stage is not None and stage.phase == WAITING:
+            self.bench.load.apply(stage.step)
+            if not self.bench.load.trouble():
+                self.leader.acted(self.recorder.elapsed_s)
+
+    def hold(self, on: bool) -> None:
+        """Hold the run in its phase, or let it go on."""
+        now = self.recorder.elapsed_s
+        self.leader.hold(on, now)
+        self._writer.mark(NewMark(now, "stage", "held" if on else "goes on", None))
+
+    def skip(self, reason: str) -> None:
+        """On to the next phase, with the reason."""
+        now, stage = self.recorder.elapsed_s, self.leader.stage
+        what = stage.words if stage is not None else "a step"
+        self._writer.mark(NewMark(now, "skip", f"{what} skipped: {reason.strip() or 'no reason given'}"))
+        self.leader.skip(now)
+
+    def repeat(self) -> None:
+        """The step again."""
+        now = self.recorder.elapsed_s
+        self.leader.repeat(now)
+        self._writer.mark(NewMark(now, "stage", "the step is repeated", None))
+
+    def mark(self, word: str = "", at_s: float | None = None, kind: str = "mark") -> None:
+        """Mark a moment."""
+        self._writer.mark(NewMark(self.recorder.elapsed_s if at_s is None else at_s, kind, word.strip()))
+
+    def answer(self, name: str, value: float, unit: str = "") -> None:
+        """Keep a number that was asked for."""
+        self._writer.mark(NewMark(self.recorder.elapsed_s, "value", name, value, unit))
+        if name in self.asked:
+            self.asked.remove(name)
+
+    def stop(self, why: str = BY_HAND) -> None:
+        """End the run now, keep it, and stop the load."""
+        if self.running:
+            self._finish(why)
+
+    def close(self) -> bool:
+        """Let the instruments go and end the run in its notebook; nobody is told: that is for the window's thread.
+
+        Returns
+        -------
+        bool
+            Whether all of it is kept; where not, `keeping` tries again, or writes it elsewhere.
+        """
+        self.stop()
+        self._stop.set()
+        self._thinker.wait()
+        self.recorder.stop()
+        return self.keeping.keep()
+
+    # --- inside ----------------------------------------------------------------------------------------------------
+
+    def _finish(self, why: str) -> None:
+        """End the run, the load first; where only a person can stop it, that is what is said."""
+        stage = self._before
+        loaded = stage is not None and self._loaded(stage) and (stage.number > 1 or bool(stage.step.load))
+        stopped = self.bench.load.stop()
+        self._stop.set()
+        self.over = why
+        self._troubles.note_counts(self.recorder.elapsed_s)
+        if loaded:
+            self.over += ". The load is stopped" if stopped else ". STOP THE LOAD NOW: only you can"
+        self._writer.mark(NewMark(self.recorder.elapsed_s, "stage", f"ended: {self.over}"))
+
+    def _step_began(self, now: float) -> float:
+        stage = self.leader.stage
+        return now if stage is None else stage.begun_s
+
+    def _enter(self, stage: Stage, now: float) -> None:
+        before, self._before = self._before, stage
+        new_step = before is None or before.number != stage.number or before.attempt != stage.attempt
+        if new_step and before is not None and before.step.ask and before.number != stage.number:
+            self.asked += [a.strip() for a in before.step.ask.split(",") if a.strip()]
+        if new_step:
+            if stage.step.load:  # while it cools down, what was found stays to be seen
+                self._thinker.forget()
+            if stage.phase != WAITING:
+                self.bench.load.apply(stage.step)
+        loaded = bool(stage.step.load) and self._loaded(stage)
+        if loaded and self.began_load_s is None:
+            self.began_load_s = now
+        if before is None or (stage.number, stage.phase, stage.attempt) != (
+            before.number,
+            before.phase,
+            before.attempt,
+        ):
+            self._writer.mark(NewMark(now, "stage", stage.words, float(stage.number), stage.phase))
+
+    def _heed(self, alarms: list[Alarm], now: float) -> None:
+        for alarm in alarms:
+            if (
+                alarm.key,
+                alarm.stop,
+            ) not in self._warned:  # once each: a level that hovers must not cry again and again
+                self._warned.add((alarm.key, alarm.stop))
+                self._writer.mark(NewMark(now, "alarm", alarm.sentence))
+        still = {a.key: a for a in alarms}
+        passed = {k: a for k, a in self._alarms.items() if a.stop and k not in still}
+        self._alarms = {**passed, **still}
+        stopping = next((a for a in alarms if a.stop), None)
+        if stopping is not None:
+            self._finish(stopping.sentence)

@@ -1,0 +1,264 @@
+"""The verdict line: what the evidence supports so far, and the one next thing to do."""
+
+from __future__ import annotations
+
+from collections import Counter
+from dataclasses import dataclass
+
+from kuffin.core.base.pointers import ASKS, points_to
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare import Comparison, PairResult
+from kuffin.core.compare.pairwords import count, digits_for, joined, number, span, to_settle
+from kuffin.core.findings import together
+from kuffin.notebook.entities import Mount
+from kuffin.verdict.claims import JudgedClaim
+from kuffin.verdict.looks import look_tag, outlook
+from kuffin.verdict.study import StudyVerdict
+
+
+@dataclass(frozen=True)
+class NextStep:
+    """The one next thing.
+
+    Attributes
+    ----------
+    action : str
+        ``plan``, ``prepare``, ``run``, ``add``, ``inspect``, ``baseline``, ``compare``, or a place where something is
+        told (`core.base.pointers`).
+    mount_id : int or None
+        Where it leads.
+    """
+
+    label: str
+    hint: str
+    action: str
+    mount_id: int | None = None
+
+
+@dataclass(frozen=True)
+class VerdictLine:
+    """A sentence and a next step."""
+
+    sentence: str
+    step: NextStep
+
+
+def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
+    """What may be said so far, and what to do next.
+
+    Parameters
+    ----------
+    planned : Mount, optional
+        The mount that the plan has next.
+    """
+    step = _next(v)
+    if planned is not None and step.action == "add":
+        step = _prepare(v, planned, step)
+    return VerdictLine(_sentence(v), step)
+
+
+def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
+    make = kind_under_test(v.under_test).make
+    what = f"{planned.candidate.name}, round {planned.round}"
+    if planned.open_run is not None:
+        hint = "its recording was cut off, or is going on: go on with it, or close it as it is"
+        return NextStep(f"see to {what}", hint, "run", planned.id)
+    if planned.ready_at:
+        return NextStep(
+            f"run {what}",
+            "it is ready to run: on the Run desk, or with a logger of your own (drop its log on the loom)",
+            "run",
+            planned.id,
+        )
+    hint = "" if otherwise.label.startswith("add") else otherwise.hint
+    verb = "go on with" if planned.begun_at else make
+    return NextStep(f"{verb} {what}", hint or "the plan has it next", "prepare", planned.id)
+
+
+def _asked(v: StudyVerdict) -> str:
+    """What has to be told of the bench before any mount can be read; blank for nothing."""
+    asked = {why for r in v.results.values() for why in r.whose.values()}
+    problems = {r.problem for r in v.main.readings if r.problem}
+    return next((p for p in problems if p in asked), "") if len(problems) == 1 else ""
+
+
+def _sentence(v: StudyVerdict) -> str:
+    found = v.main.comparison
+    if v.mounts == 0:
+        return "Nothing yet: no mount has a log."
+    if found is None:
+        counting = [r for r in v.main.readings if r.left_out is None and r.value is not None]
+        if not counting:
+            asked = _asked(v)
+            if asked:
+                return f"Nothing may be said yet: {asked}."
+            return "Nothing may be said: no mount counts." if v.main.readings else "Nothing yet."
+        if len({r.candidate for r in counting}) < 2:
+            return "Nothing may be said yet: only one candidate has a mount that counts."
+        return "Nothing may be said yet: with one mount each, the scatter between mounts is unknown."
+    verb = kind_under_test(v.under_test).keeps
+    shared = {r.device for r in v.results.values() if r.device and r.devices}
+    if len(shared) == 1:  # of several devices on the bench it is said whose die it is
+        verb = verb.replace("the die", f"the {shared.pop()}’s die")
+    order = sorted(found.candidates, key=lambda c: c.mean)
+    best = order[0].name
+    cautions = _cautions(v)
+    apart, same, open_ = _relations(found, best, [c.name for c in order[1:]])
+    parts = []
+    if len(apart) == 1:
+        name, pair = apart[0]
+        digits = digits_for(pair.high - pair.low)
+        low, high = sorted((abs(pair.low), abs(pair.high)))
+        parts.append(
+            f"{best} {verb} {number(abs(pair.difference), digits)} K cooler than {name} ({span(low, high, 'K', digits)})."
+        )
+    elif apart:
+        texts = []
+        for name, pair in apart[:3]:
+            digits = digits_for(pair.high - pair.low)
+            low, high = sorted((abs(pair.low), abs(pair.high)))
+            texts.append(f"{name} ({span(low, high, 'K', digits)})")
+        if len(apart) > 3:
+            texts.append(f"{count(len(apart) - 3)} more")
+        parts.append(f"{best} {verb} cooler than {joined(texts)}.")
+    if same:
+        parts.append(
+            f"{joined([best, *[n for n, _ in same]])} are within {found.margin:g} K: the same for this purpose."
+        )
+    if open_:
+        names = [n for n, _ in open_]
+        if not apart and not same:
+            parts.append(
+                f"{best} is ahead so far, but not told apart from {joined(names)} yet."
+                if len(names) < 4
+                else f"{best} is ahead so far, but no candidate is told apart from it yet."
+            )
+        else:
+            parts.append(f"{joined([best, *names])} are not told apart yet.")
+    alike = _alike(found, [n for n, _ in apart])
+    if len(alike) > 1 and not same:
+        parts.append(f"{joined(alike)} are the same within {found.margin:g} K.")
+    parts += [_claim(c) for c in v.claims if c.judged in {"refuted", "borne out"}][:2]
+    return " ".join([*parts, *cautions, *_bench(v), *([look_tag(v.looks)] if v.looks is not None else [])])
+
+
+def _cautions(v: StudyVerdict) -> list[str]:
+    """What the school in use leaves in the numbers, where that could decide."""
+    left = v.school.leaves_in
+    out = (
+        [f"This is {v.school.label.lower()}: {left} {'is' if left.count(' and ') == 0 else 'are'} still in it."]
+        if left
+        else []
+    )
+    found = v.main.comparison
+    wide = found.unequal if found is not None else None
+    if wide is not None and found is not None:
+        how = "each keeps its own spread" if found.sd is None else "one spread is shared by all"
+        out.append(f"{wide.name} scatters {wide.times:.0f} times as far as the others: {how}.")
+    return out
+
+
+def _alike(found: Comparison, names: list[str]) -> list[str]:
+    """The most candidates, from the coolest on, that are all proven the same as each other."""
+    same = {frozenset((p.a, p.b)) for p in found.pairs if p.verdict == "same"}
+    best: list[str] = []
+    for i in range(len(names)):
+        group: list[str] = []
+        for name in names[i:]:
+            if all(frozenset((name, other)) in same for other in group):
+                group.append(name)
+        best = group if len(group) > len(best) else best
+    return best
+
+
+def _claim(c: JudgedClaim) -> str:
+    held = "does not hold" if c.judged == "refuted" else "holds"
+    return f"The claim that {c.candidate} is {c.at_least_k:g} K cooler than {c.against} {held}."
+
+
+def _bench(v: StudyVerdict) -> list[str]:
+    moved = v.baseline.chart.moved if v.baseline is not None else None
+    if v.baseline is None or moved is None:
+        return []
+    how = "corrected by the baseline" if v.corrected else "taken out with the rounds" if v.blocks else "not taken out"
+    return [f"The bench moved by {number(abs(moved.by), 1)} K {v.baseline.when()} ({how})."]
+
+
+def _relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tuple[str, PairResult]], ...]:
+    apart: list[tuple[str, PairResult]] = []
+    same: list[tuple[str, PairResult]] = []
+    open_: list[tuple[str, PairResult]] = []
+    for name in others:
+        pair = next((p for p in found.pairs if {p.a, p.b} == {best, name}), None)
+        if pair is None:
+            continue
+        place = same if pair.verdict == "same" else open_ if pair.verdict == "unsettled" else apart
+        place.append((name, pair))
+    return apart, same, open_
+
+
+def _next(v: StudyVerdict) -> NextStep:
+    make = kind_under_test(v.under_test).make
+    found_open = v.open_findings()
+    if found_open:
+        # the mount with most to say first
+        counts = Counter(o.mount_id for o in found_open)
+        worst = max(found_open, key=lambda o: counts[o.mount_id])
+        untold = next((r for r in v.main.readings if r.mount_id == worst.mount_id and points_to(r.problem or "")), None)
+        if untold is not None and untold.problem:  # what is not told is told where the sentence points to
+            place = points_to(untold.problem)
+            return NextStep(f"{worst.label}: {ASKS[place]}", untold.problem, place, worst.mount_id)
+        said = together(v.unanswered(worst.mount_id)) or worst.finding.sentence
+        return NextStep(f"look at {worst.label}", said, "inspect", worst.mount_id)
+    if v.mounts == 0:
+        return NextStep("add the first logs", "or plan the mounts first, on the Plan desk (Ctrl+1)", "add")
+    found = v.main.comparison
+    if found is None:
+        lacking = [
+            c
+            for c in v.candidates
+            if not any(r.candidate == c and r.left_out is None and r.value is not None for r in v.main.readings)
+        ]
+        names = joined(lacking[:3]) if lacking else "each candidate"
+        return NextStep(f"{make} {names}" + ("" if lacking else " once more"), v.main.why_not or "", "add")
+    order = sorted(found.candidates, key=lambda c: c.mean)
+    best = order[0].name
+    _, _, open_ = _relations(found, best, [c.name for c in order[1:]])
+    if _bench(v) and not v.corrected and not v.blocks:
+        return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
+    if open_:
+        return _go_on(v, found, best, open_)
+    if v.looks is not None and v.looks.had == 0:
+        return NextStep(
+            f"{make} the next of round {v.looks.rounds_done + 1}",
+            f"the first look is after round {v.looks.declared[0]}",
+            "add",
+        )
+    rest = [p for p in found.pairs if not p.settled]
+    hint = "the winner stands" if rest else "every pair is settled"
+    out = outlook(v)
+    if out is not None:
+        hint += (
+            ", and it is enough: a further round would hardly change it"
+            if out.enough
+            else f", but a further round could still change it ({100 * out.most:.0f} %)"
+        )
+    if rest:
+        hint += "; still open: " + ", ".join(f"{p.a} – {p.b}" for p in rest[:3])
+    return NextStep("read the verdict", hint, "compare")
+
+
+def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str, PairResult]]) -> NextStep:
+    """More mounts of the leader and of all who are not told apart from it: one round after the other, each complete."""
+    make = kind_under_test(v.under_test).make
+    rounds = {
+        name: {r.round for r in v.main.readings if r.candidate == name} for name in (best, *(n for n, _ in open_))
+    }
+    least = min(len(done) for done in rounds.values())
+    behind = [name for name, done in rounds.items() if len(done) == least]
+    number_ = 1 + max((max(done, default=0) for done in rounds.values()), default=0)
+    if len(behind) < len(rounds):
+        number_ = max((max(done, default=0) for name, done in rounds.items() if name not in behind), default=1)
+    name, pair = open_[0]
+    hint = f"{to_settle(pair, found)}: {best} and {name}"
+    return NextStep(f"{make} {joined(behind)}, round {number_}", hint, "add")

@@ -1,0 +1,161 @@
+"""A running bench in figures with their state in words: what is read from two metres."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+import numpy as np
+
+from kuffin.core.bench.roles import SIGNALS, spoken
+from kuffin.core.compare.pairwords import number
+from kuffin.core.heat.heatpath import Level, Step, step
+from kuffin.reading.signals import Array, Signals
+
+_SMOOTH_S = 20.0
+_TREND_S = 150.0
+_STEADY_K_MIN = 0.04
+
+
+@dataclass(frozen=True)
+class LiveFigure:
+    """One big figure.
+
+    Attributes
+    ----------
+    value : float or None
+        None where it has said nothing lately.
+    state : str
+        In words: steady, rising 0.4 K/min, silent …
+    """
+
+    label: str
+    value: float | None
+    unit: str
+    state: str
+    digits: int = 1
+
+
+def smooth(times: Array, values: Array | None) -> float | None:
+    """The mean of the last twenty seconds (or five readings), None where nothing came."""
+    if values is None or not times.size:
+        return None
+    recent = np.flatnonzero(np.isfinite(values) & (times > times[-1] - 6 * _SMOOTH_S))
+    if not recent.size:
+        return None
+    inside = recent[times[recent] > times[-1] - _SMOOTH_S]
+    return float(np.mean(values[inside if inside.size >= 5 else recent[-5:]]))
+
+
+def trend(times: Array, values: Array) -> str:
+    """How a temperature moves, in words."""
+    known = np.isfinite(values) & (times > times[-1] - _TREND_S)
+    if known.sum() < 8:
+        return ""
+    t, v = times[known] - times[-1], values[known]
+    slope = 60.0 * float(np.polyfit(t, v, 1)[0])
+    left = v - np.polyval(np.polyfit(t, v, 1), t)
+    unsure = 120.0 * float(left.std()) / max(float(t.std()) * np.sqrt(known.sum()), 1e-9)
+    if abs(slope) < max(_STEADY_K_MIN, unsure):
+        return "steady"
+    return f"{'rising' if slope > 0 else 'falling'} {number(abs(slope), 1 if abs(slope) >= 0.95 else 2)} K/min"
+
+
+def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
+    """What the load does; None: the run is over, and so is its load: dips between two passes of a looped load are no loss of load."""
+    if power is None:
+        return "no channel"
+    known = np.isfinite(power) & (times > times[-1] - 600)
+    if known.sum() < 5:
+        return "silent"
+    t, p = times[known], power[known]
+    if loaded is None:
+        return "the run is over"
+    if not loaded:
+        return "idle"
+    usual = float(np.percentile(p, 75))
+    low = p < 0.75 * usual
+    if not low[-1]:
+        dips = int(np.count_nonzero(low[1:] & ~low[:-1]))
+        return f"looped load, {dips} dips" if dips > 1 else "under load"
+    since = t[-1] - (t[np.flatnonzero(~low)[-1]] if (~low).any() else t[0])
+    return "dip between two passes" if since < 30 else f"the load has been low for {since:.0f} s"
+
+
+def figures(
+    s: Signals,
+    extra: Sequence[tuple[str, str, Array]],
+    loaded: bool | None,
+    device: str | None = None,
+    others: Mapping[str, Signals] | None = None,
+    asked: tuple[str, str] = ("die", "coolant"),
+) -> list[LiveFigure]:
+    """The big figures.
+
+    Parameters
+    ----------
+    device, others : str and mapping of device to Signals, optional
+        Where several devices are on the bench: whose die `s` has, and the others'.
+    extra : sequence of (label, unit, values)
+        Flow, sound and the like.
+    loaded : bool or None
+        Whether the load is on; None once the run is over.
+    asked : (str, str)
+        What the study is judged by: a part, and what its rise is taken over. It comes first where it is none of the heat path.
+    """
+    out = []
+    beside = [(name, "coolant", one.die, one.inlet) for name, one in (others or {}).items()]
+    own = device if beside and device else "die"
+    part, over = asked
+    first = [(spoken(part), spoken(over), s.get(part), s.base(part, over))] if not {part, over} <= set(SIGNALS) else []
+    path = [(own, "coolant", s.die, s.inlet), *beside, ("coolant", "air", s.coolant, s.air)]
+    for part, base, upper, lower in first + path:
+        if upper is None:
+            continue
+        rise = upper - lower if lower is not None else None
+        value = smooth(s.times, rise)
+        if rise is not None and value is not None:
+            out.append(LiveFigure(f"{part} over {base}", value, "K", trend(s.times, rise)))
+        else:  # without what it is held against, it is told as it is read
+            value = smooth(s.times, upper)
+            out.append(LiveFigure(part, value, "°C", "silent" if value is None else trend(s.times, upper)))
+    power = s.load()
+    if power is not None:
+        known = power[np.isfinite(power)]
+        out.append(
+            LiveFigure("power", float(known[-1]) if known.size else None, "W", load_words(s.times, power, loaded), 0)
+        )
+    for label, unit, values in extra:
+        value = smooth(s.times, values)
+        out.append(LiveFigure(label, value, unit, "silent" if value is None else "", 0))
+    return out
+
+
+def stairs(
+    s: Signals,
+    others: Sequence[tuple[str, Array]] = (),
+    device: str | None = None,
+    beside: Mapping[str, Signals] | None = None,
+) -> tuple[list[Level], list[Step]]:
+    """The staircase of the moment: air, coolant, die, other parts; then other devices, which rise from the coolant too.
+
+    Parameters
+    ----------
+    device, beside : as `figures`
+        Where there are others, each die goes by its device, and other parts are left out.
+    """
+    levels = []
+    own = device if beside and device else "die"
+    for name, values in (("air", s.air), ("coolant", s.coolant), (own, s.die), *(() if beside else others)):
+        value = smooth(s.times, values)
+        if value is not None:
+            levels.append(Level(name, value))
+    power = smooth(s.times, s.power)
+    steps = [step(a.name, b.name, b.temperature_c - a.temperature_c, 0.0, power) for a, b in pairwise(levels)]
+    for name, one in (beside or {}).items():
+        value, inlet = smooth(one.times, one.die), smooth(one.times, one.inlet)
+        if value is not None and inlet is not None:
+            levels.append(Level(name, value, beside=True))
+            steps.append(step("coolant", name, value - inlet, 0.0, smooth(one.times, one.power)))
+    return levels, steps

@@ -1,0 +1,156 @@
+"""The early check of a mount in its study: which others it is held against, and what is said."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.pairwords import count, number
+from kuffin.core.findings.earlycheck import FROM_S, TO_S, EarlyCheck, early_check, early_resistance, pooled_scatter
+from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.store import Notebook
+from kuffin.reading.judging import ways_of
+from kuffin.reading.keptresults import run_result, run_signals
+from kuffin.reading.signals import Signals
+from kuffin.said.working import Working
+
+
+@dataclass(frozen=True)
+class Sibling:
+    """Another mount of the study, to hold this one against."""
+
+    candidate: str
+    label: str
+    signals: Signals = field(repr=False)
+    load_start_s: float
+
+
+def siblings(
+    notebook: Notebook, study: Study, mount_id: int | None, progress: Callable[[], None] | None = None
+) -> list[Sibling]:
+    """The study's other mounts that count and have die, coolant and power."""
+    found = []
+    for candidate in study.live_candidates:
+        for mount in candidate.live_mounts:
+            if mount.id == mount_id or mount.left_out or not mount.live_runs:
+                continue
+            if progress is not None:
+                progress()
+            sibling = _sibling(notebook, study, mount, candidate.name)
+            if sibling is not None:
+                found.append(sibling)
+    return found
+
+
+def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> Sibling | None:
+    ways = ways_of(notebook, study)
+    run = mount.run_under(ways.condition)
+    if run is None:
+        return None
+    try:
+        result = run_result(notebook, study, run, ways)
+        result = result.steps[0] if result.steps else result
+        begin = next((t.load_start_s for t in result.traces.values() if t.load_start_s is not None), None)
+        signals = run_signals(notebook, study, run, result, ways)
+    except KuffinError:
+        return None
+    if begin is None or signals.die is None or signals.inlet is None or signals.power is None:
+        return None
+    return Sibling(candidate, f"{candidate}, round {mount.round}", signals, begin)
+
+
+@dataclass(frozen=True)
+class MountCheck:
+    """The early check with its words."""
+
+    check: EarlyCheck
+    sentence: str
+    others: tuple[tuple[str, float], ...]
+    whose: str
+
+    @property
+    def worse(self) -> bool:
+        return self.check.state == "worse"
+
+    def working(self) -> Working:
+        """How it was found."""
+        c = self.check
+        out = Working("Mount check", self.sentence)
+        begin, end = c.stretch_s
+        out.lines += [
+            (
+                "What is looked at",
+                f"die over coolant per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out",
+            ),
+            ("This mount", f"{number(c.resistance_k_w, 4)} K/W at {number(c.power_w, 0)} W"),
+            *((label, f"{number(value, 4)} K/W in the same stretch") for label, value in self.others),
+        ]
+        if c.others:
+            where = (
+                f"from this study, {c.df:.0f} degrees of freedom"
+                if c.df
+                else "guessed as 4 %, until the study knows its own"
+            )
+            out.lines += [
+                ("Mean of the others", f"{number(c.others_k_w, 4)} K/W ({self.whose})"),
+                ("Scatter between mounts", f"{number(c.scatter_k_w, 5)} K/W, {where}"),
+                (
+                    "Difference",
+                    f"({number(c.resistance_k_w, 4)} − {number(c.others_k_w, 4)}) K/W × {number(c.power_w, 0)} W = "
+                    f"{number(c.difference_k, 2)} ± {number(c.u95_k, 2)} K (95 % of sound mounts lie within this)",
+                ),
+                (
+                    "Called unlike",
+                    "beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted",
+                ),
+            ]
+        return out
+
+
+def check_mount(
+    study: Study, candidate: str, now: Signals, load_start_s: float, others: list[Sibling], minutes_left: float
+) -> MountCheck | None:
+    """Check a mount by its first two minutes under load; None where it cannot be told yet.
+
+    Parameters
+    ----------
+    minutes_left : float
+        How long the run would still take: what a remount now would save.
+    """
+    if now.die is None or now.inlet is None or now.power is None:
+        return None
+    end = min(TO_S, float(now.times[-1]) - load_start_s) if now.times.size else 0.0
+    if end < FROM_S + 10:
+        return None
+    found = early_resistance(now.times, now.die, now.inlet, now.power, load_start_s, FROM_S, end)
+    if found is None:
+        return None
+    values: dict[str, list[tuple[str, float]]] = {}
+    for other in others:
+        s = other.signals
+        assert s.die is not None and s.inlet is not None and s.power is not None
+        value = early_resistance(s.times, s.die, s.inlet, s.power, other.load_start_s, FROM_S, end)
+        if value is not None:
+            values.setdefault(other.candidate, []).append((other.label, value[0]))
+    scatter, df = pooled_scatter([[v for _, v in group] for group in values.values()])
+    own = values.get(candidate, [])
+    same_block = not kind_under_test(study.under_test).on_die
+    held = own or ([v for group in values.values() for v in group] if same_block else [])
+    whose = f"{candidate}'s other mounts" if own else "all mounts of the study: block and paste are the same"
+    check = early_check(found[0], found[1], found[2], [v for _, v in held], scatter, df, (FROM_S, end))
+    return MountCheck(check, _sentence(check, candidate, bool(own), minutes_left), tuple(held), whose)
+
+
+def _sentence(c: EarlyCheck, candidate: str, own: bool, minutes_left: float) -> str:
+    if c.state == "alone":
+        return f"the first mount of {candidate}: nothing to hold it against yet"
+    plural = "s" if c.others > 1 else ""
+    who = f"{candidate}'s other mount{plural}" if own else f"the study's {count(c.others)} mount{plural}"
+    size = f"{number(abs(c.difference_k), 1)} K"
+    if c.state == "like":
+        return f"looks like {who} (within {size}, scatter ± {number(c.u95_k, 1)} K)"
+    if c.state == "better":
+        return f"{size} better than {who}: likely another paste or a probe that moved; look before you believe it"
+    return f"{size} worse than {who}: likely contact. Remount now and save {minutes_left:.0f} minutes"

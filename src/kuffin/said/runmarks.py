@@ -1,0 +1,74 @@
+"""What happened while a run was recorded: its marks, in order, in words."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from kuffin.notebook.entities import Run, Study
+from kuffin.said.working import Working
+from kuffin.verdict.planbasis import order_of
+
+_KINDS = {
+    "mark": "marked",
+    "stage": "stage",
+    "value": "asked for",
+    "trouble": "trouble",
+    "alarm": "limit",
+    "skip": "skipped",
+    "photo": "photo",
+}
+
+
+def happened(run: Run) -> Working:
+    """The run's marks as a working: when, and what."""
+    out = Working(
+        "What happened in the run", f"recorded from {run.source}, {run.rows} rows in {run.duration_s / 60:.1f} min"
+    )
+    if run.note:
+        out.lines.append(("Comment", run.note))
+    for mark in run.marks:
+        seconds = int(mark.at_s)
+        said = mark.text or "a mark without a word"
+        if mark.kind == "value" and mark.value is not None:
+            said = f"{mark.text}: {mark.value:g} {mark.unit}".rstrip()
+        out.lines.append((f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said))
+    return out
+
+
+def rows_of_runs(study: Study) -> dict[str, list[dict[str, Any]]]:
+    """What the runs of a study were tested under, and what happened in them: tables by name."""
+    return {"tests": _tests(study), "happened": _marks(study)}
+
+
+def _tests(study: Study) -> list[dict[str, Any]]:
+    """What the runs of a study were tested under, in bench order: one row for each."""
+    return [
+        {
+            "candidate": mount.candidate.name,
+            "mount": mount.id,
+            "round": mount.round,
+            "log": run.source,
+            "condition": run.condition,
+            "run_with": dict(run.settings),
+        }
+        for mount in order_of(study)
+        for run in mount.live_runs
+    ]
+
+
+def _marks(study: Study) -> list[dict[str, Any]]:
+    """What happened in all runs of a study, in bench order: one row for each mark."""
+    return [
+        {
+            "candidate": mount.candidate.name,
+            "round": mount.round,
+            "at_s": mark.at_s,
+            "kind": mark.kind,
+            "text": mark.text,
+            "value": mark.value,
+            "unit": mark.unit,
+        }
+        for mount in order_of(study)
+        for run in mount.live_runs
+        for mark in run.marks
+    ]

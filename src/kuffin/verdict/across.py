@@ -1,0 +1,213 @@
+"""Candidates of different studies in one picture: only through a baseline that they share; and all that is known of a part."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+
+from kuffin.core.bench.configuration import SETTINGS
+from kuffin.core.compare.linking import Difference, through_baseline
+from kuffin.core.compare.pairwords import count, joined
+from kuffin.notebook.entities import Candidate, Study
+from kuffin.verdict.study import StudyVerdict
+
+
+@dataclass(frozen=True)
+class Judged:
+    """A study with its verdict."""
+
+    study: Study
+    verdict: StudyVerdict
+
+
+@dataclass(frozen=True)
+class Linked:
+    """A candidate of one of the studies, against the shared baseline.
+
+    Attributes
+    ----------
+    over_baseline : Difference
+        Candidate less baseline, K; negative: cooler.
+    """
+
+    study: str
+    candidate: str
+    part_id: int
+    over_baseline: Difference
+
+
+@dataclass(frozen=True)
+class Link:
+    """Studies that were linked, or why they cannot be.
+
+    Attributes
+    ----------
+    baseline : str
+        The shared part's name; blank where there is none.
+    """
+
+    baseline: str
+    rows: tuple[Linked, ...]
+    refused: tuple[str, ...]
+    power_w: float = 0.0
+
+
+def shared_parts(a: Study, b: Study) -> list[int]:
+    """Parts that are candidates of both studies, their baselines first."""
+    both = [
+        p for p in dict.fromkeys(c.part_id for c in a.live_candidates) if any(c.part_id == p for c in b.live_candidates)
+    ]
+    return sorted(
+        both, key=lambda p: -sum(c.id == s.baseline_id for s in (a, b) for c in s.live_candidates if c.part_id == p)
+    )
+
+
+def _standing_for(study: Study, part: int) -> Candidate | None:
+    """The candidate that is a part; of several, which are the part in different ways, the baseline; else None."""
+    found = [c for c in study.live_candidates if c.part_id == part]
+    return found[0] if len(found) == 1 else next((c for c in found if c.id == study.baseline_id), None)
+
+
+def _why_no_link(a: Study, b: Study, part: int) -> str:
+    """Why a part cannot link two studies; blank where it can."""
+    own, other = _standing_for(a, part), _standing_for(b, part)
+    for study, found in ((a, own), (b, other)):
+        if found is None:
+            name = next(c.part.name for c in study.live_candidates if c.part_id == part)
+            return f"“{study.name}” has {name} in several ways; choose on Plan which of them is its baseline"
+    assert own is not None and other is not None
+    keys = {*own.configuration, *other.configuration}
+    unlike = [
+        SETTINGS[k].spoken for k in keys if k in SETTINGS and own.configuration.get(k) != other.configuration.get(k)
+    ]
+    if unlike:
+        return f"{own.part.name} is not used alike in “{a.name}” and “{b.name}”: {joined(sorted(unlike))}"
+    return ""
+
+
+def why_not(first: Judged, other: Judged) -> str:
+    """Why two studies cannot be linked; blank where they can."""
+    a, b = first.study, other.study
+    if a.under_test != b.under_test:
+        return f"“{b.name}” compares {b.under_test}s, “{a.name}” {a.under_test}s"
+    if not shared_parts(a, b):
+        return f"“{b.name}” and “{a.name}” have no candidate in common; mount one of these in the other study, as its baseline"
+    reasons = [_why_no_link(a, b, p) for p in shared_parts(a, b)]
+    if all(reasons):
+        return reasons[0]
+    if first.verdict.school.key != other.verdict.school.key:
+        return (
+            f"“{b.name}” is read as {other.verdict.school.label.lower()}, “{a.name}” as "
+            f"{first.verdict.school.label.lower()}; choose the same school in both"
+        )
+    if not first.verdict.school.per_watt:
+        pa, pb = first.verdict.reference_power_w, other.verdict.reference_power_w
+        if abs(pa - pb) > 0.03 * pa:
+            return f"“{b.name}” ran at {pb:g} W, “{a.name}” at {pa:g} W, and {first.verdict.school.label.lower()} keeps power in"
+    for one in (first, other):
+        if one.verdict.main.comparison is None:
+            return f"“{one.study.name}” has no comparison yet: {one.verdict.main.why_not or 'too few mounts'}"
+    return ""
+
+
+def linked(first: Judged, others: Sequence[Judged]) -> Link:
+    """Link studies with the first through the part that it shares with them, each against that part in its own study."""
+    refused, taken = [], []
+    for other in others:
+        why = why_not(first, other)
+        if why:
+            refused.append(why)
+        else:
+            taken.append(other)
+    common: list[int] = []
+    for other in taken:
+        both = shared_parts(first.study, other.study)
+        shared = [p for p in both if not _why_no_link(first.study, other.study, p)]
+        common = shared if not common else [p for p in common if p in shared]
+    if not taken or not common:
+        if taken:
+            refused.append("these studies share parts pairwise, but no one part is in all of them")
+        return Link("", (), tuple(refused))
+    part = common[0]
+    name = next(c.part.name for c in first.study.live_candidates if c.part_id == part)
+    power = first.verdict.reference_power_w
+    rows = []
+    for judged in (first, *taken):
+        rows += _over_baseline(judged, part, power, refused)
+    return Link(name, tuple(sorted(rows, key=lambda r: r.over_baseline.value)), tuple(refused), power)
+
+
+def _over_baseline(judged: Judged, part: int, power_w: float, refused: list[str]) -> list[Linked]:
+    """Each candidate of a study less the baseline, rescaled to the first study's reference power."""
+    v, found = judged.verdict, judged.verdict.main.comparison
+    assert found is not None
+    standing = _standing_for(judged.study, part)
+    assert standing is not None
+    base = standing.name
+    scale = power_w / v.reference_power_w if v.school.per_watt else 1.0
+    if base not in {c.name for c in found.candidates}:
+        refused.append(f"“{judged.study.name}”: no mount of {base} counts")
+        return []
+    out = []
+    for c in judged.study.live_candidates:
+        pair = next((p for p in found.pairs if {p.a, p.b} == {c.name, base}), None)
+        if pair is None:
+            continue
+        sign = 1.0 if pair.a == c.name else -1.0
+        step = Difference(sign * pair.difference * scale, pair.se * scale, pair.df)
+        out.append(Linked(judged.study.name, c.name, c.part_id, step))
+    return out
+
+
+def linked_difference(a: Linked, b: Linked) -> Difference:
+    """A − B of two studies, through the baseline."""
+    return through_baseline(a.over_baseline, b.over_baseline)
+
+
+@dataclass(frozen=True)
+class Known:
+    """What one study knows of a part."""
+
+    study: str
+    under_test: str
+    school: str
+    mounts: int
+    samples: int
+    mean: float | None
+    half: float | None
+    unit: str
+    place: str
+    said: str
+
+
+def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[StudyVerdict], str]) -> list[Known]:
+    """All that the notebook's studies know of a part."""
+    out = []
+    of_part = [(one, c) for one in judged for c in one.study.live_candidates if c.part_id == part_id]
+    for one, candidate in of_part:
+        found = one.verdict.main.comparison
+        there = found is not None and candidate.name in {c.name for c in found.candidates}
+        school = one.verdict.school
+        label = school.label + (f", at {one.verdict.reference_power_w:g} W" if school.per_watt else "")
+        mounts = [r for r in one.verdict.main.of(candidate.name) if r.value is not None and r.left_out is None]
+        ways = sum(c.part_id == part_id for c in one.study.live_candidates)
+        name = one.study.name if ways < 2 else f"{one.study.name}: {candidate.name}"
+        if not there or found is None:
+            out.append(
+                Known(name, one.study.under_test, label, len(mounts), len(candidate.samples), None, None, school.unit, "", one.verdict.main.why_not or "too few mounts")
+            )  # fmt: skip
+            continue
+        c = found.candidate(candidate.name)
+        cooler = sum(1 for p in found.pairs if candidate.name in {p.a, p.b} and _is_cooler(p.verdict, p.a == c.name))
+        warmer = sum(1 for p in found.pairs if candidate.name in {p.a, p.b} and _is_cooler(p.verdict, p.b == c.name))
+        alike = len(found.candidates) - 1 - cooler - warmer
+        told = ((cooler, "cooler than"), (warmer, "warmer than"), (alike, "alike or not told apart from"))
+        place = joined([f"{said} {count(n)} other{'' if n == 1 else 's'}" for n, said in told if n])
+        out.append(
+            Known(name, one.study.under_test, label, c.mounts, c.samples, c.mean, (c.high - c.low) / 2, school.unit, place, sentence_of(one.verdict))
+        )  # fmt: skip
+    return out
+
+
+def _is_cooler(verdict: str, is_a: bool) -> bool:
+    return verdict == ("a_lower" if is_a else "b_lower")

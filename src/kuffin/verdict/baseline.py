@@ -1,0 +1,186 @@
+"""The baseline over the study's days: its control chart, and what correcting by it would change."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+
+from kuffin.core.base.errors import CompareError
+from kuffin.core.compare.control import ControlChart, control_chart
+from kuffin.core.compare.linear import fit_linear
+from kuffin.core.heat.normalise import School
+from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.entities.evidence import in_bench_order
+from kuffin.reading.runresult import RunResult
+from kuffin.verdict.schools import MountReading, Mounts, SchoolResult, under_school
+
+if TYPE_CHECKING:
+    from kuffin.verdict.study import StudyVerdict
+
+
+@dataclass(frozen=True)
+class BaselineChart:
+    """The chart with what its points are.
+
+    Attributes
+    ----------
+    name : str
+        The baseline.
+    readings, days : tuple
+        One for each point, in bench order.
+    day_numbers : dict of day to number
+        All days of the study, counted from one.
+    """
+
+    name: str
+    chart: ControlChart
+    readings: tuple[MountReading, ...]
+    days: tuple[str, ...]
+    day_numbers: dict[str, int]
+
+    def when(self) -> str:
+        """When it moved, in words; blank where it did not."""
+        moved = self.chart.moved
+        if moved is None:
+            return ""
+        if moved.way == "trend":
+            return "steadily over the study"
+        day = self.days[moved.at]
+        if self.days[moved.at - 1] != day:
+            return f"between day {self.day_numbers[self.days[moved.at - 1]]} and day {self.day_numbers[day]}"
+        return f"on day {self.day_numbers[day]}"
+
+
+def day_of(mount: Mount) -> str:
+    """The day a mount's run began; its round where no clock tells."""
+    started = next((r.started_at for r in mount.live_runs if r.started_at), None)
+    return started[:10] if started else f"round {mount.round}"
+
+
+def is_baseline(study: Study, mount: Mount) -> bool:
+    """Whether a mount is one of the baseline, or a retest."""
+    return mount.control or (study.baseline_id is not None and mount.candidate_id == study.baseline_id)
+
+
+def baseline_chart(study: Study, mounts: Mounts, result: SchoolResult) -> BaselineChart | None:
+    """Chart the baseline's readings under a school; None where the study has no baseline with a reading."""
+    by_id = {r.mount_id: r for r in result.readings if r.value is not None and r.left_out is None}
+    ordered = in_bench_order([m for _, m in mounts if m.live_runs])
+    days = list(dict.fromkeys(day_of(m) for m in ordered))
+    chosen = [m for m in ordered if is_baseline(study, m) and m.id in by_id]
+    names = {m.candidate_id for m in chosen}
+    if not chosen or len(names) > 1:
+        return None
+    sd, df = _scatter(result, {m.id: day_of(m) for m in ordered})
+    values = [(by_id[m.id].value or 0.0) + by_id[m.id].shift for m in chosen]
+    chart = control_chart(values, [day_of(m) for m in chosen], sd, df)
+    return BaselineChart(
+        by_id[chosen[0].id].candidate,
+        chart,
+        tuple(by_id[m.id] for m in chosen),
+        tuple(day_of(m) for m in chosen),
+        {d: i + 1 for i, d in enumerate(days)},
+    )
+
+
+def _scatter(result: SchoolResult, day: dict[int, str]) -> tuple[float | None, float]:
+    """How far mounts scatter within a day, whatever the days did: candidates and days fitted together."""
+    used = [r for r in result.readings if r.value is not None and r.left_out is None and r.mount_id in day]
+    names = list(dict.fromkeys(r.candidate for r in used))
+    y = np.array([(r.value or 0.0) + r.shift for r in used])
+    index = np.array([names.index(r.candidate) for r in used])
+    try:
+        fit = fit_linear(y, index, len(names), [day[r.mount_id] for r in used])
+    except CompareError:
+        return None, 0.0
+    return fit.sd, fit.df
+
+
+def share_of_move(study: Study, mounts: Mounts, result: SchoolResult) -> dict[int, float]:
+    """How much of the bench's move is in each mount, 0 to 1, by its id; empty where the baseline did not move.
+
+    After a step between two days all of the later day's mounts have it in full; a trend grows evenly along the bench's order.
+    """
+    found = baseline_chart(study, mounts, result)
+    if found is None or found.chart.moved is None:
+        return {}
+    ordered = in_bench_order([m for _, m in mounts if m.live_runs])
+    moved = found.chart.moved
+    if moved.way == "trend":
+        return {m.id: i / max(len(ordered) - 1, 1) for i, m in enumerate(ordered)}
+    first, before = found.readings[moved.at].mount_id, found.readings[moved.at - 1].mount_id
+    place = {m.id: i for i, m in enumerate(ordered)}
+    if found.days[moved.at] != found.days[moved.at - 1]:
+        day = found.day_numbers[found.days[moved.at]]
+        return {m.id: float(found.day_numbers[day_of(m)] >= day) for m in ordered}
+    half = (place[first] + place[before]) / 2
+    return {m.id: float(place[m.id] > half) for m in ordered}
+
+
+def with_baseline(
+    study: Study,
+    school: School,
+    mounts: Mounts,
+    results: Mapping[int, RunResult],
+    power: float,
+    *,
+    correct: bool,
+    **how: Any,
+) -> SchoolResult:
+    """A study under a school, with the bench's move taken out where that is asked for and can be done.
+
+    Parameters
+    ----------
+    correct : bool
+        The move is then fitted beside the candidates. Where it cannot be told from them, or from the rounds, the study stays as
+        it is, and `SchoolResult.why_kept` says why.
+    how
+        As `under_school`.
+    """
+    plain = under_school(study, school, mounts, results, power, **how)
+    share = share_of_move(study, mounts, plain) if correct else {}
+    if not share or plain.comparison is None:
+        return plain
+    without = under_school(study, school, mounts, results, power, moved=share, **how)
+    if without.comparison is not None:
+        return without
+    why = (
+        "the rounds have taken out the bench's move already"
+        if study.blocks
+        else f"the bench's move cannot be taken out: {without.why_not}"
+    )
+    return replace(plain, why_kept=why)
+
+
+def moved_words(found: BaselineChart, unit: str = "K") -> str:
+    """Whether the bench moved, in a sentence without its full stop."""
+    from kuffin.core.compare.pairwords import number, several
+
+    chart, n = found.chart, len(found.readings)
+    if chart.moved is None:
+        if chart.why_not:
+            return chart.why_not
+        half = (chart.high - chart.low) / 2
+        return (
+            f"the bench stood still as far as {several(n, 'reading')} of {found.name} tell: all within "
+            f"± {number(half, 1)} {unit} of their middle"
+            if not chart.outside
+            else f"{several(len(chart.outside), 'reading')} of {found.name} outside the limits, but neither a step nor a trend"
+        )
+    m = chart.moved
+    chance = "below 0.1 %" if m.p < 0.001 else f"{100 * m.p:.1g} %"
+    return (
+        f"the baseline {found.name} {'rose' if m.by > 0 else 'fell'} by {number(abs(m.by), 1)} ± {number(m.u95, 1)} {unit} "
+        f"{found.when()} (scatter alone does that in {chance} of studies)"
+    )
+
+
+def with_and_without(study: Study, mounts: Mounts, v: StudyVerdict) -> tuple[SchoolResult, SchoolResult] | None:
+    """The study as read and corrected by the baseline; None where the baseline did not move."""
+    how: dict[str, Any] = {"condition": v.condition, "confidence": None if v.looks is None else v.looks.confidence}
+    plain = under_school(study, v.school, mounts, v.results, v.reference_power_w, **how)
+    without = with_baseline(study, v.school, mounts, v.results, v.reference_power_w, correct=True, **how)
+    return (plain, without) if without.moved is not None or without.why_kept else None

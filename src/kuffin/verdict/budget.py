@@ -1,0 +1,161 @@
+"""The uncertainty budget of a reading: its sources, their sizes, and which of them matter in a comparison."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.base.numbers import number
+from kuffin.core.base.student import t_quantile
+from kuffin.core.base.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
+from kuffin.core.bench.roles import AIR, COOLANT
+from kuffin.notebook.entities import Bench
+from kuffin.reading.judging import accuracies
+from kuffin.reading.runresult import RunResult
+from kuffin.verdict.schools import MountReading
+from kuffin.verdict.study import StudyVerdict
+
+_BASE_ROLES = {"air": AIR, "coolant": COOLANT}
+
+
+@dataclass(frozen=True)
+class Budget:
+    """A reading's budget, all in the reading's unit.
+
+    Attributes
+    ----------
+    sources, compared : tuple of Source
+        Of the reading as an absolute value, and of a difference of two readings by the same instruments.
+    absolute, difference : Combined
+    between_mounts : float or None
+        Half-width that the scatter between mounts alone leaves on a difference of two candidates; None: not known yet.
+    unknown : tuple of str
+        Channels whose instrument's accuracy is not known.
+    advice : str
+        Which instrument would have to be better to matter.
+    """
+
+    unit: str
+    value: float
+    sources: tuple[Source, ...]
+    compared: tuple[Source, ...]
+    absolute: Combined
+    difference: Combined
+    between_mounts: float | None
+    unknown: tuple[str, ...]
+    advice: str
+
+
+def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: Bench | None) -> Budget | None:
+    """The budget of a mount's reading under the school in use; None where it has no reading."""
+    school = v.school
+    trace = result.traces.get(school.trace)
+    if trace is None or reading.value is None or school.over is None:
+        return None
+    power = result.power_for(school.part)
+    scale = v.reference_power_w if school.per_watt else 1.0
+    value = trace.value * scale
+    left = abs(trace.left_in_window) / 3 * scale if trace.settled and not trace.by_hand else 0.0
+    # what has a line of its own is taken out of the half-width
+    within = float(np.sqrt(max(trace.u95**2 - (1.96 * trace.rounding_u) ** 2, 0.0))) * scale
+    df = max(trace.n_eff / 10, 3.0)
+    sources = [
+        Source("scatter within the window", float(np.sqrt(max(within**2 - left**2, 0.0))) / t_quantile(0.975, df), 1.0, df, "no", "A", "honest about autocorrelation; with the tolerance's quarter")
+    ]  # fmt: skip
+    if left:
+        sources.append(Source("warm-up left in the window", left / 1.96, 1.0, note="a third of the correction"))
+    if trace.rounding_u:
+        sources.append(
+            Source(
+                "steps of the coarse sensors",
+                trace.rounding_u * scale,
+                1.0,
+                note="q/√12 of each whose readings stand on a step",
+            )
+        )
+    known = accuracies(bench)
+    unknown = []
+    per_kelvin = scale / power if school.per_watt and power else 1.0
+    for roles in (
+        (school.part, "hot_spot") if school.part == "die" else _BASE_ROLES.get(school.part, (school.part,)),
+        _BASE_ROLES.get(school.over, (school.over,)),
+    ):
+        role = next((r for r in roles if r in result.roles), None)
+        if role is None:
+            continue
+        channel, accuracy = result.roles[role], known.get(role)
+        if accuracy is None:
+            unknown.append(channel)
+            continue
+        sources += _instrument(channel, accuracy, result.means.get(channel, (0.0, 0.0))[0], per_kelvin)
+    if school.per_watt and power:
+        role = "power" if "power" in result.roles else "wall_power"
+        accuracy = known.get(role)
+        if accuracy is None:
+            unknown.append(result.roles.get(role, "power"))
+        else:
+            # R = ΔT/P: a per cent of power is a per cent of the reading
+            sources += _instrument(result.roles[role], accuracy, power, value / power, of_power=True)
+    spread, spread_df = v.main.comparison.scatter if v.main.comparison is not None else (0.0, 0.0)
+    mounts = [r for r in v.main.of(reading.candidate) if r.left_out is None and r.value is not None]
+    between = None
+    if spread_df and mounts:
+        between = t_quantile(0.975, spread_df) * spread * float(np.sqrt(2 / len(mounts)))
+    difference = max(v.margin_k, 0.1)
+    compared = in_a_comparison(sources, value, difference)
+    own, apart = combine(sources), combine(compared)
+    return Budget(
+        school.unit if not school.rebased else "K",
+        value,
+        tuple(sources),
+        tuple(compared),
+        own,
+        apart,
+        between,
+        tuple(unknown),
+        _advice(sources, compared, apart, between, unknown),
+    )
+
+
+def _instrument(name: str, said: Accuracy, reading: float, per_unit: float, of_power: bool = False) -> list[Source]:
+    """An instrument as two sources: what is the same at every reading, and what goes with it."""
+    out = []
+    if said.offset_part:
+        out.append(
+            Source(f"{name}: offset", said.offset_part / float(np.sqrt(3)), per_unit, cancels="scales" if of_power else "yes", note=f"± {said.offset_part:.3g} as its maker says, over √3")
+        )  # fmt: skip
+    if said.reading_percent:
+        half = said.gain_part(reading)
+        out.append(
+            Source(f"{name}: gain", half / float(np.sqrt(3)), per_unit, cancels="scales", note=f"{said.reading_percent:g} % of {number(reading, 1)}, over √3", of=None if of_power else reading * per_unit)
+        )  # fmt: skip
+    return out
+
+
+def _advice(
+    sources: list[Source], compared: list[Source], apart: Combined, between: float | None, unknown: list[str]
+) -> str:
+    instruments = [s for s in compared if ": " in s.name]
+    said = ""
+    if unknown:
+        said = f"Nothing is known of the accuracy of {' and '.join(unknown)}: give it on the Bench page. "
+    if between is not None and between > 3 * apart.half_width:
+        return said + (
+            f"No better instrument would matter for a comparison: the scatter between mounts leaves ± {number(between, 2)} K, "
+            f"all of this together ± {number(apart.half_width, 2)} K. More mounts would."
+        )
+    largest = max(compared, key=lambda s: s.contribution, default=None)
+    if largest is None or largest.contribution <= 0:
+        return said
+    if largest in instruments:
+        return (
+            said
+            + f"{largest.name.split(':')[0]} would have to be better to matter: it is the largest part of a comparison's uncertainty."
+        )
+    absolute = max((s for s in sources if ": " in s.name), key=lambda s: s.contribution, default=None)
+    more = f" For the value itself it is {absolute.name.split(':')[0]}." if absolute is not None else ""
+    return (
+        said
+        + f"In a comparison the {largest.name} is the largest part: a longer window would help more than a better instrument.{more}"
+    )

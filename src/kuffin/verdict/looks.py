@@ -1,0 +1,204 @@
+"""How often a study is looked at, what confidence that leaves, and what another round could still change."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import TYPE_CHECKING
+
+from kuffin.core.compare import Comparison
+from kuffin.core.compare.looks import all_looks, look_confidences, usual_looks
+from kuffin.core.compare.nextround import NextRound, next_round
+from kuffin.core.compare.pairwords import count, several
+from kuffin.notebook.entities import Study
+from kuffin.verdict.schools import Mounts
+
+if TYPE_CHECKING:
+    from kuffin.verdict.study import StudyVerdict
+
+ENOUGH = 0.05  # chance that a round changes the verdict, below which it is said to be enough
+
+
+@dataclass(frozen=True)
+class LooksSoFar:
+    """The looks at a study, and where it stands with them.
+
+    Attributes
+    ----------
+    declared : tuple of int
+        After which rounds of the plan it is judged, the plan's end among them.
+    all : tuple of (int, float)
+        Each look and the confidence in use there: the declared ones, every round made past the plan, and the next.
+    had : int
+        How many have been had.
+    rounds_done : int
+        Complete rounds: all are in them who were not told apart from the leader before, nor left behind by two who went on.
+        The baseline, which comes when the
+        order has it, is waited for only where it is one of two.
+    confidence : float
+        In use now, so that all looks together keep the study's own.
+    by_person : bool
+        Whether a person declared them; else they are the usual ones of the plan.
+    """
+
+    declared: tuple[int, ...]
+    all: tuple[tuple[int, float], ...]
+    had: int
+    rounds_done: int
+    planned_rounds: int
+    confidence: float
+    overall: float
+    by_person: bool
+
+    @property
+    def next_look(self) -> int:
+        """The round after which the next look is; past the plan each is one."""
+        return self.all[self.had][0]
+
+    @property
+    def confidence_then(self) -> float:
+        """What will be in use after one more round."""
+        return self.all[self.had][1] if self.next_look == self.rounds_done + 1 else self.confidence
+
+
+# the comparison that a number of rounds gives at a confidence, None where there is none yet
+Judged = Callable[[int, float], Comparison | None]
+
+
+def looks_so_far(study: Study, mounts: Mounts, judged: Judged) -> LooksSoFar:
+    """Where a study stands with its looks.
+
+    Parameters
+    ----------
+    judged : callable
+        Judges the first rounds only. With it each look is taken anew, in turn: who was told apart from the leader there need
+        not be mounted again, and no longer holds up the count of rounds.
+    """
+    looks = tuple(int(n) for n in study.plan.get("looks") or ())
+    planned = max(study.planned_rounds, max(looks, default=0), 2)
+    declared = all_looks(looks or usual_looks(planned), planned)
+    # a mount that was left out had its turn: it was looked at
+    made = {
+        c.name: len({m.round for name, m in mounts if name == c.name and m.live_runs}) for c in study.live_candidates
+    }
+    made = {name: n for name, n in made.items() if n}
+    baseline = study.candidate(study.baseline_id)
+    if baseline is not None and len(made) > 2:
+        made.pop(baseline.name, None)
+    most = max(made.values(), default=0)
+    confidences = look_confidences(declared, planned, max(most, planned) + 1, study.confidence)
+    levels = dict(confidences)
+    racing, done = set(made), 0
+    for n in range(1, most + 1):
+        waiting = {name for name in racing if made[name] < n}
+        if waiting and sum(k > n for k in made.values()) >= 2:
+            racing, waiting = racing - waiting, set()  # two have gone on to the next round without them
+        if waiting or sum(k >= n for k in made.values()) < min(2, len(made)):
+            break
+        done = n
+        if n in levels and n < most:
+            racing = _racing(judged(n, levels[n]), racing)
+    had = sum(n <= done for n, _ in confidences)
+    return LooksSoFar(
+        declared, confidences, had, done, planned, confidences[max(had - 1, 0)][1], study.confidence, bool(looks)
+    )
+
+
+def _racing(found: Comparison | None, racing: set[str]) -> set[str]:
+    """Who is not told apart from the leader after a look; nobody is waited for where that is settled."""
+    if found is None:
+        return racing
+    best = (min if found.better == "lower" else max)(found.candidates, key=lambda c: c.mean).name
+    near = {n for p in found.pairs if best in {p.a, p.b} and not p.settled for n in (p.a, p.b)}
+    return racing & near
+
+
+def plans_rounds(study: Study) -> bool:
+    """Whether rounds will be taken out as blocks: drawn orders make them so."""
+    return study.blocks or not any(m.live_runs for c in study.live_candidates for m in c.live_mounts)
+
+
+def last_confidence(study: Study, rounds: int) -> float:
+    """The confidence in use at the last look of a plan with so many rounds: a plan's power is that of its end."""
+    declared = tuple(int(n) for n in study.plan.get("looks") or () if int(n) <= rounds)
+    return look_confidences(declared or usual_looks(rounds), rounds, rounds, study.confidence)[-1][1]
+
+
+def look_words(looks: LooksSoFar) -> str:
+    """Where the looks stand, in a sentence or two."""
+    overall = f"{100 * looks.overall:g} %"
+    if looks.had == 0:
+        return (
+            f"The first {'declared ' if looks.by_person else ''}look is after round {looks.declared[0]}; "
+            f"{several(looks.rounds_done, 'round')} {'is' if looks.rounds_done == 1 else 'are'} complete. Until then intervals "
+            f"are those of that look ({100 * looks.confidence:.2f} %), and nothing is decided."
+        )
+    number = looks.all[looks.had - 1][0]
+    if looks.had > len(looks.declared):
+        return (
+            f"Round {number} is past the plan of {looks.planned_rounds}: judged at {100 * looks.confidence:.2f} %, out of what "
+            f"was kept back, so that all looks together still keep {overall}. Each further round is a look."
+        )
+    said = (
+        f"Look {looks.had} of {len(looks.declared)}, after round {number}: judged at {100 * looks.confidence:.2f} %, so that "
+        f"{_all(len(looks.declared))}, and rounds past the plan, together keep {overall}."
+    )
+    if looks.had < len(looks.declared):
+        return said + f" The next one is after round {looks.next_look}."
+    return said + " It is the plan's last; for rounds past it a fifth of the chance of a false find is kept back."
+
+
+def look_tag(looks: LooksSoFar) -> str:
+    """The same in a few words, for the verdict line."""
+    if looks.had == 0:
+        return f"No look yet (the first is after round {looks.declared[0]})."
+    if looks.had > len(looks.declared):
+        return f"Judged at {100 * looks.confidence:.1f} %, round {looks.all[looks.had - 1][0]} of {looks.planned_rounds} planned."
+    return f"Judged at {100 * looks.confidence:.1f} %, look {looks.had} of {len(looks.declared)}."
+
+
+def _all(n: int) -> str:
+    return "both looks" if n == 2 else f"all {count(n)} looks" if n > 2 else "it"
+
+
+@dataclass(frozen=True)
+class Outlook:
+    """What the next round could still change about the leader's pairs, and whether it is enough."""
+
+    chances: NextRound
+    most: float
+    enough: bool
+    sentence: str
+
+
+def outlook(v: StudyVerdict) -> Outlook | None:
+    """What one more mount of each could change; None where there is no comparison yet."""
+    found = v.main.comparison
+    if found is None or found.sd == 0:
+        return None
+    chances = next_round(found, None if v.looks is None else v.looks.confidence_then)
+    best = min(found.candidates, key=lambda c: c.mean).name
+    about = {pair: p for pair, p in chances.changes.items() if best in pair} or dict(chances.changes)
+    most = max(about.values(), default=0.0)
+    worst = max(about, key=lambda pair: about[pair])
+    settled = all(found.pair(*pair).settled for pair in about)
+    enough = settled and most < ENOUGH
+    percent = "less than 1 %" if most < 0.01 else f"about {100 * most:.0f} %"
+    if enough:
+        said = f"Enough: one more round would change what is said of {best} in {percent} of cases."
+    elif settled:
+        said = (
+            f"Every pair with {best} is settled, but one more round could still change one: {worst[0]} and {worst[1]}, "
+            f"in {percent} of cases."
+        )
+    else:
+        share = chances.becomes[worst]
+        gain = sum(p for verdict, p in share.items() if verdict != "unsettled")
+        said = (
+            f"Not enough yet: one more round would settle {worst[0]} and {worst[1]} in about {100 * gain:.0f} % of cases."
+            if not found.pair(*worst).settled
+            else f"Not enough yet: one more round would change {worst[0]} and {worst[1]} in {percent} of cases."
+        )
+    if chances.leader >= 0.01:
+        said += f" Another candidate would lead in {100 * chances.leader:.0f} %."
+    return Outlook(chances, most, enough, said)

@@ -1,0 +1,166 @@
+"""What the checks found about a study's mounts and about the study itself, and how it was answered."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from kuffin.core.base.numbers import number
+from kuffin.core.base.student import t_quantile
+from kuffin.core.compare.pairwords import several
+from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Sibling, against_siblings
+from kuffin.notebook.entities import Mount, Study
+from kuffin.reading.judging import limits_of
+from kuffin.reading.runresult import RunResult
+from kuffin.verdict.baseline import baseline_chart, moved_words
+from kuffin.verdict.schools import Mounts, SchoolResult
+
+
+@dataclass(frozen=True)
+class OpenFinding:
+    """A finding that waits for an answer, and whose it is."""
+
+    mount_id: int
+    label: str
+    finding: Finding
+
+
+def findings_of(
+    study: Study,
+    mounts: Mounts,
+    results: Mapping[int, RunResult],
+    main: SchoolResult,
+    power_w: float,
+    condition: str | None = None,
+) -> dict[int, tuple[Finding, ...]]:
+    """What was found about each mount: by its runs themselves, and against its siblings; doubts first.
+
+    Parameters
+    ----------
+    condition : str, optional
+        What the verdict is about: tests of a mount under another one are remarks, and are not held against siblings.
+    """
+    limits = limits_of(study)
+    found: dict[int, list[Finding]] = {
+        m.id: [f for run in m.live_runs for f in _of_test(results[run.id], condition)] for _, m in mounts
+    }
+    unreliable = {m for m, own in found.items() if any(f.kind in {"stuck", "swapped", "unreadable"} for f in own)}
+    # a mount that is left out, or whose probes tell nothing, is no sibling to hold others against
+    siblings = [
+        _sibling(name, m, results, condition)
+        for name, m in mounts
+        if _main_runs(m, results, condition) and not m.left_out and m.id not in unreliable
+    ]
+    apart = against_siblings(siblings, study.under_test, power_w, limits)
+    # those left out are still held against the rest, one by one, so that the reason stays to be seen
+    for name, mount in mounts:
+        if mount.left_out and _main_runs(mount, results, condition) and mount.id not in unreliable:
+            one = _sibling(name, mount, results, condition)
+            apart[mount.id] = against_siblings([*siblings, one], study.under_test, power_w, limits)[mount.id]
+    for mount_id, more in apart.items():
+        found[mount_id] += more
+    _standing_apart(mounts, main, found, limits)
+    order = {DOUBT: 0, REMARK: 1}
+    return {m: tuple(sorted(f, key=lambda x: order[x.weight])) for m, f in found.items() if f}
+
+
+def _main_runs(mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> list[RunResult]:
+    """The results of a mount's runs that hold a condition."""
+    return [found for r in mount.live_runs if (found := results[r.id].at(condition)) is not None]
+
+
+def _of_test(result: RunResult, condition: str | None) -> tuple[Finding, ...]:
+    """A run's findings; of a test under another condition than the verdict's, they do not doubt it."""
+    if not result.condition or result.steps or result.at(condition) is not None:
+        return result.findings
+    return tuple(replace(f, weight=REMARK, seen=f"{result.condition}: {f.seen}") for f in result.findings)
+
+
+def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> Sibling:
+    runs = _main_runs(mount, results, condition)
+    keys = {k for r in runs for k in r.figures}
+    means = {k: float(np.mean([r.figures[k] for r in runs if k in r.figures])) for k in keys}
+    return Sibling(mount.id, candidate, f"{candidate}, round {mount.round}", means, runs[-1].roles)
+
+
+def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Finding]], limits: Limits) -> None:
+    """Mounts whose reading under the school in use stands apart, where no figure has told why already."""
+    comparison = main.comparison
+    if comparison is None or comparison.studentized.size < 6:
+        return
+    n = comparison.studentized.size
+    df = (comparison.df or n - len(comparison.candidates) - comparison.rounds + 1) - 1
+    if df < 2:
+        return
+    limit = t_quantile(1 - 0.05 / 2 / n, df)
+    explained = {"contact", "radiator side", "swapped", "stuck"}
+    labels = {m.id: f"{name}, round {m.round}" for name, m in mounts}
+    for value, t in zip(comparison.mounts, comparison.studentized, strict=True):
+        mount_id = int(value.mount)
+        if not np.isfinite(t) or abs(t) <= limit or any(f.kind in explained for f in found[mount_id]):
+            continue
+        others = {v.mount: v.value for v in comparison.mounts if v.candidate == value.candidate and v is not value}
+        mean = float(np.mean(list(others.values()))) if others else comparison.candidate(value.candidate).mean
+        away, unit = value.value - mean, main.school.unit
+        if abs(away) < limits.of("rise_k"):
+            continue
+        said = (
+            f"{number(value.value, 1)} {unit}, {number(abs(away), 1)} K {'above' if away > 0 else 'below'} "
+            "this candidate's other mounts, more than their scatter explains"
+        )
+        beside = tuple((labels[int(m)], v) for m, v in others.items())
+        found[mount_id].append(
+            Finding("unlike", said, DOUBT, None, (), value.value, None, unit, beside, main.school.label)
+        )
+
+
+def answers_of(mounts: Mounts, found: Mapping[int, tuple[Finding, ...]]) -> dict[int, dict[str, str]]:
+    """The findings of each mount that were accepted: the reason by kind."""
+    out: dict[int, dict[str, str]] = {}
+    for _, mount in mounts:
+        for answer in mount.answers:
+            kinds = {f.kind for f in found.get(mount.id, ())} if answer.kind == "*" else {answer.kind}
+            out.setdefault(mount.id, {}).update(dict.fromkeys(kinds, answer.reason))
+    return out
+
+
+def about_the_study(study: Study, mounts: Mounts, main: SchoolResult) -> tuple[Finding, ...]:
+    """What was found about the study as a whole: few mounts, one sample, a bench that moved."""
+    out = []
+    counting = [r for r in main.readings if r.left_out is None and r.value is not None]
+    if not counting:
+        return ()
+    each = {c.name: sum(r.candidate == c.name for r in counting) for c in study.live_candidates}
+    few = [name for name, n in each.items() if n < 3]
+    if few:
+        least = min(each[n] for n in few)
+        names = ", ".join(few)
+        said = f"{names}: {several(least, 'mount')} {'each' if len(few) > 1 else ''}".strip()
+        out.append(
+            Finding("few mounts", f"{said}; three show how far mounts scatter", REMARK, value=float(least), limit=3.0)
+        )
+    used = {(m.candidate_id, m.sample_id) for _, m in mounts}
+    if len(used) == len({c for c, _ in used}) and len(used) > 1:
+        out.append(
+            Finding(
+                "one sample", "one sample of each: a verdict is about these samples, not about the products", REMARK
+            )
+        )
+    return (*out, *_bench_moved(study, mounts, main))
+
+
+def _bench_moved(study: Study, mounts: Mounts, main: SchoolResult) -> list[Finding]:
+    """A move of the baseline, from its control chart."""
+    found = baseline_chart(study, mounts, main)
+    if found is None or found.chart.moved is None:
+        return []
+    by = found.chart.moved.by
+    beside = tuple((f"{r.candidate}, round {r.round}", float(r.value or 0.0)) for r in found.readings)
+    corrected = bool(study.plan.get("correct_by_baseline"))
+    serious = abs(by) > study.margin_k / 2 and not corrected
+    said = moved_words(found) + ("; its move is taken out of all mounts" if corrected else "")
+    weight = DOUBT if serious else REMARK
+    limit, unit = study.margin_k / 2, main.school.unit
+    return [Finding("bench moved", said, weight, value=by, limit=limit, unit=unit, others=beside)]

@@ -1,0 +1,212 @@
+"""The same study under each school: where the ranking or a verdict flips, which pair it is, and why."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import TYPE_CHECKING
+
+import numpy as np
+
+from kuffin.core.compare.pairwords import joined, number, pair_sentence
+from kuffin.core.heat.normalise import School
+from kuffin.verdict.schools import SchoolResult
+
+if TYPE_CHECKING:
+    from kuffin.verdict.study import StudyVerdict
+
+_VERDICTS = {"same": "the same", "unsettled": "not told apart"}
+
+
+@dataclass(frozen=True)
+class Flip:
+    """A pair that another school judges otherwise.
+
+    Attributes
+    ----------
+    here, there : str
+        What the school in use and the other one say, in a few words.
+    why : str
+        What differs between the two schools, with numbers.
+    """
+
+    pair: tuple[str, str]
+    here: str
+    there: str
+    why: str
+
+
+@dataclass(frozen=True)
+class SchoolRow:
+    """One school beside the one in use: its ranking, and where it flips."""
+
+    school: School
+    ranking: tuple[str, ...]
+    in_use: bool
+    flips: tuple[Flip, ...]
+    first_differs: bool
+    why_not: str
+
+
+def side_by_side(v: StudyVerdict) -> list[SchoolRow]:
+    """Every school of the study, the one in use first."""
+    rows = []
+    main = v.main
+    keys = [v.school.key, *(k for k in v.schools if k != v.school.key)]
+    for key in keys:
+        result = v.schools[key]
+        ranking = tuple(result.ranking())
+        flips = () if key == v.school.key else tuple(_flips(v, main, result))
+        differs = bool(ranking and main.ranking() and ranking[0] != main.ranking()[0])
+        rows.append(SchoolRow(result.school, ranking, key == v.school.key, flips, differs, result.why_not or ""))
+    return rows
+
+
+def verdict_words(a: str, b: str, verdict: str) -> str:
+    """A pair's verdict in a few words."""
+    if verdict in {"a_lower", "b_lower"}:
+        return f"{a if verdict == 'a_lower' else b} cooler"
+    return _VERDICTS[verdict]
+
+
+def _flips(v: StudyVerdict, main: SchoolResult, other: SchoolResult) -> list[Flip]:
+    if main.comparison is None or other.comparison is None:
+        return []
+    theirs = {(p.a, p.b): p for p in other.comparison.pairs}
+    out = []
+    for p in main.comparison.pairs:
+        q = theirs.get((p.a, p.b))
+        if q is not None and q.verdict != p.verdict:
+            why = why_they_differ(v, (p.a, p.b), main.school, other.school)
+            out.append(Flip((p.a, p.b), verdict_words(p.a, p.b, p.verdict), verdict_words(p.a, p.b, q.verdict), why))
+    return out
+
+
+def why_they_differ(v: StudyVerdict, pair: tuple[str, str], here: School, there: School) -> str:
+    """What one school takes out of a pair and the other leaves in: room, power, flow and fans, or time; with its size."""
+    said = []
+    if (here.over is None) != (there.over is None):
+        said.append(_left_in(v, pair, "the room", ("air_in", "room"), "°C", "K warmer air", 1, 0.2))
+    if here.per_watt != there.per_watt:
+        said.append(_left_in(v, pair, "power", ("power", "wall_power"), "W", "W more", 1, 0.5))
+    if here.over != there.over and here.over is not None and there.over is not None:
+        said.append(_left_in(v, pair, "flow", ("flow",), "L/h", "L/h more", 0, 2.0))
+        said.append(_left_in(v, pair, "fans", ("fan",), "rpm", "rpm more", 0, 10.0))
+        said.append(_radiators_step(v, pair))
+    if here.whole != there.whole:
+        unfinished = [r.label for r in v.main.readings if r.candidate in pair and not r.settled and r.left_out is None]
+        said.append(
+            "time: a fit of the whole run instead of a window"
+            + (f", and {joined(unfinished[:3])} had not settled" if unfinished else "")
+        )
+    told = [s for s in said if s]
+    return "; ".join(told) or "nothing that was recorded: the pair is close to its limit"
+
+
+def _left_in(
+    v: StudyVerdict,
+    pair: tuple[str, str],
+    what: str,
+    roles: tuple[str, ...],
+    unit: str,
+    more: str,
+    digits: int,
+    least: float,
+) -> str:
+    """What differed between a pair's mounts in a channel: on average, or from mount to mount; blank where nothing did."""
+    for role in roles:
+        values = {name: _means(v, name, role) for name in pair}
+        if not all(values.values()):
+            continue
+        gap = float(np.mean(values[pair[0]]) - np.mean(values[pair[1]]))
+        every = [x for group in values.values() for x in group]
+        low, high = min(every), max(every)
+        if abs(gap) >= least:
+            return f"{what}: {pair[0] if gap > 0 else pair[1]} had {number(abs(gap), digits)} {more}"
+        if high - low >= least:
+            return f"{what}: {number(low, digits)} to {number(high, digits)} {unit} from mount to mount is left in as scatter"
+        return ""
+    return ""
+
+
+def _radiators_step(v: StudyVerdict, pair: tuple[str, str]) -> str:
+    """How far coolant over air went from mount to mount: what “over air” has in and “over coolant” has not."""
+    values = [
+        trace.value
+        for r in v.main.readings
+        if r.candidate in pair and r.left_out is None
+        for run in r.runs
+        if run in v.results and (trace := v.results[run].traces.get("coolant_over_air")) is not None
+    ]
+    if len(values) < 2 or max(values) - min(values) < 0.2:
+        return ""
+    return f"the radiator's step: {number(min(values), 1)} to {number(max(values), 1)} K from mount to mount"
+
+
+def _means(v: StudyVerdict, candidate: str, role: str) -> list[float]:
+    """The window means of a channel over a candidate's mounts."""
+    return [
+        m
+        for r in v.main.of(candidate)
+        if r.left_out is None
+        for run in r.runs
+        if run in v.results and (m := v.results[run].mean_of(role)) is not None
+    ]
+
+
+def summary(v: StudyVerdict, rows: list[SchoolRow]) -> str:
+    """Whether it matters which school one belongs to, in a sentence or two."""
+    others = [r for r in rows if not r.in_use and r.ranking and not r.school.rebased]
+    first = [r for r in others if r.first_differs]
+    flipped = [r for r in others if r.flips]
+    if not others:
+        return "There is one school only that the channels allow."
+    if not first and not flipped:
+        return "Whatever the school, the ranking's first and every verdict are the same."
+    said = []
+    if first:
+        said.append(
+            "The winner depends on the school: "
+            + "; ".join(f"{r.school.label.lower()} puts {r.ranking[0]} first" for r in first[:3])
+            + "."
+        )
+    if flipped:
+        pairs = {f.pair for r in flipped for f in r.flips}
+        said.append(
+            f"{len(pairs)} pair{'' if len(pairs) == 1 else 's'} would be judged otherwise by another school: "
+            + joined([f"{a} and {b}" for a, b in sorted(pairs)][:4])
+            + ("." if len(pairs) <= 4 else " among them.")
+        )
+    return " ".join(said)
+
+
+@dataclass(frozen=True)
+class BothWays:
+    """A pair's verdict with what was left out left out, and with it counted."""
+
+    names: str
+    without: str
+    counted: str
+    differs: bool
+
+
+def both_ways(v: StudyVerdict) -> list[BothWays]:
+    """Every pair with and without the exclusions, side by side; empty where nothing was left out."""
+    return [] if v.without_exclusions is None else two_ways(v.main, v.without_exclusions)
+
+
+def two_ways(first: SchoolResult, second: SchoolResult) -> list[BothWays]:
+    """Every pair of two results of one study, side by side."""
+    now, then = first.comparison, second.comparison
+    names = list(dict.fromkeys((p.a, p.b) for found in (now, then) if found is not None for p in found.pairs))
+    out = []
+    for a, b in names:
+        said = []
+        for found in (now, then):
+            pair = None if found is None else next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
+            said.append(
+                (None, "not compared: too few mounts")
+                if pair is None or found is None
+                else (pair.verdict, pair_sentence(pair, found, "K", "cooler"))
+            )
+        out.append(BothWays(f"{a} − {b}", said[0][1], said[1][1], said[0][0] != said[1][0]))
+    return out

@@ -1,1 +1,0 @@
-"""From notebook to verdict."""
