@@ -16,7 +16,7 @@ from kuffin.core.settle import Settled
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Candidate, Channel, Mount, Reading, Run
 from kuffin.notebook.store import Notebook
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import made_from
 from kuffin.reading.runresult import RunResult, to_json
 

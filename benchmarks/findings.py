@@ -15,7 +15,7 @@ from typing import Any
 
 import numpy as np
 
-from kuffin.core.findings import Limits, Recorded, Sibling, against_siblings, check_run, figures
+from kuffin.core.findings import CheckLimits, Recorded, Sibling, against_siblings, check_run, figures
 from kuffin.core.settle import settle
 from kuffin.demo.faults import FAULTS, with_fault
 from kuffin.simulated.hydraulics import Pump
@@ -94,7 +94,7 @@ def read(plan: RunPlan, fault: Any, seed: int, under_test: str) -> Read:
     main = "coolant_over_air" if under_test == "radiator" else "die_over_coolant"
     first = traces.get(main) or next(iter(traces.values()), None)
     seen = Recorded(table.times, values, roles, traces, first.window_s if first else None)
-    return Read(figures(seen), check_run(seen, traces.get(main), problems.get(main, ""), Limits()))
+    return Read(figures(seen), check_run(seen, traces.get(main), problems.get(main, ""), CheckLimits()))
 
 
 def study(seed: int, key: str | None, size: float) -> tuple[bool, bool, int, set[str], float]:
@@ -115,7 +115,7 @@ def study(seed: int, key: str | None, size: float) -> tuple[bool, bool, int, set
         got = read(plan, fault, 1000 * seed + i, under_test)
         reads.append(got)
         siblings.append(Sibling(i, name, f"{name} {i}", got.figures, {}))
-    apart = against_siblings(siblings, under_test, 180.0, Limits())
+    apart = against_siblings(siblings, under_test, 180.0, CheckLimits())
     said = [{f.kind for f in [*r.found, *apart[i]] if f.serious} for i, r in enumerate(reads)]
     doubted = sum(bool(k) for i, k in enumerate(said) if key is None or i != bad)
     if key is None or truth is None:

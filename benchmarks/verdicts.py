@@ -28,7 +28,7 @@ from numpy.typing import NDArray
 from benchmarks.studies import Bench
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare import Comparison, MountValue, compare
-from kuffin.core.findings import Limits, Sibling, against_siblings
+from kuffin.core.findings import CheckLimits, Sibling, against_siblings
 from kuffin.core.findings.earlycheck import early_check, early_resistance, pooled_scatter
 from kuffin.core.settle import settle
 from kuffin.simulated.room import Room
@@ -249,7 +249,7 @@ def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt:
     siblings = [
         Sibling(i, v.candidate, v.mount, {"die_over_coolant": v.value / POWER_W}, {}) for i, v in enumerate(kept)
     ]
-    found = against_siblings(siblings, "block", POWER_W, Limits())
+    found = against_siblings(siblings, "block", POWER_W, CheckLimits())
     for i, told in found.items():
         if not told or kept[i].mount.endswith("again"):
             continue

@@ -13,8 +13,8 @@ from kuffin.core.bench.devices import ChannelRole
 from kuffin.core.findings import (
     KINDS,
     THRESHOLDS,
+    CheckLimits,
     Finding,
-    Limits,
     Recorded,
     Sibling,
     against_siblings,
@@ -61,7 +61,7 @@ def judged(times: np.ndarray, values: dict, roles: tuple, window: tuple[float, f
 
 
 def kinds(run: Recorded, main: str = "coolant_over_air", **own: float) -> dict[str, Finding]:
-    return {f.kind: f for f in check_run(run, run.traces.get(main), "no channel", Limits(own))}
+    return {f.kind: f for f in check_run(run, run.traces.get(main), "no channel", CheckLimits(own))}
 
 
 def test_a_sound_run_raises_nothing() -> None:
@@ -190,14 +190,14 @@ def test_what_is_missing_is_said_and_the_rest_is_told() -> None:
     ):
         roles = tuple(c for c in run.roles if c.role not in gone)
         seen = judged(run.times, dict(run.values), roles)
-        found = check_run(seen, seen.traces.get("coolant_over_air"), "no channel has the role", Limits())
+        found = check_run(seen, seen.traces.get("coolant_over_air"), "no channel has the role", CheckLimits())
         assert ("unreadable" in {f.kind for f in found}) == ("coolant_over_air" not in seen.traces)
     nothing = {n: np.full(run.times.size, np.nan) for n, _, _ in run.roles}
-    assert {f.kind for f in check_run(Recorded(run.times, nothing, run.roles), None, "all missing", Limits())} == {
+    assert {f.kind for f in check_run(Recorded(run.times, nothing, run.roles), None, "all missing", CheckLimits())} == {
         "unreadable"
     }
     short = Recorded(run.times[:10], {n: v[:10] for n, v in run.values.items()}, run.roles)
-    assert {f.kind for f in check_run(short, None, "fewer than 8 readings", Limits())} == {"unreadable"}
+    assert {f.kind for f in check_run(short, None, "fewer than 8 readings", CheckLimits())} == {"unreadable"}
 
 
 # --- against the siblings --------------------------------------------------------------------------------------------
@@ -214,9 +214,9 @@ def siblings(values: list[list[float]], key: str = "die_over_coolant") -> list[S
 
 def test_two_bad_mounts_do_not_hide_each_other() -> None:
     good = [[0.150, 0.152, 0.149, 0.151], [0.160, 0.158, 0.161, 0.162], [0.170, 0.171, 0.168, 0.169]]
-    assert not any(against_siblings(siblings(good), "block", 180.0, Limits()).values())
+    assert not any(against_siblings(siblings(good), "block", 180.0, CheckLimits()).values())
     bad = [[0.150, 0.152, 0.182, 0.151], [0.160, 0.190, 0.161, 0.162], good[2]]
-    found = against_siblings(siblings(bad), "block", 180.0, Limits())
+    found = against_siblings(siblings(bad), "block", 180.0, CheckLimits())
     assert {m for m, f in found.items() if f} == {2, 11}
     assert found[2][0].kind == "contact" and "5.6 K above" in found[2][0].seen  # (0.182 − 0.151)·180 W
 
@@ -234,9 +234,9 @@ def test_a_sound_mount_is_doubted_as_often_as_was_said_and_no_more() -> None:
 
 def test_power_does_not_make_a_mount_stand_apart_in_kelvins_per_watt() -> None:
     values = siblings([[180.0, 181.0, 182.0, 206.0], [180.0, 179.0, 181.0, 182.0]], "power")
-    found = against_siblings(values, "block", 180.0, Limits())
+    found = against_siblings(values, "block", 180.0, CheckLimits())
     assert [f.kind for f in found[3]] == ["power off"] and "14 % above" in found[3][0].seen
-    assert not against_siblings(values, "block", 180.0, Limits({"power_percent": 20.0}))[3]
+    assert not against_siblings(values, "block", 180.0, CheckLimits({"power_percent": 20.0}))[3]
 
 
 def test_findings_together_point_to_one_thing() -> None:

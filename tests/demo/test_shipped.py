@@ -13,7 +13,7 @@ from kuffin.demo.scenario import build_demo
 from kuffin.notebook.entities import Part, Reading, Run
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import made_from
 from kuffin.reading.runresult import from_json
 from kuffin.said.line import verdict_line

@@ -14,7 +14,7 @@ from kuffin.notebook.shelf import bench_of
 from kuffin.notebook.store import Notebook
 from kuffin.reading import keptresults as kept
 from kuffin.reading.evaluating import evaluate
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.said.line import verdict_line

@@ -9,8 +9,8 @@ import pytest
 
 from kuffin.core.bench.devices import ChannelRole, Cooled
 from kuffin.core.bench.roles import ROLES
-from kuffin.core.findings import Limits
-from kuffin.reading.judging import Ways
+from kuffin.core.findings import CheckLimits
+from kuffin.reading.judgingrules import Ways
 from kuffin.recording.seen import Seen
 from kuffin.said.livewords import stairs
 
@@ -21,7 +21,7 @@ def test_several_channels_of_a_role_read_live_as_they_are_judged(role: str) -> N
     bench: Any = SimpleNamespace(
         roles=channels, instruments=[SimpleNamespace(interval_s=1.0, channels=channels)], interval_s=1.0
     )
-    seen = Seen(bench, Ways((), Limits(), None, ()), cast(Any, None), None)
+    seen = Seen(bench, Ways((), CheckLimits(), None, ()), cast(Any, None), None)
     for at in range(3):
         seen.add([float(at), 30.0, 40.0])
     assert seen.by_role(seen.values(2.0))[role] == (35.0 if ROLES[role].mean else 30.0)
@@ -44,7 +44,7 @@ def test_each_device_has_its_step_of_the_live_staircase_over_the_common_coolant(
         roles=channels, instruments=[SimpleNamespace(interval_s=1.0, channels=channels)], interval_s=1.0
     )
     cooled = Cooled("card", ("card", "processor"))
-    seen = Seen(bench, Ways((), Limits(), None, (), cooled=cooled), cast(Any, None), None)
+    seen = Seen(bench, Ways((), CheckLimits(), None, (), cooled=cooled), cast(Any, None), None)
     for at in range(60):
         seen.add([float(at), 21.0, 30.0, 55.0, 48.0, 60.0])
     now = seen.so_far()

@@ -15,12 +15,12 @@ from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.roles import COOLANT, FURTHER_PARTS
 from kuffin.core.bench.stepcheck import step_doubts
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Recorded, check_run, figures
+from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Recorded, check_run, figures
 from kuffin.core.heat.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
-from kuffin.reading.judging import ClockWindow, Ways, clock_window
+from kuffin.reading.judgingrules import ClockWindow, Ways, clock_window
 from kuffin.reading.runresult import DeviceResult, RunResult
 from kuffin.reading.signals import Array, Signals, signals
 from kuffin.reading.wholefits import kept, whole_fits, with_sum
@@ -86,7 +86,7 @@ def evaluate(
     study: Study,
     ways: Ways,
     window: tuple[float, float] | None = None,
-    limits: Limits | None = None,
+    limits: CheckLimits | None = None,
     stages: Sequence[tuple[float, int]] = (),
     condition: str = "",
 ) -> RunResult:
@@ -187,7 +187,7 @@ def evaluate_stretch(
     study: Study,
     window: tuple[float, float] | None = None,
     clock: ClockWindow | None = None,
-    limits: Limits | None = None,
+    limits: CheckLimits | None = None,
     begin_s: float | None = None,
     main_step: bool = True,
 ) -> RunResult:
@@ -202,7 +202,7 @@ def evaluate_stretch(
     main_step : bool
         Whether it is the one that the verdict is about; of others only the school in use is settled.
     """
-    limits = limits or Limits()
+    limits = limits or CheckLimits()
     s = signals(data, limits.mix)
     main_name = kind_under_test(study.under_test).main_trace
     wanted = traces_of(study, s, main_step)
@@ -279,7 +279,7 @@ def _level(x: Array | None, times: Array, span: tuple[float, float] | None) -> f
 
 
 def _other_devices(
-    data: RunData, tolerance_k: float, limits: Limits, span: tuple[float, float] | None, begin_s: float | None
+    data: RunData, tolerance_k: float, limits: CheckLimits, span: tuple[float, float] | None, begin_s: float | None
 ) -> dict[str, DeviceResult]:
     """The other devices' dies over the coolant, in the same window: each has a flight of stairs of its own."""
     out: dict[str, DeviceResult] = {}

@@ -20,7 +20,7 @@ from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.samples import RunData, read_own, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result, step_of
 from kuffin.reading.signals import signals
 from kuffin.reading.wholefits import whole_fits

@@ -14,19 +14,19 @@ from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.core.bench.leading import WAITING
 from kuffin.core.bench.protocol import to_plain
 from kuffin.core.bench.undertest import ALL_TRACES
-from kuffin.core.findings import DOUBT, Finding, Limits
+from kuffin.core.findings import DOUBT, CheckLimits, Finding
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import evaluate, school_of
-from kuffin.reading.judging import Ways, clock_window, ways_of
+from kuffin.reading.judgingrules import Ways, clock_window, ways_of
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
 
 METHOD_VERSION = 17
 
 
-def made_from(study: Study, run: Run, ways: Ways, limits: Limits) -> str:
+def made_from(study: Study, run: Run, ways: Ways, limits: CheckLimits) -> str:
     """A digest of all that a run's result depends on."""
     told = {
         "v": METHOD_VERSION,

@@ -20,7 +20,7 @@ from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.reading.configurations import told_of_tests
 from kuffin.reading.forecast import Forecast
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.recording.background import Thinker
 from kuffin.recording.keeping import Keeping
 from kuffin.recording.openbench import OpenBench

@@ -9,7 +9,7 @@ from kuffin.core.bench.devices import Cooled, whose
 from kuffin.core.bench.roles import ROLES, SIGNALS
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.samples import RunData
-from kuffin.reading.judging import Ways
+from kuffin.reading.judgingrules import Ways
 from kuffin.reading.signals import Signals, signals
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.tape import Tape

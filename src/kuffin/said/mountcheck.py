@@ -11,7 +11,7 @@ from kuffin.core.compare.pairwords import count, number
 from kuffin.core.findings.earlycheck import FROM_S, TO_S, EarlyCheck, early_check, early_resistance, pooled_scatter
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result, run_signals
 from kuffin.reading.signals import Signals
 from kuffin.said.working import Working

@@ -10,7 +10,7 @@ from kuffin.core.bench.roles import AIR, COOLANT, POWER
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.reading.judging import ways_of
+from kuffin.reading.judgingrules import ways_of
 
 _FIGURES = (
     # label, unit, digits, role(s), role(s) taken off it

@@ -11,7 +11,7 @@ from kuffin.core.base.student import t_quantile
 from kuffin.core.base.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
 from kuffin.core.bench.roles import AIR, COOLANT
 from kuffin.notebook.entities import Bench
-from kuffin.reading.judging import accuracies
+from kuffin.reading.judgingrules import accuracies
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.schools import MountReading
 from kuffin.verdict.study import StudyVerdict

@@ -23,7 +23,7 @@ from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import joined, number
 from kuffin.notebook.entities import Bench, Candidate, Part, Run, Study
 from kuffin.reading.configurations import configuration
-from kuffin.reading.judging import tested_under
+from kuffin.reading.judgingrules import tested_under
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict

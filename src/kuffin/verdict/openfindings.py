@@ -10,9 +10,9 @@ import numpy as np
 from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
-from kuffin.core.findings import DOUBT, REMARK, Finding, Limits, Sibling, against_siblings
+from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Sibling, against_siblings
 from kuffin.notebook.entities import Mount, Study
-from kuffin.reading.judging import limits_of
+from kuffin.reading.judgingrules import limits_of
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import baseline_chart, moved_words
 from kuffin.verdict.schools import Mounts, SchoolResult
@@ -85,7 +85,7 @@ def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], con
     return Sibling(mount.id, candidate, f"{candidate}, round {mount.round}", means, runs[-1].roles)
 
 
-def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Finding]], limits: Limits) -> None:
+def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Finding]], limits: CheckLimits) -> None:
     """Mounts whose reading under the school in use stands apart, where no figure has told why already."""
     comparison = main.comparison
     if comparison is None or comparison.studentized.size < 6:

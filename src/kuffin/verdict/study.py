@@ -12,7 +12,7 @@ from kuffin.notebook.entities import Run, Study
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import school_of
-from kuffin.reading.judging import Ways, ways_of
+from kuffin.reading.judgingrules import Ways, ways_of
 from kuffin.reading.keptresults import run_result
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import BaselineChart, baseline_chart, with_baseline

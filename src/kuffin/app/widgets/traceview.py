@@ -16,7 +16,7 @@ from kuffin.notebook.entities import Mark, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import settle_trace
-from kuffin.reading.judging import Ways, ways_of
+from kuffin.reading.judgingrules import Ways, ways_of
 from kuffin.reading.keptresults import step_of
 from kuffin.reading.runresult import RunResult
 from kuffin.reading.signals import signals

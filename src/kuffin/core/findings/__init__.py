@@ -6,7 +6,7 @@ from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.kinds import KINDS, Kind
 from kuffin.core.findings.recorded import Recorded
 from kuffin.core.findings.siblings import Sibling, against_siblings
-from kuffin.core.findings.thresholds import THRESHOLDS, Limits, Threshold
+from kuffin.core.findings.thresholds import THRESHOLDS, CheckLimits, Threshold
 from kuffin.core.findings.together import together
 
 __all__ = [
@@ -14,9 +14,9 @@ __all__ = [
     "KINDS",
     "REMARK",
     "THRESHOLDS",
+    "CheckLimits",
     "Finding",
     "Kind",
-    "Limits",
     "Recorded",
     "Sibling",
     "Threshold",

@@ -10,13 +10,13 @@ from kuffin.core.base.traces import box_means
 from kuffin.core.findings.figures import at_rest
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import AIR, COOLANT, POWER, Recorded, mean_of, slope
-from kuffin.core.findings.thresholds import Limits
+from kuffin.core.findings.thresholds import CheckLimits
 from kuffin.core.prepare.fill import dew_point_c
 
 Array = NDArray[np.float64]
 
 
-def drifted(run: Recorded, limits: Limits) -> list[Finding]:
+def drifted(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """The air's drift over the window."""
     air = run.air()
     if air is None or run.window_s is None:
@@ -34,7 +34,7 @@ def drifted(run: Recorded, limits: Limits) -> list[Finding]:
     return [Finding("room drifted", said, weight, run.window_s, tuple(run.names(*AIR)[:1]), abs(change), limit, "K")]
 
 
-def jumped(run: Recorded, limits: Limits) -> list[Finding]:
+def jumped(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """The largest change of the air within two minutes under load.
 
     Half-minute means either side of each moment; the swing that the rest of the run shows in the same time is taken off
@@ -65,7 +65,7 @@ def jumped(run: Recorded, limits: Limits) -> list[Finding]:
     return [Finding("room jumped", said, DOUBT, (moment - 240, moment + 600), tuple(run.names(*AIR)), size, limit, "K")]
 
 
-def probes_apart(run: Recorded, limits: Limits) -> list[Finding]:
+def probes_apart(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Probes at the intake that differ in the window."""
     inside = run.windowed()
     means = {n: m for n in run.names("air_in") if (m := mean_of(run.clean(n), inside)) is not None}
@@ -99,7 +99,7 @@ def uphill(run: Recorded) -> list[Finding]:
     return out
 
 
-def warm_at_rest(run: Recorded, limits: Limits) -> list[Finding]:
+def warm_at_rest(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Coolant over air at idle that no heat explains; see `figures.at_rest`."""
     rest = at_rest(run)
     limit = limits.of("rest_k")
@@ -140,7 +140,7 @@ def zero_check(run: Recorded) -> list[Finding]:
     return [Finding("zero check", said, DOUBT if abs(away) > 1 else REMARK, span, tuple(means), away, 0.5, "K")]
 
 
-def moist(run: Recorded, limits: Limits) -> list[Finding]:
+def moist(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Coolant near the dew point of the room's air (Magnus)."""
     humidity, air = run.get("humidity"), run.get("room") if run.name("room") else run.air()
     coolant = run.get(*COOLANT)

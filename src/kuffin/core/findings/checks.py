@@ -5,11 +5,11 @@ from __future__ import annotations
 from kuffin.core.findings import air, running, sensors, settling
 from kuffin.core.findings.finding import Finding
 from kuffin.core.findings.recorded import Recorded
-from kuffin.core.findings.thresholds import Limits
+from kuffin.core.findings.thresholds import CheckLimits
 from kuffin.core.settle import Settled
 
 
-def check_run(run: Recorded, main: Settled | None, problem: str, limits: Limits) -> list[Finding]:
+def check_run(run: Recorded, main: Settled | None, problem: str, limits: CheckLimits) -> list[Finding]:
     """What a run shows by itself, without its siblings.
 
     Parameters

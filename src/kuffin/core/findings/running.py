@@ -6,12 +6,12 @@ from kuffin.core.base.errors import TraceError
 from kuffin.core.base.numbers import minutes, number
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import POWER, Recorded, mean_of, slope
-from kuffin.core.findings.thresholds import Limits
+from kuffin.core.findings.thresholds import CheckLimits
 from kuffin.core.heat.boost import throttling
 from kuffin.core.heat.heatbalance import HeatBalance, closure, known_u
 
 
-def power_drifts(run: Recorded, limits: Limits) -> list[Finding]:
+def power_drifts(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Power's drift over the window."""
     power = run.get(*POWER)
     inside = run.windowed()
@@ -30,7 +30,7 @@ def power_drifts(run: Recorded, limits: Limits) -> list[Finding]:
     return [Finding("power drifts", said, weight, run.window_s, tuple(run.names(*POWER)[:1]), abs(share), limit, "%")]
 
 
-def throttled(run: Recorded, limits: Limits) -> list[Finding]:
+def throttled(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Clock lost while the temperature stands at its limit."""
     clock, die = run.get("clock"), run.get("hot_spot") if run.name("hot_spot") else run.get("die")
     if clock is None or die is None:
@@ -47,7 +47,7 @@ def throttled(run: Recorded, limits: Limits) -> list[Finding]:
     return [Finding("throttled", said, DOUBT, (found.since_s, run.load_end_s), channels, 100 * found.share, limit, "%")]
 
 
-def sags(run: Recorded, limits: Limits) -> list[Finding]:
+def sags(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Flow or pump speed that falls over the load."""
     out: list[Finding] = []
     begin = run.state_start_s
@@ -85,7 +85,7 @@ def at_the_wall(run: Recorded) -> list[Finding]:
     return [Finding("wall power", said, REMARK, channels=tuple(n for n in (run.name("wall_power"),) if n))]
 
 
-def heat_balance(run: Recorded, limits: Limits) -> tuple[HeatBalance | None, str]:
+def heat_balance(run: Recorded, limits: CheckLimits) -> tuple[HeatBalance | None, str]:
     """The heat balance of a run's window; or None, and why there is none."""
     inside = run.windowed()
     roles = {r: mean_of(run.get(r), inside) for r in ("coolant_in", "coolant_out", "flow")}
@@ -101,7 +101,7 @@ def heat_balance(run: Recorded, limits: Limits) -> tuple[HeatBalance | None, str
         return None, str(error)
 
 
-def open_balance(run: Recorded, limits: Limits) -> list[Finding]:
+def open_balance(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Heat into the coolant, by flow and two probes, against the electrical power."""
     found, _ = heat_balance(run, limits)
     if found is None or found.power_w <= 1:

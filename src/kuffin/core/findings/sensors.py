@@ -10,7 +10,7 @@ from kuffin.core.base.traces import quantum
 from kuffin.core.bench.roles import ROLES, cannot_be, needed
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, Recorded, mean_of
-from kuffin.core.findings.thresholds import Limits
+from kuffin.core.findings.thresholds import CheckLimits
 
 Array = NDArray[np.float64]
 
@@ -60,7 +60,7 @@ def _longest_still(value: Array) -> tuple[int, int]:
     return int(bounds[longest]), int(lengths[longest])
 
 
-def drops_out(run: Recorded, limits: Limits) -> list[Finding]:
+def drops_out(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Channels with missing samples under load."""
     loaded = run.loaded()
     out: list[Finding] = []
@@ -79,7 +79,7 @@ def drops_out(run: Recorded, limits: Limits) -> list[Finding]:
     return out
 
 
-def spikes(run: Recorded, limits: Limits) -> list[Finding]:
+def spikes(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Channels with more than 1 % of their samples marked as spikes."""
     out = []
     for name, role, _ in run.roles:
@@ -124,7 +124,7 @@ def out_of_range(run: Recorded) -> list[Finding]:
     return out
 
 
-def clock_gaps(run: Recorded, limits: Limits) -> list[Finding]:
+def clock_gaps(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Gaps in the log under load: steps over five usual ones."""
     if run.times.size < 10:
         return []

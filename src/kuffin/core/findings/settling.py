@@ -8,7 +8,7 @@ from kuffin.core.base.numbers import minutes, number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
-from kuffin.core.findings.thresholds import Limits
+from kuffin.core.findings.thresholds import CheckLimits
 from kuffin.core.settle import Settled
 
 _EARLY_S = 600.0  # die over coolant stands still long before
@@ -55,7 +55,7 @@ def stepped(run: Recorded) -> list[Finding]:
     return []
 
 
-def crept(run: Recorded, limits: Limits) -> list[Finding]:
+def crept(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Whether die over coolant per watt goes on changing after it should stand still.
 
     A straight line through box means from ten minutes after load to the end; the creep is its slope times that time,

@@ -11,7 +11,7 @@ from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.bench.undertest import UnderTest, kind_under_test
 from kuffin.core.findings.finding import DOUBT, Finding
-from kuffin.core.findings.thresholds import Limits
+from kuffin.core.findings.thresholds import CheckLimits
 
 _PRIOR_DF = 3.0  # what the usual scatter counts for beside the study's own
 
@@ -81,7 +81,7 @@ class Sibling:
 
 
 def against_siblings(
-    mounts: Sequence[Sibling], under_test: str, power_w: float, limits: Limits
+    mounts: Sequence[Sibling], under_test: str, power_w: float, limits: CheckLimits
 ) -> dict[int, list[Finding]]:
     """Which mounts stand apart in which figure.
 
@@ -167,7 +167,7 @@ def _told(
     away: float,
     limit: float,
     power_w: float,
-    limits: Limits,
+    limits: CheckLimits,
     by_id: Mapping[int, Sibling],
 ) -> Finding | None:
     """The finding in words, None where the distance is below what matters."""

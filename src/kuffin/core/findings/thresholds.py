@@ -77,7 +77,7 @@ OF_KIND: dict[str, tuple[str, ...]] = {
 
 
 @dataclass(frozen=True)
-class Limits:
+class CheckLimits:
     """The thresholds in use: the usual ones, with those a study has set, and what the bench's instruments are good for.
 
     `instruments` goes by the role of their probes; what is missing counts as usual. `mix` is the coolant in the loop.

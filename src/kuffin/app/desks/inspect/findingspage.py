@@ -34,7 +34,7 @@ from kuffin.notebook import answering
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.planedits import set_plan
 from kuffin.notebook.samples import read_run
-from kuffin.reading.judging import limits_of
+from kuffin.reading.judgingrules import limits_of
 
 
 @dataclass(frozen=True)

@@ -10,7 +10,7 @@ from kuffin.core.bench.conditions import Condition, main_condition, of_steps
 from kuffin.core.bench.devices import NOT_TOLD, Cooled
 from kuffin.core.bench.protocol import Step, from_plain
 from kuffin.core.bench.testsettings import Value
-from kuffin.core.findings import Limits
+from kuffin.core.findings import CheckLimits
 from kuffin.core.heat.coolanttable import TABLE
 from kuffin.core.heat.heatbalance import Mix, mass_percent
 from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Study
@@ -19,9 +19,9 @@ from kuffin.notebook.store import Notebook
 from kuffin.reading.configurations import cooled_by_bench, parts_of
 
 
-def limits_of(study: Study, bench: Bench | None = None) -> Limits:
+def limits_of(study: Study, bench: Bench | None = None) -> CheckLimits:
     """The thresholds of a study's checks, and what the bench's instruments are good for."""
-    return Limits(dict(study.plan.get("thresholds") or {}), accuracies(bench))
+    return CheckLimits(dict(study.plan.get("thresholds") or {}), accuracies(bench))
 
 
 def accuracies(bench: Bench | None) -> dict[str, Accuracy]:
@@ -60,7 +60,7 @@ class Ways:
     """How a study's runs are judged: its protocol, its checks' thresholds, its bench and the shelf."""
 
     steps: tuple[Step, ...]
-    limits: Limits
+    limits: CheckLimits
     bench: Bench | None
     shelf: tuple[Part, ...]
     condition: str | None = None  # the condition that the verdict is about, where there are several
@@ -75,7 +75,7 @@ class Ways:
         names = {c.name.casefold() for c in planned}
         return (*planned, *(t for t in self.tested if t.name.casefold() not in names))
 
-    def of(self, study: Study, candidate: Candidate) -> Limits:
+    def of(self, study: Study, candidate: Candidate) -> CheckLimits:
         """The thresholds for one candidate's runs, with the coolant that they are run with."""
         coolant = parts_of(study, candidate, self.bench, self.shelf).get("coolant")
         glycol = str(coolant.fields.get("glycol") or "none") if coolant is not None else "none"
