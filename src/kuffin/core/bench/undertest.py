@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from typing import Any
 
 from kuffin.core.bench.roles import TEMPERATURES, spoken
 
@@ -95,12 +96,53 @@ class UnderTest:
     traces: tuple[str, ...] = ALL_TRACES
 
 
+_WHOLE = ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air")
+_FITTED: dict[str, Any] = {"made": "fitted", "make": "fit"}
+# what is judged by the coolant over the air, and what by the die over it
+_RADIATOR_SIDE: dict[str, Any] = {
+    **_FITTED,
+    "keeps": "runs the coolant",
+    "part": "coolant",
+    "school": "coolant_over_air_per_watt",
+    "over_coolant": False,
+    "spread_k": 0.4,
+    "loop_side": True,
+    "main_trace": "coolant_over_air",
+    "traces": ("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
+}
+_WHOLE_LOOP: dict[str, Any] = {
+    "school": "die_over_air_per_watt",
+    "over_coolant": False,
+    "block_side": True,
+    "loop_side": True,
+    "main_trace": "die_over_air",
+    "traces": _WHOLE,
+}
+
+
 def _over_coolant(part: str) -> tuple[str, ...]:
     """The traces of a part that is not the die."""
     return (f"{part}_over_coolant", f"{part}_over_air", "coolant_over_air", "die_over_coolant")
 
 
-_WHOLE = ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air")
+def _board_block(part: str) -> dict[str, Any]:
+    """A block for another part of the board, whose own power no channel tells."""
+    return {
+        "key": f"{part} block",
+        "label": f"{part} blocks",
+        "example": "Curlew\nSnipe",
+        "keeps": f"keeps the {spoken(part)}",
+        "part_kinds": (f"{part} block",),
+        "slot": "",
+        "brings": frozenset(),
+        "part": part,
+        "school": f"{part}_over_coolant",
+        "per_watt": False,
+        "wet": True,
+        "main_trace": f"{part}_over_coolant",
+        "traces": _over_coolant(part),
+    }
+
 
 KINDS: dict[str, UnderTest] = {
     k.key: k
@@ -109,22 +151,13 @@ KINDS: dict[str, UnderTest] = {
             key="radiator",
             label="radiators",
             example="Reed\nRush\nSedge",
-            made="fitted",
-            make="fit",
-            keeps="runs the coolant",
             part_kinds=("radiator",),
             slot="radiator",
             brings=frozenset({"radiator"}),
             fins=True,
-            part="coolant",
-            school="coolant_over_air_per_watt",
-            over_coolant=False,
             wet=True,
             oriented=True,
-            spread_k=0.4,
-            loop_side=True,
-            main_trace="coolant_over_air",
-            traces=("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
+            **_RADIATOR_SIDE,
         ),
         UnderTest(
             key="block",
@@ -168,14 +201,9 @@ KINDS: dict[str, UnderTest] = {
             part_kinds=("coolant",),
             slot="coolant",
             brings=frozenset({"coolant"}),
-            school="die_over_air_per_watt",
-            over_coolant=False,
             wet=True,
             spread_k=0.4,
-            block_side=True,
-            loop_side=True,
-            main_trace="die_over_air",
-            traces=_WHOLE,
+            **_WHOLE_LOOP,
         ),
         UnderTest(
             key="set",
@@ -185,16 +213,11 @@ KINDS: dict[str, UnderTest] = {
             slot="",
             brings=frozenset({"block", "radiator", "pump", "fans", "coolant"}),
             fins=True,
-            school="die_over_air_per_watt",
-            over_coolant=False,
             wet=True,
             oriented=True,
             on_die=True,
             sits_on_die=True,
-            block_side=True,
-            loop_side=True,
-            main_trace="die_over_air",
-            traces=_WHOLE,
+            **_WHOLE_LOOP,
         ),
         UnderTest(
             key="air cooler",
@@ -217,37 +240,22 @@ KINDS: dict[str, UnderTest] = {
             key="fan",
             label="fans",
             example="Wagtail\nPipit",
-            made="fitted",
-            make="fit",
-            keeps="runs the coolant",
             part_kinds=("fan",),
             slot="fans",
             brings=frozenset({"fans"}),
-            part="coolant",
-            school="coolant_over_air_per_watt",
-            over_coolant=False,
-            spread_k=0.4,
-            loop_side=True,
-            main_trace="coolant_over_air",
-            traces=("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
+            **_RADIATOR_SIDE,
         ),
         UnderTest(
             key="pump",
             label="pumps",
             example="Dipper\nHeron",
-            made="fitted",
-            make="fit",
             part_kinds=("pump",),
             slot="pump",
             brings=frozenset({"pump"}),
-            school="die_over_air_per_watt",
-            over_coolant=False,
             wet=True,
             spread_k=0.4,
-            block_side=True,
-            loop_side=True,
-            main_trace="die_over_air",
-            traces=_WHOLE,
+            **_FITTED,
+            **_WHOLE_LOOP,
         ),
         UnderTest(
             key="backplate",
@@ -263,36 +271,8 @@ KINDS: dict[str, UnderTest] = {
             main_trace="backplate_over_coolant",
             traces=(*_over_coolant("backplate"), "backplate_over_coolant_per_watt", "backplate_over_air_per_watt"),
         ),
-        UnderTest(
-            key="chipset block",
-            label="chipset blocks",
-            example="Curlew\nSnipe",
-            keeps="keeps the chipset",
-            part_kinds=("chipset block",),
-            slot="",
-            brings=frozenset(),
-            part="chipset",
-            school="chipset_over_coolant",
-            per_watt=False,
-            wet=True,
-            main_trace="chipset_over_coolant",
-            traces=_over_coolant("chipset"),
-        ),
-        UnderTest(
-            key="regulator block",
-            label="regulator blocks",
-            example="Curlew\nSnipe",
-            keeps="keeps the regulators",
-            part_kinds=("regulator block",),
-            slot="",
-            brings=frozenset(),
-            part="regulator",
-            school="regulator_over_coolant",
-            per_watt=False,
-            wet=True,
-            main_trace="regulator_over_coolant",
-            traces=_over_coolant("regulator"),
-        ),
+        UnderTest(**_board_block("chipset")),
+        UnderTest(**_board_block("regulator")),
         UnderTest(
             key="memory cooler",
             label="memory coolers",
