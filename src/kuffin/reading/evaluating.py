@@ -167,12 +167,18 @@ def school_of(study: Study) -> School:
     return SCHOOLS.get(study.school or "") or default_school(study.under_test)
 
 
+def own_trace(study: Study) -> str:
+    """The trace that the school in use is read from; the usual one's where it takes a temperature as it is read."""
+    school = school_of(study)
+    return school.trace.removesuffix("_whole") if school.over is not None else default_school(study.under_test).trace
+
+
 def traces_of(study: Study, s: Signals, main: bool = True) -> tuple[str, ...]:
     """The traces that are settled: those of all schools, and of other parts that have a temperature (memory, regulators)
     under the school in use. Of a load step that is not the main one: the school in use and the steps of the staircase.
     """
     school = school_of(study)
-    own = school.trace.removesuffix("_whole") if school.over is not None else default_school(study.under_test).trace
+    own = own_trace(study)
     if main:
         wanted = list(kind_under_test(study.under_test).traces)
     else:

@@ -18,7 +18,7 @@ from kuffin.core.findings import DOUBT, CheckLimits, Finding
 from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
 from kuffin.notebook.store import Notebook
-from kuffin.reading.evaluating import evaluate, school_of
+from kuffin.reading.evaluating import evaluate, own_trace, school_of
 from kuffin.reading.judgingrules import Ways, clock_window, ways_of
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
@@ -42,7 +42,7 @@ def made_from(study: Study, run: Run, ways: Ways, limits: CheckLimits) -> str:
         "condition": ways.condition,
         "idle": ways.idle,
         "tested": run.condition,
-        "school": school_of(study).key,
+        "traces": [own_trace(study), school_of(study).part],
         "wall": None if ways.bench is None or (wall := wall_power(ways.bench.settings)) is None else asdict(wall),
         "clock": None if (clock := clock_window(ways.steps)) is None else asdict(clock),
         "tolerance": study.tolerance_k,

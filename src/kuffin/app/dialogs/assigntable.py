@@ -38,7 +38,7 @@ class AssignTable(QTableWidget):
         header = self.horizontalHeader()
         header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
         header.setStretchLastSection(True)
-        for column, width in enumerate((190, 112, 126, 144, 126, 230)):
+        for column, width in enumerate((236, 112, 126, 144, 126, 230)):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.Interactive)
             self.setColumnWidth(column, width)
         for at, log in enumerate(logs):
