@@ -22,8 +22,8 @@ from kuffin.verdict.study import StudyVerdict, judge
 
 
 def test_true_dies_and_the_coolant_lie_in_their_intervals() -> None:
-    """The whole of it, 200 loops, is in the benchmarks; 95 % intervals of 36 truths leave out two at the most, but once in 40."""
-    found = [held(seed) for seed in range(1000, 1012)]
+    """The whole of it, 200 loops, is in the benchmarks; 95 % intervals of 18 truths leave out three at the most, but once in 90."""
+    found = [held(seed) for seed in range(1000, 1006)]
     inside = [d for f in found for d in f.dies] + [f.coolant for f in found]
     assert len(inside) - sum(inside) <= 3
     assert not any(f.averaged for f in found)

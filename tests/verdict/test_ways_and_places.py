@@ -10,6 +10,7 @@ import pytest
 from benchmarks.devices import drawn_loop
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.plan.order import Slot
 from kuffin.core.prepare.changeover import change_over
 from kuffin.notebook import edits, planedits, shelf
 from kuffin.notebook.entities import Candidate, Study
@@ -35,7 +36,7 @@ def named(study: Study, name: str) -> Candidate:
 class TestAPartInTwoWays:
     @pytest.fixture
     def told(self, book: Notebook) -> int:
-        """A block as it is and turned, two mounts each; and another one."""
+        """A block as it is and turned; and another one."""
         study = edits.add_study(book, "Does it matter which way the card block is turned?", "block", ["Tern", "Plover"])
         way = planedits.another_way(book, named(book.study(study), "Tern").id, "Tern (turned)")
         bench = shelf.add_bench(book, "booth")
@@ -45,24 +46,29 @@ class TestAPartInTwoWays:
             f"ways of {named(book.study(study), 'Tern').part_id}"
         }
         planedits.configure(book, way, "turned", 90.0)
-        for i, name in enumerate(("Tern", "Tern (turned)", "Plover") * 2):
-            edits.add_log(book, study, name, drawn_loop(1000 + i)[0])
         return study
 
-    def test_it_is_one_part_with_one_price_and_samples_and_two_candidates(self, book: Notebook, told: int) -> None:
-        study = book.study(told)
+    @pytest.fixture
+    def measured(self, book: Notebook, told: int) -> int:
+        """Two mounts each."""
+        for i, name in enumerate(("Tern", "Tern (turned)", "Plover") * 2):
+            edits.add_log(book, told, name, drawn_loop(1000 + i)[0])
+        return told
+
+    def test_it_is_one_part_with_one_price_and_samples_and_two_candidates(self, book: Notebook, measured: int) -> None:
+        study = book.study(measured)
         tern, turned = named(study, "Tern"), named(study, "Tern (turned)")
         assert tern.part_id == turned.part_id and tern.live_mounts[0].sample_id == turned.live_mounts[0].sample_id
         shelf.change_part(book, tern.part_id, "price", price=80.0, currency="EUR")
-        verdict = judge(book, book.study(told))
+        verdict = judge(book, book.study(measured))
         assert verdict.main.comparison is not None and len(verdict.main.comparison.pairs) == 3
-        found = value_of(verdict, book.study(told), None, ())
+        found = value_of(verdict, book.study(measured), None, ())
         assert found is not None and {r.name: r.price for r in found.rows} == {
             "Tern": 80.0,
             "Tern (turned)": 80.0,
             "Plover": None,
         }
-        known = known_of(tern.part_id, [Judged(book.study(told), verdict)], lambda _: "")
+        known = known_of(tern.part_id, [Judged(book.study(measured), verdict)], lambda _: "")
         assert [k.study.rpartition(": ")[2] for k in known] == ["Tern", "Tern (turned)"]
 
     def test_what_they_differ_in_is_what_is_asked_and_else_is_named(self, book: Notebook, told: int) -> None:
@@ -78,24 +84,27 @@ class TestAPartInTwoWays:
         assert [c.name for c in book.study(told).live_candidates][-1] == "Tern (another way)"
 
     def test_the_change_over_says_how_it_is_used(self, book: Notebook, told: int) -> None:
+        planedits.draw_order(book, told, [Slot("Tern", 1), Slot("Tern (turned)", 1)], 1)
         study = book.study(told)
         before, after = (built_in(study, named(study, n).live_mounts[0], None, ()) for n in ("Tern", "Tern (turned)"))
         assert any("turned by 90 °" in t.text for t in change_over(before, after))
 
-    def test_studies_are_linked_only_by_a_part_that_is_used_alike(self, book: Notebook, told: int) -> None:
+    def test_studies_are_linked_only_by_a_part_that_is_used_alike(self, book: Notebook, measured: int) -> None:
         other = edits.add_study(book, "Which card block?", "block", ["Tern", "Knot"])
-        edits.change_study(book, other, "set up", bench_id=book.study(told).bench_id, device=book.study(told).device)
+        edits.change_study(
+            book, other, "set up", bench_id=book.study(measured).bench_id, device=book.study(measured).device
+        )
         for i, name in enumerate(("Tern", "Knot") * 2):
             edits.add_log(book, other, name, drawn_loop(1010 + i)[0])
 
         def link() -> object:
-            both = [Judged(book.study(s), judge(book, book.study(s))) for s in (told, other)]
+            both = [Judged(book.study(s), judge(book, book.study(s))) for s in (measured, other)]
             return linked(both[0], both[1:])
 
         assert "in several ways" in link().refused[0]
-        edits.change_study(book, told, "baseline", baseline_id=named(book.study(told), "Tern (turned)").id)
+        edits.change_study(book, measured, "baseline", baseline_id=named(book.study(measured), "Tern (turned)").id)
         assert "not used alike" in link().refused[0] and "turned by" in link().refused[0]
-        edits.change_study(book, told, "baseline", baseline_id=named(book.study(told), "Tern").id)
+        edits.change_study(book, measured, "baseline", baseline_id=named(book.study(measured), "Tern").id)
         assert link().baseline == "Tern" and {r.candidate for r in link().rows} == {"Tern (turned)", "Plover", "Knot"}
 
 
