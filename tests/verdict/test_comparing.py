@@ -102,6 +102,8 @@ class TestConditions:
         assert "of twenty such cells one says something wrong" in said
 
     def test_another_condition_may_be_the_main_one(self, demo_notebook: Notebook, study: Study) -> None:
+        plover = next(c for c in study.live_candidates if c.name == "Plover")
+        edits.change_candidates(demo_notebook, study.id, [(plover.id, plover.name)])  # one candidate's runs are enough
         planedits.set_plan(demo_notebook, study.id, "120 W", condition="load 120 W")
         _, v = again(demo_notebook)
         result = next(iter(v.results.values()))
