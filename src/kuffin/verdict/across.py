@@ -6,6 +6,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from kuffin.core.bench.configuration import SETTINGS
+from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.linking import Difference, through_baseline
 from kuffin.core.compare.pairwords import count, joined
 from kuffin.notebook.entities import Candidate, Study
@@ -89,7 +90,7 @@ def why_not(first: Judged, other: Judged) -> str:
     """Why two studies cannot be linked; blank where they can."""
     a, b = first.study, other.study
     if a.under_test != b.under_test:
-        return f"“{b.name}” compares {b.under_test}s, “{a.name}” {a.under_test}s"
+        return f"“{b.name}” compares {kind_under_test(b.under_test).words}, “{a.name}” {kind_under_test(a.under_test).words}"
     if not shared_parts(a, b):
         return f"“{b.name}” and “{a.name}” have no candidate in common; mount one of these in the other study, as its baseline"
     reasons = [_why_no_link(a, b, p) for p in shared_parts(a, b)]

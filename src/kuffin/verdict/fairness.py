@@ -36,7 +36,10 @@ def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], verdict: St
     told = {d.key.removeprefix("tested ") for d in tested}
     found = [d for d in differences(study.under_test, configurations, study.same) if d.key not in told]
     asked, alike = _ways_of_one_part(study, configurations)
-    found = [replace(d, strength=0, effect=asked[d.key]) if d.key in asked else d for d in found] + alike
+    found = [
+        replace(d, strength=0, effect=asked[d.key], counts_as="what is compared") if d.key in asked else d
+        for d in found
+    ] + alike
     found += tested + _unlike_tests(study) + _samples(study) + _mounts(study)
     if verdict is not None:
         found += _measured(study, verdict)

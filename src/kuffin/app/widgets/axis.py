@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRectF, Qt
+from PySide6.QtCore import QPointF, QRectF
 from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.look.theme import Theme, figures_font
@@ -50,5 +50,6 @@ def paint_axis(
         painter.drawLine(QPointF(at(x), area.top()), QPointF(at(x), area.bottom()))
         painter.setPen(theme.color("muted"))
         said = number(x, digits) + (f" {unit}" if unit and i == len(shown) - 1 else "")
-        painter.drawText(QRectF(at(x) - 45, area.bottom() + 2, 90, 18), Qt.AlignmentFlag.AlignHCenter, said)
+        wide = painter.fontMetrics().horizontalAdvance(said) + 2.0
+        painter.drawText(QPointF(max(at(x) - wide / 2, 0.0), area.bottom() + 2 + painter.fontMetrics().ascent()), said)
     return at

@@ -52,8 +52,7 @@ class PagedDesk(QWidget):
             else:
                 self._made_later[i] = page
             self.pages.addWidget(scroll)
-        remembered = self._settings.value(f"page/{self._name}", self._keys[0])
-        self.go(remembered if remembered in self._keys else self._keys[0])
+        self.go(self._remembered())
 
     def go(self, key: str) -> None:
         """Turn to a page."""
@@ -70,13 +69,23 @@ class PagedDesk(QWidget):
         for i, name in enumerate(self._group.buttons()):
             name.setVisible(on and i not in self._away)
         self.pages.setVisible(on)
-        if self.pages.currentIndex() in self._away:
-            self._step(-1)
+        wanted = self._keys.index(self._remembered())  # where the person was, as soon as it is offered again
+        if wanted not in self._away:
+            self._turn(wanted)
+        elif self.pages.currentIndex() in self._away:
+            self._turn(self._beside(-1))
+
+    def _remembered(self) -> str:
+        kept = self._settings.value(f"page/{self._name}", self._keys[0])
+        return kept if kept in self._keys else self._keys[0]
 
     def _step(self, by: int) -> None:
         """To the next page that is offered."""
+        self._go(self._beside(by))
+
+    def _beside(self, by: int) -> int:
         at, count = self.pages.currentIndex(), max(self.pages.count(), 1)
-        self._go(next((i for n in range(1, count) if (i := (at + by * n) % count) not in self._away), at))
+        return next((i for n in range(1, count) if (i := (at + by * n) % count) not in self._away), at)
 
     def mark_page(self, key: str, note: str) -> None:
         """Put a short note behind a page's name, such as a count of what is open."""
@@ -85,10 +94,14 @@ class PagedDesk(QWidget):
         self._row.invalidate()
 
     def _go(self, index: int) -> None:
+        self._turn(index)
+        self._settings.set_value(f"page/{self._name}", self._keys[index])
+
+    def _turn(self, index: int) -> None:
+        """Show a page, without remembering that the person went there."""
         if index in self._made_later:
             scroll = self.pages.widget(index)
             assert isinstance(scroll, QScrollArea)
             scroll.setWidget(self._made_later.pop(index)())
         self.pages.setCurrentIndex(index)
         self._group.button(index).setChecked(True)
-        self._settings.set_value(f"page/{self._name}", self._keys[index])

@@ -31,6 +31,8 @@ class Setting:
         the same, else only that it moved. Blank: no channel does.
     called : str
         What it is called where one is asked to set it: ``the pump``.
+    of_use : bool
+        Whether it is how the part itself is used, so that whoever fits it has to know.
     """
 
     key: str
@@ -47,6 +49,7 @@ class Setting:
     shown_by: str = ""
     shown_in: str = ""
     called: str = ""
+    of_use: bool = False
 
     @property
     def spoken(self) -> str:
@@ -82,10 +85,10 @@ SETTINGS: dict[str, Setting] = {
         _S("firmware", "firmware", "text", "Firmware sets limits, voltages and fan curves: with another one it may be another part.", 2, of_test=True, called="the firmware"),
         _S("driver", "driver", "text", "Another driver can load the part otherwise: power and clock move with it.", 2, of_test=True, called="the driver"),
         _S("orientation", "orientation", "choice", "A radiator or block the other way up may hold air.", 1, options=("lying", "standing, ports up", "standing, ports down", "on its side", "hanging")),
-        _S("ports", "ports", "text", "Which ports are used decides how the flow crosses the part.", 2),
-        _S("turned", "turned by", "number", "A part that is turned lies otherwise over the hot places: commonly some tenths of a kelvin.", 2, "°", high=360),
-        _S("state", "state", "text", "As bought, repaired, cleaned, lapped: by now it may be another part.", 2),
-        _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", 2, options=("as marked", "against the mark", "not marked")),
+        _S("ports", "ports", "text", "Which ports are used decides how the flow crosses the part.", 2, of_use=True),
+        _S("turned", "turned by", "number", "A part that is turned lies otherwise over the hot places: commonly some tenths of a kelvin.", 2, "°", high=360, of_use=True),
+        _S("state", "state", "text", "As bought, repaired, cleaned, lapped: by now it may be another part.", 2, of_use=True),
+        _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", 2, options=("as marked", "against the mark", "not marked"), of_use=True),
         _S("tightening", "tightening", "choice", "An uneven pull tilts the block: part of the die loses contact.", 2, options=("crosswise, in turns", "one after the other", "springs to the stop")),
         _S("screws", "screws", "text", "Longer screws or other springs pull otherwise: commonly some tenths of a kelvin.", 1),
         _S("torque_nm", "torque", "number", "More pull thins the paste: commonly some tenths of a kelvin.", 2, "N m", high=20),
@@ -112,6 +115,8 @@ class Difference:
     groups : tuple of (value as text, candidates)
     said : str
         The sentence, where “who has what” does not say it.
+    counts_as : str
+        What it is in a word, where its strength does not say it.
     """
 
     key: str
@@ -120,6 +125,7 @@ class Difference:
     effect: str
     strength: int
     said: str = ""
+    counts_as: str = ""
 
     @property
     def verb(self) -> str:

@@ -6,7 +6,7 @@ from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
 from kuffin.core.bench.configuration import OF_TEST
-from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.protocol import OWN_FIELDS, Step
 from kuffin.core.bench.testsettings import written_or
 
 BY_HAND = "stopped by hand"  # why a run ended that a person stopped
@@ -61,7 +61,7 @@ def run_s(steps: Sequence[Step], usual_s: float | None) -> float:
     return sum(step_s(s, usual_s) for s in steps)
 
 
-ALL = frozenset({"load", "power_w", "pump_percent", "fan_percent"})  # what a bench can do by itself
+ALL = frozenset(OWN_FIELDS)  # what a bench can set by itself
 Sets = Callable[[Step], Collection[str]]
 
 

@@ -15,7 +15,7 @@ from kuffin.core.bench.testsettings import short_words
 
 DEFAULT_TAU_S = 600.0
 DEFAULT_RISE_K = 12.0
-_OWN = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
+OWN_FIELDS = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
 
 
 @dataclass(frozen=True)
@@ -56,7 +56,7 @@ class Step:
 
     def value_of(self, key: str) -> float | str | None:
         """What it sets a setting to (by `core.bench.configuration.OF_TEST`, or a name of the person's own); None: as it stands."""
-        found = getattr(self, key) if key in _OWN else self.also.get(key)
+        found = getattr(self, key) if key in OWN_FIELDS else self.also.get(key)
         return None if found == "" else found
 
     @property
@@ -184,7 +184,9 @@ def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
         raise BenchError("a sweep needs at least two different values")
     steps: tuple[Step, ...] = ()
     for value in values:
-        change: dict[str, Any] = {what: float(value)} if what in _OWN else {"also": {**base.also, what: float(value)}}
+        change: dict[str, Any] = (
+            {what: float(value)} if what in OWN_FIELDS else {"also": {**base.also, what: float(value)}}
+        )
         steps = (
             *steps,
             replace(base, name=f"{base.name}{'' if what == 'power_w' else ','} {short_words(what, value)}", **change),

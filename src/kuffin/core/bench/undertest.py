@@ -95,6 +95,11 @@ class UnderTest:
     main_trace: str = "die_over_coolant"
     traces: tuple[str, ...] = ALL_TRACES
 
+    @property
+    def words(self) -> str:
+        """What is compared, with the temperatures where a study chooses them: ``anything else (storage over room)``."""
+        return f"{self.label} ({spoken(self.part)} over {spoken(self.over)})" if self.any_temperature else self.label
+
 
 _WHOLE = ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air")
 _FITTED: dict[str, Any] = {"made": "fitted", "make": "fit"}

@@ -89,7 +89,6 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
 
 
 _OWN_TASK = frozenset({"paste", "pads", "coolant"})  # what is spread, laid or filled in has a task of its own
-_HOW = ("ports", "turned", "flow_direction", "state")
 _BUILT_IN = (
     "pump",
     "radiator",
@@ -141,7 +140,7 @@ def _name(built: BuiltIn) -> str:
 
 def _how(built: BuiltIn) -> str:
     """How a part is used, where that is told: its ports, by how much it is turned."""
-    said = [f"{SETTINGS[k].label} {written(SETTINGS[k], v)}" for k in _HOW if (v := built.settings.get(k))]
+    said = [f"{s.label} {written(s, v)}" for k, s in SETTINGS.items() if s.of_use and (v := built.settings.get(k))]
     return f" ({', '.join(said)})" if said else ""
 
 

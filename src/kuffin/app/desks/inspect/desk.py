@@ -169,7 +169,7 @@ class InspectDesk(QWidget):
         of_study = so_far or bool(verdict is not None and (verdict.findings or verdict.of_study))
         self._empty.setVisible(not there)
         self.paged.setVisible(there or of_study)
-        self.paged.show_pages(there or of_study, () if there else _OF_A_RUN)
+        self.paged.show_pages(there or of_study, _OF_A_RUN if of_study and not there else ())
 
     def _renew_so_far(self) -> None:
         if self._state.verdict is None:

@@ -108,7 +108,7 @@ class FairPage(Page):
         top.addWidget(label, 1)
         top.addWidget(
             text(
-                _STRENGTH[difference.strength],
+                difference.counts_as or _STRENGTH[difference.strength],
                 style="small" if reason or difference.strength < 3 else "warn",
                 wrap=False,
             )

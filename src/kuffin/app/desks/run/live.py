@@ -149,6 +149,8 @@ class LivePage(QWidget):
             self.stopper,
         ):
             row.addWidget(widget)
+        for widget in (self.carrier, self.type_reading, self.goer, self.commenter):
+            widget.hide()  # until a run has a use for it: together they would make the desk wider than the window
         column.addLayout(row)
         self._scale()
 

@@ -142,7 +142,7 @@ class BenchPage(Page):
             ],
             fixed=(1,),
         )
-        self.loop.fit(8)
+        self.loop.fit(16)
         self._say_sums(bench)
         self.measuring.show_bench(bench)
         self.wall.show_told(bench.settings if bench is not None else {})
