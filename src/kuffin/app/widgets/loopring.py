@@ -91,9 +91,9 @@ class LoopRing(Painted):
         elif away < -0.55:  # the lower side
             box, how = QRectF(point.x() - 90, point.y() + 12, 180, 34), Qt.AlignmentFlag.AlignHCenter
         elif share < 0.5:
-            box, how = QRectF(point.x() + 14, point.y() - 17, 150, 34), Qt.AlignmentFlag.AlignLeft
+            box, how = QRectF(point.x() + 22, point.y() - 17, 150, 34), Qt.AlignmentFlag.AlignLeft
         else:
-            box, how = QRectF(point.x() - 164, point.y() - 17, 150, 34), Qt.AlignmentFlag.AlignRight
+            box, how = QRectF(point.x() - 172, point.y() - 17, 150, 34), Qt.AlignmentFlag.AlignRight
         painter.setPen(t.color("ink"))
         painter.drawText(box, how | Qt.AlignmentFlag.AlignTop, name)
         painter.setPen(t.color("muted"))

@@ -59,6 +59,7 @@ class Setting:
             "fan_percent": "fan speed",
             "pads_where": "place and thickness of the pads",
             "fans_where": "number and side of the fans",
+            "turned": "angle it is turned by",
         }.get(self.key, self.label)
 
 
