@@ -18,12 +18,13 @@ demo: install
 
 lint: install
 	$(VENV)/bin/ruff check src tests benchmarks tools
+	$(VENV)/bin/ruff format --check --quiet src tests benchmarks tools
 	$(VENV)/bin/mypy
 	$(VENV)/bin/lint-imports
 
 # most of the time the tests wait for a window or a clock, so three run side by side on two cores
 test: lint
-	QT_QPA_PLATFORM=offscreen $(PY) -m pytest -n 3 --dist loadfile
+	QT_QPA_PLATFORM=offscreen $(PY) -m pytest -n 3 --dist worksteal
 
 shots: install
 	QT_QPA_PLATFORM=offscreen $(PY) tools/shots.py docs/screenshots

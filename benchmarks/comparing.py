@@ -10,9 +10,9 @@ from pathlib import Path
 
 import numpy as np
 
+from benchmarks.settledvalues import settled
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step
-from kuffin.core.settle import Settled
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Candidate, Channel, Mount, Reading, Run
 from kuffin.notebook.store import Notebook
@@ -24,24 +24,18 @@ _PARTS = ("die", "hot_spot", "memory", "regulator")
 _POWERS = (80.0, 120.0, 160.0, 200.0, 240.0, 280.0)
 
 
-def _settled(value: float) -> Settled:
-    """A settled trace of a given value."""
-    return Settled(
-        100.0, 1000.0, None, 300.0, True, 400.0, (400.0, 1000.0), value, value * 0.003, 60.0, value * 0.01, value,
-        value * 0.003, 0.0, value * 0.002, 0.0, value * 0.004, None, value * 0.01, 0.0, False, True, 0, 600, 0.01,
-    )  # fmt: skip
-
-
 def _step(name: str, power: float, levels: dict[str, float], rng: np.random.Generator) -> RunResult:
     traces = {}
     for part, r in levels.items():
         k_w = r * (1 + float(rng.normal(0, 0.004)))
-        traces[f"{part}_over_coolant_per_watt"] = _settled(k_w)
-        traces[f"{part}_over_coolant"] = _settled(k_w * power)
+        traces[f"{part}_over_coolant_per_watt"] = settled(k_w, 0.003)
+        traces[f"{part}_over_coolant"] = settled(k_w * power, 0.003)
     means = {"Power": (power, 1.0), "Die": (30 + power * 0.17, 0.5)}
     names = {"die": "Die", "hot_spot": "Hot", "memory": "Memory", "regulator": "Regulators"}
     roles = {"die": "Die", "power": "Power"}
-    return RunResult(traces, {}, means, (400.0, 1000.0), names, roles=roles, condition=name)
+    return RunResult(
+        traces=traces, problems={}, means=means, window_s=(400.0, 1000.0), names=names, roles=roles, condition=name
+    )
 
 
 def large(path: Path, candidates: int = 40, mounts: int = 6) -> None:
@@ -50,7 +44,7 @@ def large(path: Path, candidates: int = 40, mounts: int = 6) -> None:
     book = Notebook.create(path)
     names = [f"Block {i + 1}" for i in range(candidates)]
     study = edits.add_study(book, "Which of forty?", "block", names, 1.0, name="Forty", rounds=mounts)
-    steps = tuple(Step(f"load {p:g} W", "long mix", p) for p in _POWERS)
+    steps = tuple(Step(name=f"load {p:g} W", load="long mix", power_w=p) for p in _POWERS)
     protocol = planedits.keep_protocol(book, "six powers", steps, Limits())
     edits.change_study(book, study, "set up", protocol_id=protocol, reference_power_w=200.0)
     levels = {n: {p: 0.16 + 0.03 * i + 0.0006 * k for i, p in enumerate(_PARTS)} for k, n in enumerate(names)}

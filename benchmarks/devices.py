@@ -18,7 +18,7 @@ from kuffin.reading.runresult import RunResult
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
 from kuffin.simulated.severaldevices import Heated, SeveralTruth, record_several
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, as_csv
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, as_csv
 from kuffin.verdict.study import judge
 
 DRAWN = 200
@@ -37,20 +37,20 @@ def drawn_loop(seed: int) -> tuple[LogTable, SeveralTruth, tuple[str, ...]]:
     """A loop with a processor and a card, drawn; and the devices in the direction of flow."""
     rng = np.random.default_rng(seed)
     plan = RunPlan(
-        Radiator("Reed", float(rng.uniform(0.025, 0.06))),
-        Block("none"),
-        Load("none", 0.0),
-        Room(float(rng.uniform(18, 26)), 0.3, 0.1),
-        dt.datetime(2026, 1, 1),
+        radiator=Radiator(name="Reed", k_w=float(rng.uniform(0.025, 0.06))),
+        block=Block(name="none"),
+        load=LoadPlan(name="none", power_w=0.0),
+        room=Room(start_c=float(rng.uniform(18, 26)), drift_k_h=0.3, wander_k=0.1),
+        start=dt.datetime(2026, 1, 1),
         pump_speed=float(rng.uniform(0.5, 0.9)),
     )
 
     def block() -> Block:
-        return Block("b", float(rng.uniform(0.02, 0.06)), paste_k_w=float(rng.uniform(0.03, 0.1)))
+        return Block(name="b", r0_k_w=float(rng.uniform(0.02, 0.06)), paste_k_w=float(rng.uniform(0.03, 0.1)))
 
     heated = [
-        Heated("processor", block(), Load("long mix", float(rng.uniform(60, 200)))),
-        Heated("card", block(), Load("batch stretch", float(rng.uniform(80, 320)))),
+        Heated(device="processor", block=block(), load=LoadPlan(name="long mix", power_w=float(rng.uniform(60, 200)))),
+        Heated(device="card", block=block(), load=LoadPlan(name="batch stretch", power_w=float(rng.uniform(80, 320)))),
     ]
     if rng.random() < 0.5:
         heated.reverse()

@@ -20,7 +20,7 @@ from kuffin.core.settle import settle
 from kuffin.demo.faults import FAULTS, with_fault
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, record
 
 WANTED = {
     # fault: the findings that name it, and what its size is held against: the figure it moves
@@ -52,15 +52,27 @@ def plan_of(rng: np.random.Generator, under_test: str, name: str) -> RunPlan:
     i = _NAMES.index(name)
     scatter = 1 + float(rng.normal(0, 0.02))
     block = Block(
-        name,
-        0.045 + (0.006 * i if under_test == "block" else 0.0),
+        name=name,
+        r0_k_w=0.045 + (0.006 * i if under_test == "block" else 0.0),
         paste_k_w=0.085 * (scatter if under_test == "block" else 1 + float(rng.normal(0, 0.01))),
     )
-    radiator = Radiator(name, 0.06 + (0.004 * i if under_test == "radiator" else 0.0))
+    radiator = Radiator(name=name, k_w=0.06 + (0.004 * i if under_test == "radiator" else 0.0))
     power = 180.0 + float(rng.normal(0, 2.0))
     period = 96.0 if rng.random() < 0.5 else None
-    room = Room(21 + float(rng.uniform(0, 4)), float(rng.normal(0, 0.6)), 0.12, float(rng.choice([0.0, 0.15])))
-    plan = RunPlan(radiator, block, Load("batch stretch", power, period, 7.0), room, _START, load_s=3000.0)
+    room = Room(
+        start_c=21 + float(rng.uniform(0, 4)),
+        drift_k_h=float(rng.normal(0, 0.6)),
+        wander_k=0.12,
+        hvac_k=float(rng.choice([0.0, 0.15])),
+    )
+    plan = RunPlan(
+        radiator=radiator,
+        block=block,
+        load=LoadPlan(name="batch stretch", power_w=power, period_s=period, dip_s=7.0),
+        room=room,
+        start=_START,
+        load_s=3000.0,
+    )
     return replace(
         plan,
         mount_factor=scatter if under_test == "radiator" else 1.0,
@@ -93,7 +105,9 @@ def read(plan: RunPlan, fault: Any, seed: int, under_test: str) -> Read:
             problems[name] = str(error)
     main = "coolant_over_air" if under_test == "radiator" else "die_over_coolant"
     first = traces.get(main) or next(iter(traces.values()), None)
-    seen = Recorded(table.times, values, roles, traces, first.window_s if first else None)
+    seen = Recorded(
+        times=table.times, values=values, roles=roles, traces=traces, window_s=first.window_s if first else None
+    )
     return Read(figures(seen), check_run(seen, traces.get(main), problems.get(main, ""), CheckLimits()))
 
 
@@ -114,7 +128,7 @@ def study(seed: int, key: str | None, size: float) -> tuple[bool, bool, int, set
             truth = sound
         got = read(plan, fault, 1000 * seed + i, under_test)
         reads.append(got)
-        siblings.append(Sibling(i, name, f"{name} {i}", got.figures, {}))
+        siblings.append(Sibling(mount_id=i, candidate=name, label=f"{name} {i}", figures=got.figures, channels={}))
     apart = against_siblings(siblings, under_test, 180.0, CheckLimits())
     said = [{f.kind for f in [*r.found, *apart[i]] if f.serious} for i, r in enumerate(reads)]
     doubted = sum(bool(k) for i, k in enumerate(said) if key is None or i != bad)

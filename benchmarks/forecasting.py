@@ -12,7 +12,7 @@ from kuffin.reading.forecast import forecast
 from kuffin.reading.signals import Signals, signals
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, record
 
 _IDLE_S = 300.0
 MINUTES = (8, 12, 16, 20, 25)
@@ -22,17 +22,28 @@ def one(seed: int) -> tuple[Signals, float]:
     """A run on a drawn bench, and the level its coolant over air comes to at rest, K."""
     rng = np.random.default_rng(seed)
     plan = RunPlan(
-        Radiator("x", float(rng.uniform(0.045, 0.09)), heat_capacity_j_k=float(rng.uniform(500, 2500))),
-        Block("y"),
-        Load("batch stretch", float(rng.uniform(120, 260)), 96.0 if rng.random() < 0.5 else None, 7.0),
-        Room(float(rng.uniform(19, 25)), float(rng.uniform(-1.0, 1.0)), 0.1),
-        dt.datetime(2026, 1, 5),
+        radiator=Radiator(
+            name="x", k_w=float(rng.uniform(0.045, 0.09)), heat_capacity_j_k=float(rng.uniform(500, 2500))
+        ),
+        block=Block(name="y"),
+        load=LoadPlan(
+            name="batch stretch",
+            power_w=float(rng.uniform(120, 260)),
+            period_s=96.0 if rng.random() < 0.5 else None,
+            dip_s=7.0,
+        ),
+        room=Room(start_c=float(rng.uniform(19, 25)), drift_k_h=float(rng.uniform(-1.0, 1.0)), wander_k=0.1),
+        start=dt.datetime(2026, 1, 5),
         idle_s=_IDLE_S,
         load_s=4200.0,
     )
     table, truth = record(plan, Pump(), seed, "x.csv")
     channels = tuple(ChannelRole(c.name, c.role, c.device) for c in table.channels)
-    found = signals(RunData(table.times, {c.name: c.values for c in table.channels}, {}, {}, channels))
+    found = signals(
+        RunData(
+            times=table.times, values={c.name: c.values for c in table.channels}, roles={}, units={}, channels=channels
+        )
+    )
     power = table.channels[[c.role for c in table.channels].index("power")].values
     loaded = (table.times > _IDLE_S + 3000) & np.isfinite(power)
     return found, truth.radiator_k_w * float(np.mean(power[loaded]))
@@ -40,8 +51,8 @@ def one(seed: int) -> tuple[Signals, float]:
 
 def cut(s: Signals, end_s: float) -> Signals:
     at = int(np.searchsorted(s.times, end_s))
-    parts = [None if x is None else x[:at] for x in (s.die, s.coolant, s.air, s.power)]
-    return Signals(s.times[:at], *parts, s.names)
+    die, coolant, air, power = (None if x is None else x[:at] for x in (s.die, s.coolant, s.air, s.power))
+    return Signals(times=s.times[:at], die=die, coolant=coolant, air=air, power=power, names=s.names)
 
 
 def report(runs: int = 60) -> None:
@@ -59,7 +70,7 @@ def report(runs: int = 60) -> None:
             if found.settling is None or found.left_s is None or settled_s is None or found.settled:
                 continue
             late = (60 * minute + found.left_s - settled_s) / 60
-            rows[minute].append((found.settling.final - level, found.settling.final_u95, late))
+            rows[minute].append((found.settling.warm_up.final - level, found.settling.final_u95, late))
     for minute, found in rows.items():
         if not found:
             print(f"{minute} min into the warm-up: all have settled")

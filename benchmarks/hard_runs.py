@@ -161,7 +161,9 @@ def report(runs: int = 60) -> None:
                     off = np.array([getattr(f, name) for _, f in told]) - true
                     u95 = np.array([f.u95 if name == "value" else f.final_u95 for _, f in told])
                     said += f"; {name}: held {100 * np.mean(np.abs(off) <= u95):5.1f} %, bias {off.mean():+.2f}, ± {np.median(u95):.2f} K"
-                said += f"; settled {100 * settled.mean():3.0f} %; steps {sum(f.step_s is not None for _, f in told)}"
+                said += (
+                    f"; settled {100 * settled.mean():3.0f} %; steps {sum(f.load.step_s is not None for _, f in told)}"
+                )
             elif told:
                 said += f"; farthest {max(abs(f.value - (30 if trace == 'die' else 10)) for _, f in told):.1f} K"
             print(said, flush=True)

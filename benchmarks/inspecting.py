@@ -16,7 +16,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.simulated.faults import Fault
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, record
 
 _RUNS, _CHANNELS = 60, 40
 _NAMES = ("Tern", "Plover", "Dunlin", "Knot", "Ruff", "Godwit")
@@ -29,14 +29,30 @@ def study_of(path: Path, runs: int = _RUNS) -> None:
     study = edits.add_study(book, "Which block?", "block", list(_NAMES), rounds=runs // len(_NAMES))
     new = []
     for i in range(runs):
-        block = Block("x", 0.045 + 0.004 * (i % len(_NAMES)), paste_k_w=0.085 * (1 + float(rng.normal(0, 0.02))))
+        block = Block(
+            name="x", r0_k_w=0.045 + 0.004 * (i % len(_NAMES)), paste_k_w=0.085 * (1 + float(rng.normal(0, 0.02)))
+        )
         start = dt.datetime(2026, 1, 5) + dt.timedelta(hours=2 * i)
-        load = Load("long mix", 180.0 + float(rng.normal(0, 1)))
-        plan = RunPlan(Radiator("Reed", 0.06), block, load, Room(21.0, 0.3), start, load_s=3360.0, interval_s=1.0)
+        load = LoadPlan(name="long mix", power_w=180.0 + float(rng.normal(0, 1)))
+        plan = RunPlan(
+            radiator=Radiator(name="Reed", k_w=0.06),
+            block=block,
+            load=load,
+            room=Room(start_c=21.0, drift_k_h=0.3),
+            start=start,
+            load_s=3360.0,
+            interval_s=1.0,
+        )
         fault = Fault(stuck=("Coolant in", 1500.0)) if i % 7 == 3 else None
         table, _ = record(plan, Pump(), i, f"run{i}.csv", fault)
         more = [
-            LogChannel(f"Board {k}", "degC", "temperature", None, 40 + rng.normal(0, 0.3, table.rows))
+            LogChannel(
+                name=f"Board {k}",
+                unit="degC",
+                quantity="temperature",
+                role=None,
+                values=40 + rng.normal(0, 0.3, table.rows),
+            )
             for k in range(_CHANNELS - len(table.channels))
         ]
         new.append(edits.NewRun(_NAMES[i % len(_NAMES)], replace(table, channels=[*table.channels, *more])))

@@ -12,7 +12,7 @@ def report() -> None:
     """Print the ratio, the first time a number of mounts is met and afterwards."""
     rng = np.random.default_rng(1)
     mounts = [
-        MountValue(f"Candidate {c}", f"{c}-{r}", 10 + 0.4 * c + rng.normal(0, 0.4), str(r))
+        MountValue(candidate=f"Candidate {c}", mount=f"{c}-{r}", value=10 + 0.4 * c + rng.normal(0, 0.4), round=str(r))
         for c in range(8)
         for r in range(6)
     ]

@@ -42,7 +42,7 @@ def report() -> None:
     rng = np.random.default_rng(1)
     values = {f"probe {i}": 25 + i + 9 * (1 - np.exp(-t / 600)) + rng.normal(0, 0.2, t.size) for i in range(60)}
     channels = tuple(ChannelRole(name, _ROLES[i % len(_ROLES)]) for i, name in enumerate(values))
-    data = RunData(t, values, {}, dict.fromkeys(values), channels)
+    data = RunData(times=t, values=values, roles={}, units=dict.fromkeys(values), channels=channels)
     view = drawn(data, settle(t, values["probe 0"]), "probe 0, K")
     ours, empty = TracePlot(looks.LIGHT), pg.PlotWidget()
     for widget in (ours, empty):

@@ -7,7 +7,7 @@ import random
 
 from benchmarks.timing import in_turn
 from kuffin.core.plan.order import plan_order
-from kuffin.core.plan.schedule import Hours, Job, lay
+from kuffin.core.plan.schedule import BenchJob, Hours, lay
 
 _AIM = "aim: at once, that is under 0.1 s"
 
@@ -16,7 +16,7 @@ def report() -> None:
     """Print both times."""
     names = [f"Candidate {n}" for n in range(12)]
     slots = plan_order(names, 6, 1)
-    jobs = [Job(i, s.candidate, (("change over", 45.0), ("run", 60.0))) for i, s in enumerate(slots)]
+    jobs = [BenchJob(i, s.candidate, (("change over", 45.0), ("run", 60.0))) for i, s in enumerate(slots)]
     hours = Hours({day: (9.0, 17.0) for day in range(5)})
     begin = dt.datetime(2026, 3, 2, 9, 0)
     shuffled = list(range(72))

@@ -39,7 +39,9 @@ class Counter:
     def __init__(self, channels: int, interval_s: float) -> None:
         self.name, self.interval_s, self.reads = "counter", interval_s, 0
         self.channels = tuple(
-            LiveChannel(f"c{i}", "degC", "temperature", _ROLES[i - 1] if 0 < i <= len(_ROLES) else None)
+            LiveChannel(
+                name=f"c{i}", unit="degC", quantity="temperature", role=_ROLES[i - 1] if 0 < i <= len(_ROLES) else None
+            )
             for i in range(channels)
         )
         self._values = np.linspace(20, 60, channels)
@@ -79,9 +81,9 @@ def _share(seconds: float, channels: int, window: bool, interval_s: float = 1.0,
     """The same, here."""
     with tempfile.TemporaryDirectory() as tmp:
         notebook = a_notebook(Path(tmp))
-        steps = (Step("idle", settle="clock", longest_min=999), Step("load", "x"))
+        steps = (Step(name="idle", settle="clock", longest_min=999), Step(name="load", load="x"))
         counter = Counter(channels, interval_s)
-        bench = OpenBench("counter", [counter], LoadByHand(), interval_s, speed)
+        bench = OpenBench(name="counter", instruments=[counter], load=LoadByHand(), interval_s=interval_s, speed=speed)
         pump: Callable[[float], None] = time.sleep
         if window:
             app, shown = _window(Path(tmp), notebook)
@@ -184,7 +186,7 @@ def _hour(channels: int, rate_hz: float, speed: float, window: bool) -> tuple[in
     with tempfile.TemporaryDirectory() as tmp:
         notebook = a_notebook(Path(tmp))
         counter = Counter(channels, 1 / rate_hz)
-        bench = OpenBench("counter", [counter], LoadByHand(), 1 / rate_hz, speed)
+        bench = OpenBench(name="counter", instruments=[counter], load=LoadByHand(), interval_s=1 / rate_hz, speed=speed)
         wall, cpu = time.monotonic(), _cpu()
         if window:
             app, shown = _window(Path(tmp), notebook)
@@ -196,7 +198,7 @@ def _hour(channels: int, rate_hz: float, speed: float, window: bool) -> tuple[in
             shown.running.stop_now()
         else:
             study = notebook.study(1)
-            steps = (Step("idle", settle="clock", longest_min=999), Step("load", "x"))
+            steps = (Step(name="idle", settle="clock", longest_min=999), Step(name="load", load="x"))
             live = LiveRun(notebook, study, "Reed", None, bench, steps, Limits())
             live.start()
             end = time.monotonic() + 3600 / speed

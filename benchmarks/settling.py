@@ -47,15 +47,15 @@ def _row(seed: int, trial: Trial, pair: str, truth: PairTruth, cut: bool, found:
         return row
     looped = trial.period_s is None or trial.end_s - trial.load_start_s >= 4.2 * trial.period_s
     row |= {
-        "start": found.load_start_s is not None
-        and abs(found.load_start_s - trial.load_start_s) <= max(15, 3 * trial.interval_s),
+        "start": found.load.start_s is not None
+        and abs(found.load.start_s - trial.load_start_s) <= max(15, 3 * trial.interval_s),
         "period": None
         if cut or not looped
-        else (found.period_s is None) == (trial.period_s is None)
-        and (trial.period_s is None or abs((found.period_s or 0) - trial.period_s) <= 0.05 * trial.period_s),
+        else (found.load.period_s is None) == (trial.period_s is None)
+        and (trial.period_s is None or abs((found.load.period_s or 0) - trial.period_s) <= 0.05 * trial.period_s),
         "settled": found.settled,
         "false": found.settled
-        and (abs(left or 0) > 2 * TOLERANCE or abs(found.mean - truth.equilibrium_k) > 2 * TOLERANCE),
+        and (abs(left or 0) > 2 * TOLERANCE or abs(found.window.mean - truth.equilibrium_k) > 2 * TOLERANCE),
         "due": not cut
         and truth.within_tolerance_since_s is not None
         and truth.drift_floor_k is not None
@@ -63,15 +63,15 @@ def _row(seed: int, trial: Trial, pair: str, truth: PairTruth, cut: bool, found:
         and truth.drift_floor_k <= TOLERANCE / 2,
         "early": found.settled_at_s is not None
         and (truth.within_twice_since_s is None or found.settled_at_s < truth.within_twice_since_s - 60),
-        "mean_covers": abs(found.mean - truth.equilibrium_k) <= found.mean_u95 + 0.05,
+        "mean_covers": abs(found.window.mean - truth.equilibrium_k) <= found.mean_u95 + 0.05,
         "mean_u95": found.mean_u95,
         "final_u95": found.final_u95,
-        "error": abs(found.final - truth.equilibrium_k),
-        "signed": found.final - truth.equilibrium_k,
-        "covers": abs(found.final - truth.equilibrium_k) <= found.final_u95,
-        "tau": None if found.tau_s is None else abs(found.tau_s / trial.tau_s - 1),
-        "left_error": abs(found.still_to_go - (left or 0)),
-        "step": found.step_s,
+        "error": abs(found.warm_up.final - truth.equilibrium_k),
+        "signed": found.warm_up.final - truth.equilibrium_k,
+        "covers": abs(found.warm_up.final - truth.equilibrium_k) <= found.final_u95,
+        "tau": None if found.warm_up.tau_s is None else abs(found.warm_up.tau_s / trial.tau_s - 1),
+        "left_error": abs(found.level.to_go - (left or 0)),
+        "step": found.load.step_s,
     }
     return row
 

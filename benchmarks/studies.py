@@ -7,22 +7,14 @@ from dataclasses import dataclass, field
 from itertools import count
 from typing import Any
 
-from kuffin.core.settle import Settled
+from benchmarks.settledvalues import settled
 from kuffin.notebook.entities import Candidate, Mount, Part, Run, Sample, Study
 from kuffin.reading.runresult import RunResult
 from kuffin.said.line import VerdictLine, verdict_line
-from kuffin.verdict.study import StudyVerdict, mounts_of, verdict_from
+from kuffin.verdict.evidence import Evidence, mounts_of
+from kuffin.verdict.study import StudyVerdict, verdict_from
 
 POWER_W = 200.0
-
-
-def settled(value: float) -> Settled:
-    """A settled trace of a given value."""
-    return Settled(
-        100.0, 1000.0, None, 300.0, True, 400.0, (400.0, 1000.0), value, abs(value) * 0.002, 60.0, abs(value) * 0.01, value,
-        abs(value) * 0.002, 0.0, abs(value) * 0.002, 0.0, abs(value) * 0.004, None, abs(value) * 0.01, 0.0, False, True, 0,
-        600, 0.01,
-    )  # fmt: skip
 
 
 @dataclass
@@ -78,13 +70,13 @@ class Bench:
         candidate.mounts.append(mount)
         traces = {"die_over_coolant_per_watt": settled(k / POWER_W), "die_over_coolant": settled(k)}
         self.results[number] = RunResult(
-            traces, {}, {"Power": (POWER_W, 0.5), "Die": (30 + k, 0.5)}, (400.0, 1000.0), {"die": "Die", "power": "Power"},
+            traces=traces, problems={}, means={"Power": (POWER_W, 0.5), "Die": (30 + k, 0.5)}, window_s=(400.0, 1000.0), names={"die": "Die", "power": "Power"},
             roles={"die": "Die", "power": "Power"},
         )  # fmt: skip
 
     def judge(self) -> StudyVerdict:
         """Judge as the window does."""
-        return verdict_from(self.study, mounts_of(self.study), self.results)
+        return verdict_from(Evidence(self.study, mounts_of(self.study), self.results))
 
     def line(self) -> VerdictLine:
         """The verdict line and its next step, as the window shows them."""

@@ -40,7 +40,12 @@ Array = NDArray[np.float64]
 POWER_W, MARGIN_K, ROUNDS, LOOKS, FULL = 200.0, 1.0, 8, (3, 5, 8), 4
 CHANGE_OVER_MIN, IDLE_S, LOAD_S, BY_HAND_S = 40.0, 180.0, 2700.0, 1800.0
 BAD = 1 / 12
-_DIE, _COOLANT, _AIR, _POWER = Sensor(0.6, 1.0), Sensor(0.03, 0.01), Sensor(0.04, 0.01), Sensor(0.9, 0.1)
+_DIE, _COOLANT, _AIR, _POWER = (
+    Sensor(noise=0.6, quantum=1.0),
+    Sensor(noise=0.03, quantum=0.01),
+    Sensor(noise=0.04, quantum=0.01),
+    Sensor(noise=0.9, quantum=0.1),
+)
 
 
 @dataclass(frozen=True)
@@ -92,9 +97,16 @@ def mount(rng: np.random.Generator, t: Truth, i: int, bad: bool) -> Mounted:
     level = t.levels[i] + float(rng.normal(0, t.scatter_k)) + (float(rng.uniform(3, 9)) if bad else 0.0)
     r = level / POWER_W
     power = POWER_W * (1 + float(rng.normal(0, 0.02)))
-    loop = Loop(0.55 * r, 0.45 * r, 0.055, c_coolant=t.tau_s / 0.055 - 200, leakage=0.001, leakage_at_c=62.0)
+    loop = Loop(
+        r_die=0.55 * r,
+        r_block=0.45 * r,
+        r_radiator=0.055,
+        c_coolant=t.tau_s / 0.055 - 200,
+        leakage=0.001,
+        leakage_at_c=62.0,
+    )
     times = np.arange(0.0, IDLE_S + LOAD_S, 1.0)
-    room = Room(21.0, t.run_drift_k_h, 0.08, t.swing_k, 800.0)
+    room = Room(start_c=21.0, drift_k_h=t.run_drift_k_h, wander_k=0.08, hvac_k=t.swing_k, hvac_period_s=800.0)
     air = room.air(times, rng)
     demand = np.where(times < IDLE_S, 24.0, power)
     course = simulate(loop, times, demand, air)
@@ -193,7 +205,7 @@ def study(seed: int) -> Outcome:
             early[name].append(seen[0])
             value, took = read(m)
             minutes += took * counts
-            kept.append(MountValue(name, f"{name}{number}", value, str(number)))
+            kept.append(MountValue(candidate=name, mount=f"{name}{number}", value=value, round=str(number)))
             spoilt.append(m.bad)
         if number + 1 in {*LOOKS, FULL}:
             more_minutes, more = _remount(rng, t, kept, spoilt)
@@ -247,7 +259,14 @@ def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt:
     """Mounts that stand apart and whose print is bad are put together once more; the minutes and mounts that takes."""
     minutes, n = 0.0, 0
     siblings = [
-        Sibling(i, v.candidate, v.mount, {"die_over_coolant": v.value / POWER_W}, {}) for i, v in enumerate(kept)
+        Sibling(
+            mount_id=i,
+            candidate=v.candidate,
+            label=v.mount,
+            figures={"die_over_coolant": v.value / POWER_W},
+            channels={},
+        )
+        for i, v in enumerate(kept)
     ]
     found = against_siblings(siblings, "block", POWER_W, CheckLimits())
     for i, told in found.items():
@@ -258,7 +277,9 @@ def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt:
             continue
         m = mount(rng, t, t.names.index(kept[i].candidate), bool(rng.random() < BAD))
         value, took = read(m)
-        kept[i] = MountValue(kept[i].candidate, kept[i].mount + " again", value, kept[i].round)
+        kept[i] = MountValue(
+            candidate=kept[i].candidate, mount=kept[i].mount + " again", value=value, round=kept[i].round
+        )
         spoilt[i] = m.bad
         minutes += CHANGE_OVER_MIN + IDLE_S / 60 + took
         n += 1

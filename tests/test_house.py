@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import ast
+import doctest
+import importlib
 import re
 import subprocess
 import sys
@@ -15,6 +17,7 @@ import pytest
 from kuffin.notebook.entities import SCHEMA_VERSION
 
 ROOT = Path(__file__).resolve().parents[1]
+PAGES = ["README.md", "CONTRIBUTING.md", *(str(p.relative_to(ROOT)) for p in sorted((ROOT / "docs").rglob("*.md")))]
 MODULES = sorted((ROOT / "src" / "kuffin").rglob("*.py"))
 
 
@@ -27,6 +30,43 @@ def test_a_module_says_what_it_is_and_fits_on_a_few_screens(path: Path) -> None:
     for node in tree.body:
         if isinstance(node, (ast.FunctionDef, ast.ClassDef)) and not node.name.startswith("_"):
             assert ast.get_docstring(node), f"{path.name}: {node.name} has no docstring"
+
+
+def test_no_name_of_a_class_stands_for_two_things() -> None:
+    where: dict[str, list[str]] = {}
+    for path in MODULES:
+        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+            if isinstance(node, ast.ClassDef) and not node.name.startswith("_"):
+                where.setdefault(node.name, []).append(path.stem)
+    assert {name: found for name, found in where.items() if len(found) > 1} == {}
+
+
+def test_records_of_more_than_four_fields_take_keywords() -> None:
+    """All of them, or all after the first four (`KW_ONLY`)."""
+    loose = []
+    for path in MODULES:
+        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+            if not isinstance(node, ast.ClassDef):
+                continue
+            how = [ast.unparse(d) for d in node.decorator_list if ast.unparse(d).startswith("dataclass")]
+            fields = [ast.unparse(n.annotation) for n in node.body if isinstance(n, ast.AnnAssign)]
+            if "KW_ONLY" in fields:
+                fields = fields[: fields.index("KW_ONLY")]
+            if how and "kw_only=True" not in how[0] and len(fields) > 4:
+                loose.append(f"{path.stem}.{node.name}")
+    assert loose == []
+
+
+def test_the_examples_in_docstrings_are_true() -> None:
+    """Of the core and the words, which need no window and no file."""
+    tried = 0
+    for path in MODULES:
+        if ">>>" in path.read_text(encoding="utf-8"):
+            name = ".".join(path.relative_to(ROOT / "src").with_suffix("").parts)
+            found = doctest.testmod(importlib.import_module(name))
+            assert found.failed == 0, name
+            tried += found.attempted
+    assert tried > 10
 
 
 def test_the_start_is_not_held_up_by_heavy_imports() -> None:
@@ -42,17 +82,7 @@ def test_the_core_is_free_of_files_and_windows() -> None:
     assert done.stdout.strip() == "[]"
 
 
-@pytest.mark.parametrize(
-    "name",
-    [
-        "README.md",
-        "CONTRIBUTING.md",
-        "CHANGELOG.md",
-        "docs/methods.md",
-        "docs/notebook-format.md",
-        "docs/architecture.md",
-    ],
-)
+@pytest.mark.parametrize("name", [*PAGES, "CHANGELOG.md"])
 def test_every_link_leads_to_a_file(name: str) -> None:
     page = ROOT / name
     for target in re.findall(r"\]\(([^)#]+)\)", page.read_text(encoding="utf-8")):
@@ -73,9 +103,7 @@ def names_in(page: str) -> set[str]:
     return found | {"/".join(d.split(".")) for d in dotted}
 
 
-@pytest.mark.parametrize(
-    "page", ["README.md", "CONTRIBUTING.md", "docs/methods.md", "docs/notebook-format.md", "docs/architecture.md"]
-)
+@pytest.mark.parametrize("page", PAGES)
 def test_every_module_that_a_page_names_is_there(page: str) -> None:
     package = ROOT / "src" / "kuffin"
     for name in names_in(page):

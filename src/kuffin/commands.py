@@ -14,7 +14,7 @@ from typing import TYPE_CHECKING, Any
 from kuffin.core.base.errors import KuffinError
 
 if TYPE_CHECKING:
-    from kuffin.logs.table import Told
+    from kuffin.logs.table import ToldOfLog
 
 
 def _clean(value: Any) -> Any:
@@ -32,11 +32,11 @@ def _print_json(value: Any) -> None:
     print(json.dumps(_clean(value), ensure_ascii=False, allow_nan=False))
 
 
-def _told(args: argparse.Namespace) -> Told:
+def _told(args: argparse.Namespace) -> ToldOfLog:
     """What is said on the command line of a log that leaves it open."""
-    from kuffin.logs.table import Told
+    from kuffin.logs.table import ToldOfLog
 
-    return Told(args.dates, args.decimal, args.time_unit)
+    return ToldOfLog(args.dates, args.decimal, args.time_unit)
 
 
 def read(args: argparse.Namespace) -> None:
@@ -90,7 +90,7 @@ def read(args: argparse.Namespace) -> None:
         print(f"gap of {gap.length_s:.0f} s at {gap.at_s:.0f} s")
     for c in channels:
         print(
-            f"  {c['name']:<24} {shown(c['unit']) or '(no unit)':<10} {' '.join(filter(None, (c['device'], c['role']))) or '-':<22} n {c['n']:<7} "
+            f"  {c['name']:<24} {shown(str(c['unit'] or '')) or '(no unit)':<10} {' '.join(str(x) for x in (c['device'], c['role']) if x) or '-':<22} n {c['n']:<7} "
             f"mean {c['mean']:.3f}  {c['min']:.3f} to {c['max']:.3f}"
         )
     for text in table.warnings:
@@ -144,26 +144,28 @@ def settle_log(args: argparse.Namespace) -> None:
     for text in found.notes:
         print(f"note: {text}", file=sys.stderr)
     if args.json:
-        names = (
-            "load_start_s",
-            "period_s",
-            "tau_s",
-            "settled",
-            "settled_at_s",
-            "window_s",
-            "mean",
-            "mean_u95",
-            "n_eff",
-            "sd",
-            "final",
-            "final_u95",
-            "still_to_go",
-            "drift_per_10min",
-            "drift_u95",
-            "step_s",
-            "notes",
+        load, window, warm_up = found.load, found.window, found.warm_up
+        _print_json(
+            {
+                "load_start_s": load.start_s,
+                "period_s": load.period_s,
+                "tau_s": warm_up.tau_s,
+                "settled": found.settled,
+                "settled_at_s": found.settled_at_s,
+                "window_s": window.span_s,
+                "mean": window.mean,
+                "mean_u95": found.mean_u95,
+                "n_eff": window.n_eff,
+                "sd": window.sd,
+                "final": warm_up.final,
+                "final_u95": found.final_u95,
+                "still_to_go": found.level.to_go,
+                "drift_per_10min": found.drift.per_10min,
+                "drift_u95": found.drift.u95,
+                "step_s": load.step_s,
+                "notes": found.notes,
+            }
         )
-        _print_json({name: getattr(found, name) for name in names})
         return
     unit = "K" if over is not None else shown(response.unit)
     unit = f"{unit}/{shown(per.unit)}" if per is not None else unit
@@ -172,23 +174,23 @@ def settle_log(args: argparse.Namespace) -> None:
     def say(x: float) -> str:
         return f"{x:.{digits}f}"
 
-    if found.load_start_s is not None:
+    if found.load.start_s is not None:
         print(
-            f"load from {found.load_start_s:.0f} s"
-            + (f", in loops of {found.period_s:.1f} s" if found.period_s else "")
+            f"load from {found.load.start_s:.0f} s"
+            + (f", in loops of {found.load.period_s:.1f} s" if found.load.period_s else "")
         )
-    if found.step_s is not None:
-        print(f"something changed at {found.step_s:.0f} s; what follows is about the last state")
-    if found.tau_s is not None and not found.fast:
-        print(f"time constant {found.tau_s:.0f} s")
+    if found.load.step_s is not None:
+        print(f"something changed at {found.load.step_s:.0f} s; what follows is about the last state")
+    if found.warm_up.tau_s is not None and not found.fast:
+        print(f"time constant {found.warm_up.tau_s:.0f} s")
     print(f"settled at {found.settled_at_s:.0f} s" if found.settled_at_s is not None else "not settled")
     print(
-        f"mean of {found.window_s[0]:.0f} to {found.window_s[1]:.0f} s: {say(found.mean)} ± {say(found.mean_u95)} {unit}"
+        f"mean of {found.window.span_s[0]:.0f} to {found.window.span_s[1]:.0f} s: {say(found.window.mean)} ± {say(found.mean_u95)} {unit}"
     )
     print(
-        f"it points to {say(found.final)} ± {say(found.final_u95)} {unit}, still to go {say(found.still_to_go)} {unit}"
+        f"it points to {say(found.warm_up.final)} ± {say(found.final_u95)} {unit}, still to go {say(found.level.to_go)} {unit}"
     )
-    print(f"drift {say(found.drift_per_10min)} ± {say(found.drift_u95)} {unit} per 10 min")
+    print(f"drift {say(found.drift.per_10min)} ± {say(found.drift.u95)} {unit} per 10 min")
 
 
 def compare_table(args: argparse.Namespace) -> None:

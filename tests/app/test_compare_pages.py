@@ -9,7 +9,7 @@ import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication
+from PySide6.QtWidgets import QApplication, QPushButton
 
 from kuffin.app.desks.compare.desk import PAGES
 from kuffin.app.frame.window import MainWindow
@@ -66,10 +66,33 @@ class TestTheBlocks:
         QTest.keyClick(p.grid, Qt.Key.Key_Right)
         QTest.keyClick(p.grid, Qt.Key.Key_Down)
         QTest.keyClick(p.grid, Qt.Key.Key_Return)
-        assert desk.working._title.text() == "hot spot, 180 W"
+        assert desk.working.shown.title == "hot spot, 180 W"
         box = p.grid._box(Cell("load 240 W", "regulator"))
         QTest.mouseClick(p.grid, LEFT, pos=box.center().toPoint())
         assert "Dunlin is coolest" in shown_words(desk.working)
+        desk.working.follow(0)  # the coolest's mean in this cell, then one of its mounts, then the samples
+        assert desk.working.shown.title == "Dunlin: regulators over coolant, per watt"
+        cell = p.results[Cell("load 240 W", "regulator")].comparison.candidate("Dunlin")
+        assert desk.working.shown.numbers[0].value == pytest.approx(cell.mean)
+        desk.working.follow(0)
+        assert desk.working.shown.title == "Dunlin, round 1: regulators over coolant, per watt"
+        desk.working.follow(0)
+        at_rest()
+        assert desk.working.shown.title == "Dunlin, round 1: the window's samples"
+        assert "regulators" in desk.working.text.lower() or "vrm" in desk.working.text.lower()
+
+    @pytest.mark.parametrize("key", ["scatter", "rounds", "value"])
+    def test_every_figure_of_a_table_opens_its_working(self, desk: MainWindow, at_rest: Wait, key: str) -> None:
+        p = page(desk, key, at_rest)
+        figures = [b for b in p.findChildren(QPushButton) if b.property("working") == "true" and b.isVisible()]
+        assert len(figures) >= 4
+        titles = set()
+        for figure in figures:
+            figure.click()
+            shown = desk.working.shown
+            assert shown is not None and any(n.formula for n in shown.numbers), (key, figure.text())
+            titles.add(shown.title)
+        assert len(titles) == len(figures)
 
     def test_the_family_and_the_main_condition_are_edits(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "conditions", at_rest)
@@ -108,7 +131,7 @@ class TestTheBlocks:
         assert "even the best case falls short of 3 K" in said and "on its box, at 250 W" in said
         p.lines.setFocus()
         desk.explain()  # what F1 does
-        assert "Tukey-Kramer" in desk.working._text.toPlainText()
+        assert "Tukey-Kramer" in desk.working.text
         assert "Refuted" in p.lines.accessibleDescription()
         # three kelvins are claimed at whatever power: under less heat it is further off still
         assert [r.label for r in p.under._rows] == [f"Plover over Tern, {w} W" for w in (120, 180, 240)]
@@ -120,7 +143,7 @@ class TestTheBlocks:
         assert "The rounds have taken out the bench's move already." in shown_words(p)
         p.plot.grab()
         QTest.mouseClick(p.plot, LEFT, pos=p.plot._points[4].toPoint())
-        assert desk.working._title.text().startswith("Tern, round 3")
+        assert desk.working.shown.title.startswith("Tern, round 3")
         # with rounds as blocks there is nothing left to take out
         assert not p.correct.isEnabled() and not p.table.isVisible()
         assert "(taken out with the rounds)" in desk.header.verdict.text()
@@ -200,7 +223,7 @@ class TestTheBlocks:
         assert p.lines.isVisible() and p.link.baseline == "Tern"
         p.lines.setFocus()
         QTest.keyClick(p.lines, Qt.Key.Key_Return)
-        assert "degrees of freedom" in desk.working._text.toPlainText()
+        assert "degrees of freedom" in desk.working.text
         knot = p.part.findText("Knot")
         p.part.setCurrentIndex(knot)
         p.part.activated.emit(knot)

@@ -16,6 +16,7 @@ from kuffin.app.dialogs.joinlog import JoinLog
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.plotparts import peaks
 from kuffin.app.widgets.texts import Opener
+from kuffin.core.base.leads import ToSamples
 from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import edits
 from kuffin.notebook.samples import read_run
@@ -177,16 +178,16 @@ class TestTheRun:
         w = demo_window
         open_mount(w, "Sedge", 1, at_rest)
         QTest.mouseClick(w.inspect.run_page._answer, LEFT)
-        link = next(x for x in w.working._links if x.kind == "samples")
-        w.working.followed.emit(link)
+        lead = next(x.to for x in w.working.shown.links if isinstance(x.to, ToSamples))
+        w.working.followed.emit(lead)
         at_rest()
-        assert w.working._title.text() == "Sedge, round 1: the window's samples"
+        assert w.working.shown.title == "Sedge, round 1: the window's samples"
         press(w.working, "Copy as text")
         from PySide6.QtGui import QGuiApplication
 
         assert len(QGuiApplication.clipboard().text().splitlines()) > 600
-        QTest.mouseClick(w.working._back, LEFT)
-        assert "coolant over air" in w.working._title.text()
+        w.working.go_back()
+        assert "coolant over air" in w.working.shown.title
 
     def test_a_window_by_the_clock_is_set_in_the_protocol(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w = demo_window
@@ -245,7 +246,7 @@ class TestInside:
         assert "The bottleneck is the step from coolant to die" in shown_words(page)
         assert "Into the coolant by flow and probes" in page.balance.text()
         QTest.mouseClick(page.balance, LEFT)
-        assert w.working._title.text() == "Heat into the coolant"
+        assert w.working.shown.title == "Heat into the coolant"
         press(page, "kelvins per watt")
         press(page, "candidates side by side")
         assert [f.label for f in page.shown()] == ["Sedge", "Reed", "Bulrush", "Rush"]
@@ -268,9 +269,9 @@ class TestInside:
             assert part in said
         press_whole = next(b for b in w.inspect.figures.ways.findChildren(QPushButton) if "±" in b.text())
         QTest.mouseClick(press_whole, LEFT)
-        assert w.working._title.text() == "Whole-trace fit: coolant over air"
+        assert w.working.shown.title == "Whole-trace fit: coolant over air"
         QTest.mouseClick(w.inspect.figures.advice, LEFT, pos=QPoint(5, 5))
-        assert "what makes its uncertainty" in w.working._title.text()
+        assert "what makes its uncertainty" in w.working.shown.title
         w.inspect.paged.go("clock")
         at_rest()
         said = shown_words(w.inspect.clock)

@@ -16,7 +16,7 @@ from kuffin.app.look.marks import draw, mark
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.core.heat.heatpath import Level, step
+from kuffin.core.heat.heatpath import StairLevel, step
 from kuffin.notebook.store import Notebook
 from kuffin.verdict.study import judge
 
@@ -90,7 +90,7 @@ def test_state_is_seen_in_the_shape_not_only_in_the_colour(qapp: object) -> None
 def test_widgets_paint_at_any_size(qtbot: QtBot, size: tuple[int, int], demo_notebook: Notebook) -> None:
     stairs = Staircase(looks.LIGHT)
     stairs.show_steps(
-        [Level("air", 22.0), Level("coolant", 33.0), Level("die", 60.0)],
+        [StairLevel("air", 22.0), StairLevel("coolant", 33.0), StairLevel("die", 60.0)],
         [step("air", "coolant", 11.0, 0.1, 182.0), step("coolant", "die", 27.0, 0.2, 182.0)],
     )
     verdict = judge(demo_notebook, demo_notebook.study(1))
@@ -117,5 +117,5 @@ def test_pictures_are_told_in_words(qtbot: QtBot, demo_notebook: Notebook) -> No
         assert f"{name}: " in spoken
     stairs = Staircase(looks.LIGHT)
     qtbot.addWidget(stairs)
-    stairs.show_steps([Level("air", 22.0), Level("coolant", 33.0)], [step("air", "coolant", 11.0, 0.1, None)])
+    stairs.show_steps([StairLevel("air", 22.0), StairLevel("coolant", 33.0)], [step("air", "coolant", 11.0, 0.1, None)])
     assert stairs.accessibleDescription() == "coolant over air: 11.0 kelvins"

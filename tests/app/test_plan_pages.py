@@ -208,7 +208,7 @@ class TestTheOrder:
         at_rest()
         was = fairness(slots_of(plan.state.study))  # type: ignore[arg-type]
         for source, target in ((23, 20), (19, 16), (15, 12)):
-            page.move(source, target)
+            page.move_mount(source, target)
             at_rest()
         now = fairness(slots_of(plan.state.study))  # type: ignore[arg-type]
         assert now.worst_gap > was.worst_gap
@@ -216,8 +216,8 @@ class TestTheOrder:
 
     def test_what_is_done_stays_put(self, plan: MainWindow, at_rest: Wait) -> None:
         before = order(plan)
-        plan.plan.order.move(2, 14)
-        plan.plan.order.move(14, 3)
+        plan.plan.order.move_mount(2, 14)
+        plan.plan.order.move_mount(14, 3)
         at_rest()
         assert "stays where it is" in plan.strip.trouble.text()
         assert order(plan) == before
@@ -332,7 +332,7 @@ class TestTheProtocol:
         with plan.state.notebook.session() as session:
             kept = Limits.from_plain(session.get_one(Protocol, plan.state.study.protocol_id).limits)
         assert getattr(kept, key) == (float(written) if written else True)
-        watch = Watch(replace(Limits(None, None, leak=False), **{key: getattr(kept, key)}))
+        watch = Watch(limits=replace(Limits(die_c=None, coolant_c=None, leak=False), **{key: getattr(kept, key)}))
         found = []
         for t in range(60):
             now = [(n, r, v + (0.1 * t if key == "rise_k_min" else 0.0)) for n, r, v in newest]

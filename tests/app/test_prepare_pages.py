@@ -177,7 +177,7 @@ class TestTheLeakTest:
     def hold(self, bench: MainWindow, gauge: list[float], air: list[float] | None = None) -> None:
         begin = dt.datetime(2026, 3, 9, 14, 0)
         bench.prepare.go("leak")
-        for minute, kpa in enumerate(gauge):
+        for minute, kpa in list(enumerate(gauge))[::3]:
             t = None if air is None else air[minute]
             bench.prepare.leak.watched.add(begin + dt.timedelta(minutes=minute), [kpa, t])
 
@@ -333,8 +333,8 @@ class TestTheContactPrint:
         drawn = draw_print(np.random.default_rng(12))
         photo = tmp_path / "print.png"
         Image.fromarray(drawn.image).save(photo)
-        give(page.width, f"{10 * drawn.aspect:.3f}")
-        give(page.height, "10")
+        give(page.die_width, f"{10 * drawn.aspect:.3f}")
+        give(page.die_height, "10")
         drop(page.sides["block"], photo)
         at_rest()
         marker = page.sides["block"].marker
@@ -400,7 +400,7 @@ def test_all_of_it_comes_out_with_the_mount(bench: MainWindow, at_rest: Wait, tm
     bench.open_mount(careful[0]["mount_id"])
     at_rest()
     press(bench.inspect, "How it was prepared")
-    assert "Leak test" in bench.working._working.as_text()
+    assert "Leak test" in bench.working.shown.as_text()
 
 
 def test_an_empty_desk_says_what_it_is_for_and_leads_on(window: MainWindow, at_rest: Wait, tmp_path: Path) -> None:

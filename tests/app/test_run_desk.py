@@ -34,9 +34,19 @@ from tests.app.driving import action, choose, drop, press, pump_until, with_dial
 
 AtRest = Callable[[], None]
 SHORT = (
-    Step("idle", settle="clock", longest_min=2, measure_min=1),
-    Step("load", "batch stretch", 180.0, 62.0, 55.0, "clock", 20, 3, ask="score, frame rate [1/s]"),
-    Step("cool down", settle="clock", longest_min=2, measure_min=0),
+    Step(name="idle", settle="clock", longest_min=2, measure_min=1),
+    Step(
+        name="load",
+        load="batch stretch",
+        power_w=180.0,
+        pump_percent=62.0,
+        fan_percent=55.0,
+        settle="clock",
+        longest_min=20,
+        measure_min=3,
+        ask="score, frame rate [1/s]",
+    ),
+    Step(name="cool down", settle="clock", longest_min=2, measure_min=0),
 )
 
 
@@ -108,7 +118,7 @@ def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWin
     press(window.run, "Look at this run")
     assert window.stack.currentWidget() is window.inspect and window.inspect._title.text() == "Reed, round 4"
     window.inspect.run_page._show_happened()
-    assert any("load, measuring" in text for _, text in window.working._working.lines)
+    assert any("load, measuring" in row.text for row in window.working.shown.rows)
 
 
 def test_a_study_of_ones_own_is_not_filled_from_the_made_up_bench_by_mistake(demo_window: MainWindow) -> None:
@@ -241,16 +251,33 @@ def test_past_a_limit_the_load_is_stopped_and_it_shouts(demo_window: MainWindow,
 def test_a_load_by_hand_is_waited_for(demo_window: MainWindow, at_rest: AtRest, tmp_path: Path) -> None:
     window = demo_window
     take_protocol(
-        window, tuple(Step(s.name, s.load, None, None, None, "clock", 0.02, 0.02 if s.load else 0) for s in SHORT)
+        window,
+        tuple(
+            Step(
+                name=s.name,
+                load=s.load,
+                power_w=None,
+                pump_percent=None,
+                fan_percent=None,
+                settle="clock",
+                longest_min=0.02,
+                measure_min=0.02 if s.load else 0,
+            )
+            for s in SHORT
+        ),
     )
     path = tmp_path / "hwmon" / "hwmon0"
     path.mkdir(parents=True)
     for file, content in {"name": "chip", "temp1_label": "Die", "temp1_input": "41000"}.items():
         (path / file).write_text(content + "\n")
-    channel = ChannelSetting("chip Die", "Die", "degC", "temperature", "die")
-    sensor = InstrumentSetting("hwmon", "sensors", str(tmp_path / "hwmon"), 0.2, channels=(channel,))
+    channel = ChannelSetting(source="chip Die", name="Die", unit="degC", quantity="temperature", role="die")
+    sensor = InstrumentSetting(
+        kind="hwmon", name="sensors", where=str(tmp_path / "hwmon"), interval_s=0.2, channels=(channel,)
+    )
     spot = InstrumentSetting(
-        "hand", "typed by hand", channels=(ChannelSetting("Spot", "Spot", "degC", "temperature", "regulator"),)
+        kind="hand",
+        name="typed by hand",
+        channels=(ChannelSetting(source="Spot", name="Spot", unit="degC", quantity="temperature", role="regulator"),),
     )
     save_setup(window.settings.bench_path, BenchSetup((sensor, spot), row_s=0.2))
     on_desk(window)
@@ -333,7 +360,9 @@ def test_a_pulled_plug_loses_nothing_and_the_run_goes_on(
     rows = run.rows
     save_setup(
         window.settings.bench_path,
-        BenchSetup((InstrumentSetting("hand", "typed", channels=(ChannelSetting("Spot", "Spot"),)),)),
+        BenchSetup(
+            (InstrumentSetting(kind="hand", name="typed", channels=(ChannelSetting(source="Spot", name="Spot"),)),)
+        ),
     )
     window.settings.set_value("bench", "this")
     window.run.renew()
@@ -436,6 +465,6 @@ def test_a_tick_of_nothing_known_still_shows() -> None:
     from kuffin.said.livewords import figures, stairs
 
     t = np.arange(50.0)
-    silent = Signals(t, t * math.nan, t * math.nan, t * math.nan, t * math.nan, {})
+    silent = Signals(times=t, die=t * math.nan, coolant=t * math.nan, air=t * math.nan, power=t * math.nan, names={})
     assert {f.state for f in figures(silent, [("flow", "L/h", t * math.nan)], True)} == {"silent"}
     assert stairs(silent) == ([], [])

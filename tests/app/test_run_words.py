@@ -6,6 +6,7 @@ import threading
 from contextlib import closing
 from dataclasses import replace
 from pathlib import Path
+from typing import Any, cast
 
 import numpy as np
 import pytest
@@ -22,20 +23,31 @@ from kuffin.reading.forecast import Forecast
 from kuffin.recording.liverun import Now
 from kuffin.said.livewords import load_words
 
-STEP = Step("load", "long mix", 180.0)
+STEP = Step(name="load", load="long mix", power_w=180.0)
 
 
 def now(elapsed_s: float, forecast: Forecast) -> Now:
     leader = Leader([STEP])
-    leader.stage = Stage(STEP, 1, SETTLING, 0.0)
+    leader.stage = Stage(step=STEP, number=1, phase=SETTLING, begun_s=0.0)
     expected = None if forecast.left_s is None else forecast.left_s - (elapsed_s - forecast.looked_s)
     left = leader.left_s(elapsed_s, expected if expected is not None and expected > 0 else None)
-    return Now(elapsed_s, leader.stage, left, {}, {}, forecast, None, (), (), 0, True)
+    return Now(
+        elapsed_s=elapsed_s,
+        stage=leader.stage,
+        left_s=left,
+        seen=cast(Any, None),  # the words are about what leads the run
+        forecast=forecast,
+        check=None,
+        alarms=(),
+        troubles=(),
+        rows=0,
+        running=True,
+    )
 
 
 def test_what_takes_longer_than_foreseen_is_not_nought_seconds() -> None:
     """It said “0 s to go” for half an hour."""
-    foreseen = Forecast(600.0, None, "fit", 0.0, 900.0)
+    foreseen = Forecast(left_s=600.0, settling=None, whence="fit", room_k_10min=0.0, looked_s=900.0)
     assert to_go(now(1000.0, foreseen)) == "8 min to go"
     late = to_go(now(1800.0, foreseen))
     assert late.startswith("longer than foreseen, at most ") and "0 s" not in late
@@ -53,7 +65,7 @@ def test_a_number_that_is_asked_for_has_its_unit() -> None:
 
 
 def test_what_is_not_watched_has_a_sign_of_its_own() -> None:
-    watch = Watch(Limits(90.0, flow_l_h=60.0))
+    watch = Watch(limits=Limits(die_c=90.0, flow_l_h=60.0))
     for t in (0.0, 60.0):
         alarms = watch.look(t, [("Die", "die", 60.0), ("Flow", "flow", 120.0 if t == 0 else float("nan"))], True)
     told = replace(now(60.0, Forecast()), alarms=tuple(alarms))
@@ -82,7 +94,7 @@ def test_rows_and_marks_come_from_two_threads(tmp_path: Path) -> None:
         thread = threading.Thread(target=rows)
         thread.start()
         for i in range(40):
-            writer.mark(NewMark(float(i), "mark", f"word {i}"))
+            writer.mark(NewMark(at_s=float(i), kind="mark", text=f"word {i}"))
         thread.join()
         writer.end()
         assert not failed

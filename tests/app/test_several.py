@@ -17,7 +17,7 @@ from kuffin.notebook import edits
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
 from kuffin.simulated.severaldevices import Heated, record_several
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, as_csv
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, as_csv
 from tests.app.driving import with_dialog
 
 Wait = Callable[[], None]
@@ -31,11 +31,24 @@ def logs(tmp_path_factory: pytest.TempPathFactory) -> Path:
     for seed, (name, mount) in enumerate((n, m) for n in ("Plover", "Knot") for m in (1, 2)):
         for test, processor_w, card_w in TESTS:
             plan = RunPlan(
-                Radiator("Reed", 0.03), Block("none"), Load("none", 0), Room(21.5, 0.2, 0.1), at, pump_speed=0.8
+                radiator=Radiator(name="Reed", k_w=0.03),
+                block=Block(name="none"),
+                load=LoadPlan(name="none", power_w=0),
+                room=Room(start_c=21.5, drift_k_h=0.2, wander_k=0.1),
+                start=at,
+                pump_speed=0.8,
             )
             heated = [
-                Heated("processor", Block("Tern", 0.03, paste_k_w=0.06), Load("long mix", processor_w)),
-                Heated("card", Block(name, 0.025, paste_k_w=0.05 + 0.012 * (name == "Knot")), Load("batch", card_w)),
+                Heated(
+                    device="processor",
+                    block=Block(name="Tern", r0_k_w=0.03, paste_k_w=0.06),
+                    load=LoadPlan(name="long mix", power_w=processor_w),
+                ),
+                Heated(
+                    device="card",
+                    block=Block(name=name, r0_k_w=0.025, paste_k_w=0.05 + 0.012 * (name == "Knot")),
+                    load=LoadPlan(name="batch", power_w=card_w),
+                ),
             ]
             table, _ = record_several(plan, heated, Pump(), seed, "x")
             (folder / f"{name.lower()}_{test}_{mount}.csv").write_text(as_csv(table))

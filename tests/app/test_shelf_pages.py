@@ -143,7 +143,7 @@ class TestTheShelf:
         assert page.form.photos._shown == []
 
     def test_finding_narrows_the_list(self, demo_window: MainWindow) -> None:
-        QTest.keyClicks(demo_window.shelf_page.find, "hollin")
+        QTest.keyClicks(demo_window.shelf_page.search, "hollin")
         assert "Reed" in listed(demo_window) and "Sedge" not in listed(demo_window)
 
 

@@ -180,10 +180,10 @@ class TestKeys:
         advice = window.inspect.figures.advice
         advice.setFocus()
         window.explain()
-        assert window.working._working is not None
-        own = window.working._working.title
+        assert window.working.shown is not None
+        own = window.working.shown.title
         window.inspect.run_page.explain_focus()
-        assert window.working._working.title != own
+        assert window.working.shown.title != own
 
 
 def test_dressing_the_window_anew_takes_it_no_time_to_speak_of(demo_window: MainWindow, at_rest: Wait) -> None:

@@ -316,15 +316,15 @@ class TestCompare:
         w.compare.verdict.pairs.setCurrentCell(0, 0)
         qtbot.keyClick(w.compare.verdict.pairs, Qt.Key.Key_F1)
         assert w.working.isVisible()
-        assert "Games-Howell" in w.working._text.toPlainText()  # Bulrush scatters far more
-        w.working._anchor(QUrl("#0"))  # to the candidate's mean
-        assert "least-squares mean" in w.working._text.toPlainText()
-        w.working._anchor(QUrl("#0"))  # to a mount's reading
-        assert "Warm-up" in w.working._text.toPlainText()
-        w.working._anchor(QUrl("#0"))  # down to the window's samples
+        assert "Games-Howell" in w.working.text  # Bulrush scatters far more
+        w.working.follow(0)  # to the candidate's mean
+        assert "Mean of" in w.working.text
+        w.working.follow(0)  # to a mount's reading
+        assert "Warm-up" in w.working.text
+        w.working.follow(0)  # down to the window's samples
         at_rest()
-        assert "time s" in w.working._text.toPlainText() and "Instrument: probe box" in w.working._text.toPlainText()
-        w.working._anchor(QUrl("#0"))  # back to the run
+        assert "time s" in w.working.text and "Instrument: probe box" in w.working.text
+        w.working.follow(0)  # back to the run
         at_rest()
         assert w.stack.currentWidget() is w.inspect
         qtbot.keyClick(w.working, Qt.Key.Key_Escape)
@@ -333,24 +333,24 @@ class TestCompare:
     def test_the_verdict_line_and_the_loom_open_their_working(self, demo_window: MainWindow, qtbot: QtBot) -> None:
         w = demo_window
         qtbot.mouseClick(w.header.verdict, LEFT)
-        text = w.working._text.toPlainText()
+        text = w.working.text
         assert "Sedge and Rush" in text
         assert "Sedge is cooler than Rush" in text
-        w.working._anchor(QUrl("#0"))  # on to a pair
-        assert "Standard error" in w.working._text.toPlainText()
+        w.working.follow(0)  # on to a pair
+        assert "Standard error" in w.working.text
         w.focus_loom()
         w.explain()
-        assert w.working._title.text().startswith("Sedge, round 1")
+        assert w.working.shown.title.startswith("Sedge, round 1")
 
     def test_a_click_on_a_figure_or_a_mark_shows_its_working(self, demo_window: MainWindow, qtbot: QtBot) -> None:
         plot = demo_window.compare.plot
         plot.grab()
         box = next(b for b, _, m in plot._hot if m is None)
         qtbot.mouseClick(plot, LEFT, pos=box.center().toPoint())
-        assert "mounts" in demo_window.working._text.toPlainText()
+        assert "mounts" in demo_window.working.text
         box = next(b for b, _, m in plot._hot if m is not None)
         qtbot.mouseClick(plot, LEFT, pos=box.center().toPoint())
-        assert "Window" in demo_window.working._text.toPlainText()
+        assert "Window" in demo_window.working.text
 
     def test_everything_can_be_written_out(self, demo_window: MainWindow, tmp_path: Path) -> None:
         for name, what in (
@@ -459,8 +459,8 @@ class TestTheRest:
         buttons = [b for b in w.inspect.run_page._facts.findChildren(QPushButton) if b.isVisible()]
         assert len(buttons) == 5
         qtbot.mouseClick(buttons[2], LEFT)
-        assert w.working._title.text() == "Sedge, round 1: coolant re-based"
-        assert "22 °C + " in w.working._text.toPlainText()
+        assert w.working.shown.title == "Sedge, round 1: coolant re-based"
+        assert "22.0 °C = " in w.working.text
 
     def test_closing_stops_the_work_and_frees_the_notebook(self, window: MainWindow, demo: Path) -> None:
         assert window.notebooks.open_path(demo)

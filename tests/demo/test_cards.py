@@ -11,7 +11,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.reading.configurations import built_loop, loop_of, metals_of, pressures_of
 from kuffin.said.line import verdict_line
 from kuffin.said.warmings import warmings
-from kuffin.verdict.study import StudyVerdict, judge, mounts_of
+from kuffin.verdict.study import StudyVerdict, judge
 
 
 @pytest.fixture
@@ -33,7 +33,7 @@ def test_the_better_block_is_told_by_the_cards_own_power(judged: StudyVerdict) -
 
 def test_what_each_device_does_to_the_other_is_told(demo_notebook: Notebook, judged: StudyVerdict) -> None:
     """Coolant over air is 0.029 K/W of all heat; what comes first in the loop warms the second besides, by P/(ρ·c_p·V̇)."""
-    found = {(w.by, w.at): w for w in warmings(mounts_of(demo_notebook.study(judged.study_id)), judged.results)}
+    found = {(w.by, w.at): w for w in warmings(judged.evidence)}
     per_watt = {pair: w.k / w.more_w for pair, w in found.items()}
     assert per_watt["card", "processor"] == pytest.approx(0.0305, abs=0.001)
     carried = 142 * 4180 * 0.997 / 3600

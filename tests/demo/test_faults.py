@@ -29,7 +29,9 @@ def run(key: str | None, seed: int = 3) -> tuple[RunData, Figures]:
         rows.append(bench.read())
     block = np.array(rows)
     values = {c.name: block[:, i] for i, c in enumerate(bench.channels)}
-    data = RunData(np.array(times), values, {c.role: c.name for c in bench.channels if c.role}, {})
+    data = RunData(
+        times=np.array(times), values=values, roles={c.role: c.name for c in bench.channels if c.role}, units={}
+    )
     return data, _figures(data)
 
 

@@ -14,21 +14,16 @@ from kuffin.notebook.entities import Part, Reading, Run
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.reading.judgingrules import ways_of
-from kuffin.reading.keptresults import made_from
-from kuffin.reading.runresult import from_json
-from kuffin.said.line import verdict_line
-from kuffin.verdict.study import judge
+from kuffin.reading.keptresults import made_from, run_result
+from kuffin.reading.runresult import from_json, to_json
+from kuffin.verdict.evidence import mounts_of
 
 
 @pytest.fixture(scope="module")
 def fresh(tmp_path_factory: pytest.TempPathFactory) -> Path:
     path = tmp_path_factory.mktemp("fresh") / "fresh.kuffin"
-    build_demo(path)
+    build_demo(path, judged=False)
     return path
-
-
-def lines(notebook: Notebook) -> dict[str, str]:
-    return {s.name: verdict_line(judge(notebook, notebook.study(s.id))).sentence for s in notebook.studies()}
 
 
 def test_a_fresh_build_is_the_same(demo_notebook: Notebook, fresh: Path) -> None:
@@ -51,7 +46,32 @@ def test_a_fresh_build_is_the_same(demo_notebook: Notebook, fresh: Path) -> None
                 # readings are rounded as their sensors tell them: at the edge one may fall otherwise on another machine
                 apart = ~np.isclose(a.values[name], b.values[name], rtol=0, atol=1e-9, equal_nan=True)
                 assert apart.mean() < 1e-3, (run_id, name)
-        assert lines(demo_notebook) == lines(other)
+
+
+@pytest.mark.parametrize("name", ["Radiators, spring", "Card blocks, spring"])
+def test_a_kept_reading_is_what_a_run_gives(demo_notebook: Notebook, fresh: Path, name: str) -> None:
+    """The last run of a study, worked out anew; the others came about in the same way."""
+    with closing(Notebook.open(fresh)) as other:
+        both = []
+        for book in (demo_notebook, other):
+            study = book.study(next(s.id for s in book.studies() if s.name == name))
+            _, mount = mounts_of(study)[-1]
+            both.append(to_json(run_result(book, study, mount.live_runs[-1])))
+        assert_alike(*both)
+
+
+def assert_alike(a: object, b: object, at: str = "") -> None:
+    """The same, figures to what a reading that was rounded otherwise makes of them."""
+    if isinstance(a, dict) and isinstance(b, dict):
+        assert set(a) == set(b), at
+        for key in a:
+            assert_alike(a[key], b[key], f"{at}.{key}")
+    elif isinstance(a, list | tuple) and isinstance(b, list | tuple):
+        assert len(a) == len(b), at
+        for i, pair in enumerate(zip(a, b, strict=True)):
+            assert_alike(*pair, f"{at}.{i}")
+    else:
+        assert a == (pytest.approx(b, rel=1e-3, abs=1e-3, nan_ok=True) if isinstance(b, float) else b), at
 
 
 def test_its_readings_are_there_and_of_this_method(demo_notebook: Notebook) -> None:

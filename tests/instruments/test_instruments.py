@@ -26,16 +26,18 @@ from kuffin.instruments.command import CommandSource
 from kuffin.instruments.configured import ConfiguredInstrument, in_unit, lasting_ports, proposed
 from kuffin.instruments.discovery import discover
 from kuffin.instruments.hwmon import HwmonSource, ProcessorSource
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 from kuffin.instruments.ports import NetworkSource, SerialSource
 from kuffin.instruments.setup import BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
-from kuffin.instruments.source import Source
+from kuffin.instruments.source import ChannelSource
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.livebench import SimulatedBench
 from kuffin.simulated.served import ServedBench
 
 
-def until(source: Source, enough: Callable[[dict[str, Told]], bool] = bool, seconds: float = 5.0) -> dict[str, Told]:
+def until(
+    source: ChannelSource, enough: Callable[[dict[str, ToldValue]], bool] = bool, seconds: float = 5.0
+) -> dict[str, ToldValue]:
     """Read until something came."""
     end = time.monotonic() + seconds
     while time.monotonic() < end:
@@ -246,7 +248,11 @@ class TestTrouble:
 
 
 class TestDamagedSettings:
-    GOOD = InstrumentSetting("hand", "typed", channels=(ChannelSetting("Spot", "Spot", "degC", "temperature"),))
+    GOOD = InstrumentSetting(
+        kind="hand",
+        name="typed",
+        channels=(ChannelSetting(source="Spot", name="Spot", unit="degC", quantity="temperature"),),
+    )
 
     def written(self, path: Path, **changed: object) -> BenchSetup:
         save_setup(path, BenchSetup((self.GOOD,), {"batch": "true"}, 0.5))
@@ -292,36 +298,48 @@ class TestDamagedSettings:
 
 class TestSettingUp:
     def test_names_units_roles_and_calibration(self) -> None:
-        told = {"1": Told(5.0), "T": Told(31.0, "degC", "temperature")}
+        told = {"1": ToldValue(5.0), "T": ToldValue(31.0, "degC", "temperature")}
         taken: set[str] = set()
         first = in_unit(proposed("1", told["1"], taken), "L/min")
         coolant = replace(proposed("coolant", told["T"], taken), source="T", calibration=Calibration(1.0, -0.2))
         assert coolant.role == "coolant" and (first.role, first.unit) == ("flow", "L/h")
         instrument = ConfiguredInstrument(
-            InstrumentSetting("hand", "x", channels=(first, coolant)), FixedSource({**told, "other": Told(1.0)})
+            InstrumentSetting(kind="hand", name="x", channels=(first, coolant)),
+            FixedSource({**told, "other": ToldValue(1.0)}),
         )
         assert list(instrument.read()) == [300.0, 30.8]
         assert [c.name for c in instrument.channels] == ["value 1", "coolant"]
 
     def test_another_unit_than_was_set_up_is_missing_not_guessed(self) -> None:
-        channel = ChannelSetting("T", "T", "degC", "temperature")
+        channel = ChannelSetting(source="T", name="T", unit="degC", quantity="temperature")
         instrument = ConfiguredInstrument(
-            InstrumentSetting("hand", "x", channels=(channel,)), FixedSource({"T": Told(1.5, "kPa", "pressure")})
+            InstrumentSetting(kind="hand", name="x", channels=(channel,)),
+            FixedSource({"T": ToldValue(1.5, "kPa", "pressure")}),
         )
         assert math.isnan(instrument.read()[0])
 
     def test_settings_come_back_as_they_were(self, tmp_path: Path) -> None:
         channel = ChannelSetting(
-            "Tin",
-            "Coolant in",
-            "degC",
-            "temperature",
-            "coolant_in",
+            source="Tin",
+            name="Coolant in",
+            unit="degC",
+            quantity="temperature",
+            role="coolant_in",
             calibration=Calibration(1.01, -0.1, "two points"),
             accuracy=Within(1.0, 0.2),
         )
         setup = BenchSetup(
-            (InstrumentSetting("serial", "probe box", "/dev/ttyUSB0", 0.5, 115200, "?", (channel,)),),
+            (
+                InstrumentSetting(
+                    kind="serial",
+                    name="probe box",
+                    where="/dev/ttyUSB0",
+                    interval_s=0.5,
+                    baud=115200,
+                    question="?",
+                    channels=(channel,),
+                ),
+            ),
             {"bounce": "true"},
             0.5,
         )
@@ -355,10 +373,10 @@ class TestSettingUp:
 
 
 class FixedSource:
-    def __init__(self, told: dict[str, Told]) -> None:
+    def __init__(self, told: dict[str, ToldValue]) -> None:
         self.told = told
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         return self.told
 
     def complaint(self) -> str:

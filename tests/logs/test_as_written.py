@@ -112,6 +112,6 @@ def test_logs_that_come_all_at_once_are_a_plan_of_so_many_rounds(tmp_path: Path)
         runs = []
         for r in range(1, 6):
             path = log(tmp_path / f"reed {r}.csv", "Time [s],Coolant in [°C],Air in [°C],Die [°C]", rows=30 + r)
-            runs.append(edits.NewRun("Reed", read_log(path), None, r))
+            runs.append(edits.NewRun("Reed", read_log(path), roles=None, round=r))
         edits.add_logs(book, study, runs)
         assert book.study(study).planned_rounds == 5

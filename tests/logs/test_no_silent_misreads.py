@@ -13,7 +13,7 @@ import pytest
 
 from kuffin.core.base.errors import LogError, OpenReading
 from kuffin.logs.reader import read_log
-from kuffin.logs.table import LogTable, Told
+from kuffin.logs.table import LogTable, ToldOfLog
 from tests.logs.writing import START, Recipe
 
 
@@ -73,8 +73,8 @@ class TestTheDecimalSign:
         with pytest.raises(OpenReading, match=r"“1,830” may be 1\.830 or 1830") as error:
             read_log(path)
         assert error.value.asks == "decimal"
-        assert values(read_log(path, told=Told(decimal=",")), "X")[0] == 1.83
-        assert values(read_log(path, told=Told(decimal=".")), "X")[0] == 1830
+        assert values(read_log(path, told=ToldOfLog(decimal=",")), "X")[0] == 1.83
+        assert values(read_log(path, told=ToldOfLog(decimal=".")), "X")[0] == 1830
 
     def test_a_clocks_fraction_does_not_decide(self, tmp_path: Path) -> None:
         rows = [f"{1772445300.512 + i:.3f}\t{v:.3f}" for i, v in enumerate(self.TRUE)]
@@ -157,7 +157,7 @@ class TestClocks:
         with pytest.raises(OpenReading, match="steps of 1000") as error:
             read_log(path)
         assert error.value.asks == "time_unit"
-        assert read_log(path, told=Told(time_unit="ms")).duration_s == 59
+        assert read_log(path, told=ToldOfLog(time_unit="ms")).duration_s == 59
         assert read_log(write(tmp_path, "Time [ms],Die [°C]", [f"{1000 * i},31" for i in range(60)])).duration_s == 59
 
     @pytest.mark.parametrize("back_s", [3, 7, 31, 100])
@@ -195,7 +195,7 @@ class TestClocks:
         with pytest.raises(OpenReading, match="the day or the year first") as asked:
             read_log(path)
         assert asked.value.asks == "dates"
-        assert read_log(path, told=Told(dates="ymd")).start == "2003-02-04T10:15:00"
+        assert read_log(path, told=ToldOfLog(dates="ymd")).start == "2003-02-04T10:15:00"
 
     def test_a_short_date_is_read_as_the_files_own_date_suggests(self, tmp_path: Path) -> None:
         path = write(tmp_path, "Time,Die [°C]", [f"26.03.02 10:15:{i:02d},31" for i in range(60)])
@@ -204,7 +204,7 @@ class TestClocks:
         table = read_log(path)
         assert table.start == "2026-03-02T10:15:00" and table.dates_open == ("dm", "ymd")
         assert any("with the year first, which the file's own date speaks for" in w for w in table.warnings)
-        assert read_log(path, told=Told(dates="dm")).start == "2002-03-26T10:15:00"
+        assert read_log(path, told=ToldOfLog(dates="dm")).start == "2002-03-26T10:15:00"
         then = dt.datetime(2002, 4, 1).timestamp()
         os.utime(path, (then, then))
         assert read_log(path).start == "2002-03-26T10:15:00"

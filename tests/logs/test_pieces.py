@@ -157,7 +157,12 @@ def test_a_persons_word_for_a_unit_goes_back_to_the_written_numbers(
     known = parse_unit(written) if written else None
     values = start * known.scale + known.offset if known else start
     channel = LogChannel(
-        "Die", known.canonical if known else None, known.quantity if known else "unknown", None, values, written
+        name="Die",
+        unit=known.canonical if known else None,
+        quantity=known.quantity if known else "unknown",
+        role=None,
+        values=values,
+        written_unit=written,
     )
     if written == "°F":
         channel.values = (np.array([104.0, 105.8]) - 32) / 1.8

@@ -138,11 +138,15 @@ class Person:
         benches = shelf.benches(self.notebook)
         bench = benches[0].id if benches else shelf.add_bench(self.notebook, "the table")
         parts = [p.id for p in shelf.parts(self.notebook)]
-        shelf.set_loop(self.notebook, bench, [shelf.Placed(p, {}) for p in self.rng.sample(parts, min(2, len(parts)))])
+        shelf.set_loop(
+            self.notebook, bench, [shelf.LoopPlace(p, {}) for p in self.rng.sample(parts, min(2, len(parts)))]
+        )
         shelf.keep_instrument(self.notebook, bench, None, name="meter", unit="W", counts=1.0)
 
     def protocol(self) -> None:
-        planedits.keep_protocol(self.notebook, "three steps", [Step("load", power_w=self.any([150, 180]))], Limits())
+        planedits.keep_protocol(
+            self.notebook, "three steps", [Step(name="load", power_w=self.any([150, 180]))], Limits()
+        )
 
     def part(self) -> None:
         part = self.any(shelf.parts(self.notebook))
@@ -179,14 +183,14 @@ def sound(person: Person) -> None:
             assert mount.sample.part_id == mount.candidate.part_id
 
 
-@pytest.mark.parametrize("seed", range(4))
+@pytest.mark.parametrize("seed", range(3))
 def test_any_order_of_edits_leaves_a_sound_plan_and_all_of_it_can_be_undone(tmp_path: Path, seed: int) -> None:
     notebook = Notebook.create(tmp_path / "bench.kuffin")
     study = edits.add_study(notebook, "Which block?", "block", list(NAMES[:3]))
     person = Person(notebook, study, seed)
     before = everything(notebook)
     count = 0
-    for _ in range(90):
+    for _ in range(60):
         label = notebook.undo_label
         person.act()
         sound(person)

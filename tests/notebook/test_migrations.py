@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import shutil
+import signal
 import sqlite3
 import subprocess
 import sys
@@ -111,18 +112,24 @@ def question(path: Path) -> str:
         db.close()
 
 
+# imports once; each child that it forks opens the notebook and is killed at its n-th call
 KILLED = """
 import os, sys
-left = int(sys.argv[2])
+from kuffin.notebook.store import Notebook
 def count(event, args):
     global left
     if event.split(".")[0] in {"os", "sqlite3", "shutil"} or event == "open" and ".kuffin" in str(args[0]):
         left -= 1
         if left == 0:
             os.kill(os.getpid(), 9)
-from kuffin.notebook.store import Notebook
-sys.addaudithook(count)
-Notebook.open(sys.argv[1]).close()
+for line in sys.stdin:
+    left = int(line)
+    child = os.fork()
+    if child == 0:
+        sys.addaudithook(count)
+        Notebook.open(sys.argv[1]).close()
+        os._exit(0)
+    print(os.waitpid(child, 0)[1], flush=True)
 """
 
 
@@ -130,19 +137,26 @@ def test_a_kill_at_any_point_of_it_loses_no_edit(old: Path, tmp_path: Path) -> N
     db = beside(old)
     desk = tmp_path / "killed"
     kills = 0
+    killer = subprocess.Popen(
+        [sys.executable, "-c", KILLED, str(desk / old.name)], stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
+    )
+    assert killer.stdin is not None and killer.stdout is not None
     for n in range(1, 200):
         shutil.rmtree(desk, ignore_errors=True)
         desk.mkdir()
         for one in (old, old.with_name("spring.kuffin-wal")):
             shutil.copy(one, desk / one.name)
-        done = subprocess.run([sys.executable, "-c", KILLED, str(desk / old.name), str(n)], check=False)
+        print(n, file=killer.stdin, flush=True)
+        ended = int(killer.stdout.readline())
         notebook = Notebook.open(desk / old.name)
         assert notebook.study(1).question == "Which, after all?", n
         notebook.close()
         kept = [p for p in desk.iterdir() if "(format 1" in p.name]
         assert len(kept) == 1 and question(kept[0]) == "Which, after all?", n
-        if done.returncode == 0:
+        if ended == 0:
             break
+        assert ended == signal.SIGKILL, n
         kills += 1
-    assert kills >= 15
+    killer.stdin.close()
+    assert killer.wait(10) == 0 and kills >= 15
     db.close()

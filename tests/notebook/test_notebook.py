@@ -23,11 +23,34 @@ from kuffin.notebook.store import Notebook
 def log(name: str = "sedge_round1.csv", rows: int = 30, seed: int = 1) -> LogTable:
     rng = np.random.default_rng(seed)
     channels = [
-        LogChannel("Die", "degC", "temperature", "die", rng.normal(60, 1, rows), "°C"),
-        LogChannel("Coolant", "degC", "temperature", "coolant", rng.normal(30, 1, rows), "°C"),
+        LogChannel(
+            name="Die",
+            unit="degC",
+            quantity="temperature",
+            role="die",
+            values=rng.normal(60, 1, rows),
+            written_unit="°C",
+        ),
+        LogChannel(
+            name="Coolant",
+            unit="degC",
+            quantity="temperature",
+            role="coolant",
+            values=rng.normal(30, 1, rows),
+            written_unit="°C",
+        ),
     ]
     channels[0].values[3] = np.nan
-    return LogTable(name, "utf-8", ",", ".", np.arange(rows) * 2.0, "2026-03-03T13:00:00", channels, 0)
+    return LogTable(
+        file=name,
+        encoding="utf-8",
+        delimiter=",",
+        decimal=".",
+        times=np.arange(rows) * 2.0,
+        start="2026-03-03T13:00:00",
+        channels=channels,
+        dropped_rows=0,
+    )
 
 
 @pytest.fixture

@@ -99,7 +99,7 @@ class TestRefused:
         self.refused(lambda: shelf.add_sample(notebook, part.part_id, "1"), "has a sample 1 already")
 
     def test_a_protocol_without_a_name_or_steps(self, notebook: Notebook) -> None:
-        self.refused(lambda: planedits.keep_protocol(notebook, " ", [Step("load")], Limits()), "needs a name")
+        self.refused(lambda: planedits.keep_protocol(notebook, " ", [Step(name="load")], Limits()), "needs a name")
         self.refused(lambda: planedits.keep_protocol(notebook, "none", [], Limits()), "step")
 
     def test_photos_that_are_none(self, notebook: Notebook, tmp_path: Path) -> None:

@@ -101,7 +101,7 @@ def test_a_moved_notebook_is_followed(open_one: tuple[Notebook, int], move: Call
     there = move(book.path)
     writer.add(np.array(rows_there[10:14]))
     edits.add_log(book, study, "Tern", log(rows=40, seed=3))
-    writer.mark(NewMark(1.0, "mark", "after the move"))
+    writer.mark(NewMark(at_s=1.0, kind="mark", text="after the move"))
     writer.end(tell=False)
     assert book.path == there and len(book.news) == 1 and str(there) in book.news[0]
     assert sorted(rows(book, study)) == [14, 30, 40]

@@ -62,9 +62,27 @@ def second_log(data: object, lag: float, start: str | None) -> LogTable:
     """A probe box's log of a run: its own rate, its own clock, and a flow meter that the run does not have."""
     times = np.arange(0.0, 2400.0, 5.0)
     values = np.interp(times + lag, data.times, data.values["Coolant out"])  # type: ignore[attr-defined]
-    probe = LogChannel("Outlet probe", "degC", "temperature", "coolant_out", np.round(values, 1), "°C")
-    meter = LogChannel("Meter", "kPa", "pressure", "pressure", 20 + 0.01 * values, "kPa")
-    return LogTable("probes.csv", "utf-8", ",", ".", times, start, [probe, meter], 0)
+    probe = LogChannel(
+        name="Outlet probe",
+        unit="degC",
+        quantity="temperature",
+        role="coolant_out",
+        values=np.round(values, 1),
+        written_unit="°C",
+    )
+    meter = LogChannel(
+        name="Meter", unit="kPa", quantity="pressure", role="pressure", values=20 + 0.01 * values, written_unit="kPa"
+    )
+    return LogTable(
+        file="probes.csv",
+        encoding="utf-8",
+        delimiter=",",
+        decimal=".",
+        times=times,
+        start=start,
+        channels=[probe, meter],
+        dropped_rows=0,
+    )
 
 
 def test_a_second_log_is_joined_moved_and_taken_apart(demo_notebook: Notebook) -> None:
@@ -98,14 +116,14 @@ def test_without_a_shared_quantity_the_clocks_are_taken_and_without_those_it_is_
     data = read_run(demo_notebook, run.id)
     noise = np.random.default_rng(2).normal(40, 1, 1200)
     alien = LogTable(
-        "m.csv",
-        "utf-8",
-        ",",
-        ".",
-        np.arange(1200.0),
-        "2026-03-03T13:10:00",
-        [LogChannel("Level", "dBA", "sound_level", "sound", noise)],
-        0,
+        file="m.csv",
+        encoding="utf-8",
+        delimiter=",",
+        decimal=".",
+        times=np.arange(1200.0),
+        start="2026-03-03T13:10:00",
+        channels=[LogChannel(name="Level", unit="dBA", quantity="sound_level", role="sound", values=noise)],
+        dropped_rows=0,
     )
     found = propose(data, "2026-03-03T13:00:00", alien, {})
     assert found.lag_s == 600 and "by their clocks" in found.sentence
@@ -146,7 +164,7 @@ def test_frame_rates_are_those_under_load(demo_notebook: Notebook, tmp_path: Pat
     """A menu at 10 frames a second before the load begins, 20 a second under it."""
     study = demo_notebook.study(1)
     run = study.live_candidates[0].live_mounts[0].live_runs[0]
-    begin = next(t.load_start_s for t in run_result(demo_notebook, study, run).traces.values() if t.load_start_s)
+    begin = next(t.load.start_s for t in run_result(demo_notebook, study, run).traces.values() if t.load.start_s)
     times = np.concatenate((np.full(300, 100.0), np.full(300, 50.0)))
     log = tmp_path / "frames.csv"
     log.write_text("frame,frame time [ms]\n" + "\n".join(f"{i},{t}" for i, t in enumerate(times)), encoding="utf-8")

@@ -64,7 +64,7 @@ class TestGlycol:
 class TestTheBudget:
     def test_a_probes_gain_goes_with_the_difference_as_a_share_of_its_own_reading(self) -> None:
         """1 % of a die at 60 °C: two dies 1 K apart are off by 0.01 K between them, whatever stands on the coolant."""
-        gain = Source("die: gain", 0.6, 1.0, cancels="scales", of=60.0)
+        gain = Source(name="die: gain", u=0.6, sensitivity=1.0, cancels="scales", of=60.0)
         (found,) = in_a_comparison([gain], 12.0, 1.0)
         assert found.contribution == pytest.approx(0.01)
 

@@ -73,8 +73,8 @@ class TestLooks:
     @pytest.mark.parametrize("design", [DESIGNS[0], DESIGNS[2]])
     def test_following_next_keeps_the_five_per_cent(self, design: object) -> None:
         """Identical candidates were called cooler in 10 to 17 % of such studies; `following` counts more of them."""
-        wrong = sum(follow(design, seed)["ever"] for seed in range(40))  # type: ignore[arg-type]
-        assert wrong <= 6  # with 5 % seven or more come once in three hundred
+        wrong = sum(follow(design, seed)["ever"] for seed in range(24))  # type: ignore[arg-type]
+        assert wrong <= 3  # with 5 % four or more come once in thirty; these seeds are fixed
 
 
 class TestNext:
@@ -106,7 +106,7 @@ class TestSpreads:
 
     def test_alike_spreads_are_rarely_taken_for_unequal(self) -> None:
         noticed = 0
-        for seed in range(80):
+        for seed in range(50):
             rng = np.random.default_rng(seed)
             bench = Bench.of("ABC", 4, blocks=True)
             for r in range(1, 5):
@@ -115,17 +115,19 @@ class TestSpreads:
                     bench.mount(n, r, 10 + room + float(rng.normal(0, 0.4)))
             found = bench.judge().main.comparison
             noticed += found is not None and found.unequal is not None
-        assert noticed <= 16  # one in ten is meant
+        assert noticed <= 10  # one in ten is meant
 
 
 class TestSamples:
     def test_products_keep_their_samples_degrees_of_freedom_where_samples_seem_alike(self) -> None:
         """Identical products whose samples scatter as much as mounts: false “cooler” was 27 % where that came out at nought."""
         wrong = cases = 0
-        for seed in range(400):
+        for seed in range(160):
             rng = np.random.default_rng(seed)
             mounts = [
-                MountValue(n, f"{n}{s}{i}", 10 + own + float(rng.normal(0, 0.5)), sample=f"{n}{s}")
+                MountValue(
+                    candidate=n, mount=f"{n}{s}{i}", value=10 + own + float(rng.normal(0, 0.5)), sample=f"{n}{s}"
+                )
                 for n in "ABC"
                 for s, own in enumerate(rng.normal(0, 0.5, 2))
                 for i in range(2)
@@ -134,7 +136,7 @@ class TestSamples:
             if dict(found.components).get("sample") == 0:
                 cases += 1
                 wrong += any(p.verdict != "unsettled" for p in found.pairs)
-        assert cases > 60 and wrong <= 0.08 * cases
+        assert cases > 25 and wrong <= 0.08 * cases
 
 
 class TestTheBenchMoves:
@@ -154,11 +156,11 @@ class TestTheBenchMoves:
     def test_correcting_carries_its_own_uncertainty(self) -> None:
         """Where candidates and days do not overlap the step is known by the baseline alone: false “cooler” was up to 30 %."""
         wrong = corrected = 0
-        for seed in range(80):
+        for seed in range(50):
             v = self.study(seed, apart_by_days=True).judge()
             corrected += v.main.moved is not None
             wrong += v.main.moved is not None and told_apart(v, {"A": 10.0, "B": 10.0, "Base": 15.0})
-        assert corrected > 40 and wrong <= 0.08 * corrected
+        assert corrected > 25 and wrong <= 0.08 * corrected
 
     def test_it_costs_little_where_both_were_there_on_both_days(self) -> None:
         v, plain = self.study(1, False).judge(), self.study(1, False, correct=False).judge()

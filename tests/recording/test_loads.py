@@ -95,8 +95,8 @@ def until_trouble(load: LoadByCommand) -> str:
 
 def test_it_is_started_once_and_stopped_with_all_its_children(tmp_path: Path, stubborn: str) -> None:
     load = LoadByCommand({"bounce": stubborn}, tmp_path / "load.log")
-    load.apply(Step("load", "bounce"))
-    load.apply(Step("load", "bounce"))  # the next step of the same load lets it run
+    load.apply(Step(name="load", load="bounce"))
+    load.apply(Step(name="load", load="bounce"))  # the next step of the same load lets it run
     found = pids(tmp_path / "pids")
     assert load.trouble() == "" and len(living(found)) == 2
     assert load.stop() and all_gone(found, 0.5)
@@ -112,7 +112,7 @@ def test_one_that_ends_by_itself_or_cannot_start_is_said(tmp_path: Path) -> None
         "open": "stress 'half",
     }
     load = LoadByCommand(commands, tmp_path / "log")
-    load.apply(Step("load", "short"))
+    load.apply(Step(name="load", load="short"))
     assert "“short” has ended by itself with code 4" in until_trouble(load)
     assert (tmp_path / "log").read_text() == "12\n"
     for name, says in (
@@ -121,14 +121,14 @@ def test_one_that_ends_by_itself_or_cannot_start_is_said(tmp_path: Path) -> None
         ("open", "cannot be read"),
         ("unheard of", "has no command"),
     ):
-        load.apply(Step("load", name))
+        load.apply(Step(name="load", load=name))
         assert f"“{name}”" in load.trouble() and says in load.trouble()
-    load.apply(Step("idle"))
+    load.apply(Step(name="idle"))
     assert load.trouble() == ""
     with pytest.raises(BenchError, match="mind its quotation marks"):
         command_words("x", '"')
     asks = LoadByCommand({"burn": "burn --watts={power_w} '{pump_percent} %' {other}"}, tmp_path / "log")
-    step = Step("load", "burn", 180.0, 60.0)
+    step = Step(name="load", load="burn", power_w=180.0, pump_percent=60.0)
     assert filled_in(command_words("burn", "burn --watts={power_w} '{pump_percent} %' {other}"), step) == [
         "burn",
         "--watts=180",
@@ -136,15 +136,15 @@ def test_one_that_ends_by_itself_or_cannot_start_is_said(tmp_path: Path) -> None
         "{other}",
     ]
     assert asks.sets(step) == {"load", "power_w", "pump_percent"}
-    asks.apply(Step("load", "burn"))
+    asks.apply(Step(name="load", load="burn"))
     assert "asks for {power_w}, and the step “load” does not say it" in asks.trouble()
-    steps = (Step("load", "empty"),)
+    steps = (Step(name="load", load="empty"),)
     assert load_for(BenchSetup(loads=commands), steps).by_hand  # without a command the person is asked
 
 
 def test_the_guard_outlives_its_own_group_and_ends_the_load_where_it_is_killed(tmp_path: Path, stubborn: str) -> None:
     load = LoadByCommand({"bounce": stubborn}, tmp_path / "load.log")
-    load.apply(Step("load", "bounce"))
+    load.apply(Step(name="load", load="bounce"))
     found = pids(tmp_path / "pids")
     guard = load._guard
     assert guard is not None
@@ -165,8 +165,14 @@ def test_a_stage_waits_where_its_load_does_not_run(demo: Path, tmp_path: Path) -
     bench = SimulatedBench(bench_for("radiator", "Reed", 1), Pump(), 3, 60)
     flag = tmp_path / "works now"
     command = f"/bin/sh -c 'test -e \"{flag}\" && exec sleep 60'"
-    opened = OpenBench("by command", [bench], LoadByCommand({"x": command}, tmp_path / "log"), bench.interval_s, 60)
-    live = LiveRun(notebook, study, "Reed", None, opened, (Step("load", "x", longest_min=90),), Limits())
+    opened = OpenBench(
+        name="by command",
+        instruments=[bench],
+        load=LoadByCommand({"x": command}, tmp_path / "log"),
+        interval_s=bench.interval_s,
+        speed=60,
+    )
+    live = LiveRun(notebook, study, "Reed", None, opened, (Step(name="load", load="x", longest_min=90),), Limits())
     live.start()
 
     def until(phase: str, trouble: bool) -> None:
@@ -198,7 +204,9 @@ def test_a_stage_waits_where_its_load_does_not_run(demo: Path, tmp_path: Path) -
 @pytest.fixture
 def bench_with_load(demo: Path, tmp_path: Path, stubborn: str) -> Path:
     notebook = Notebook.open(demo)
-    kept = planedits.keep_protocol(notebook, "long", (Step("load", "spin", settle="clock", longest_min=60),), Limits())
+    kept = planedits.keep_protocol(
+        notebook, "long", (Step(name="load", load="spin", settle="clock", longest_min=60),), Limits()
+    )
     edits.change_study(notebook, 1, "take a protocol", protocol_id=kept)
     notebook.close()
     return demo
@@ -255,6 +263,7 @@ def test_the_load_ends_with_kuffin(
         [sys.executable, *words],
         env={**os.environ, "QT_QPA_PLATFORM": "offscreen"},
         start_new_session=True,
+        preexec_fn=lambda: signal.signal(signal.SIGHUP, signal.SIG_DFL),  # also where the tests themselves heed none
         stdout=subprocess.DEVNULL,
         stderr=subprocess.PIPE,
     )

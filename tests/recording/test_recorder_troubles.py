@@ -39,7 +39,7 @@ class Counting:
     """Counts its readings."""
 
     name, interval_s = "counter", 0.05
-    channels = (LiveChannel("count", "W", "power", None),)
+    channels = (LiveChannel(name="count", unit="W", quantity="power", role=None),)
 
     def __init__(self) -> None:
         self.reads = 0
@@ -92,7 +92,7 @@ def test_a_changed_system_time_is_marked_and_touches_nothing(demo: Path, monkeyp
     notebook = Notebook.open(demo)
     study = notebook.study(1)
     candidate = study.live_candidates[1]
-    steps = (Step("idle", settle="clock", longest_min=60), Step("load", "x"))
+    steps = (Step(name="idle", settle="clock", longest_min=60), Step(name="load", load="x"))
     live = LiveRun(notebook, study, candidate.name, None, open_simulated(study, candidate, None, 60), steps, Limits())
     live.start()
     time.sleep(1.5)
@@ -127,8 +127,8 @@ def test_what_cannot_be_read_is_counted_and_told_once(demo: Path) -> None:
 
     notebook = Notebook.open(demo)
     study = notebook.study(1)
-    opened = OpenBench("babble", [Babbling()], LoadByHand(), 0.1)
-    live = LiveRun(notebook, study, "Reed", None, opened, (Step("idle", settle="clock", longest_min=9),), Limits())
+    opened = OpenBench(name="babble", instruments=[Babbling()], load=LoadByHand(), interval_s=0.1)
+    live = LiveRun(notebook, study, "Reed", None, opened, (Step(name="idle", settle="clock", longest_min=9),), Limits())
     live.start()
     end = time.monotonic() + 2.0
     while time.monotonic() < end:
@@ -165,8 +165,8 @@ def test_a_run_from_this_computers_instruments_without_a_window(
     save_setup(usual_place(), BenchSetup(tuple(served.settings()), loads, 0.5))
     notebook = Notebook.open(demo)
     steps = (
-        Step("idle", settle="clock", longest_min=0.05, measure_min=0),
-        Step("load", "batch stretch", settle="clock", longest_min=0.05, measure_min=0.02),
+        Step(name="idle", settle="clock", longest_min=0.05, measure_min=0),
+        Step(name="load", load="batch stretch", settle="clock", longest_min=0.05, measure_min=0.02),
     )
     kept = planedits.keep_protocol(notebook, "tiny", steps, Limits())
     edits.change_study(notebook, 1, "take a protocol", protocol_id=kept)
@@ -194,8 +194,8 @@ def test_a_load_that_only_a_person_can_stop_is_not_said_to_be_stopped(demo: Path
     study = notebook.study(1)
     bench = SimulatedBench(bench_for("radiator", "Reed", 1), Pump(), 3, 60)
     bench.set_load(180.0)
-    opened = OpenBench("by hand", [bench], LoadByHand(), bench.interval_s, 60)
-    live = LiveRun(notebook, study, "Reed", None, opened, (Step("load", "x"),), Limits(die_c=45.0))
+    opened = OpenBench(name="by hand", instruments=[bench], load=LoadByHand(), interval_s=bench.interval_s, speed=60)
+    live = LiveRun(notebook, study, "Reed", None, opened, (Step(name="load", load="x"),), Limits(die_c=45.0))
     live.start()
     end = time.monotonic() + 20
     while live.running and time.monotonic() < end:

@@ -45,7 +45,7 @@ class Meter:
 
     def __init__(self, name: str, act: Callable[[int], float], interval_s: float = 0.02) -> None:
         self.name, self._act, self.interval_s = name, act, interval_s
-        self.channels = (LiveChannel(name, "W", "power", None),)
+        self.channels = (LiveChannel(name=name, unit="W", quantity="power", role=None),)
         self.reads = 0
         self.closed = False
 
@@ -162,7 +162,7 @@ class TestAFullDiskAtTheEnd:
 
         monkeypatch.setattr(Notebook, "writing", no_room)
         study = notebook.study(1)
-        steps = (Step("idle", settle="clock", longest_min=60),)
+        steps = (Step(name="idle", settle="clock", longest_min=60),)
         bench = open_simulated(study, study.live_candidates[1], None, 60)
         live = LiveRun(notebook, study, study.live_candidates[1].name, None, bench, steps, Limits())
         live.start()
@@ -261,9 +261,18 @@ def short(demo: Path) -> Path:
     """The demo with a short protocol."""
     notebook = Notebook.open(demo)
     steps = (
-        Step("idle", settle="clock", longest_min=2, measure_min=1),
-        Step("load", "batch stretch", 180.0, 62.0, 55.0, "clock", 45, 5),
-        Step("cool down", settle="clock", longest_min=8, measure_min=0),
+        Step(name="idle", settle="clock", longest_min=2, measure_min=1),
+        Step(
+            name="load",
+            load="batch stretch",
+            power_w=180.0,
+            pump_percent=62.0,
+            fan_percent=55.0,
+            settle="clock",
+            longest_min=45,
+            measure_min=5,
+        ),
+        Step(name="cool down", settle="clock", longest_min=8, measure_min=0),
     )
     kept = planedits.keep_protocol(notebook, "short", steps, Limits())
     edits.change_study(notebook, 1, "take a protocol", protocol_id=kept)
@@ -294,7 +303,7 @@ def test_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(shor
     there = Notebook.open(short)
     before = judge(there, there.study(1)).mounts
     there.close()
-    for kill in range(4):
+    for kill in range(3):
         process = subprocess.Popen(
             command, stdout=subprocess.PIPE, env={**os.environ, "OMP_NUM_THREADS": "1"}, text=True
         )

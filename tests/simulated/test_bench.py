@@ -12,7 +12,7 @@ from kuffin.logs.reader import read_log
 from kuffin.simulated.hydraulics import Pump, Restriction, loop_flow, sound_level
 from kuffin.simulated.room import Room
 from kuffin.simulated.sensors import Sensor
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, as_csv, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, as_csv, record
 from kuffin.simulated.thermal import Loop, simulate
 
 LOOP = Loop(r_die=0.09, r_block=0.06, r_radiator=0.055)
@@ -26,7 +26,7 @@ def test_at_rest_the_resistances_add_up() -> None:
 
 
 def test_leakage_raises_power_and_temperature_together() -> None:
-    leaky = Loop(0.09, 0.06, 0.055, leakage=0.003, leakage_at_c=50.0)
+    leaky = Loop(r_die=0.09, r_block=0.06, r_radiator=0.055, leakage=0.003, leakage_at_c=50.0)
     die = float(leaky.at_rest(200.0, 21.0)[0])
     power = leaky.power_at_rest(200.0, 21.0)
     assert power == pytest.approx(200 * (1 + 0.003 * (die - 50)))
@@ -47,7 +47,11 @@ def test_a_simulation_ends_where_the_algebra_says_and_takes_its_time_constant() 
 def test_a_change_in_the_middle_counts_from_then_on() -> None:
     t = np.arange(0.0, 9000.0, 0.5)
     course = simulate(
-        LOOP, t, np.full(t.size, 150.0), np.full(t.size, 20.0), changes=[(3000.0, Loop(0.09, 0.06, 0.08))]
+        LOOP,
+        t,
+        np.full(t.size, 150.0),
+        np.full(t.size, 20.0),
+        changes=[(3000.0, Loop(r_die=0.09, r_block=0.06, r_radiator=0.08))],
     )
     assert course.coolant[int(2999 / 0.5)] == pytest.approx(20 + 150 * 0.055, abs=0.01)
     assert course.coolant[-1] == pytest.approx(20 + 150 * 0.08, abs=0.01)
@@ -80,9 +84,9 @@ def test_sensors_have_their_steps_and_their_faults() -> None:
 
 def test_a_room_drifts_cycles_and_has_a_door() -> None:
     t = np.arange(0.0, 7200.0, 1.0)
-    air = Room(21.0, drift_k_h=1.0, wander_k=0.0, hvac_k=0.5, hvac_period_s=900.0, door_s=3600.0, door_k=2.0).air(
-        t, np.random.default_rng(2)
-    )
+    air = Room(
+        start_c=21.0, drift_k_h=1.0, wander_k=0.0, hvac_k=0.5, hvac_period_s=900.0, door_s=3600.0, door_k=2.0
+    ).air(t, np.random.default_rng(2))
     assert air[:900].mean() == pytest.approx(21.125, abs=0.01)
     assert np.ptp(air[:900]) == pytest.approx(1.0, abs=0.3)
     assert air[3595] - air[3605] == pytest.approx(2.0, abs=0.1)
@@ -90,11 +94,11 @@ def test_a_room_drifts_cycles_and_has_a_door() -> None:
 
 def test_a_run_is_the_same_for_the_same_seed_and_is_an_ordinary_log(tmp_path: Path) -> None:
     plan = RunPlan(
-        Radiator("Sedge", 0.0566),
-        Block("Tern"),
-        Load("bounce", 180.0, 95.0),
-        Room(21.0),
-        dt.datetime(2026, 3, 3, 13, 0),
+        radiator=Radiator(name="Sedge", k_w=0.0566),
+        block=Block(name="Tern"),
+        load=LoadPlan(name="bounce", power_w=180.0, period_s=95.0),
+        room=Room(start_c=21.0),
+        start=dt.datetime(2026, 3, 3, 13, 0),
         load_s=900.0,
     )
     table, truth = record(plan, Pump(), 5, "sedge.csv")
@@ -114,11 +118,11 @@ def test_a_run_is_the_same_for_the_same_seed_and_is_an_ordinary_log(tmp_path: Pa
 
 def test_trapped_air_costs_flow_and_resistance() -> None:
     plan = RunPlan(
-        Radiator("Sedge", 0.0566),
-        Block("Tern"),
-        Load("bounce", 180.0),
-        Room(21.0),
-        dt.datetime(2026, 3, 3),
+        radiator=Radiator(name="Sedge", k_w=0.0566),
+        block=Block(name="Tern"),
+        load=LoadPlan(name="bounce", power_w=180.0),
+        room=Room(start_c=21.0),
+        start=dt.datetime(2026, 3, 3),
         load_s=300.0,
     )
     _, good = record(plan, Pump(), 1, "a")

@@ -11,6 +11,7 @@ from typing import Any
 import numpy as np
 import pytest
 
+from kuffin.core.compare.linking import through_baseline
 from kuffin.demo import blocks
 from kuffin.demo.blocks import BLOCKS, MOVED_K_W, POWERS_W, SAMPLES
 from kuffin.demo.scenario import REFERENCE_W
@@ -21,14 +22,15 @@ from kuffin.notebook.store import Notebook
 from kuffin.said.line import verdict_line
 from kuffin.said.sentences import paragraphs
 from kuffin.simulated.hydraulics import Pump
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, built
-from kuffin.verdict.across import Judged, known_of, linked, linked_difference, why_not
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, built
+from kuffin.verdict.across import Judged, known_of, linked, why_not
 from kuffin.verdict.baseline import with_and_without
+from kuffin.verdict.evidence import mounts_of
 from kuffin.verdict.grid import Cell, axes_of, cell_result, family_confidence, trade_offs
 from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.scatter import buys_words, scatter_of
 from kuffin.verdict.schoolflips import both_ways, side_by_side, summary
-from kuffin.verdict.study import StudyVerdict, judge, mounts_of
+from kuffin.verdict.study import StudyVerdict, judge
 from kuffin.verdict.value import noticed, value_of, worth_sentence
 
 
@@ -55,11 +57,11 @@ def true_k(name: str, power_w: float) -> float:
     """Die over coolant of a block but for the paste's scatter, K: its paste, its base, and the water's film at its flow."""
     own = float(np.mean(list(SAMPLES.get(name, {"1": 0.0}).values())))
     plan = RunPlan(
-        Radiator("Sedge", 0.0566),
-        Block(name, BLOCKS[name].r0_k_w + own, paste_k_w=0.082),
-        Load("x", power_w),
-        None,  # type: ignore[arg-type]
-        None,  # type: ignore[arg-type]
+        radiator=Radiator(name="Sedge", k_w=0.0566),
+        block=Block(name=name, r0_k_w=BLOCKS[name].r0_k_w + own, paste_k_w=0.082),
+        load=LoadPlan(name="x", power_w=power_w),
+        room=None,  # type: ignore[arg-type]
+        start=None,  # type: ignore[arg-type]
     )
     loop, _ = built(plan, Pump(), plan.fan_rpm, plan.pump_speed)
     return power_w * (loop.r_die + loop.r_block)
@@ -70,15 +72,15 @@ class TestConditions:
         axes = axes_of(verdict)
         assert [label for _, label in axes.conditions] == ["120 W", "180 W", "240 W"]
         assert [p for p, _ in axes.parts] == ["die", "hot_spot", "regulator"]
-        confidence, said = family_confidence(verdict, study, axes)
+        confidence, said = family_confidence(verdict, axes)
         assert confidence == pytest.approx(1 - (1 - verdict.looks.confidence) / 9)  # type: ignore[union-attr]
         assert "all 9 comparisons together" in said
         for power in POWERS_W:
-            result = cell_result(study, mounts_of(study), verdict, Cell(f"load {power:g} W", "die"), confidence)
+            result = cell_result(verdict, Cell(f"load {power:g} W", "die"), confidence)
             assert result.comparison is not None
             for pair in result.comparison.pairs:
                 assert pair.low <= true_k(pair.a, power) - true_k(pair.b, power) <= pair.high
-        regulators = cell_result(study, mounts_of(study), verdict, Cell("load 180 W", "regulator"), confidence)
+        regulators = cell_result(verdict, Cell("load 180 W", "regulator"), confidence)
         assert regulators.comparison is not None
         pair = regulators.comparison.pair("Dunlin", "Plover")
         truth = 180 * (BLOCKS[pair.a].regulator_k_w - BLOCKS[pair.b].regulator_k_w)
@@ -86,8 +88,8 @@ class TestConditions:
 
     def test_the_trade_off_is_named(self, study: Study, verdict: StudyVerdict) -> None:
         axes = axes_of(verdict)
-        confidence, _ = family_confidence(verdict, study, axes)
-        results = {c: cell_result(study, mounts_of(study), verdict, c, confidence) for c in axes.cells}
+        confidence, _ = family_confidence(verdict, axes)
+        results = {c: cell_result(verdict, c, confidence) for c in axes.cells}
         said = "\n".join(trade_offs(axes, results))
         assert "On the regulators Dunlin is cooler than every other in all three conditions" in said
         assert (
@@ -97,7 +99,7 @@ class TestConditions:
     def test_a_family_of_its_own_for_each_cell_is_said_to_cost(self, demo_notebook: Notebook, study: Study) -> None:
         planedits.set_plan(demo_notebook, study.id, "each", family="each")
         study, v = again(demo_notebook)
-        confidence, said = family_confidence(v, study, axes_of(v))
+        confidence, said = family_confidence(v, axes_of(v))
         assert confidence == v.looks.confidence  # type: ignore[union-attr]
         assert "of twenty such cells one says something wrong" in said
 
@@ -129,7 +131,7 @@ class TestConditions:
         told = [f for f in v.findings[reading.mount_id] if f.kind == "steps"]
         assert told and told[0].serious and "load 240 W" in told[0].sentence
         assert v.main.comparison is not None and v.main.comparison.candidate("Knot").mounts == 4
-        under = cell_result(study, mounts_of(study), v, Cell("load 120 W", "die"), 0.95)
+        under = cell_result(v, Cell("load 120 W", "die"), 0.95)
         assert under.comparison is not None and under.comparison.candidate("Knot").mounts == 5
 
 
@@ -138,7 +140,7 @@ class TestSamplesAndScatter:
         self, demo_notebook: Notebook, study: Study, verdict: StudyVerdict
     ) -> None:
         assert "about these samples (2 of Plover" in verdict.main.scope_words
-        found = scatter_of(verdict, study, mounts_of(study))
+        found = scatter_of(verdict)
         assert found is not None
         assert "one more sample of each buys more than three more mounts" in buys_words(found)
         assert {s.label for s in found.samples if s.candidate == "Plover"} == {"1", "2"}
@@ -235,7 +237,7 @@ class TestBaseline:
         study, plain = again(demo_notebook)
         assert verdict_line(plain).step.action == "baseline"
         assert "(not taken out)" in verdict_line(plain).sentence
-        both = with_and_without(study, mounts_of(study), plain)
+        both = with_and_without(plain)
         assert both is not None
         raw, better = both[0].comparison, both[1].comparison
         assert raw is not None and better is not None
@@ -314,7 +316,7 @@ class TestValue:
     def test_money_and_kelvins_are_the_intervals_own(
         self, demo_notebook: Notebook, study: Study, verdict: StudyVerdict
     ) -> None:
-        found = value_of(verdict, study, bench_of(demo_notebook, study.bench_id), parts(demo_notebook))
+        found = value_of(verdict, bench_of(demo_notebook, study.bench_id), parts(demo_notebook))
         assert found is not None and found.currency == "EUR" and found.lacking == ()
         rows = {r.name: r for r in found.rows}
         assert [r.name for r in found.rows] == sorted(rows, key=lambda n: BLOCKS[n].price)
@@ -330,7 +332,7 @@ class TestValue:
         assert "buy nothing that was seen" in worth_sentence(rows["Dunlin"], "Knot", "EUR", 0.95)
 
     def test_what_a_user_would_notice(self, study: Study, verdict: StudyVerdict) -> None:
-        told = {n.label: n.comparison for n in noticed(verdict, study)}
+        told = {n.label: n.comparison for n in noticed(verdict)}
         clock = told["clock"].pair("Plover", "Tern")
         sign = 1 if clock.a == "Plover" else -1
         assert 0 < sign * clock.difference < 40  # 5 MHz a kelvin, in steps of 25
@@ -340,7 +342,7 @@ class TestValue:
         self, demo_notebook: Notebook, study: Study, verdict: StudyVerdict
     ) -> None:
         study.live_candidates[0].part.currency = "SEK"
-        found = value_of(verdict, study, None, [])
+        found = value_of(verdict, None, [])
         assert found is not None
         assert all(r.per_money is None for r in found.rows)
         assert any("one currency" in said for said in found.lacking)
@@ -381,7 +383,7 @@ class TestAcross:
         pair = comparison.pair("Plover", "Tern")
         sign = 1 if pair.a == "Plover" else -1
         assert far.over_baseline.value == pytest.approx(sign * pair.difference * 240 / 180)
-        d = linked_difference(far, near)
+        d = through_baseline(far.over_baseline, near.over_baseline)
         assert d.se == pytest.approx(np.hypot(far.over_baseline.se, near.over_baseline.se))
         low, high = d.interval()
         assert low <= true_k("Plover", 240) - true_k("Dunlin", 240) <= high
@@ -407,13 +409,15 @@ def test_forty_candidates_one_mount_each_and_equal_values_are_told_plainly(tmp_p
     from kuffin.core.compare import MountValue, compare
 
     with pytest.raises(CompareError, match="nothing to judge the scatter by"):
-        compare([MountValue(f"C{i}", str(i), 10.0 + i) for i in range(40)])
+        compare([MountValue(candidate=f"C{i}", mount=str(i), value=10.0 + i) for i in range(40)])
     rng = np.random.default_rng(0)
     many: list[Any] = [
-        MountValue(f"C{i}", f"{i}{j}", 10 + 0.05 * i + rng.normal(0, 0.3)) for i in range(40) for j in range(6)
+        MountValue(candidate=f"C{i}", mount=f"{i}{j}", value=10 + 0.05 * i + rng.normal(0, 0.3))
+        for i in range(40)
+        for j in range(6)
     ]
     found = compare(many, margin=1.0)
     assert len(found.pairs) == 780
     assert REFERENCE_W > 0
-    alike = compare([MountValue(c, f"{c}{i}", 5.0) for c in "ABC" for i in range(3)], margin=1.0)
+    alike = compare([MountValue(candidate=c, mount=f"{c}{i}", value=5.0) for c in "ABC" for i in range(3)], margin=1.0)
     assert any("do not scatter" in w for w in alike.warnings)

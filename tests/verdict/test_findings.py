@@ -7,6 +7,7 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
+from kuffin.core.base.leads import ToSamples
 from kuffin.core.findings import KINDS
 from kuffin.demo.pastes import ASKEW, HEATER_W, LOOSE_PROBE, PASTES, paste_runs
 from kuffin.demo.scenario import RADIATORS, REFERENCE_W, demo_runs, sample_factors
@@ -129,7 +130,7 @@ def test_a_window_by_the_clock_is_taken_with_what_would_have_been_found_beside_i
     assert result.window_by == "clock"
     detected = result.detected["coolant_over_air"]
     assert result.window_s == pytest.approx((240 + 27 * 60, 240 + 30 * 60), abs=3)
-    assert detected.settled and detected.window_s != result.window_s
+    assert detected.settled and detected.window.span_s != result.window_s
     assert [f.kind for f in result.findings] == ["cut cycles"]  # 1.9 passes, in every mount alike
     assert not result.findings[0].serious
     edits.set_window(demo_notebook, run.id, (1500.0, 1900.0))  # a person's own goes before it
@@ -176,7 +177,7 @@ def test_heat_balance_extremes_and_boost_of_a_sound_run(demo_notebook: Notebook)
     assert seen.balance is not None
     assert abs(seen.balance.closure - 1) < seen.balance.closure_u95
     text = balance_working(seen).as_text()
-    assert "for 20.6 % propylene glycol by mass" in text and "ρ·c_p·V̇" in text and f"{seen.balance.closure:.3f}" in text
+    assert "of 20.6 % propylene glycol by mass" in text and "ρ·c_p·V̇" in text and f"{seen.balance.closure:.3f}" in text
     assert seen.rest_k == pytest.approx(0, abs=0.2)
     assert seen.boost is not None and seen.boost.steps[0].to_mhz == 4675  # the bench loses 5 MHz a kelvin above 58 °C
     assert seen.throttling is None
@@ -206,17 +207,17 @@ def test_a_reading_is_followed_down_to_its_samples_and_instruments(demo_notebook
     v = judged(demo_notebook, 1)
     reading = next(r for r in v.main.readings if (r.candidate, r.round) == ("Sedge", 1))
     first = mount_working(v, reading)
-    link = next(x for x in first.links if x.kind == "samples")
+    lead = next(x.to for x in first.links if isinstance(x.to, ToSamples))
     run = of(demo_notebook, ("Sedge", 1))
-    assert link.key.split("\n")[0] == str(run.id)
+    assert lead.run == run.id
     study, result = demo_notebook.study(1), v.results[run.id]
     found = samples_working(demo_notebook, study, run, result, v.school, benches(demo_notebook)[0])
     rows = [[float(x) for x in row.split()] for row in found.appendix.splitlines()[1:]]
     trace = result.traces[v.school.trace]
-    assert rows[0][0] >= trace.window_s[0] and rows[-1][0] <= trace.window_s[1]
+    assert rows[0][0] >= trace.window.span_s[0] and rows[-1][0] <= trace.window.span_s[1]
     means = np.mean(rows, axis=0)
     text = found.as_text()
-    assert f"{means[1]:.3f} − {means[2]:.3f} = {means[1] - means[2]:.3f} K" in text
+    assert f"{means[1]:.3f} °C − {means[2]:.3f} °C = {means[1] - means[2]:.3f} K" in text
     assert "Instrument: probe box, ± (0.1 % of reading + 1 step of 0.1), calibrated 2026-02-20" in text
     assert "column “Coolant in” of sedge_round1.csv" in text
 

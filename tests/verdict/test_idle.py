@@ -16,7 +16,7 @@ from kuffin.notebook import edits, planedits
 from kuffin.notebook.store import Notebook
 from kuffin.said.line import verdict_line
 from kuffin.verdict.grid import axes_of, cell_result
-from kuffin.verdict.study import judge, mounts_of
+from kuffin.verdict.study import judge
 
 IDLE_W, LOAD_W = 14.0, 180.0
 TRUE = {"Tern": 0.12, "Plover": 0.15}  # K/W
@@ -30,7 +30,14 @@ def log(name: str, idle: bool, seed: int) -> LogTable:
 
     def channel(label: str, role: str, values: np.ndarray, unit: str, scatter: float) -> LogChannel:
         quantity = "power" if unit == "W" else "temperature"
-        return LogChannel(label, unit, quantity, role, values + rng.normal(0, scatter, t.size), unit)
+        return LogChannel(
+            name=label,
+            unit=unit,
+            quantity=quantity,
+            role=role,
+            values=values + rng.normal(0, scatter, t.size),
+            written_unit=unit,
+        )
 
     channels = [
         channel("Die", "die", die, "degC", 0.3),
@@ -38,7 +45,16 @@ def log(name: str, idle: bool, seed: int) -> LogTable:
         channel("Room", "room", np.full(t.size, 21.0), "degC", 0.05),
         channel("Power", "power", power, "W", 0.5),
     ]
-    return LogTable(f"{name} {'idle' if idle else 'load'} {seed}.csv", "", "", "", t, None, channels, 0)
+    return LogTable(
+        file=f"{name} {'idle' if idle else 'load'} {seed}.csv",
+        encoding="",
+        delimiter="",
+        decimal="",
+        times=t,
+        start=None,
+        channels=channels,
+        dropped_rows=0,
+    )
 
 
 def test_idle_logs_are_compared_at_the_power_they_were_idle_at(tmp_path: Path) -> None:
@@ -51,10 +67,10 @@ def test_idle_logs_are_compared_at_the_power_they_were_idle_at(tmp_path: Path) -
             for idle in (False, True)
         ]
         edits.add_logs(book, study, runs)
-        v, told = judge(book, book.study(study)), book.study(study)
+        v = judge(book, book.study(study))
         assert v.condition == "load" and v.reference_power_w == LOAD_W
         for cell in axes_of(v).cells:
-            found = cell_result(told, mounts_of(told), v, cell, 0.95).comparison
+            found = cell_result(v, cell, 0.95).comparison
             power = IDLE_W if cell.condition == "idle" else LOAD_W
             assert found is not None
             for c in found.candidates:
@@ -71,12 +87,12 @@ def test_idle_steps_stand_in_the_grid_where_they_are_asked_for_and_change_nothin
                 edits.add_log(book, study, run.candidate, run.table)
         before = judge(book, book.study(study))
         planedits.set_plan(book, study, "at idle too", idle=True)
-        after, told = judge(book, book.study(study)), book.study(study)
+        after = judge(book, book.study(study))
         assert before.condition is None and after.condition == "load"
         assert verdict_line(after).sentence == verdict_line(before).sentence
         assert len(after.open_findings()) == len(before.open_findings())
         values = [[r.value for r in v.main.readings] for v in (before, after)]
         assert values[0] == pytest.approx(values[1], abs=0.05)
         idle = next(c for c in axes_of(after).cells if c.condition == "idle")
-        found = cell_result(told, mounts_of(told), after, idle, 0.95).comparison
+        found = cell_result(after, idle, 0.95).comparison
         assert found is not None and all(0.3 < c.mean < 1.5 and c.low < c.mean < c.high for c in found.candidates)

@@ -37,7 +37,7 @@ def with_parts(table: LogTable, part: str, factor: float, number: int) -> LogTab
     over = values["die"] - values["coolant_in"]
     own = {"backplate": 0.4, "chipset": 0.5, "regulator": 0.6, "memory": 0.3}
     new = [
-        LogChannel(role, "degC", "temperature", role, values["coolant_in"] + share * over * (factor if role == part else 1), "degC", "board")
+        LogChannel(name=role, unit="degC", quantity="temperature", role=role, values=values["coolant_in"] + share * over * (factor if role == part else 1), written_unit="degC", device="board")
         for role, share in own.items()
     ]  # fmt: skip
     scaled = {"die": values["coolant_in"] + over * factor} if part == "die" else {}
@@ -71,23 +71,35 @@ def test_each_kind_is_judged(key: str, runs: list[LogTable], tmp_path: Path) -> 
 @pytest.mark.parametrize("key", list(KINDS))
 def test_the_change_over_follows_what_is_under_test(key: str) -> None:
     parts = {"block": "Tern", "paste": "Chalk", "coolant": "Rill", "radiator": "Reed"}
-    tasks = {t.key for t in change_over(BuiltIn(key, "One", "", parts), BuiltIn(key, "Two", "", parts))}
+    tasks = {
+        t.key
+        for t in change_over(
+            BuiltIn(under_test=key, candidate="One", sample="", parts=parts),
+            BuiltIn(under_test=key, candidate="Two", sample="", parts=parts),
+        )
+    }
     kind = KINDS[key]
     assert ("fill" in tasks, "leak" in tasks, "drain" in tasks) == ((kind.wet,) * 3)
     assert ("tighten" in tasks) == kind.on_die
     assert tasks & {"take off", "rinse"}
-    first = {t.key for t in change_over(None, BuiltIn(key, "One", "", {} if kind.dry_bench else parts))}
+    first = {
+        t.key
+        for t in change_over(
+            None, BuiltIn(under_test=key, candidate="One", sample="", parts={} if kind.dry_bench else parts)
+        )
+    }
     assert ("fill" in first) != kind.dry_bench
 
 
 def test_what_has_fins_is_handled_with_their_caution() -> None:
     for key in ("radiator", "set", "air cooler", "memory cooler"):
-        tasks = change_over(BuiltIn(key, "One"), BuiltIn(key, "Two"))
+        tasks = change_over(BuiltIn(under_test=key, candidate="One"), BuiltIn(under_test=key, candidate="Two"))
         off = [t for t in tasks if "One" in t.text and "fins" in t.cautions]
         on = [t for t in tasks if "Two" in t.text and "fins" in t.cautions]
         assert off and on, key
     new_radiator = change_over(
-        BuiltIn("paste", "One", parts={"radiator": "Reed"}), BuiltIn("paste", "Two", parts={"radiator": "Rush"})
+        BuiltIn(under_test="paste", candidate="One", parts={"radiator": "Reed"}),
+        BuiltIn(under_test="paste", candidate="Two", parts={"radiator": "Rush"}),
     )
     assert sum("fins" in t.cautions for t in new_radiator) == 2
 

@@ -16,7 +16,6 @@ from kuffin.notebook import planedits, shelf
 from kuffin.notebook.store import Notebook
 from kuffin.reading.configurations import configuration, loop_of, metals_of, parts_of, pressures_of
 from kuffin.said.preparation import preparation_of, preparation_rows, preparation_working
-from kuffin.said.working import scope
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.nextmount import change_to
 from kuffin.verdict.planbasis import (
@@ -29,6 +28,7 @@ from kuffin.verdict.planbasis import (
     scatter_of,
     steps_of,
 )
+from kuffin.verdict.schools import scope
 from kuffin.verdict.sheets import leak_test
 from kuffin.verdict.study import judge
 
@@ -81,7 +81,7 @@ def test_a_candidates_own_settings_go_before_the_benchs(demo: Bench) -> None:
 
 
 def test_what_the_runs_had_unlike_is_named_but_taken_out(demo: Bench) -> None:
-    found = {d.key: d for d in unfair(demo.study, demo.bench, demo.parts, judge(demo.notebook, demo.study))}
+    found = {d.key: d for d in unfair(demo.study, demo.bench, demo.parts, judge(demo.notebook, demo.study).evidence)}
     assert found["measured power"].strength == 0 and "takes that out" in found["measured power"].effect
     assert found["measured air_in"].strength == 0
 
@@ -95,7 +95,9 @@ def test_scatter_is_pooled_over_studies_or_a_guess_that_says_so(demo: Bench) -> 
     twice = scatter_of(demo.study, [*verdicts, *verdicts])
     assert twice.sd_k == pytest.approx(found.sd_k) and twice.df == 2 * found.df
     # a study of two, which keep their own spreads, knows its scatter too
-    pair = compare([MountValue(c, f"{c}{i}", v) for c in "AB" for i, v in enumerate((1.0, 2.0, 4.0))])
+    pair = compare(
+        [MountValue(candidate=c, mount=f"{c}{i}", value=v) for c in "AB" for i, v in enumerate((1.0, 2.0, 4.0))]
+    )
     first = next(v for v in verdicts if v.under_test == "radiator")
     of_two = replace(first, schools={first.school.key: replace(first.main, comparison=pair)})
     assert pair.sd is None

@@ -32,7 +32,14 @@ def judged(tmp_path_factory: pytest.TempPathFactory) -> object:
             ("Plover", "open"): {"driver": "12.4", "power_limit_w": 300.0},
         }
         runs = [
-            NewRun(name, drawn_loop(1000 + i)[0], round=1, condition=condition, settings=settings, together=True)
+            NewRun(
+                candidate=name,
+                table=drawn_loop(1000 + i)[0],
+                round=1,
+                condition=condition,
+                settings=settings,
+                together=True,
+            )
             for i, ((name, condition), settings) in enumerate(told.items())
         ]
         edits.add_logs(book, study, runs)
@@ -40,7 +47,7 @@ def judged(tmp_path_factory: pytest.TempPathFactory) -> object:
 
 
 def differing(book: Notebook, study: int, verdict: StudyVerdict) -> dict[str, object]:
-    return {d.key: dict(d.groups) for d in unfair(book.study(study), None, (), verdict)}
+    return {d.key: dict(d.groups) for d in unfair(book.study(study), None, (), verdict.evidence)}
 
 
 def test_fair_watches_what_the_verdicts_tests_were_run_with(judged: tuple[Notebook, int]) -> None:
@@ -81,4 +88,6 @@ def test_a_recording_takes_what_the_bench_is_told_to_be_run_with(judged: tuple[N
     )
     bench = shelf.bench_of(book, study.bench_id)
     assert told_of_tests(study, "Tern", bench, (), ()) == {"driver": "12.6", "pump_percent": 60.0}
-    assert told_of_tests(study, "Tern", bench, (), (Step("load", "x", pump_percent=40.0),)) == {"driver": "12.6"}
+    assert told_of_tests(study, "Tern", bench, (), (Step(name="load", load="x", pump_percent=40.0),)) == {
+        "driver": "12.6"
+    }

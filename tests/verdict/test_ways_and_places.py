@@ -14,7 +14,7 @@ from kuffin.core.plan.order import Slot
 from kuffin.core.prepare.changeover import change_over
 from kuffin.notebook import edits, planedits, shelf
 from kuffin.notebook.entities import Candidate, Study
-from kuffin.notebook.shelf import Placed, bench_of, parts
+from kuffin.notebook.shelf import LoopPlace, bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.reading.configurations import built_in, built_loop, loop_of, own_places, pressures_of
 from kuffin.verdict.across import Judged, known_of, linked
@@ -62,7 +62,7 @@ class TestAPartInTwoWays:
         shelf.change_part(book, tern.part_id, "price", price=80.0, currency="EUR")
         verdict = judge(book, book.study(measured))
         assert verdict.main.comparison is not None and len(verdict.main.comparison.pairs) == 3
-        found = value_of(verdict, book.study(measured), None, ())
+        found = value_of(verdict, None, ())
         assert found is not None and {r.name: r.price for r in found.rows} == {
             "Tern": 80.0,
             "Tern (turned)": 80.0,
@@ -125,7 +125,7 @@ class TestPlaces:
         ):
             fields = {"volume_ml": float(volume), "max_pressure_kpa": float(limit)}
             shelf.change_part(book, by_name[name], "tell", fields=fields, price=float(price), currency="EUR")
-        shelf.set_loop(book, bench, [Placed(by_name[n], {}) for n in ("Dipper", "Reed", "Reed")])
+        shelf.set_loop(book, bench, [LoopPlace(by_name[n], {}) for n in ("Dipper", "Reed", "Reed")])
         edits.change_study(book, study, "set up", bench_id=bench)
         return study
 

@@ -24,7 +24,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
 from kuffin.simulated.sensors import Sensor
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, record
 
 SEED = 2203
 QUESTION = "Is a dearer block worth it in booth seven?"
@@ -65,7 +65,7 @@ _PASTE_K_W, _SCATTER = 0.082, 0.013
 _STEP_S, _IDLE_S = 1080.0, 180.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BlockRun:
     """One run: whose it is, its place, its sample, whether it is a retest of the baseline."""
 
@@ -76,8 +76,8 @@ class BlockRun:
     table: LogTable
 
 
-@dataclass(frozen=True)
-class Staircase(Load):
+@dataclass(frozen=True, kw_only=True)
+class ClimbingLoad(LoadPlan):
     """A load that climbs: each power for as long."""
 
     powers_w: tuple[float, ...] = POWERS_W
@@ -100,11 +100,11 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
             own = SAMPLES.get(name, {}).get(sample, 0.0)
             paste = _PASTE_K_W * (1 + float(rng.normal(0, _SCATTER))) + (MOVED_K_W if day >= MOVED_DAY else 0.0)
             plan = RunPlan(
-                Radiator("Sedge", 0.0566),
-                Block(name, truth.r0_k_w + own, paste_k_w=paste),
-                Staircase("batch stretch", max(POWERS_W)),
-                Room(20.6 + 0.5 * slot + float(rng.normal(0, 0.3)), 0.4, 0.08),
-                dt.datetime(2026, 2, 16 + day, 9, 0) + dt.timedelta(minutes=75 * slot),
+                radiator=Radiator(name="Sedge", k_w=0.0566),
+                block=Block(name=name, r0_k_w=truth.r0_k_w + own, paste_k_w=paste),
+                load=ClimbingLoad(name="batch stretch", power_w=max(POWERS_W)),
+                room=Room(start_c=20.6 + 0.5 * slot + float(rng.normal(0, 0.3)), drift_k_h=0.4, wander_k=0.08),
+                start=dt.datetime(2026, 2, 16 + day, 9, 0) + dt.timedelta(minutes=75 * slot),
                 idle_s=_IDLE_S,
                 load_s=_STEP_S * len(POWERS_W),
                 leakage=0.0006,
@@ -112,7 +112,15 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
             )
             table, _ = record(plan, Pump(), SEED * 100 + day * 10 + slot, f"{name.lower()}_day{day}_{slot + 1}.csv")
             regulator = truth.regulator_k_w * (1 + float(rng.normal(0, 0.012)))
-            out.append(BlockRun(name, day, sample, slot == 4, _with_regulators(table, regulator, rng)))
+            out.append(
+                BlockRun(
+                    candidate=name,
+                    round=day,
+                    sample=sample,
+                    control=slot == 4,
+                    table=_with_regulators(table, regulator, rng),
+                )
+            )
             if progress is not None:
                 progress(len(out), DAYS * 5)
     return out
@@ -128,8 +136,15 @@ def _with_regulators(table: LogTable, k_w: float, rng: np.random.Generator) -> L
     for i, p in enumerate(power):
         level = keep * level + (1 - keep) * p
         lagged[i] = level
-    values = Sensor(0.15, 0.5).read(by_name["Coolant in"].values + k_w * lagged, rng)
-    probe = LogChannel("Regulators", "degC", "temperature", "regulator", np.round(values, 4), "degC")
+    values = Sensor(noise=0.15, quantum=0.5).read(by_name["Coolant in"].values + k_w * lagged, rng)
+    probe = LogChannel(
+        name="Regulators",
+        unit="degC",
+        quantity="temperature",
+        role="regulator",
+        values=np.round(values, 4),
+        written_unit="degC",
+    )
     return replace(table, channels=[*table.channels, probe])
 
 
@@ -149,10 +164,24 @@ def add_block_study(notebook: Notebook, progress: Callable[[int, int], None] | N
     edit_shelf.change_part(notebook, parts["Plover"], "fill in", **claims)
     edit_shelf.add_sample(notebook, parts["Plover"], "2", "bought")
     steps = (
-        Step("idle", settle="clock", longest_min=3, measure_min=0),
-        *(Step(f"load {p:g} W", "batch stretch", p, 60.0, 55.0, "clock", 11.0, 3.0) for p in POWERS_W),
+        Step(name="idle", settle="clock", longest_min=3, measure_min=0),
+        *(
+            Step(
+                name=f"load {p:g} W",
+                load="batch stretch",
+                power_w=p,
+                pump_percent=60.0,
+                fan_percent=55.0,
+                settle="clock",
+                longest_min=11.0,
+                measure_min=3.0,
+            )
+            for p in POWERS_W
+        ),
     )
-    protocol = planedits.keep_protocol(notebook, "three powers", steps, Limits(90.0, 50.0, 60.0))
+    protocol = planedits.keep_protocol(
+        notebook, "three powers", steps, Limits(die_c=90.0, coolant_c=50.0, flow_l_h=60.0)
+    )
     benches = edit_shelf.benches(notebook)
     edits.change_study(
         notebook,

@@ -22,7 +22,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
 from kuffin.simulated.severaldevices import Heated, record_several
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan
 
 SEED = 4104
 QUESTION = "Which block keeps the card of booth eight cooler?"
@@ -57,11 +57,11 @@ def card_runs(progress: Callable[[int, int], None] | None = None) -> list[tuple[
             paste = 0.052 * (1 + float(rng.normal(0, _SCATTER)))
             for test, processor_w, card_w in TESTS:
                 plan = RunPlan(
-                    Radiator("Sedge and Papyrus", _RADIATORS_K_W),
-                    Block("none"),
-                    Load("none", 0.0),
-                    Room(20.8 + float(rng.normal(0, 0.4)), 0.3, 0.08),
-                    at,
+                    radiator=Radiator(name="Sedge and Papyrus", k_w=_RADIATORS_K_W),
+                    block=Block(name="none"),
+                    load=LoadPlan(name="none", power_w=0.0),
+                    room=Room(start_c=20.8 + float(rng.normal(0, 0.4)), drift_k_h=0.3, wander_k=0.08),
+                    start=at,
                     fan_rpm=1050.0,
                     pump_speed=0.8,
                     idle_s=180.0,
@@ -71,12 +71,14 @@ def card_runs(progress: Callable[[int, int], None] | None = None) -> list[tuple[
                 )
                 heated = (
                     Heated(
-                        PROCESSOR, Block("Tern", 0.048, paste_k_w=0.080), Load("long mix", processor_w, idle_w=24.0)
+                        device=PROCESSOR,
+                        block=Block(name="Tern", r0_k_w=0.048, paste_k_w=0.080),
+                        load=LoadPlan(name="long mix", power_w=processor_w, idle_w=24.0),
                     ),
                     Heated(
-                        CARD,
-                        Block(name, CARD_BLOCKS[name], paste_k_w=paste),
-                        Load("batch stretch", card_w, idle_w=19.0),
+                        device=CARD,
+                        block=Block(name=name, r0_k_w=CARD_BLOCKS[name], paste_k_w=paste),
+                        load=LoadPlan(name="batch stretch", power_w=card_w, idle_w=19.0),
                         backplate_k_w=0.048,
                     ),
                 )
@@ -101,7 +103,7 @@ def add_card_study(notebook: Notebook, progress: Callable[[int, int], None] | No
     edit_shelf.set_loop(
         notebook,
         bench,
-        [edit_shelf.Placed(shelf[n].id, {"length_mm": float(x)} if x else {}, d or None) for n, d, x in _LOOP],
+        [edit_shelf.LoopPlace(shelf[n].id, {"length_mm": float(x)} if x else {}, d or None) for n, d, x in _LOOP],
     )
     edit_shelf.change_bench(
         notebook,

@@ -21,7 +21,7 @@ from kuffin.simulated.faults import Fault
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
 from kuffin.simulated.sensors import Sensor
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, record
 
 SEED = 1207
 QUESTION = "Which paste do we buy again?"
@@ -32,7 +32,7 @@ LOOSE_PROBE = ("Loam", 3)
 ROUNDS = 4
 _ORDER = ("Chalk", "Marl", "Loam"), ("Loam", "Chalk", "Marl"), ("Marl", "Loam", "Chalk"), ("Chalk", "Loam", "Marl")
 _SCATTER = 0.02
-_FACE = Sensor(0.06, 0.1)
+_FACE = Sensor(noise=0.06, quantum=0.1)
 _LEFT_OUT = {"Hot spot", "Clock", "Die"}  # a heater has none of these
 
 
@@ -45,11 +45,11 @@ def paste_runs(progress: Callable[[int, int], None] | None = None) -> list[tuple
             askew = (name, number) == ASKEW
             resistance = PASTES[name] * (1 + float(rng.normal(0, _SCATTER))) * (1.22 if askew else 1.0)
             plan = RunPlan(
-                Radiator("Sedge", 0.0566),
-                Block("Tern", paste_k_w=resistance),
-                Load("heater", HEATER_W + float(rng.normal(0, 0.4)), idle_w=0.5),
-                Room(20.4 + 0.5 * slot + float(rng.normal(0, 0.3)), 0.4, 0.1),
-                dt.datetime(2026, 2, 8 + number, 9, 30) + dt.timedelta(minutes=70 * slot),
+                radiator=Radiator(name="Sedge", k_w=0.0566),
+                block=Block(name="Tern", paste_k_w=resistance),
+                load=LoadPlan(name="heater", power_w=HEATER_W + float(rng.normal(0, 0.4)), idle_w=0.5),
+                room=Room(start_c=20.4 + 0.5 * slot + float(rng.normal(0, 0.3)), drift_k_h=0.4, wander_k=0.1),
+                start=dt.datetime(2026, 2, 8 + number, 9, 30) + dt.timedelta(minutes=70 * slot),
                 leakage=0.0,
                 load_s=2700.0,
             )
@@ -69,7 +69,14 @@ def _on_heater(table: LogTable, askew: bool, rng: np.random.Generator) -> LogTab
     tilt = np.array([-1.0, -0.35, 0.3, 1.05]) * ((0.021 if askew else 0.004) + float(rng.normal(0, 0.0004)))
     smooth = np.convolve(np.pad(heater.values, 7, mode="edge"), np.ones(15) / 15, mode="valid")
     faces = [
-        LogChannel(f"Face {i}", "degC", "temperature", "die", np.round(_FACE.read(smooth + t * power, rng), 4), "degC")
+        LogChannel(
+            name=f"Face {i}",
+            unit="degC",
+            quantity="temperature",
+            role="die",
+            values=np.round(_FACE.read(smooth + t * power, rng), 4),
+            written_unit="degC",
+        )
         for i, t in enumerate(tilt, 1)
     ]
     rest = [

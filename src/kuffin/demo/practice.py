@@ -28,16 +28,18 @@ def bench_for(under_test: str, candidate: str, round_number: int, seed: int = 0)
     scatter = 1 + float(mount.normal(0, MOUNT_SCATTER))
     kind = kind_under_test(under_test)
     if kind.loop_side:
-        radiator = RADIATORS.get(candidate) or Radiator(candidate, 0.062 * float(np.exp(drawn.normal(0, 0.1))))
+        radiator = RADIATORS.get(candidate) or Radiator(name=candidate, k_w=0.062 * float(np.exp(drawn.normal(0, 0.1))))
     if kind.sits_on_die:
-        block = Block(candidate, 0.045 * float(np.exp(drawn.normal(0, 0.25))), paste_k_w=BLOCK.paste_k_w * scatter)
+        block = Block(
+            name=candidate, r0_k_w=0.045 * float(np.exp(drawn.normal(0, 0.25))), paste_k_w=BLOCK.paste_k_w * scatter
+        )
     elif kind.block_side and kind.on_die:
         block = replace(BLOCK, paste_k_w=BLOCK.paste_k_w * float(np.exp(drawn.normal(0, 0.15))) * scatter)
     return RunPlan(
-        radiator,
-        block,
-        BATCH,
-        Room(21.0 + float(mount.uniform(0, 3)), 0.4, 0.1),
-        dt.datetime(2026, 1, 1),
+        radiator=radiator,
+        block=block,
+        load=BATCH,
+        room=Room(start_c=21.0 + float(mount.uniform(0, 3)), drift_k_h=0.4, wander_k=0.1),
+        start=dt.datetime(2026, 1, 1),
         mount_factor=scatter if kind.loop_side else 1.0,
     )

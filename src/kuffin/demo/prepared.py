@@ -6,7 +6,7 @@ import datetime as dt
 
 import numpy as np
 
-from kuffin.core.prepare.changeover import Task
+from kuffin.core.prepare.changeover import ChangeOverTask
 from kuffin.notebook.entities import Mount, Sheet, Tick
 from kuffin.notebook.shelf import benches, parts
 from kuffin.notebook.store import Notebook
@@ -50,7 +50,9 @@ def prepare_mounts(notebook: Notebook, study_id: int, hasty: tuple[str, int], se
             session.get_one(Mount, mount.id).begun_at = begun.isoformat()
 
 
-def _ticks(rng: np.random.Generator, mount: Mount, tasks: list[Task], end: dt.datetime, pace: float) -> list[Tick]:
+def _ticks(
+    rng: np.random.Generator, mount: Mount, tasks: list[ChangeOverTask], end: dt.datetime, pace: float
+) -> list[Tick]:
     """A tick for each task, the last one at `end`."""
     rows: list[Tick] = []
     at = end

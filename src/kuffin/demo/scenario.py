@@ -24,7 +24,7 @@ from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
-from kuffin.simulated.station import Block, Load, Radiator, RunPlan, RunTruth, as_csv, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, RunTruth, as_csv, record
 from kuffin.verdict.study import judge
 
 SEED = 711
@@ -37,14 +37,14 @@ SAMPLE_SCATTER = 0.005  # and between specimens of one kind
 RADIATORS = {
     r.name: r
     for r in (
-        Radiator("Reed", 0.0578),
-        Radiator("Rush", 0.0690),
-        Radiator("Sedge", 0.0566),
-        Radiator("Bulrush", 0.0640),
+        Radiator(name="Reed", k_w=0.0578),
+        Radiator(name="Rush", k_w=0.0690),
+        Radiator(name="Sedge", k_w=0.0566),
+        Radiator(name="Bulrush", k_w=0.0640),
     )
 }
-BLOCK = Block("Tern")
-BATCH = Load("batch stretch", 180.0, period_s=96.0, dip_s=7.0)
+BLOCK = Block(name="Tern")
+BATCH = LoadPlan(name="batch stretch", power_w=180.0, period_s=96.0, dip_s=7.0)
 
 # Afternoon by afternoon in bench order: the room is cool when the door has just been shut, warm by the evening. Rush had
 # the cool slot each time and Sedge the last one.
@@ -88,11 +88,13 @@ def demo_runs(progress: Callable[[int, int], None] | None = None) -> list[DemoRu
             trapped = 0.27 if (name, afternoon) == _TRAPPED_AIR else 0.0
             length = 900.0 if (name, afternoon) == _STOPPED_EARLY else 3300.0
             plan = RunPlan(
-                RADIATORS[name],
-                BLOCK,
-                Load(BATCH.name, power, BATCH.period_s, BATCH.dip_s),
-                Room(air, 0.7, 0.12, 0.15 if slot % 2 else 0.0, 840.0),
-                start,
+                radiator=RADIATORS[name],
+                block=BLOCK,
+                load=LoadPlan(name=BATCH.name, power_w=power, period_s=BATCH.period_s, dip_s=BATCH.dip_s),
+                room=Room(
+                    start_c=air, drift_k_h=0.7, wander_k=0.12, hvac_k=0.15 if slot % 2 else 0.0, hvac_period_s=840.0
+                ),
+                start=start,
                 load_s=length,
                 sample_factor=samples[name],
                 mount_factor=1 + float(rng.normal(0, MOUNT_SCATTER)),
@@ -107,8 +109,8 @@ def demo_runs(progress: Callable[[int, int], None] | None = None) -> list[DemoRu
     return runs
 
 
-def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = None) -> None:
-    """Write the demo notebook."""
+def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = None, *, judged: bool = True) -> None:
+    """Write the demo notebook; judged, its readings are kept, so that it opens at once."""
     notebook = Notebook.create(path)
     try:
         study = edits.add_study(
@@ -126,8 +128,9 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + 5 * DAYS, total)),
         ]
         forget_history(notebook)
-        for one in (*further, study):
-            judge(notebook, notebook.study(one))  # its readings are kept, so that it opens at once
+        if judged:
+            for one in (*further, study):
+                judge(notebook, notebook.study(one))
     finally:
         notebook.close()
 

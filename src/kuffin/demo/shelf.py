@@ -88,10 +88,23 @@ def fill_shelf(notebook: Notebook, study: int) -> None:
     for key in ("block", "pump", "fans", "coolant", "pump_percent", "fan_percent"):
         planedits.set_same(notebook, study, key, True)
     steps = tuple(
-        s if s.load == "" else Step(s.name, s.load, 180.0, 60.0, 55.0, s.settle, s.longest_min, s.measure_min)
+        s
+        if s.load == ""
+        else Step(
+            name=s.name,
+            load=s.load,
+            power_w=180.0,
+            pump_percent=60.0,
+            fan_percent=55.0,
+            settle=s.settle,
+            longest_min=s.longest_min,
+            measure_min=s.measure_min,
+        )
         for s in usual_steps()
     )
-    protocol = planedits.keep_protocol(notebook, "booth seven, three steps", steps, Limits(90.0, 50.0, 60.0))
+    protocol = planedits.keep_protocol(
+        notebook, "booth seven, three steps", steps, Limits(die_c=90.0, coolant_c=50.0, flow_l_h=60.0)
+    )
     edits.change_study(notebook, study, "take a protocol", protocol_id=protocol)
     order = plan_order(list(ids), 4, 4, done=slots_of(found))
     planedits.draw_order(notebook, study, order, 1)
@@ -109,7 +122,7 @@ def _set_bench_up(notebook: Notebook, study: int, shelf: dict[str, Part]) -> Non
         ("Tarn", 0),
     ]
     edit_shelf.set_loop(
-        notebook, bench, [edit_shelf.Placed(shelf[n].id, {"length_mm": float(x)} if x else {}) for n, x in loop]
+        notebook, bench, [edit_shelf.LoopPlace(shelf[n].id, {"length_mm": float(x)} if x else {}) for n, x in loop]
     )
     edit_shelf.change_bench(
         notebook,
@@ -140,6 +153,6 @@ def _set_bench_up(notebook: Notebook, study: int, shelf: dict[str, Part]) -> Non
         ),
         ("hand gauge", "kPa", {"full_scale_percent": 1.0, "full_scale": 100.0}, [("pressure", "at the reservoir", "")]),
     ):
-        kept = edit_shelf.keep_instrument(notebook, bench, None, name=name, unit=unit, **values)  # type: ignore[arg-type]
-        edit_shelf.set_probes(notebook, kept, probes)  # type: ignore[arg-type]
+        kept = edit_shelf.keep_instrument(notebook, bench, None, name=name, unit=unit, **values)
+        edit_shelf.set_probes(notebook, kept, probes)
     edits.change_study(notebook, study, "take a bench", bench_id=bench)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import threading
 
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 
 
 class HandSource:
@@ -25,10 +25,10 @@ class HandSource:
         with self._lock:
             self._typed[name] = value
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         with self._lock:
             typed, self._typed = self._typed, {}
-        return {name: Told(value, *self.names[name]) for name, value in typed.items() if name in self.names}
+        return {name: ToldValue(value, *self.names[name]) for name, value in typed.items() if name in self.names}
 
     def complaint(self) -> str:
         return ""

@@ -12,7 +12,7 @@ import subprocess
 import time
 
 from kuffin.core.base.errors import BenchError
-from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, Told
+from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, ToldValue
 
 _MOST_BYTES = 8_000_000  # of one reading
 
@@ -40,9 +40,9 @@ class CommandSource:
         if not self._words:
             raise BenchError("the command is empty; write the program and its arguments")
         self._timeout_s = timeout_s
-        self.lines = LineBuffer(separator)
+        self.lines = LineBuffer(separator=separator)
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         name = self._words[0]
         try:
             running = subprocess.Popen(

@@ -12,13 +12,13 @@ from kuffin.instruments.byhand import HandSource
 from kuffin.instruments.command import CommandSource
 from kuffin.instruments.hwmon import CPU, HWMON, HwmonSource, ProcessorSource
 from kuffin.instruments.instrument import LiveChannel
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 from kuffin.instruments.setup import ChannelSetting, InstrumentSetting
-from kuffin.instruments.source import Source
+from kuffin.instruments.source import ChannelSource
 from kuffin.logs.channelguess import Named, guess_all, guess_role
 
 
-def open_source(setting: InstrumentSetting) -> Source:
+def open_source(setting: InstrumentSetting) -> ChannelSource:
     """The driver for an instrument; nothing is connected before it is read.
 
     Raises
@@ -47,11 +47,14 @@ def open_source(setting: InstrumentSetting) -> Source:
 class ConfiguredInstrument:
     """What the recorder reads: the set-up channels of a source, in order; NaN where one told nothing new."""
 
-    def __init__(self, setting: InstrumentSetting, source: Source | None = None) -> None:
+    def __init__(self, setting: InstrumentSetting, source: ChannelSource | None = None) -> None:
         self.setting = setting
         self.name = setting.name
         self.interval_s = setting.interval_s
-        self.channels = tuple(LiveChannel(c.name, c.unit, c.quantity, c.role, c.device) for c in setting.channels)
+        self.channels = tuple(
+            LiveChannel(name=c.name, unit=c.unit, quantity=c.quantity, role=c.role, device=c.device)
+            for c in setting.channels
+        )
         self.source = open_source(setting) if source is None else source
 
     def read(self) -> Sequence[float]:
@@ -66,7 +69,7 @@ class ConfiguredInstrument:
         self.source.close()
 
 
-def calibrated(told: Told | None, channel: ChannelSetting) -> float:
+def calibrated(told: ToldValue | None, channel: ChannelSetting) -> float:
     """A channel's value from what its source told; NaN where it told nothing, or something of another quantity."""
     if told is None or math.isnan(told.value):
         return math.nan
@@ -79,14 +82,16 @@ def calibrated(told: Told | None, channel: ChannelSetting) -> float:
     return channel.calibration.apply(value)
 
 
-def proposed(name: str, told: Told, taken: set[str]) -> ChannelSetting:
+def proposed(name: str, told: ToldValue, taken: set[str]) -> ChannelSetting:
     """A channel setting for something that was found, to be changed by the person."""
     shown, n = name if not name.isdigit() else f"value {name}", 2
     base = shown
     while shown.lower() in taken:
         shown, n = f"{base} {n}", n + 1
     (guess,) = guess_all([Named(name, told.quantity, told.unit)])
-    return ChannelSetting(name, shown, told.unit, told.quantity, guess.role, device=guess.device)
+    return ChannelSetting(
+        source=name, name=shown, unit=told.unit, quantity=told.quantity, role=guess.role, device=guess.device
+    )
 
 
 def in_unit(channel: ChannelSetting, written: str) -> ChannelSetting:

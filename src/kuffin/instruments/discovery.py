@@ -10,7 +10,7 @@ from pathlib import Path
 from kuffin.core.base.errors import BenchError
 from kuffin.instruments.configured import lasting_ports, open_source
 from kuffin.instruments.hwmon import CPU, HWMON
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 from kuffin.instruments.setup import InstrumentSetting
 
 BAUDS = (9600, 115_200, 19_200, 57_600)
@@ -22,7 +22,7 @@ class Found:
     """An instrument that was found, with what it tells now; or why it could not be read."""
 
     setting: InstrumentSetting
-    told: dict[str, Told] = field(default_factory=dict)
+    told: dict[str, ToldValue] = field(default_factory=dict)
     trouble: str = ""
 
 
@@ -43,8 +43,8 @@ def discover(
     ports = lasting_ports(dev)
     found = []
     wanted = [
-        InstrumentSetting("hwmon", "this computer's sensors", str(hwmon)),
-        InstrumentSetting("processor", "the processor", str(cpu)),
+        InstrumentSetting(kind="hwmon", name="this computer's sensors", where=str(hwmon)),
+        InstrumentSetting(kind="processor", name="the processor", where=str(cpu)),
     ]
     for done, setting in enumerate(wanted):
         one = look(setting)
@@ -65,7 +65,7 @@ def look(setting: InstrumentSetting, listen_s: float = 0.0) -> Found:
         source = open_source(setting)
     except BenchError as error:
         return Found(setting, {}, str(error))
-    told: dict[str, Told] = {}
+    told: dict[str, ToldValue] = {}
     trouble = ""
     end = time.monotonic() + listen_s
     try:
@@ -85,9 +85,13 @@ def look(setting: InstrumentSetting, listen_s: float = 0.0) -> Found:
 def _listen(port: str, listen_s: float) -> Found:
     """Find the speed at which a port's lines can be read."""
     name = Path(port).name
-    best = Found(InstrumentSetting("serial", name, port), {}, "it says nothing by itself; it may have to be asked")
+    best = Found(
+        InstrumentSetting(kind="serial", name=name, where=port),
+        {},
+        "it says nothing by itself; it may have to be asked",
+    )
     for baud in BAUDS:
-        one = look(InstrumentSetting("serial", name, port, baud=baud), listen_s)
+        one = look(InstrumentSetting(kind="serial", name=name, where=port, baud=baud), listen_s)
         if one.told and not one.trouble:
             return one
         if one.trouble and not best.told:

@@ -12,7 +12,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 from kuffin.core.base.errors import BenchError
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 
 HWMON = Path("/sys/class/hwmon")
 CPU = Path("/sys/devices/system/cpu")
@@ -70,7 +70,7 @@ class HwmonSource:
                     key = f"{key} ({match[1]}{match[2]})"
                 self._files[key] = (chip / file, match[1])
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         if not self._files:
             self._find()
         out = {}
@@ -84,7 +84,7 @@ class HwmonSource:
             except ValueError:
                 value = math.nan
             self._silent += math.isnan(value)
-            out[key] = Told(value, unit, quantity)
+            out[key] = ToldValue(value, unit, quantity)
         if out and self._silent == len(out):
             self._files = {}  # chips may have been numbered anew
             raise BenchError(f"{self._root}: none of the sensors answers")
@@ -107,7 +107,7 @@ class ProcessorSource:
         self._before: dict[Path, tuple[float, float]] = {}
         self._locked = ""
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         out = self._clocks()
         for zone in sorted(self._powercap.glob("*:*")) if self._powercap.is_dir() else []:
             told = self._power(zone)
@@ -119,7 +119,7 @@ class ProcessorSource:
             raise BenchError(f"{self._root}: neither clocks nor energy counters can be read here")
         return out
 
-    def _clocks(self) -> dict[str, Told]:
+    def _clocks(self) -> dict[str, ToldValue]:
         clocks = []
         for path in sorted(self._root.glob("cpu[0-9]*/cpufreq/scaling_cur_freq")):
             written = _text(path)
@@ -128,11 +128,11 @@ class ProcessorSource:
         if not clocks:
             return {}
         return {
-            "clock, mean of cores": Told(sum(clocks) / len(clocks), "MHz", "frequency"),
-            "clock, fastest core": Told(max(clocks), "MHz", "frequency"),
+            "clock, mean of cores": ToldValue(sum(clocks) / len(clocks), "MHz", "frequency"),
+            "clock, fastest core": ToldValue(max(clocks), "MHz", "frequency"),
         }
 
-    def _power(self, zone: Path) -> Told | None:
+    def _power(self, zone: Path) -> ToldValue | None:
         """Power from the energy counted since the reading before; the counter starts again at its range's end."""
         counter = zone / "energy_uj"
         if not counter.exists():
@@ -140,17 +140,17 @@ class ProcessorSource:
         written = _text(counter)
         if written is None or not written.isdigit():
             self._locked = f"{counter} may be read by the administrator only"
-            return Told(math.nan, "W", "power")
+            return ToldValue(math.nan, "W", "power")
         now, energy = self._clock(), float(written)
         before = self._before.get(zone)
         self._before[zone] = (now, energy)
         if before is None or now <= before[0]:
-            return Told(math.nan, "W", "power")
+            return ToldValue(math.nan, "W", "power")
         used = energy - before[1]
         if used < 0:
             most = _text(zone / "max_energy_range_uj")
             used += float(most) if most and most.isdigit() else math.nan
-        return Told(used * 1e-6 / (now - before[0]), "W", "power")
+        return ToldValue(used * 1e-6 / (now - before[0]), "W", "power")
 
     def complaint(self) -> str:
         return self._locked

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Protocol
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LiveChannel:
     """One channel that an instrument tells, with its canonical unit."""
 
@@ -18,7 +18,7 @@ class LiveChannel:
     device: str | None = None
 
 
-class Instrument(Protocol):
+class LiveInstrument(Protocol):
     """Something that is read again and again, each at its own rate.
 
     Attributes

@@ -28,7 +28,7 @@ _NUMBER_CELL = re.compile(r"^[~≈]?\s*[+\-−]?\s*(?:\d|[.,]\d)")
 
 
 @dataclass(frozen=True)
-class Told:
+class ToldValue:
     """One value of a line: canonical where its unit is known (None: the line names none)."""
 
     value: float
@@ -36,7 +36,7 @@ class Told:
     quantity: str = "unknown"
 
 
-def read_line(line: str, separator: str | None = None) -> dict[str, Told] | None:
+def read_line(line: str, separator: str | None = None) -> dict[str, ToldValue] | None:
     """What a line tells, by name; bare numbers are called by their place, ``1``, ``2``, …
 
     Parameters
@@ -60,19 +60,19 @@ def read_line(line: str, separator: str | None = None) -> dict[str, Told] | None
     return _in_order(line, separator)
 
 
-def _told(cell: str, decimal: str = ".") -> Told | None:
+def _told(cell: str, decimal: str = ".") -> ToldValue | None:
     value, unit = parse_number(cell, decimal)
     if math.isnan(value) and not is_missing(cell):
         return None
     known = parse_unit(unit) if unit else None
     if unit and known is None:
-        return None if math.isnan(value) else Told(value)
+        return None if math.isnan(value) else ToldValue(value)
     if known is not None:
-        return Told(value * known.scale + known.offset, known.canonical, known.quantity)
-    return Told(value)
+        return ToldValue(value * known.scale + known.offset, known.canonical, known.quantity)
+    return ToldValue(value)
 
 
-def _json(line: str) -> dict[str, Told] | None:
+def _json(line: str) -> dict[str, ToldValue] | None:
     try:
         found = json.loads(line)
     except (ValueError, RecursionError):
@@ -83,11 +83,12 @@ def _json(line: str) -> dict[str, Told] | None:
         return None
     if isinstance(found.get("channel", found.get("name")), str) and "value" in found:
         found = {str(found.get("channel", found.get("name"))): found}
-    out: dict[str, Told] = {}
+    out: dict[str, ToldValue] = {}
     for name, value in list(found.items())[:MOST_NAMES]:
         unit = None
         if isinstance(value, dict):
-            value, unit = value.get("value"), value.get("unit")
+            given = value
+            value, unit = given.get("value"), given.get("unit")
         if isinstance(value, bool) or not isinstance(value, (int, float, str, type(None))):
             continue
         cell = "" if value is None else f"{value} {unit}" if isinstance(unit, str) else str(value)
@@ -97,8 +98,8 @@ def _json(line: str) -> dict[str, Told] | None:
     return out or None
 
 
-def _pairs(line: str) -> dict[str, Told]:
-    out: dict[str, Told] = {}
+def _pairs(line: str) -> dict[str, ToldValue]:
+    out: dict[str, ToldValue] = {}
     pieces = _SPLIT_PAIRS.split(line)[:MOST_NAMES]
     for piece in [q for p in pieces for q in (_SPLIT_BLANKS.split(p) if len(re.findall("[=:]", p)) > 1 else [p])]:
         match = _PAIR.match(piece or "")
@@ -111,7 +112,7 @@ def _pairs(line: str) -> dict[str, Told]:
     return out
 
 
-def _in_order(line: str, separator: str | None) -> dict[str, Told] | None:
+def _in_order(line: str, separator: str | None) -> dict[str, ToldValue] | None:
     if separator is None:
         separator = next((s for s in (";", "\t", "|") if s in line), None)
     if separator is None and "," in line:
@@ -122,7 +123,7 @@ def _in_order(line: str, separator: str | None) -> dict[str, Told] | None:
     if not separator and len(cells) > 1 and not any(_NUMBER_CELL.match(c) for c in cells[1::2]):
         # "31.2 C 22.1 C": a number and its unit by turns
         cells = [" ".join(cells[i : i + 2]) for i in range(0, len(cells), 2)]
-    out: dict[str, Told] = {}
+    out: dict[str, ToldValue] = {}
     numbers = 0
     for place, cell in enumerate(cells[:MOST_NAMES], 1):
         told = _told(cell, decimal)
@@ -134,7 +135,7 @@ def _in_order(line: str, separator: str | None) -> dict[str, Told] | None:
     return out if numbers else None
 
 
-@dataclass
+@dataclass(kw_only=True)
 class LineBuffer:
     """Takes bytes in, gives whole lines out; bounded whatever comes.
 
@@ -156,7 +157,7 @@ class LineBuffer:
     _rest: bytes = field(default=b"", repr=False)
     _overlong: bool = field(default=False, repr=False)
 
-    def take(self, data: bytes) -> dict[str, Told]:
+    def take(self, data: bytes) -> dict[str, ToldValue]:
         """What the bytes tell: of each name the mean of this reading's lines."""
         if len(data) > LONGEST_WAIT:
             self.skipped += len(data) - LONGEST_WAIT
@@ -178,8 +179,8 @@ class LineBuffer:
             lines = lines[-MOST_LINES:]
         return self._mean(lines)
 
-    def _mean(self, lines: list[bytes]) -> dict[str, Told]:
-        sums: dict[str, tuple[float, int, Told]] = {}
+    def _mean(self, lines: list[bytes]) -> dict[str, ToldValue]:
+        sums: dict[str, tuple[float, int, ToldValue]] = {}
         for line in lines:
             found = read_line(line.decode("utf-8", "replace"), self.separator) if len(line) <= LONGEST_LINE else None
             if found is None:
@@ -194,7 +195,7 @@ class LineBuffer:
                 known = not math.isnan(told.value)
                 sums[name] = (total + (told.value if known else 0.0), n + known, told)
         return {
-            name: Told(total / n if n else math.nan, told.unit, told.quantity)
+            name: ToldValue(total / n if n else math.nan, told.unit, told.quantity)
             for name, (total, n, told) in sums.items()
         }
 

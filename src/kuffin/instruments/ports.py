@@ -9,7 +9,7 @@ import time
 import serial
 
 from kuffin.core.base.errors import BenchError
-from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, Told
+from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, ToldValue
 
 _ANSWER_S = 0.6
 
@@ -28,7 +28,7 @@ class SerialSource:
     def __init__(self, port: str, baud: int = 9600, question: str = "", separator: str | None = None) -> None:
         self._port, self._baud = port, baud
         self._question = question.replace("\\n", "\n").replace("\\r", "\r").encode()
-        self.lines = LineBuffer(separator)
+        self.lines = LineBuffer(separator=separator)
         self._open: serial.Serial | None = None
 
     def _connect(self) -> serial.Serial:
@@ -44,7 +44,7 @@ class SerialSource:
                 raise BenchError(f"{self._port} is not there or in use by another program; is it plugged in?") from None
         return self._open
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         port = self._connect()
         try:
             if self._question:
@@ -80,7 +80,7 @@ class NetworkSource:
     def __init__(self, host: str, port: int, question: str = "", separator: str | None = None) -> None:
         self._host, self._port = host, port
         self._question = question.replace("\\n", "\n").replace("\\r", "\r").encode()
-        self.lines = LineBuffer(separator)
+        self.lines = LineBuffer(separator=separator)
         self._open: socket.socket | None = None
 
     @property
@@ -98,7 +98,7 @@ class NetworkSource:
                 ) from None
         return self._open
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         connection = self._connect()
         data = b""
         try:

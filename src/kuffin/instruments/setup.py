@@ -29,7 +29,7 @@ KINDS = {
 }
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ChannelSetting:
     """One channel that is recorded.
 
@@ -55,7 +55,7 @@ class ChannelSetting:
     device: str | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class InstrumentSetting:
     """One instrument: its kind, where it is, how often it is read, its channels.
 

@@ -4,16 +4,16 @@ from __future__ import annotations
 
 from typing import Protocol
 
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 
 
-class Source(Protocol):
+class ChannelSource(Protocol):
     """Something that tells values when it is read.
 
     It connects by itself and again after it was unplugged.
     """
 
-    def read(self) -> dict[str, Told]:
+    def read(self) -> dict[str, ToldValue]:
         """What it tells now, by its own names; empty where nothing new came.
 
         Raises

@@ -11,7 +11,7 @@ from kuffin.logs.quoted import one_line_each
 
 
 @dataclass(frozen=True)
-class Block:
+class LineBlock:
     """Some lines.
 
     Attributes
@@ -44,7 +44,7 @@ class DataBlocks:
     first_line: int
     delimiter: str
 
-    def __iter__(self) -> Iterator[Block]:
+    def __iter__(self) -> Iterator[LineBlock]:
         line = 0
         for piece, share in self.log.pieces():
             text = piece if line else one_line_each(piece)
@@ -57,7 +57,7 @@ class DataBlocks:
                 begin = found
             at, line = max(line, self.first_line), line + text.count(b"\n")
             if begin < len(text):
-                yield Block(self._tabbed(text[begin:]), at, share)
+                yield LineBlock(self._tabbed(text[begin:]), at, share)
 
     def _tabbed(self, text: bytes) -> bytes:
         if self.delimiter.strip(" "):

@@ -42,7 +42,7 @@ _DATE_ONLY = re.compile(rf"^\s*{_DATE}\s*$", re.VERBOSE)
 TIME_ONLY = re.compile(rf"^\s*T?{_TIME}{_OFFSET}\s*$", re.VERBOSE)
 
 
-@dataclass
+@dataclass(kw_only=True)
 class ParsedClock:
     """Times of rows.
 

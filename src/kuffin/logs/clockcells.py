@@ -115,7 +115,7 @@ class ClockCells:
         """
         seconds, codes, offsets = self._times.taken(), self._codes.taken(), self._offsets.taken()
         if not self._dated:
-            return ParsedClock(seconds, None)
+            return ParsedClock(seconds=seconds, wall=None)
         dates: list[DateParts] = [dict(zip((*_DATE_NUMBERS, *_DATE_WORDS), key, strict=True)) for key in self._dates]
         order, open_orders, notes = date_order(dates, self._half_day, hints or DateHints())
         days = [day_s(d, order) for d in dates]
@@ -128,7 +128,14 @@ class ClockCells:
         unsettled = (
             "ymd" in open_orders and not told and not any(by in n for n in notes for by in (BY_ITS_FILE, BY_TODAY))
         )
-        return ParsedClock(seconds, wall, notes, order if open_orders else None, open_orders, unsettled)
+        return ParsedClock(
+            seconds=seconds,
+            wall=wall,
+            warnings=notes,
+            order=order if open_orders else None,
+            open_orders=open_orders,
+            unsettled=unsettled,
+        )
 
 
 def _plain(cell: str) -> str:

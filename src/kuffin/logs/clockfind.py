@@ -44,7 +44,7 @@ def is_timeish(name: str) -> bool:
     return _TIMEISH.match(name) is not None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ClockChoice:
     """The clock: its kind, its columns, all columns that hold time, and the seconds in one unit of it."""
 
@@ -84,23 +84,25 @@ def find_clock(names: Sequence[ColumnName], rows: Sequence[Sequence[str]], decim
 
     whole = first("datetime")
     if whole is not None:
-        return ClockChoice("datetime", (whole,), everything)
+        return ClockChoice(kind="datetime", columns=(whole,), time_columns=everything)
     time_of_day = first("time")
     date = first("date")
     if date is None:
         date = next((j for j, k in kinds.items() if k == "date8" and re.search(r"(?i)dat", names[j].name)), None)
     if date is not None and time_of_day is not None:
-        return ClockChoice("date+time", (date, time_of_day), everything | {date})
+        return ClockChoice(kind="date+time", columns=(date, time_of_day), time_columns=everything | {date})
     for wanted in ("unix", "spreadsheet"):
         for j, (kind, scale) in sorted(elapsed.items()):
             if kind == wanted:
-                return ClockChoice(kind, (j,), everything, scale)
+                return ClockChoice(kind=kind, columns=(j,), time_columns=everything, scale=scale)
     if time_of_day is not None:
-        return ClockChoice("time", (time_of_day,), everything)
+        return ClockChoice(kind="time", columns=(time_of_day,), time_columns=everything)
     if elapsed:
         j = min(elapsed, key=lambda k: (not _TIMEISH.match(names[k].name), k))
         scale = elapsed[j][1]
-        return ClockChoice("elapsed", (j,), everything, abs(scale), unit_known=scale > 0)
+        return ClockChoice(
+            kind="elapsed", columns=(j,), time_columns=everything, scale=abs(scale), unit_known=scale > 0
+        )
     return None
 
 
@@ -144,8 +146,8 @@ def numbered_clock(choice: ClockChoice, values: NDArray[np.float64]) -> ParsedCl
     with np.errstate(over="ignore"):  # endless times are none
         seconds = values if choice.scale == 1.0 else values * choice.scale
     if choice.kind == "unix":
-        return ParsedClock(seconds, seconds)
+        return ParsedClock(seconds=seconds, wall=seconds)
     if choice.kind == "spreadsheet":
         wall = np.round((seconds - 25569 * 86400.0) * 1000) / 1000
-        return ParsedClock(wall, wall)
-    return ParsedClock(seconds, None)
+        return ParsedClock(seconds=wall, wall=wall)
+    return ParsedClock(seconds=seconds, wall=None)

@@ -17,7 +17,7 @@ Array = NDArray[np.float64]
 _MOSTLY = 0.8  # of a column's numbers: then what they carry is the column's unit
 
 
-@dataclass
+@dataclass(kw_only=True)
 class Column:
     """A column as it was read.
 
@@ -167,8 +167,8 @@ class ColumnBuilder:
             row = int(np.flatnonzero(lost)[0])
             self._note(row, f"{values[row]:g} {self._units[codes[row]]}".strip(), int(lost.sum()))
         if unit is None:
-            return Column(out, written, "unknown", written)
-        return Column(out, canonical, unit.quantity, written)
+            return Column(values=out, unit=written, quantity="unknown", written=written)
+        return Column(values=out, unit=canonical, quantity=unit.quantity, written=written)
 
 
 def _meaning(text: str) -> str:
@@ -198,6 +198,6 @@ def _converted(values: Array, told: Unit, canonical: str, quantity: str) -> Arra
 def _in_unit(values: Array, written: str | None) -> Column:
     unit = parse_unit(written) if written else None
     if unit is None:
-        return Column(values, written, "unknown", written)
+        return Column(values=values, unit=written, quantity="unknown", written=written)
     values, canonical = to_canonical(values, unit)
-    return Column(values, canonical, unit.quantity, written)
+    return Column(values=values, unit=canonical, quantity=unit.quantity, written=written)

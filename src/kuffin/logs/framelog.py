@@ -10,7 +10,7 @@ import numpy as np
 
 from kuffin.core.base.errors import LogError, OpenReading
 from kuffin.logs.encoding import open_text
-from kuffin.logs.table import LogChannel, LogTable, Told
+from kuffin.logs.table import LogChannel, LogTable, ToldOfLog
 
 _NUMBER = re.compile(r"[-+]?\d+(?:[.,]\d+)?(?:[eE][-+]?\d+)?")
 
@@ -22,7 +22,7 @@ def is_frame_time(name: str, unit: str | None) -> bool:
 
 
 def read_further_log(
-    path: Path | str, progress: Callable[[float], None] | None = None, told: Told | None = None
+    path: Path | str, progress: Callable[[float], None] | None = None, told: ToldOfLog | None = None
 ) -> LogTable:
     """Read a log that is to be joined to a run.
 
@@ -77,6 +77,16 @@ def _frame_log(path: Path) -> LogTable | None:
     times = np.concatenate(([0.0], np.cumsum(seconds)[:-1]))
     name = re.sub(r"\s*[\[(].*?[\])]", "", names[column])
     unit = "ms" if in_ms else "s"
-    channel = LogChannel(name, unit, "time", None, frame, unit)
+    channel = LogChannel(name=name, unit=unit, quantity="time", role=None, values=frame, written_unit=unit)
     warnings = [f"{dropped} lines held no frame time and were left out"] if dropped else []
-    return LogTable(path.name, encoding, delimiter, ".", times, None, [channel], dropped, warnings=warnings)
+    return LogTable(
+        file=path.name,
+        encoding=encoding,
+        delimiter=delimiter,
+        decimal=".",
+        times=times,
+        start=None,
+        channels=[channel],
+        dropped_rows=dropped,
+        warnings=warnings,
+    )

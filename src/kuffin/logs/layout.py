@@ -19,7 +19,7 @@ SAMPLE_LINES = 400
 MOST_COLUMNS = 5000
 
 
-@dataclass
+@dataclass(kw_only=True)
 class Layout:
     """What was worked out about a log's layout. Line numbers count from 0; the decimal sign is decided later, over all rows."""
 
@@ -103,7 +103,17 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
             warnings.append(f"line {header_lines[0] + 1} names {len(header)} columns, the rows have {fields}")
         header = (header + [f"Column {i + 1}" for i in range(len(header), fields)])[:fields]
     units = (units + [""] * fields)[:fields]
-    return Layout(delimiter, ".", fields, header, units, header_lines, first, data, warnings)
+    return Layout(
+        delimiter=delimiter,
+        decimal=".",
+        fields=fields,
+        header=header,
+        units=units,
+        header_lines=header_lines,
+        first_data_line=first,
+        sample=data,
+        warnings=warnings,
+    )
 
 
 def _without_last_delimiter(row: list[str], fields: int) -> list[str]:

@@ -24,7 +24,7 @@ from kuffin.logs.layout import SAMPLE_LINES, Layout, sniff
 from kuffin.logs.leftout import count_left_out
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.rows import Rows
-from kuffin.logs.table import LogChannel, LogTable, Told, take_guesses
+from kuffin.logs.table import LogChannel, LogTable, ToldOfLog, take_guesses
 from kuffin.logs.values import parse_number
 
 _LONGEST_STEP_S = 100.0  # between rows, of a clock that says no unit
@@ -33,7 +33,7 @@ _US_UNITS = {"gph", "gpm", "psi", "psig", "°f", "f", "degf", "inhg", "℉"}
 Progress = Callable[[float], None]
 
 
-def read_log(path: Path | str, progress: Progress | None = None, told: Told | None = None) -> LogTable:
+def read_log(path: Path | str, progress: Progress | None = None, told: ToldOfLog | None = None) -> LogTable:
     """Read a delimited log of any layout that Kuffin knows.
 
     Encoding, delimiter, decimal sign, header, units and the clock are worked out from the file. Rows are sorted by
@@ -54,14 +54,14 @@ def read_log(path: Path | str, progress: Progress | None = None, told: Told | No
     LogError
         Where the file is unusable; the message says what, where and what to do.
     """
-    path, told = Path(path), told or Told()
+    path, told = Path(path), told or ToldOfLog()
     with open_text(path) as log:
         table = _read(log, path, told, progress)
     table.path, table.told, table.encoding = path, told, log.encoding
     return table
 
 
-def _read(log: LogText, path: Path, told: Told, progress: Progress | None) -> LogTable:
+def _read(log: LogText, path: Path, told: ToldOfLog, progress: Progress | None) -> LogTable:
     layout = sniff(_first_lines(one_line_each(log.head())), path.name)
     names = split_names(layout.header)
     names = [
@@ -92,10 +92,10 @@ def _read(log: LogText, path: Path, told: Told, progress: Progress | None) -> Lo
         )
     clock = names[choice.columns[0]]
     rows = Rows(
-        layout,
-        choice,
-        [ColumnBuilder(layout.decimal) for _ in range(layout.fields)],
-        ClockCells(choice.kind != "time", clock.name, clock.unit) if choice.text else None,
+        layout=layout,
+        choice=choice,
+        builders=[ColumnBuilder(layout.decimal) for _ in range(layout.fields)],
+        clock=ClockCells(choice.kind != "time", clock.name, clock.unit) if choice.text else None,
     )
     for block in blocks:
         rows.add(block)
@@ -200,7 +200,16 @@ def _assemble(
             notes.append(
                 f"{cells} of “{unique[j]}” could not be read as numbers and count as missing: line {lines[row] + 1}, “{cell[:40]}”"
             )
-        channels.append(LogChannel(unique[j], read.unit, read.quantity, None, values, read.written))
+        channels.append(
+            LogChannel(
+                name=unique[j],
+                unit=read.unit,
+                quantity=read.quantity,
+                role=None,
+                values=values,
+                written_unit=read.written,
+            )
+        )
     take_guesses(channels)
     if not channels:
         raise LogError(f"{name}: it has a clock but no column of numbers beside it")
@@ -210,16 +219,16 @@ def _assemble(
         *[list(r) for r in layout.sample[:30]],
     ]
     return LogTable(
-        name,
-        "",
-        layout.delimiter,
-        layout.decimal,
-        times,
-        begun,
-        channels,
-        dropped,
-        notes,
-        preview,
+        file=name,
+        encoding="",
+        delimiter=layout.delimiter,
+        decimal=layout.decimal,
+        times=times,
+        start=begun,
+        channels=channels,
+        dropped_rows=dropped,
+        warnings=notes,
+        preview=preview,
         dates=parsed.order,
         dates_open=parsed.open_orders,
     )

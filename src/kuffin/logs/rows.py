@@ -10,7 +10,7 @@ import numpy as np
 import pandas as pd
 from numpy.typing import NDArray
 
-from kuffin.logs.blocks import Block
+from kuffin.logs.blocks import LineBlock
 from kuffin.logs.clockcells import ClockCells
 from kuffin.logs.clockfind import ClockChoice
 from kuffin.logs.columns import ColumnBuilder
@@ -22,7 +22,7 @@ MOST_ODD = 20_000  # lines that are looked at; what is more is counted only
 _LONGEST_ODD = 2000  # signs
 
 
-@dataclass
+@dataclass(kw_only=True)
 class Rows:
     """What is gathered while the rows are read.
 
@@ -50,7 +50,7 @@ class Rows:
     odd_unseen: int = 0
     unclear: dict[int, str] = field(default_factory=dict)
 
-    def add(self, block: Block) -> None:
+    def add(self, block: LineBlock) -> None:
         """Read one block."""
         text = np.frombuffer(block.text, dtype=np.uint8)
         if not text.size:

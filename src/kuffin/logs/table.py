@@ -14,7 +14,7 @@ from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.logs.channelguess import Named, guess_all
 
 
-@dataclass
+@dataclass(kw_only=True)
 class LogChannel:
     """One column of numbers, in its canonical unit.
 
@@ -53,9 +53,13 @@ class LogChannel:
         text = (text or "").strip() or None
         after = parse_unit(text) if text else None
         if after is None:
-            return LogChannel(self.name, text, "unknown", None, values, text)
+            return LogChannel(
+                name=self.name, unit=text, quantity="unknown", role=None, values=values, written_unit=text
+            )
         values, unit = to_canonical(values, after)
-        return LogChannel(self.name, unit, after.quantity, None, values, text)
+        return LogChannel(
+            name=self.name, unit=unit, quantity=after.quantity, role=None, values=values, written_unit=text
+        )
 
 
 def take_guesses(channels: Sequence[LogChannel]) -> None:
@@ -73,7 +77,7 @@ class Gap:
 
 
 @dataclass(frozen=True)
-class Told:
+class ToldOfLog:
     """What a person says of a log that leaves it open; None: it is worked out.
 
     Attributes
@@ -90,7 +94,7 @@ class Told:
     time_unit: str | None = None
 
 
-@dataclass
+@dataclass(kw_only=True)
 class LogTable:
     """A log: times from its first row, channels, and what was odd about it."""
 
@@ -107,7 +111,7 @@ class LogTable:
     dates: str | None = None  # how dates were read (dm, md, ymd) where the file leaves it open
     dates_open: tuple[str, ...] = ()  # the ways they can be read
     path: Path | None = None
-    told: Told = Told()
+    told: ToldOfLog = ToldOfLog()
 
     @property
     def rows(self) -> int:

@@ -129,5 +129,14 @@ def mount_values(
     mounts = []
     for (candidate, s, m, r), numbers in groups.items():
         mean = np.mean(numbers, axis=0)
-        mounts.append(MountValue(candidate, m, float(mean[0]), r, s, tuple(float(v) for v in mean[1:])))
+        mounts.append(
+            MountValue(
+                candidate=candidate,
+                mount=m,
+                value=float(mean[0]),
+                round=r,
+                sample=s,
+                covariates=tuple(float(v) for v in mean[1:]),
+            )
+        )
     return mounts, warnings, table.columns[y_at]

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import KW_ONLY, dataclass, field, replace
 from typing import NamedTuple
 
 from sqlalchemy import select
@@ -166,6 +166,7 @@ class NewRun:
 
     candidate: str
     table: LogTable
+    _: KW_ONLY
     roles: MappingType[str, str | None] | None = None
     round: int | None = None
     mount_id: int | None = None
@@ -241,7 +242,7 @@ def add_log(
     round_number: int | None = None,
 ) -> int:
     """Keep one log as a run of a new mount; returns the run's id."""
-    return add_logs(notebook, study_id, [NewRun(candidate, table, roles, round_number)])[0]
+    return add_logs(notebook, study_id, [NewRun(candidate=candidate, table=table, roles=roles, round=round_number)])[0]
 
 
 def _keep_run(session: Session, study_id: int, new: NewRun) -> int:

@@ -23,7 +23,7 @@ _PLAIN = ("kind", "name", "maker", "price", "currency", "claim", "claim_where", 
 _MOST_BYTES = 20_000_000
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ReadPart:
     """A part as a file has it."""
 
@@ -170,7 +170,9 @@ def _part(written: Mapping[str, str], fields: Mapping[str, str], samples: str) -
         bare, _, came = label.strip().partition("(")
         if bare.strip():
             labels.append((bare.strip(), came.rstrip(") ").strip()))
-    return ReadPart(kind.key, name, {**values, "price": amount}, read, tuple(labels) or (("1", ""),))
+    return ReadPart(
+        kind=kind.key, name=name, values={**values, "price": amount}, fields=read, samples=tuple(labels) or (("1", ""),)
+    )
 
 
 def add_parts(notebook: Notebook, read: Sequence[ReadPart]) -> tuple[int, int]:

@@ -33,7 +33,7 @@ class ChannelRow(NamedTuple):
     device: str | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class NewMark:
     """A mark that is to be kept; see `kuffin.notebook.entities.Mark`."""
 
@@ -107,11 +107,30 @@ class RunWriter:
     def _add(self, block: Array) -> None:
         if self.run_id is None:
             channels = [
-                LogChannel(c.name, c.unit, c.quantity, c.role, block[:, i].copy(), c.unit, c.device)
+                LogChannel(
+                    name=c.name,
+                    unit=c.unit,
+                    quantity=c.quantity,
+                    role=c.role,
+                    values=block[:, i].copy(),
+                    written_unit=c.unit,
+                    device=c.device,
+                )
                 for i, c in enumerate(self.channels, 1)
             ]
-            table = LogTable(self._source, "", "", "", block[:, 0].copy(), self.started_at, channels, 0)
-            new = NewRun(self._candidate, table, mount_id=self._mount_id, closed=False, settings=self._settings)
+            table = LogTable(
+                file=self._source,
+                encoding="",
+                delimiter="",
+                decimal="",
+                times=block[:, 0].copy(),
+                start=self.started_at,
+                channels=channels,
+                dropped_rows=0,
+            )
+            new = NewRun(
+                candidate=self._candidate, table=table, mount_id=self._mount_id, closed=False, settings=self._settings
+            )
             label = f"record a run of {self._candidate}"
             (self.run_id,) = add_logs(self._notebook, self._study_id, [new], tell=False, label=label)
             self._notebook.recording.add(self.run_id)

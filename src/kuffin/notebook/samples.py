@@ -43,7 +43,7 @@ def wall_power(settings: Mapping[str, Any]) -> WallPower | None:
     return None if not idle and not percent else WallPower(float(idle or 0.0), float(percent or 100.0) / 100)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RunData:
     """A run's times (s from its first row) and channels, each of shape (n,)."""
 
@@ -107,7 +107,9 @@ def read_run(notebook: Notebook, run_id: int) -> RunData:
         bench_id = session.scalar(select(Study.bench_id).join(Candidate).join(Mount).where(Mount.id == run.mount_id))
         bench = session.get(Bench, bench_id) if bench_id is not None else None
         wall = wall_power(bench.settings) if bench is not None else None
-    return RunData(times, values, _first_of_each(channels), units, tuple(channels), wall)
+    return RunData(
+        times=times, values=values, roles=_first_of_each(channels), units=units, channels=tuple(channels), wall=wall
+    )
 
 
 def _first_of_each(channels: Sequence[ChannelRole]) -> dict[str, str]:

@@ -157,7 +157,7 @@ def change_bench(notebook: Notebook, bench_id: int, label: str, **values: Any) -
             setattr(bench, key, value)
 
 
-class Placed(NamedTuple):
+class LoopPlace(NamedTuple):
     """One place of a loop.
 
     Attributes
@@ -178,7 +178,7 @@ class Placed(NamedTuple):
 def set_cooled(notebook: Notebook, bench_id: int, devices: Sequence[str]) -> None:
     """Say which devices a loop cools, in the direction of flow: at the places of its blocks, the first at the first."""
     bench = bench_of(notebook, bench_id)
-    loop = [Placed(p.part_id, dict(p.settings), p.device) for p in bench.loop] if bench is not None else []
+    loop = [LoopPlace(p.part_id, dict(p.settings), p.device) for p in bench.loop] if bench is not None else []
     blocks = {p.id for p in parts(notebook) if p.kind in KINDS and KINDS[p.kind].slot == "block"}
     left = list(devices)
     told = []
@@ -188,10 +188,10 @@ def set_cooled(notebook: Notebook, bench_id: int, devices: Sequence[str]) -> Non
                 continue
             place = place._replace(device=left.pop(0) if left else None)
         told.append(place)
-    set_loop(notebook, bench_id, [*told, *(Placed(None, {}, d) for d in left)])
+    set_loop(notebook, bench_id, [*told, *(LoopPlace(None, {}, d) for d in left)])
 
 
-def set_loop(notebook: Notebook, bench_id: int, loop: Sequence[Placed]) -> None:
+def set_loop(notebook: Notebook, bench_id: int, loop: Sequence[LoopPlace]) -> None:
     """Say what the loop consists of, in the direction of flow."""
     with notebook.edit("change the loop") as session:
         places = list(

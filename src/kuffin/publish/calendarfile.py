@@ -36,7 +36,7 @@ def to_icalendar(plan: Plan, question: str, now: dt.datetime | None = None) -> b
         phases = "\n".join(f"{begin:%H:%M} {name}" for name, begin, _ in laid.phases())
         event.add("description", f"{question}\n{phases}")
         calendar.add_component(event)
-    return calendar.to_ical()
+    return bytes(calendar.to_ical())
 
 
 def write_icalendar(plan: Plan, question: str, path: Path) -> None:

@@ -6,7 +6,7 @@ import csv
 import io
 import json
 import math
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import asdict
 from typing import Any
 
@@ -16,7 +16,9 @@ from kuffin.core.compare.pairwords import pair_sentence
 from kuffin.core.findings import Finding
 from kuffin.said.preparation import Preparation
 from kuffin.said.sentences import paragraphs
-from kuffin.said.working import scope
+from kuffin.said.shownworking import Working
+from kuffin.said.working import candidate_working, mount_working, pair_working
+from kuffin.verdict.schools import scope
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -167,11 +169,23 @@ def as_json(
         "in_words": [{"about": title, "said": said} for title, said in paragraphs(v)],
         "readings": readings_rows(v),
         "verdicts": verdict_rows(v),
+        "workings": [w.plain() for w in workings(v)],
         "findings": finding_rows(v),
         "preparation": [asdict(p) for p in preparations],
         **(of_runs or {"tests": [], "happened": []}),
     }
     return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
+
+
+def workings(v: StudyVerdict) -> Iterator[Working]:
+    """How the verdict, each pair, each mean and each reading came about, under the school in use."""
+    found = v.main.comparison
+    for pair in found.pairs if found is not None else ():
+        yield pair_working(v, v.main, pair.a, pair.b)
+    for c in found.candidates if found is not None else ():
+        yield candidate_working(v, v.main, c.name)
+    for reading in v.main.readings:
+        yield mount_working(v, reading)
 
 
 def _moved(v: StudyVerdict) -> dict[str, Any] | None:

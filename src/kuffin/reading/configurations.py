@@ -180,10 +180,10 @@ def built_in(study: Study, mount: Mount, bench: Bench | None, shelf: Sequence[Pa
     label = mount.sample.label if mount.sample is not None else ""
     many = len(candidate.samples) > 1
     return BuiltIn(
-        study.under_test,
-        candidate.name,
-        label if many else "",
-        {slot: p.name for slot, p in parts.items()},
-        {k: v for k, v in settings.items() if k in SETTINGS and SETTINGS[k].kind != "part"},
-        details,
+        under_test=study.under_test,
+        candidate=candidate.name,
+        sample=label if many else "",
+        parts={slot: p.name for slot, p in parts.items()},
+        settings={k: v for k, v in settings.items() if k in SETTINGS and SETTINGS[k].kind != "part"},
+        details=details,
     )

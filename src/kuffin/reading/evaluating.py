@@ -20,7 +20,7 @@ from kuffin.core.heat.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
-from kuffin.reading.judgingrules import ClockWindow, Ways, clock_window
+from kuffin.reading.judgingrules import ClockWindow, JudgingRules, clock_window
 from kuffin.reading.runresult import DeviceResult, RunResult
 from kuffin.reading.signals import Array, Signals, signals
 from kuffin.reading.wholefits import kept, whole_fits, with_sum
@@ -84,7 +84,7 @@ def settle_trace(
 def evaluate(
     data: RunData,
     study: Study,
-    ways: Ways,
+    ways: JudgingRules,
     window: tuple[float, float] | None = None,
     limits: CheckLimits | None = None,
     stages: Sequence[tuple[float, int]] = (),
@@ -117,7 +117,7 @@ def evaluate(
         problem = "; ".join(
             filter(None, [problem, *(f"“{d.step}” was not done: {d.said}" for d in doubts if d.refuted)])
         )
-        unsure = [Finding("steps", f"“{d.step}”: {d.said}", REMARK) for d in doubts if not d.refuted]
+        unsure = [Finding(kind="steps", seen=f"“{d.step}”: {d.said}", weight=REMARK) for d in doubts if not d.refuted]
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
         loads = load_steps(ways.steps)
@@ -147,7 +147,7 @@ def evaluate(
 
 
 def _steps_missing(problem: str, weight: str) -> list[Finding]:
-    return [Finding("steps", problem, weight)] if problem else []
+    return [Finding(kind="steps", seen=problem, weight=weight)] if problem else []
 
 
 def _of_all_steps(main: RunResult, found: Sequence[RunResult], idle: Collection[str]) -> list[Finding]:
@@ -217,9 +217,9 @@ def evaluate_stretch(
     for trace in wanted if window is not None or clock is not None else ():
         with contextlib.suppress(TraceError):  # it is said below, of the window itself
             detected[trace] = settle_trace(s, trace, study.tolerance_k, begin_s=begin_s).summary()
-    load = next((t for t in detected.values() if t.load_start_s is not None), None)
-    if window is None and clock is not None and load is not None and load.load_start_s is not None:
-        window, by = clock.on(load.load_start_s, load.load_end_s), "clock"
+    load = next((t for t in detected.values() if t.load.start_s is not None), None)
+    if window is None and clock is not None and load is not None and load.load.start_s is not None:
+        window, by = clock.on(load.load.start_s, load.load.end_s), "clock"
     traces, problems = {}, {}
     for trace in wanted:
         try:
@@ -227,7 +227,7 @@ def evaluate_stretch(
         except TraceError as error:
             problems[trace] = str(error)
     main = traces.get(main_name) or next(iter(traces.values()), None)
-    span = window or (main.window_s if main is not None else None)
+    span = window or (main.window.span_s if main is not None else None)
     means: dict[str, tuple[float, float]] = {}
     if span is not None:
         inside = (data.times >= span[0]) & (data.times <= span[1])
@@ -236,33 +236,33 @@ def evaluate_stretch(
             if part.size:
                 means[name] = (float(part.mean()), float(part.std()))
     seen = Recorded(
-        data.times,
-        data.values,
-        data.channels,
-        traces,
-        span,
-        window is not None,
-        by == "clock",
-        data.wall is not None,
-        s.heat,
-        s.shared,
+        times=data.times,
+        values=data.values,
+        roles=data.channels,
+        traces=traces,
+        window_s=span,
+        by_hand=window is not None,
+        by_clock=by == "clock",
+        wall_told=data.wall is not None,
+        heat=s.heat,
+        shared=s.shared,
     )
     found = check_run(seen, traces.get(main_name), problems.get(main_name, "its channels do not allow it"), limits)
     if "upstream" in s.problems:
-        found.append(Finding("upstream", s.problems["upstream"], REMARK))
+        found.append(Finding(kind="upstream", seen=s.problems["upstream"], weight=REMARK))
     return RunResult(
-        traces,
-        problems,
-        means,
-        span,
-        s.names,
-        window is not None,
-        dict(data.roles),
-        by,
-        detected,
-        figures(seen),
-        {k: kept(w) for k, w in with_sum(whole_fits(s, seen)[0]).items()},
-        tuple(found),
+        traces=traces,
+        problems=problems,
+        means=means,
+        window_s=span,
+        names=s.names,
+        by_hand=window is not None,
+        roles=dict(data.roles),
+        window_by=by,
+        detected=detected,
+        figures=figures(seen),
+        whole={k: kept(w) for k, w in with_sum(whole_fits(s, seen)[0]).items()},
+        findings=tuple(found),
         device=data.whose.device if data.whose is not None else None,
         power_w=_level(s.power, data.times, span),
         heat_w=_level(s.heat, data.times, span),

@@ -18,7 +18,7 @@ _TO_BE_SURE_S = 400.0  # from the drift's being small to its being surely so: th
 _ROOM_MOVED_K = 0.4  # in ten minutes
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Forecast:
     """What the warm-up so far points to.
 
@@ -52,20 +52,20 @@ class Forecast:
         """In words, the level first."""
         out = []
         s = self.settling
-        if s is not None and s.tau_s:
-            go = abs(s.still_to_go)
+        if s is not None and s.warm_up.tau_s:
+            go = abs(s.level.to_go)
             out.append(
-                f"heading for {number(s.final, 1)} ± {number(s.final_u95, 1)} K, "
-                f"{number(go, 1)} K to go, time constant {s.tau_s / 60:.0f} min"
+                f"heading for {number(s.warm_up.final, 1)} ± {number(s.final_u95, 1)} K, "
+                f"{number(go, 1)} K to go, time constant {s.warm_up.tau_s / 60:.0f} min"
             )
         elif s is not None:
             out.append(
-                f"{number(s.mean, 2)} ± {number(s.mean_u95, 2)} K, drift {number(s.drift_per_10min, 2)} K in 10 min"
+                f"{number(s.window.mean, 2)} ± {number(s.mean_u95, 2)} K, drift {number(s.drift.per_10min, 2)} K in 10 min"
             )
         elif self.whence == "others":
             out.append("the time to go is what the study's other runs took")
-        if s is not None and s.step_s is not None:
-            out.append(f"something changed {s.step_s / 60:.0f} min into the run; the level counts from there")
+        if s is not None and s.load.step_s is not None:
+            out.append(f"something changed {s.load.step_s / 60:.0f} min into the run; the level counts from there")
         if self.disturbed:
             out.append(self.disturbed)
         if abs(self.room_k_10min) > _ROOM_MOVED_K:
@@ -94,18 +94,18 @@ def forecast(
     rough = None if usual_s is None else max(usual_s - since, 0.0)
     whence = "others" if usual_s is not None else ""
     if since < FIRST_LOOK_S:
-        return Forecast(rough, None, whence, room, now)
+        return Forecast(left_s=rough, settling=None, whence=whence, room_k_10min=room, looked_s=now)
     try:
         found = settle_trace(_since(signals, begun_s - 60.0), trace, tolerance_k)
     except KuffinError as error:
-        return Forecast(rough, None, whence, room, now, str(error))
+        return Forecast(left_s=rough, settling=None, whence=whence, room_k_10min=room, looked_s=now, why_not=str(error))
     if found.settled:
-        return Forecast(0.0, found, "fit", room, now)
-    if not found.tau_s:
-        return Forecast(rough, found, whence, room, now)
-    drift = abs(found.still_to_go) * 600.0 / found.tau_s
-    left = found.tau_s * float(np.log(max(drift / tolerance_k, 1.0))) + _TO_BE_SURE_S
-    return Forecast(left, found, "fit", room, now)
+        return Forecast(left_s=0.0, settling=found, whence="fit", room_k_10min=room, looked_s=now)
+    if not found.warm_up.tau_s:
+        return Forecast(left_s=rough, settling=found, whence=whence, room_k_10min=room, looked_s=now)
+    drift = abs(found.level.to_go) * 600.0 / found.warm_up.tau_s
+    left = found.warm_up.tau_s * float(np.log(max(drift / tolerance_k, 1.0))) + _TO_BE_SURE_S
+    return Forecast(left_s=left, settling=found, whence="fit", room_k_10min=room, looked_s=now)
 
 
 def disturbance(times: Array, speeds: dict[str, Array], begun_s: float) -> str:

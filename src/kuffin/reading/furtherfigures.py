@@ -36,7 +36,7 @@ class Idle:
     unit: str | None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Inside:
     """What a run's samples tell.
 
@@ -80,12 +80,12 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     data = step_of(read_run(notebook, run.id).about(ways.cooled), result)
     s = signals(data, limits.mix)
     seen = Recorded(
-        data.times,
-        data.values,
-        data.channels,
-        result.traces,
-        result.window_s,
-        result.by_hand,
+        times=data.times,
+        values=data.values,
+        roles=data.channels,
+        traces=result.traces,
+        window_s=result.window_s,
+        by_hand=result.by_hand,
         heat=s.heat,
         shared=s.shared,
     )
@@ -97,19 +97,19 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     parts = seen.names("die", "hot_spot", "memory", "regulator")
     found = {n: x for n in parts if (x := extremes(data.values[n][window])) is not None}
     return Inside(
-        whole,
-        problems,
-        _idle(data, seen),
-        at_rest(seen),
-        core_spread(seen),
-        found,
-        balance,
-        why,
-        None if die is None or clock is None else boost(die, clock, loaded, window),
-        None if die is None or clock is None else throttling(data.times, die, clock, loaded),
-        frames,
-        tuple((m.text, m.value, m.unit) for m in run.marks if m.kind == "value" and m.value is not None),
-        frame_problem,
+        whole=whole,
+        whole_problem=problems,
+        idle=_idle(data, seen),
+        rest_k=at_rest(seen),
+        spread_k=core_spread(seen),
+        extremes=found,
+        balance=balance,
+        balance_problem=why,
+        boost=None if die is None or clock is None else boost(die, clock, loaded, window),
+        throttling=None if die is None or clock is None else throttling(data.times, die, clock, loaded),
+        frames=frames,
+        scores=tuple((m.text, m.value, m.unit) for m in run.marks if m.kind == "value" and m.value is not None),
+        frame_problem=frame_problem,
     )
 
 

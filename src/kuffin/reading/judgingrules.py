@@ -28,7 +28,13 @@ def accuracies(bench: Bench | None) -> dict[str, Accuracy]:
     """What the bench's instruments are good for, by the role of their probes."""
     out: dict[str, Accuracy] = {}
     for i in bench.live_instruments if bench is not None else []:
-        said = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
+        said = Accuracy(
+            reading_percent=i.reading_percent,
+            full_scale_percent=i.full_scale_percent,
+            full_scale=i.full_scale or 0.0,
+            counts=i.counts,
+            count_size=i.count_size,
+        )
         if said.reading_percent or said.offset_part:
             for probe in i.live_probes:
                 if probe.role:
@@ -55,8 +61,8 @@ class ClockWindow:
         return max(begin, load_start_s), max(end, begin + 30)
 
 
-@dataclass(frozen=True)
-class Ways:
+@dataclass(frozen=True, kw_only=True)
+class JudgingRules:
     """How a study's runs are judged: its protocol, its checks' thresholds, its bench and the shelf."""
 
     steps: tuple[Step, ...]
@@ -89,14 +95,23 @@ class Ways:
         return replace(self.limits, mix=Mix(glycol, share))
 
 
-def ways_of(notebook: Notebook, study: Study) -> Ways:
+def ways_of(notebook: Notebook, study: Study) -> JudgingRules:
     """How a study's runs are judged; the same for all of them."""
     bench = bench_of(notebook, study.bench_id)
     steps = protocol_steps(notebook, study)
     tested = tested_under(study)
     idle = bool(study.plan.get("idle"))
     cooled = cooled_by_bench(study, bench)
-    made = Ways(steps, limits_of(study, bench), bench, tuple(parts(notebook)), None, cooled, idle, tested)
+    made = JudgingRules(
+        steps=steps,
+        limits=limits_of(study, bench),
+        bench=bench,
+        shelf=tuple(parts(notebook)),
+        condition=None,
+        cooled=cooled,
+        idle=idle,
+        tested=tested,
+    )
     wanted = study.plan.get("condition")
     named = next((s.name for s in made.conditions if s.name == wanted), None)
     return replace(made, condition=named or main_condition(steps, idle=idle) or _commonest(study, made))
@@ -117,7 +132,7 @@ def tested_under(study: Study) -> tuple[Condition, ...]:
     return tuple(made) if len(made) > 1 else ()
 
 
-def _commonest(study: Study, ways: Ways) -> str | None:
+def _commonest(study: Study, ways: JudgingRules) -> str | None:
     """The condition that most mounts were tested under, the first of those."""
     counts = {
         s.name: sum(

@@ -19,14 +19,14 @@ from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import evaluate, own_trace, school_of
-from kuffin.reading.judgingrules import Ways, clock_window, ways_of
+from kuffin.reading.judgingrules import JudgingRules, clock_window, ways_of
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
 
-METHOD_VERSION = 17
+METHOD_VERSION = 18
 
 
-def made_from(study: Study, run: Run, ways: Ways, limits: CheckLimits) -> str:
+def made_from(study: Study, run: Run, ways: JudgingRules, limits: CheckLimits) -> str:
     """A digest of all that a run's result depends on."""
     told = {
         "v": METHOD_VERSION,
@@ -52,7 +52,7 @@ def made_from(study: Study, run: Run, ways: Ways, limits: CheckLimits) -> str:
     return hashlib.sha256(json.dumps(told).encode()).hexdigest()[:32]
 
 
-def run_result(notebook: Notebook, study: Study, run: Run, ways: Ways | None = None) -> RunResult:
+def run_result(notebook: Notebook, study: Study, run: Run, ways: JudgingRules | None = None) -> RunResult:
     """A run's result: the kept one where nothing it was made from has changed, else worked out anew and kept."""
     ways = ways or ways_of(notebook, study)
     limits = ways.of(study, run.mount.candidate)
@@ -89,7 +89,14 @@ def unreadable(error: Exception) -> RunResult:
     own = isinstance(error, KuffinError)
     said = str(error) if own else f"it cannot be worked out ({type(error).__name__}: {error})"
     problems = dict.fromkeys((*ALL_TRACES, *(f"{t}_whole" for t in ALL_TRACES)), said)
-    return RunResult({}, problems, {}, None, {}, findings=(Finding("unreadable", f"cannot be judged: {said}", DOUBT),))
+    return RunResult(
+        traces={},
+        problems=problems,
+        means={},
+        window_s=None,
+        names={},
+        findings=(Finding(kind="unreadable", seen=f"cannot be judged: {said}", weight=DOUBT),),
+    )
 
 
 def stages_of(run: Run) -> list[tuple[float, int]]:
@@ -98,7 +105,7 @@ def stages_of(run: Run) -> list[tuple[float, int]]:
 
 
 def run_signals(
-    notebook: Notebook, study: Study, run: Run, result: RunResult | None = None, ways: Ways | None = None
+    notebook: Notebook, study: Study, run: Run, result: RunResult | None = None, ways: JudgingRules | None = None
 ) -> Signals:
     """The heat path's signals of a run; of the load step alone that a result is about, where that is given."""
     ways = ways or ways_of(notebook, study)

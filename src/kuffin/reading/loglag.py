@@ -23,7 +23,7 @@ _OWN = ("power", "die", "coolant_in", "coolant", "coolant_out", "clock", "air_in
 _MOST_PAIRS = 24
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Proposal:
     """A lag to be looked at before it is taken.
 
@@ -61,23 +61,25 @@ def propose(data: RunData, started_at: str | None, table: LogTable, roles: Mappi
             best = (score, lag, own, other)
     if best is not None and best[1].correlation >= _SURE:
         _, lag, own, other = best
-        return Proposal(lag.seconds, own, other, lag, _found_words(lag, own, other, data, table))
+        return Proposal(
+            lag_s=lag.seconds, own=own, other=other, found=lag, sentence=_found_words(lag, own, other, data, table)
+        )
     clock = by_clocks(started_at, table.start)
     if clock is not None:
         where = _overlap(clock, data, table)
         return Proposal(
-            clock,
-            "",
-            "",
-            None,
-            f"No channel of the two goes with the other; by their clocks the lag is {number(clock, 0)} s{where}.",
+            lag_s=clock,
+            own="",
+            other="",
+            found=None,
+            sentence=f"No channel of the two goes with the other; by their clocks the lag is {number(clock, 0)} s{where}.",
         )
     return Proposal(
-        0.0,
-        "",
-        "",
-        None,
-        "Nothing shows how the two lie: no channel goes with the other, and they have no two clocks. Give the lag by hand.",
+        lag_s=0.0,
+        own="",
+        other="",
+        found=None,
+        sentence="Nothing shows how the two lie: no channel goes with the other, and they have no two clocks. Give the lag by hand.",
     )
 
 
@@ -91,7 +93,9 @@ def at_lag(data: RunData, table: LogTable, own: str, other: str) -> Proposal:
     """
     channel = next(c for c in table.channels if c.name == other)
     lag = best_lag(data.times, data.values[own], table.times, channel.values)
-    return Proposal(lag.seconds, own, other, lag, _found_words(lag, own, other, data, table))
+    return Proposal(
+        lag_s=lag.seconds, own=own, other=other, found=lag, sentence=_found_words(lag, own, other, data, table)
+    )
 
 
 def by_clocks(started_at: str | None, start: str | None) -> float | None:

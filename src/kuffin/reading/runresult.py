@@ -33,7 +33,7 @@ class DeviceResult:
     problem: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RunResult:
     """All that is kept of a run's evaluation.
 

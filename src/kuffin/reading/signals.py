@@ -27,7 +27,7 @@ def lacking(school: School, roles: Collection[str | None]) -> list[str]:
     return [s.called for s in missing_signals(roles, wanted)] + of_roles
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Signals:
     """Die, coolant, air and power of a run, and which channels they are (for the person).
 
@@ -139,17 +139,17 @@ def signals(data: RunData, mix: Mix | None = None) -> Signals:
     others = [t for t in TEMPERATURES if t not in SIGNALS and (t != "hot_spot" or "die" in there)]
     further = {role: pick(role, (role,)) for role in others}
     return Signals(
-        data.times,
-        die,
-        coolant,
-        pick("air", AIR),
-        power,
-        names,
-        {part: x for part, x in further.items() if x is not None},
-        heat,
-        problems,
-        shared,
-        warmed,
+        times=data.times,
+        die=die,
+        coolant=coolant,
+        air=pick("air", AIR),
+        power=power,
+        names=names,
+        further={part: x for part, x in further.items() if x is not None},
+        heat=heat,
+        problems=problems,
+        shared=shared,
+        warmed=warmed,
     )
 
 

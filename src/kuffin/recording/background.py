@@ -12,7 +12,7 @@ from kuffin.core.bench.leading import WAITING, Stage, run_s
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.reading.forecast import Forecast, disturbance, forecast
 from kuffin.reading.keptresults import run_result
-from kuffin.said.mountcheck import MountCheck, Sibling, check_mount, siblings
+from kuffin.said.mountcheck import MountCheck, OtherMount, check_mount, siblings
 
 if TYPE_CHECKING:
     from kuffin.recording.liverun import LiveRun
@@ -36,7 +36,7 @@ class Thinker:
     def __init__(self, live: LiveRun) -> None:
         self._live = live
         self._trace = kind_under_test(live.study.under_test).main_trace
-        self._others: list[Sibling] | None = None
+        self._others: list[OtherMount] | None = None
         self._step: tuple[tuple[int, int], float] | None = None
         self.check: MountCheck | None = None
         self.forecast = Forecast()
@@ -79,11 +79,12 @@ class Thinker:
 
     def _look(self, stage: Stage) -> None:
         live = self._live
-        so_far = live.seen.so_far()
+        so_far = live.seen_now().so_far
         if so_far is None:
             return
         found = forecast(so_far, self._trace, live.study.tolerance_k, self._step_began(stage), self.usual_s)
-        times, roles = live.seen.recent(float("inf"))
+        seen = live.seen_now()
+        times, roles = seen.so_far, seen.so_far_by_role
         if times is not None:
             found = replace(found, disturbed=disturbance(times.times, roles, self._step_began(stage)))
         if live.leader.stage is not None and live.leader.stage.number == stage.number:
@@ -103,7 +104,7 @@ class Thinker:
         since = live.recorder.elapsed_s - begin
         if since < _FROM_S or (self.check is not None and self.check.check.stretch_s[1] >= _CHECK_AT_S - 1):
             return
-        so_far = live.seen.so_far()
+        so_far = live.seen_now().so_far
         if so_far is None:
             return
         left = run_s(live.steps, self.usual_s) / 60 - live.recorder.elapsed_s / 60
@@ -118,6 +119,6 @@ class Thinker:
             for mount in candidate.live_mounts:
                 for run in mount.live_runs:
                     found = run_result(self._live.notebook, self._live.study, run).traces.get(self._trace)
-                    if found is not None and found.settled_at_s is not None and found.load_start_s is not None:
-                        took.append(found.settled_at_s - found.load_start_s)
+                    if found is not None and found.settled_at_s is not None and found.load.start_s is not None:
+                        took.append(found.settled_at_s - found.load.start_s)
         return float(np.median(took)) if took else None

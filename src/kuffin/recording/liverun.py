@@ -25,14 +25,14 @@ from kuffin.recording.background import Thinker
 from kuffin.recording.keeping import Keeping
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.recorder import Recorder
-from kuffin.recording.seen import Seen
+from kuffin.recording.seen import Seen, SeenNow
 from kuffin.recording.troubles import Troubles
 from kuffin.said.mountcheck import MountCheck
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Now:
-    """How a run stands, for whoever shows it.
+    """How a run stands: all of it, for whoever shows it.
 
     Attributes
     ----------
@@ -40,19 +40,20 @@ class Now:
         None before the start and after the end.
     left_s : float or None
         Until this phase ends, seconds of the bench.
+    seen : SeenNow
+        The rows up to now, the newest values, and the heat path's signals.
     load_trouble : str
         Why the load that the step wants does not run, blank where it does.
-    values : dict
-        Channel to its newest value; NaN where it has said nothing.
-    by_role : dict
-        The heat path's newest values and the other roles' (air as the mean of its probes).
+    began_load_s : float or None
+        When the first step with a load began.
+    usual_s : float or None
+        How long the study's other runs took to settle.
     """
 
     elapsed_s: float
     stage: Stage | None
     left_s: float | None
-    values: dict[str, float]
-    by_role: dict[str, float]
+    seen: SeenNow
     forecast: Forecast
     check: MountCheck | None
     alarms: tuple[Alarm, ...]
@@ -63,6 +64,16 @@ class Now:
     asked: tuple[str, ...] = ()
     load_on: bool = False
     load_trouble: str = ""
+    began_load_s: float | None = None
+    usual_s: float | None = None
+
+    @property
+    def values(self) -> dict[str, float]:
+        return self.seen.values
+
+    @property
+    def by_role(self) -> dict[str, float]:
+        return self.seen.by_role
 
 
 class LiveRun:
@@ -92,7 +103,7 @@ class LiveRun:
         self.steps, self.limits = tuple(steps), limits
         ways = ways_of(notebook, study)
         self.seen = Seen(bench, ways, study, mount)
-        self._watch = Watch(limits, bench.patience_s)
+        self._watch = Watch(limits=limits, patience_s=bench.patience_s)
         started = dt.datetime.now()
         first, from_s = 1, 0.0
         self._writer = RunWriter(
@@ -148,7 +159,13 @@ class LiveRun:
         )
         numbers = [m.value for m in run.marks if m.kind == "stage" and m.value]
         self._first_marks.append(
-            NewMark(last, "trouble", f"the recording was cut off here and went on after {gap:.0f} s", gap, "s")
+            NewMark(
+                at_s=last,
+                kind="trouble",
+                text=f"the recording was cut off here and went on after {gap:.0f} s",
+                value=gap,
+                unit="s",
+            )
         )
         return int(numbers[-1]) if numbers else 1, last + gap
 
@@ -189,11 +206,14 @@ class LiveRun:
         """Wait; True where the run has ended meanwhile."""
         return self._stop.wait(seconds)
 
+    def seen_now(self) -> SeenNow:
+        """What was seen up to now; from any thread."""
+        return self.seen.now(self.recorder.last[0] if self.recorder.last else 0.0)
+
     def tick(self) -> Now:
         """Go on as far as the time says, and tell how things stand."""
         now = self.recorder.elapsed_s
-        values = self.seen.values(self.recorder.last[0] if self.recorder.last else 0.0)
-        roles = self.seen.by_role(values)
+        seen = self.seen_now()
         if self.running:
             stage = self.leader.at(now, self.forecast.settled and self.forecast.looked_s > self._step_began(now))
             if stage is None:
@@ -201,11 +221,11 @@ class LiveRun:
             elif stage != self._before:
                 self._enter(stage, now)
             if self.load_on and (trouble := self.bench.load.trouble()):
-                self._writer.mark(NewMark(now, "trouble", trouble))
+                self._writer.mark(NewMark(at_s=now, kind="trouble", text=trouble))
                 self.leader.wait(now, trouble)
-            newest = [(c.name, c.role, values[c.name]) for c in self.bench.roles]
-            spoke = {n: at for (n, *_), at in zip(self.bench.roles, self.seen.newest_s, strict=True) if np.isfinite(at)}
-            alarms = self._watch.look(self.recorder.last[0] if self.recorder.last else now, newest, self.load_on, spoke)
+            newest = [(c.name, c.role, seen.values[c.name]) for c in self.bench.roles]
+            last = self.recorder.last[0] if self.recorder.last else now
+            alarms = self._watch.look(last, newest, self.load_on, seen.spoke_s)
             self._heed(alarms, now)
             self._troubles.note(now)
         stage = self.leader.stage if self.running else None
@@ -215,21 +235,22 @@ class LiveRun:
             expected = expected if expected > 0 else None  # it takes longer than was foreseen
         troubles = [t.text for t in self.recorder.troubles()] if self.running else []
         return Now(
-            now,
-            stage,
-            self.leader.left_s(now, expected) if stage is not None else None,
-            values,
-            roles,
-            self.forecast,
-            self.check,
-            tuple(self._alarms.values()),
-            tuple(troubles),
-            self.recorder.rows,
-            self.running,
-            self.over,
-            tuple(self.asked),
-            self.load_on,
-            self.bench.load.trouble() if self.running else "",
+            elapsed_s=now,
+            stage=stage,
+            left_s=self.leader.left_s(now, expected) if stage is not None else None,
+            seen=seen,
+            forecast=self.forecast,
+            check=self.check,
+            alarms=tuple(self._alarms.values()),
+            troubles=tuple(troubles),
+            rows=self.recorder.rows,
+            running=self.running,
+            over=self.over,
+            asked=tuple(self.asked),
+            load_on=self.load_on,
+            load_trouble=self.bench.load.trouble() if self.running else "",
+            began_load_s=self.began_load_s,
+            usual_s=self.usual_s,
         )
 
     @property
@@ -255,28 +276,28 @@ class LiveRun:
         """Hold the run in its phase, or let it go on."""
         now = self.recorder.elapsed_s
         self.leader.hold(on, now)
-        self._writer.mark(NewMark(now, "stage", "held" if on else "goes on", None))
+        self._writer.mark(NewMark(at_s=now, kind="stage", text="held" if on else "goes on", value=None))
 
     def skip(self, reason: str) -> None:
         """On to the next phase, with the reason."""
         now, stage = self.recorder.elapsed_s, self.leader.stage
         what = stage.words if stage is not None else "a step"
-        self._writer.mark(NewMark(now, "skip", f"{what} skipped: {reason.strip() or 'no reason given'}"))
+        self._writer.mark(NewMark(at_s=now, kind="skip", text=f"{what} skipped: {reason.strip() or 'no reason given'}"))
         self.leader.skip(now)
 
     def repeat(self) -> None:
         """The step again."""
         now = self.recorder.elapsed_s
         self.leader.repeat(now)
-        self._writer.mark(NewMark(now, "stage", "the step is repeated", None))
+        self._writer.mark(NewMark(at_s=now, kind="stage", text="the step is repeated", value=None))
 
     def mark(self, word: str = "", at_s: float | None = None, kind: str = "mark") -> None:
         """Mark a moment."""
-        self._writer.mark(NewMark(self.recorder.elapsed_s if at_s is None else at_s, kind, word.strip()))
+        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s if at_s is None else at_s, kind=kind, text=word.strip()))
 
     def answer(self, name: str, value: float, unit: str = "") -> None:
         """Keep a number that was asked for."""
-        self._writer.mark(NewMark(self.recorder.elapsed_s, "value", name, value, unit))
+        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind="value", text=name, value=value, unit=unit))
         if name in self.asked:
             self.asked.remove(name)
 
@@ -311,7 +332,7 @@ class LiveRun:
         self._troubles.note_counts(self.recorder.elapsed_s)
         if loaded:
             self.over += ". The load is stopped" if stopped else ". STOP THE LOAD NOW: only you can"
-        self._writer.mark(NewMark(self.recorder.elapsed_s, "stage", f"ended: {self.over}"))
+        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind="stage", text=f"ended: {self.over}"))
 
     def _step_began(self, now: float) -> float:
         stage = self.leader.stage
@@ -335,7 +356,9 @@ class LiveRun:
             before.phase,
             before.attempt,
         ):
-            self._writer.mark(NewMark(now, "stage", stage.words, float(stage.number), stage.phase))
+            self._writer.mark(
+                NewMark(at_s=now, kind="stage", text=stage.words, value=float(stage.number), unit=stage.phase)
+            )
 
     def _heed(self, alarms: list[Alarm], now: float) -> None:
         for alarm in alarms:
@@ -344,7 +367,7 @@ class LiveRun:
                 alarm.stop,
             ) not in self._warned:  # once each: a level that hovers must not cry again and again
                 self._warned.add((alarm.key, alarm.stop))
-                self._writer.mark(NewMark(now, "alarm", alarm.sentence))
+                self._writer.mark(NewMark(at_s=now, kind="alarm", text=alarm.sentence))
         still = {a.key: a for a in alarms}
         passed = {k: a for k, a in self._alarms.items() if a.stop and k not in still}
         self._alarms = {**passed, **still}

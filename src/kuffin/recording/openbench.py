@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from kuffin.core.bench.devices import ChannelRole
 from kuffin.instruments.byhand import HandSource
 from kuffin.instruments.configured import ConfiguredInstrument
-from kuffin.instruments.instrument import Instrument
+from kuffin.instruments.instrument import LiveInstrument
 from kuffin.notebook.runwriter import ChannelRow
 from kuffin.recording.loads import LoadControl, SimulatedLoad
 from kuffin.simulated.faults import Fault
@@ -17,7 +17,7 @@ from kuffin.simulated.livebench import SimulatedBench
 from kuffin.simulated.station import RunPlan
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class OpenBench:
     """What a run is recorded from.
 
@@ -30,7 +30,7 @@ class OpenBench:
     """
 
     name: str
-    instruments: Sequence[Instrument]
+    instruments: Sequence[LiveInstrument]
     load: LoadControl
     interval_s: float = 1.0
     speed: float = 1.0
@@ -72,4 +72,6 @@ class OpenBench:
 def simulated(plan: RunPlan, seed: int, speed: float, fault: Fault | None = None) -> OpenBench:
     """The bench that ships, with something built in, and a fault where one practises."""
     bench = SimulatedBench(plan, Pump(), seed, speed, fault=fault)
-    return OpenBench("simulated bench", [bench], SimulatedLoad(bench), bench.interval_s, speed)
+    return OpenBench(
+        name="simulated bench", instruments=[bench], load=SimulatedLoad(bench), interval_s=bench.interval_s, speed=speed
+    )

@@ -5,12 +5,13 @@ from __future__ import annotations
 import threading
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
-from kuffin.instruments.instrument import Instrument
+from kuffin.instruments.instrument import LiveInstrument
 from kuffin.instruments.steadyclock import steady
 
 Array = NDArray[np.float64]
@@ -84,7 +85,7 @@ class Recorder:
 
     def __init__(
         self,
-        instruments: Sequence[Instrument],
+        instruments: Sequence[LiveInstrument],
         sink: Sink,
         interval_s: float = 1.0,
         speed: float = 1.0,
@@ -132,16 +133,18 @@ class Recorder:
     def start(self) -> None:
         """Begin."""
         self._began = self._clock()
-        pollers = [(self._poll, (i, s)) for i, s in zip(self._instruments, self._latest, strict=True)]
-        for target, args in [*pollers, (self._tick, ())]:
-            thread = threading.Thread(target=target, args=args, daemon=True, name="recorder")
+        jobs: list[Callable[[], None]] = [
+            partial(self._poll, i, s) for i, s in zip(self._instruments, self._latest, strict=True)
+        ]
+        for job in (*jobs, self._tick):
+            thread = threading.Thread(target=job, daemon=True, name="recorder")
             self._threads.append(thread)
             thread.start()
 
     @property
     def waiting(self) -> int:
         """Rows that could not be handed on yet."""
-        return len(self._rows) + sum(b.shape[0] for b in self._blocks)
+        return len(self._rows) + sum(len(b) for b in self._blocks)
 
     def take_waiting(self) -> Array:
         """The rows that wait; from now on they are the caller's."""
@@ -165,7 +168,7 @@ class Recorder:
             thread.join(0.5)
             instrument.close()
 
-    def _poll(self, instrument: Instrument, latest: _Latest) -> None:
+    def _poll(self, instrument: LiveInstrument, latest: _Latest) -> None:
         every = instrument.interval_s / self._speed
         due = self._began - min(every, self._every) / 2  # half-way between rows, so that no reading falls on their edge
         while not self._stop.is_set():

@@ -33,7 +33,9 @@ def open_this_bench(steps: tuple[Step, ...], settings: Path | None = None) -> Op
     instruments = [ConfiguredInstrument(i) for i in setup.instruments if i.channels]
     if not instruments:
         raise BenchError("no instruments are set up on this computer; find them on the Bench page")
-    return OpenBench("this computer's instruments", instruments, load_for(setup, steps), setup.row_s)
+    return OpenBench(
+        name="this computer's instruments", instruments=instruments, load=load_for(setup, steps), interval_s=setup.row_s
+    )
 
 
 def load_for(setup: BenchSetup, steps: tuple[Step, ...]) -> LoadControl:

@@ -33,20 +33,20 @@ class Troubles:
         for begin, end in recorder.gaps[self._gaps :]:
             self._gaps += 1
             text = f"nothing was recorded for {end - begin:.0f} s: the computer was suspended, or held up"
-            self._mark(NewMark(begin, "trouble", text, end - begin, "s"))
+            self._mark(NewMark(at_s=begin, kind="trouble", text=text, value=end - begin, unit="s"))
         wall = time.time() - steady()
         if abs(wall - self._wall) > _CLOCK_S:
             change = wall - self._wall
             text = f"the computer's clock was changed by {change:+.0f} s; the run's own times are not touched"
-            self._mark(NewMark(now_s, "trouble", text, change, "s"))
+            self._mark(NewMark(at_s=now_s, kind="trouble", text=text, value=change, unit="s"))
             self._wall = wall
         for trouble in recorder.troubles():
             if trouble.key not in self._said:
                 self._said.add(trouble.key)
-                self._mark(NewMark(now_s, "trouble", trouble.text))
+                self._mark(NewMark(at_s=now_s, kind="trouble", text=trouble.text))
 
     def note_counts(self, now_s: float) -> None:
         """At the end: how much of what came could not be read."""
         for trouble in self._recorder.troubles():
             if trouble.counted:
-                self._mark(NewMark(now_s, "trouble", f"in the end: {trouble.text}"))
+                self._mark(NewMark(at_s=now_s, kind="trouble", text=f"in the end: {trouble.text}"))

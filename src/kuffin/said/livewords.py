@@ -10,7 +10,7 @@ import numpy as np
 
 from kuffin.core.bench.roles import SIGNALS, spoken
 from kuffin.core.compare.pairwords import number
-from kuffin.core.heat.heatpath import Level, Step, step
+from kuffin.core.heat.heatpath import Rise, StairLevel, step
 from kuffin.reading.signals import Array, Signals
 
 _SMOOTH_S = 20.0
@@ -18,7 +18,7 @@ _TREND_S = 150.0
 _STEADY_K_MIN = 0.04
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LiveFigure:
     """One big figure.
 
@@ -116,19 +116,29 @@ def figures(
         rise = upper - lower if lower is not None else None
         value = smooth(s.times, rise)
         if rise is not None and value is not None:
-            out.append(LiveFigure(f"{part} over {base}", value, "K", trend(s.times, rise)))
+            out.append(LiveFigure(label=f"{part} over {base}", value=value, unit="K", state=trend(s.times, rise)))
         else:  # without what it is held against, it is told as it is read
             value = smooth(s.times, upper)
-            out.append(LiveFigure(part, value, "°C", "silent" if value is None else trend(s.times, upper)))
+            out.append(
+                LiveFigure(
+                    label=part, value=value, unit="°C", state="silent" if value is None else trend(s.times, upper)
+                )
+            )
     power = s.load()
     if power is not None:
         known = power[np.isfinite(power)]
         out.append(
-            LiveFigure("power", float(known[-1]) if known.size else None, "W", load_words(s.times, power, loaded), 0)
+            LiveFigure(
+                label="power",
+                value=float(known[-1]) if known.size else None,
+                unit="W",
+                state=load_words(s.times, power, loaded),
+                digits=0,
+            )
         )
     for label, unit, values in extra:
         value = smooth(s.times, values)
-        out.append(LiveFigure(label, value, unit, "silent" if value is None else "", 0))
+        out.append(LiveFigure(label=label, value=value, unit=unit, state="silent" if value is None else "", digits=0))
     return out
 
 
@@ -137,7 +147,7 @@ def stairs(
     others: Sequence[tuple[str, Array]] = (),
     device: str | None = None,
     beside: Mapping[str, Signals] | None = None,
-) -> tuple[list[Level], list[Step]]:
+) -> tuple[list[StairLevel], list[Rise]]:
     """The staircase of the moment: air, coolant, die, other parts; then other devices, which rise from the coolant too.
 
     Parameters
@@ -150,12 +160,12 @@ def stairs(
     for name, values in (("air", s.air), ("coolant", s.coolant), (own, s.die), *(() if beside else others)):
         value = smooth(s.times, values)
         if value is not None:
-            levels.append(Level(name, value))
+            levels.append(StairLevel(name, value))
     power = smooth(s.times, s.power)
     steps = [step(a.name, b.name, b.temperature_c - a.temperature_c, 0.0, power) for a, b in pairwise(levels)]
     for name, one in (beside or {}).items():
         value, inlet = smooth(one.times, one.die), smooth(one.times, one.inlet)
         if value is not None and inlet is not None:
-            levels.append(Level(name, value, beside=True))
+            levels.append(StairLevel(name, value, beside=True))
             steps.append(step("coolant", name, value - inlet, 0.0, smooth(one.times, one.power)))
     return levels, steps

@@ -14,11 +14,11 @@ from kuffin.notebook.store import Notebook
 from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result, run_signals
 from kuffin.reading.signals import Signals
-from kuffin.said.working import Working
+from kuffin.said.shownworking import Working
 
 
 @dataclass(frozen=True)
-class Sibling:
+class OtherMount:
     """Another mount of the study, to hold this one against."""
 
     candidate: str
@@ -29,7 +29,7 @@ class Sibling:
 
 def siblings(
     notebook: Notebook, study: Study, mount_id: int | None, progress: Callable[[], None] | None = None
-) -> list[Sibling]:
+) -> list[OtherMount]:
     """The study's other mounts that count and have die, coolant and power."""
     found = []
     for candidate in study.live_candidates:
@@ -44,7 +44,7 @@ def siblings(
     return found
 
 
-def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> Sibling | None:
+def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> OtherMount | None:
     ways = ways_of(notebook, study)
     run = mount.run_under(ways.condition)
     if run is None:
@@ -52,13 +52,13 @@ def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> 
     try:
         result = run_result(notebook, study, run, ways)
         result = result.steps[0] if result.steps else result
-        begin = next((t.load_start_s for t in result.traces.values() if t.load_start_s is not None), None)
+        begin = next((t.load.start_s for t in result.traces.values() if t.load.start_s is not None), None)
         signals = run_signals(notebook, study, run, result, ways)
     except KuffinError:
         return None
     if begin is None or signals.die is None or signals.inlet is None or signals.power is None:
         return None
-    return Sibling(candidate, f"{candidate}, round {mount.round}", signals, begin)
+    return OtherMount(candidate, f"{candidate}, round {mount.round}", signals, begin)
 
 
 @dataclass(frozen=True)
@@ -77,40 +77,26 @@ class MountCheck:
     def working(self) -> Working:
         """How it was found."""
         c = self.check
-        out = Working("Mount check", self.sentence)
+        out = Working(title="Mount check", answer=self.sentence)
         begin, end = c.stretch_s
-        out.lines += [
-            (
-                "What is looked at",
-                f"die over coolant per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out",
-            ),
-            ("This mount", f"{number(c.resistance_k_w, 4)} K/W at {number(c.power_w, 0)} W"),
-            *((label, f"{number(value, 4)} K/W in the same stretch") for label, value in self.others),
-        ]
-        if c.others:
-            where = (
-                f"from this study, {c.df:.0f} degrees of freedom"
-                if c.df
-                else "guessed as 4 %, until the study knows its own"
-            )
-            out.lines += [
-                ("Mean of the others", f"{number(c.others_k_w, 4)} K/W ({self.whose})"),
-                ("Scatter between mounts", f"{number(c.scatter_k_w, 5)} K/W, {where}"),
-                (
-                    "Difference",
-                    f"({number(c.resistance_k_w, 4)} − {number(c.others_k_w, 4)}) K/W × {number(c.power_w, 0)} W = "
-                    f"{number(c.difference_k, 2)} ± {number(c.u95_k, 2)} K (95 % of sound mounts lie within this)",
-                ),
-                (
-                    "Called unlike",
-                    "beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted",
-                ),
-            ]
+        out.say(
+            "What is looked at",
+            f"die over coolant per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out",
+        )
+        if not c.others:
+            out.say("This mount", f"{number(c.resistance_k_w, 4)} K/W at {number(c.power_w, 0)} W")
+            return out
+        out.add(c.difference)
+        out.say("The others", self.whose)
+        out.say_all((f"Other mount {i}", label) for i, (label, _) in enumerate(self.others, 1))
+        out.say(
+            "Called unlike", "beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted"
+        )
         return out
 
 
 def check_mount(
-    study: Study, candidate: str, now: Signals, load_start_s: float, others: list[Sibling], minutes_left: float
+    study: Study, candidate: str, now: Signals, load_start_s: float, others: list[OtherMount], minutes_left: float
 ) -> MountCheck | None:
     """Check a mount by its first two minutes under load; None where it cannot be told yet.
 
@@ -146,8 +132,8 @@ def check_mount(
 def _sentence(c: EarlyCheck, candidate: str, own: bool, minutes_left: float) -> str:
     if c.state == "alone":
         return f"the first mount of {candidate}: nothing to hold it against yet"
-    plural = "s" if c.others > 1 else ""
-    who = f"{candidate}'s other mount{plural}" if own else f"the study's {count(c.others)} mount{plural}"
+    plural = "s" if len(c.others) > 1 else ""
+    who = f"{candidate}'s other mount{plural}" if own else f"the study's {count(len(c.others))} mount{plural}"
     size = f"{number(abs(c.difference_k), 1)} K"
     if c.state == "like":
         return f"looks like {who} (within {size}, scatter ± {number(c.u95_k, 1)} K)"

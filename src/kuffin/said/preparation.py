@@ -9,11 +9,11 @@ from kuffin.notebook.entities import Mount
 from kuffin.notebook.photos import photos
 from kuffin.notebook.preparationedits import prepared
 from kuffin.notebook.store import Notebook
-from kuffin.said.working import Working
+from kuffin.said.shownworking import Working
 from kuffin.verdict.sheets import sheet_lines
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class StepDone:
     """One step: ticked (then `done_at` says when, and `seconds` how long it took) or only noted."""
 
@@ -25,7 +25,7 @@ class StepDone:
     photos: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Preparation:
     """All that was done for one mount before its run."""
 
@@ -51,7 +51,12 @@ def preparation_of(notebook: Notebook, mount: Mount) -> Preparation | None:
     pictures = photos(notebook, mount_id=mount.id)
     steps = tuple(
         StepDone(
-            t.key, t.text, t.done_at, t.seconds, t.note, tuple(p.name for p in pictures if p.kind == f"step {t.key}")
+            key=t.key,
+            text=t.text,
+            done_at=t.done_at,
+            seconds=t.seconds,
+            note=t.note,
+            photos=tuple(p.name for p in pictures if p.kind == f"step {t.key}"),
         )
         for t in sorted(done.ticks.values(), key=lambda t: (t.done_at or "9", t.id))
         if t.done_at or t.note
@@ -60,16 +65,16 @@ def preparation_of(notebook: Notebook, mount: Mount) -> Preparation | None:
     if not (steps or sheets or pictures or mount.note):
         return None
     return Preparation(
-        mount.id,
-        mount.candidate.name,
-        mount.sample.label if mount.sample is not None else "",
-        mount.round,
-        mount.begun_at,
-        mount.ready_at,
-        mount.note,
-        steps,
-        sheets,
-        tuple(p.name for p in pictures),
+        mount_id=mount.id,
+        candidate=mount.candidate.name,
+        sample=mount.sample.label if mount.sample is not None else "",
+        round=mount.round,
+        begun_at=mount.begun_at,
+        ready_at=mount.ready_at,
+        note=mount.note,
+        steps=steps,
+        sheets=sheets,
+        photos=tuple(p.name for p in pictures),
     )
 
 
@@ -83,18 +88,18 @@ def preparation_working(p: Preparation) -> Working:
     """The preparation, to be read beside the run."""
     when = (p.ready_at or p.begun_at or "").replace("T", " ")[:16]
     state = f"ready {when}" if p.ready_at else f"begun {when}, not said to be ready" if p.begun_at else "not begun"
-    out = Working(f"{p.label}: how it was prepared", state)
+    out = Working(title=f"{p.label}: how it was prepared", answer=state)
     if p.sample:
-        out.lines.append(("Sample", p.sample))
+        out.say("Sample", p.sample)
     for step in p.steps:
         at = step.done_at[11:16] + _took(step.seconds) if step.done_at else "not ticked"
         note = f" “{step.note}”" if step.note else ""
-        out.lines.append((at, step.text + note))
-    out.lines += sheet_lines(p.sheets)
+        out.say(at, step.text + note)
+    out.say_all(sheet_lines(p.sheets))
     if p.photos:
-        out.lines.append(("Photos", ", ".join(p.photos)))
+        out.say("Photos", ", ".join(p.photos))
     if p.note:
-        out.lines.append(("Note", p.note))
+        out.say("Note", p.note)
     return out
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from kuffin.notebook.entities import Run, Study
-from kuffin.said.working import Working
+from kuffin.said.shownworking import Working
 from kuffin.verdict.planbasis import order_of
 
 _KINDS = {
@@ -22,16 +22,17 @@ _KINDS = {
 def happened(run: Run) -> Working:
     """The run's marks as a working: when, and what."""
     out = Working(
-        "What happened in the run", f"recorded from {run.source}, {run.rows} rows in {run.duration_s / 60:.1f} min"
+        title="What happened in the run",
+        answer=f"recorded from {run.source}, {run.rows} rows in {run.duration_s / 60:.1f} min",
     )
     if run.note:
-        out.lines.append(("Comment", run.note))
+        out.say("Comment", run.note)
     for mark in run.marks:
         seconds = int(mark.at_s)
         said = mark.text or "a mark without a word"
         if mark.kind == "value" and mark.value is not None:
             said = f"{mark.text}: {mark.value:g} {mark.unit}".rstrip()
-        out.lines.append((f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said))
+        out.say(f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said)
     return out
 
 

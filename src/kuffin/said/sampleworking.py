@@ -3,17 +3,21 @@
 from __future__ import annotations
 
 import numpy as np
+from numpy.typing import NDArray
 
+from kuffin.core.base.leads import ToMount
 from kuffin.core.base.units import shown
+from kuffin.core.base.worked import Worked, worked
+from kuffin.core.bench.roles import spoken
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.normalise import School
+from kuffin.core.settle.reading import plain_window
 from kuffin.notebook.entities import Bench, Instrument, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.reading.evaluating import settle_trace
-from kuffin.reading.keptresults import run_signals, step_of
+from kuffin.reading.keptresults import step_of
 from kuffin.reading.runresult import RunResult
-from kuffin.said.working import Link, Working
+from kuffin.said.shownworking import Link, Working
 
 _HEAD, _TAIL = 8, 4
 
@@ -23,30 +27,38 @@ def samples_working(
 ) -> Working:
     """A window's samples under a school: what is subtracted and divided, the means, and every sample when copied."""
     own = result.traces.get(school.trace)
-    span = own.window_s if own is not None else result.window_s
+    span = own.window.span_s if own is not None else result.window_s
     title = f"{run.mount.candidate.name}, round {run.mount.round}: the window's samples"
     if span is None:
-        return Working(title, "no window")
+        return Working(title=title, answer="no window")
     data = step_of(read_run(notebook, run.id), result)
     inside = (data.times >= span[0]) & (data.times <= span[1])
     names = _channels(result, school)
     columns = [n for n in names.values() if n in data.values]
+    out = Working(title=title, answer=f"{int(inside.sum())} rows from {span[0] / 60:.2f} to {span[1] / 60:.2f} min")
+    means = {
+        key: _channel_mean(key, n, data, inside)
+        for key, n in names.items()
+        if n in data.values and np.isfinite(data.values[n][inside]).any()
+    }
+    plain = _by_plain_means(school, means, result)
+    if plain is not None:
+        out.add(plain)
+    else:
+        out.add(*means.values())
+    out.say_all(
+        (n, f"{missing} of {int(inside.sum())} rows are missing")
+        for n in columns
+        if (missing := int((~np.isfinite(data.values[n][inside])).sum()))
+    )
+    if own is not None:
+        late = "" if own.fast else ", air and power passed through the loop’s own lag"
+        out.say(
+            "Judged trace",
+            f"the same over the same rows, spikes left out{late}; its mean is what the reading is made from",
+        )
+        out.add(plain_window(own, school.trace_unit, school.trace_digits, "y"))
     units = {n: shown(data.units.get(n)) for n in columns}
-    means = {n: float(np.nanmean(data.values[n][inside])) for n in columns if np.isfinite(data.values[n][inside]).any()}
-    out = Working(title, f"{int(inside.sum())} rows from {span[0] / 60:.2f} to {span[1] / 60:.2f} min")
-    for n in columns:
-        x = data.values[n][inside]
-        there = int(np.isfinite(x).sum())
-        if n in means:
-            out.lines.append(
-                (
-                    n,
-                    f"Σx/n = {number(float(np.nansum(x)), 2)}/{there} = {number(means[n], 3)} {units[n]}"
-                    + (f"; {int(inside.sum()) - there} missing" if there < inside.sum() else ""),
-                )
-            )
-    out.lines += _formula(school, names, means, result)
-    out.lines += _judged(notebook, run, study, result, school, inside)
     rows = [_row(data, columns, int(i)) for i in np.flatnonzero(inside)]
     head = "time s   " + "   ".join(f"{n} {units[n]}".strip() for n in columns)
     seen = (
@@ -58,11 +70,11 @@ def samples_working(
             *rows[-_TAIL:],
         ]
     )
-    out.lines.append(("Samples", "\n".join([head, *seen])))
+    out.say("Samples", "\n".join([head, *seen]))
     out.appendix = "\n".join([head, *rows])
     for n in columns:
-        out.lines.append((f"{n}: where it comes from", _origin(run, n, bench)))
-    out.links.append(Link("Open the run", "mount", str(run.mount_id)))
+        out.say(f"{n}: where it comes from", _origin(run, n, bench))
+    out.links.append(Link("Open the run", ToMount(run.mount_id)))
     return out
 
 
@@ -78,81 +90,53 @@ def _channels(result: RunResult, school: School) -> dict[str, str]:
     return out
 
 
-def _formula(
-    school: School, names: dict[str, str], means: dict[str, float], result: RunResult
-) -> list[tuple[str, str]]:
-    def mean(key: str) -> float | None:
-        found = [means[n] for k, n in names.items() if k.split(" ")[0] == key and n in means]
-        if not found:
-            return None
-        return float(np.sum(found) if key == "heat" else np.mean(found))
+def _channel_mean(key: str, name: str, data: RunData, inside: NDArray[np.bool_]) -> Worked:
+    """A channel's plain mean over the window, from its sum."""
+    x = data.values[name][inside]
+    there, unit = x[np.isfinite(x)], shown(data.units.get(name))
+    terms = [
+        Worked(name=f"Sum of the samples of {name}", symbol="Σx", value=float(there.sum()), unit=unit),
+        Worked(name="Samples", symbol="n", value=float(there.size), digits=0),
+    ]
+    served, *rest = key.split(" ")
+    symbol = {"power": "P", "heat": "P"}.get(served, "T") + "_" + "_".join([served, *rest])
+    return worked(name, symbol, "Σx/n", terms, unit, digits=3)
 
-    part, base = mean(school.part), mean(school.over or "")
-    power = mean("heat") if any(k.startswith("heat") for k in names) else mean("power")
+
+def _by_plain_means(school: School, means: dict[str, Worked], result: RunResult) -> Worked | None:
+    """The rise, and that per watt, by the channels' plain means; None where one is missing."""
+    part, base = _served(means, school.part), _served(means, school.over or "")
     if part is None or (school.over and base is None):
-        return []
-    if school.over is None:
-        return [("As read", f"{number(part, 3)} °C, nothing taken out")]
-    assert base is not None
-    lines = []
+        return None
+    if school.over is None or base is None:
+        return part
     if school.over == "coolant" and result.warmed_k is not None:
-        by = result.names.get("upstream", "")
-        warm = base + result.warmed_k
-        lines.append(
-            (
-                f"Coolant at the {result.device}",
-                f"{number(base, 3)} + {number(result.warmed_k, 3)} = {number(warm, 3)} °C: {by} / (ρ·c_p·V̇) before it",
-            )
+        by = f"{result.names.get('upstream', '')} / (ρ·c_p·V̇) before it"
+        warmed = Worked(
+            name="Warmed by other devices", symbol="ΔT_w", value=result.warmed_k, unit="K", digits=3, source=by
         )
-        base = warm
-    rise = part - base
-    lines += [
-        (
-            f"{school.part.capitalize()} over {school.over}",
-            f"{number(part, 3)} − {number(base, 3)} = {number(rise, 3)} K, by the plain means",
+        base = worked(
+            f"Coolant at the {result.device}", "T_at", f"{base.symbol} + ΔT_w", [base, warmed], "°C", digits=3
         )
-    ]
-    if school.per_watt and power:
-        lines.append(("Per watt", f"{number(rise, 3)} K / {number(power, 2)} W = {number(rise / power, 5)} K/W"))
-    return lines
+    name = f"{spoken(school.part).capitalize()} over {spoken(school.over)}, by the plain means"
+    rise = worked(name, "ΔT", f"{part.symbol} - {base.symbol}", [part, base], "K", digits=3)
+    power = _served(means, "heat") or _served(means, "power")
+    if not school.per_watt or power is None or power.value == 0:
+        return rise
+    return worked("Per watt", "R", f"ΔT/{power.symbol}", [rise, power], "K/W", digits=5)
 
 
-def _judged(
-    notebook: Notebook, run: Run, study: Study, result: RunResult, school: School, inside: object
-) -> list[tuple[str, str]]:
-    """The judged trace over the same rows: the plain means with what settling does to them."""
-    trace = result.traces.get(school.trace)
-    if trace is None:
-        return []
-    window = result.window_s if result.by_hand else None
-    settling = settle_trace(
-        run_signals(notebook, study, run, result), school.trace, study.tolerance_k, window, result.begun_s
-    )
-    n = settling.trace.size
-    rows = np.asarray(inside)[:n] & np.isfinite(settling.trace)
-    x = settling.trace[rows]
-    unit, digits = ("K/W", 5) if school.per_watt else ("K", 3)
-    if not x.size:
-        return []
-    lines = [
-        (
-            "Judged trace",
-            f"spikes left out{'' if trace.fast else ', air and power passed through the loop’s own lag'}: Σy/n = {number(float(x.sum()), 3)}/{x.size} = "
-            f"{number(float(x.mean()), digits)} {unit}, scatter {number(float(x.std(ddof=1)) if x.size > 1 else 0.0, digits)} {unit}",
-        )
-    ]
-    if trace.period_s:
-        lines.append(
-            ("Whole passes", f"of {trace.period_s:.0f} s; the mean over those is {number(trace.mean, digits)} {unit}")
-        )
-    lines.append(
-        (
-            "Half-width of the mean",
-            f"|warm-up left {number(trace.left_in_window, digits)}| + √((t·s/√n_eff)² + (tolerance/4)²) with s = {number(trace.sd, digits)}, "
-            f"n_eff = {trace.n_eff:.0f}: {number(trace.mean_u95, digits)} {unit}",
-        )
-    )
-    return lines
+def _served(means: dict[str, Worked], key: str) -> Worked | None:
+    """What serves as something: one channel, the mean of several, or of heats the sum."""
+    found = [m for k, m in means.items() if k.split(" ")[0] == key]
+    if len(found) < 2:
+        return found[0] if found else None
+    together = " + ".join(m.symbol for m in found)
+    first = found[0]
+    symbol = f"{first.symbol}_all"
+    if key == "heat":
+        return worked("All that heats the coolant", symbol, together, found, first.unit, digits=2)
+    return worked(f"Mean of {len(found)} channels", symbol, f"({together})/{len(found)}", found, first.unit, digits=3)
 
 
 def _row(data: RunData, columns: list[str], i: int) -> str:

@@ -6,16 +6,19 @@ first is warmer over the air by what the other adds.
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 
+from kuffin.core.base.leads import ToMount
 from kuffin.core.base.student import t_quantile
+from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
 from kuffin.core.compare.pairwords import count, number
 from kuffin.reading.runresult import RunResult
-from kuffin.said.working import Link, Working
-from kuffin.verdict.schools import Mounts
+from kuffin.said.shownworking import Link, Working
+from kuffin.verdict.evidence import Evidence
 
 _SAME_POWER, _MORE_POWER_W = 0.07, 20.0
 
@@ -26,8 +29,8 @@ class Pair:
 
     Attributes
     ----------
-    u95 : float
-        Half-width of the difference by both windows, K.
+    low_u95, high_u95 : float
+        Half-widths of the two windows, K.
     """
 
     mount_id: int
@@ -36,18 +39,38 @@ class Pair:
     high_w: float
     low_k: float
     high_k: float
-    u95: float
+    low_u95: float
+    high_u95: float
+
+    def worked(self, by: str, at: str) -> Worked:
+        """By how much the coolant is warmer."""
+        terms = []
+        for symbol, watts, kelvins, u95 in (
+            ("ΔT_2", self.high_w, self.high_k, self.high_u95),
+            ("ΔT_1", self.low_w, self.low_k, self.low_u95),
+        ):
+            name = f"Coolant over air at the {at} with {number(watts, 0)} W in the {by}"
+            half = Worked(
+                name=f"Half-width with {number(watts, 0)} W",
+                symbol=symbol.replace("ΔT", "U"),
+                value=u95,
+                unit="K",
+                digits=3,
+            )
+            terms.append(
+                Worked(name=name, symbol=symbol, value=kelvins, unit="K", half=half, leads=ToMount(self.mount_id))
+            )
+        half = worked(
+            "Half-width", "U", "hypot(U_2, U_1)", [t.half for t in terms if t.half is not None], "K", digits=3
+        )
+        return worked(f"{by} on {at}, {self.label}", "d", "ΔT_2 - ΔT_1", terms, "K", half=half)
 
     @property
     def more_w(self) -> float:
         return self.high_w - self.low_w
 
-    @property
-    def k(self) -> float:
-        return self.high_k - self.low_k
 
-
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Warming:
     """What a device's load adds to the coolant at another.
 
@@ -55,25 +78,53 @@ class Warming:
     ----------
     by, at : str
         The device that is loaded, and the one that gets the warmer coolant.
-    more_w : float
-        By how much the first one's power was higher, W.
-    k, u95 : float
-        By how much the coolant is warmer over the air, K, with the half-width of its 95 % interval: the scatter between
-        mounts and the windows' own; of one mount the windows' alone.
     pairs : tuple of Pair
         One for each mount that tells it.
     """
 
     by: str
     at: str
-    more_w: float
-    k: float
-    u95: float
     pairs: tuple[Pair, ...]
 
     @property
     def mounts(self) -> int:
         return len(self.pairs)
+
+    @property
+    def more_w(self) -> float:
+        """By how much the first one's power was higher, W."""
+        return float(np.mean([p.more_w for p in self.pairs]))
+
+    @cached_property
+    def worked(self) -> Worked:
+        """By how much the coolant is warmer over the air: of several mounts the mean, with the scatter between them and what
+        their windows leave open; of one mount the windows' alone.
+        """
+        each = [p.worked(self.by, self.at) for p in self.pairs]
+        n = len(each)
+        if n == 1:
+            return each[0]
+        halves = [replace(d.half, symbol=f"U_{i}", name=f"Half-width of mount {i}") for i, d in enumerate(each, 1) if d.half]  # fmt: skip
+        sd = float(np.std([d.value for d in each], ddof=1))
+        terms = [
+            in_quadrature("What the windows leave open", "W", halves, "K", over=n),
+            Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, n - 1), source="95 %"),
+            Worked(name="Scatter between the mounts", symbol="s", value=sd, unit="K", digits=3),
+        ]
+        half = worked("Half-width", "U", f"hypot(W, t*s/sqrt({n}))", terms, "K", digits=3)
+        own = [
+            replace(d, symbol=f"d_{i}", name=f"Mount {i}: {p.label}", half=None)
+            for i, (d, p) in enumerate(zip(each, self.pairs, strict=True), 1)
+        ]
+        return mean_of(f"{self.by} on {self.at}", "d", own, "K", half=half)
+
+    @property
+    def k(self) -> float:
+        return self.worked.value
+
+    @property
+    def u95(self) -> float:
+        return self.worked.u95 or 0.0
 
     @property
     def sentence(self) -> str:
@@ -85,13 +136,13 @@ class Warming:
         )
 
 
-def warmings(mounts: Mounts, results: Mapping[int, RunResult]) -> list[Warming]:
+def warmings(evidence: Evidence) -> list[Warming]:
     """What each device's load does to the coolant at each other one, as far as tests tell it."""
     found: dict[tuple[str, str], list[Pair]] = {}
-    for name, mount in mounts:
+    for name, mount in evidence.mounts:
         if mount.left_out:
             continue
-        tests = [t for t in (_powers(results[r.id]) for r in mount.live_runs) if t is not None]
+        tests = [t for t in (_powers(evidence.results[r.id]) for r in mount.live_runs) if t is not None]
         best: dict[tuple[str, str], Pair] = {}
         for low, low_k, low_u in tests:
             for high, high_k, high_u in tests:
@@ -107,17 +158,12 @@ def warmings(mounts: Mounts, results: Mapping[int, RunResult]) -> list[Warming]:
                                 high_w=high[by],
                                 low_k=low_k[at],
                                 high_k=high_k[at],
-                                u95=float(np.hypot(low_u, high_u)),
+                                low_u95=low_u,
+                                high_u95=high_u,
                             )
         for devices, pair in best.items():
             found.setdefault(devices, []).append(pair)
-    out = []
-    for (by, at), pairs in found.items():
-        more, k, windows = np.array([(p.more_w, p.k, p.u95) for p in pairs]).T
-        half = float(np.sqrt(np.mean(windows**2) / k.size))  # what the windows themselves leave open
-        if k.size > 1:
-            half = float(np.hypot(half, t_quantile(0.975, k.size - 1) * float(k.std(ddof=1)) / np.sqrt(k.size)))
-        out.append(Warming(by, at, float(more.mean()), float(k.mean()), half, tuple(pairs)))
+    out = [Warming(by=by, at=at, pairs=tuple(pairs)) for (by, at), pairs in found.items()]
     return sorted(out, key=lambda w: (w.at, w.by))
 
 
@@ -136,32 +182,14 @@ def _powers(result: RunResult) -> tuple[dict[str, float], dict[str, float], floa
 
 def warming_working(found: Sequence[Warming]) -> Working:
     """What devices do to one another, test by test."""
-    out = Working("What one device’s load does to another", "\n".join(w.sentence for w in found))
+    out = Working(title="What one device’s load does to another", answer="\n".join(w.sentence for w in found))
     for w in found:
-        for p in w.pairs:
-            out.lines.append(
-                (
-                    f"{w.by} on {w.at}, {p.label}",
-                    f"from {number(p.low_w, 0)} to {number(p.high_w, 0)} W the coolant at the {w.at} went from {number(p.low_k, 2)} to "
-                    f"{number(p.high_k, 2)} K over air: {number(p.high_k, 2)} − {number(p.low_k, 2)} = {number(p.k, 2)} ± "
-                    f"{number(p.u95, 2)} K by the windows",
-                )
-            )
-        if w.mounts > 1:
-            out.lines.append(
-                (
-                    f"{w.by} on {w.at}",
-                    f"mean of {count(w.mounts)} mounts, {number(w.k, 2)} ± {number(w.u95, 2)} K: Student’s t over the scatter between them, "
-                    "with what the windows leave open in quadrature",
-                )
-            )
-    out.lines.append(
-        (
-            "Taken from",
-            f"tests of one mount in which the one device’s power is the same within {100 * _SAME_POWER:.0f} %, and the other’s differs "
-            f"by {_MORE_POWER_W:.0f} W or more; of several such pairs the one that differs most",
-        )
+        out.add(w.worked)
+    out.say(
+        "Taken from",
+        f"tests of one mount in which the one device’s power is the same within {100 * _SAME_POWER:.0f} %, and the other’s differs "
+        f"by {_MORE_POWER_W:.0f} W or more; of several such pairs the one that differs most",
     )
     links = dict.fromkeys((p.mount_id, p.label) for w in found for p in w.pairs)
-    out.links += [Link(f"Open {label}", "mount", str(mount)) for mount, label in links]
+    out.links += [Link(f"Open {label}", ToMount(mount)) for mount, label in links]
     return out

@@ -14,7 +14,7 @@ if TYPE_CHECKING:
 Array = NDArray[np.float64]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Fault:
     """What goes wrong while a run goes on; nothing by default.
 

@@ -36,7 +36,10 @@ class SimulatedBench:
     """
 
     name = "simulated bench"
-    channels = tuple(LiveChannel(n, unit, quantity, role) for n, (unit, quantity, role, _) in INSTRUMENTS.items())
+    channels = tuple(
+        LiveChannel(name=n, unit=unit, quantity=quantity, role=role)
+        for n, (unit, quantity, role, _) in INSTRUMENTS.items()
+    )
 
     def __init__(
         self,
@@ -138,7 +141,7 @@ class SimulatedBench:
         return self._truths
 
     def _run(self, steps: int) -> dict[str, np.ndarray]:
-        times = self._now + STEP_S * np.arange(steps + 1)
+        times = np.asarray(self._now + STEP_S * np.arange(steps + 1), float)
         air = np.interp(times, self._grid, self._air)
         demand = self._load.demand(times, self._load_begin)
         course = simulate(self._loop, times, demand, air + self._fault.warm_intake_k, start=self._state)

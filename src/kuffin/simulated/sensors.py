@@ -11,7 +11,7 @@ Array = NDArray[np.float64]
 GLITCHES = (0.0, -40.0, 127.0, 999.9)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Sensor:
     """An instrument's faults.
 

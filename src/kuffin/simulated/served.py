@@ -88,14 +88,16 @@ class ServedBench:
         def channel(
             source: str, name: str, unit: str, quantity: str, role: str, percent: float = 0.0, fixed: float = 0.0
         ) -> ChannelSetting:
-            return ChannelSetting(source, name, unit, quantity, role, accuracy=Within(percent, fixed))
+            return ChannelSetting(
+                source=source, name=name, unit=unit, quantity=quantity, role=role, accuracy=Within(percent, fixed)
+            )
 
         return [
             InstrumentSetting(
-                "hwmon",
-                "simulated sensors",
-                str(self.hwmon),
-                1.0,
+                kind="hwmon",
+                name="simulated sensors",
+                where=str(self.hwmon),
+                interval_s=1.0,
                 channels=(
                     channel("simproc Die", "Die", "degC", "temperature", "die"),
                     channel("simproc Hot spot", "Hot spot", "degC", "temperature", "hot_spot"),
@@ -104,23 +106,23 @@ class ServedBench:
                 ),
             ),
             InstrumentSetting(
-                "serial",
-                "simulated probe box",
-                self.port,
-                0.5,
-                115_200,
-                "?" if self._asked else "",
-                (
+                kind="serial",
+                name="simulated probe box",
+                where=self.port,
+                interval_s=0.5,
+                baud=115_200,
+                question="?" if self._asked else "",
+                channels=(
                     channel("Tin", "Coolant in", "degC", "temperature", "coolant_in", fixed=0.1),
                     channel("Tout", "Coolant out", "degC", "temperature", "coolant_out", fixed=0.1),
                     channel("Tair", "Air in", "degC", "temperature", "air_in", fixed=0.1),
                 ),
             ),
             InstrumentSetting(
-                "network",
-                "simulated flow box",
-                self.address,
-                1.0,
+                kind="network",
+                name="simulated flow box",
+                where=self.address,
+                interval_s=1.0,
                 channels=(
                     channel("Flow", "Flow", "L/h", "flow", "flow", 2.0),
                     channel("Sound", "Sound", "dBA", "sound_level", "sound"),

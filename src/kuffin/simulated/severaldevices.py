@@ -11,14 +11,14 @@ from numpy.typing import NDArray
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.simulated.hydraulics import Pump, Restriction, loop_flow, sound_level
 from kuffin.simulated.sensors import Sensor
-from kuffin.simulated.station import STEP_S, Block, Load, RunPlan
+from kuffin.simulated.station import STEP_S, Block, LoadPlan, RunPlan
 
 Array = NDArray[np.float64]
 _C_DIE, _C_BLOCK, _C_COOLANT = 45.0, 190.0, 7700.0
 _CARRIED = 4180.0 * 0.997 / 3600.0  # W/K of water for each L/h
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Heated:
     """One device in the loop.
 
@@ -36,7 +36,7 @@ class Heated:
 
     device: str
     block: Block
-    load: Load
+    load: LoadPlan
     spot_k_w: float = 0.05
     backplate_k_w: float | None = None
 
@@ -71,10 +71,12 @@ def record_several(
     at_s = np.arange(0.0, plan.idle_s + plan.load_s, plan.interval_s)
 
     def seen(truth: Array, noise: float, step: float) -> Array:
-        return np.round(Sensor(noise, step).read(np.interp(at_s, t, truth), rng), 4)
+        return np.round(Sensor(noise=noise, quantum=step).read(np.interp(at_s, t, truth), rng), 4)
 
     def channel(name: str, unit: str, quantity: str, role: str, values: Array, device: str | None = None) -> LogChannel:
-        return LogChannel(name, unit, quantity, role, values, unit, device)
+        return LogChannel(
+            name=name, unit=unit, quantity=quantity, role=role, values=values, written_unit=unit, device=device
+        )
 
     channels = [
         channel("Air in", "degC", "temperature", "air_in", seen(air, 0.04, 0.01)),
@@ -115,7 +117,16 @@ def record_several(
             )
     start = plan.start.isoformat(timespec="seconds")
     truth = {h.device: h.block.paste_k_w + h.block.resistance(flow) for h in heated}
-    return LogTable(file, "utf-8", ",", ".", at_s, start, channels, 0), SeveralTruth(truth, r_radiator, flow)
+    return LogTable(
+        file=file,
+        encoding="utf-8",
+        delimiter=",",
+        decimal=".",
+        times=at_s,
+        start=start,
+        channels=channels,
+        dropped_rows=0,
+    ), SeveralTruth(truth, r_radiator, flow)
 
 
 def _course(

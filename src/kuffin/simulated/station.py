@@ -19,7 +19,7 @@ Array = NDArray[np.float64]
 STEP_S = 0.5
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Radiator:
     """A radiator's truth: resistance at the reference fan speed and flow, its exponents, restriction and water."""
 
@@ -32,10 +32,10 @@ class Radiator:
 
     def resistance(self, fan_rpm: float, flow_l_h: float) -> float:
         """Coolant to air, K/W."""
-        return self.k_w * (1000.0 / fan_rpm) ** self.fan_exponent * (150.0 / flow_l_h) ** self.flow_exponent
+        return float(self.k_w * (1000.0 / fan_rpm) ** self.fan_exponent * (150.0 / flow_l_h) ** self.flow_exponent)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Block:
     """A water block's truth: R = r0 + c·V̇^(−m) from its base to the coolant, and the paste under it."""
 
@@ -48,11 +48,11 @@ class Block:
 
     def resistance(self, flow_l_h: float) -> float:
         """Base to coolant, K/W."""
-        return self.r0_k_w + self.c * flow_l_h ** (-self.m)
+        return float(self.r0_k_w + self.c * flow_l_h ** (-self.m))
 
 
-@dataclass(frozen=True)
-class Load:
+@dataclass(frozen=True, kw_only=True)
+class LoadPlan:
     """A load: its power and, where it loops, the pass's length and the dip between passes."""
 
     name: str
@@ -70,13 +70,13 @@ class Load:
         return out
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RunPlan:
     """One run on the bench, with what may go wrong in it."""
 
     radiator: Radiator
     block: Block
-    load: Load
+    load: LoadPlan
     room: Room
     start: dt.datetime
     fan_rpm: float = 900.0
@@ -90,7 +90,7 @@ class RunPlan:
     interval_s: float = 2.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RunTruth:
     """What is really so in a run: resistances in K/W, flow in L/h, power at rest in W, time constant in s."""
 
@@ -102,18 +102,18 @@ class RunTruth:
 
 
 INSTRUMENTS = {
-    "Air in": ("degC", "temperature", "air_in", Sensor(0.04, 0.01)),
-    "Room": ("degC", "temperature", "room", Sensor(0.05, 0.1)),
-    "Coolant in": ("degC", "temperature", "coolant_in", Sensor(0.03, 0.01)),
-    "Coolant out": ("degC", "temperature", "coolant_out", Sensor(0.03, 0.01)),
-    "Die": ("degC", "temperature", "die", Sensor(0.6, 1.0)),
-    "Hot spot": ("degC", "temperature", "hot_spot", Sensor(0.7, 1.0)),
-    "Package power": ("W", "power", "power", Sensor(0.9, 0.1)),
-    "Clock": ("MHz", "frequency", "clock", Sensor(6.0, 25.0)),
-    "Flow": ("L/h", "flow", "flow", Sensor(0.8, 0.1)),
-    "Pump": ("rpm", "rotational_speed", "pump", Sensor(7.0, 1.0)),
-    "Fan": ("rpm", "rotational_speed", "fan", Sensor(4.0, 10.0)),
-    "Sound": ("dBA", "sound_level", "sound", Sensor(0.25, 0.1)),
+    "Air in": ("degC", "temperature", "air_in", Sensor(noise=0.04, quantum=0.01)),
+    "Room": ("degC", "temperature", "room", Sensor(noise=0.05, quantum=0.1)),
+    "Coolant in": ("degC", "temperature", "coolant_in", Sensor(noise=0.03, quantum=0.01)),
+    "Coolant out": ("degC", "temperature", "coolant_out", Sensor(noise=0.03, quantum=0.01)),
+    "Die": ("degC", "temperature", "die", Sensor(noise=0.6, quantum=1.0)),
+    "Hot spot": ("degC", "temperature", "hot_spot", Sensor(noise=0.7, quantum=1.0)),
+    "Package power": ("W", "power", "power", Sensor(noise=0.9, quantum=0.1)),
+    "Clock": ("MHz", "frequency", "clock", Sensor(noise=6.0, quantum=25.0)),
+    "Flow": ("L/h", "flow", "flow", Sensor(noise=0.8, quantum=0.1)),
+    "Pump": ("rpm", "rotational_speed", "pump", Sensor(noise=7.0, quantum=1.0)),
+    "Fan": ("rpm", "rotational_speed", "fan", Sensor(noise=4.0, quantum=10.0)),
+    "Sound": ("dBA", "sound_level", "sound", Sensor(noise=0.25, quantum=0.1)),
 }
 
 
@@ -123,9 +123,9 @@ def built(plan: RunPlan, pump: Pump, fan_rpm: float, pump_speed: float) -> tuple
     flow = loop_flow(pump, pump_speed, parts) * (1 - plan.trapped_air)
     air_effect = 1 + 0.45 * plan.trapped_air  # air in the radiator's tubes covers some of its surface
     loop = Loop(
-        plan.block.paste_k_w,
-        plan.block.resistance(flow),
-        plan.radiator.resistance(fan_rpm, flow) * plan.sample_factor * plan.mount_factor * air_effect,
+        r_die=plan.block.paste_k_w,
+        r_block=plan.block.resistance(flow),
+        r_radiator=plan.radiator.resistance(fan_rpm, flow) * plan.sample_factor * plan.mount_factor * air_effect,
         c_die=45.0,
         c_block=190.0,
         c_coolant=6800.0 + plan.radiator.heat_capacity_j_k,
@@ -186,16 +186,27 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str, fault: Fault | None 
     read = {n: sensor.read(np.interp(at_s, t, truth[n]), rng) for n, (_, _, _, sensor) in INSTRUMENTS.items()}
     read = misread(fault, at_s, read)
     channels = [
-        LogChannel(name, unit, quantity, role, np.round(read[name], 4), unit)
+        LogChannel(
+            name=name, unit=unit, quantity=quantity, role=role, values=np.round(read[name], 4), written_unit=unit
+        )
         for name, (unit, quantity, role, _) in INSTRUMENTS.items()
     ]
-    table = LogTable(file, "utf-8", ",", ".", at_s, plan.start.isoformat(timespec="seconds"), channels, 0)
+    table = LogTable(
+        file=file,
+        encoding="utf-8",
+        delimiter=",",
+        decimal=".",
+        times=at_s,
+        start=plan.start.isoformat(timespec="seconds"),
+        channels=channels,
+        dropped_rows=0,
+    )
     rest = RunTruth(
-        loop.r_radiator,
-        loop.r_block,
-        flow,
-        loop.power_at_rest(plan.load.power_w, float(air[-1])),
-        loop.tau_s(plan.load.power_w),
+        radiator_k_w=loop.r_radiator,
+        block_k_w=loop.r_block,
+        flow_l_h=flow,
+        power_w=loop.power_at_rest(plan.load.power_w, float(air[-1])),
+        tau_s=loop.tau_s(plan.load.power_w),
     )
     return table, rest
 

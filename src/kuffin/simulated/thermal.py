@@ -23,7 +23,7 @@ from numpy.typing import NDArray
 Array = NDArray[np.float64]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Loop:
     """One cooling loop at a fixed setting of pump and fans.
 
@@ -78,7 +78,7 @@ class Loop:
         return float(-1.0 / np.max(np.linalg.eigvals(self.matrix(demand_w)).real))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Course:
     """What a simulation gives, each of shape (n,): times in s, temperatures in °C, power in W."""
 
@@ -126,4 +126,4 @@ def simulate(
         die = (die + h * (power + g1 * block) / loop.c_die) / (1 + h * g1 / loop.c_die)
         block = (block + h * (g1 * die + g2 * coolant) / loop.c_block) / (1 + h * (g1 + g2) / loop.c_block)
         coolant = (coolant + h * (g2 * block + g3 * air[i]) / loop.c_coolant) / (1 + h * (g2 + g3) / loop.c_coolant)
-    return Course(times, out[:, 0], out[:, 1], out[:, 2], out[:, 3])
+    return Course(times=times, die=out[:, 0], block=out[:, 1], coolant=out[:, 2], power=out[:, 3])

@@ -17,7 +17,7 @@ KINDS = ("long", "short", "hot", "step_fan", "step_paste", "step_flow")
 _H = 0.5
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PairTruth:
     """Where a difference would end with still air, and from when on it was near (None: never)."""
 
@@ -29,7 +29,7 @@ class PairTruth:
     drift_floor_k: float | None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Trial:
     """A simulated log (times in s; channels of the same shape) and the truth behind it."""
 
@@ -60,9 +60,9 @@ def make_trial(seed: int) -> Trial:
     r_rad, r_total = rise / power, over / power
     r_die = r_total * rng.uniform(0.4, 0.7)
     loop = Loop(
-        r_die,
-        r_total - r_die,
-        r_rad,
+        r_die=r_die,
+        r_block=r_total - r_die,
+        r_radiator=r_rad,
         c_die=rng.uniform(3, 7) / r_die,
         c_block=rng.uniform(8, 25) / r_total,
         c_coolant=tau / r_rad - 200.0,
@@ -107,13 +107,13 @@ def make_trial(seed: int) -> Trial:
         1 + np.where(t < idle, 0.0, _wander(t.size, float(rng.uniform(0.003, 0.014)), float(rng.uniform(30, 120)), rng))
     )
     room = Room(
-        float(rng.uniform(19, 25.5)),
-        float(rng.normal(0, 0.6)),
-        float(rng.uniform(0.05, 0.25)),
-        hvac,
-        float(rng.uniform(480, 1200)),
-        float(rng.uniform(idle, end)) if rng.random() < 0.2 else None,
-        float(rng.uniform(0.4, 1.5)),
+        start_c=float(rng.uniform(19, 25.5)),
+        drift_k_h=float(rng.normal(0, 0.6)),
+        wander_k=float(rng.uniform(0.05, 0.25)),
+        hvac_k=hvac,
+        hvac_period_s=float(rng.uniform(480, 1200)),
+        door_s=float(rng.uniform(idle, end)) if rng.random() < 0.2 else None,
+        door_k=float(rng.uniform(0.4, 1.5)),
     )
     air = room.air(t, rng)
     start = loop.at_rest(float(demand[0]), float(air[0]))
@@ -138,10 +138,10 @@ def make_trial(seed: int) -> Trial:
     dropout, glitch = float(rng.choice([0.0, 0.004])), float(rng.choice([0.0, 0.0015, 0.003]))
     die_noise = float(rng.uniform(0.3, 1.3))
     sensors = {
-        "Die": Sensor(die_noise, 1.0, 0.0, dropout, glitch),
-        "Coolant": Sensor(0.05, 0.1, 0.0, dropout, glitch),
-        "Air": Sensor(0.05, 0.1, 0.0, dropout, glitch),
-        "Power": Sensor(0.004 * power, 0.1, 0.0, dropout, 0.0),
+        "Die": Sensor(noise=die_noise, quantum=1.0, offset=0.0, dropout=dropout, glitch=glitch),
+        "Coolant": Sensor(noise=0.05, quantum=0.1, offset=0.0, dropout=dropout, glitch=glitch),
+        "Air": Sensor(noise=0.05, quantum=0.1, offset=0.0, dropout=dropout, glitch=glitch),
+        "Power": Sensor(noise=0.004 * power, quantum=0.1, offset=0.0, dropout=dropout, glitch=0.0),
     }
     truth = {"Die": course.die, "Coolant": course.coolant, "Air": air, "Power": course.power}
     channels = {name: sensors[name].read(np.interp(sample, t, values), rng) for name, values in truth.items()}
@@ -154,19 +154,19 @@ def make_trial(seed: int) -> Trial:
     ):
         pairs[name] = _pair_truth(t, trace, float(level), window, idle, step_s, end, cut, noise, interval)
     return Trial(
-        kind,
-        sample,
-        channels,
-        interval,
-        idle,
-        period,
-        final.tau_s(mean_demand),
-        mean_demand * (1 + leak * (float(rest[0]) - loop.leakage_at_c)),
-        step_s,
-        hvac,
-        end,
-        cut,
-        pairs,
+        kind=kind,
+        times=sample,
+        channels=channels,
+        interval_s=interval,
+        load_start_s=idle,
+        period_s=period,
+        tau_s=final.tau_s(mean_demand),
+        power_w=mean_demand * (1 + leak * (float(rest[0]) - loop.leakage_at_c)),
+        step_s=step_s,
+        hvac_k=hvac,
+        end_s=end,
+        cut_s=cut,
+        pairs=pairs,
     )
 
 
@@ -232,5 +232,10 @@ def _pair_truth(
         n = length / interval
         floor = float(1.96 * noise * np.sqrt(12 / n) / length * 600)
     return PairTruth(
-        level, float(left[-1]), None if cut is None else float(left[int(cut / _H)]), within, since(0.4), floor
+        equilibrium_k=level,
+        left_at_end_k=float(left[-1]),
+        left_at_cut_k=None if cut is None else float(left[int(cut / _H)]),
+        within_tolerance_since_s=within,
+        within_twice_since_s=since(0.4),
+        drift_floor_k=floor,
     )

@@ -5,10 +5,12 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.worked import Worked
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.compare.linking import Difference, through_baseline
+from kuffin.core.compare.linking import LinkedDifference
 from kuffin.core.compare.pairwords import count, joined
+from kuffin.core.compare.worked import candidate_mean
 from kuffin.notebook.entities import Candidate, Study
 from kuffin.verdict.study import StudyVerdict
 
@@ -34,11 +36,11 @@ class Linked:
     study: str
     candidate: str
     part_id: int
-    over_baseline: Difference
+    over_baseline: LinkedDifference
 
 
 @dataclass(frozen=True)
-class Link:
+class LinkedStudies:
     """Studies that were linked, or why they cannot be.
 
     Attributes
@@ -111,8 +113,8 @@ def why_not(first: Judged, other: Judged) -> str:
     return ""
 
 
-def linked(first: Judged, others: Sequence[Judged]) -> Link:
-    """Link studies with the first through the part that it shares with them, each against that part in its own study."""
+def linked(first: Judged, others: Sequence[Judged]) -> LinkedStudies:
+    """LinkedStudies studies with the first through the part that it shares with them, each against that part in its own study."""
     refused, taken = [], []
     for other in others:
         why = why_not(first, other)
@@ -128,14 +130,14 @@ def linked(first: Judged, others: Sequence[Judged]) -> Link:
     if not taken or not common:
         if taken:
             refused.append("these studies share parts pairwise, but no one part is in all of them")
-        return Link("", (), tuple(refused))
+        return LinkedStudies("", (), tuple(refused))
     part = common[0]
     name = next(c.part.name for c in first.study.live_candidates if c.part_id == part)
     power = first.verdict.reference_power_w
     rows = []
     for judged in (first, *taken):
         rows += _over_baseline(judged, part, power, refused)
-    return Link(name, tuple(sorted(rows, key=lambda r: r.over_baseline.value)), tuple(refused), power)
+    return LinkedStudies(name, tuple(sorted(rows, key=lambda r: r.over_baseline.value)), tuple(refused), power)
 
 
 def _over_baseline(judged: Judged, part: int, power_w: float, refused: list[str]) -> list[Linked]:
@@ -155,17 +157,12 @@ def _over_baseline(judged: Judged, part: int, power_w: float, refused: list[str]
         if pair is None:
             continue
         sign = 1.0 if pair.a == c.name else -1.0
-        step = Difference(sign * pair.difference * scale, pair.se * scale, pair.df)
+        step = LinkedDifference(sign * pair.difference * scale, pair.se * scale, pair.df)
         out.append(Linked(judged.study.name, c.name, c.part_id, step))
     return out
 
 
-def linked_difference(a: Linked, b: Linked) -> Difference:
-    """A − B of two studies, through the baseline."""
-    return through_baseline(a.over_baseline, b.over_baseline)
-
-
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Known:
     """What one study knows of a part."""
 
@@ -174,11 +171,10 @@ class Known:
     school: str
     mounts: int
     samples: int
-    mean: float | None
-    half: float | None
     unit: str
     place: str
     said: str
+    mean: Worked | None = None
 
 
 def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[StudyVerdict], str]) -> list[Known]:
@@ -195,7 +191,7 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
         name = one.study.name if ways < 2 else f"{one.study.name}: {candidate.name}"
         if not there or found is None:
             out.append(
-                Known(name, one.study.under_test, label, len(mounts), len(candidate.samples), None, None, school.unit, "", one.verdict.main.why_not or "too few mounts")
+                Known(study=name, under_test=one.study.under_test, school=label, mounts=len(mounts), samples=len(candidate.samples), unit=school.unit, place="", said=one.verdict.main.why_not or "too few mounts")
             )  # fmt: skip
             continue
         c = found.candidate(candidate.name)
@@ -205,7 +201,7 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
         told = ((cooler, "cooler than"), (warmer, "warmer than"), (alike, "alike or not told apart from"))
         place = joined([f"{said} {count(n)} other{'' if n == 1 else 's'}" for n, said in told if n])
         out.append(
-            Known(name, one.study.under_test, label, c.mounts, c.samples, c.mean, (c.high - c.low) / 2, school.unit, place, sentence_of(one.verdict))
+            Known(study=name, under_test=one.study.under_test, school=label, mounts=c.mounts, samples=c.samples, unit=school.unit, place=place, said=sentence_of(one.verdict), mean=candidate_mean(found, c.name, school.unit))
         )  # fmt: skip
     return out
 

@@ -25,7 +25,7 @@ _FIGURES = (
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Compared:
     """One figure in three stretches: this mount, and the others' mean and scatter; NaN where it is not known."""
 
@@ -63,7 +63,12 @@ def against_siblings(notebook: Notebook, study: Study, mount: Mount) -> list[Com
         scatter = tuple(float(x) for x in others.std(axis=0, ddof=1)) if len(others) > 1 else nan
         out.append(
             Compared(
-                label, unit, digits, mine[label], (mean[0], mean[1], mean[2]), (scatter[0], scatter[1], scatter[2])
+                label=label,
+                unit=unit,
+                digits=digits,
+                this=mine[label],
+                others=(mean[0], mean[1], mean[2]),
+                scatter=(scatter[0], scatter[1], scatter[2]),
             )
         )
     return out

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING, Any
 
@@ -14,14 +13,14 @@ from kuffin.core.compare.linear import fit_linear
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.entities.evidence import in_bench_order
-from kuffin.reading.runresult import RunResult
-from kuffin.verdict.schools import MountReading, Mounts, SchoolResult, under_school
+from kuffin.verdict.evidence import Evidence
+from kuffin.verdict.schools import MountReading, SchoolResult, under_school
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BaselineChart:
     """The chart with what its points are.
 
@@ -65,12 +64,12 @@ def is_baseline(study: Study, mount: Mount) -> bool:
     return mount.control or (study.baseline_id is not None and mount.candidate_id == study.baseline_id)
 
 
-def baseline_chart(study: Study, mounts: Mounts, result: SchoolResult) -> BaselineChart | None:
+def baseline_chart(evidence: Evidence, result: SchoolResult) -> BaselineChart | None:
     """Chart the baseline's readings under a school; None where the study has no baseline with a reading."""
     by_id = {r.mount_id: r for r in result.readings if r.value is not None and r.left_out is None}
-    ordered = in_bench_order([m for _, m in mounts if m.live_runs])
+    ordered = in_bench_order([m for _, m in evidence.mounts])
     days = list(dict.fromkeys(day_of(m) for m in ordered))
-    chosen = [m for m in ordered if is_baseline(study, m) and m.id in by_id]
+    chosen = [m for m in ordered if is_baseline(evidence.study, m) and m.id in by_id]
     names = {m.candidate_id for m in chosen}
     if not chosen or len(names) > 1:
         return None
@@ -78,11 +77,11 @@ def baseline_chart(study: Study, mounts: Mounts, result: SchoolResult) -> Baseli
     values = [(by_id[m.id].value or 0.0) + by_id[m.id].shift for m in chosen]
     chart = control_chart(values, [day_of(m) for m in chosen], sd, df)
     return BaselineChart(
-        by_id[chosen[0].id].candidate,
-        chart,
-        tuple(by_id[m.id] for m in chosen),
-        tuple(day_of(m) for m in chosen),
-        {d: i + 1 for i, d in enumerate(days)},
+        name=by_id[chosen[0].id].candidate,
+        chart=chart,
+        readings=tuple(by_id[m.id] for m in chosen),
+        days=tuple(day_of(m) for m in chosen),
+        day_numbers={d: i + 1 for i, d in enumerate(days)},
     )
 
 
@@ -99,15 +98,15 @@ def _scatter(result: SchoolResult, day: dict[int, str]) -> tuple[float | None, f
     return fit.sd, fit.df
 
 
-def share_of_move(study: Study, mounts: Mounts, result: SchoolResult) -> dict[int, float]:
+def share_of_move(evidence: Evidence, result: SchoolResult) -> dict[int, float]:
     """How much of the bench's move is in each mount, 0 to 1, by its id; empty where the baseline did not move.
 
     After a step between two days all of the later day's mounts have it in full; a trend grows evenly along the bench's order.
     """
-    found = baseline_chart(study, mounts, result)
+    found = baseline_chart(evidence, result)
     if found is None or found.chart.moved is None:
         return {}
-    ordered = in_bench_order([m for _, m in mounts if m.live_runs])
+    ordered = in_bench_order([m for _, m in evidence.mounts])
     moved = found.chart.moved
     if moved.way == "trend":
         return {m.id: i / max(len(ordered) - 1, 1) for i, m in enumerate(ordered)}
@@ -120,16 +119,7 @@ def share_of_move(study: Study, mounts: Mounts, result: SchoolResult) -> dict[in
     return {m.id: float(place[m.id] > half) for m in ordered}
 
 
-def with_baseline(
-    study: Study,
-    school: School,
-    mounts: Mounts,
-    results: Mapping[int, RunResult],
-    power: float,
-    *,
-    correct: bool,
-    **how: Any,
-) -> SchoolResult:
+def with_baseline(evidence: Evidence, school: School, power: float, *, correct: bool, **how: Any) -> SchoolResult:
     """A study under a school, with the bench's move taken out where that is asked for and can be done.
 
     Parameters
@@ -140,16 +130,16 @@ def with_baseline(
     how
         As `under_school`.
     """
-    plain = under_school(study, school, mounts, results, power, **how)
-    share = share_of_move(study, mounts, plain) if correct else {}
+    plain = under_school(evidence, school, power, **how)
+    share = share_of_move(evidence, plain) if correct else {}
     if not share or plain.comparison is None:
         return plain
-    without = under_school(study, school, mounts, results, power, moved=share, **how)
+    without = under_school(evidence, school, power, moved=share, **how)
     if without.comparison is not None:
         return without
     why = (
         "the rounds have taken out the bench's move already"
-        if study.blocks
+        if evidence.study.blocks
         else f"the bench's move cannot be taken out: {without.why_not}"
     )
     return replace(plain, why_kept=why)
@@ -178,9 +168,9 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
     )
 
 
-def with_and_without(study: Study, mounts: Mounts, v: StudyVerdict) -> tuple[SchoolResult, SchoolResult] | None:
+def with_and_without(v: StudyVerdict) -> tuple[SchoolResult, SchoolResult] | None:
     """The study as read and corrected by the baseline; None where the baseline did not move."""
     how: dict[str, Any] = {"condition": v.condition, "confidence": None if v.looks is None else v.looks.confidence}
-    plain = under_school(study, v.school, mounts, v.results, v.reference_power_w, **how)
-    without = with_baseline(study, v.school, mounts, v.results, v.reference_power_w, correct=True, **how)
+    plain = under_school(v.evidence, v.school, v.reference_power_w, **how)
+    without = with_baseline(v.evidence, v.school, v.reference_power_w, correct=True, **how)
     return (plain, without) if without.moved is not None or without.why_kept else None

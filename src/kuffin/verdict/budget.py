@@ -19,7 +19,7 @@ from kuffin.verdict.study import StudyVerdict
 _BASE_ROLES = {"air": AIR, "coolant": COOLANT}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Budget:
     """A reading's budget, all in the reading's unit.
 
@@ -56,22 +56,24 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
     power = result.power_for(school.part)
     scale = v.reference_power_w if school.per_watt else 1.0
     value = trace.value * scale
-    left = abs(trace.left_in_window) / 3 * scale if trace.settled and not trace.by_hand else 0.0
+    left = abs(trace.window.left) / 3 * scale if trace.settled and not trace.by_hand else 0.0
     # what has a line of its own is taken out of the half-width
     within = float(np.sqrt(max(trace.u95**2 - (1.96 * trace.rounding_u) ** 2, 0.0))) * scale
-    df = max(trace.n_eff / 10, 3.0)
+    df = max(trace.window.n_eff / 10, 3.0)
     sources = [
-        Source("scatter within the window", float(np.sqrt(max(within**2 - left**2, 0.0))) / t_quantile(0.975, df), 1.0, df, "no", "A", "honest about autocorrelation; with the tolerance's quarter")
+        Source(name="scatter within the window", u=float(np.sqrt(max(within**2 - left**2, 0.0))) / t_quantile(0.975, df), sensitivity=1.0, df=df, cancels="no", evaluated="A", note="honest about autocorrelation; with the tolerance's quarter")
     ]  # fmt: skip
     if left:
-        sources.append(Source("warm-up left in the window", left / 1.96, 1.0, note="a third of the correction"))
+        sources.append(
+            Source(name="warm-up left in the window", u=left / 1.96, sensitivity=1.0, note="a third of the correction")
+        )
     if trace.rounding_u:
         sources.append(
             Source(
-                "steps of the coarse sensors",
-                trace.rounding_u * scale,
-                1.0,
-                note="q/√12 of each whose readings stand on a step",
+                name="steps of the coarse sensors",
+                u=trace.rounding_u * scale,
+                sensitivity=1.0,
+                note="of each whose readings stand on a step, taken as evenly spread",
             )
         )
     known = accuracies(bench)
@@ -106,15 +108,15 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
     compared = in_a_comparison(sources, value, difference)
     own, apart = combine(sources), combine(compared)
     return Budget(
-        school.unit if not school.rebased else "K",
-        value,
-        tuple(sources),
-        tuple(compared),
-        own,
-        apart,
-        between,
-        tuple(unknown),
-        _advice(sources, compared, apart, between, unknown),
+        unit=school.unit if not school.rebased else "K",
+        value=value,
+        sources=tuple(sources),
+        compared=tuple(compared),
+        absolute=own,
+        difference=apart,
+        between_mounts=between,
+        unknown=tuple(unknown),
+        advice=_advice(sources, compared, apart, between, unknown),
     )
 
 
@@ -123,12 +125,12 @@ def _instrument(name: str, said: Accuracy, reading: float, per_unit: float, of_p
     out = []
     if said.offset_part:
         out.append(
-            Source(f"{name}: offset", said.offset_part / float(np.sqrt(3)), per_unit, cancels="scales" if of_power else "yes", note=f"± {said.offset_part:.3g} as its maker says, over √3")
+            Source(name=f"{name}: offset", u=said.offset_part / float(np.sqrt(3)), sensitivity=per_unit, cancels="scales" if of_power else "yes", note=f"± {said.offset_part:.3g} as its maker says, taken as evenly spread")
         )  # fmt: skip
     if said.reading_percent:
         half = said.gain_part(reading)
         out.append(
-            Source(f"{name}: gain", half / float(np.sqrt(3)), per_unit, cancels="scales", note=f"{said.reading_percent:g} % of {number(reading, 1)}, over √3", of=None if of_power else reading * per_unit)
+            Source(name=f"{name}: gain", u=half / float(np.sqrt(3)), sensitivity=per_unit, cancels="scales", note=f"{said.reading_percent:g} % of {number(reading, 1)}, taken as evenly spread", of=None if of_power else reading * per_unit)
         )  # fmt: skip
     return out
 

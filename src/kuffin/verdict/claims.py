@@ -9,16 +9,16 @@ import numpy as np
 
 from kuffin.core.compare.claims import judge_claim
 from kuffin.core.compare.pairwords import digits_for, number, span
-from kuffin.notebook.entities import Study
 
 if TYPE_CHECKING:
+    from kuffin.verdict.evidence import Evidence
     from kuffin.verdict.schools import SchoolResult
     from kuffin.verdict.study import StudyVerdict
 
 TITLES = {"refuted": "Refuted", "borne out": "Borne out", "open": "Open", "gone": "Cannot be judged"}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class JudgedClaim:
     """A claim and what became of it.
 
@@ -51,17 +51,20 @@ class JudgedClaim:
         return f"{who}{self.candidate} is at least {self.at_least_k:g} K cooler than {self.against}"
 
 
-def judged_claims(v: StudyVerdict, study: Study, result: SchoolResult | None = None) -> list[JudgedClaim]:
+def judged_claims(evidence: Evidence, main: SchoolResult, result: SchoolResult | None = None) -> list[JudgedClaim]:
     """Every claim of a study, judged by the simultaneous interval of its pair under the school in use.
 
     Parameters
     ----------
+    main : SchoolResult
+        The verdict's own.
     result : SchoolResult, optional
-        Of another condition; without it the verdict's own.
+        Of another condition, where it is judged by that.
     """
+    study = evidence.study
     by_id = {c.id: c.name for c in study.candidates}
     live = {c.name for c in study.live_candidates}
-    result = result or v.main
+    result = result or main
     found = result.comparison
     out = []
     for claim in study.live_claims:
@@ -88,23 +91,23 @@ def judged_claims(v: StudyVerdict, study: Study, result: SchoolResult | None = N
         judged = "gone" if cooler is None else judge_claim(-cooler[2], -cooler[0], claim.at_least_k)
         out.append(
             JudgedClaim(
-                claim.id,
-                a,
-                b,
-                claim.at_least_k,
-                claim.said_by,
-                claim.said_where,
-                cooler,
-                judged,
-                tested_words(v, (a, b)),
-                claim.said_where or "not said",
-                why,
+                claim_id=claim.id,
+                candidate=a,
+                against=b,
+                at_least_k=claim.at_least_k,
+                said_by=claim.said_by,
+                said_where=claim.said_where,
+                cooler_k=cooler,
+                judged=judged,
+                tested=_tested_words(evidence, main, (a, b)),
+                made=claim.said_where or "not said",
+                why_not=why,
             )
         )
     return out
 
 
-def tested_words(v: StudyVerdict, names: tuple[str, ...]) -> str:
+def _tested_words(evidence: Evidence, main: SchoolResult, names: tuple[str, ...]) -> str:
     """Under which conditions a pair was tested, from what was measured: power, room, flow, fans."""
     said = []
     for role, label, unit, digits in (
@@ -115,10 +118,10 @@ def tested_words(v: StudyVerdict, names: tuple[str, ...]) -> str:
     ):
         values = [
             m
-            for r in v.main.readings
+            for r in main.readings
             if r.candidate in names and r.left_out is None
             for run in r.runs
-            if run in v.results and (m := v.results[run].mean_of(role)) is not None
+            if run in evidence.results and (m := evidence.results[run].mean_of(role)) is not None
         ]
         if values:
             low, high = float(np.min(values)), float(np.max(values))

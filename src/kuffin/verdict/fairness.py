@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
-from typing import TYPE_CHECKING
 
 import numpy as np
 
@@ -23,16 +22,15 @@ from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import joined, number
 from kuffin.notebook.entities import Bench, Candidate, Part, Run, Study
 from kuffin.reading.configurations import configuration
+from kuffin.reading.evaluating import school_of
 from kuffin.reading.judgingrules import tested_under
-
-if TYPE_CHECKING:
-    from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.evidence import Evidence
 
 
-def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], verdict: StudyVerdict | None) -> list[Difference]:
+def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], evidence: Evidence | None) -> list[Difference]:
     """Everything that differs between the candidates besides what is under test, the strongest first."""
     configurations = {c.name: configuration(study, c, bench, shelf) for c in study.live_candidates}
-    tested = _tested(study, configurations, verdict.condition if verdict is not None else None)
+    tested = _tested(study, configurations, evidence.condition if evidence is not None else None)
     told = {d.key.removeprefix("tested ") for d in tested}
     found = [d for d in differences(study.under_test, configurations, study.same) if d.key not in told]
     asked, alike = _ways_of_one_part(study, configurations)
@@ -41,8 +39,8 @@ def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], verdict: St
         for d in found
     ] + alike
     found += tested + _unlike_tests(study) + _samples(study) + _mounts(study)
-    if verdict is not None:
-        found += _measured(study, verdict)
+    if evidence is not None:
+        found += _measured(study, evidence)
     return sorted(found, key=lambda d: -d.strength)
 
 
@@ -64,7 +62,9 @@ def _ways_of_one_part(
         if not any(len(v) > 1 for v in told.values()):
             said = f"{names} are one part, used in the same way."
             effect = "So far only its scatter would be compared: say in the table below how they differ."
-            alike.append(Difference(f"ways of {part}", "way of use", (), effect, 3, said))
+            alike.append(
+                Difference(key=f"ways of {part}", label="way of use", groups=(), effect=effect, strength=3, said=said)
+            )
     return asked, alike
 
 
@@ -98,7 +98,7 @@ def _tested_under(
     keys = dict.fromkeys(k for found in runs.values() for r in found for k in r.settings)
     out: list[Difference] = []
     for key in keys:
-        setting = OF_TEST.get(key) or Setting(key, key, "text", _OWN, 1)
+        setting = OF_TEST.get(key) or Setting(key=key, label=key, kind="text", effect=_OWN, strength=1)
         said = {
             name: " and ".join(
                 sorted({written(setting, r.settings.get(key, configurations[name].get(key))) for r in found})
@@ -127,7 +127,15 @@ def _unlike_tests(study: Study) -> list[Difference]:
                         "They go by one condition, so that they are averaged, though they were not run alike: give each its own "
                         "under “Tests of this mount …” on Inspect."
                     )
-                    out.append(Difference(f"tests of {mount.id}", f"what {where} was tested with", groups, effect, 2))
+                    out.append(
+                        Difference(
+                            key=f"tests of {mount.id}",
+                            label=f"what {where} was tested with",
+                            groups=groups,
+                            effect=effect,
+                            strength=2,
+                        )
+                    )
     return out
 
 
@@ -143,7 +151,11 @@ def _samples(study: Study) -> list[Difference]:
         if chosen
         else "A used sample may be worn, or run in."
     )
-    return [Difference("samples came", "origin of the samples", came, effect, 2 if chosen else 1)]
+    return [
+        Difference(
+            key="samples came", label="origin of the samples", groups=came, effect=effect, strength=2 if chosen else 1
+        )
+    ]
 
 
 def _mounts(study: Study) -> list[Difference]:
@@ -156,10 +168,10 @@ def _mounts(study: Study) -> list[Difference]:
     if len(groups) < 2:
         return []
     effect = "A candidate with fewer mounts has a wider interval, and its luck counts for more."
-    return [Difference("mounts", "the number of mounts", groups, effect, 1)]
+    return [Difference(key="mounts", label="the number of mounts", groups=groups, effect=effect, strength=1)]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Condition:
     """A condition that channels show: its role, name, unit, decimals, and from which share and amount a difference counts.
 
@@ -178,21 +190,21 @@ class _Condition:
 
 
 _CONDITIONS = (
-    _Condition("power", "the power measured", "W", 1, 0.01, 0.3, "{more} was given {percent} % more than {less}, and its rise grows as much."),
-    _Condition("air_in", "the room's air", "°C", 1, 0.0, 0.3, "{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much."),
-    _Condition("clock", "the clock measured", "MHz", 0, 0.02, 0.0, "{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.", 1),
-    _Condition("voltage", "the voltage measured", "V", 2, 0.01, 0.0, "{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.", 1),
-    _Condition("pump", "the pump speed measured", "rpm", 0, 0.03, 0.0, "{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.", 2, "pump"),
-    _Condition("fan", "the fan speed measured", "rpm", 0, 0.03, 0.0, "{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.", 2, "fans"),
+    _Condition(role="power", label="the power measured", unit="W", decimals=1, least_share=0.01, least=0.3, effect="{more} was given {percent} % more than {less}, and its rise grows as much."),
+    _Condition(role="air_in", label="the room's air", unit="°C", decimals=1, least_share=0.0, least=0.3, effect="{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much."),
+    _Condition(role="clock", label="the clock measured", unit="MHz", decimals=0, least_share=0.02, least=0.0, effect="{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.", strength=1),
+    _Condition(role="voltage", label="the voltage measured", unit="V", decimals=2, least_share=0.01, least=0.0, effect="{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.", strength=1),
+    _Condition(role="pump", label="the pump speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.", strength=2, brought_by="pump"),
+    _Condition(role="fan", label="the fan speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.", strength=2, brought_by="fans"),
 )  # fmt: skip
 
 
-def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
+def _measured(study: Study, evidence: Evidence) -> list[Difference]:
     """What the runs so far had unlike, under the condition that the verdict is about: power, the room, clock, speeds."""
     out = []
-    school, brings = verdict.school, kind_under_test(study.under_test).brings
+    school, brings = school_of(study), kind_under_test(study.under_test).brings
     for asked in _CONDITIONS:
-        means = _means(study, verdict, asked.role) if asked.brought_by not in brings else {}
+        means = _means(study, evidence, school.part, asked.role) if asked.brought_by not in brings else {}
         if len(means) < 2:
             continue
         spread = max(means.values()) - min(means.values())
@@ -207,12 +219,18 @@ def _measured(study: Study, verdict: StudyVerdict) -> list[Difference]:
         if taken_out:
             effect += f" “{school.label}” takes that out."
         out.append(
-            Difference(f"measured {asked.role}", asked.label, groups, effect, 0 if taken_out else asked.strength)
+            Difference(
+                key=f"measured {asked.role}",
+                label=asked.label,
+                groups=groups,
+                effect=effect,
+                strength=0 if taken_out else asked.strength,
+            )
         )
     return out
 
 
-def _means(study: Study, verdict: StudyVerdict, role: str) -> dict[str, float]:
+def _means(study: Study, evidence: Evidence, part: str, role: str) -> dict[str, float]:
     """Each candidate's mean of a role over its mounts that count."""
     means: dict[str, float] = {}
     for c in study.live_candidates:
@@ -221,9 +239,9 @@ def _means(study: Study, verdict: StudyVerdict, role: str) -> dict[str, float]:
             for m in c.live_mounts
             if not m.left_out
             for r in m.live_runs
-            if r.id in verdict.results
-            and (one := verdict.results[r.id].at(verdict.condition)) is not None
-            and (v := one.power_for(verdict.school.part) if role == "power" else one.mean_of(role)) is not None
+            if r.id in evidence.results
+            and (one := evidence.results[r.id].at(evidence.condition)) is not None
+            and (v := one.power_for(part) if role == "power" else one.mean_of(role)) is not None
         ]
         if values:
             means[c.name] = float(np.mean(values))

@@ -3,16 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.leads import Where
 from kuffin.core.bench.roles import FURTHER_PARTS, spoken
 from kuffin.core.compare.pairwords import count, joined, number
-from kuffin.core.heat.normalise import School
-from kuffin.notebook.entities import Study
+from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.baseline import with_baseline
 from kuffin.verdict.claims import JudgedClaim, judged_claims
-from kuffin.verdict.schools import Mounts, SchoolResult, readings_under, typical_power
+from kuffin.verdict.schools import SchoolResult, readings_under
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
@@ -55,11 +55,12 @@ def axes_of(v: StudyVerdict) -> Axes:
     return Axes(tuple(conditions) or ((None, "load"),), tuple((p, spoken(p)) for p in parts))
 
 
-def family_confidence(v: StudyVerdict, study: Study, axes: Axes) -> tuple[float, str]:
+def family_confidence(v: StudyVerdict, axes: Axes) -> tuple[float, str]:
     """The confidence of each cell, and how the family is declared, in words.
 
     All cells together by Bonferroni's inequality (each cell is a family of pairs by itself), or each cell on its own.
     """
+    study = v.evidence.study
     base = v.looks.confidence if v.looks is not None else study.confidence
     n = len(axes.cells)
     if n < 2:
@@ -72,38 +73,47 @@ def family_confidence(v: StudyVerdict, study: Study, axes: Axes) -> tuple[float,
     return each, f"all {n} comparisons together at {100 * base:.4g} %, so each cell at {100 * each:.4g} %"
 
 
-def _school_and_power(v: StudyVerdict, cell: Cell, mounts: Mounts) -> tuple[School, float]:
+def _school_and_power(v: StudyVerdict, cell: Cell) -> tuple[School, float]:
     """The school in use with the cell's part in place of its own, and the power it is shown at.
 
     That is the condition's where it is told, the study's under the verdict's condition, else what was measured.
     """
     school = v.school
     if cell.part != school.part:
-        words = spoken(cell.part)
-        label = school.label.replace("Die", words[:1].upper() + words[1:], 1)
-        school = replace(school, part=cell.part, label=label)
+        school = SCHOOLS[cell.part + school.key.removeprefix(school.part)]
     condition = next((c for c in v.conditions if c.name == cell.condition), None)
     if condition is not None and condition.power_w:
         return school, condition.power_w
     if cell.condition is None or cell.condition == v.condition:
         return school, v.reference_power_w
-    return school, typical_power(mounts, v.results, school.part, cell.condition) or v.reference_power_w
+    return school, v.evidence.typical_power(school.part, cell.condition) or v.reference_power_w
 
 
-def cell_result(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell, confidence: float) -> SchoolResult:
+def cell_result(v: StudyVerdict, cell: Cell, confidence: float) -> SchoolResult:
     """Compare the candidates in one cell, under the school in use with the cell's part in place of its own."""
-    school, power = _school_and_power(v, cell, mounts)
+    school, power = _school_and_power(v, cell)
 
     return with_baseline(
-        study, school, mounts, v.results, power, correct=v.corrected, condition=cell.condition, confidence=confidence
+        v.evidence, school, power, correct=v.corrected, condition=cell.condition, confidence=confidence
     )
 
 
-def rough_means(study: Study, mounts: Mounts, v: StudyVerdict, cell: Cell) -> dict[str, float]:
+def cell_of(v: StudyVerdict, where: Where) -> SchoolResult:
+    """The cell of the grid that a number is of."""
+    part = SCHOOLS[where.school or v.school.key].part
+    return cell_result(v, Cell(where.condition, part), family_confidence(v, axes_of(v))[0])
+
+
+def where_is(result: SchoolResult, cell: Cell) -> Where:
+    """Where a cell's numbers are found again."""
+    return Where(result.school.key, cell.condition, in_grid=True)
+
+
+def rough_means(v: StudyVerdict, cell: Cell) -> dict[str, float]:
     """The candidates' plain means in a cell: quick, and without an interval."""
-    school, power = _school_and_power(v, cell, mounts)
+    school, power = _school_and_power(v, cell)
     values: dict[str, list[float]] = {}
-    for r in readings_under(study, school, mounts, v.results, power, condition=cell.condition):
+    for r in readings_under(v.evidence, school, power, condition=cell.condition):
         if r.value is not None and r.left_out is None:
             values.setdefault(r.candidate, []).append(r.value)
     return {name: sum(x) / len(x) for name, x in values.items()}
@@ -221,15 +231,16 @@ def _by(cells: Sequence[Cell], name: str, results: Mapping[Cell, SchoolResult]) 
     return f" ({number(low, 1)} to {number(high, 1)} K over the coolest there)"
 
 
-def claims_by_condition(v: StudyVerdict, study: Study, mounts: Mounts) -> list[tuple[str, list[JudgedClaim]]]:
+def claims_by_condition(v: StudyVerdict) -> list[tuple[str, list[JudgedClaim]]]:
     """The study's claims under each of its load steps, the conditions together at the confidence in use (Bonferroni)."""
     axes = axes_of(v)
     if len(axes.conditions) < 2:
         return []
+    study = v.evidence.study
     base = v.looks.confidence if v.looks is not None else study.confidence
     confidence = 1 - (1 - base) / len(axes.conditions)
     out = []
     for condition, label in axes.conditions:
-        result = cell_result(study, mounts, v, Cell(condition, v.school.part), confidence)
-        out.append((label, judged_claims(v, study, result)))
+        result = cell_result(v, Cell(condition, v.school.part), confidence)
+        out.append((label, judged_claims(v.evidence, v.main, result)))
     return out

@@ -11,7 +11,7 @@ from kuffin.core.compare.looks import all_looks, look_confidences, usual_looks
 from kuffin.core.compare.nextround import NextRound, next_round
 from kuffin.core.compare.pairwords import count, several
 from kuffin.notebook.entities import Study
-from kuffin.verdict.schools import Mounts
+from kuffin.verdict.evidence import Evidence
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
@@ -19,7 +19,7 @@ if TYPE_CHECKING:
 ENOUGH = 0.05  # chance that a round changes the verdict, below which it is said to be enough
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LooksSoFar:
     """The looks at a study, and where it stands with them.
 
@@ -65,7 +65,7 @@ class LooksSoFar:
 Judged = Callable[[int, float], Comparison | None]
 
 
-def looks_so_far(study: Study, mounts: Mounts, judged: Judged) -> LooksSoFar:
+def looks_so_far(evidence: Evidence, judged: Judged) -> LooksSoFar:
     """Where a study stands with its looks.
 
     Parameters
@@ -74,6 +74,7 @@ def looks_so_far(study: Study, mounts: Mounts, judged: Judged) -> LooksSoFar:
         Judges the first rounds only. With it each look is taken anew, in turn: who was told apart from the leader there need
         not be mounted again, and no longer holds up the count of rounds.
     """
+    study, mounts = evidence.study, evidence.mounts
     looks = tuple(int(n) for n in study.plan.get("looks") or ())
     planned = max(study.planned_rounds, max(looks, default=0), 2)
     declared = all_looks(looks or usual_looks(planned), planned)
@@ -100,7 +101,14 @@ def looks_so_far(study: Study, mounts: Mounts, judged: Judged) -> LooksSoFar:
             racing = _racing(judged(n, levels[n]), racing)
     had = sum(n <= done for n, _ in confidences)
     return LooksSoFar(
-        declared, confidences, had, done, planned, confidences[max(had - 1, 0)][1], study.confidence, bool(looks)
+        declared=declared,
+        all=confidences,
+        had=had,
+        rounds_done=done,
+        planned_rounds=planned,
+        confidence=confidences[max(had - 1, 0)][1],
+        overall=study.confidence,
+        by_person=bool(looks),
     )
 
 

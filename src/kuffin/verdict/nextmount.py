@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from kuffin.core.prepare.changeover import BuiltIn, Task, change_over
+from kuffin.core.prepare.changeover import BuiltIn, ChangeOverTask, change_over
 from kuffin.notebook.entities import Bench, Mount, Part, Study
 from kuffin.reading.configurations import built_in
 from kuffin.verdict.planbasis import order_of
@@ -17,7 +17,7 @@ class Change:
 
     before: Mount | None
     after: Mount
-    tasks: tuple[Task, ...]
+    tasks: tuple[ChangeOverTask, ...]
     built: BuiltIn
 
 

@@ -11,11 +11,12 @@ from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Sibling, against_siblings
-from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.entities import Mount
 from kuffin.reading.judgingrules import limits_of
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import baseline_chart, moved_words
-from kuffin.verdict.schools import Mounts, SchoolResult
+from kuffin.verdict.evidence import Evidence, Mounts
+from kuffin.verdict.schools import SchoolResult
 
 
 @dataclass(frozen=True)
@@ -27,21 +28,12 @@ class OpenFinding:
     finding: Finding
 
 
-def findings_of(
-    study: Study,
-    mounts: Mounts,
-    results: Mapping[int, RunResult],
-    main: SchoolResult,
-    power_w: float,
-    condition: str | None = None,
-) -> dict[int, tuple[Finding, ...]]:
+def findings_of(evidence: Evidence, main: SchoolResult, power_w: float) -> dict[int, tuple[Finding, ...]]:
     """What was found about each mount: by its runs themselves, and against its siblings; doubts first.
 
-    Parameters
-    ----------
-    condition : str, optional
-        What the verdict is about: tests of a mount under another one are remarks, and are not held against siblings.
+    Tests of a mount under another condition than the verdict's are remarks, and are not held against siblings.
     """
+    study, mounts, results, condition = evidence.study, evidence.mounts, evidence.results, evidence.condition
     limits = limits_of(study)
     found: dict[int, list[Finding]] = {
         m.id: [f for run in m.live_runs for f in _of_test(results[run.id], condition)] for _, m in mounts
@@ -82,7 +74,13 @@ def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], con
     runs = _main_runs(mount, results, condition)
     keys = {k for r in runs for k in r.figures}
     means = {k: float(np.mean([r.figures[k] for r in runs if k in r.figures])) for k in keys}
-    return Sibling(mount.id, candidate, f"{candidate}, round {mount.round}", means, runs[-1].roles)
+    return Sibling(
+        mount_id=mount.id,
+        candidate=candidate,
+        label=f"{candidate}, round {mount.round}",
+        figures=means,
+        channels=runs[-1].roles,
+    )
 
 
 def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Finding]], limits: CheckLimits) -> None:
@@ -112,7 +110,18 @@ def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Fi
         )
         beside = tuple((labels[int(m)], v) for m, v in others.items())
         found[mount_id].append(
-            Finding("unlike", said, DOUBT, None, (), value.value, None, unit, beside, main.school.label)
+            Finding(
+                kind="unlike",
+                seen=said,
+                weight=DOUBT,
+                span_s=None,
+                channels=(),
+                value=value.value,
+                limit=None,
+                unit=unit,
+                others=beside,
+                figure=main.school.label,
+            )
         )
 
 
@@ -126,8 +135,9 @@ def answers_of(mounts: Mounts, found: Mapping[int, tuple[Finding, ...]]) -> dict
     return out
 
 
-def about_the_study(study: Study, mounts: Mounts, main: SchoolResult) -> tuple[Finding, ...]:
+def about_the_study(evidence: Evidence, main: SchoolResult) -> tuple[Finding, ...]:
     """What was found about the study as a whole: few mounts, one sample, a bench that moved."""
+    study, mounts = evidence.study, evidence.mounts
     out = []
     counting = [r for r in main.readings if r.left_out is None and r.value is not None]
     if not counting:
@@ -139,21 +149,30 @@ def about_the_study(study: Study, mounts: Mounts, main: SchoolResult) -> tuple[F
         names = ", ".join(few)
         said = f"{names}: {several(least, 'mount')} {'each' if len(few) > 1 else ''}".strip()
         out.append(
-            Finding("few mounts", f"{said}; three show how far mounts scatter", REMARK, value=float(least), limit=3.0)
+            Finding(
+                kind="few mounts",
+                seen=f"{said}; three show how far mounts scatter",
+                weight=REMARK,
+                value=float(least),
+                limit=3.0,
+            )
         )
     used = {(m.candidate_id, m.sample_id) for _, m in mounts}
     if len(used) == len({c for c, _ in used}) and len(used) > 1:
         out.append(
             Finding(
-                "one sample", "one sample of each: a verdict is about these samples, not about the products", REMARK
+                kind="one sample",
+                seen="one sample of each: a verdict is about these samples, not about the products",
+                weight=REMARK,
             )
         )
-    return (*out, *_bench_moved(study, mounts, main))
+    return (*out, *_bench_moved(evidence, main))
 
 
-def _bench_moved(study: Study, mounts: Mounts, main: SchoolResult) -> list[Finding]:
+def _bench_moved(evidence: Evidence, main: SchoolResult) -> list[Finding]:
     """A move of the baseline, from its control chart."""
-    found = baseline_chart(study, mounts, main)
+    study = evidence.study
+    found = baseline_chart(evidence, main)
     if found is None or found.chart.moved is None:
         return []
     by = found.chart.moved.by
@@ -163,4 +182,4 @@ def _bench_moved(study: Study, mounts: Mounts, main: SchoolResult) -> list[Findi
     said = moved_words(found) + ("; its move is taken out of all mounts" if corrected else "")
     weight = DOUBT if serious else REMARK
     limit, unit = study.margin_k / 2, main.school.unit
-    return [Finding("bench moved", said, weight, value=by, limit=limit, unit=unit, others=beside)]
+    return [Finding(kind="bench moved", seen=said, weight=weight, value=by, limit=limit, unit=unit, others=beside)]

@@ -13,7 +13,7 @@ from kuffin.core.bench.protocol import DEFAULT_RISE_K, DEFAULT_TAU_S, Step, from
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import count
 from kuffin.core.plan.order import Slot
-from kuffin.core.plan.schedule import Hours, Job, Plan, lay
+from kuffin.core.plan.schedule import BenchJob, Hours, Plan, lay
 from kuffin.core.prepare.changeover import change_over, minutes
 from kuffin.notebook.entities import Bench, Mount, Part, Protocol, Study, in_bench_order
 from kuffin.notebook.store import Notebook
@@ -27,7 +27,7 @@ USUAL_WEEK: dict[int, tuple[float, float]] = {d: (9.0, 18.0) for d in range(5)}
 
 
 @dataclass(frozen=True)
-class Scatter:
+class AssumedScatter:
     """The scatter between mounts that a plan assumes.
 
     Attributes
@@ -44,7 +44,7 @@ class Scatter:
     guessed: bool
 
 
-def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> Scatter:
+def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> AssumedScatter:
     """The scatter between mounts of the same kind, pooled over the notebook's studies; else a guess.
 
     ``s² = Σ νᵢ·sᵢ² / Σ νᵢ`` over the studies' own, whatever model each was judged by.
@@ -58,9 +58,9 @@ def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> Scatter:
     if total >= 2:
         sd = float(np.sqrt(sum(df * s**2 for s, df in kept) / total))
         where = f"from this notebook's own mounts ({count(len(kept))} {'study' if len(kept) == 1 else 'studies'}, {total:.0f} degrees of freedom)"
-        return Scatter(sd, total, where, False)
+        return AssumedScatter(sd, total, where, False)
     guess = kind_under_test(study.under_test).spread_k
-    return Scatter(guess, 0, "a guess for its kind, until three mounts of one candidate are there", True)
+    return AssumedScatter(guess, 0, "a guess for its kind, until three mounts of one candidate are there", True)
 
 
 def judged_studies(notebook: Notebook) -> list[StudyVerdict]:
@@ -77,7 +77,7 @@ def judged_studies(notebook: Notebook) -> list[StudyVerdict]:
 # --- time --------------------------------------------------------------------------------------------------------------
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Durations:
     """How long things take, and where each figure comes from."""
 
@@ -94,9 +94,9 @@ def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdi
     for verdict in verdicts:
         for result in verdict.results.values():
             found = result.traces.get("coolant_over_air")
-            if found is not None and found.tau_s:
-                taus.append(found.tau_s)
-                rises.append(abs(found.final))
+            if found is not None and found.warm_up.tau_s:
+                taus.append(found.warm_up.tau_s)
+                rises.append(abs(found.warm_up.final))
     tau = float(np.median(taus)) if taus else DEFAULT_TAU_S
     rise = float(np.median(rises)) if rises else DEFAULT_RISE_K
     run_from = (
@@ -117,7 +117,13 @@ def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdi
         if change is not None
         else "summed from the list of things to do"
     )
-    return Durations(run_minutes(steps, tau, rise, study.tolerance_k), tau, run_from, change_from, change)
+    return Durations(
+        run_min=run_minutes(steps, tau, rise, study.tolerance_k),
+        tau_s=tau,
+        run_from=run_from,
+        change_from=change_from,
+        change_min=change,
+    )
 
 
 def steps_of(protocol: Protocol | None) -> tuple[Step, ...]:
@@ -153,7 +159,7 @@ def _in_fives(minutes_: float) -> float:
 
 def jobs_of(
     study: Study, bench: Bench | None, shelf: Sequence[Part], takes: Durations, steps: Sequence[Step]
-) -> list[Job]:
+) -> list[BenchJob]:
     """What is still to be laid over the days: each mount without a run, change-over and run."""
     out = []
     before = None
@@ -163,7 +169,7 @@ def jobs_of(
             change = takes.change_min if takes.change_min is not None else minutes(change_over(before, after))
             first = () if mount.ready_at else (("change over", _in_fives(change)),)
             phases = (*first, ("run", _in_fives(takes.run_min)))
-            out.append(Job(mount.id, f"{mount.candidate.name}, round {mount.round}", phases))
+            out.append(BenchJob(mount.id, f"{mount.candidate.name}, round {mount.round}", phases))
         before = after
     return out
 
@@ -176,7 +182,7 @@ def hours_of(study: Study) -> Hours:
     return Hours(kept, days_off)
 
 
-def laid_plan(study: Study, jobs: Sequence[Job], now: dt.datetime) -> Plan:
+def laid_plan(study: Study, jobs: Sequence[BenchJob], now: dt.datetime) -> Plan:
     """The calendar of what is still to do, from now or from the planned begin, whichever is later.
 
     Raises

@@ -2,21 +2,25 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 import numpy as np
 
+from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.compare.evidence import MountValue
 from kuffin.core.compare.pairwords import count, digits_for, number, several
 from kuffin.core.compare.sources import NextBuys, Scatter, next_buys, sources_of_scatter
-from kuffin.notebook.entities import Study
+from kuffin.core.compare.worked import apart
 from kuffin.verdict.baseline import day_of
-from kuffin.verdict.schools import Mounts
+from kuffin.verdict.schools import MountReading
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
 
+FITTED = (
+    "REML: candidates fixed, all the rest random; the window’s part, which each reading tells of itself, is taken off"
+)
 LABELS = {
     "window": "within a window",
     "mount": "mount to mount",
@@ -28,13 +32,15 @@ LABELS = {
 
 @dataclass(frozen=True)
 class SampleLine:
-    """One sample of a candidate: its mounts and their mean, with the plain interval from the study's scatter."""
+    """One sample of a candidate: the mean of its mounts, with the plain interval from the study's scatter."""
 
     candidate: str
     label: str
-    mounts: int
-    mean: float
-    half: float | None
+    mean: Worked
+
+    @property
+    def mounts(self) -> int:
+        return len(self.mean.terms)
 
 
 @dataclass(frozen=True)
@@ -62,12 +68,19 @@ class StudyScatter:
         return out
 
 
-def scatter_of(v: StudyVerdict, study: Study, mounts: Mounts) -> StudyScatter | None:
+def scatter_of(v: StudyVerdict) -> StudyScatter | None:
     """Split the scatter of a study; None where no candidate has two mounts that count."""
+    study, mounts = v.evidence.study, v.evidence.mounts
     by_id = {m.id: m for _, m in mounts}
     used = [r for r in v.main.readings if r.value is not None and r.left_out is None]
     values = [
-        MountValue(r.candidate, str(r.mount_id), r.value or 0.0, str(r.round), str(by_id[r.mount_id].sample_id))
+        MountValue(
+            candidate=r.candidate,
+            mount=str(r.mount_id),
+            value=r.value or 0.0,
+            round=str(r.round),
+            sample=str(by_id[r.mount_id].sample_id),
+        )
         for r in used
     ]
     if not values:
@@ -78,19 +91,16 @@ def scatter_of(v: StudyVerdict, study: Study, mounts: Mounts) -> StudyScatter | 
         return None
     own = (found.sd("mount") or 0.0, found.sd("window") or 0.0)
     spread = float(np.hypot(*own))
-    lines, each = [], []
+    lines, each, read = [], [], v.main.worked_by_mount()
     for c in study.live_candidates:
         labels = {s.id: s.label for s in c.samples}
-        groups: dict[int | None, list[float]] = {}
+        groups: dict[int | None, list[MountReading]] = {}
         for r in used:
             if r.candidate == c.name:
-                groups.setdefault(by_id[r.mount_id].sample_id, []).append(r.value or 0.0)
+                groups.setdefault(by_id[r.mount_id].sample_id, []).append(r)
         for sample, group in groups.items():
-            half = 1.96 * spread / np.sqrt(len(group)) if spread > 0 else None
             label = labels.get(sample, "?") if sample is not None else "?"
-            lines.append(
-                SampleLine(c.name, label, len(group), float(np.mean(group)), None if half is None else float(half))
-            )
+            lines.append(SampleLine(c.name, label, _sample_mean(label, [read[str(r.mount_id)] for r in group], own)))
         if groups:
             each.append((len(groups), sum(len(g) for g in groups.values())))
     buys = None
@@ -99,6 +109,23 @@ def scatter_of(v: StudyVerdict, study: Study, mounts: Mounts) -> StudyScatter | 
         samples, made = min(e[0] for e in each), round(float(np.median([e[1] for e in each])))
         buys = next_buys(samples, made, sd_sample, spread, len(each), study.confidence)
     return StudyScatter(found, tuple(lines), buys)
+
+
+def _sample_mean(label: str, readings: list[Worked], scatter: tuple[float, float]) -> Worked:
+    """The mean of a sample's mounts; its half-width from how far mounts and windows scatter, where they do."""
+    unit, n, half = readings[0].unit, len(readings), None
+    if any(scatter):
+        own = [
+            Worked(name=name, symbol=symbol, value=sd, unit=apart(unit), digits=3, source=source)
+            for name, symbol, sd, source in (
+                ("Mount to mount", "s_m", scatter[0], FITTED),
+                ("Within a window", "s_w", scatter[1], ""),
+            )
+        ]
+        formula = f"1.96*hypot(s_m, s_w)/sqrt({n})"
+        half = worked("Half-width", "U", formula, own, apart(unit), digits=3, source="95 %, for this mean alone")
+    terms = [replace(r, symbol=f"y_{i}", half=None) for i, r in enumerate(readings, 1)]
+    return mean_of(f"Mean of sample {label}", "m", terms, unit, half=half)
 
 
 def buys_words(found: StudyScatter, unit: str = "K") -> str:

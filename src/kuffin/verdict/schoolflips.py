@@ -35,7 +35,7 @@ class Flip:
     why: str
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SchoolRow:
     """One school beside the one in use: its ranking, and where it flips."""
 
@@ -57,7 +57,16 @@ def side_by_side(v: StudyVerdict) -> list[SchoolRow]:
         ranking = tuple(result.ranking())
         flips = () if key == v.school.key else tuple(_flips(v, main, result))
         differs = bool(ranking and main.ranking() and ranking[0] != main.ranking()[0])
-        rows.append(SchoolRow(result.school, ranking, key == v.school.key, flips, differs, result.why_not or ""))
+        rows.append(
+            SchoolRow(
+                school=result.school,
+                ranking=ranking,
+                in_use=key == v.school.key,
+                flips=flips,
+                first_differs=differs,
+                why_not=result.why_not or "",
+            )
+        )
     return rows
 
 

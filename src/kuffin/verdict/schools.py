@@ -8,23 +8,25 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.leads import VERDICT, ToReading, ToSamples, Where
 from kuffin.core.base.pointers import CHANNELS
+from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linear import design_matrix
 from kuffin.core.heat.normalise import School
+from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Study
 from kuffin.reading.runresult import RunResult
+from kuffin.verdict.evidence import Evidence
 
-Mounts = Sequence[tuple[str, Mount]]
 
-
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class MountReading:
     """One mount under one school, as shown.
 
     Attributes
     ----------
-    value, u95 : float or None
+    worked : Worked or None
         None where the mount cannot be read under this school.
     settled : bool
     shift : float
@@ -34,8 +36,7 @@ class MountReading:
     mount_id: int
     candidate: str
     round: int
-    value: float | None
-    u95: float | None
+    worked: Worked | None
     settled: bool
     left_out: str | None
     problem: str | None = None
@@ -43,11 +44,19 @@ class MountReading:
     shift: float = 0.0
 
     @property
+    def value(self) -> float | None:
+        return None if self.worked is None else self.worked.value
+
+    @property
+    def u95(self) -> float | None:
+        return None if self.worked is None else self.worked.u95
+
+    @property
     def label(self) -> str:
         return f"{self.candidate}, round {self.round}"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SchoolResult:
     """A study under one school: its readings and, where there is enough, the comparison.
 
@@ -65,6 +74,14 @@ class SchoolResult:
     why_not: str | None
     moved: float | None = None
     why_kept: str = ""
+
+    def worked_by_mount(self, where: Where = VERDICT) -> dict[str, Worked]:
+        """Each mount's reading, by the key that comparisons know it by; it leads on to its own working."""
+        return {
+            str(r.mount_id): replace(r.worked, name=r.label, leads=ToReading(r.mount_id, where))
+            for r in self.readings
+            if r.worked is not None
+        }
 
     @property
     def scope_words(self) -> str:
@@ -114,10 +131,8 @@ def scope_of(study: Study, values: Sequence[MountValue]) -> str:
 
 
 def under_school(
-    study: Study,
+    evidence: Evidence,
     school: School,
-    mounts: Mounts,
-    results: Mapping[int, RunResult],
     power: float,
     *,
     heed_exclusions: bool = True,
@@ -141,20 +156,21 @@ def under_school(
         How much of the bench's move each mount has in it (0 to 1), by its id. How far it moved is then fitted together with
         the candidates, so that what is uncertain about it stands in the intervals.
     """
-    readings = readings_under(study, school, mounts, results, power, heed_exclusions, condition)
+    study = evidence.study
+    readings = readings_under(evidence, school, power, heed_exclusions, condition)
     by: float | None = None
     if moved is not None:
         by, readings = _without_the_move(study, readings, moved)
     values = [
         MountValue(
-            r.candidate,
-            str(r.mount_id),
-            r.value,
-            str(r.round) if study.blocks else None,
-            str(m.sample_id) if m.sample_id is not None else None,
-            () if moved is None else (moved[r.mount_id],),
+            candidate=r.candidate,
+            mount=str(r.mount_id),
+            value=r.value,
+            round=str(r.round) if study.blocks else None,
+            sample=str(m.sample_id) if m.sample_id is not None else None,
+            covariates=() if moved is None else (moved[r.mount_id],),
         )
-        for r, (_, m) in zip(readings, mounts, strict=True)
+        for r, (_, m) in zip(readings, evidence.mounts, strict=True)
         if r.value is not None and r.left_out is None
     ]
     order = {c.name: i for i, c in enumerate(study.live_candidates)}
@@ -175,9 +191,9 @@ def under_school(
             covariate_names=("the bench's move",),
             scope=scope_of(study, values),
         )
-        return SchoolResult(school, tuple(readings), found, None, by)
+        return SchoolResult(school=school, readings=tuple(readings), comparison=found, why_not=None, moved=by)
     except KuffinError as error:
-        return SchoolResult(school, tuple(readings), None, str(error))
+        return SchoolResult(school=school, readings=tuple(readings), comparison=None, why_not=str(error))
 
 
 def _without_the_move(
@@ -199,94 +215,120 @@ def _without_the_move(
         return None, list(readings)
     by = float(np.linalg.lstsq(design, np.array([r.value for r in used]), rcond=None)[0][-1] / share.std())
     middle = float(share.mean())
-    return by, [
-        r
-        if r.value is None
-        else replace(r, value=r.value - by * (moved[r.mount_id] - middle), shift=by * (moved[r.mount_id] - middle))
-        for r in readings
-    ]
+    return by, [r if r.worked is None else _moved_back(r, r.worked, by, moved[r.mount_id], middle) for r in readings]
+
+
+def _moved_back(r: MountReading, read: Worked, by: float, share: float, middle: float) -> MountReading:
+    """A reading without its share of the bench's move."""
+    terms = [
+        replace(read, symbol="y", half=None),
+        Worked(name="How far the bench moved", symbol="b", value=by, unit=read.unit, digits=3, source="least squares, beside candidates and rounds"),
+        Worked(name="Share of the move in this mount", symbol="z", value=share),
+        Worked(name="Mean of all mounts’ shares", symbol="z_m", value=middle),
+    ]  # fmt: skip
+    without = worked("Without the bench’s move", read.symbol, "y - b*(z - z_m)", terms, read.unit, digits=read.digits, half=read.half)  # fmt: skip
+    return replace(r, worked=without, shift=by * (share - middle))
 
 
 def readings_under(
-    study: Study,
-    school: School,
-    mounts: Mounts,
-    results: Mapping[int, RunResult],
-    power: float,
-    heed_exclusions: bool = True,
-    condition: str | None = None,
+    evidence: Evidence, school: School, power: float, heed_exclusions: bool = True, condition: str | None = None
 ) -> list[MountReading]:
     """Every mount's reading under a school; see `under_school`."""
-    return [_reading(study, school, name, m, results, power, heed_exclusions, condition) for name, m in mounts]
+    return [_reading(evidence, school, name, m, power, heed_exclusions, condition) for name, m in evidence.mounts]
 
 
 def _reading(
-    study: Study,
+    evidence: Evidence,
     school: School,
     candidate: str,
     mount: Mount,
-    results: Mapping[int, RunResult],
     power: float,
     heed_exclusions: bool,
     condition: str | None,
 ) -> MountReading:
     left_out = mount.left_out if heed_exclusions else None
-    found: list[tuple[float, float, bool]] = []
+    found: list[tuple[Worked, bool]] = []
     runs: list[int] = []
     problem: str | None = None
     for run in mount.live_runs:
-        result = results[run.id].at(condition)
+        result = evidence.results[run.id].at(condition)
         if result is None:
             problem = problem or f"its runs do not hold “{condition}”"
             continue
         runs.append(run.id)
-        if school.over is None:
-            name = result.names.get(school.part)
-            # the channel's plain mean, as one reads it off; its window is the main trace's
-            if name in result.means and result.window_s is not None:
-                mean, sd = result.means[name]
-                found.append((mean, 1.96 * sd / np.sqrt(10), True))
-            else:
-                problem = f"no channel has the role “{school.part}”; give it one {CHANNELS}"
+        try:
+            read, settled = run_reading(school, result, power, evidence.study.reference_air_c)
+        except NoReading as why:
+            problem = str(why)
             continue
-        if school.whole:
-            fit = result.whole.get(school.trace)
-            if fit is None:
-                problem = "the whole-trace fit needs both temperatures, power, and six minutes of load"
-                continue
-            value = school.shown(fit.resistance_k_w, power, study.reference_air_c)
-            found.append((value, school.shown_u95(fit.resistance_u95, power), True))
-            continue
-        trace = result.traces.get(school.trace)
-        if trace is None:
-            problem = result.problems.get(school.trace, "cannot be judged")
-            continue
-        found.append(
-            (
-                school.shown(trace.value, power, study.reference_air_c),
-                school.shown_u95(trace.u95, power),
-                trace.settled or result.by_hand,
-            )
-        )
-    if not found:
-        every = tuple(runs) or tuple(r.id for r in mount.live_runs)
-        return MountReading(
-            mount.id, candidate, mount.round, None, None, False, left_out, problem or "no run yet", every
-        )
-    n = len(found)
-    value = float(np.mean([f[0] for f in found]))
-    u95 = float(np.sqrt(sum(f[1] ** 2 for f in found)) / n)
+        found.append((replace(read, leads=ToSamples(run.id, Where(school.key, condition))), settled))
+    every = tuple(runs) if found or runs else tuple(r.id for r in mount.live_runs)
     return MountReading(
-        mount.id, candidate, mount.round, value, u95, all(f[2] for f in found), left_out, None, tuple(runs)
+        mount_id=mount.id,
+        candidate=candidate,
+        round=mount.round,
+        worked=_over_runs([read for read, _ in found]),
+        settled=bool(found) and all(settled for _, settled in found),
+        left_out=left_out,
+        problem=None if found else problem or "no run yet",
+        runs=every,
     )
 
 
-def typical_power(mounts: Mounts, results: Mapping[int, RunResult], part: str, condition: str | None) -> float | None:
-    """The median of the powers that make a part's rise under a condition, in whole watts; None where none is known."""
-    values = [
-        p
-        for _, m in mounts
-        for r in m.live_runs
-        if (one := results[r.id].at(condition)) is not None and (p := one.power_for(part)) is not None
+class NoReading(Exception):
+    """Why a run has no reading under a school."""
+
+
+def run_reading(school: School, result: RunResult, power_w: float, air_c: float) -> tuple[Worked, bool]:
+    """A run's reading under a school, as it is shown, and whether it settled.
+
+    Raises
+    ------
+    NoReading
+    """
+    if school.over is None:
+        name = result.names.get(school.part)
+        # the channel's plain mean, as one reads it off; its window is the main trace's
+        if name not in result.means or result.window_s is None:
+            raise NoReading(f"no channel has the role “{school.part}”; give it one {CHANNELS}")
+        return _as_read(name, *result.means[name], result.window_s), True
+    if school.whole:
+        fit = result.whole.get(school.trace)
+        if fit is None:
+            raise NoReading("the whole-trace fit needs both temperatures, power, and six minutes of load")
+        return school.shown(fit.worked(), power_w, air_c), True
+    trace = result.traces.get(school.trace)
+    if trace is None:
+        raise NoReading(result.problems.get(school.trace, "cannot be judged"))
+    return school.shown(trace_reading(school, trace), power_w, air_c), trace.settled or result.by_hand
+
+
+def trace_reading(school: School, trace: Settled) -> Worked:
+    """A settled trace's reading, in the unit and with the symbol of its school's traces."""
+    return trace.reading(school.trace_unit, school.trace_digits, school.trace_symbol)
+
+
+def _as_read(channel: str, mean: float, sd: float, window_s: tuple[float, float]) -> Worked:
+    """A channel's plain mean; ten of its samples are taken for independent."""
+    scatter = Worked(name="Scatter of the samples", symbol="s", value=sd, unit="K", digits=3)
+    half = worked("Half-width", "U", "1.96*s/sqrt(10)", [scatter], "K", digits=3, source="95 %, as good as ten samples")
+    span = (
+        f"the plain mean of {channel} from {window_s[0] / 60:.1f} to {window_s[1] / 60:.1f} min; nothing is taken out"
+    )
+    return Worked(name="As read", symbol="T", value=mean, unit="°C", half=half, source=span)
+
+
+def _over_runs(found: Sequence[Worked]) -> Worked | None:
+    """The mean of a mount's runs; the mount is the unit of evidence."""
+    if len(found) < 2:
+        return found[0] if found else None
+    first, n = found[0], len(found)
+    runs = [replace(r, name=f"Run {i}", symbol=f"y_{i}") for i, r in enumerate(found, 1)]
+    halves = [
+        replace(r.half, name=f"Half-width of run {i}", symbol=f"U_{i}")
+        for i, r in enumerate(found, 1)
+        if r.half is not None
     ]
-    return float(round(float(np.median(values)))) if values else None
+    kelvins = first.half.unit if first.half else ""
+    half = in_quadrature("Half-width", "U", halves, kelvins, over=n)
+    return mean_of("Mean of the runs", first.symbol, runs, first.unit, digits=first.digits, half=half)

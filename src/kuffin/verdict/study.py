@@ -2,56 +2,110 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass, field, replace
+from collections.abc import Callable, Iterator, Mapping
+from dataclasses import dataclass
+from typing import Any
 
 from kuffin.core.bench.conditions import Condition
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.heat.normalise import School, as_read_school, schools_for
 from kuffin.notebook.entities import Run, Study
-from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import school_of
-from kuffin.reading.judgingrules import Ways, ways_of
+from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import BaselineChart, baseline_chart, with_baseline
 from kuffin.verdict.claims import JudgedClaim, judged_claims
+from kuffin.verdict.evidence import Evidence, mounts_of
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.looks import LooksSoFar, looks_so_far
 from kuffin.verdict.openfindings import OpenFinding, about_the_study, answers_of, findings_of
-from kuffin.verdict.schools import Mounts, SchoolResult, typical_power
+from kuffin.verdict.schools import SchoolResult
 
 Progress = Callable[[int, int], None]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class StudyVerdict:
-    """All that the evidence of a study says so far."""
+    """All that the evidence of a study says so far.
 
-    study_id: int
-    question: str
-    under_test: str
-    margin_k: float
+    Attributes
+    ----------
+    evidence : Evidence
+        What it is made from.
+    schools : dict of SchoolResult
+        By key; `school` is the one in use.
+    findings : dict
+        What was found about each mount, by its id; `of_study` is about the study.
+    answers : dict
+        Findings that were accepted: the reason by kind, by the mount's id.
+    without_exclusions : SchoolResult or None
+        As it would be with the mounts that were left out, where there are any.
+    looks : LooksSoFar or None
+        None only where nothing was judged.
+    """
+
+    evidence: Evidence
     reference_power_w: float
-    reference_air_c: float
     school: School
     schools: dict[str, SchoolResult]
     findings: dict[int, tuple[Finding, ...]]
     of_study: tuple[Finding, ...]
     answers: dict[int, dict[str, str]]
-    mounts: int
-    planned_rounds: int
-    candidates: tuple[str, ...]
-    results: dict[int, RunResult] = field(repr=False, default_factory=dict)
     without_exclusions: SchoolResult | None = None
-    conditions: tuple[Condition, ...] = ()
-    condition: str | None = None
-    looks: LooksSoFar | None = None  # None only where nothing was judged
+    looks: LooksSoFar | None = None
     baseline: BaselineChart | None = None
     corrected: bool = False
-    blocks: bool = False
     claims: tuple[JudgedClaim, ...] = ()
+
+    @property
+    def study_id(self) -> int:
+        return self.evidence.study.id
+
+    @property
+    def question(self) -> str:
+        return self.evidence.study.question
+
+    @property
+    def under_test(self) -> str:
+        return self.evidence.study.under_test
+
+    @property
+    def margin_k(self) -> float:
+        return self.evidence.study.margin_k
+
+    @property
+    def reference_air_c(self) -> float:
+        return self.evidence.study.reference_air_c
+
+    @property
+    def mounts(self) -> int:
+        return len(self.evidence.mounts)
+
+    @property
+    def planned_rounds(self) -> int:
+        return self.evidence.study.planned_rounds
+
+    @property
+    def candidates(self) -> tuple[str, ...]:
+        return tuple(c.name for c in self.evidence.study.live_candidates)
+
+    @property
+    def blocks(self) -> bool:
+        return self.evidence.study.blocks
+
+    @property
+    def results(self) -> Mapping[int, RunResult]:
+        return self.evidence.results
+
+    @property
+    def condition(self) -> str | None:
+        return self.evidence.condition
+
+    @property
+    def conditions(self) -> tuple[Condition, ...]:
+        return self.evidence.conditions
 
     @property
     def main(self) -> SchoolResult:
@@ -96,91 +150,55 @@ def judge(
     seen : callable, optional
         Called with each run and its result as soon as that is there.
     """
-    mounts = mounts_of(study)
+    mounts, ways = mounts_of(study), ways_of(notebook, study)
     runs: list[Run] = [r for _, m in mounts for r in m.live_runs]
     results: dict[int, RunResult] = {}
-    ways = ways_of(notebook, study)
     for done, run in enumerate(runs):
         results[run.id] = run_result(notebook, study, run, ways)
         if seen is not None:
             seen(run, results[run.id])
         if progress is not None:
             progress(done + 1, len(runs))
-    verdict = verdict_from(study, mounts, results, ways)
-    bench = bench_of(notebook, study.bench_id)
-    differing = unfair(study, bench, parts(notebook), verdict)
-    open_ = [d for d in differing if d.strength > 0 and d.key not in study.fair_because]
-    return replace(
-        verdict, of_study=(*verdict.of_study, *(Finding("differs", d.sentence.rstrip("."), REMARK) for d in open_))
-    )
+    return verdict_from(Evidence(study, mounts, results, ways))
 
 
-def mounts_of(study: Study) -> Mounts:
-    """A study's mounts with a run, with their candidates; one that is only planned is no evidence yet."""
-    return [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
-
-
-def first_rounds(mounts: Mounts, n: int) -> Mounts:
-    """The mounts of each candidate's first n rounds."""
-    rounds: dict[str, set[int]] = {}
-    for name, m in mounts:
-        rounds.setdefault(name, set()).add(m.round)
-    return [(name, m) for name, m in mounts if m.round in sorted(rounds[name])[:n]]
-
-
-def verdict_from(study: Study, mounts: Mounts, results: dict[int, RunResult], ways: Ways | None = None) -> StudyVerdict:
+def verdict_from(evidence: Evidence) -> StudyVerdict:
     """Judge a study from its runs' results; reads no samples."""
-    condition = None if ways is None else ways.condition
-    power = study.reference_power_w or typical_power(mounts, results, school_of(study).part, condition) or 100.0
-    correct = bool(study.plan.get("correct_by_baseline"))
+    study, wanted = evidence.study, school_of(evidence.study)
+    power = study.reference_power_w or evidence.typical_power(wanted.part, evidence.condition) or 100.0
 
-    def under(
-        school: School, confidence: float, heed_exclusions: bool = True, those: Mounts = mounts, correct: bool = correct
-    ) -> SchoolResult:
-        return with_baseline(
-            study,
-            school,
-            those,
-            results,
-            power,
-            heed_exclusions=heed_exclusions,
-            condition=condition,
-            confidence=confidence,
-            correct=correct,
-        )
+    def under(school: School, confidence: float, of: Evidence = evidence, **how: Any) -> SchoolResult:
+        how = {"correct": bool(study.plan.get("correct_by_baseline")), **how}
+        return with_baseline(of, school, power, condition=evidence.condition, confidence=confidence, **how)
 
-    wanted = school_of(study)
     looks = looks_so_far(
-        study, mounts, lambda n, level: under(wanted, level, those=first_rounds(mounts, n), correct=False).comparison
+        evidence, lambda n, level: under(wanted, level, evidence.first_rounds(n), correct=False).comparison
     )
-    schools = {
-        s.key: under(s, looks.confidence) for s in {s.key: s for s in (*schools_for(study.under_test), wanted)}.values()
-    }
-    excluded = any(m.left_out for _, m in mounts)
-    without = under(wanted, looks.confidence, heed_exclusions=False) if excluded else None
-    findings = findings_of(study, mounts, results, schools[wanted.key], power, condition)
-    made = StudyVerdict(
-        study.id,
-        study.question,
-        study.under_test,
-        study.margin_k,
-        power,
-        study.reference_air_c,
-        wanted,
-        schools,
-        findings,
-        about_the_study(study, mounts, schools[wanted.key]),
-        answers_of(mounts, findings),
-        len(mounts),
-        study.planned_rounds,
-        tuple(c.name for c in study.live_candidates),
-        results,
-        without,
-        ways.conditions if ways is not None and ways.condition is not None else (),
-        ways.condition if ways is not None else None,
-        looks,
-        baseline_chart(study, mounts, schools[wanted.key]),
-        schools[wanted.key].moved is not None,
-        study.blocks,
+    each = {s.key: s for s in (*schools_for(study.under_test), wanted)}
+    schools = {key: under(school, looks.confidence) for key, school in each.items()}
+    main = schools[wanted.key]
+    excluded = any(m.left_out for _, m in evidence.mounts)
+    findings = findings_of(evidence, main, power)
+    return StudyVerdict(
+        evidence=evidence,
+        reference_power_w=power,
+        school=wanted,
+        schools=schools,
+        findings=findings,
+        of_study=(*about_the_study(evidence, main), *_unlike(evidence)),
+        answers=answers_of(evidence.mounts, findings),
+        without_exclusions=under(wanted, looks.confidence, heed_exclusions=False) if excluded else None,
+        looks=looks,
+        baseline=baseline_chart(evidence, main),
+        corrected=main.moved is not None,
+        claims=tuple(judged_claims(evidence, main)),
     )
-    return replace(made, claims=tuple(judged_claims(made, study)))
+
+
+def _unlike(evidence: Evidence) -> Iterator[Finding]:
+    """What differs between the candidates besides what is under test, where that is not said to be fair."""
+    study, ways = evidence.study, evidence.ways
+    if ways is not None:
+        for d in unfair(study, ways.bench, ways.shelf, evidence):
+            if d.strength > 0 and d.key not in study.fair_because:
+                yield Finding(kind="differs", seen=d.sentence.rstrip("."), weight=REMARK)

@@ -24,7 +24,7 @@ NOTICED = (
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Worth:
     """One candidate's price and temperature.
 
@@ -65,8 +65,9 @@ class Value:
     lacking: tuple[str, ...]
 
 
-def value_of(v: StudyVerdict, study: Study, bench: Bench | None, shelf: Sequence[Part]) -> Value | None:
+def value_of(v: StudyVerdict, bench: Bench | None, shelf: Sequence[Part]) -> Value | None:
     """Prices against readings; None without a comparison."""
+    study = v.evidence.study
     found = v.main.comparison
     if found is None:
         return None
@@ -85,7 +86,9 @@ def value_of(v: StudyVerdict, study: Study, bench: Bench | None, shelf: Sequence
         candidate = next(one for one in study.live_candidates if one.name == c.name)
         pieces = max(1, len(own_places(study, candidate, bench)))
         price = part.price * pieces if part.price is not None and len(currencies) < 2 else None
-        rows.append(Worth(c.name, price, whole, c.mean, c.low, c.high, pieces=pieces))
+        rows.append(
+            Worth(name=c.name, price=price, whole_price=whole, mean=c.mean, low=c.low, high=c.high, pieces=pieces)
+        )
     if unpriced:
         lacking.append(f"whole-set prices lack {', '.join(sorted(unpriced))}")
     priced = [r for r in rows if r.price is not None]
@@ -155,8 +158,9 @@ class Noticed:
     comparison: Comparison
 
 
-def noticed(v: StudyVerdict, study: Study) -> list[Noticed]:
+def noticed(v: StudyVerdict) -> list[Noticed]:
     """Clock, score, loudness and the like of the candidates, each mount one observation, where they were recorded."""
+    study = v.evidence.study
     out = []
     for role, label, unit, better in NOTICED:
         values = []
@@ -167,7 +171,10 @@ def noticed(v: StudyVerdict, study: Study) -> list[Noticed]:
             if means:
                 values.append(
                     MountValue(
-                        r.candidate, str(r.mount_id), sum(means) / len(means), str(r.round) if study.blocks else None
+                        candidate=r.candidate,
+                        mount=str(r.mount_id),
+                        value=sum(means) / len(means),
+                        round=str(r.round) if study.blocks else None,
                     )
                 )
         if len({x.value for x in values}) < 2:

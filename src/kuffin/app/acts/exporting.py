@@ -17,7 +17,8 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.wholefile import write_whole
-from kuffin.core.compare import Comparison
+from kuffin.core.base.worked import Worked
+from kuffin.core.compare import Comparison, MountValue
 from kuffin.core.heat.normalise import School
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.said.preparation import Preparation, preparation_rows
@@ -60,7 +61,7 @@ def write_preparations(preparations: Sequence[Preparation], path: Path) -> None:
     write_whole(path, as_csv(preparation_rows(list(preparations))))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _TableSchool(School):
     """A comparison of a table: its values are what they are."""
 
@@ -83,13 +84,32 @@ def draw_comparison(found: Comparison, unit: str, path: Path) -> None:
 
     app = application()
     looks.apply(app, looks.LIGHT)
-    school = _TableSchool("table", "", "die", None, False, False, "", "", written_unit=unit)
-    readings = tuple(MountReading(i, m.candidate, 1, m.value, None, True, None) for i, m in enumerate(found.mounts))
+    school = _TableSchool(
+        key="table",
+        label="",
+        part="die",
+        over=None,
+        per_watt=False,
+        rebased=False,
+        takes_out="",
+        right_when="",
+        written_unit=unit,
+    )
+    readings = tuple(_as_it_is(i, m) for i, m in enumerate(found.mounts))
     plot = IntervalPlot(looks.LIGHT)
     plot.resize(900, 300)
     names = [c.name for c in found.candidates]
-    plot.show_result(SchoolResult(school, readings, found, None), names, best_first=found.better == "lower")
+    plot.show_result(
+        SchoolResult(school=school, readings=readings, comparison=found, why_not=None),
+        names,
+        best_first=found.better == "lower",
+    )
     write_picture(plot, looks.LIGHT, path)
+
+
+def _as_it_is(number: int, mount: MountValue) -> MountReading:
+    value = Worked(name="Value", symbol="y", value=mount.value, source="as the table says")
+    return MountReading(mount_id=number, candidate=mount.candidate, round=1, worked=value, settled=True, left_out=None)
 
 
 def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:
@@ -110,7 +130,7 @@ def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:
         painter = QPainter(generator)
         plot.paint(painter, QRectF(0, 0, size.width(), size.height()))
         painter.end()
-        write_whole(path, drawn.data().data())
+        write_whole(path, bytes(drawn.data().data()))
         return
     image = QImage(size * 2, QImage.Format.Format_ARGB32)
     image.setDevicePixelRatio(2.0)
@@ -123,4 +143,4 @@ def write_picture(plot: IntervalPlot, theme: Theme, path: Path) -> None:
     drawn.open(QBuffer.OpenModeFlag.WriteOnly)
     if not image.save(drawn, path.suffix.removeprefix(".").upper()):  # type: ignore[call-overload]
         raise KuffinError(f"{path.name} could not be written as a picture; end its name in .png or .svg")
-    write_whole(path, drawn.data().data())
+    write_whole(path, bytes(drawn.data().data()))

@@ -17,7 +17,7 @@ from kuffin.app.dialogs.incoming import Incoming, incoming
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError, OpenReading
 from kuffin.core.bench.devices import Cooled
-from kuffin.logs.table import LogTable, Told
+from kuffin.logs.table import LogTable, ToldOfLog
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Study
 from kuffin.notebook.placing import mounts_there, places
@@ -49,7 +49,7 @@ class Importer(QObject):
 
         self._read(files, {}, candidate, round_number)
 
-    def _read(self, files: list[Path], told: dict[Path, Told], candidate: str, round_number: int) -> None:
+    def _read(self, files: list[Path], told: dict[Path, ToldOfLog], candidate: str, round_number: int) -> None:
         def work(job: Task) -> tuple[list[object], list[str], dict[Path, OpenReading]]:
             from kuffin.logs.reader import read_log  # heavy, so only when it is needed
 
@@ -68,8 +68,8 @@ class Importer(QObject):
 
         label = f"reading {files[0].name}" if len(files) == 1 else f"reading {len(files)} logs"
 
-        def done(found: object) -> None:
-            tables, problems, still_open = found  # type: ignore[misc]
+        def done(found: tuple[list[LogTable], list[str], dict[Path, OpenReading]]) -> None:
+            tables, problems, still_open = found
             if still_open:
                 self._ask_how(files, told, still_open, candidate, round_number)
             else:
@@ -78,7 +78,7 @@ class Importer(QObject):
         self._state.jobs.start(label, work, done, self._state.trouble.emit)
 
     def _read_one(
-        self, path: Path, told: Told, done: Callable[[LogTable], None], failed: Callable[[str], None]
+        self, path: Path, told: ToldOfLog, done: Callable[[LogTable], None], failed: Callable[[str], None]
     ) -> None:
         """Read a log again, off the window's thread."""
 
@@ -92,23 +92,23 @@ class Importer(QObject):
     def _ask_how(
         self,
         files: list[Path],
-        told: dict[Path, Told],
+        told: dict[Path, ToldOfLog],
         still_open: dict[Path, OpenReading],
         candidate: str,
         round_number: int,
     ) -> None:
         """Ask once for all logs that leave the same open, and read again; those that are not answered for stay out."""
-        answers: dict[str, Told | None] = {}
+        answers: dict[str, ToldOfLog | None] = {}
         left_out = set()
         for path, error in still_open.items():
             if error.asks not in answers:
-                answers[error.asks] = ask_how(self._window, error, Told())
+                answers[error.asks] = ask_how(self._window, error, ToldOfLog())
             answer = answers[error.asks]
             if answer is None:
                 left_out.add(path)
                 self._state.trouble.emit(str(error))
             else:
-                before = told.get(path, Told())
+                before = told.get(path, ToldOfLog())
                 told[path] = replace(before, **{error.asks: getattr(answer, error.asks)})
         files = [f for f in files if f not in left_out]
         if files:
@@ -146,11 +146,11 @@ class Importer(QObject):
             edits.NewRun(
                 log.candidate,
                 log.table,
-                log.roles,
-                log.mount.round if log.mount is not None else None,
-                log.mount.mount_id if log.mount is not None else None,
-                log.shape,
-                log.units,
+                roles=log.roles,
+                round=log.mount.round if log.mount is not None else None,
+                mount_id=log.mount.mount_id if log.mount is not None else None,
+                shape=log.shape,
+                units=log.units,
                 devices=log.devices,
                 condition=log.condition,
                 settings=log.settings,

@@ -14,7 +14,7 @@ from kuffin.app.base.settings import documents
 from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.logs.table import LogTable, Told
+from kuffin.logs.table import LogTable, ToldOfLog
 from kuffin.notebook.entities import Run
 from kuffin.notebook.joinedlogs import join_log
 from kuffin.notebook.samples import RunData, read_run
@@ -44,7 +44,7 @@ class Joiner(QObject):
         if run is None or notebook is None:
             return
 
-        def work(job: Task, told: Told) -> tuple[RunData, LogTable, Proposal]:
+        def work(job: Task, told: ToldOfLog) -> tuple[RunData, LogTable, Proposal]:
             from kuffin.logs.framelog import read_further_log  # heavy, so only when it is needed
             from kuffin.reading.loglag import propose
 

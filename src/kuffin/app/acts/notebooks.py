@@ -185,7 +185,7 @@ class Notebooks(QObject):
             unpack_demo(place)
             return place
 
-        self._state.jobs.start("preparing the demo", work, lambda path: self.open_path(path), self._state.trouble.emit)
+        self._state.jobs.start("preparing the demo", work, self.open_path, self._state.trouble.emit)
 
     def open_practice(self, ready: Callable[[Path], None]) -> None:
         """Make and open a fresh practice notebook, then go on with `ready`."""

@@ -77,7 +77,9 @@ class Job(QObject):
     shown = Signal(object)
     ended = Signal()
 
-    def __init__(self, task: Task, done: Callable[[Any], None], failed: Callable[[str], None] | None, parent: QObject):
+    def __init__(
+        self, task: Task, done: Callable[[Any], object], failed: Callable[[str], None] | None, parent: QObject
+    ):
         super().__init__(parent)
         self.label = task.label
         self.task = task
@@ -107,7 +109,7 @@ class Jobs(QObject):
         self,
         label: str,
         work: Callable[[Task], Any],
-        done: Callable[[Any], None],
+        done: Callable[[Any], object],
         failed: Callable[[str], None] | None = None,
     ) -> Job:
         """Start a job; `done` and `failed` are called in the window's thread."""

@@ -11,7 +11,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.errors import OpenReading
-from kuffin.logs.table import Told
+from kuffin.logs.table import ToldOfLog
 
 DATE_WORDS = {"dm": "day first", "md": "month first", "ymd": "year first"}
 _CHOICES = {
@@ -24,7 +24,7 @@ _CHOICES = {
 }
 
 
-def ask_how(parent: QWidget, error: OpenReading, told: Told) -> Told | None:
+def ask_how(parent: QWidget, error: OpenReading, told: ToldOfLog) -> ToldOfLog | None:
     """Ask what a log leaves open; None where the person does not say."""
     choices = _CHOICES[error.asks]
     words, ok = QInputDialog.getItem(
@@ -34,11 +34,11 @@ def ask_how(parent: QWidget, error: OpenReading, told: Told) -> Told | None:
 
 
 def asking_on(
-    parent: QWidget, state: State, label: str, read: Callable[[Task, Told], object], done: Callable[[object], None]
+    parent: QWidget, state: State, label: str, read: Callable[[Task, ToldOfLog], object], done: Callable[[object], None]
 ) -> None:
     """Read a log off the window's thread; what it leaves open is asked, and it is read again."""
 
-    def begin(told: Told) -> None:
+    def begin(told: ToldOfLog) -> None:
         def work(task: Task) -> object:
             try:
                 return read(task, told)
@@ -55,4 +55,4 @@ def asking_on(
 
         state.jobs.start(label, work, found, state.trouble.emit)
 
-    begin(Told())
+    begin(ToldOfLog())

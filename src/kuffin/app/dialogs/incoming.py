@@ -44,7 +44,7 @@ UNITS = (
 )
 
 
-@dataclass
+@dataclass(kw_only=True)
 class Incoming:
     """A log that is about to be added.
 
@@ -123,7 +123,7 @@ def _perhaps(channel: LogChannel, middle: float) -> str:
 def incoming(table: LogTable, known: Remembered | None) -> Incoming:
     """A log with Kuffin's guesses, or with what was chosen for its like before."""
     log = Incoming(
-        table,
+        table=table,
         roles={c.name: c.role for c in table.channels},
         devices={c.name: c.device for c in table.channels},
         shape=table.shape_key,

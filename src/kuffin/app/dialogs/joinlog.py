@@ -60,8 +60,8 @@ class JoinLog(QDialog):
         if found.own:
             self.own.setCurrentText(found.own)
             self.other.setCurrentText(found.other)
-        self.find = QPushButton("Find the lag by these")
-        self.find.clicked.connect(self._find)
+        self.finder = QPushButton("Find the lag by these")
+        self.finder.clicked.connect(self._find)
         self.clocks = QPushButton("By their clocks")
         self.clocks.clicked.connect(self._by_clocks)
         self.clocks.setEnabled(by_clocks(started_at, table.start) is not None)
@@ -87,7 +87,14 @@ class JoinLog(QDialog):
 
     def _lay_out(self) -> None:
         pair = QHBoxLayout()
-        for widget in (text("run", wrap=False), self.own, text("log", wrap=False), self.other, self.find, self.clocks):
+        for widget in (
+            text("run", wrap=False),
+            self.own,
+            text("log", wrap=False),
+            self.other,
+            self.finder,
+            self.clocks,
+        ):
             pair.addWidget(widget)
         pair.addStretch()
         pair.addWidget(text("lag", wrap=False))

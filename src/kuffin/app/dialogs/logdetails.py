@@ -28,15 +28,15 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
 from kuffin.core.compare.pairwords import joined
-from kuffin.logs.table import LogChannel, LogTable, Told
+from kuffin.logs.table import LogChannel, LogTable, ToldOfLog
 
 _UNIT, _ROLE, _DEVICE, _MEAN = 1, 2, 3, 4
 
 
-ReadOne = Callable[[Path, Told, Callable[[LogTable], None], Callable[[str], None]], None]
+ReadOne = Callable[[Path, ToldOfLog, Callable[[LogTable], None], Callable[[str], None]], None]
 
 
-def read_now(path: Path, told: Told, done: Callable[[LogTable], None], failed: Callable[[str], None]) -> None:
+def read_now(path: Path, told: ToldOfLog, done: Callable[[LogTable], None], failed: Callable[[str], None]) -> None:
     """Read a log where one stands; the window has a way that does not hold it up."""
     from kuffin.logs.reader import read_log  # heavy, so only when it is needed
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import TYPE_CHECKING
 
 from PySide6.QtWidgets import QApplication
@@ -12,7 +13,7 @@ if TYPE_CHECKING:
     from kuffin.app.base.settings import Settings
     from kuffin.app.desks.compare.desk import CompareDesk
     from kuffin.app.desks.inspect.desk import InspectDesk
-    from kuffin.app.frame.loomside import Side
+    from kuffin.app.frame.loomside import LoomSide
     from kuffin.app.look.theme import Theme
 
 SCALES = (0.7, 2.0)  # of the text size
@@ -23,9 +24,10 @@ class Dressing:
 
     theme: Theme
     settings: Settings
-    side: Side
+    side: LoomSide
     inspect: InspectDesk
     compare: CompareDesk
+    setStyleSheet: Callable[[str], None]
 
     def set_mode(self, mode: str) -> None:
         """Choose paper, dark, or the desktop's."""

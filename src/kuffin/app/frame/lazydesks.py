@@ -21,6 +21,7 @@ if TYPE_CHECKING:
     from kuffin.app.state.running import Running
     from kuffin.app.state.shelfstate import ShelfState
     from kuffin.app.state.windowstate import State
+    from kuffin.app.widgets.workingpanel import WorkingPanel
 
 
 class MadeLater:
@@ -37,6 +38,8 @@ class MadeLater:
     open_mount: Callable[[int], None]
     practise: Callable[[], None]
     _show_working: Callable[..., None]
+    working: WorkingPanel
+    show_known: Callable[[int], None]
 
     @cached_property
     def plan(self) -> PlanDesk:

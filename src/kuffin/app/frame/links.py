@@ -6,8 +6,13 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.leads import Lead, ToCandidate, ToMount, ToPair, ToReading, ToSamples, Where
+from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook.shelf import bench_of
-from kuffin.said.working import Link, Working, candidate_working, mount_working, pair_working
+from kuffin.said.shownworking import Working
+from kuffin.said.working import candidate_working, mount_working, pair_working
+from kuffin.verdict.grid import cell_of
+from kuffin.verdict.schools import SchoolResult
 
 
 class Follower(QObject):
@@ -20,31 +25,48 @@ class Follower(QObject):
         super().__init__()
         self._state = state
 
-    def follow(self, link: Link) -> None:
-        """Go where a link leads."""
-        verdict = self._state.verdict
-        if link.kind == "mount":
-            self.mount_wanted.emit(int(link.key))
-        elif verdict is None:
+    def follow(self, to: Lead) -> None:
+        """Go where a number leads."""
+        if isinstance(to, ToMount):
+            self.mount_wanted.emit(to.mount)
             return
-        elif link.kind == "candidate":
-            self.working.emit(candidate_working(verdict, verdict.main, link.key))
-        elif link.kind == "pair":
-            self.working.emit(pair_working(verdict, verdict.main, *link.key.split("\n")))
-        elif link.kind == "reading":
-            reading = self._state.reading(int(link.key))
-            if reading is not None:
-                self.working.emit(mount_working(verdict, reading))
-        elif link.kind == "samples":
-            run_id, school = link.key.split("\n")
-            self._samples(int(run_id), school)
+        found = self._working(to)
+        if found is not None:
+            self.working.emit(found)
 
-    def _samples(self, run_id: int, school_key: str) -> None:
+    def _working(self, to: Lead) -> Working | None:
+        verdict = self._state.verdict
+        if verdict is None:
+            return None
+        match to:
+            case ToCandidate(name=name, where=where):
+                return candidate_working(verdict, self._under(where), name, where)
+            case ToPair(a=a, b=b, where=where):
+                return pair_working(verdict, self._under(where), a, b, where)
+            case ToReading(mount=mount, where=where):
+                under = self._under(where)
+                reading = next((r for r in under.readings if r.mount_id == mount), None)
+                return None if reading is None else mount_working(verdict, reading, under.school, where.condition)
+            case ToSamples(run=run, where=where):
+                self._samples(run, where)
+        return None
+
+    def _under(self, where: Where) -> SchoolResult:
+        """The study under a school, or a cell of its grid."""
+        verdict = self._state.verdict
+        assert verdict is not None
+        if where.in_grid:
+            return cell_of(verdict, where)
+        return verdict.schools.get(where.school, verdict.main)
+
+    def _samples(self, run_id: int, where: Where) -> None:
         verdict, study, notebook = self._state.verdict, self._state.study, self._state.notebook
         run = next((r for m in self._state.mounts() for r in m.live_runs if r.id == run_id), None)
         if verdict is None or study is None or notebook is None or run is None or run_id not in verdict.results:
             return
-        result, school = verdict.results[run_id], verdict.schools[school_key].school
+        result, school = verdict.results[run_id].at(where.condition), SCHOOLS[where.school or verdict.school.key]
+        if result is None:
+            return
         bench = bench_of(notebook, study.bench_id)
 
         def work(_job: Task) -> Working:

@@ -12,7 +12,7 @@ from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
 
 
-class Side(QWidget):
+class LoomSide(QWidget):
     """The loom and what belongs to it."""
 
     def __init__(self, state: State, theme: Theme) -> None:

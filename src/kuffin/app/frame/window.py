@@ -37,7 +37,7 @@ from kuffin.app.frame.dressing import Dressing
 from kuffin.app.frame.header import Header
 from kuffin.app.frame.lazydesks import MadeLater
 from kuffin.app.frame.links import Follower
-from kuffin.app.frame.loomside import Side
+from kuffin.app.frame.loomside import LoomSide
 from kuffin.app.frame.menus import Menus
 from kuffin.app.frame.navigation import BEHIND, DESKS
 from kuffin.app.frame.nextsteps import take_step
@@ -53,7 +53,8 @@ from kuffin.app.widgets.texts import Opener, rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.core.base.errors import KuffinError
 from kuffin.said.line import NextStep
-from kuffin.said.working import Working, mount_working
+from kuffin.said.shownworking import Working
+from kuffin.said.working import mount_working
 
 
 @guarded
@@ -78,7 +79,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.importer = Importer(self.state, self, OwnChannels(self.settings.channels_path))
         self.joiner = Joiner(self.state, self, lambda: self.theme)
         self.header = Header(self.state)
-        self.side = Side(self.state, self.theme)
+        self.side = LoomSide(self.state, self.theme)
         self.inspect = InspectDesk(self.state, self.theme, self.settings)
         self.compare = CompareDesk(self.state, self.theme, self.settings)
         self.working = WorkingPanel()

@@ -19,7 +19,7 @@ _SHAPES = ("triangle", "circle", "diamond", "square", "pentagon", "down", "hexag
 
 
 @dataclass(frozen=True)
-class Mark:
+class CandidateMark:
     """A candidate's colour and shape."""
 
     colour: str
@@ -30,10 +30,10 @@ class Mark:
         return QColor(self.dark_colour if theme.name == "dark" else self.colour)
 
 
-def mark(position: int) -> Mark:
+def mark(position: int) -> CandidateMark:
     """The mark of the candidate at a position; colours and shapes come again in other pairs after eight."""
     n = len(_COLOURS)
-    return Mark(_COLOURS[position % n], _DARK[position % n], _SHAPES[(position + position // n) % n])
+    return CandidateMark(_COLOURS[position % n], _DARK[position % n], _SHAPES[(position + position // n) % n])
 
 
 def path(shape: str, centre: QPointF, radius: float) -> QPainterPath:
@@ -70,7 +70,7 @@ def path(shape: str, centre: QPointF, radius: float) -> QPainterPath:
 
 def draw(
     painter: QPainter,
-    m: Mark,
+    m: CandidateMark,
     theme: Theme,
     centre: QPointF,
     radius: float,

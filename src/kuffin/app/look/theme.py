@@ -13,7 +13,7 @@ FONTS = Path(__file__).with_name("fonts")
 TEXT, FIGURES = "B612", "B612 Mono"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Theme:
     """The colours of one theme."""
 
@@ -33,28 +33,28 @@ class Theme:
 
 
 LIGHT = Theme(
-    "light",
-    "#f6f1e7",
-    "#fbf8f1",
-    "#22252b",
-    "#655f54",
-    "#d8d0bf",
-    "#7a3414",
-    "#f1e2d2",
-    "#9a3412",
-    ("#ece5d6", "#ddd4c1", "#cbbfa7", "#b5a68a"),
+    name="light",
+    ground="#f6f1e7",
+    raised="#fbf8f1",
+    ink="#22252b",
+    muted="#655f54",
+    hairline="#d8d0bf",
+    accent="#7a3414",
+    accent_ground="#f1e2d2",
+    warn="#9a3412",
+    levels=("#ece5d6", "#ddd4c1", "#cbbfa7", "#b5a68a"),
 )
 DARK = Theme(
-    "dark",
-    "#1b1a18",
-    "#242320",
-    "#ece6da",
-    "#a89f90",
-    "#3d3933",
-    "#e8a47c",
-    "#38291f",
-    "#f0a070",
-    ("#2b2925", "#38352f", "#48443c", "#5b554b"),
+    name="dark",
+    ground="#1b1a18",
+    raised="#242320",
+    ink="#ece6da",
+    muted="#a89f90",
+    hairline="#3d3933",
+    accent="#e8a47c",
+    accent_ground="#38291f",
+    warn="#f0a070",
+    levels=("#2b2925", "#38352f", "#48443c", "#5b554b"),
 )
 
 
@@ -164,6 +164,7 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QPushButton#page:checked {{ color: {t.ink}; background: {t.accent_ground}; }}
     QPushButton#page:focus {{ border: 1px dotted {t.accent}; padding: 2px 8px; }}
     QPushButton#link {{ border: none; color: {t.accent}; text-align: left; padding: 2px 0; }}
+    QPushButton#link[working="true"] {{ padding: 0; }}
     QPushButton#link:focus {{ border: none; text-decoration: underline; padding: 2px 0; }}
     QToolButton {{ border: none; color: {t.muted}; padding: 3px 6px; background: transparent; }}
     QToolButton:hover, QToolButton:focus {{ color: {t.ink}; background: {t.accent_ground}; border-radius: 3px; }}

@@ -13,9 +13,9 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from kuffin.core.base.errors import BenchError
 from kuffin.instruments.byhand import HandSource
 from kuffin.instruments.configured import open_source
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 from kuffin.instruments.setup import InstrumentSetting
-from kuffin.instruments.source import Source
+from kuffin.instruments.source import ChannelSource
 
 _KEEP_S = 12.0
 
@@ -25,7 +25,7 @@ class _Reader:
 
     def __init__(self, setting: InstrumentSetting) -> None:
         self.setting = setting
-        self.told: dict[str, Told] = {}
+        self.told: dict[str, ToldValue] = {}
         self.trouble = ""
         self.history: dict[str, deque[tuple[float, float]]] = {}
         self._stop = threading.Event()
@@ -34,7 +34,7 @@ class _Reader:
 
     def _run(self) -> None:
         try:
-            source: Source = open_source(self.setting)
+            source: ChannelSource = open_source(self.setting)
         except BenchError as error:
             self.trouble = str(error)
             return
@@ -99,7 +99,7 @@ class LiveReading(QObject):
             reader.wait()
         self._readers = []
 
-    def values(self, at: int) -> dict[str, Told]:
+    def values(self, at: int) -> dict[str, ToldValue]:
         """What the instrument at a place told last."""
         return dict(self._readers[at].told) if at < len(self._readers) else {}
 

@@ -174,7 +174,7 @@ class Running(QObject):
             return 0.0
         done, total = 0.0, 0.0
         for i, step in enumerate(live.steps, 1):
-            length = step_s(step, live.usual_s)
+            length = step_s(step, now.usual_s)
             total += length
             if i < now.stage.number:
                 done += length

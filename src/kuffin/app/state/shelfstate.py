@@ -11,7 +11,7 @@ from kuffin.core.bench.protocol import Step
 from kuffin.notebook.entities import Bench, Part, Protocol
 from kuffin.notebook.planedits import protocols
 from kuffin.notebook.shelf import benches, parts
-from kuffin.verdict.planbasis import Durations, Scatter, durations, judged_studies, scatter_of, steps_of
+from kuffin.verdict.planbasis import AssumedScatter, Durations, durations, judged_studies, scatter_of, steps_of
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -91,7 +91,7 @@ class ShelfState(QObject):
             return self._others
         return [now, *(v for v in self._others if v.study_id != now.study_id)]
 
-    def scatter(self) -> Scatter | None:
+    def scatter(self) -> AssumedScatter | None:
         """The scatter a plan assumes."""
         return None if self._state.study is None else scatter_of(self._state.study, self.verdicts)
 

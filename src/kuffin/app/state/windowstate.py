@@ -143,9 +143,9 @@ class State(QObject):
                 self.verdict = verdict
                 self.verdict_changed.emit()
 
-        def part(value: object) -> None:
+        def part(value: tuple[int, tuple[Finding, ...]]) -> None:
             if generation == self._generation:
-                mount_id, found = value  # type: ignore[misc]
+                mount_id, found = value
                 self.so_far.findings.setdefault(mount_id, []).extend(found)
                 self.so_far_changed.emit()
 

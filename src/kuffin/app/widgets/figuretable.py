@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Sequence
+from collections.abc import Callable, Collection, Mapping, Sequence
+from functools import partial
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QGridLayout, QWidget
@@ -30,7 +31,7 @@ class FigureTable(QWidget):
         *,
         words: bool = False,
         left: Collection[int] = (),
-        opens: Callable[[int], None] | None = None,
+        opens: Mapping[int, Callable[[int], None]] | None = None,
     ) -> None:
         """Show rows.
 
@@ -40,8 +41,8 @@ class FigureTable(QWidget):
             Whether the last column is words that wrap.
         left : collection of int
             Further columns that are words.
-        opens : callable, optional
-            Called with a row's number when its first value is clicked.
+        opens : mapping of column to callable, optional
+            Columns whose figures open something: called with the row's number.
         """
         empty(self._grid)
         columns = len(head)
@@ -52,11 +53,12 @@ class FigureTable(QWidget):
         self._grid.addWidget(rule(), 1, 0, 1, columns)
         for r, row in enumerate(rows):
             for i, said in enumerate(row):
-                if i == 1 and opens is not None and said:
+                act = None if opens is None else opens.get(i)
+                if act is not None and said not in {"", "–"}:
                     button = link_button(said, f"{row[0]}: {said}; show its working")
-                    button.clicked.connect(lambda _c=False, n=r: opens(n))
+                    button.clicked.connect(partial(_open, act, r))
                     button.setProperty("working", "true")
-                    self._grid.addWidget(button, r + 2, i, Qt.AlignmentFlag.AlignRight)
+                    self._grid.addWidget(button, r + 2, i, self._side(i, columns, words, left))
                     continue
                 last = words and i == columns - 1
                 label = text(
@@ -75,3 +77,7 @@ class FigureTable(QWidget):
     def _side(i: int, columns: int, words: bool, left: Collection[int]) -> Qt.AlignmentFlag:
         at_left = i == 0 or i in left or (words and i == columns - 1)
         return (Qt.AlignmentFlag.AlignLeft if at_left else Qt.AlignmentFlag.AlignRight) | Qt.AlignmentFlag.AlignTop
+
+
+def _open(act: Callable[[int], None], row: int, _checked: bool = False) -> None:
+    act(row)

@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.texts import no_keys, text
 from kuffin.core.base.errors import BenchError
 
@@ -103,6 +104,16 @@ def with_unit(widget: QWidget, unit: str) -> QWidget:
     return row(widget, text(unit, style="muted", wrap=False))
 
 
+def flowing(*parts: QWidget) -> QWidget:
+    """Parts beside each other, in as many lines as the width asks for."""
+    holder = QWidget()
+    layout = FlowRow(holder, 12)
+    layout.setContentsMargins(0, 0, 0, 0)
+    for part in parts:
+        layout.addWidget(part)
+    return holder
+
+
 def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
     """Widgets side by side; None stretches."""
     holder = QWidget()
@@ -162,7 +173,8 @@ class CellChoices(QStyledItemDelegate):
             return super().createEditor(parent, option, index)
         box = QComboBox(parent)
         box.addItems(list(options))
-        box.activated.connect(lambda: (self.commitData.emit(box), self.closeEditor.emit(box)))
+        box.activated.connect(lambda: self.commitData.emit(box))
+        box.activated.connect(lambda: self.closeEditor.emit(box))
         return box
 
     def setEditorData(self, editor: QWidget, index: Index) -> None:

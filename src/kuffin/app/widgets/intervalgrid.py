@@ -107,10 +107,10 @@ class IntervalGrid(Walked):
         step = round_step(1.1 * least, 4)
         return float(np.ceil(1.1 * least / step) * step)
 
-    def draw(self, painter: QPainter, seen: QRect) -> None:
+    def draw(self, painter: QPainter, area: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
-        seen = QRectF(seen)
+        seen = QRectF(area)
         if not self._axes.cells:
             return
         begun = time.perf_counter()

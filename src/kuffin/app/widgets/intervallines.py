@@ -17,7 +17,7 @@ from kuffin.app.widgets.keywalked import Walked
 _ROW, _LEFT, _RIGHT, _FOOT = 46.0, 210.0, 250.0, 26.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class IntervalLine:
     """One interval.
 

@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import Mark, draw, mark
+from kuffin.app.look.marks import CandidateMark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.compare.pairwords import digits_for, number
@@ -41,7 +41,7 @@ class IntervalPlot(Painted):
         self._theme = theme
         self._result: SchoolResult | None = None
         self._names: list[str] = []
-        self._marks: dict[str, Mark] = {}
+        self._marks: dict[str, CandidateMark] = {}
         self._doubtful: set[int] = set()
         self._hot: list[tuple[QRectF, str, int | None]] = []
         self._focus = 0
@@ -181,7 +181,7 @@ class IntervalPlot(Painted):
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawRect(box.adjusted(12, 2, -1, -2))
 
-    def _paint_mount(self, painter: QPainter, reading: MountReading, m: Mark, y: float, at: object) -> None:
+    def _paint_mount(self, painter: QPainter, reading: MountReading, m: CandidateMark, y: float, at: object) -> None:
         if reading.value is None:
             return
         centre = QPointF(at(reading.value), y)  # type: ignore[operator]

@@ -44,9 +44,9 @@ class LiveTraces(QWidget):
         self.trace = self._left.plot([], [], connect="finite")
         self.fit = self._left.plot([], [])
         self.level = pg.InfiniteLine(0, angle=0)
-        self.window = pg.LinearRegionItem([0, 0], movable=False)
-        self.window.setZValue(-10)
-        for item in (self.level, self.window):
+        self.band = pg.LinearRegionItem([0, 0], movable=False)
+        self.band.setZValue(-10)
+        for item in (self.level, self.band):
             self._left.addItem(item)
             item.hide()
         self.others = [self._right.plot([], [], connect="finite") for _ in range(3)]
@@ -67,8 +67,8 @@ class LiveTraces(QWidget):
         self.trace.setPen(pg.mkPen(theme.ink, width=1.6))
         self.fit.setPen(pg.mkPen(theme.accent, width=2.4))
         self.level.setPen(pg.mkPen(theme.accent, width=1.2, style=Qt.PenStyle.DashLine))
-        self.window.setBrush(pg.mkBrush(theme.accent + "26"))
-        for line in self.window.lines:
+        self.band.setBrush(pg.mkBrush(theme.accent + "26"))
+        for line in self.band.lines:
             line.setPen(pg.mkPen(theme.accent, width=1.2))
         for curve, colour in zip(self.others, (theme.muted, theme.ink, theme.accent), strict=True):
             curve.setPen(pg.mkPen(colour, width=1.4))
@@ -81,17 +81,17 @@ class LiveTraces(QWidget):
         """Show what must settle, with its fit and window where there are any."""
         t, v = thinned(times, values)
         self.trace.setData(t / 60, v)
-        self._frame(self._left, t, [v, np.array([settling.final])] if settling is not None else [v], 1.0)
+        self._frame(self._left, t, [v, np.array([settling.warm_up.final])] if settling is not None else [v], 1.0)
         self._left.getPlotItem().setTitle(html.escape(label), size="9pt", color=self._theme.muted)
         self.fit.setData([], [])
         self.level.setVisible(settling is not None and not settling.settled)
         if settling is not None:
             ft, fv = thinned(settling.fit_times, settling.fit)
             self.fit.setData(ft / 60, fv)
-            self.level.setValue(settling.final)
-        self.window.setVisible(window_s is not None)
+            self.level.setValue(settling.warm_up.final)
+        self.band.setVisible(window_s is not None)
         if window_s is not None:
-            self.window.setRegion((window_s[0] / 60, window_s[1] / 60))
+            self.band.setRegion((window_s[0] / 60, window_s[1] / 60))
 
     def _frame(
         self, widget: pg.PlotWidget, times: Array, values: list[Array], least: float, above: float = 0.08

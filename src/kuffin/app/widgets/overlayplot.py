@@ -55,4 +55,4 @@ def _stretched(x: Array) -> Array:
     if not finite.size:
         return x
     low, high = np.percentile(finite, [1, 99])
-    return (x - low) / max(float(high - low), 1e-9)
+    return np.asarray((x - low) / max(float(high - low), 1e-9), float)

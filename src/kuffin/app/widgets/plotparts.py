@@ -20,7 +20,7 @@ def smoothed(s: Settling) -> Array:
     if ok.sum() < 8:
         return trace
     filled = np.interp(np.arange(trace.size), np.flatnonzero(ok), trace[ok])
-    span = (s.period_s or 30.0) / max((s.load_end_s - (s.load_start_s or 0.0)) / max(trace.size, 1), 1e-6)
+    span = (s.load.period_s or 30.0) / max((s.load.end_s - (s.load.start_s or 0.0)) / max(trace.size, 1), 1e-6)
     width = int(np.clip(span, 1, trace.size // 3))
     padded = np.pad(filled, (width // 2, width - 1 - width // 2), mode="edge")
     return np.convolve(padded, np.ones(width) / width, mode="valid")
@@ -35,7 +35,7 @@ def tick() -> QPainterPath:
 
 
 @guarded
-class Bands(pg.GraphicsObject):
+class Bands(pg.GraphicsObject):  # type: ignore[misc]
     """Many shaded stretches in one item, from the plot's foot to its top."""
 
     def __init__(self, spans: tuple[tuple[float, float], ...], colour: str) -> None:

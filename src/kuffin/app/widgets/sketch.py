@@ -20,7 +20,7 @@ from kuffin.core.compare.pairwords import number
 _LEFT, _RIGHT, _TOP, _FOOT = 56.0, 14.0, 22.0, 36.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Series:
     """Points over x; drawn as a line, as dots, or with a candidate's mark (`place` is its position)."""
 

@@ -9,7 +9,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.compare.pairwords import number
-from kuffin.core.heat.heatpath import Level, Step, bottleneck
+from kuffin.core.heat.heatpath import Rise, StairLevel, bottleneck
 
 
 @guarded
@@ -25,8 +25,8 @@ class Staircase(Painted):
     def __init__(self, theme: Theme, enlarged: float = 1.0) -> None:
         super().__init__()
         self._theme, self._k = theme, enlarged
-        self._levels: list[Level] = []
-        self._steps: list[Step] = []
+        self._levels: list[StairLevel] = []
+        self._steps: list[Rise] = []
         self.setMinimumHeight(190)
         self.setAccessibleName("Staircase from air to die")
 
@@ -37,7 +37,7 @@ class Staircase(Painted):
     def sizeHint(self) -> QSize:
         return QSize(330, 230)
 
-    def show_steps(self, levels: list[Level], steps: list[Step]) -> None:
+    def show_steps(self, levels: list[StairLevel], steps: list[Rise]) -> None:
         """Show a run's levels and steps; nothing clears it."""
         self._levels, self._steps = levels, steps
         self.setAccessibleDescription(

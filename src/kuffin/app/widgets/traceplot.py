@@ -12,7 +12,7 @@ from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, smoothed, tick
-from kuffin.app.widgets.traceview import USUAL_ROWS, Row, TraceView
+from kuffin.app.widgets.traceview import USUAL_ROWS, TraceRow, TraceView
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
@@ -204,13 +204,14 @@ class TracePlot(QWidget):
             grid.setRowStretchFactor(i, round(10 * share))
             grid.setRowSpacing(i, 3 if i < rows - 1 else 0)
 
-    def _draw_row(self, plot: pg.PlotItem, row: Row) -> None:
+    def _draw_row(self, plot: pg.PlotItem, row: TraceRow) -> None:
         t = self._theme
         plot.setLabel("left", html.escape(row.unit or row.title))
         plot.getAxis("left").setTickDensity(0.6)
         shades = (t.ink, t.muted, t.accent, t.warn)
         other = {} if self._other is None else {r.key: r for r in self._other[0].rows}
-        lows, highs = [], []
+        lows: list[float] = []
+        highs: list[float] = []
         if row.key in other and self._other is not None and self._view is not None:
             shift = self._view.load_start_s - self._other[0].load_start_s
             for line in other[row.key].lines[:4]:
@@ -257,21 +258,23 @@ class TracePlot(QWidget):
             at = (other.times[: told.trace.size] + shift) / 60
             self._long.append(LongLine(self.top, at, told.trace, pg.mkPen(t.accent, width=1)))
             word = pg.TextItem(name, color=t.accent, anchor=(1, 0), fill=pg.mkBrush(t.ground + "c0"))
-            word.setPos(float(at[-1]), float(told.final))
+            word.setPos(float(at[-1]), float(told.warm_up.final))
             self.top.addItem(word, ignoreBounds=True)
         self._long.append(LongLine(self.top, minutes, s.trace, pg.mkPen(t.muted, width=1)))
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
-        digits = "{value:.2f}" if abs(s.final) > 1 else "{value:.4f}"
+        digits = "{value:.2f}" if abs(s.warm_up.final) > 1 else "{value:.4f}"
         where = {"color": t.accent, "fill": t.ground + "d8", "position": 0.12, "anchors": [(0, -0.05), (0, -0.05)]}
         pen = pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine)
-        level = pg.InfiniteLine(s.final, angle=0, pen=pen, label=f"heading for {digits}", labelOpts=where)
+        level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=f"heading for {digits}", labelOpts=where)
         self.top.addItem(level)
-        if s.step_s is not None:
+        if s.load.step_s is not None:
             warn = pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine)
             said = {"color": t.warn, "position": 0.1}
-            self.top.addItem(pg.InfiniteLine(s.step_s / 60, angle=90, pen=warn, label="changed here", labelOpts=said))
+            self.top.addItem(
+                pg.InfiniteLine(s.load.step_s / 60, angle=90, pen=warn, label="changed here", labelOpts=said)
+            )
         self._region = pg.LinearRegionItem(
-            [s.window_s[0] / 60, s.window_s[1] / 60],
+            [s.window.span_s[0] / 60, s.window.span_s[1] / 60],
             brush=pg.mkBrush(t.accent + "1e"),
             hoverBrush=pg.mkBrush(t.accent + "30"),
             pen=pg.mkPen(t.accent, width=1.4),
@@ -284,7 +287,7 @@ class TracePlot(QWidget):
         finite = s.trace[np.isfinite(s.trace)]
         if finite.size:
             low, high = np.percentile(finite, [0.5, 99.5])
-            low, high = min(low, s.final), max(high, s.final)
+            low, high = min(low, s.warm_up.final), max(high, s.warm_up.final)
             room = 0.12 * max(high - low, 1e-6)
             self.top.setYRange(low - room, high + room, padding=0)
         if self._rest is not None:

@@ -16,7 +16,7 @@ from kuffin.notebook.entities import Mark, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import settle_trace
-from kuffin.reading.judgingrules import Ways, ways_of
+from kuffin.reading.judgingrules import JudgingRules, ways_of
 from kuffin.reading.keptresults import step_of
 from kuffin.reading.runresult import RunResult
 from kuffin.reading.signals import signals
@@ -56,7 +56,7 @@ class Line:
 
 
 @dataclass(frozen=True)
-class Row:
+class TraceRow:
     """Channels that share an axis."""
 
     key: str
@@ -65,14 +65,14 @@ class Row:
     lines: tuple[Line, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class TraceView:
     """All that is drawn of a run."""
 
     times: Array
     settling: Settling | None
     label: str
-    rows: tuple[Row, ...]
+    rows: tuple[TraceRow, ...]
     dips: tuple[tuple[float, float], ...] = ()
     passes: Array = field(default_factory=lambda: np.empty(0))
     marks: tuple[tuple[float, str, str], ...] = ()  # at, kind, text
@@ -81,7 +81,7 @@ class TraceView:
     @property
     def load_start_s(self) -> float:
         """When the load began; the first row where that is not known."""
-        start = None if self.settling is None else self.settling.load_start_s
+        start = None if self.settling is None else self.settling.load.start_s
         return float(self.times[0]) if start is None and self.times.size else start or 0.0
 
     def at(self, seconds: float) -> list[tuple[str, float, str]]:
@@ -103,7 +103,7 @@ def view_of(
     label: str,
     window: tuple[float, float] | None,
     result: RunResult | None = None,
-    ways: Ways | None = None,
+    ways: JudgingRules | None = None,
 ) -> TraceView:
     """Read a run, or the load step of it that a result is about, and settle one of its traces for drawing."""
     ways = ways or ways_of(notebook, study)
@@ -123,20 +123,20 @@ def drawn(
 ) -> TraceView:
     """What is drawn of samples and a settled trace."""
     traces: dict[str, Settled] = {} if settling is None else {"judged": settling}
-    seen = Recorded(data.times, data.values, data.channels, traces)
+    seen = Recorded(times=data.times, values=data.values, roles=data.channels, traces=traces)
     return TraceView(
-        data.times,
-        settling,
-        label,
-        _rows(data, seen),
-        _dips(seen) if settling is not None else (),
-        _passes(settling),
-        tuple((m.at_s, m.kind, m.text) for m in marks or ()),
-        problem,
+        times=data.times,
+        settling=settling,
+        label=label,
+        rows=_rows(data, seen),
+        dips=_dips(seen) if settling is not None else (),
+        passes=_passes(settling),
+        marks=tuple((m.at_s, m.kind, m.text) for m in marks or ()),
+        problem=problem,
     )
 
 
-def _rows(data: RunData, seen: Recorded) -> tuple[Row, ...]:
+def _rows(data: RunData, seen: Recorded) -> tuple[TraceRow, ...]:
     out = []
     for key, title, roles in ROWS:
         names = (
@@ -150,7 +150,7 @@ def _rows(data: RunData, seen: Recorded) -> tuple[Row, ...]:
             spikes = data.times[np.isfinite(data.values[name]) & ~np.isfinite(clean)]
             by_unit.setdefault(shown(data.units.get(name)), []).append(Line(name, data.times, clean, spikes))
         for i, (unit, lines) in enumerate(by_unit.items()):
-            out.append(Row(key if i == 0 else f"{key} {i}", title, unit, tuple(lines)))
+            out.append(TraceRow(key if i == 0 else f"{key} {i}", title, unit, tuple(lines)))
     return tuple(out)
 
 
@@ -168,6 +168,6 @@ def _dips(seen: Recorded) -> tuple[tuple[float, float], ...]:
 
 def _passes(settling: Settling | None) -> Array:
     """Where the passes of a looped load begin."""
-    if settling is None or settling.period_s is None or settling.load_start_s is None:
+    if settling is None or settling.load.period_s is None or settling.load.start_s is None:
         return np.empty(0)
-    return np.arange(settling.load_start_s, settling.load_end_s + 1e-6, settling.period_s)
+    return np.arange(settling.load.start_s, settling.load.end_s + 1e-6, settling.load.period_s)

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import html
+import re
+from collections.abc import Sequence
 
 from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QGuiApplication, QKeyEvent
@@ -10,32 +12,39 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QTextBrowser, QT
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import Text
-from kuffin.said.working import Link, Working
+from kuffin.core.base.leads import Lead
+from kuffin.said.shownworking import Working
 
 
-def _lines(said: str) -> str:
-    return html.escape(said).replace("\n", "<br>")
+def _lines(said: str, symbols: Sequence[str]) -> str:
+    """Text with its line ends, and the symbols in it as one writes them: what follows a “_” stands lower."""
+    shown = html.escape(said)
+    for symbol in sorted((s for s in symbols if "_" in s), key=len, reverse=True):
+        stem, _, index = symbol.partition("_")
+        lower = f"{stem}<sub>{index.replace('_', ' ')}</sub>"
+        shown = re.sub(rf"(?<![\w>]){re.escape(symbol)}(?![A-Za-z0-9_])", lower, shown)
+    return shown.replace("\n", "<br>")
 
 
 @guarded
 class WorkingPanel(QFrame):
     """Shows a `Working`; Esc closes it, its links lead on."""
 
-    followed = Signal(object)  # a Link
+    followed = Signal(object)  # a Lead
     closed = Signal()
 
     def __init__(self) -> None:
         super().__init__()
         self.setObjectName("working")
         self.setMinimumWidth(290)
-        self._links: list[Link] = []
+        self._leads: list[Lead] = []
         self._working: Working | None = None
         self._history: list[Working] = []
         heading = Text("Show working")
         heading.setProperty("small", "true")
         self._back = QToolButton()
         self._back.setText("‹ back")
-        self._back.clicked.connect(self._go_back)
+        self._back.clicked.connect(self.go_back)
         close = QToolButton()
         close.setText("close (Esc)")
         close.clicked.connect(self.leave)
@@ -64,6 +73,25 @@ class WorkingPanel(QFrame):
         layout.addWidget(self._text, 1)
         layout.addWidget(copy, 0, Qt.AlignmentFlag.AlignLeft)
 
+    @property
+    def shown(self) -> Working | None:
+        """The working on show, or that was last."""
+        return self._working
+
+    @property
+    def text(self) -> str:
+        """What its lines say."""
+        return self._text.toPlainText()
+
+    def follow(self, n: int) -> None:
+        """Follow the n-th of the leads on show."""
+        self.followed.emit(self._leads[n])
+
+    def go_back(self) -> None:
+        """Show the working before this one again."""
+        if self._history:
+            self._set(self._history.pop())
+
     def show_working(self, working: Working) -> None:
         """Show where a number comes from."""
         if self._working is not None and self.isVisible():
@@ -78,24 +106,25 @@ class WorkingPanel(QFrame):
         self._title.setText(working.title)
         self._answer.setText(working.answer)
         muted = self.palette().placeholderText().color().name()
+        self._leads = []
         rows = "".join(
-            f'<p style="margin:0 0 9px 0"><span style="color:{muted}">{html.escape(a)}</span><br>{_lines(b)}</p>'
-            for a, b in working.lines
+            f'<p style="margin:0 0 9px 0"><span style="color:{muted}">{self._leading(row.label, row.lead)}</span><br>'
+            f"{_lines(row.text, row.symbols)}</p>"
+            for row in working.rows
         )
-        self._links = working.links
-        rows += "".join(
-            f'<p style="margin:4px 0"><a href="#{i}">{html.escape(link.label)} ›</a></p>'
-            for i, link in enumerate(working.links)
-        )
+        rows += "".join(f'<p style="margin:4px 0">{self._leading(k.label, k.to)}</p>' for k in working.links)
         self._text.setHtml(rows)
         self._back.setEnabled(bool(self._history))
 
-    def _anchor(self, url: QUrl) -> None:
-        self.followed.emit(self._links[int(url.fragment())])
+    def _leading(self, label: str, lead: Lead | None) -> str:
+        """Words that lead on, where they do."""
+        if lead is None:
+            return html.escape(label)
+        self._leads.append(lead)
+        return f'<a href="#{len(self._leads) - 1}">{html.escape(label)} ›</a>'
 
-    def _go_back(self) -> None:
-        if self._history:
-            self._set(self._history.pop())
+    def _anchor(self, url: QUrl) -> None:
+        self.follow(int(url.fragment()))
 
     def _copy(self) -> None:
         if self._working is not None:

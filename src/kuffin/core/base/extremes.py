@@ -11,7 +11,7 @@ from scipy import special
 Array = NDArray[np.float64]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Extremes:
     """A channel in a window.
 
@@ -64,5 +64,11 @@ def extremes(values: Array) -> Extremes | None:
     effective = max(n * (1 - max(r, 0.0)) / (1 + max(r, 0.0)), 3.0)
     here, longer = expected_highest(effective), expected_highest(2 * effective)
     return Extremes(
-        mean, scatter, float(seen.max()), float(np.percentile(seen, 99)), here * scatter, (longer - here) * scatter, n
+        mean=mean,
+        scatter=scatter,
+        highest=float(seen.max()),
+        one_percent=float(np.percentile(seen, 99)),
+        by_chance=here * scatter,
+        twice_as_long=(longer - here) * scatter,
+        samples=n,
     )

@@ -16,7 +16,7 @@ from kuffin.core.base.errors import TraceError
 Array = NDArray[np.float64]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class FrameRates:
     """Rates in frames a second.
 
@@ -54,9 +54,9 @@ def frame_rates(frame_ms: Array) -> FrameRates:
         raise TraceError("frame times must be above 0 ms; choose the column that holds them")
     slowest = np.sort(t)[-max(1, int(np.ceil(t.size / 100))) :]
     return FrameRates(
-        1000 * t.size / float(t.sum()),
-        1000 / float(np.percentile(t, 99)),
-        1000 * slowest.size / float(slowest.sum()),
-        int(t.size),
-        float(t.sum()) / 1000,
+        average=1000 * t.size / float(t.sum()),
+        low_percentile=1000 / float(np.percentile(t, 99)),
+        low_average=1000 * slowest.size / float(slowest.sum()),
+        frames=int(t.size),
+        seconds=float(t.sum()) / 1000,
     )

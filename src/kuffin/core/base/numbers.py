@@ -4,7 +4,11 @@ from __future__ import annotations
 
 
 def number(x: float, digits: int = 1) -> str:
-    """A number for a sentence, with a true minus."""
+    """A number for a sentence, with a true minus.
+
+    >>> number(-0.04), number(-1.25, 2)
+    ('0.0', '−1.25')
+    """
     written = f"{x:.{digits}f}"
     if written.startswith("-") and not written.strip("-0."):
         written = written[1:]  # a minus in front of nothing

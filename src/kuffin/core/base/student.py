@@ -6,7 +6,11 @@ from scipy import special
 
 
 def t_quantile(p: float, df: float) -> float:
-    """The p-quantile of Student's t with df degrees of freedom."""
+    """The p-quantile of Student's t with df degrees of freedom.
+
+    >>> round(t_quantile(0.975, 5), 3)
+    2.571
+    """
     return float(special.stdtrit(df, p))
 
 

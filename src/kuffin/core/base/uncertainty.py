@@ -13,7 +13,7 @@ import numpy as np
 from kuffin.core.base.student import t_quantile
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Accuracy:
     """An instrument's accuracy as its maker states it.
 
@@ -50,7 +50,7 @@ class Accuracy:
         return float(self.half_width(reading) / np.sqrt(3))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Source:
     """One source of uncertainty.
 
@@ -109,6 +109,9 @@ def combine(
     ----------
     correlations : mapping of (name, name) to float, optional
         Where two sources are not independent.
+
+    >>> round(combine([Source(name="probe", u=0.03), Source(name="window", u=0.04)]).u, 3)
+    0.05
     """
     signed = np.array([s.sensitivity * s.u for s in sources], float)
     r = np.eye(signed.size)
@@ -146,5 +149,16 @@ def in_a_comparison(sources: Sequence[Source], reading: float, difference: float
             factor = abs(difference / whole) if whole else 0.0
         else:
             factor = float(np.sqrt(2))
-        out.append(Source(s.name, s.u, s.sensitivity * factor, s.df, s.cancels, s.evaluated, s.note, s.of))
+        out.append(
+            Source(
+                name=s.name,
+                u=s.u,
+                sensitivity=s.sensitivity * factor,
+                df=s.df,
+                cancels=s.cancels,
+                evaluated=s.evaluated,
+                note=s.note,
+                of=s.of,
+            )
+        )
     return out

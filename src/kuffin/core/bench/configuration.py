@@ -6,7 +6,7 @@ The one owner of settings: of a bench, a candidate, a protocol's step, and the t
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import KW_ONLY, dataclass
 
 from kuffin.core.bench.undertest import kind_under_test
 
@@ -39,6 +39,7 @@ class Setting:
     label: str
     kind: str
     effect: str
+    _: KW_ONLY
     strength: int = 2
     unit: str = ""
     options: tuple[str, ...] = ()
@@ -67,36 +68,36 @@ _S = Setting
 SETTINGS: dict[str, Setting] = {
     s.key: s
     for s in (
-        _S("block", "block", "part", "The step from die to coolant is the block's: another block decides it.", 3, part_kinds=("processor block", "card block")),
-        _S("radiator", "radiator", "part", "The step from coolant to air is the radiator's: another radiator decides it.", 3, part_kinds=("radiator",)),
-        _S("pump", "pump", "part", "Another pump gives another flow; blocks gain with flow, about 1 K for a doubling.", 2, part_kinds=("pump",)),
-        _S("fans", "fans", "part", "Other fans move another amount of air: several kelvins from coolant to air, and another sound.", 3, part_kinds=("fan",)),
-        _S("coolant", "coolant", "part", "More glycol carries less heat and flows less: up to about 1 K at the die.", 2, part_kinds=("coolant",)),
-        _S("paste", "paste", "part", "Another paste shifts the step from die to coolant by up to some kelvins.", 3, part_kinds=("paste",)),
-        _S("backplate", "backplate", "part", "A backplate spreads the pull, and carries heat from behind: with and without are two things.", 2, part_kinds=("backplate",)),
-        _S("pads", "pads", "part", "Other pads change memory and regulators, and may lift the block off the die.", 2, part_kinds=("pad",)),
-        _S("load", "load", "text", "Another load heats other places of the die.", 2, of_test=True),
-        _S("power_w", "power", "number", "Rises grow in step with power: 5 % more power is 5 % more rise. “Per watt” takes that out.", 2, "W", high=5000, of_test=True, shown_by="power", shown_in="W", called="the load"),
-        _S("power_limit_w", "power limit", "number", "A higher limit lets the part draw more; where a limit holds it back, its temperature says little of the cooler.", 2, "W", high=5000, of_test=True, called="the power limit"),
-        _S("clock_mhz", "clock", "number", "Another clock makes another power, and another score.", 2, "MHz", high=20_000, of_test=True, shown_by="clock", shown_in="MHz", called="the clock"),
-        _S("clock_limit_mhz", "clock limit", "number", "Another limit of the clock: power, score and temperature differ with it.", 2, "MHz", high=20_000, of_test=True, called="the clock limit"),
-        _S("voltage_v", "voltage", "number", "More voltage makes more heat at the same clock.", 2, "V", high=60, of_test=True, shown_by="voltage", shown_in="V", called="the voltage"),
-        _S("pump_percent", "pump", "number", "Another pump speed gives another flow; compare blocks at the same flow.", 2, "%", high=100, of_test=True, shown_by="pump", shown_in="rpm", called="the pump"),
-        _S("fan_percent", "fans", "number", "Another fan speed changes coolant over air at once: several kelvins.", 3, "%", high=100, of_test=True, shown_by="fan", shown_in="rpm", called="the fans"),
-        _S("firmware", "firmware", "text", "Firmware sets limits, voltages and fan curves: with another one it may be another part.", 2, of_test=True, called="the firmware"),
-        _S("driver", "driver", "text", "Another driver can load the part otherwise: power and clock move with it.", 2, of_test=True, called="the driver"),
-        _S("orientation", "orientation", "choice", "A radiator or block the other way up may hold air.", 1, options=("lying", "standing, ports up", "standing, ports down", "on its side", "hanging")),
-        _S("ports", "ports", "text", "Which ports are used decides how the flow crosses the part.", 2, of_use=True),
-        _S("turned", "turned by", "number", "A part that is turned lies otherwise over the hot places: commonly some tenths of a kelvin.", 2, "°", high=360, of_use=True),
-        _S("state", "state", "text", "As bought, repaired, cleaned, lapped: by now it may be another part.", 2, of_use=True),
-        _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", 2, options=("as marked", "against the mark", "not marked"), of_use=True),
-        _S("tightening", "tightening", "choice", "An uneven pull tilts the block: part of the die loses contact.", 2, options=("crosswise, in turns", "one after the other", "springs to the stop")),
-        _S("screws", "screws", "text", "Longer screws or other springs pull otherwise: commonly some tenths of a kelvin.", 1),
-        _S("torque_nm", "torque", "number", "More pull thins the paste: commonly some tenths of a kelvin.", 2, "N m", high=20),
-        _S("paste_amount_g", "paste amount", "number", "Too little leaves bare places; too much costs little.", 1, "g", high=20),
-        _S("spread", "way of spreading", "choice", "The way of spreading decides where air is shut in.", 2, options=("dot", "line", "cross", "several dots", "spread flat", "sheet")),
-        _S("pads_where", "pads, where and how thick", "text", "Thicker pads can hold the block off the die.", 2),
-        _S("fans_where", "fans, how many and which side", "text", "One fan more, or pulling instead of pushing, changes the air through the core.", 3),
+        _S("block", "block", "part", "The step from die to coolant is the block's: another block decides it.", strength=3, part_kinds=("processor block", "card block")),
+        _S("radiator", "radiator", "part", "The step from coolant to air is the radiator's: another radiator decides it.", strength=3, part_kinds=("radiator",)),
+        _S("pump", "pump", "part", "Another pump gives another flow; blocks gain with flow, about 1 K for a doubling.", strength=2, part_kinds=("pump",)),
+        _S("fans", "fans", "part", "Other fans move another amount of air: several kelvins from coolant to air, and another sound.", strength=3, part_kinds=("fan",)),
+        _S("coolant", "coolant", "part", "More glycol carries less heat and flows less: up to about 1 K at the die.", strength=2, part_kinds=("coolant",)),
+        _S("paste", "paste", "part", "Another paste shifts the step from die to coolant by up to some kelvins.", strength=3, part_kinds=("paste",)),
+        _S("backplate", "backplate", "part", "A backplate spreads the pull, and carries heat from behind: with and without are two things.", strength=2, part_kinds=("backplate",)),
+        _S("pads", "pads", "part", "Other pads change memory and regulators, and may lift the block off the die.", strength=2, part_kinds=("pad",)),
+        _S("load", "load", "text", "Another load heats other places of the die.", strength=2, of_test=True),
+        _S("power_w", "power", "number", "Rises grow in step with power: 5 % more power is 5 % more rise. “Per watt” takes that out.", strength=2, unit="W", high=5000, of_test=True, shown_by="power", shown_in="W", called="the load"),
+        _S("power_limit_w", "power limit", "number", "A higher limit lets the part draw more; where a limit holds it back, its temperature says little of the cooler.", strength=2, unit="W", high=5000, of_test=True, called="the power limit"),
+        _S("clock_mhz", "clock", "number", "Another clock makes another power, and another score.", strength=2, unit="MHz", high=20_000, of_test=True, shown_by="clock", shown_in="MHz", called="the clock"),
+        _S("clock_limit_mhz", "clock limit", "number", "Another limit of the clock: power, score and temperature differ with it.", strength=2, unit="MHz", high=20_000, of_test=True, called="the clock limit"),
+        _S("voltage_v", "voltage", "number", "More voltage makes more heat at the same clock.", strength=2, unit="V", high=60, of_test=True, shown_by="voltage", shown_in="V", called="the voltage"),
+        _S("pump_percent", "pump", "number", "Another pump speed gives another flow; compare blocks at the same flow.", strength=2, unit="%", high=100, of_test=True, shown_by="pump", shown_in="rpm", called="the pump"),
+        _S("fan_percent", "fans", "number", "Another fan speed changes coolant over air at once: several kelvins.", strength=3, unit="%", high=100, of_test=True, shown_by="fan", shown_in="rpm", called="the fans"),
+        _S("firmware", "firmware", "text", "Firmware sets limits, voltages and fan curves: with another one it may be another part.", strength=2, of_test=True, called="the firmware"),
+        _S("driver", "driver", "text", "Another driver can load the part otherwise: power and clock move with it.", strength=2, of_test=True, called="the driver"),
+        _S("orientation", "orientation", "choice", "A radiator or block the other way up may hold air.", strength=1, options=("lying", "standing, ports up", "standing, ports down", "on its side", "hanging")),
+        _S("ports", "ports", "text", "Which ports are used decides how the flow crosses the part.", strength=2, of_use=True),
+        _S("turned", "turned by", "number", "A part that is turned lies otherwise over the hot places: commonly some tenths of a kelvin.", strength=2, unit="°", high=360, of_use=True),
+        _S("state", "state", "text", "As bought, repaired, cleaned, lapped: by now it may be another part.", strength=2, of_use=True),
+        _S("flow_direction", "flow direction", "choice", "Most blocks are made for one direction; the other one can cost some kelvins.", strength=2, options=("as marked", "against the mark", "not marked"), of_use=True),
+        _S("tightening", "tightening", "choice", "An uneven pull tilts the block: part of the die loses contact.", strength=2, options=("crosswise, in turns", "one after the other", "springs to the stop")),
+        _S("screws", "screws", "text", "Longer screws or other springs pull otherwise: commonly some tenths of a kelvin.", strength=1),
+        _S("torque_nm", "torque", "number", "More pull thins the paste: commonly some tenths of a kelvin.", strength=2, unit="N m", high=20),
+        _S("paste_amount_g", "paste amount", "number", "Too little leaves bare places; too much costs little.", strength=1, unit="g", high=20),
+        _S("spread", "way of spreading", "choice", "The way of spreading decides where air is shut in.", strength=2, options=("dot", "line", "cross", "several dots", "spread flat", "sheet")),
+        _S("pads_where", "pads, where and how thick", "text", "Thicker pads can hold the block off the die.", strength=2),
+        _S("fans_where", "fans, how many and which side", "text", "One fan more, or pulling instead of pushing, changes the air through the core.", strength=3),
     )
 }  # fmt: skip
 
@@ -105,7 +106,7 @@ OF_TEST = {s.key: s for s in SETTINGS.values() if s.of_test}
 _PLURAL = {"fans", "pads", "screws"}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Difference:
     """Something that differs between candidates besides what is under test.
 
@@ -186,7 +187,11 @@ def difference(setting: Setting, said: Mapping[str, str], keep_same: Sequence[st
     """
     groups = grouped(said)
     strength = 3 if setting.key in keep_same else setting.strength
-    return [Difference(setting.key, setting.spoken, groups, setting.effect, strength)] if len(groups) > 1 else []
+    return (
+        [Difference(key=setting.key, label=setting.spoken, groups=groups, effect=setting.effect, strength=strength)]
+        if len(groups) > 1
+        else []
+    )
 
 
 def grouped(said: Mapping[str, str]) -> tuple[tuple[str, tuple[str, ...]], ...]:

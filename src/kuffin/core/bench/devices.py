@@ -14,7 +14,7 @@ from kuffin.core.base.pointers import BENCH, CHANNELS, QUESTION
 from kuffin.core.bench.roles import DIE, ROLES
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class DeviceKind:
     """A kind of device.
 
@@ -46,20 +46,20 @@ DEVICE_KINDS: dict[str, DeviceKind] = {
     d.key: d
     for d in (
         DeviceKind(
-            CARD,
-            frozenset(["gpu", "card", "graphics", "vram", "gddr", "video"]),
+            key=CARD,
+            words=frozenset(["gpu", "card", "graphics", "vram", "gddr", "video"]),
             keeps=frozenset({"backplate"}),
             may_have=frozenset({"memory", "regulator", "backplate"}),
             part_kinds=frozenset({"card block"}),
         ),
         DeviceKind(
-            PROCESSOR,
-            frozenset(["cpu", "apu", "processor", "tctl", "tdie", "ccd"]),
+            key=PROCESSOR,
+            words=frozenset(["cpu", "apu", "processor", "tctl", "tdie", "ccd"]),
             part_kinds=frozenset({"processor block"}),
         ),
         DeviceKind(
-            BOARD,
-            frozenset(["board", "motherboard", "mainboard", "mobo", "dimm", "dimms", "spd"]) | ROLES["chipset"].words | ROLES["storage"].words,
+            key=BOARD,
+            words=frozenset(["board", "motherboard", "mainboard", "mobo", "dimm", "dimms", "spd"]) | ROLES["chipset"].words | ROLES["storage"].words,
             keeps=frozenset({"chipset", "storage", "memory", "regulator"}),
         ),
     )
@@ -115,7 +115,7 @@ NOT_TOLD = Cooled()
 _SAY_WHICH = f"say which the study is about, {QUESTION}"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Whose:
     """Whose channels speak in a run (docs/methods.md, “Devices”).
 
@@ -165,7 +165,7 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
                 f"the study is about the {cooled.device}; this log has the {only}’s channels only ({_SAY_WHICH})"
             )
         muted = _speaking(channels, "" if problems else only)
-        return Whose(only, muted, problems=problems, every=tuple(channels), cooled=cooled)
+        return Whose(device=only, channels=muted, problems=problems, every=tuple(channels), cooled=cooled)
     device, why = _asked_about(owners, cooled.device, channels)
     problems = {"die": why} if why else {}
     speaking = _speaking(channels, "" if why else device)
@@ -181,7 +181,16 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
         problems["heat"] = no_heat
     upstream = _before(channels, cooled.loop, device) if not why else ()
     others = tuple(d for d in owners if d is not None and (why or d != device))
-    return Whose(None if why else device, speaking, heating, upstream, others, problems, tuple(channels), cooled)
+    return Whose(
+        device=None if why else device,
+        channels=speaking,
+        heating=heating,
+        upstream=upstream,
+        others=others,
+        problems=problems,
+        every=tuple(channels),
+        cooled=cooled,
+    )
 
 
 def _owners(channels: Sequence[ChannelRole], roles: Collection[str]) -> list[str | None]:

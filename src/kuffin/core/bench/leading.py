@@ -13,7 +13,7 @@ BY_HAND = "stopped by hand"  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Stage:
     """Where a run stands.
 
@@ -192,4 +192,6 @@ class Leader:
         step = self._steps[number - 1]
         before = self._steps[number - 2] if number > 1 else None
         wanted = to_do(step, before, self._sets(step))
-        self.stage = Stage(step, number, WAITING if wanted else SETTLING, now_s, why, to_do=wanted)
+        self.stage = Stage(
+            step=step, number=number, phase=WAITING if wanted else SETTLING, begun_s=now_s, why=why, to_do=wanted
+        )

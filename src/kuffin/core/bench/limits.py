@@ -19,7 +19,7 @@ NO_SAFETY_DEVICE = (
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Limits:
     """At what a run is stopped; None: not watched.
 
@@ -116,7 +116,7 @@ _SILENT_S = 15.0
 _HELD_S = 2.5  # one wild reading is no alarm
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Watched:
     """What one limit is held against.
 
@@ -139,19 +139,19 @@ class Watched:
 
 
 WATCHED = (
-    Watched("die_c", "die", ("die",), "°C"),
+    Watched(key="die_c", label="die", roles=("die",), unit="°C"),
     # a hot spot is hotter by nature: it has fifteen kelvins more
-    Watched("die_c", "hot spot", ("hot_spot",), "°C", grace=15.0),
-    Watched("coolant_c", "coolant", COOLANT, "°C"),
-    Watched("flow_l_h", "flow", ("flow",), "L/h", lowest=True),
-    Watched("pump_rpm", "pump", ("pump",), "rpm", lowest=True),
+    Watched(key="die_c", label="hot spot", roles=("hot_spot",), unit="°C", grace=15.0),
+    Watched(key="coolant_c", label="coolant", roles=COOLANT, unit="°C"),
+    Watched(key="flow_l_h", label="flow", roles=("flow",), unit="L/h", lowest=True),
+    Watched(key="pump_rpm", label="pump", roles=("pump",), unit="rpm", lowest=True),
 )
 
 # a channel's name, its role, and its newest value
 Newest = tuple[str, str | None, float]
 
 
-@dataclass
+@dataclass(kw_only=True)
 class Watch:
     """Watches limits through a run: asked about once a second with the newest values of all channels.
 

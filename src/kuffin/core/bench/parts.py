@@ -12,7 +12,7 @@ THREADS = ("G1/4", "G3/8", "none")
 CAME = ("bought", "lent by the maker", "given by the maker", "pre-production", "used")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Field:
     """One field of a kind of part.
 
@@ -46,12 +46,14 @@ class PartKind:
         return self.slot == "coolant" or any(f.key == _PRESSURE.key for f in self.fields)
 
 
-_VOLUME = Field("volume_ml", "volume inside", unit="mL", high=20_000)
-_THREAD = Field("thread", "threads", "choice", options=THREADS)
-_METALS = Field("metals", "wetted metals", "several", options=METALS)
-_PRESSURE = Field("max_pressure_kpa", "highest pressure its maker allows", unit="kPa over air", high=2000)
-_SCREWS = Field("screw_pattern", "screws", "choice", options=("two", "four", "four in a cross", "six", "eight"))
-_SIZE = Field("fan_size_mm", "fan size", unit="mm", high=400)
+_VOLUME = Field(key="volume_ml", label="volume inside", unit="mL", high=20_000)
+_THREAD = Field(key="thread", label="threads", kind="choice", options=THREADS)
+_METALS = Field(key="metals", label="wetted metals", kind="several", options=METALS)
+_PRESSURE = Field(key="max_pressure_kpa", label="highest pressure its maker allows", unit="kPa over air", high=2000)
+_SCREWS = Field(
+    key="screw_pattern", label="screws", kind="choice", options=("two", "four", "four in a cross", "six", "eight")
+)
+_SIZE = Field(key="fan_size_mm", label="fan size", unit="mm", high=400)
 
 
 def _kind(key: str, plural: str, *fields: Field, slot: str = "") -> PartKind:
@@ -70,19 +72,19 @@ KINDS: dict[str, PartKind] = {
             _METALS,
             _PRESSURE,
             _SCREWS,
-            Field("step_mm", "its die stands higher than its pads' face by", unit="mm", low=-5, high=10),
+            Field(key="step_mm", label="its die stands higher than its pads' face by", unit="mm", low=-5, high=10),
             slot="block",
         ),
         _kind(
             "radiator",
             "radiators",
-            Field("length_mm", "length", unit="mm", high=2000),
-            Field("width_mm", "width", unit="mm", high=1000),
-            Field("thickness_mm", "thickness", unit="mm", high=300),
+            Field(key="length_mm", label="length", unit="mm", high=2000),
+            Field(key="width_mm", label="width", unit="mm", high=1000),
+            Field(key="thickness_mm", label="thickness", unit="mm", high=300),
             _SIZE,
-            Field("fan_count", "fans", high=20),
-            Field("screw_thread", "screw threads", "choice", options=("M3", "M3.5", "M4", "UNC 6-32")),
-            Field("screw_depth_mm", "depth from the flange to the core", unit="mm", high=50),
+            Field(key="fan_count", label="fans", high=20),
+            Field(key="screw_thread", label="screw threads", kind="choice", options=("M3", "M3.5", "M4", "UNC 6-32")),
+            Field(key="screw_depth_mm", label="depth from the flange to the core", unit="mm", high=50),
             _VOLUME,
             _THREAD,
             _METALS,
@@ -96,7 +98,7 @@ KINDS: dict[str, PartKind] = {
             _THREAD,
             _METALS,
             _PRESSURE,
-            Field("voltage_v", "voltage", unit="V", high=240),
+            Field(key="voltage_v", label="voltage", unit="V", high=240),
             slot="pump",
         ),
         _kind("reservoir", "reservoirs", _VOLUME, _THREAD, _METALS, _PRESSURE, slot="reservoir"),
@@ -104,15 +106,15 @@ KINDS: dict[str, PartKind] = {
             "fan",
             "fans",
             _SIZE,
-            Field("thickness_mm", "thickness", unit="mm", high=100),
-            Field("max_rpm", "highest speed", unit="rpm", high=20_000),
+            Field(key="thickness_mm", label="thickness", unit="mm", high=100),
+            Field(key="max_rpm", label="highest speed", unit="rpm", high=20_000),
             slot="fans",
         ),
         _kind(
             "tube",
             "tubes",
-            Field("inner_mm", "inner diameter", unit="mm", high=50),
-            Field("outer_mm", "outer diameter", unit="mm", high=60),
+            Field(key="inner_mm", label="inner diameter", unit="mm", high=50),
+            Field(key="outer_mm", label="outer diameter", unit="mm", high=60),
             _PRESSURE,
             slot="tube",
         ),
@@ -120,43 +122,59 @@ KINDS: dict[str, PartKind] = {
         _kind(
             "coolant",
             "coolants",
-            Field("sort", "sort", "choice", options=("ready mixed", "concentrate", "plain water")),
-            Field("share_percent", "concentrate in the mix, by volume", unit="%", high=100),
-            Field("glycol_mass_percent", "glycol in the mix, by mass", unit="%", high=100),
+            Field(key="sort", label="sort", kind="choice", options=("ready mixed", "concentrate", "plain water")),
+            Field(key="share_percent", label="concentrate in the mix, by volume", unit="%", high=100),
+            Field(key="glycol_mass_percent", label="glycol in the mix, by mass", unit="%", high=100),
             Field(
-                "glycol", "glycol in it", "choice", options=("none", "ethylene glycol", "propylene glycol", "unknown")
+                key="glycol",
+                label="glycol in it",
+                kind="choice",
+                options=("none", "ethylene glycol", "propylene glycol", "unknown"),
             ),
             slot="coolant",
         ),
         _kind(
             "paste",
             "pastes",
-            Field("sort", "sort", "choice", options=("ordinary", "electrically conductive", "liquid metal", "sheet")),
-            Field("conductivity_w_mk", "conductivity, as claimed", unit="W/(m K)", high=1000),
-            Field("rest_h", "time to settle after mounting", unit="h", high=500),
+            Field(
+                key="sort",
+                label="sort",
+                kind="choice",
+                options=("ordinary", "electrically conductive", "liquid metal", "sheet"),
+            ),
+            Field(key="conductivity_w_mk", label="conductivity, as claimed", unit="W/(m K)", high=1000),
+            Field(key="rest_h", label="time to settle after mounting", unit="h", high=500),
             slot="paste",
         ),
         _kind(
             "pad",
             "pads",
-            Field("thickness_mm", "thickness", unit="mm", high=10),
-            Field("least_percent", "squeeze, at least", unit="%", high=90),
-            Field("most_percent", "squeeze, at most", unit="%", high=90),
-            Field("conductivity_w_mk", "conductivity, as claimed", unit="W/(m K)", high=1000),
+            Field(key="thickness_mm", label="thickness", unit="mm", high=10),
+            Field(key="least_percent", label="squeeze, at least", unit="%", high=90),
+            Field(key="most_percent", label="squeeze, at most", unit="%", high=90),
+            Field(key="conductivity_w_mk", label="conductivity, as claimed", unit="W/(m K)", high=1000),
             slot="pads",
         ),
-        _kind("air cooler", "air coolers", Field("height_mm", "height", unit="mm", high=400), _SIZE, _SCREWS),
+        _kind("air cooler", "air coolers", Field(key="height_mm", label="height", unit="mm", high=400), _SIZE, _SCREWS),
         _kind("chipset block", "chipset blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
         _kind("regulator block", "regulator blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
-        _kind("memory cooler", "memory coolers", Field("height_mm", "height", unit="mm", high=400)),
+        _kind("memory cooler", "memory coolers", Field(key="height_mm", label="height", unit="mm", high=400)),
         _kind(
             "backplate",
             "backplates",
-            Field("thickness_mm", "thickness", unit="mm", high=30),
-            Field("screw_thread", "screw threads", "text"),
+            Field(key="thickness_mm", label="thickness", unit="mm", high=30),
+            Field(key="screw_thread", label="screw threads", kind="text"),
             slot="backplate",
         ),
-        _kind("sensor", "sensors", Field("quantity", "measures", "text"), _VOLUME, _THREAD, _METALS, slot="sensor"),
+        _kind(
+            "sensor",
+            "sensors",
+            Field(key="quantity", label="measures", kind="text"),
+            _VOLUME,
+            _THREAD,
+            _METALS,
+            slot="sensor",
+        ),
         _kind("other part", "other parts", _VOLUME, _METALS, _PRESSURE),
         _kind(
             "whole set",
@@ -165,7 +183,7 @@ KINDS: dict[str, PartKind] = {
             _METALS,
             _PRESSURE,
             _SIZE,
-            Field("fan_count", "fans", high=20),
+            Field(key="fan_count", label="fans", high=20),
             slot="set",
         ),
     )

@@ -18,7 +18,7 @@ DEFAULT_RISE_K = 12.0
 OWN_FIELDS = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Step:
     """One step of a run.
 
@@ -69,9 +69,9 @@ class Step:
 def usual_steps() -> tuple[Step, ...]:
     """The three steps that most tests are made of: idle, load, cool down."""
     return (
-        Step("idle", settle="clock", longest_min=5, measure_min=2),
-        Step("load", "batch stretch", settle="detect", longest_min=45, measure_min=5),
-        Step("cool down", settle="clock", longest_min=8, measure_min=0),
+        Step(name="idle", settle="clock", longest_min=5, measure_min=2),
+        Step(name="load", load="batch stretch", settle="detect", longest_min=45, measure_min=5),
+        Step(name="cool down", settle="clock", longest_min=8, measure_min=0),
     )
 
 

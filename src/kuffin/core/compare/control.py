@@ -20,7 +20,7 @@ Array = NDArray[np.float64]
 _THREE_SIGMA = 0.99865
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Moved:
     """How the baseline moved.
 
@@ -43,7 +43,7 @@ class Moved:
     p: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ControlChart:
     """The baseline's readings in bench order, with their centre, limits, and whether they moved.
 
@@ -93,7 +93,14 @@ def control_chart(
     if n < 2:
         centre = float(y.mean()) if n else 0.0
         return ControlChart(
-            y, centre, -np.inf, np.inf, y.copy(), (), None, "the baseline has one reading; two or more tell"
+            values=y,
+            centre=centre,
+            low=-np.inf,
+            high=np.inf,
+            levels=y.copy(),
+            outside=(),
+            moved=None,
+            why_not="the baseline has one reading; two or more tell",
         )
     known = sd is not None and sd > 0 and df >= 3
     centre = float(y.mean())
@@ -125,24 +132,36 @@ def control_chart(
     outside = tuple(int(i) for i in np.flatnonzero(np.abs(y - centre) > half))
     if not tried:
         return ControlChart(
-            y,
-            centre,
-            centre - half,
-            centre + half,
-            np.full(n, centre),
-            outside,
-            None,
-            "too few readings",
-            spread,
-            free,
-            factor,
+            values=y,
+            centre=centre,
+            low=centre - half,
+            high=centre + half,
+            levels=np.full(n, centre),
+            outside=outside,
+            moved=None,
+            why_not="too few readings",
+            sd=spread,
+            df=free,
+            factor=factor,
         )
     best = min(range(len(tried)), key=lambda i: tried[i].p)
     m = tried[best]
-    found = Moved(m.way, m.at, m.by, m.u95, min(1.0, m.p * len(tried)))
+    found = Moved(way=m.way, at=m.at, by=m.by, u95=m.u95, p=min(1.0, m.p * len(tried)))
     moved = found if found.p < alpha else None
     levels = lines[best] if moved is not None else np.full(n, centre)
-    return ControlChart(y, centre, centre - half, centre + half, levels, outside, moved, "", spread, free, factor)
+    return ControlChart(
+        values=y,
+        centre=centre,
+        low=centre - half,
+        high=centre + half,
+        levels=levels,
+        outside=outside,
+        moved=moved,
+        why_not="",
+        sd=spread,
+        df=free,
+        factor=factor,
+    )
 
 
 def _try(
@@ -164,5 +183,5 @@ def _try(
             return
         spread = float(np.sqrt(np.sum((y - level) ** 2) / free))
     se = max(spread * unscaled, 1e-12)
-    tried.append(Moved(way, at, by, t_quantile(0.975, free) * se, t_two_sided_p(by / se, free)))
+    tried.append(Moved(way=way, at=at, by=by, u95=t_quantile(0.975, free) * se, p=t_two_sided_p(by / se, free)))
     lines.append(level)

@@ -13,7 +13,7 @@ from kuffin.core.compare.spreads import UnequalSpread
 Array = NDArray[np.float64]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class MountValue:
     """One mount's normalised reading: the unit of evidence."""
 
@@ -25,44 +25,85 @@ class MountValue:
     covariates: tuple[float, ...] = ()
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CandidateResult:
-    """A candidate's adjusted mean with its plain interval, letters of the ties it belongs to, chance of being best."""
+    """A candidate's adjusted mean with its plain interval, letters of the ties it belongs to, chance of being best.
+
+    Attributes
+    ----------
+    se, t : float
+        The mean's standard error, and Student's t at the comparison's confidence.
+    weights : tuple of float
+        By which each of the comparison's mounts goes into the mean, in their order.
+    sd : float or None
+        Scatter of its own mounts, where each candidate keeps its own.
+    """
 
     name: str
     mounts: int
     samples: int
     mean: float
-    low: float
-    high: float
+    se: float
+    t: float
+    weights: tuple[float, ...]
     group: str | None
     p_best: float
     sd: float | None = None
 
+    @property
+    def low(self) -> float:
+        return self.mean - self.t * self.se
 
-@dataclass(frozen=True)
+    @property
+    def high(self) -> float:
+        return self.mean + self.t * self.se
+
+
+@dataclass(frozen=True, kw_only=True)
 class PairResult:
-    """A pair's difference a − b with its simultaneous interval, and the verdict on it."""
+    """A pair's difference a − b with its simultaneous interval, and the verdict on it.
+
+    Attributes
+    ----------
+    se, df : float
+        The difference's standard error and degrees of freedom.
+    q, q_narrow : float
+        Critical values over all pairs together, at the confidence C and at 2C − 1.
+    """
 
     a: str
     b: str
     difference: float
-    low: float
-    high: float
+    se: float
+    df: float
+    q: float
+    q_narrow: float
     p: float
     verdict: str
     mounts_needed: int | None
-    narrow_low: float
-    narrow_high: float
-    se: float
-    df: float
+
+    @property
+    def low(self) -> float:
+        return self.difference - self.q * self.se
+
+    @property
+    def high(self) -> float:
+        return self.difference + self.q * self.se
+
+    @property
+    def narrow_low(self) -> float:
+        return self.difference - self.q_narrow * self.se
+
+    @property
+    def narrow_high(self) -> float:
+        return self.difference + self.q_narrow * self.se
 
     @property
     def settled(self) -> bool:
         return self.verdict != "unsettled"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Comparison:
     """The whole comparison of a study under one school."""
 
@@ -80,6 +121,7 @@ class Comparison:
     studentized: Array = field(repr=False, default_factory=lambda: np.empty(0))
     warnings: tuple[str, ...] = ()
     reference: str | None = None
+    residual_df: float | None = None  # by which the residuals' squares give `sd`; None where that was not least squares
     unequal: UnequalSpread | None = None  # a candidate that scatters far more than the others
 
     @property

@@ -52,7 +52,18 @@ def judged_pair(
     inner = (difference - narrow * se, difference + narrow * se)
     verdict = pair_verdict(low, high, inner, margin, difference)
     needed = needed if verdict == "unsettled" else None
-    return PairResult(a, b, difference, low, high, p, verdict, needed, *inner, se, df)
+    return PairResult(
+        a=a,
+        b=b,
+        difference=difference,
+        se=se,
+        df=df,
+        q=wide,
+        q_narrow=narrow,
+        p=p,
+        verdict=verdict,
+        mounts_needed=needed,
+    )
 
 
 def group_letters(

@@ -13,7 +13,7 @@ from kuffin.core.base.errors import CompareError
 Array = NDArray[np.float64]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LinearFit:
     """Least-squares means of the candidates.
 
@@ -26,6 +26,8 @@ class LinearFit:
     sd, df : float
         Residual standard deviation and degrees of freedom.
     residuals, leverage : ndarray, shape (n,)
+    weights : ndarray, shape (k, n)
+        By which the mounts go into each mean.
     """
 
     means: Array
@@ -34,6 +36,7 @@ class LinearFit:
     df: float
     residuals: Array
     leverage: Array
+    weights: Array
 
     @property
     def covariance(self) -> Array:
@@ -101,7 +104,15 @@ def fit_linear(
     residuals = y - design @ coefficients
     unscaled = (r_inverse @ r_inverse.T)[:k, :k]
     sd = float(np.sqrt(residuals @ residuals / df))
-    return LinearFit(coefficients[:k], unscaled, sd, float(df), residuals, np.asarray((q**2).sum(axis=1), float))
+    return LinearFit(
+        means=coefficients[:k],
+        unscaled=unscaled,
+        sd=sd,
+        df=float(df),
+        residuals=residuals,
+        leverage=np.asarray((q**2).sum(axis=1), float),
+        weights=(r_inverse @ q.T)[:k],
+    )
 
 
 def design_matrix(

@@ -7,10 +7,11 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.student import t_quantile
+from kuffin.core.base.worked import Worked, worked
 
 
 @dataclass(frozen=True)
-class Difference:
+class LinkedDifference:
     """A difference with its standard error and degrees of freedom."""
 
     value: float
@@ -22,8 +23,37 @@ class Difference:
         half = t_quantile(0.5 + confidence / 2, self.df) * self.se
         return self.value - half, self.value + half
 
+    def worked(self, name: str, symbol: str, unit: str = "K") -> Worked:
+        """The difference with the half-width of its plain 95 % interval."""
+        half = worked(f"Half-width, {name}", f"U_{symbol}", "t*s", [self._t, self._se(symbol, unit)], unit, digits=3)
+        return Worked(name=name, symbol=symbol, value=self.value, unit=unit, half=half)
 
-def through_baseline(a_over_baseline: Difference, b_over_baseline: Difference) -> Difference:
+    @property
+    def _t(self) -> Worked:
+        return Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, self.df), source=f"95 %, {self.df:.3g} degrees of freedom")  # fmt: skip
+
+    def _se(self, symbol: str, unit: str) -> Worked:
+        return Worked(name=f"Standard error of {symbol}", symbol="s", value=self.se, unit=unit, digits=3)
+
+
+def linked_by_baseline(name: str, a: LinkedDifference, b: LinkedDifference, unit: str = "K") -> Worked:
+    """A − B by way of the baseline that both were held against, with its working; see `through_baseline`."""
+    over = [
+        Worked(name=f"{which} over the baseline", symbol=symbol, value=d.value, unit=unit)
+        for which, symbol, d in (("The one", "a", a), ("The other", "b", b))
+    ]
+    errors = [
+        Worked(name=f"Standard error of {symbol}", symbol=f"s_{symbol}", value=d.se, unit=unit, digits=3)
+        for symbol, d in (("a", a), ("b", b))
+    ]
+    both = through_baseline(a, b)
+    said = "the baselines’ own mounts are different ones: JCGM 100:2008, G.4"
+    error = worked("Standard error", "s", "hypot(s_a, s_b)", errors, unit, digits=3, source=said)
+    half = worked("Half-width", "U", "t*s", [both._t, error], unit, digits=3)
+    return worked(name, "d", "a - b", over, unit, half=half)
+
+
+def through_baseline(a_over_baseline: LinkedDifference, b_over_baseline: LinkedDifference) -> LinkedDifference:
     """A − B where A stands against the baseline in one study and B in another.
 
     The baselines' own mounts are different ones, so their scatter comes in twice: standard errors combine in quadrature, the
@@ -31,6 +61,6 @@ def through_baseline(a_over_baseline: Difference, b_over_baseline: Difference) -
     """
     se = float(np.hypot(a_over_baseline.se, b_over_baseline.se))
     weight = a_over_baseline.se**4 / a_over_baseline.df + b_over_baseline.se**4 / b_over_baseline.df
-    return Difference(
+    return LinkedDifference(
         a_over_baseline.value - b_over_baseline.value, se, se**4 / weight if weight > 0 else a_over_baseline.df
     )

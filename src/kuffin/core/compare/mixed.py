@@ -11,7 +11,8 @@ from numpy.typing import NDArray
 from kuffin.core.base.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_p
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
-from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed, sample_counts
+from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed
+from kuffin.core.compare.mounttable import CompareOptions, MountTable
 from kuffin.core.compare.reml import Reml, fit_reml
 
 Array = NDArray[np.float64]
@@ -42,18 +43,7 @@ def sample_columns(mounts: Sequence[MountValue]) -> Array:
     return np.array(columns, float).T.reshape(len(mounts), len(columns))
 
 
-def compare_mixed(
-    names: list[str],
-    y: Array,
-    design: Array,
-    counts: NDArray[np.int64],
-    mounts: Sequence[MountValue],
-    reference: str | None,
-    margin: float | None,
-    confidence: float,
-    better: str,
-    warnings: list[str],
-) -> Comparison | None:
+def compare_mixed(table: MountTable, asked: CompareOptions, warnings: list[str]) -> Comparison | None:
     """All pairs, or all against a reference, with samples as a random effect.
 
     Returns
@@ -61,6 +51,8 @@ def compare_mixed(
     Comparison or None
         None where the samples' variance comes out at nought: the fixed model then says the same with less.
     """
+    names, y, design, mounts = table.names, table.y, table.design, table.mounts
+    reference, margin, confidence, better = asked.reference, asked.margin, asked.confidence, asked.better
     k = len(names)
     fit = fit_reml(y, design, [sample_levels(mounts)])
     sd_sample, sd_mount = fit.sds
@@ -84,7 +76,7 @@ def compare_mixed(
     def critical(level: float, df: float) -> float:
         return tukey_critical(level, k, df) if correlation is None else dunnett_critical(level, correlation, df)
 
-    samples = sample_counts(names, mounts)
+    samples = table.samples
     between = max(sum(samples.values()) - k, 1)
     pairs = []
     for a, b in places:
@@ -125,37 +117,36 @@ def compare_mixed(
         line = np.zeros(design.shape[1])
         line[i] = 1.0
         se, df = fit.se_df(line)
-        half = t_quantile(0.5 + confidence / 2, min(df, 1e6)) * se
-        mean = float(fit.beta[i])
         candidates.append(
             CandidateResult(
-                name,
-                int(counts[i]),
-                samples[name],
-                mean,
-                mean - half,
-                mean + half,
-                None if letters is None else letters[i],
-                chances[i],
+                name=name,
+                mounts=int(table.counts[i]),
+                samples=samples[name],
+                mean=float(fit.beta[i]),
+                se=se,
+                t=t_quantile(0.5 + confidence / 2, min(df, 1e6)),
+                weights=tuple(fit.weights[i].tolist()),
+                group=None if letters is None else letters[i],
+                p_best=chances[i],
             )
         )
     with np.errstate(all="ignore"):
         inner = fit.residuals / np.sqrt(max(sd_sample**2 + sd_mount**2, 1e-300))
     return Comparison(
-        method,
-        confidence,
-        margin,
-        better,
-        sd_mount,
-        None,
-        tuple(candidates),
-        tuple(pairs),
-        (("sample", sd_sample), ("mount", sd_mount)),
-        tuple(mounts),
-        fit.residuals,
-        inner,
-        tuple(warnings),
-        reference,
+        method=method,
+        confidence=confidence,
+        margin=margin,
+        better=better,
+        sd=sd_mount,
+        df=None,
+        candidates=tuple(candidates),
+        pairs=tuple(pairs),
+        components=(("sample", sd_sample), ("mount", sd_mount)),
+        mounts=tuple(mounts),
+        residuals=fit.residuals,
+        studentized=inner,
+        warnings=tuple(warnings),
+        reference=reference,
     )
 
 

@@ -9,19 +9,31 @@ from kuffin.core.compare import Comparison, PairResult
 
 
 def digits_for(spread: float) -> int:
-    """Decimals that a number of this spread deserves."""
+    """Decimals that a number of this spread deserves.
+
+    >>> [digits_for(x) for x in (2.0, 0.1, 0.01)]
+    [1, 2, 3]
+    """
     if not spread > 0:
         return 1
     return 1 if spread >= 0.15 else 2 if spread >= 0.015 else 3
 
 
 def span(low: float, high: float, unit: str, digits: int = 1) -> str:
-    """An interval in words: ``1.2 to 2.6 K``."""
+    """An interval in words: ``1.2 to 2.6 K``.
+
+    >>> span(1.2, 2.64, "K")
+    '1.2 to 2.6 K'
+    """
     return f"{number(low, digits)} to {number(high, digits)}{' ' + unit if unit else ''}"
 
 
 def joined(parts: Sequence[str]) -> str:
-    """A list in words: ``Reed, Rush and Sedge``."""
+    """A list in words: ``Reed, Rush and Sedge``.
+
+    >>> joined(["Reed", "Rush", "Sedge"])
+    'Reed, Rush and Sedge'
+    """
     return parts[0] if len(parts) == 1 else ", ".join(parts[:-1]) + " and " + parts[-1] if parts else ""
 
 
@@ -47,7 +59,11 @@ def count(n: int) -> str:
 
 
 def several(n: int, thing: str) -> str:
-    """A number of things, in words: one day, two days."""
+    """A number of things, in words: one day, two days.
+
+    >>> several(1, "mount"), several(3, "mount"), several(13, "mount")
+    ('one mount', 'three mounts', '13 mounts')
+    """
     return f"{count(n)} {thing}{'' if n == 1 else 's'}"
 
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import replace
 from itertools import combinations
 
@@ -11,25 +10,17 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_ps
 from kuffin.core.base.student import t_quantile
-from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue, blocks
-from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed, sample_counts
+from kuffin.core.compare.evidence import CandidateResult, Comparison, blocks
+from kuffin.core.compare.judging import chances_of_best, group_letters, judged_pair, mounts_needed
 from kuffin.core.compare.linear import LinearFit
+from kuffin.core.compare.mounttable import CompareOptions, MountTable
 from kuffin.core.plan.design import Model
 
 Array = NDArray[np.float64]
 
 
 def compare_pooled(
-    names: list[str],
-    fit: LinearFit,
-    counts: NDArray[np.int64],
-    mounts: Sequence[MountValue],
-    reference: str | None,
-    margin: float | None,
-    confidence: float,
-    better: str,
-    warnings: list[str],
-    df: float | None = None,
+    table: MountTable, asked: CompareOptions, fit: LinearFit, warnings: list[str], df: float | None = None
 ) -> Comparison:
     """All pairs, or all against a reference, from a linear fit with one spread for all candidates.
 
@@ -38,6 +29,8 @@ def compare_pooled(
     df : float, optional
         Fewer degrees of freedom than the fit's, where more would promise too much.
     """
+    names, mounts, reference = table.names, table.mounts, asked.reference
+    margin, confidence, better = asked.margin, asked.confidence, asked.better
     k, df = len(names), fit.df if df is None else min(df, fit.df)
     later = Model(k, blocks(mounts) > 1, reference is not None)
     if reference is None:
@@ -80,36 +73,39 @@ def compare_pooled(
         if not pair.settled:
             pair = replace(pair, mounts_needed=mounts_needed(difference, fit.sd, margin, confidence, critical))
         pairs.append(pair)
-    half = t_quantile(0.5 + confidence / 2, df) * fit.sd * np.sqrt(np.diag(fit.unscaled))
+    t = t_quantile(0.5 + confidence / 2, df)
+    own_errors = fit.sd * np.sqrt(np.diag(fit.unscaled))
     chances = chances_of_best(fit.means, fit.covariance, df, better)
     letters = None if reference is not None else group_letters(names, fit.means, pairs, confidence, better)
-    samples = sample_counts(names, mounts)
+    samples = table.samples
     candidates = tuple(
         CandidateResult(
-            name,
-            int(counts[i]),
-            samples[name],
-            float(fit.means[i]),
-            float(fit.means[i] - half[i]),
-            float(fit.means[i] + half[i]),
-            None if letters is None else letters[i],
-            chances[i],
+            name=name,
+            mounts=int(table.counts[i]),
+            samples=samples[name],
+            mean=float(fit.means[i]),
+            se=float(own_errors[i]),
+            t=t,
+            weights=tuple(fit.weights[i].tolist()),
+            group=None if letters is None else letters[i],
+            p_best=chances[i],
         )
         for i, name in enumerate(names)
     )
     return Comparison(
-        method,
-        confidence,
-        margin,
-        better,
-        fit.sd,
-        df,
-        candidates,
-        tuple(pairs),
-        (("mount", fit.sd),),
-        tuple(mounts),
-        fit.residuals,
-        fit.studentized,
-        tuple(warnings),
-        reference,
+        method=method,
+        confidence=confidence,
+        margin=margin,
+        better=better,
+        sd=fit.sd,
+        df=df,
+        candidates=candidates,
+        pairs=tuple(pairs),
+        components=(("mount", fit.sd),),
+        mounts=tuple(mounts),
+        residuals=fit.residuals,
+        studentized=fit.studentized,
+        warnings=tuple(warnings),
+        reference=reference,
+        residual_df=fit.df,
     )

@@ -13,7 +13,7 @@ Array = NDArray[np.float64]
 _NOTHING = 1e-10  # a component's share of the residual variance below which it is nought
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Reml:
     """A fitted model y = X·β + Σ Zᵢ·bᵢ + e.
 
@@ -32,6 +32,8 @@ class Reml:
         Covariance of those variances, from their expected information.
     residuals, leverage : ndarray, shape (n,)
         About the fixed effects.
+    weights : ndarray, shape (p, n)
+        By which the rows go into each coefficient.
     converged : bool
     """
 
@@ -43,6 +45,7 @@ class Reml:
     variance_covariance: Array
     residuals: Array
     leverage: Array
+    weights: Array
     converged: bool
 
     def se_df(self, contrast: Array) -> tuple[float, float]:
@@ -105,15 +108,16 @@ def fit_reml(y: Array, x: Array, groups: Sequence[NDArray[np.int64]]) -> Reml:
     adjusted = phi + 2 * phi @ inner @ phi
     scale = size**2
     return Reml(
-        beta,
-        np.asarray(phi * scale, float),
-        np.asarray(adjusted * scale, float),
-        tuple(float(np.sqrt(v) * size) for v in variances),
-        tuple(-phi @ a @ phi * scale for a in p),
-        np.asarray(w, float),
-        y - x @ beta,
-        np.asarray(np.diag(x @ phi @ x.T @ inverse), float),
-        converged,
+        beta=beta,
+        plain=np.asarray(phi * scale, float),
+        covariance=np.asarray(adjusted * scale, float),
+        sds=tuple(float(np.sqrt(v) * size) for v in variances),
+        changes=tuple(-phi @ a @ phi * scale for a in p),
+        variance_covariance=np.asarray(w, float),
+        residuals=y - x @ beta,
+        leverage=np.asarray(np.diag(x @ phi @ x.T @ inverse), float),
+        weights=np.asarray(phi @ x.T @ inverse, float),
+        converged=converged,
     )
 
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import replace
 from itertools import combinations
 
@@ -11,23 +10,17 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.ranges import tukey_critical, tukey_p
 from kuffin.core.base.student import t_quantile
-from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
-from kuffin.core.compare.judging import DRAWS, group_letters, judged_pair, mounts_needed, sample_counts
+from kuffin.core.compare.evidence import CandidateResult, Comparison
+from kuffin.core.compare.judging import DRAWS, group_letters, judged_pair, mounts_needed
+from kuffin.core.compare.mounttable import CompareOptions, MountTable
 
 Array = NDArray[np.float64]
 
 
-def compare_separate(
-    names: list[str],
-    y: Array,
-    index: NDArray[np.int64],
-    mounts: Sequence[MountValue],
-    margin: float | None,
-    confidence: float,
-    better: str,
-    warnings: list[str],
-) -> Comparison:
+def compare_separate(table: MountTable, asked: CompareOptions, warnings: list[str]) -> Comparison:
     """All pairs of candidates that keep their own means and spreads, with Welch's degrees of freedom each."""
+    names, y, index, mounts = table.names, table.y, table.index, table.mounts
+    margin, confidence, better = asked.margin, asked.confidence, asked.better
     k = len(names)
     groups = [y[index == i] for i in range(k)]
     n = np.array([g.size for g in groups], float)
@@ -56,24 +49,24 @@ def compare_separate(
 
             pair = replace(pair, mounts_needed=mounts_needed(difference, both, margin, confidence, later))
         pairs.append(pair)
-    half = np.array([t_quantile(0.5 + confidence / 2, m - 1) for m in n]) * np.sqrt(share)
     rng = np.random.default_rng(20)
     draws = means + rng.standard_t(n - 1, (DRAWS, k)) * np.sqrt(share)
     best = draws.argmin(axis=1) if better == "lower" else draws.argmax(axis=1)
     chances = np.bincount(best, minlength=k) / DRAWS
     letters = group_letters(names, means, pairs, confidence, better)
-    samples = sample_counts(names, mounts)
+    samples = table.samples
     candidates = tuple(
         CandidateResult(
-            name,
-            int(n[i]),
-            samples[name],
-            float(means[i]),
-            float(means[i] - half[i]),
-            float(means[i] + half[i]),
-            letters[i],
-            float(chances[i]),
-            float(np.sqrt(variances[i])),
+            name=name,
+            mounts=int(n[i]),
+            samples=samples[name],
+            mean=float(means[i]),
+            se=float(np.sqrt(share[i])),
+            t=t_quantile(0.5 + confidence / 2, n[i] - 1),
+            weights=tuple(((index == i) / n[i]).tolist()),
+            group=letters[i],
+            p_best=float(chances[i]),
+            sd=float(np.sqrt(variances[i])),
         )
         for i, name in enumerate(names)
     )
@@ -81,17 +74,17 @@ def compare_separate(
     with np.errstate(all="ignore"):
         studentized = residuals / np.sqrt(variances[index] * (1 - 1 / n[index]))
     return Comparison(
-        "Welch on mount means" if k == 2 else "Games-Howell on mount means",
-        confidence,
-        margin,
-        better,
-        None,
-        None,
-        candidates,
-        tuple(pairs),
-        (),
-        tuple(mounts),
-        residuals,
-        np.where(np.isfinite(studentized), studentized, np.nan),
-        tuple(warnings),
+        method="Welch on mount means" if k == 2 else "Games-Howell on mount means",
+        confidence=confidence,
+        margin=margin,
+        better=better,
+        sd=None,
+        df=None,
+        candidates=candidates,
+        pairs=tuple(pairs),
+        components=(),
+        mounts=tuple(mounts),
+        residuals=residuals,
+        studentized=np.where(np.isfinite(studentized), studentized, np.nan),
+        warnings=tuple(warnings),
     )

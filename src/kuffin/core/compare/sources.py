@@ -17,7 +17,7 @@ Array = NDArray[np.float64]
 
 
 @dataclass(frozen=True)
-class Source:
+class ScatterSource:
     """One source of scatter, as a standard deviation in the readings' unit.
 
     Attributes
@@ -37,7 +37,7 @@ class Source:
 class Scatter:
     """The sources of scatter, and which others could not be told apart, with the reason."""
 
-    sources: tuple[Source, ...]
+    sources: tuple[ScatterSource, ...]
     silent: tuple[str, ...]
 
     def sd(self, key: str) -> float | None:
@@ -103,14 +103,17 @@ def sources_of_scatter(
     within = float(np.sqrt(np.mean([(window_u95.get(m.mount, 0.0) / 1.96) ** 2 for m in mounts])))
     rest = fit.sds[-1]
     out = [
-        Source("window", min(within, rest), y.size),
-        Source("mount", float(np.sqrt(max(rest**2 - within**2, 0.0))), y.size),
+        ScatterSource("window", min(within, rest), y.size),
+        ScatterSource("mount", float(np.sqrt(max(rest**2 - within**2, 0.0))), y.size),
     ]
-    out += [Source(key, sd, int(np.unique(levels).size)) for (key, levels), sd in zip(kept, fit.sds[:-1], strict=True)]
+    out += [
+        ScatterSource(key, sd, int(np.unique(levels).size))
+        for (key, levels), sd in zip(kept, fit.sds[:-1], strict=True)
+    ]
     return Scatter(tuple(out), tuple(silent))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class NextBuys:
     """The half-width of a pair's plain interval now, with one more sample of each, and with three more mounts of each."""
 
@@ -147,4 +150,10 @@ def next_buys(
         df = max(candidates * (s - 1), 1)
         return float(t_quantile(0.5 + confidence / 2, df) * np.sqrt(2 * (sd_sample**2 / s + sd_mount**2 / m)))
 
-    return NextBuys(half(samples, mounts), half(samples + 1, mounts + each), half(samples, mounts + 3), samples, each)
+    return NextBuys(
+        now=half(samples, mounts),
+        with_sample=half(samples + 1, mounts + each),
+        with_mounts=half(samples, mounts + 3),
+        samples=samples,
+        mounts_each=each,
+    )

@@ -31,7 +31,18 @@ def drifted(run: Recorded, limits: CheckLimits) -> list[Finding]:
     way = "rose" if change > 0 else "fell"
     said = f"the air {way} by {number(abs(change), 1)} K within the window of {number(length / 60, 0)} min"
     weight = DOUBT if abs(change) > limit else REMARK
-    return [Finding("room drifted", said, weight, run.window_s, tuple(run.names(*AIR)[:1]), abs(change), limit, "K")]
+    return [
+        Finding(
+            kind="room drifted",
+            seen=said,
+            weight=weight,
+            span_s=run.window_s,
+            channels=tuple(run.names(*AIR)[:1]),
+            value=abs(change),
+            limit=limit,
+            unit="K",
+        )
+    ]
 
 
 def jumped(run: Recorded, limits: CheckLimits) -> list[Finding]:
@@ -62,7 +73,18 @@ def jumped(run: Recorded, limits: CheckLimits) -> list[Finding]:
         f"the air {'rose' if change[at] > 0 else 'fell'} by {number(size, 1)} K within two minutes at {minutes(moment)}"
     )
     said += ", within the window" if late else "; the window lies after it"
-    return [Finding("room jumped", said, DOUBT, (moment - 240, moment + 600), tuple(run.names(*AIR)), size, limit, "K")]
+    return [
+        Finding(
+            kind="room jumped",
+            seen=said,
+            weight=DOUBT,
+            span_s=(moment - 240, moment + 600),
+            channels=tuple(run.names(*AIR)),
+            value=size,
+            limit=limit,
+            unit="K",
+        )
+    ]
 
 
 def probes_apart(run: Recorded, limits: CheckLimits) -> list[Finding]:
@@ -77,7 +99,18 @@ def probes_apart(run: Recorded, limits: CheckLimits) -> list[Finding]:
         return []
     said = f"{high} reads {number(apart, 1)} K more than {low} in the window"
     weight = DOUBT if apart > limit else REMARK
-    return [Finding("air probes disagree", said, weight, run.window_s, (low, high), apart, limit, "K")]
+    return [
+        Finding(
+            kind="air probes disagree",
+            seen=said,
+            weight=weight,
+            span_s=run.window_s,
+            channels=(low, high),
+            value=apart,
+            limit=limit,
+            unit="K",
+        )
+    ]
 
 
 def uphill(run: Recorded) -> list[Finding]:
@@ -95,7 +128,18 @@ def uphill(run: Recorded) -> list[Finding]:
         gap = mean_of(upper - lower, late)
         if gap is not None and gap < -0.3:
             said = f"{high_name} stands {number(-gap, 1)} K below {low_name} under load: that cannot be"
-            out.append(Finding("swapped", said, DOUBT, run.window_s, (low_name, high_name), gap, 0.0, "K"))
+            out.append(
+                Finding(
+                    kind="swapped",
+                    seen=said,
+                    weight=DOUBT,
+                    span_s=run.window_s,
+                    channels=(low_name, high_name),
+                    value=gap,
+                    limit=0.0,
+                    unit="K",
+                )
+            )
     return out
 
 
@@ -112,7 +156,18 @@ def warm_at_rest(run: Recorded, limits: CheckLimits) -> list[Finding]:
     said = f"coolant over air is {number(abs(rest), 1)} K {'more' if rest > 0 else 'less'} at idle than its heat explains, and as much under load"
     channels = tuple(n for n in (run.name(*COOLANT), run.name(*AIR)) if n)
     span = (float(run.times[0]), run.load_start_s or float(run.times[0]))
-    return [Finding("warm at rest", said, DOUBT, span, channels, rest, limit, "K")]
+    return [
+        Finding(
+            kind="warm at rest",
+            seen=said,
+            weight=DOUBT,
+            span_s=span,
+            channels=channels,
+            value=rest,
+            limit=limit,
+            unit="K",
+        )
+    ]
 
 
 def zero_check(run: Recorded) -> list[Finding]:
@@ -137,7 +192,18 @@ def zero_check(run: Recorded) -> list[Finding]:
         return []
     said = f"at rest {worst} reads {number(abs(away), 1)} K {'more' if away > 0 else 'less'} than the other probes"
     span = (float(run.times[0]), begin)
-    return [Finding("zero check", said, DOUBT if abs(away) > 1 else REMARK, span, tuple(means), away, 0.5, "K")]
+    return [
+        Finding(
+            kind="zero check",
+            seen=said,
+            weight=DOUBT if abs(away) > 1 else REMARK,
+            span_s=span,
+            channels=tuple(means),
+            value=away,
+            limit=0.5,
+            unit="K",
+        )
+    ]
 
 
 def moist(run: Recorded, limits: CheckLimits) -> list[Finding]:
@@ -157,5 +223,14 @@ def moist(run: Recorded, limits: CheckLimits) -> list[Finding]:
         return []
     said = f"the coolant came to {number(coldest, 1)} °C; the air's dew point is {number(dew, 1)} °C at {number(h, 0)} % humidity"
     return [
-        Finding("dew point", said, DOUBT, None, tuple(run.names(*COOLANT)[:1]), coldest - dew, limits.of("dew_k"), "K")
+        Finding(
+            kind="dew point",
+            seen=said,
+            weight=DOUBT,
+            span_s=None,
+            channels=tuple(run.names(*COOLANT)[:1]),
+            value=coldest - dew,
+            limit=limits.of("dew_k"),
+            unit="K",
+        )
     ]

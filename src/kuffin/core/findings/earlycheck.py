@@ -7,10 +7,14 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import cached_property
+from statistics import NormalDist
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import stats
+
+from kuffin.core.base.student import t_quantile
+from kuffin.core.base.worked import Worked, mean_of, worked
 
 Array = NDArray[np.float64]
 
@@ -20,34 +24,84 @@ _SURE = 0.99
 _LEAST_K = 0.4  # nobody remounts for less
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class EarlyCheck:
     """What a mount's first two minutes say.
 
     Attributes
     ----------
-    state : str
-        ``like`` the others, ``worse``, ``better``, or ``alone`` where there is nothing to compare with.
-    resistance_k_w, others_k_w : float
-        Die over coolant per watt of this mount, and the mean of the others (NaN where there are none).
-    difference_k, u95_k : float
-        This mount less the others at the power it has now, with the half-width of its 95 % prediction interval.
+    resistance_k_w, u_k_w : float
+        Die over coolant per watt of this mount, with its standard uncertainty.
+    power_w : float
+        What it has now.
+    others : tuple of float
+        The resistances of the mounts it was held against.
     scatter_k_w, df : float
         The scatter between mounts that was reckoned with; no degrees of freedom: guessed.
-    others : int
-        How many mounts it was held against.
+    stretch_s : tuple of float
     """
 
-    state: str
     resistance_k_w: float
-    others_k_w: float
-    difference_k: float
-    u95_k: float
+    u_k_w: float
+    power_w: float
+    others: tuple[float, ...]
     scatter_k_w: float
     df: float
-    others: int
-    power_w: float
     stretch_s: tuple[float, float]
+
+    @property
+    def state(self) -> str:
+        """``like`` the others, ``worse``, ``better``, or ``alone`` where there is nothing to compare with."""
+        if not self.others:
+            return "alone"
+        away = self.difference.value
+        sure = self._quantile(_SURE) * self.spread.value * self.power_w
+        if abs(away) < _LEAST_K or abs(away) <= sure:
+            return "like"
+        return "worse" if away > 0 else "better"
+
+    def _quantile(self, p: float) -> float:
+        return t_quantile(p, self.df) if self.df >= 1 else NormalDist().inv_cdf(p)
+
+    @cached_property
+    def spread(self) -> Worked:
+        """How far a further mount may lie from the mean of the others, as a standard deviation, K/W."""
+        guessed = f"guessed as {100 * GUESSED_SCATTER:g} %, until the study knows its own"
+        return worked(
+            "Spread of a further mount",
+            "s_p",
+            "sqrt(s**2*(1 + 1/n) + u**2)",
+            [
+                Worked(name="Scatter between mounts", symbol="s", value=self.scatter_k_w, unit="K/W", digits=5, source=f"from this study, {self.df:.0f} degrees of freedom" if self.df else guessed),
+                Worked(name="Other mounts", symbol="n", value=float(len(self.others)), digits=0),
+                Worked(name="Standard uncertainty of this one", symbol="u", value=self.u_k_w, unit="K/W", digits=5),
+            ],
+            "K/W",
+            digits=5,
+            source="D. C. Montgomery, Introduction to Statistical Quality Control, 3.5",
+        )  # fmt: skip
+
+    @cached_property
+    def difference(self) -> Worked:
+        """This mount less the others at the power it has now, with the half-width of its 95 % prediction interval."""
+        own = Worked(name="This mount", symbol="R", value=self.resistance_k_w, unit="K/W", digits=4)
+        power = Worked(name="Power now", symbol="P", value=self.power_w, unit="W", digits=0)
+        each = [
+            Worked(name=f"Other mount {i}", symbol=f"R_{i}", value=r, unit="K/W", digits=4)
+            for i, r in enumerate(self.others, 1)
+        ]
+        others = mean_of("Mean of the others", "R_o", each, "K/W", digits=4)
+        student = Worked(name="Student’s t", symbol="t", value=self._quantile(0.975), source="95 %")
+        half = worked("Half-width", "U", "t*s_p*P", [student, self.spread, power], "K", source="95 % of sound mounts lie within this")  # fmt: skip
+        return worked("Difference", "d", "(R - R_o)*P", [own, others, power], "K", half=half)
+
+    @property
+    def difference_k(self) -> float:
+        return self.difference.value if self.others else float("nan")
+
+    @property
+    def u95_k(self) -> float:
+        return (self.difference.u95 or 0.0) if self.others else float("nan")
 
 
 def early_resistance(
@@ -119,19 +173,16 @@ def early_check(
         Between mounts, from the study; NaN and 0: a guess of 4 % is used.
     """
     n = len(others)
-    if n == 0:
-        nan = float("nan")
-        return EarlyCheck("alone", resistance_k_w, nan, nan, nan, scatter_k_w, df, 0, power_w, stretch_s)
-    mean = float(np.mean(others))
+    mean = float(np.mean(others)) if n else float("nan")
     if not np.isfinite(scatter_k_w) or df < 1:
         scatter_k_w, df = GUESSED_SCATTER * abs(mean), 0.0
-    scatter = max(scatter_k_w, 0.003 * abs(mean))
-    spread = float(np.sqrt(scatter**2 * (1 + 1 / n) + u_k_w**2))
-    law = stats.t(df) if df >= 1 else stats.norm()
-    difference = resistance_k_w - mean
-    ratio = difference / spread
-    state = "like"
-    if abs(difference) * power_w >= _LEAST_K and abs(ratio) > float(law.ppf(_SURE)):
-        state = "worse" if difference > 0 else "better"
-    u95 = float(law.ppf(0.975)) * spread * power_w
-    return EarlyCheck(state, resistance_k_w, mean, difference * power_w, u95, scatter, df, n, power_w, stretch_s)
+    scatter = max(scatter_k_w, 0.003 * abs(mean)) if n else scatter_k_w
+    return EarlyCheck(
+        resistance_k_w=resistance_k_w,
+        u_k_w=u_k_w,
+        power_w=power_w,
+        others=tuple(others),
+        scatter_k_w=scatter,
+        df=df,
+        stretch_s=stretch_s,
+    )

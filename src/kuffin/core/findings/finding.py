@@ -8,7 +8,7 @@ from typing import Any
 REMARK, DOUBT = "remark", "doubt"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Finding:
     """Something that a check noticed about a run, a mount or a study.
 

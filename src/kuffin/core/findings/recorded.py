@@ -21,7 +21,7 @@ Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Recorded:
     """A run.
 
@@ -62,22 +62,22 @@ class Recorded:
     @property
     def load_start_s(self) -> float | None:
         """When the load began, None where that is not known."""
-        return next((t.load_start_s for t in self.traces.values() if t.load_start_s is not None), None)
+        return next((t.load.start_s for t in self.traces.values() if t.load.start_s is not None), None)
 
     @property
     def load_end_s(self) -> float:
         """When the load ended, else the end of the run."""
-        return next((t.load_end_s for t in self.traces.values()), float(self.times[-1]) if self.times.size else 0.0)
+        return next((t.load.end_s for t in self.traces.values()), float(self.times[-1]) if self.times.size else 0.0)
 
     @property
     def state_start_s(self) -> float | None:
         """When the last state of the load began: at the load's start, or at a change of state (a pump or fan set otherwise)."""
-        changed = [t.step_s for t in self.traces.values() if t.step_s is not None]
+        changed = [t.load.step_s for t in self.traces.values() if t.load.step_s is not None]
         return max(changed) if changed else self.load_start_s
 
     @property
     def period_s(self) -> float | None:
-        return next((t.period_s for t in self.traces.values() if t.period_s is not None), None)
+        return next((t.load.period_s for t in self.traces.values() if t.load.period_s is not None), None)
 
     def names(self, *roles: str) -> list[str]:
         """The channels of these roles, in their order."""

@@ -27,7 +27,18 @@ def power_drifts(run: Recorded, limits: CheckLimits) -> list[Finding]:
         return []
     said = f"power {'rose' if share > 0 else 'fell'} by {number(abs(share), 1)} % ({number(abs(found[0]) * length, 0)} W) within the window"
     weight = DOUBT if abs(share) > 2 * limit else REMARK
-    return [Finding("power drifts", said, weight, run.window_s, tuple(run.names(*POWER)[:1]), abs(share), limit, "%")]
+    return [
+        Finding(
+            kind="power drifts",
+            seen=said,
+            weight=weight,
+            span_s=run.window_s,
+            channels=tuple(run.names(*POWER)[:1]),
+            value=abs(share),
+            limit=limit,
+            unit="%",
+        )
+    ]
 
 
 def throttled(run: Recorded, limits: CheckLimits) -> list[Finding]:
@@ -44,7 +55,18 @@ def throttled(run: Recorded, limits: CheckLimits) -> list[Finding]:
         f"{number(found.limit_c, 0)} °C, in {number(100 * found.share, 0)} % of the load from {minutes(found.since_s)} on"
     )
     channels = tuple(n for n in (run.name("hot_spot", "die"), run.name("clock")) if n)
-    return [Finding("throttled", said, DOUBT, (found.since_s, run.load_end_s), channels, 100 * found.share, limit, "%")]
+    return [
+        Finding(
+            kind="throttled",
+            seen=said,
+            weight=DOUBT,
+            span_s=(found.since_s, run.load_end_s),
+            channels=channels,
+            value=100 * found.share,
+            limit=limit,
+            unit="%",
+        )
+    ]
 
 
 def sags(run: Recorded, limits: CheckLimits) -> list[Finding]:
@@ -70,7 +92,18 @@ def sags(run: Recorded, limits: CheckLimits) -> list[Finding]:
         first, last = (level + found[0] * (at - middle) for at in (begin + 60, run.load_end_s))
         name = run.name(role) or role
         said = f"{name.lower()} fell from {number(first, 0)} to {number(last, 0)} {unit} over the load ({number(share, 0)} %)"
-        out.append(Finding(kind, said, DOUBT, (begin, run.load_end_s), (name,), share, limit, "%"))
+        out.append(
+            Finding(
+                kind=kind,
+                seen=said,
+                weight=DOUBT,
+                span_s=(begin, run.load_end_s),
+                channels=(name,),
+                value=share,
+                limit=limit,
+                unit="%",
+            )
+        )
     return out
 
 
@@ -82,7 +115,9 @@ def at_the_wall(run: Recorded) -> list[Finding]:
         "power is read at the wall: per watt then divides by what the supply loses and all the rest draws too, and differences "
         "come out too small"
     )
-    return [Finding("wall power", said, REMARK, channels=tuple(n for n in (run.name("wall_power"),) if n))]
+    return [
+        Finding(kind="wall power", seen=said, weight=REMARK, channels=tuple(n for n in (run.name("wall_power"),) if n))
+    ]
 
 
 def heat_balance(run: Recorded, limits: CheckLimits) -> tuple[HeatBalance | None, str]:
@@ -118,4 +153,15 @@ def open_balance(run: Recorded, limits: CheckLimits) -> list[Finding]:
         n for n in (run.name("coolant_in"), run.name("coolant_out"), run.name("flow"), run.name("power")) if n
     )
     weight = DOUBT if found.closure > 1 or away > 1.5 * limit else REMARK
-    return [Finding("heat balance", said, weight, run.window_s, channels, 100 * found.closure, 100 - limit, "%")]
+    return [
+        Finding(
+            kind="heat balance",
+            seen=said,
+            weight=weight,
+            span_s=run.window_s,
+            channels=channels,
+            value=100 * found.closure,
+            limit=100 - limit,
+            unit="%",
+        )
+    ]

@@ -33,7 +33,13 @@ def stuck(run: Recorded) -> list[Finding]:
         if length == value.size:
             if run.load_start_s is not None:
                 out.append(
-                    Finding("stuck", f"{name} reads {value[0]:g} in every sample of the run", DOUBT, span, (name,))
+                    Finding(
+                        kind="stuck",
+                        seen=f"{name} reads {value[0]:g} in every sample of the run",
+                        weight=DOUBT,
+                        span_s=span,
+                        channels=(name,),
+                    )
                 )
             continue
         change = np.diff(value)
@@ -48,7 +54,18 @@ def stuck(run: Recorded) -> list[Finding]:
             continue
         weight = DOUBT if needed(role) else REMARK
         said = f"{name} stands at {value[begin]:g} to the last digit from {minutes(span[0])} to {minutes(span[1])}, and flickered before"
-        out.append(Finding("stuck", said, weight, span, (name,), (span[1] - span[0]) / 60, 2.0, "min"))
+        out.append(
+            Finding(
+                kind="stuck",
+                seen=said,
+                weight=weight,
+                span_s=span,
+                channels=(name,),
+                value=(span[1] - span[0]) / 60,
+                limit=2.0,
+                unit="min",
+            )
+        )
     return out
 
 
@@ -75,7 +92,18 @@ def drops_out(run: Recorded, limits: CheckLimits) -> list[Finding]:
             continue
         weight = DOUBT if needed(role) and share > limits.of("missing_percent") else REMARK
         said = f"{name} is missing in {number(share, 0)} % of the samples under load"
-        out.append(Finding("drops out", said, weight, None, (name,), share, limits.of("missing_percent"), "%"))
+        out.append(
+            Finding(
+                kind="drops out",
+                seen=said,
+                weight=weight,
+                span_s=None,
+                channels=(name,),
+                value=share,
+                limit=limits.of("missing_percent"),
+                unit="%",
+            )
+        )
     return out
 
 
@@ -96,7 +124,18 @@ def spikes(run: Recorded, limits: CheckLimits) -> list[Finding]:
             continue
         limit = limits.of("spikes_percent")
         said = f"{int(marked.sum())} of {n} samples of {name} are spikes; they are left out of means"
-        out.append(Finding("spikes", said, DOUBT if share > limit else REMARK, None, (name,), share, limit, "%"))
+        out.append(
+            Finding(
+                kind="spikes",
+                seen=said,
+                weight=DOUBT if share > limit else REMARK,
+                span_s=None,
+                channels=(name,),
+                value=share,
+                limit=limit,
+                unit="%",
+            )
+        )
     return out
 
 
@@ -108,7 +147,18 @@ def coarse(run: Recorded) -> list[Finding]:
         if step >= 0.5:
             worth = step / np.sqrt(12)
             said = f"{name} reads in steps of {step:g} K: alone worth ± {number(1.96 * worth, 2)} K"
-            out.append(Finding("coarse", said, REMARK, None, (name,), step, 0.5, "K"))
+            out.append(
+                Finding(
+                    kind="coarse",
+                    seen=said,
+                    weight=REMARK,
+                    span_s=None,
+                    channels=(name,),
+                    value=step,
+                    limit=0.5,
+                    unit="K",
+                )
+            )
     return out
 
 
@@ -120,7 +170,17 @@ def out_of_range(run: Recorded) -> list[Finding]:
         if role is not None and level is not None and cannot_be(role, level):
             low, high = ROLES[role].can_be
             said = f"{name} reads {number(level, 1)} on average under load; as {ROLES[role].label} it cannot be below {low:g} or above {high:g}"
-            out.append(Finding("out of range", said, DOUBT, None, (name,), level, high if level > high else low))
+            out.append(
+                Finding(
+                    kind="out of range",
+                    seen=said,
+                    weight=DOUBT,
+                    span_s=None,
+                    channels=(name,),
+                    value=level,
+                    limit=high if level > high else low,
+                )
+            )
     return out
 
 
@@ -142,4 +202,15 @@ def clock_gaps(run: Recorded, limits: CheckLimits) -> list[Finding]:
     said = f"{number(end - begin, 0)} s are missing at {minutes(begin)}{', within the window' if inside else ''}{many}"
     limit = limits.of("gap_s")
     weight = DOUBT if inside and end - begin > limit else REMARK
-    return [Finding("clock gap", said, weight, (begin, end), (), end - begin, limit, "s")]
+    return [
+        Finding(
+            kind="clock gap",
+            seen=said,
+            weight=weight,
+            span_s=(begin, end),
+            channels=(),
+            value=end - begin,
+            limit=limit,
+            unit="s",
+        )
+    ]

@@ -17,41 +17,55 @@ _EARLY_S = 600.0  # die over coolant stands still long before
 def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
     """Whether the main trace can be judged, and whether it settled."""
     if main is None:
-        return [Finding("unreadable", f"cannot be judged: {problem}", DOUBT)]
+        return [Finding(kind="unreadable", seen=f"cannot be judged: {problem}", weight=DOUBT)]
     if main.settled or run.by_hand:
         return []
-    end = main.load_end_s
-    span = (max(end - 900.0, main.window_s[0]), end)
+    end = main.load.end_s
+    span = (max(end - 900.0, main.window.span_s[0]), end)
     if main.level_known:
         # it is where it will be; only the sensor's noise keeps the drift from being bounded
-        said = f"flat as far as one can see, but its drift is known to ± {number(main.drift_u95, 1)} K in 10 min only"
-        return [Finding("drift", said, REMARK, span, value=main.drift_u95, limit=main.tolerance, unit="K in 10 min")]
+        said = f"flat as far as one can see, but its drift is known to ± {number(main.drift.u95, 1)} K in 10 min only"
+        return [
+            Finding(
+                kind="drift",
+                seen=said,
+                weight=REMARK,
+                span_s=span,
+                value=main.drift.u95,
+                limit=main.tolerance,
+                unit="K in 10 min",
+            )
+        ]
     said = (
-        f"not settled: {number(abs(main.still_to_go), 1)} ± {number(main.still_to_go_u95, 1)} K still to go at the end"
+        f"not settled: {number(abs(main.level.to_go), 1)} ± {number(main.level.to_go_u95, 1)} K still to go at the end"
     )
-    if main.load_start_s is not None:
-        said += f", {number((end - main.load_start_s) / 60, 0)} min after it began"
-    if main.tau_s:
-        said += f" (time constant {number(main.tau_s / 60, 0)} min)"
+    if main.load.start_s is not None:
+        said += f", {number((end - main.load.start_s) / 60, 0)} min after it began"
+    if main.warm_up.tau_s:
+        said += f" (time constant {number(main.warm_up.tau_s / 60, 0)} min)"
     limit = 1.5 * main.tolerance
-    return [Finding("not settled", said, DOUBT, span, value=abs(main.still_to_go), limit=limit, unit="K")]
+    return [
+        Finding(
+            kind="not settled", seen=said, weight=DOUBT, span_s=span, value=abs(main.level.to_go), limit=limit, unit="K"
+        )
+    ]
 
 
 def which_plateau(main: Settled | None) -> list[Finding]:
     """Which level is judged, where that is not plainly the one that a warm-up leads to."""
     if main is None or not main.notes:
         return []
-    return [Finding("plateau", "; ".join(main.notes), REMARK, main.window_s)]
+    return [Finding(kind="plateau", seen="; ".join(main.notes), weight=REMARK, span_s=main.window.span_s)]
 
 
 def stepped(run: Recorded) -> list[Finding]:
     """A change of state that settling found within the run."""
     for key, said in (("coolant_over_air", "coolant over air"), ("die_over_coolant", "die over coolant")):
         trace = run.traces.get(key)
-        if trace is not None and trace.step_s is not None:
-            at = trace.step_s
+        if trace is not None and trace.load.step_s is not None:
+            at = trace.load.step_s
             text = f"{said} changed its state at {minutes(at)}; the reading is from after it"
-            return [Finding("stepped", text, REMARK, (at - 300, at + 300))]
+            return [Finding(kind="stepped", seen=text, weight=REMARK, span_s=(at - 300, at + 300))]
     return []
 
 
@@ -82,7 +96,18 @@ def crept(run: Recorded, limits: CheckLimits) -> list[Finding]:
     way = "up" if creep > 0 else "down"
     said = f"die over coolant went {way} by {number(abs(creep), 1)} ± {number(u95, 1)} K in {number(length / 60, 0)} min at the same power, long after it should stand still"
     channels = tuple(n for n in (run.name("die"), run.name(*COOLANT)) if n)
-    return [Finding("crept", said, DOUBT, (begin + _EARLY_S, end), channels, abs(creep), limit, "K")]
+    return [
+        Finding(
+            kind="crept",
+            seen=said,
+            weight=DOUBT,
+            span_s=(begin + _EARLY_S, end),
+            channels=channels,
+            value=abs(creep),
+            limit=limit,
+            unit="K",
+        )
+    ]
 
 
 def hot_start(run: Recorded, main: Settled | None) -> list[Finding]:
@@ -101,14 +126,14 @@ def hot_start(run: Recorded, main: Settled | None) -> list[Finding]:
     weight = DOUBT if main is not None and not main.settled and not main.level_known else REMARK
     return [
         Finding(
-            "hot start",
-            said,
-            weight,
-            (float(run.times[0]), begin),
-            tuple(run.names(*COOLANT)[:1]),
-            -per_10,
-            0.6,
-            "K in 10 min",
+            kind="hot start",
+            seen=said,
+            weight=weight,
+            span_s=(float(run.times[0]), begin),
+            channels=tuple(run.names(*COOLANT)[:1]),
+            value=-per_10,
+            limit=0.6,
+            unit="K in 10 min",
         )
     ]
 
@@ -126,4 +151,12 @@ def cut_cycles(run: Recorded) -> list[Finding]:
     said = f"the window holds {number(passes, 1)} passes of {number(period, 0)} s"
     # by the protocol's clock all mounts are cut alike: that is worth knowing, and no mount's own trouble
     weight = DOUBT if passes < 3 and not run.by_clock else REMARK
-    return [Finding("cut cycles", said + "; whole ones weigh dips as they come", weight, (begin, end), value=passes)]
+    return [
+        Finding(
+            kind="cut cycles",
+            seen=said + "; whole ones weigh dips as they come",
+            weight=weight,
+            span_s=(begin, end),
+            value=passes,
+        )
+    ]

@@ -16,7 +16,7 @@ from kuffin.core.findings.thresholds import CheckLimits
 _PRIOR_DF = 3.0  # what the usual scatter counts for beside the study's own
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Figure:
     """How one figure is judged.
 
@@ -57,19 +57,19 @@ def _none(_kind: UnderTest) -> bool:
 
 
 FIGURES: tuple[Figure, ...] = (
-    Figure("die_over_coolant", "contact", "die over coolant", "K", 0.025, "rise_k", True, False, ("die", "coolant_in", "coolant"), _block_side),
-    Figure("coolant_over_air", "radiator side", "coolant over air", "K", 0.025, "rise_k", True, False, ("coolant_in", "coolant", "air_in", "room"), _loop_side),
-    Figure("hot_spot_over_die", "hot spot", "hot spot over die", "K", 0.04, "hot_spot_k", True, False, ("hot_spot", "die"), _block_side),
-    Figure("core_spread", "core spread", "core spread", "K", 1.0, "spread_k", False, True, ("die",), _block_side),
-    Figure("flow", "flow off", "flow", "L/h", 0.02, "flow_percent", False, False, ("flow",)),
-    Figure("pump", "pump off", "pump speed", "rpm", 0.01, "speed_percent", False, False, ("pump",), _none),
-    Figure("fan", "fan off", "fan speed", "rpm", 0.01, "speed_percent", False, False, ("fan",), _none),
-    Figure("power", "power off", "power", "W", 0.02, "power_percent", False, False, ("power",), _none),
-    Figure("idle_power", "idle off", "idle power", "W", 1.5, "idle_w", False, True, ("power",), _none),
+    Figure(key="die_over_coolant", kind="contact", label="die over coolant", unit="K", usual=0.025, least="rise_k", per_watt=True, absolute=False, roles=("die", "coolant_in", "coolant"), part_makes_it=_block_side),
+    Figure(key="coolant_over_air", kind="radiator side", label="coolant over air", unit="K", usual=0.025, least="rise_k", per_watt=True, absolute=False, roles=("coolant_in", "coolant", "air_in", "room"), part_makes_it=_loop_side),
+    Figure(key="hot_spot_over_die", kind="hot spot", label="hot spot over die", unit="K", usual=0.04, least="hot_spot_k", per_watt=True, absolute=False, roles=("hot_spot", "die"), part_makes_it=_block_side),
+    Figure(key="core_spread", kind="core spread", label="core spread", unit="K", usual=1.0, least="spread_k", per_watt=False, absolute=True, roles=("die",), part_makes_it=_block_side),
+    Figure(key="flow", kind="flow off", label="flow", unit="L/h", usual=0.02, least="flow_percent", per_watt=False, absolute=False, roles=("flow",)),
+    Figure(key="pump", kind="pump off", label="pump speed", unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("pump",), part_makes_it=_none),
+    Figure(key="fan", kind="fan off", label="fan speed", unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("fan",), part_makes_it=_none),
+    Figure(key="power", kind="power off", label="power", unit="W", usual=0.02, least="power_percent", per_watt=False, absolute=False, roles=("power",), part_makes_it=_none),
+    Figure(key="idle_power", kind="idle off", label="idle power", unit="W", usual=1.5, least="idle_w", per_watt=False, absolute=True, roles=("power",), part_makes_it=_none),
 )  # fmt: skip
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Sibling:
     """A mount with its figures."""
 
@@ -192,4 +192,15 @@ def _told(
     said += f"; chance would leave it within {number(max(limit, least), digits)} {figure.unit}"
     channels = tuple(mount.channels[r] for r in figure.roles if r in mount.channels)
     others = tuple((by_id[i].label, values[i] * scale) for i in mates)
-    return Finding(figure.kind, said, DOUBT, None, channels, value, limit, figure.unit, others, figure.label)
+    return Finding(
+        kind=figure.kind,
+        seen=said,
+        weight=DOUBT,
+        span_s=None,
+        channels=channels,
+        value=value,
+        limit=limit,
+        unit=figure.unit,
+        others=others,
+        figure=figure.label,
+    )

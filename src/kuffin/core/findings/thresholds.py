@@ -10,7 +10,7 @@ from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.heat.heatbalance import Mix
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Threshold:
     """One limit, in the unit it is shown in."""
 
@@ -22,27 +22,27 @@ class Threshold:
 
 
 _ALL = (
-    Threshold("chance", "chance that a sound mount is doubted, for each figure", 0.5, "%", "about ten figures are held against the siblings; all of them together doubt a few sound mounts in a hundred"),
-    Threshold("rise_k", "least departure of a rise from the siblings'", 0.5, "K", "nobody remounts for less"),
-    Threshold("hot_spot_k", "least departure of hot spot over die", 1.0, "K", "hot spots scatter more than dies"),
-    Threshold("spread_k", "least departure of the core spread", 2.0, "K", "cores scatter by their load"),
-    Threshold("flow_percent", "least departure of flow", 4.0, "%", "a flow wheel repeats to 1 or 2 %"),
-    Threshold("speed_percent", "least departure of pump or fan speed", 4.0, "%", "speeds are held to 1 or 2 %"),
-    Threshold("power_percent", "least departure of power", 4.0, "%", "per watt takes out what is left"),
-    Threshold("idle_w", "least departure of idle power", 5.0, "W", "a background program takes more"),
-    Threshold("rest_k", "coolant over air at rest beyond what its heat explains", 1.0, "K", "two good probes agree to 0.2 K"),
-    Threshold("room_k", "drift of the air in the window", 1.5, "K", "the lag takes most of it out, not all"),
-    Threshold("jump_k", "jump of the air within two minutes", 0.45, "K", "an air conditioner's swing is slower or smaller"),
-    Threshold("creep_k", "creep of die over coolant from ten minutes after load to the end", 0.7, "K", "a settled die stands still within the noise"),
-    Threshold("sag_percent", "fall of flow or pump speed over the load", 4.0, "%", "a warm coolant is thinner: flow rises rather than falls"),
-    Threshold("power_drift_percent", "drift of power in the window", 3.0, "%", "leakage alone makes less, once settled"),
-    Threshold("closure_percent", "heat balance open beyond its own uncertainty by", 25.0, "%", "board and air take up to a quarter"),
-    Threshold("throttled_percent", "share of the load in which clock was lost at the limit", 5.0, "%", "a moment at the limit spoils nothing"),
-    Threshold("probes_k", "air probes apart in the window", 1.0, "K", "air over a radiator's face differs by less"),
-    Threshold("dew_k", "coolant above the dew point by less than", 2.0, "K", "cold spots lie below the mean"),
-    Threshold("missing_percent", "samples missing under load", 10.0, "%", "below that the window is still well filled"),
-    Threshold("spikes_percent", "samples that are spikes", 5.0, "%", "up to 1 % is usual"),
-    Threshold("gap_s", "gap in the log under load", 60.0, "s", "the loop moves little in a minute"),
+    Threshold(key="chance", label="chance that a sound mount is doubted, for each figure", value=0.5, unit="%", why="about ten figures are held against the siblings; all of them together doubt a few sound mounts in a hundred"),
+    Threshold(key="rise_k", label="least departure of a rise from the siblings'", value=0.5, unit="K", why="nobody remounts for less"),
+    Threshold(key="hot_spot_k", label="least departure of hot spot over die", value=1.0, unit="K", why="hot spots scatter more than dies"),
+    Threshold(key="spread_k", label="least departure of the core spread", value=2.0, unit="K", why="cores scatter by their load"),
+    Threshold(key="flow_percent", label="least departure of flow", value=4.0, unit="%", why="a flow wheel repeats to 1 or 2 %"),
+    Threshold(key="speed_percent", label="least departure of pump or fan speed", value=4.0, unit="%", why="speeds are held to 1 or 2 %"),
+    Threshold(key="power_percent", label="least departure of power", value=4.0, unit="%", why="per watt takes out what is left"),
+    Threshold(key="idle_w", label="least departure of idle power", value=5.0, unit="W", why="a background program takes more"),
+    Threshold(key="rest_k", label="coolant over air at rest beyond what its heat explains", value=1.0, unit="K", why="two good probes agree to 0.2 K"),
+    Threshold(key="room_k", label="drift of the air in the window", value=1.5, unit="K", why="the lag takes most of it out, not all"),
+    Threshold(key="jump_k", label="jump of the air within two minutes", value=0.45, unit="K", why="an air conditioner's swing is slower or smaller"),
+    Threshold(key="creep_k", label="creep of die over coolant from ten minutes after load to the end", value=0.7, unit="K", why="a settled die stands still within the noise"),
+    Threshold(key="sag_percent", label="fall of flow or pump speed over the load", value=4.0, unit="%", why="a warm coolant is thinner: flow rises rather than falls"),
+    Threshold(key="power_drift_percent", label="drift of power in the window", value=3.0, unit="%", why="leakage alone makes less, once settled"),
+    Threshold(key="closure_percent", label="heat balance open beyond its own uncertainty by", value=25.0, unit="%", why="board and air take up to a quarter"),
+    Threshold(key="throttled_percent", label="share of the load in which clock was lost at the limit", value=5.0, unit="%", why="a moment at the limit spoils nothing"),
+    Threshold(key="probes_k", label="air probes apart in the window", value=1.0, unit="K", why="air over a radiator's face differs by less"),
+    Threshold(key="dew_k", label="coolant above the dew point by less than", value=2.0, unit="K", why="cold spots lie below the mean"),
+    Threshold(key="missing_percent", label="samples missing under load", value=10.0, unit="%", why="below that the window is still well filled"),
+    Threshold(key="spikes_percent", label="samples that are spikes", value=5.0, unit="%", why="up to 1 % is usual"),
+    Threshold(key="gap_s", label="gap in the log under load", value=60.0, unit="s", why="the loop moves little in a minute"),
 )  # fmt: skip
 
 THRESHOLDS: dict[str, Threshold] = {t.key: t for t in _ALL}

@@ -29,7 +29,7 @@ class BoostStep:
     to_mhz: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Boost:
     """Clock against temperature under load.
 
@@ -110,10 +110,20 @@ def boost(die_c: Array, clock_mhz: Array, loaded: Mask, window: Mask) -> Boost |
     if held.size:
         held = held[held > 0.6 * np.percentile(held, 90)]
     mean, lowest = (float(held.mean()), float(np.percentile(held, 1))) if held.size else (float("nan"), float("nan"))
-    return Boost(at, means, fitted, tuple(steps), b, se, mean, lowest, step)
+    return Boost(
+        temperatures_c=at,
+        clock_mhz=means,
+        fitted_mhz=fitted,
+        steps=tuple(steps),
+        mhz_per_k=b,
+        mhz_per_k_se=se,
+        held_mhz=mean,
+        held_low_mhz=lowest,
+        quantum_mhz=step,
+    )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Throttling:
     """Clock lost at the temperature limit: the limit in °C, the clock before and then in MHz, the share, since when."""
 
@@ -155,4 +165,10 @@ def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Th
     lost = near & (clock < expected - (1 - _LOST) * free)
     if not lost.any() or (below.sum() < 30 and float(np.mean(near)) < 0.5):
         return None
-    return Throttling(limit, free, float(clock[lost].mean()), float(lost.mean()), float(at[np.argmax(lost)]))
+    return Throttling(
+        limit_c=limit,
+        clock_free_mhz=free,
+        clock_held_mhz=float(clock[lost].mean()),
+        share=float(lost.mean()),
+        since_s=float(at[np.argmax(lost)]),
+    )

@@ -7,13 +7,15 @@ Sources: F. P. Incropera et al., *Fundamentals of Heat and Mass Transfer*, secti
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.uncertainty import Accuracy
+from kuffin.core.base.worked import Worked, worked
 from kuffin.core.heat.coolanttable import SHARES_PERCENT, TABLE, TEMPERATURES_C
 
 Array = NDArray[np.float64]
@@ -23,24 +25,120 @@ USUAL_FLOW_U = 0.03 / np.sqrt(3)  # a wheel good to 3 %
 USUAL_POWER_U = 0.02 / np.sqrt(3)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class HeatBalance:
-    """Heat into the coolant in W, its share of the electrical power, each with the half-width of its 95 % interval.
+    """Heat into the coolant, and its share of the electrical power.
 
-    `shares` says what part of closure's variance each source makes: probes, flow, power.
+    Attributes
+    ----------
+    in_c, out_c : float
+        Coolant into and out of the block, °C.
+    flow_l_h, power_w : float
+    density_kg_m3, heat_capacity_j_kg_k : float
+        Of the mix at its mean temperature.
+    pair_u_k : float
+        Standard uncertainty of the two probes' difference.
+    flow_u, power_u : float
+        Relative standard uncertainties.
+    coolant : str
+        The mix, in words.
     """
 
-    heat_w: float
-    heat_u95: float
-    closure: float
-    closure_u95: float
-    density_kg_m3: float
-    heat_capacity_j_kg_k: float
-    rise_k: float
+    in_c: float
+    out_c: float
     flow_l_h: float
     power_w: float
-    shares: tuple[tuple[str, float], ...]
-    coolant: str = "water"
+    density_kg_m3: float
+    heat_capacity_j_kg_k: float
+    pair_u_k: float
+    flow_u: float
+    power_u: float
+    coolant: str
+
+    @cached_property
+    def per_kelvin(self) -> Worked:
+        """What the flow carries for each kelvin."""
+        return worked(
+            "Carried for each kelvin",
+            "C",
+            "ρ*c_p*V̇/3600000",
+            [
+                Worked(name="Density", symbol="ρ", value=self.density_kg_m3, unit="kg/m³", digits=1, source=f"of {self.coolant} at its mean temperature"),
+                Worked(name="Heat capacity", symbol="c_p", value=self.heat_capacity_j_kg_k, unit="J/(kg·K)", digits=0),
+                Worked(name="Flow", symbol="V̇", value=self.flow_l_h, unit="l/h", digits=1),
+            ],
+            "W/K",
+        )  # fmt: skip
+
+    @cached_property
+    def heat(self) -> Worked:
+        """Heat into the coolant, W."""
+        probes = [
+            Worked(name="Coolant out", symbol="T_out", value=self.out_c, unit="°C"),
+            Worked(name="Coolant in", symbol="T_in", value=self.in_c, unit="°C"),
+        ]
+        rise = worked("Rise of the coolant", "ΔT", "T_out - T_in", probes, "K", source="in the window")
+        bare = Worked(name="Heat", symbol="Q", value=self.per_kelvin.value * rise.value, unit="W", digits=1)
+        half = worked("Half-width of the heat", "U_Q", "1.96*hypot(C*u_T, Q*u_V)", [self.per_kelvin, self._probes, bare, self._flow], "W", digits=1)  # fmt: skip
+        return worked("Heat into the coolant", "Q", "C*ΔT", [self.per_kelvin, rise], "W", digits=1, half=half)
+
+    @cached_property
+    def closure_worked(self) -> Worked:
+        """The heat's share of the electrical power."""
+        power = Worked(name="Electrical power", symbol="P", value=self.power_w, unit="W", digits=1)
+        heat = replace(self.heat, half=None)
+        share = Worked(
+            name="Accuracy of power",
+            symbol="u_P",
+            value=self.power_u,
+            digits=4,
+            source="relative, as a standard uncertainty",
+        )
+        formula = "1.96*sqrt((C*u_T)**2 + (Q*u_V)**2 + (Q*u_P)**2)/P"
+        half = worked(
+            "Half-width of the closure",
+            "U",
+            formula,
+            [self.per_kelvin, self._probes, heat, self._flow, share, power],
+            digits=3,
+        )
+        return worked("Closure", "Q/P", "Q/P", [heat, power], digits=3, half=half)
+
+    @property
+    def _probes(self) -> Worked:
+        return Worked(name="Accuracy of the two probes’ difference", symbol="u_T", value=self.pair_u_k, unit="K", digits=3, source="as a standard uncertainty; 0.1 K each where the bench says nothing")  # fmt: skip
+
+    @property
+    def _flow(self) -> Worked:
+        return Worked(name="Accuracy of flow", symbol="u_V", value=self.flow_u, digits=4, source="relative, as a standard uncertainty; 3 % where the bench says nothing")  # fmt: skip
+
+    @property
+    def heat_w(self) -> float:
+        return self.heat.value
+
+    @property
+    def heat_u95(self) -> float:
+        return self.heat.u95 or 0.0
+
+    @property
+    def closure(self) -> float:
+        return self.closure_worked.value
+
+    @property
+    def closure_u95(self) -> float:
+        return self.closure_worked.u95 or 0.0
+
+    @property
+    def shares(self) -> tuple[tuple[str, float], ...]:
+        """What part of closure's variance each source makes: probes, flow, power."""
+        heat = self.heat_w
+        parts = {
+            "coolant probes": self.per_kelvin.value * self.pair_u_k,
+            "flow": heat * self.flow_u,
+            "power": heat * self.power_u,
+        }
+        total = sum(u * u for u in parts.values())
+        return tuple((name, u * u / total) for name, u in parts.items())
 
 
 @dataclass(frozen=True)
@@ -65,6 +163,9 @@ def mass_percent(glycol: str, volume_percent: float) -> float:
     """The share of glycol by mass of a mix that was poured together by volume: ``v·ρg / (v·ρg + (1 − v)·ρw)``.
 
     The concentrate is taken for pure glycol, as its maker's sheet alone can say more.
+
+    >>> round(mass_percent("propylene glycol", 20.0), 1)
+    20.6
     """
     v = volume_percent / 100
     of_glycol = v * GLYCOL_KG_M3[glycol]
@@ -97,6 +198,10 @@ def properties(temperature_c: float, glycol: str = "none", share_percent: float 
     ------
     TraceError
         Outside 5 to 75 °C or 0 to 50 % of a known glycol.
+
+    >>> density, capacity = properties(30.0)
+    >>> round(density), round(capacity, -1)
+    (996, 4180.0)
     """
     if not TEMPERATURES_C[0] <= temperature_c <= TEMPERATURES_C[-1]:
         raise TraceError(
@@ -156,28 +261,23 @@ def closure(
     ------
     TraceError
         Without flow or power, or outside the table of properties.
+
+    >>> found = closure(30.0, 31.0, 150.0, 180.0)
+    >>> f"{found.heat_w:.0f} W, {100 * found.closure:.0f} %"
+    '173 W, 96 %'
     """
     if not flow_l_h > 0 or not power_w > 0:
         raise TraceError("a heat balance needs flow and power above nothing")
     density, capacity = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), mix.glycol, mix.share_percent)
-    per_kelvin = float(carried_w_k(np.array(flow_l_h), (in_c + out_c) / 2, mix))
-    rise = out_c - in_c
-    heat = per_kelvin * rise
-    u_probes, u_flow = per_kelvin * pair_u_k, abs(heat) * flow_u
-    u_heat = float(np.hypot(u_probes, u_flow))
-    u_closure = float(np.sqrt(u_probes**2 + u_flow**2 + (heat * power_u) ** 2)) / power_w
-    parts = {"coolant probes": u_probes, "flow": u_flow, "power": abs(heat) * power_u}
-    total = sum(u * u for u in parts.values())
     return HeatBalance(
-        heat,
-        1.96 * u_heat,
-        heat / power_w,
-        1.96 * u_closure,
-        density,
-        capacity,
-        rise,
-        flow_l_h,
-        power_w,
-        tuple((name, u * u / total) for name, u in parts.items()),
-        mix.words,
+        in_c=in_c,
+        out_c=out_c,
+        flow_l_h=flow_l_h,
+        power_w=power_w,
+        density_kg_m3=density,
+        heat_capacity_j_kg_k=capacity,
+        pair_u_k=pair_u_k,
+        flow_u=flow_u,
+        power_u=power_u,
+        coolant=mix.words,
     )

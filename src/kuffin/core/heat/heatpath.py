@@ -11,7 +11,7 @@ import numpy as np
 
 
 @dataclass(frozen=True)
-class Level:
+class StairLevel:
     """A tread of the staircase: what it is and its temperature in °C; one beside does not rise from the tread before it."""
 
     name: str
@@ -19,8 +19,8 @@ class Level:
     beside: bool = False
 
 
-@dataclass(frozen=True)
-class Step:
+@dataclass(frozen=True, kw_only=True)
+class Rise:
     """One step of the staircase: from a lower level to a higher one."""
 
     lower: str
@@ -31,19 +31,19 @@ class Step:
     resistance_u95: float | None
 
 
-def step(lower: str, upper: str, rise_k: float, u95_k: float, power_w: float | None, power_u95: float = 0.0) -> Step:
+def step(lower: str, upper: str, rise_k: float, u95_k: float, power_w: float | None, power_u95: float = 0.0) -> Rise:
     """A step with its resistance; intervals combine in quadrature of relative half-widths.
 
     Source: JCGM 100:2008, 5.1.2, for a quotient of independent quantities.
     """
     if power_w is None or not power_w > 0:
-        return Step(lower, upper, rise_k, u95_k, None, None)
+        return Rise(lower=lower, upper=upper, rise_k=rise_k, u95_k=u95_k, resistance_k_w=None, resistance_u95=None)
     r = rise_k / power_w
     u = float(np.hypot(u95_k / power_w, rise_k * power_u95 / power_w**2))
-    return Step(lower, upper, rise_k, u95_k, r, u)
+    return Rise(lower=lower, upper=upper, rise_k=rise_k, u95_k=u95_k, resistance_k_w=r, resistance_u95=u)
 
 
-def bottleneck(steps: list[Step]) -> Step | None:
+def bottleneck(steps: list[Rise]) -> Rise | None:
     """The largest step, None where there is none."""
     return max(steps, key=lambda s: s.rise_k, default=None)
 
@@ -57,7 +57,7 @@ class Tread:
     u95: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Flight:
     """A flight of stairs from air upwards, with side flights (hot spot, memory, regulators) that rise from the coolant.
 
@@ -99,4 +99,10 @@ def flight(
     for name, rise, u95 in steps:
         height, variance = height + rise, variance + u95**2
         treads.append(Tread(name, height, float(np.sqrt(variance))))
-    return Flight(label, tuple(treads), tuple(Tread(*s) for s in steps), tuple(Tread(*s) for s in side), unit)
+    return Flight(
+        label=label,
+        treads=tuple(treads),
+        steps=tuple(Tread(*s) for s in steps),
+        side=tuple(Tread(*s) for s in side),
+        unit=unit,
+    )

@@ -8,11 +8,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.base.worked import Worked, worked
 from kuffin.core.bench.roles import COOLANT, TEMPERATURES, spoken
 from kuffin.core.bench.undertest import KINDS, OVER, kind_under_test
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class School:
     """One way to normalise.
 
@@ -70,14 +71,33 @@ class School:
         """The unit its values are shown in."""
         return "°C" if self.over is None or self.rebased else "K"
 
-    def shown(self, value: float, reference_power_w: float, reference_air_c: float) -> float:
-        """A trace's value as it is shown: ``R·P_ref`` per watt, ``T_ref + rise`` re-based."""
-        if self.per_watt:
-            return value * reference_power_w
-        return value + reference_air_c if self.rebased else value
+    @property
+    def trace_unit(self) -> str:
+        """The unit of the trace that its values come from."""
+        return "°C" if self.over is None else "K/W" if self.per_watt else "K"
 
-    def shown_u95(self, u95: float, reference_power_w: float) -> float:
-        return u95 * reference_power_w if self.per_watt else u95
+    @property
+    def trace_symbol(self) -> str:
+        """By which formulas call a reading of that trace."""
+        return "T" if self.over is None else "R" if self.per_watt else "ΔT"
+
+    @property
+    def trace_digits(self) -> int:
+        """Decimals that a reading of that trace is shown with."""
+        return 4 if self.per_watt else 2
+
+    def shown(self, reading: Worked, reference_power_w: float, reference_air_c: float) -> Worked:
+        """A trace's reading as it is shown: ``R·P_ref`` per watt, ``T_ref + ΔT`` re-based."""
+        if self.per_watt:
+            power = Worked(name="Reference power", symbol="P_ref", value=reference_power_w, unit="W", digits=0, source="the study’s")  # fmt: skip
+            half = None
+            if reading.half is not None:
+                half = worked("Half-width", "U_T", "U*P_ref", [reading.half, power], "K", digits=3)
+            return worked("Re-based to the study’s power", "ΔT", "R*P_ref", [reading, power], "K", half=half)
+        if self.rebased:
+            air = Worked(name="Reference room", symbol="T_ref", value=reference_air_c, unit="°C", digits=1, source="the study’s")  # fmt: skip
+            return worked("Re-based to the study’s room", "T", "ΔT + T_ref", [reading, air], "°C", half=reading.half)
+        return reading
 
 
 _ROOM = "the whole loop or a radiator, with the same power everywhere"
@@ -87,73 +107,82 @@ def _schools(part: str) -> list[School]:
     name = spoken(part).capitalize()
     found = [
         School(
-            f"{part}_as_read",
-            f"{name} as read",
-            part,
-            None,
-            False,
-            False,
-            "nothing",
-            "never for comparing; it shows what would have been said",
-        ),
-        School(f"{part}_over_air", f"{name} over air", part, "air", False, False, "the room", _ROOM),
-        School(
-            f"{part}_rebased",
-            f"{name} re-based",
-            part,
-            "air",
-            False,
-            True,
-            "the room; reads as a temperature in a room of its own",
-            _ROOM,
+            key=f"{part}_as_read",
+            label=f"{name} as read",
+            part=part,
+            over=None,
+            per_watt=False,
+            rebased=False,
+            takes_out="nothing",
+            right_when="never for comparing; it shows what would have been said",
         ),
         School(
-            f"{part}_over_air_per_watt",
-            f"{name} over air, per watt",
-            part,
-            "air",
-            True,
-            False,
-            "the room and the power",
-            "power differs between candidates, or drifts",
+            key=f"{part}_over_air",
+            label=f"{name} over air",
+            part=part,
+            over="air",
+            per_watt=False,
+            rebased=False,
+            takes_out="the room",
+            right_when=_ROOM,
+        ),
+        School(
+            key=f"{part}_rebased",
+            label=f"{name} re-based",
+            part=part,
+            over="air",
+            per_watt=False,
+            rebased=True,
+            takes_out="the room; reads as a temperature in a room of its own",
+            right_when=_ROOM,
+        ),
+        School(
+            key=f"{part}_over_air_per_watt",
+            label=f"{name} over air, per watt",
+            part=part,
+            over="air",
+            per_watt=True,
+            rebased=False,
+            takes_out="the room and the power",
+            right_when="power differs between candidates, or drifts",
         ),
     ]
     bases = {"coolant": ("air",), "die": ("air", "coolant")}.get(part, ())  # whole traces are those of the heat path
     found += [
         School(
-            f"{part}_over_{base}_whole",
-            f"{name} over {base}, whole trace",
-            part,
-            base,
-            True,
-            False,
-            "power, and what moved during the run",
-            "the room moved, or the run was stopped early",
-            True,
+            key=f"{part}_over_{base}_whole",
+            label=f"{name} over {base}, whole trace",
+            part=part,
+            over=base,
+            per_watt=True,
+            rebased=False,
+            takes_out="power, and what moved during the run",
+            right_when="the room moved, or the run was stopped early",
+            whole=True,
         )
         for base in bases
     ]
     if part != "coolant":
         found += [
             School(
-                f"{part}_over_coolant",
-                f"{name} over coolant",
-                part,
-                "coolant",
-                False,
-                False,
-                "room, radiator and fans",
-                "blocks, pastes and pads at the same power",
+                key=f"{part}_over_coolant",
+                label=f"{name} over coolant",
+                part=part,
+                over="coolant",
+                per_watt=False,
+                rebased=False,
+                takes_out="room, radiator and fans",
+                right_when="blocks, pastes and pads at the same power",
             ),
             School(
-                f"{part}_over_coolant_per_watt",
-                f"{name} over coolant, per watt",
-                part,
-                "coolant",
-                True,
-                False,
-                "room, radiator, fans and power",
-                "blocks, pastes and pads",
+                key=f"{part}_over_coolant_per_watt",
+                label=f"{name} over coolant, per watt",
+                part=part,
+                over="coolant",
+                per_watt=True,
+                rebased=False,
+                takes_out="room, radiator, fans and power",
+                right_when="blocks, pastes and pads",
             ),
         ]
     return found
@@ -164,16 +193,25 @@ def _over(part: str, over: str) -> list[School]:
     label = f"{spoken(part).capitalize()} over {spoken(over)}"
     takes, when = f"what moves the {spoken(over)}", "it is that difference which is asked about"
     return [
-        School(f"{part}_over_{over}", label, part, over, False, False, takes, when),
         School(
-            f"{part}_over_{over}_per_watt",
-            f"{label}, per watt",
-            part,
-            over,
-            True,
-            False,
-            f"{takes}, and the power",
-            when,
+            key=f"{part}_over_{over}",
+            label=label,
+            part=part,
+            over=over,
+            per_watt=False,
+            rebased=False,
+            takes_out=takes,
+            right_when=when,
+        ),
+        School(
+            key=f"{part}_over_{over}_per_watt",
+            label=f"{label}, per watt",
+            part=part,
+            over=over,
+            per_watt=True,
+            rebased=False,
+            takes_out=f"{takes}, and the power",
+            right_when=when,
         ),
     ]
 

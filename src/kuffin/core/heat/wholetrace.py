@@ -8,7 +8,7 @@ least squares for each τ and τ by a search (variable projection; G. H. Golub a
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -16,9 +16,11 @@ from numpy.typing import NDArray
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.traces import Boxes, box_means, inflation, lagged, lone_spikes, smooth_spikes
+from kuffin.core.base.worked import Worked, worked
 
 Array = NDArray[np.float64]
 
+MODEL = "C·dT/dt = P(t) − (T − T_base(t))/R"
 _FROM_S = 60.0
 _BOX_S = 30.0
 _TAUS = np.geomspace(60.0, 5400.0, 40)
@@ -26,28 +28,65 @@ _TAUS = np.geomspace(60.0, 5400.0, 40)
 _WIDEN, _FLOOR = 2.0, 0.006
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class WholeTrace:
     """Resistance in K/W, time constant in s and heat capacity in J/K, each with the half-width of its 95 % interval.
 
     Attributes
     ----------
+    resistance : Worked
+    tau_s, tau_u95 : float or None
+        None for what answers within seconds.
+    span_s : tuple of float
+    rms_k : float
+        What the fit leaves, root mean square.
     times, residuals : ndarray, shape (m,)
         Middles of the boxes, and what the fit leaves of them, K.
     bent : bool
         Whether the residuals bend: a second, slower mode is there, and the resistance is biased by about its share.
     """
 
-    resistance_k_w: float
-    resistance_u95: float
+    resistance: Worked
     tau_s: float | None
     tau_u95: float | None
-    capacity_j_k: float | None
-    rms_k: float
     span_s: tuple[float, float]
+    rms_k: float
     times: Array
     residuals: Array
     bent: bool
+
+    @property
+    def resistance_k_w(self) -> float:
+        return self.resistance.value
+
+    @property
+    def resistance_u95(self) -> float:
+        return self.resistance.u95 or 0.0
+
+    @property
+    def capacity(self) -> Worked | None:
+        """The loop's heat capacity; None where no time constant was fitted."""
+        if self.tau_s is None or self.resistance_k_w <= 0:
+            return None
+        tau = Worked(name="Time constant", symbol="τ", value=self.tau_s, unit="s", digits=0, half=Worked(name="Half-width of τ", symbol="U_τ", value=self.tau_u95 or 0.0, unit="s", digits=0, source="95 %, of the fit"))  # fmt: skip
+        return worked("Heat capacity", "C", "τ/R", [tau, replace(self.resistance, half=None)], "J/K", digits=0)
+
+    def at(self, power_w: float) -> Worked:
+        """The rise at a power, K."""
+        power = Worked(name="Power", symbol="P", value=power_w, unit="W", digits=0)
+        assert self.resistance.half is not None
+        half = worked("Half-width of the rise", "U_T", "U*P", [self.resistance.half, power], "K", digits=3)
+        return worked("Rise by the whole-trace fit", "ΔT", "R*P", [self.resistance, power], "K", half=half)
+
+
+def _half_width(r: Worked, error: float, t95: float) -> Worked:
+    terms = [
+        Worked(name="Student’s t", symbol="t", value=t95, source="95 %"),
+        Worked(name="Standard error of R", symbol="s_R", value=error, unit="K/W", digits=6, source="of the fit, with the autocorrelation of what it leaves"),
+        r,
+    ]  # fmt: skip
+    said = f"twice Student’s t, and {100 * _FLOOR:g} % for what one capacity is too few for"
+    return worked("Half-width", "U", f"hypot({_WIDEN:g}*t*s_R, {_FLOOR:g}*R)", terms, "K/W", digits=5, source=said)
 
 
 def _cleaned(times: Array, x: Array, companion: Array | None, smooth: bool) -> Array:
@@ -137,17 +176,17 @@ def whole_trace(
     u_log_tau = float(np.sqrt(spread / curvature)) if curvature > 0 else float("inf")
     u_r = float(np.hypot(np.sqrt(max(covariance[0, 0], 0.0)), min(abs(along) * u_log_tau, abs(r))))
     t95 = t_quantile(0.975, max(df / max(inflation(rest), overlap), 2.0))
+    said = f"{MODEL}, with power and base temperature as they were measured; R, C and the first level fitted"
+    bare = Worked(name="Resistance", symbol="R", value=float(r), unit="K/W", digits=4, source=said)
     return WholeTrace(
-        float(r),
-        float(np.hypot(_WIDEN * t95 * u_r, _FLOOR * abs(r))),
-        tau,
-        t95 * tau * min(u_log_tau, 3.0),
-        tau / float(r) if r > 0 else None,
-        float(np.sqrt(rss / df)),
-        (float(starts[0]), float(end_s)),
-        at,
-        rest,
-        _bends(at, rest),
+        resistance=replace(bare, half=_half_width(bare, u_r, t95)),
+        tau_s=tau,
+        tau_u95=t95 * tau * min(u_log_tau, 3.0),
+        span_s=(float(starts[0]), float(end_s)),
+        rms_k=float(np.sqrt(rss / df)),
+        times=at,
+        residuals=rest,
+        bent=_bends(at, rest),
     )
 
 
@@ -180,9 +219,21 @@ def fast_trace(
     rss = float(rest @ rest)
     u = float(np.sqrt(rss / df * ips / float(x @ x)))
     t95 = t_quantile(0.975, max(df / ips, 2.0))
-    half = float(np.hypot(_WIDEN * t95 * u, _FLOOR * abs(r)))
-    span = (float(starts[0]), float(end_s))
-    return WholeTrace(r, half, None, None, None, float(np.sqrt(rss / df)), span, at, rest, _bends(at, rest))
+    sums = [
+        Worked(name="Sum of rise times power", symbol="Σyx", value=float(x @ y), unit="K·W", digits=1, source="over passes or half minutes: the die answers within seconds"),
+        Worked(name="Sum of power squared", symbol="Σxx", value=float(x @ x), unit="W²", digits=1),
+    ]  # fmt: skip
+    bare = worked("Resistance", "R", "Σyx/Σxx", sums, "K/W", digits=4)
+    return WholeTrace(
+        resistance=replace(bare, half=_half_width(bare, u, t95)),
+        tau_s=None,
+        tau_u95=None,
+        span_s=(float(starts[0]), float(end_s)),
+        rms_k=float(np.sqrt(rss / df)),
+        times=at,
+        residuals=rest,
+        bent=_bends(at, rest),
+    )
 
 
 def _on_grid(t: Array, x: Array, grid: Array, step: float) -> Array:

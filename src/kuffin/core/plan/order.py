@@ -22,7 +22,7 @@ class Slot:
     control: bool = False
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Fairness:
     """How even an order is.
 
@@ -230,12 +230,14 @@ def fairness(order: Sequence[Slot]) -> Fairness:
     early = min(mean, key=lambda n: mean[n], default="")
     late = max(mean, key=lambda n: mean[n], default="")
     return Fairness(
-        mean,
-        mean[late] - mean[early] if mean else 0.0,
-        early,
-        late,
-        sum(a.candidate == b.candidate for a, b in pairwise(order)),
-        tuple(sorted(r for r, names in rounds.items() if set(names) != everyone or len(names) != len(everyone))),
+        mean_place=mean,
+        worst_gap=mean[late] - mean[early] if mean else 0.0,
+        early=early,
+        late=late,
+        repeats=sum(a.candidate == b.candidate for a, b in pairwise(order)),
+        uneven_rounds=tuple(
+            sorted(r for r, names in rounds.items() if set(names) != everyone or len(names) != len(everyone))
+        ),
     )
 
 

@@ -36,7 +36,7 @@ class Hours:
 
 
 @dataclass(frozen=True)
-class Job:
+class BenchJob:
     """Something to be laid: its phases come one after the other on one day.
 
     Attributes
@@ -57,7 +57,7 @@ class Job:
 class Laid:
     """A job in its place."""
 
-    job: Job
+    job: BenchJob
     begin: dt.datetime
     end: dt.datetime
 
@@ -91,7 +91,11 @@ class Plan:
 
 
 def lay(
-    jobs: Sequence[Job], hours: Hours, begin: dt.datetime, deadline: dt.datetime | None = None, pause_min: float = 0.0
+    jobs: Sequence[BenchJob],
+    hours: Hours,
+    begin: dt.datetime,
+    deadline: dt.datetime | None = None,
+    pause_min: float = 0.0,
 ) -> Plan:
     """Lay jobs over working hours, in order, none across the end of a day.
 

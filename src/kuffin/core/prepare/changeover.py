@@ -12,7 +12,7 @@ from kuffin.core.bench.roles import spoken
 from kuffin.core.bench.undertest import kind_under_test
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BuiltIn:
     """A configuration as it stands, or shall stand, on the bench.
 
@@ -40,8 +40,8 @@ class BuiltIn:
         return self.candidate if kind_under_test(self.under_test).slot == slot else self.parts.get(slot, "")
 
 
-@dataclass(frozen=True)
-class Task:
+@dataclass(frozen=True, kw_only=True)
+class ChangeOverTask:
     """One thing to do.
 
     Attributes
@@ -59,7 +59,7 @@ class Task:
     sheet: str = ""
 
 
-def change_over(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
+def change_over(before: BuiltIn | None, after: BuiltIn) -> list[ChangeOverTask]:
     """What to do, in order.
 
     Parameters
@@ -105,12 +105,17 @@ def _changed(before: BuiltIn, after: BuiltIn) -> set[str]:
     return {s for s in slots if before.parts.get(s) != after.parts.get(s)}
 
 
-def _switch_off(before: BuiltIn | None) -> Task:
+def _switch_off(before: BuiltIn | None) -> ChangeOverTask:
     dry = before is not None and kind_under_test(before.under_test).dry_bench
     cool = (
         "" if before is None else f", let it cool until the {'cooler' if dry else 'coolant'} is within 5 K of the room"
     )
-    return Task("off", f"Shut the computer down, pull the mains plug{cool}.", 3, ("mains", "hot", "supply"))
+    return ChangeOverTask(
+        key="off",
+        text=f"Shut the computer down, pull the mains plug{cool}.",
+        minutes=3,
+        cautions=("mains", "hot", "supply"),
+    )
 
 
 def _glycol(built: BuiltIn) -> tuple[str, ...]:
@@ -121,14 +126,14 @@ def _fins(built: BuiltIn) -> tuple[str, ...]:
     return ("fins",) if kind_under_test(built.under_test).fins else ()
 
 
-def _drain(before: BuiltIn) -> Task:
+def _drain(before: BuiltIn) -> ChangeOverTask:
     volume = before.details.get("volume_ml")
     about = f" (about {volume:.0f} mL)" if volume else ""
-    return Task(
-        "drain",
-        f"Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.",
-        8,
-        ("mains", *_glycol(before)),
+    return ChangeOverTask(
+        key="drain",
+        text=f"Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.",
+        minutes=8,
+        cautions=("mains", *_glycol(before)),
     )
 
 
@@ -144,7 +149,7 @@ def _how(built: BuiltIn) -> str:
     return f" ({', '.join(said)})" if said else ""
 
 
-def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
+def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverTask]:
     tasks = []
     kind = kind_under_test(before.under_test)
     keep = [
@@ -152,37 +157,65 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[Task]:
     ]
     if kind.slot == "radiator":
         kept = f"; keep the {before.parts.get('fans', 'same')} fans and their screws" if "fans" in keep else ""
-        tasks.append(Task("take off", f"Take {_name(before)} off{kept}.", 6, _fins(before)))
+        tasks.append(
+            ChangeOverTask(key="take off", text=f"Take {_name(before)} off{kept}.", minutes=6, cautions=_fins(before))
+        )
     elif kind.slot == "coolant":
         tasks.append(
-            Task("rinse", f"Rinse {before.candidate} out: the Fill sheet says how often.", 15, _glycol(before), "fill")
+            ChangeOverTask(
+                key="rinse",
+                text=f"Rinse {before.candidate} out: the Fill sheet says how often.",
+                minutes=15,
+                cautions=_glycol(before),
+                sheet="fill",
+            )
         )
     elif not kind.on_die:
-        tasks.append(Task("take off", f"Take {_name(before)} off.", 5, ("hot", *_fins(before))))
+        tasks.append(
+            ChangeOverTask(
+                key="take off", text=f"Take {_name(before)} off.", minutes=5, cautions=("hot", *_fins(before))
+            )
+        )
     elif on_die:
         block = before.candidate if kind.sits_on_die else before.parts.get("block", "the block")
         tasks.append(
-            Task(
-                "take off",
-                f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.",
-                5,
-                ("hot", *_fins(before)),
+            ChangeOverTask(
+                key="take off",
+                text=f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.",
+                minutes=5,
+                cautions=("hot", *_fins(before)),
             )
         )
     if on_die and kind.on_die:
         tasks.append(
-            Task("print", "Photograph the print on the block and on the die before wiping it.", 2, (), "print")
+            ChangeOverTask(
+                key="print",
+                text="Photograph the print on the block and on the die before wiping it.",
+                minutes=2,
+                cautions=(),
+                sheet="print",
+            )
         )
         tasks.append(
-            Task(
-                "clean", "Clean die and block until a fresh cloth stays clean; let them dry.", 5, _paste_caution(before)
+            ChangeOverTask(
+                key="clean",
+                text="Clean die and block until a fresh cloth stays clean; let them dry.",
+                minutes=5,
+                cautions=_paste_caution(before),
             )
         )
     others = _changed(before, after) - {kind.slot}
     for slot in sorted(others):
         old = before.parts.get(slot)
         if old and slot in _BUILT_IN:
-            tasks.append(Task(f"off {slot}", f"Take the {slot} {old} off too.", 5, _SLOT_CAUTIONS.get(slot, ())))
+            tasks.append(
+                ChangeOverTask(
+                    key=f"off {slot}",
+                    text=f"Take the {slot} {old} off too.",
+                    minutes=5,
+                    cautions=_SLOT_CAUTIONS.get(slot, ()),
+                )
+            )
     return tasks
 
 
@@ -191,92 +224,139 @@ def _paste_caution(built: BuiltIn) -> tuple[str, ...]:
     return {"liquid metal": ("liquid metal",), "electrically conductive": ("paste",)}.get(str(sort), ())
 
 
-def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Task]:
+def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[ChangeOverTask]:
     tasks = []
     kind = kind_under_test(after.under_test)
     others = set(after.parts) if before is None else _changed(before, after)
     for slot in _BUILT_IN:
         if slot in others and slot != kind.slot and after.parts.get(slot):
             tasks.append(
-                Task(f"on {slot}", f"Build the {slot} {after.parts[slot]} in.", 6, _SLOT_CAUTIONS.get(slot, ()))
+                ChangeOverTask(
+                    key=f"on {slot}",
+                    text=f"Build the {slot} {after.parts[slot]} in.",
+                    minutes=6,
+                    cautions=_SLOT_CAUTIONS.get(slot, ()),
+                )
             )
     screws = after.details.get("screws")
     with_screws = f", screws {screws}" if screws else ""
     if kind.oriented:
         way = after.settings.get("orientation")
         tasks.append(
-            Task(
-                "put on",
-                f"Fit {_name(after)}{_how(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
-                8,
-                _fins(after),
-                "fit",
+            ChangeOverTask(
+                key="put on",
+                text=f"Fit {_name(after)}{_how(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
+                minutes=8,
+                cautions=_fins(after),
+                sheet="fit",
             )
         )
     elif kind.any_temperature:
         opens = "If the loop is opened for it: drain it first, and leak test with air before any water."
         tasks.append(
-            Task("put on", f"Fit {_name(after)}{_how(after)}{with_screws}. {opens}", 8, ("mains", "pressure"), "fit")
+            ChangeOverTask(
+                key="put on",
+                text=f"Fit {_name(after)}{_how(after)}{with_screws}. {opens}",
+                minutes=8,
+                cautions=("mains", "pressure"),
+                sheet="fit",
+            )
         )
     elif not kind.sits_on_die and kind.slot not in _OWN_TASK:
-        tasks.append(Task("put on", f"Fit {_name(after)}{_how(after)}{with_screws}.", 6, _fins(after), "fit"))
+        tasks.append(
+            ChangeOverTask(
+                key="put on",
+                text=f"Fit {_name(after)}{_how(after)}{with_screws}.",
+                minutes=6,
+                cautions=_fins(after),
+                sheet="fit",
+            )
+        )
     if on_die:
         tasks += _on_die(after)
     return tasks
 
 
-def _on_die(after: BuiltIn) -> list[Task]:
+def _on_die(after: BuiltIn) -> list[ChangeOverTask]:
     tasks = []
     s = after.settings
     paste, pads = after.own("paste") or "the usual paste", after.own("pads")
     if pads:
         where = f" ({s['pads_where']})" if s.get("pads_where") else ""
-        tasks.append(Task("pads", f"Lay pads {pads}{where}, without film, without air under them.", 6, (), "fit"))
+        tasks.append(
+            ChangeOverTask(
+                key="pads",
+                text=f"Lay pads {pads}{where}, without film, without air under them.",
+                minutes=6,
+                cautions=(),
+                sheet="fit",
+            )
+        )
     amount = f", {written(SETTINGS['paste_amount_g'], s['paste_amount_g'])}" if s.get("paste_amount_g") else ""
     spread = f", as {s['spread']}" if s.get("spread") else ", in the usual way"
-    tasks.append(Task("paste", f"Put {paste} on{amount}{spread}; photograph it.", 4, _paste_caution(after)))
+    tasks.append(
+        ChangeOverTask(
+            key="paste",
+            text=f"Put {paste} on{amount}{spread}; photograph it.",
+            minutes=4,
+            cautions=_paste_caution(after),
+        )
+    )
     block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
     how = s.get("tightening") or "crosswise, in turns"
     torque = f" to {written(SETTINGS['torque_nm'], s['torque_nm'])}" if s.get("torque_nm") else ""
     tasks.append(
-        Task("tighten", f"Set {block} down straight{_how(after)} and tighten {how}{torque}.", 6, _fins(after), "fit")
+        ChangeOverTask(
+            key="tighten",
+            text=f"Set {block} down straight{_how(after)} and tighten {how}{torque}.",
+            minutes=6,
+            cautions=_fins(after),
+            sheet="fit",
+        )
     )
     return tasks
 
 
-def _fill(after: BuiltIn, fresh: bool) -> list[Task]:
+def _fill(after: BuiltIn, fresh: bool) -> list[ChangeOverTask]:
     volume = after.details.get("volume_ml")
     about = f" about {volume:.0f} mL of" if volume else ""
     coolant = after.own("coolant") or "coolant"
     return [
-        Task("leak", "Leak test with air before any water: pump up, close, and hold.", 20, ("pressure",), "leak"),
-        Task("mix", f"Mix {coolant}.", 4, (*_glycol(after), "biocide"), "fill") if fresh else
-        Task("mix", f"Have {coolant} ready, the same mix as before.", 2, _glycol(after), "fill"),
-        Task("fill", f"Fill in{about} {coolant} with only the pump running, the computer's own supply off.", 10, ("jumper", "dry", "mains", *_glycol(after)), "fill"),
-        Task("bleed", "Bleed: tilt, tap, top up, until the flow stands still.", 10, ("dry",), "bleed"),
-        Task("dry", "Look and feel for drops at every joint with a dry paper towel.", 2, ("mains",)),
+        ChangeOverTask(key="leak", text="Leak test with air before any water: pump up, close, and hold.", minutes=20, cautions=("pressure",), sheet="leak"),
+        ChangeOverTask(key="mix", text=f"Mix {coolant}.", minutes=4, cautions=(*_glycol(after), "biocide"), sheet="fill") if fresh else
+        ChangeOverTask(key="mix", text=f"Have {coolant} ready, the same mix as before.", minutes=2, cautions=_glycol(after), sheet="fill"),
+        ChangeOverTask(key="fill", text=f"Fill in{about} {coolant} with only the pump running, the computer's own supply off.", minutes=10, cautions=("jumper", "dry", "mains", *_glycol(after)), sheet="fill"),
+        ChangeOverTask(key="bleed", text="Bleed: tilt, tap, top up, until the flow stands still.", minutes=10, cautions=("dry",), sheet="bleed"),
+        ChangeOverTask(key="dry", text="Look and feel for drops at every joint with a dry paper towel.", minutes=2, cautions=("mains",)),
     ]  # fmt: skip
 
 
-def _set(before: BuiltIn | None, after: BuiltIn) -> list[Task]:
+def _set(before: BuiltIn | None, after: BuiltIn) -> list[ChangeOverTask]:
     tasks = []
     kind = kind_under_test(after.under_test)
     for key, what in _SPEEDS.items():
         value = after.settings.get(key)
         if value is not None and (before is None or before.settings.get(key) != value or what in kind.brings):
-            tasks.append(Task(f"set {key}", f"Set the {what} to {written(SETTINGS[key], value)}.", 1))
+            tasks.append(
+                ChangeOverTask(key=f"set {key}", text=f"Set the {what} to {written(SETTINGS[key], value)}.", minutes=1)
+            )
     dry = kind.dry_bench
     where = "air at the cooler's intake" if dry else "air at the radiator's intake, coolant in the stream"
     if kind.any_temperature:
         where = f"{spoken(kind.part)} and {spoken(kind.over)}"
     moving = "the fans" if dry else "pump, fans"
-    tasks.append(Task("probes", f"See that each probe sits where it belongs: {where}.", 2))
+    tasks.append(ChangeOverTask(key="probes", text=f"See that each probe sits where it belongs: {where}.", minutes=2))
     tasks.append(
-        Task("start", f"Plug in, start, and see that {moving} and every channel read sensibly.", 4, ("mains",))
+        ChangeOverTask(
+            key="start",
+            text=f"Plug in, start, and see that {moving} and every channel read sensibly.",
+            minutes=4,
+            cautions=("mains",),
+        )
     )
     return tasks
 
 
-def minutes(tasks: list[Task]) -> float:
+def minutes(tasks: list[ChangeOverTask]) -> float:
     """How long a change-over is expected to take."""
     return sum(t.minutes for t in tasks)

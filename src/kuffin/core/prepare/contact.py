@@ -15,7 +15,7 @@ Otsu = Callable[[Array], float]
 SIDE = 160  # of the straightened picture's longer side, in pixels
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Print:
     """A contact print.
 
@@ -148,7 +148,17 @@ def _from_fill(fill: Array, spread: float, hidden: float, straight: Array) -> Pr
     share = float((fill > 0.5).mean())
     low, high = float((fill > 0.6).mean()) - spread, float((fill > 0.4).mean()) + spread
     thin = float(((fill > 0.35) & (fill < 0.8)).mean())
-    return Print(share, max(0.0, low), min(1.0, high), fill > 0.5, fill, thin, hidden, straight, spread)
+    return Print(
+        share=share,
+        low=max(0.0, low),
+        high=min(1.0, high),
+        covered=fill > 0.5,
+        fill=fill,
+        thin_share=thin,
+        glare_share=hidden,
+        straight=straight,
+        spread=spread,
+    )
 
 
 def turned_round(found: Print) -> Print:

@@ -53,7 +53,7 @@ def loop_volume_ml(parts: Sequence[Held]) -> tuple[float, float]:
 
 
 @dataclass(frozen=True)
-class Mix:
+class MixAmounts:
     """How much of what, in mL."""
 
     concentrate_ml: float
@@ -65,7 +65,7 @@ class Mix:
         return self.concentrate_ml + self.water_ml + self.additive_ml
 
 
-def mix(volume_ml: float, share_percent: float, additive_ml_per_l: float = 0.0) -> Mix:
+def mix(volume_ml: float, share_percent: float, additive_ml_per_l: float = 0.0) -> MixAmounts:
     """Concentrate, distilled water and additive for a wanted volume; the additive takes its room from the water.
 
     Parameters
@@ -93,7 +93,7 @@ def mix(volume_ml: float, share_percent: float, additive_ml_per_l: float = 0.0) 
             f"{concentrate:.0f} mL of concentrate and {additive:.0f} mL of additive are more than the {volume_ml:.0f} mL "
             "wanted; lower one of them"
         )
-    return Mix(concentrate, max(water, 0.0), additive)
+    return MixAmounts(concentrate, max(water, 0.0), additive)
 
 
 def carry_over(left_ml: float, loop_ml: float, rinses: int) -> float:
@@ -168,7 +168,7 @@ def dew_point_c(air_c: float, humidity_percent: float) -> float:
     return float(243.12 * gamma / (17.62 - gamma))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Bleeding:
     """How bleeding stands.
 
@@ -226,4 +226,11 @@ def bleeding(times_s: NDArray[np.float64], flow_l_h: NDArray[np.float64], usual_
         words = f"the flow is unsteady (±{scatter:.1f} L/h, usually ±{usual:.1f}): bubbles are passing, go on"
     else:
         words = "no more air is coming out; a bubble that stays where it is does not matter to the temperatures"
-    return Bleeding(level, rise, scatter, usual, bool(level >= 1 and rise <= room and scatter <= 1.7 * usual), words)
+    return Bleeding(
+        flow_l_h=level,
+        rise_l_h=rise,
+        scatter_l_h=scatter,
+        usual_l_h=usual,
+        done=bool(level >= 1 and rise <= room and scatter <= 1.7 * usual),
+        sentence=words,
+    )

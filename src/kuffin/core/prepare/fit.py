@@ -14,7 +14,7 @@ LEAST_THREAD_MM = 2.0  # four turns of M3
 MARGIN_MM = 0.5  # kept from the core
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ScrewFit:
     """How a screw reaches into a radiator.
 
@@ -94,11 +94,11 @@ def screw(
         state, words = "too short", f"holds by {reach:.1f} mm only, less than {LEAST_THREAD_MM:g} mm"
     else:
         return ScrewFit(
-            reach,
-            "right",
-            washers,
-            length_mm,
-            f"Right: it reaches {reach:.1f} mm in, {depth_mm - reach:.1f} mm before the core.",
+            reach_mm=reach,
+            state="right",
+            washers=washers,
+            better_mm=length_mm,
+            sentence=f"Right: it reaches {reach:.1f} mm in, {depth_mm - reach:.1f} mm before the core.",
         )
     mend = []
     if mended is not None and mended != washers:
@@ -106,10 +106,16 @@ def screw(
     if better is not None:
         mend.append(f"use a screw of {better:g} mm")
     advice = " or ".join(mend) if mend else "no usual length fits: another thread or a spacer is needed"
-    return ScrewFit(reach, state, mended, better, f"{state[0].upper()}{state[1:]}: it {words}; {advice}.")
+    return ScrewFit(
+        reach_mm=reach,
+        state=state,
+        washers=mended,
+        better_mm=better,
+        sentence=f"{state[0].upper()}{state[1:]}: it {words}; {advice}.",
+    )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Pad:
     """A pad in its place: its thickness, the gap it fills, and how far it may be squeezed."""
 
@@ -120,7 +126,7 @@ class Pad:
     most_percent: float = 40.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PadFit:
     """How a pad sits.
 
@@ -171,7 +177,9 @@ def pads(fitted: Sequence[Pad]) -> tuple[list[PadFit], float, str]:
             )
         else:
             state, words = "right", f"is squeezed by {squeeze:.0f} %"
-        out.append(PadFit(pad, squeeze, state, lift, f"{pad.where}: {words}."))
+        out.append(
+            PadFit(pad=pad, squeeze_percent=squeeze, state=state, lift_mm=lift, sentence=f"{pad.where}: {words}.")
+        )
     stand_off = max((p.lift_mm for p in out), default=0.0)
     if stand_off > 0:
         worst = max(out, key=lambda p: p.lift_mm).pad.where

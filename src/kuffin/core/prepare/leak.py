@@ -18,7 +18,7 @@ _WEATHER_KPA_PER_S = 0.1 / 3600  # what the weather does to a gauge in an hour
 _SETTLE_S = 180.0  # air that was pumped in is warm, and cools
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LeakTest:
     """What a hold says.
 
@@ -152,7 +152,17 @@ def judge_leak(
                 f"Hold on, about {max(needed - (t[-1] - t[0]), 60) / 60:.0f} min more: so far a loss under "
                 f"{smallest:.2f} kPa in 15 minutes could hide"
             )
-    return LeakTest(verdict, words + ".", loss, half_loss, smallest, ml_min, needed, t, corrected)
+    return LeakTest(
+        verdict=verdict,
+        sentence=words + ".",
+        loss_kpa=loss,
+        half_width_kpa=half_loss,
+        smallest_kpa=smallest,
+        smallest_ml_min=ml_min,
+        needed_s=needed,
+        times_s=t,
+        corrected_kpa=corrected,
+    )
 
 
 def _trend(t: NDArray[np.float64], y: NDArray[np.float64]) -> tuple[float, float]:

@@ -11,7 +11,7 @@ from kuffin.core.base.errors import TraceError
 from kuffin.core.base.traces import Boxes, box_means, lagged
 from kuffin.core.settle.coarse import rounding_u
 from kuffin.core.settle.load import load_level
-from kuffin.core.settle.prepare import Signals
+from kuffin.core.settle.prepare import CleanSignals
 from kuffin.core.settle.secondpart import least_rss, with_second_part
 from kuffin.core.settle.steps import fast_split, slow_split
 from kuffin.core.settle.warmup import SlowData, WarmUp, fit_fast, fit_slow
@@ -24,7 +24,7 @@ class Analysis:
 
     def __init__(
         self,
-        s: Signals,
+        s: CleanSignals,
         starts: Array,
         width: float,
         stride: float,

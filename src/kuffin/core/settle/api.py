@@ -11,7 +11,7 @@ from kuffin.core.base.errors import TraceError
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.judge import judge
 from kuffin.core.settle.load import LoadSpan, cycle_period, loop_period
-from kuffin.core.settle.prepare import Signals, box_starts, clean, is_fast, jump_share, load_of
+from kuffin.core.settle.prepare import CleanSignals, box_starts, clean, is_fast, jump_share, load_of
 from kuffin.core.settle.result import Settling
 
 Array = NDArray[np.float64]
@@ -94,7 +94,7 @@ def settle(
 
 
 def _analysed(
-    s: Signals, start: float | None, begin: float, end: float, period: float | None, tolerance: float
+    s: CleanSignals, start: float | None, begin: float, end: float, period: float | None, tolerance: float
 ) -> tuple[Analysis, float | None]:
     """The boxes of a run, and where it last changed its state."""
     width = period if period is not None else BOX_S

@@ -11,7 +11,7 @@ from kuffin.core.base.errors import TraceError
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.traces import inflation, lagged
 from kuffin.core.settle.analysis import Analysis
-from kuffin.core.settle.result import Settling
+from kuffin.core.settle.result import Drift, Level, Load, ReadingWindow, Settling, WarmUpFit
 from kuffin.core.settle.warmup import WarmUp
 
 Array = NDArray[np.float64]
@@ -46,11 +46,8 @@ def judge(
     amplitude = float(abs(transient[0])) if transient.size else 0.0
     t95 = fit.t95
     # what the residuals do not show: the load's own average over the run counts in full for a fast trace
-    widen = 1.8 if an.fast else 1.5
-    final_u95 = float(
-        np.sqrt(
-            (widen * t95 * fit.final_se) ** 2 + (tolerance / 4) ** 2 + (0.15 * still) ** 2 + (0.01 * amplitude) ** 2
-        )
+    warm_up = WarmUpFit(
+        tau_s=fit.tau_s, final=fit.final, final_se=fit.final_se, t95=t95, widen=1.8 if an.fast else 1.5, size=amplitude
     )
     still_u95 = float(np.sqrt((t95 * left_se) ** 2 + (0.15 * still) ** 2))
     noise = _Noise(float(np.sqrt(fit.rss / fit.df)) / scale, max(fit.inflation, 0.6 * an.spacing), t95, an.spacing)
@@ -81,42 +78,24 @@ def judge(
     drift, drift_u95 = _drift(t[inside], y[inside], noise)
     trace = _sample_trace(an, fit)
     left_in_window = float(np.mean(transient[inside]))
-    mean, mean_u95, n_eff, sd = _window_mean(an, trace, span)
-    rounding = an.rounding / an.scale
-    final_u95 = float(np.hypot(final_u95, 1.96 * rounding))
-    mean_u95 = abs(left_in_window) + float(
-        np.sqrt(mean_u95**2 + (1.96 * rounding) ** 2 + (2.0 * fit.transient_se / scale) ** 2)
-    )
     fitted = y - fit.residuals / (1.0 if an.fast or an.per is None else drive)
     return Settling(
-        start,
-        end,
-        an.period,
-        fit.tau_s,
-        settled,
-        chosen if settled else None,
-        span,
-        mean,
-        mean_u95,
-        n_eff,
-        sd,
-        fit.final,
-        final_u95,
-        still,
-        still_u95,
-        drift,
-        drift_u95,
-        step_at,
-        tolerance,
-        left_in_window,
-        window is not None,
-        an.fast,
-        an.s.spikes,
-        int(np.isfinite(an.s.response).sum()),
-        rounding,
-        trace,
-        t,
-        fitted,
+        load=Load(start_s=start, end_s=end, period_s=an.period, step_s=step_at),
+        warm_up=warm_up,
+        window=_window(an, trace, span, left_in_window, 2.0 * fit.transient_se / scale),
+        level=Level(still, still_u95),
+        drift=Drift(drift, drift_u95),
+        settled=settled,
+        settled_at_s=chosen if settled else None,
+        tolerance=tolerance,
+        by_hand=window is not None,
+        fast=an.fast,
+        spikes=an.s.spikes,
+        samples=int(np.isfinite(an.s.response).sum()),
+        rounding_u=an.rounding / an.scale,
+        trace=trace,
+        fit_times=t,
+        fit=fitted,
     )
 
 
@@ -172,8 +151,8 @@ def _sample_trace(an: Analysis, fit: WarmUp) -> Array:
     return out
 
 
-def _window_mean(an: Analysis, trace: Array, span: tuple[float, float]) -> tuple[float, float, float, float]:
-    """Mean of the window, the half-width that scatter leaves, effective number and scatter of the samples."""
+def _window(an: Analysis, trace: Array, span: tuple[float, float], left: float, second_part: float) -> ReadingWindow:
+    """The window's sums, and the means of its parts (of whole loops, where there are any), by which its mean is judged."""
     t = an.s.t
     begin, end = span
     if an.period is not None and end - begin > an.period:
@@ -183,7 +162,6 @@ def _window_mean(an: Analysis, trace: Array, span: tuple[float, float]) -> tuple
     n = values.size
     if n < 3:
         raise TraceError("the window holds fewer than three readings; record for longer or widen it")
-    mean, sd = float(values.mean()), float(values.std(ddof=1))
     if an.period is not None:
         loops = int(np.floor((end - begin) / an.period + 1e-9))
         each = max(1, int(np.ceil(30.0 / an.period)))
@@ -201,10 +179,16 @@ def _window_mean(an: Analysis, trace: Array, span: tuple[float, float]) -> tuple
     used = counts > 0
     means = sums[used] / counts[used]
     m = int(used.sum())
-    if m < 2:
-        return mean, float("nan"), 1.0, sd
-    ips = inflation(means)
-    se = float(means.std(ddof=1) / np.sqrt(m) * np.sqrt(ips))
-    t95 = float(t_quantile(0.975, max(m / ips - 1, 1.0)))
-    n_eff = float(min(n, (sd / se) ** 2)) if se > 0 else float(n)
-    return mean, float(np.hypot(t95 * se, an.tolerance / 4)), n_eff, sd
+    ips = inflation(means) if m > 1 else 1.0
+    return ReadingWindow(
+        span_s=span,
+        total=float(values.sum()),
+        count=n,
+        sd=float(values.std(ddof=1)),
+        batches=m,
+        batch_sd=float(means.std(ddof=1)) if m > 1 else float("nan"),
+        inflation=ips,
+        t95=float(t_quantile(0.975, max(m / ips - 1, 1.0))),
+        left=left,
+        second_part=second_part,
+    )

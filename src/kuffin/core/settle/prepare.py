@@ -13,8 +13,8 @@ from kuffin.core.settle.load import LoadSpan, load_span, rise_start
 Array = NDArray[np.float64]
 
 
-@dataclass
-class Signals:
+@dataclass(kw_only=True)
+class CleanSignals:
     """Cleaned channels up to the load's end."""
 
     t: Array
@@ -67,7 +67,7 @@ def clean(
     begin: float,
     end: float,
     over_air: bool,
-) -> Signals:
+) -> CleanSignals:
     """Cleaned copies of all channels up to the load's end; spikes are missing in them, and counted."""
     keep = times <= end + 1e-9
     t = times[keep]
@@ -89,10 +89,10 @@ def clean(
     for x in (q, p):
         if x is not None:
             x[lone_spikes(x, raw)] = np.nan
-    return Signals(t, y, o, p, q, a, over_air, spikes)
+    return CleanSignals(t=t, response=y, over=o, per=p, load=q, air=a, over_air=over_air, spikes=spikes)
 
 
-def jump_share(s: Signals, begin: float, end: float, has_start: bool, width: float) -> float:
+def jump_share(s: CleanSignals, begin: float, end: float, has_start: bool, width: float) -> float:
     """The share of its final level that the judged trace takes at once, 20 to 50 s after load; 0 to 1."""
     y = s.response if s.over is None else s.response - s.over
     if not has_start:  # no start to look at: what stands level on the coolant from the beginning is past its jump
@@ -123,7 +123,7 @@ def _level_throughout(t: Array, y: Array, begin: float, end: float) -> bool:
     return abs(first - last) < 0.05 * max(abs(first), abs(last))
 
 
-def is_fast(s: Signals, share: float) -> bool:
+def is_fast(s: CleanSignals, share: float) -> bool:
     """Whether the judged trace is a fast one (die over coolant).
 
     What stands on the air, or on nothing, creeps with the coolant however much of it comes at once.

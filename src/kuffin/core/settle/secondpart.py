@@ -31,7 +31,7 @@ _TAUS = np.geomspace(0.6, 1.06, 14)  # of the main part, over that of the fit wi
 _BOXES = 10
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Model:
     """One share and ratio, with the time constant that suits it best."""
 
@@ -69,7 +69,9 @@ def _models(t: Array, data: SlowData, end: float, fit: WarmUp) -> list[_Model]:
             rss = float(residuals @ residuals)
             before = best[i]
             if before is None or rss < before.rss:
-                best[i] = _Model(rss, level, size * e, residuals, float(size * decay(end)))
+                best[i] = _Model(
+                    rss=rss, level=level, transient=size * e, residuals=residuals, left=float(size * decay(end))
+                )
     return [b for b in best if b is not None]
 
 

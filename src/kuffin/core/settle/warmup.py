@@ -30,7 +30,7 @@ K_USUAL, K_SPREAD = 0.04, 0.04  # of die over coolant for each kelvin of coolant
 SlowData = Callable[[float], tuple[Array, Array]]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class WarmUp:
     """A fitted way to equilibrium.
 
@@ -137,20 +137,20 @@ def fit_slow(t: Array, data: SlowData, end: float, taus: Array = TAUS) -> WarmUp
     towards = np.array([0.0, decay_end, amplitude * decay_end * (end - origin) / tau])
     left_var = float(towards @ covariance @ towards)
     return WarmUp(
-        float(final),
-        float(np.sqrt(max(covariance[0, 0], 0) * ips)),
-        tau,
-        amplitude * decay,
-        float(amplitude * decay_end),
-        float(np.sqrt(max(left_var, 0) * ips)),
-        residuals,
-        rss,
-        ips,
-        df,
-        origin,
-        float(amplitude),
-        0.0,
-        drive,
+        final=float(final),
+        final_se=float(np.sqrt(max(covariance[0, 0], 0) * ips)),
+        tau_s=tau,
+        transient=amplitude * decay,
+        left=float(amplitude * decay_end),
+        left_se=float(np.sqrt(max(left_var, 0) * ips)),
+        residuals=residuals,
+        rss=rss,
+        inflation=ips,
+        df=df,
+        origin_s=origin,
+        amplitude=float(amplitude),
+        coupling=0.0,
+        drive=drive,
     )
 
 
@@ -246,16 +246,16 @@ def fit_fast(t: Array, y: Array, x: Array | None, x_final: float | None, power: 
     k_se = float(np.sqrt(max(covariance[k_at, k_at], 0))) if k_at is not None else 0.0
     x_left = float(x[-1] - x_final) if x is not None and x_final is not None else 0.0
     return WarmUp(
-        float(coefficients[0]),
-        float(np.sqrt(max(covariance[0, 0], 0) * ips)),
-        None,
-        transient,
-        left,
-        abs(x_left) * k_se * float(np.sqrt(ips)),
-        residuals,
-        rss,
-        ips,
-        float(df),
+        final=float(coefficients[0]),
+        final_se=float(np.sqrt(max(covariance[0, 0], 0) * ips)),
+        tau_s=None,
+        transient=transient,
+        left=left,
+        left_se=abs(x_left) * k_se * float(np.sqrt(ips)),
+        residuals=residuals,
+        rss=rss,
+        inflation=ips,
+        df=float(df),
         coupling=k,
         drive=np.ones(m),
         nuisance=nuisance,

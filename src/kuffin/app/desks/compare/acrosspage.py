@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import partial
+
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
@@ -11,10 +13,10 @@ from kuffin.app.widgets.forms import choice, refill, row
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
 from kuffin.app.widgets.texts import text
 from kuffin.core.compare.pairwords import digits_for, number, several, span
-from kuffin.core.findings import KINDS
 from kuffin.said.line import verdict_line
-from kuffin.said.working import Working
-from kuffin.verdict.across import Judged, Link, known_of, linked, linked_difference
+from kuffin.said.linkedwords import linked_working
+from kuffin.said.shownworking import Working
+from kuffin.verdict.across import Judged, Known, LinkedStudies, known_of, linked
 from kuffin.verdict.study import judge
 
 _PURPOSE = (
@@ -31,7 +33,7 @@ class AcrossPage(ComparePage):
         self._job: Job | None = None
         self._judged: list[Judged] = []
         self._wanted: int | None = None
-        self.link = Link("", (), ())
+        self.link = LinkedStudies("", (), ())
         self.said = text()
         self.lines = IntervalLines(theme, "Candidates of several studies over the shared baseline")
         self.lines.chosen.connect(self._explain)
@@ -67,8 +69,8 @@ class AcrossPage(ComparePage):
             found = []
             for i, study_id in enumerate(others):
                 other = notebook.study(study_id)
-                told = judge(notebook, other, lambda _done, _all, at=i: job.report(at / max(len(others), 1)))
-                found.append(Judged(other, told))
+                begun = i / max(len(others), 1)
+                found.append(Judged(other, judge(notebook, other, partial(_held_at, job, begun))))
             return found
 
         def done(found: object) -> None:
@@ -91,7 +93,15 @@ class AcrossPage(ComparePage):
                 position = self.state.position(r.candidate) if r.study == first.study.name else -1
                 said = f"{number(r.over_baseline.value, digits)} K ({span(low, high, 'K', digits)})"
                 lines.append(
-                    IntervalLine(r.candidate, low, r.over_baseline.value, high, said, r.study, position=position)
+                    IntervalLine(
+                        label=r.candidate,
+                        low=low,
+                        middle=r.over_baseline.value,
+                        high=high,
+                        said=said,
+                        note=r.study,
+                        position=position,
+                    )
                 )
             self.lines.show_lines(lines, "K", f"{self.link.baseline}, in each study")
             self.said.setText(
@@ -129,10 +139,12 @@ class AcrossPage(ComparePage):
         found = known_of(part, self._judged, lambda v: verdict_line(v).sentence)
         rows = []
         for k in found:
+            half = None if k.mean is None else k.mean.u95
+            digits = digits_for(2 * (half or 0.0))
             mean = (
                 "–"
-                if k.mean is None or k.half is None
-                else (f"{number(k.mean, digits_for(2 * k.half))} ± {number(k.half, digits_for(2 * k.half))} {k.unit}")
+                if k.mean is None or half is None
+                else f"{number(k.mean.value, digits)} ± {number(half, digits)} {k.unit}"
             )
             rows.append(
                 (
@@ -143,28 +155,22 @@ class AcrossPage(ComparePage):
                     k.place or k.said,
                 )
             )
-        self.known.show_rows(("study", "reading", "mounts", "under", "where it stands"), rows, words=True, left={2, 3})
+        self.known.show_rows(
+            ("study", "reading", "mounts", "under", "where it stands"),
+            rows,
+            words=True,
+            left={2, 3},
+            opens={1: lambda i: self._explain_known(found[i])},
+        )
+
+    def _explain_known(self, k: Known) -> None:
+        if k.mean is not None:
+            self.working.emit(Working.of(f"{k.study}: {k.school.lower()}", k.mean))
 
     def _explain(self, i: int) -> None:
-        chosen = self.link.rows[i]
-        out = Working(
-            f"{chosen.candidate} ({chosen.study})",
-            f"{number(chosen.over_baseline.value, 2)} K over {self.link.baseline}",
-            [("How", "candidate less baseline within its own study; two studies differ by the difference of these")],
-        )
-        for r in self.link.rows:
-            if r is chosen:
-                continue
-            if r.study == chosen.study:
-                continue
-            d = linked_difference(chosen, r)
-            low, high = d.interval()
-            out.lines.append(
-                (
-                    f"{r.candidate} ({r.study})",
-                    f"{number(d.value, 2)} K ({span(low, high, 'K', 2)}): √({number(chosen.over_baseline.se, 3)}² + "
-                    f"{number(r.over_baseline.se, 3)}²) = {number(d.se, 3)} K, {d.df:.3g} degrees of freedom",
-                )
-            )
-        out.lines.append(("Mind", KINDS["bench moved"].advice))
-        self.working.emit(out)
+        self.working.emit(linked_working(self.link, self.link.rows[i]))
+
+
+def _held_at(job: Task, share: float, _done: int, _all: int) -> None:
+    """While one study is judged, what is shown as done stays."""
+    job.report(share)

@@ -15,7 +15,6 @@ from kuffin.notebook import planedits
 from kuffin.said.working import mount_working
 from kuffin.verdict.baseline import moved_words, with_and_without
 from kuffin.verdict.schoolflips import two_ways
-from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Baseline charts the candidate that is mounted again and again to watch the bench. Choose one on the Plan desk's question "
@@ -57,7 +56,7 @@ class BaselinePage(ComparePage):
         words = moved_words(found, "K")
         self.said.setText(f"{words[:1].upper()}{words[1:]}.")
         self.plot.show_chart(found, verdict.school.unit, self.state.position(found.name))
-        both = with_and_without(study, mounts_of(study), verdict)
+        both = with_and_without(verdict)
         able = both is not None and not both[1].why_kept
         asked = bool(study.plan.get("correct_by_baseline"))
         self.correct.setEnabled(able or asked)

@@ -14,7 +14,7 @@ from kuffin.core.compare.pairwords import digits_for, span
 from kuffin.said.working import pair_working
 from kuffin.verdict.claims import TITLES, JudgedClaim, claim_sentences
 from kuffin.verdict.grid import claims_by_condition
-from kuffin.verdict.study import mounts_of
+from kuffin.verdict.study import StudyVerdict
 
 _PURPOSE = (
     "Claims holds what makers say against what was measured: refuted, borne out, or open. This study has no claim yet; "
@@ -64,16 +64,15 @@ class ClaimsPage(ComparePage):
         self.under.setVisible(many)
         self.under.show_lines([])
         if many:
-            mounts = mounts_of(study)
             self.state.jobs.start(
                 "judging the claims under each condition",
-                lambda _job: (verdict, claims_by_condition(verdict, study, mounts)),
+                lambda _job: (verdict, claims_by_condition(verdict)),
                 self._show_under,
                 self.state.trouble.emit,
             )
 
-    def _show_under(self, told: object) -> None:
-        verdict, found = told  # type: ignore[misc]
+    def _show_under(self, told: tuple[StudyVerdict, list[tuple[str, list[JudgedClaim]]]]) -> None:
+        verdict, found = told
         if verdict is not self.state.verdict:
             return
         lines = [
@@ -87,22 +86,28 @@ class ClaimsPage(ComparePage):
         position = self.state.position(j.candidate)
         if j.cooler_k is None:
             return IntervalLine(
-                j.claimed, None, None, None, f"{TITLES[j.judged]}: {j.why_not}", target=j.at_least_k, loud=True
+                label=j.claimed,
+                low=None,
+                middle=None,
+                high=None,
+                said=f"{TITLES[j.judged]}: {j.why_not}",
+                target=j.at_least_k,
+                loud=True,
             )
         low, middle, high = j.cooler_k
         said = f"{TITLES[j.judged]}: {span(low, high, 'K', digits_for(high - low))} measured"
         return IntervalLine(
-            f"{j.candidate} over {j.against}",
-            low,
-            middle,
-            high,
-            said,
-            f"{j.said_by or 'claimed'}: at least {j.at_least_k:g} K",
-            j.at_least_k,
-            f"claimed {j.at_least_k:g} K",
-            "right",
-            position,
-            j.judged == "refuted",
+            label=f"{j.candidate} over {j.against}",
+            low=low,
+            middle=middle,
+            high=high,
+            said=said,
+            note=f"{j.said_by or 'claimed'}: at least {j.at_least_k:g} K",
+            target=j.at_least_k,
+            target_label=f"claimed {j.at_least_k:g} K",
+            beyond="right",
+            position=position,
+            loud=j.judged == "refuted",
         )
 
     def _explain(self, row: int) -> None:

@@ -16,9 +16,8 @@ from kuffin.app.widgets.texts import Opener, text
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
-from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs
+from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs, where_is
 from kuffin.verdict.schools import SchoolResult
-from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Conditions sets the candidates side by side under several conditions and on several parts. This study's runs hold one of "
@@ -83,7 +82,7 @@ class ConditionsPage(ComparePage):
             return
         self.show_purpose("")
         self._axes, self.results = axes, {}
-        confidence, said = family_confidence(verdict, study, axes)
+        confidence, said = family_confidence(verdict, axes)
         self._family_said.setText(
             f"Judged {said}. Each cell shows kelvins over its coolest candidate; brackets join candidates that are not told apart. "
             "Click a cell for its pairs."
@@ -99,16 +98,15 @@ class ConditionsPage(ComparePage):
         self._told.setText("\n".join(told))
         self._told.setVisible(bool(told))
         self.grid.show_frame(axes, order, verdict.candidates)
-        mounts = mounts_of(study)
-        self._warmings = warmings(mounts, verdict.results)
+        self._warmings = warmings(verdict.evidence)
         self._one_another.setText("\n".join(w.sentence for w in self._warmings))
         self._one_another.setVisible(bool(self._warmings))
 
         def work(job: Task) -> dict[Cell, SchoolResult]:
-            job.show({cell: rough_means(study, mounts, verdict, cell) for cell in axes.cells})
+            job.show({cell: rough_means(verdict, cell) for cell in axes.cells})
             done: dict[Cell, SchoolResult] = {}
             for i, cell in enumerate(axes.cells):
-                done[cell] = cell_result(study, mounts, verdict, cell, confidence)
+                done[cell] = cell_result(verdict, cell, confidence)
                 job.show((cell, done[cell]))
                 job.report((i + 1) / len(axes.cells))
             return done
@@ -150,4 +148,6 @@ class ConditionsPage(ComparePage):
 
     def _explain(self, cell: object) -> None:
         if isinstance(cell, Cell) and cell in self.results and self.state.verdict is not None:
-            self.working.emit(grid_working(self._axes.label(cell), self.results[cell]))
+            self.working.emit(
+                grid_working(self._axes.label(cell), self.results[cell], where_is(self.results[cell], cell))
+            )

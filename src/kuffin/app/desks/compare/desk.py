@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from functools import partial
 from importlib import import_module
 from typing import TYPE_CHECKING
 
@@ -54,7 +55,7 @@ class CompareDesk(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self.paged)
         later: list[tuple[str, str, QWidget | Callable[[], QWidget]]] = [
-            (key, title, lambda k=key: self.page(k)) for key, title in PAGES
+            (key, title, partial(self.page, key)) for key, title in PAGES
         ]
         self.paged.add_pages([("verdict", "Verdict", self.verdict), *later])
         state.verdict_changed.connect(self._count)

@@ -8,8 +8,8 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
 from kuffin.core.compare.pairwords import number
+from kuffin.verdict.evidence import mounts_of
 from kuffin.verdict.schoolflips import both_ways
-from kuffin.verdict.study import mounts_of
 
 _PURPOSE = (
     "Left out lists every mount that does not count, and why, with what would be said if it did. Nothing is left out in this "
@@ -52,7 +52,7 @@ class LeftOutPage(ComparePage):
             ],
             words=True,
             left={2},
-            opens=lambda i: self.mount_wanted.emit(self._ids[i]),
+            opens={1: lambda i: self.mount_wanted.emit(self._ids[i])},
         )
         rows = both_ways(verdict)
         changed = [r for r in rows if r.differs]

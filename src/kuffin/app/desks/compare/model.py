@@ -11,7 +11,7 @@ from kuffin.verdict.schools import SchoolResult, scope
 from kuffin.verdict.study import StudyVerdict
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PairRow:
     """One row of the table of pairs."""
 
@@ -46,13 +46,22 @@ def pair_rows(result: SchoolResult) -> list[PairRow]:
             words = f"Not told apart yet: {to_settle(pair, found)}."
         difference = f"{number(pair.difference, digits)} {unit}"
         interval = span(pair.low, pair.high, unit, digits)
-        rows.append(PairRow(pair, f"{pair.a} − {pair.b}", difference, interval, words, not pair.settled))
+        rows.append(
+            PairRow(
+                pair=pair,
+                names=f"{pair.a} − {pair.b}",
+                difference=difference,
+                interval=interval,
+                verdict=words,
+                open=not pair.settled,
+            )
+        )
     return sorted(rows, key=lambda r: (r.open, r.pair.p))
 
 
 def school_warnings(v: StudyVerdict, shown: SchoolResult) -> list[str]:
     """Where ranking or verdict depends on the school, and what “as read” would have said."""
-    out = []
+    out: list[str] = []
     ranking = shown.ranking()
     if not ranking:
         return out

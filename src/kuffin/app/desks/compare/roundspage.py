@@ -14,6 +14,7 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.looks import read_looks
 from kuffin.notebook import planedits
 from kuffin.notebook.entities import Study
+from kuffin.said.roundwords import chance_working, look_working
 from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.schoolflips import verdict_words
 
@@ -60,13 +61,14 @@ class RoundsPage(ComparePage):
         found = verdict.main.comparison
         out = outlook(verdict)
         self.enough.setText("" if out is None else out.sentence.replace(" %", "\u00a0%"))
-        rows = []
+        rows, pairs = [], []
         if out is not None:
             for p in found.pairs:
                 becomes = out.chances.becomes[(p.a, p.b)]
                 likely = sorted(((s, v) for v, s in becomes.items() if v != p.verdict and s >= 0.01), reverse=True)
                 then = ", ".join(f"{verdict_words(p.a, p.b, v)} {100 * s:.0f} %" for s, v in likely)
                 chance = out.chances.changes[(p.a, p.b)]
+                pairs.append(p)
                 rows.append(
                     (
                         f"{p.a} − {p.b}",
@@ -75,8 +77,15 @@ class RoundsPage(ComparePage):
                         then or "–",
                     )
                 )
-            rows.sort(key=lambda r: -float(r[2].split()[0]) if r[2][0].isdigit() else 0.0)
-        self.chances.show_rows(("pair", "now", "chance of another verdict", "it would be"), rows, words=True, left={1})
+            order = sorted(range(len(rows)), key=lambda i: -out.chances.changes[(pairs[i].a, pairs[i].b)])
+            rows, pairs = [rows[i] for i in order], [pairs[i] for i in order]
+        self.chances.show_rows(
+            ("pair", "now", "chance of another verdict", "it would be"),
+            rows,
+            words=True,
+            left={1},
+            opens={2: lambda i: self.working.emit(chance_working(verdict, pairs[i], out))},
+        )
         looks = verdict.looks
         assert looks is not None
         self.looks.setText(_written(study))
@@ -87,7 +96,9 @@ class RoundsPage(ComparePage):
             state = "had" if i + 1 < looks.had else "in use" if i + 1 == max(looks.had, 1) else "to come"
             past = ", past the plan" if n > looks.planned_rounds else ""
             table.append((f"after round {n}{past}", f"{100 * confidence:.2f} %", state))
-        self.spent.show_rows(("look", "confidence", ""), table)
+        self.spent.show_rows(
+            ("look", "confidence", ""), table, opens={1: lambda i: self.working.emit(look_working(looks, i))}
+        )
 
     def _looks_written(self) -> None:
         study, notebook = self.state.study, self.state.notebook

@@ -2,17 +2,20 @@
 
 from __future__ import annotations
 
+from PySide6.QtCore import Qt
+
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.app.widgets.forms import choice, row
+from kuffin.app.widgets.forms import choice, flowing, row
 from kuffin.app.widgets.scatterbars import ScatterBars
-from kuffin.app.widgets.texts import text
+from kuffin.app.widgets.texts import link_button, text
 from kuffin.core.compare.pairwords import digits_for, number
 from kuffin.notebook import planedits
-from kuffin.verdict.scatter import buys_words, scatter_of
-from kuffin.verdict.study import mounts_of
+from kuffin.said.scatterwords import scatter_working
+from kuffin.said.shownworking import Working
+from kuffin.verdict.scatter import StudyScatter, buys_words, scatter_of
 
 _PURPOSE = (
     "Scatter splits what mounts of one candidate differ by into its sources. It needs a second mount of one candidate."
@@ -25,6 +28,7 @@ class ScatterPage(ComparePage):
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
         self.bars = ScatterBars(theme)
+        self._found: tuple[StudyScatter, str] | None = None
         self.said = text()
         self._silent = text(style="small")
         self.scope = choice(
@@ -41,15 +45,16 @@ class ScatterPage(ComparePage):
         self.samples = FigureTable("Samples")
         self.column.addWidget(text("standard deviation of each source, under the school in use", style="small"))
         self.column.addWidget(self.bars)
+        self._shares = link_button("how it was split ›", "What the scatter is made of; show its working")
+        self._shares.setProperty("working", "true")
+        self._shares.clicked.connect(self._explain)
+        self.column.addWidget(self._shares, 0, Qt.AlignmentFlag.AlignLeft)
         self.column.addWidget(self._silent)
         self.column.addWidget(self.said)
         self.column.addWidget(
-            row(
-                text("the verdict is", style="muted", wrap=False),
-                self.scope,
-                text("spread of the mounts", style="muted", wrap=False),
-                self.spread,
-                None,
+            flowing(
+                row(text("the verdict is", style="muted", wrap=False), self.scope),
+                row(text("spread of the mounts", style="muted", wrap=False), self.spread),
             )
         )
         self.column.addWidget(self._scope_said)
@@ -61,12 +66,13 @@ class ScatterPage(ComparePage):
 
     def renew(self) -> None:
         verdict, study = self.state.verdict, self.state.study
-        found = scatter_of(verdict, study, mounts_of(study)) if verdict is not None and study is not None else None
+        found = scatter_of(verdict) if verdict is not None else None
         if found is None or verdict is None or study is None:
             self.show_purpose(_PURPOSE)
             return
         self.show_purpose("")
         unit = "K" if verdict.school.unit == "°C" else verdict.school.unit
+        self._found = found, unit
         self.bars.show_bars(found.bars(unit), unit)
         self._silent.setText(
             "Not to be seen apart here: " + "; ".join(found.scatter.silent) + "." if found.scatter.silent else ""
@@ -82,11 +88,26 @@ class ScatterPage(ComparePage):
         )
         rows = []
         for s in found.samples:
-            half = s.half
+            half = s.mean.u95
             digits = digits_for(half or 1.0)
             plus = "" if half is None else f" ± {number(half, digits)}"
-            rows.append((s.candidate, f"sample {s.label}", str(s.mounts), f"{number(s.mean, digits)}{plus} {unit}"))
-        self.samples.show_rows(("candidate", "sample", "mounts", "mean of its mounts"), rows)
+            rows.append(
+                (s.candidate, f"sample {s.label}", str(s.mounts), f"{number(s.mean.value, digits)}{plus} {unit}")
+            )
+        lines = found.samples
+        self.samples.show_rows(
+            ("candidate", "sample", "mounts", "mean of its mounts"),
+            rows,
+            opens={
+                3: lambda i: self.working.emit(
+                    Working.of(f"{lines[i].candidate}, sample {lines[i].label}", lines[i].mean)
+                )
+            },
+        )
+
+    def _explain(self) -> None:
+        if self._found is not None:
+            self.working.emit(scatter_working(*self._found))
 
     def _scope_chosen(self) -> None:
         study, notebook = self.state.study, self.state.notebook

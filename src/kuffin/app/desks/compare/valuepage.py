@@ -10,6 +10,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.app.widgets.worthplot import WorthPlot
 from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.shelf import bench_of, parts
+from kuffin.said.worthwords import noticed_working, worth_working
 from kuffin.verdict.value import noticed, value_of, worth_sentence
 
 _PURPOSE = "Value sets price against temperature. It needs a comparison, and prices on the parts' pages on the Shelf."
@@ -42,7 +43,7 @@ class ValuePage(ComparePage):
         if verdict is None or study is None or notebook is None:
             self.show_purpose(_PURPOSE)
             return
-        found = value_of(verdict, study, bench_of(notebook, study.bench_id), parts(notebook))
+        found = value_of(verdict, bench_of(notebook, study.bench_id), parts(notebook))
         if found is None:
             self.show_purpose(_PURPOSE)
             return
@@ -66,12 +67,18 @@ class ValuePage(ComparePage):
             set_price = ["–" if r.whole_price is None else f"{number(r.whole_price, 0)} {money}"] if whole else []
             rows.append((r.name, price, *set_price, mean, said))
         head = ("candidate", "price", *(("whole set",) if whole else ()), "reading", "what the money buys")
-        self.table.show_rows(head, rows, words=True)
+        cheap = next((r for r in found.rows if r.name == cheapest), None)
+
+        def explain(i: int) -> None:
+            self.working.emit(worth_working(verdict, found.rows[i], cheap or found.rows[i], money))
+
+        self.table.show_rows(head, rows, words=True, opens={len(head) - 2: explain})
         lacking = "; ".join(found.lacking)
         self.lacking.setText(f"{lacking[:1].upper()}{lacking[1:]}." if lacking else "")
         self.lacking.setVisible(bool(found.lacking))
         told = []
-        for n in noticed(verdict, study):
+        seen = noticed(verdict)
+        for n in seen:
             order = [c for name in verdict.main.ranking() for c in n.comparison.candidates if c.name == name]
             half = [(c.high - c.low) / 2 for c in order]
             digits = 0 if min(half, default=1.0) >= 0.7 else 1
@@ -88,4 +95,10 @@ class ValuePage(ComparePage):
             told.append((n.label, f"{values} {n.unit}", said))
         for widget in (self._noticed_title, self.noticed, self._note):
             widget.setVisible(bool(told))
-        self.noticed.show_rows(("", "means", "what may be said"), told, words=True, left={1})
+        self.noticed.show_rows(
+            ("", "means", "what may be said"),
+            told,
+            words=True,
+            left={1},
+            opens={1: lambda i: self.working.emit(noticed_working(seen[i]))},
+        )

@@ -75,7 +75,9 @@ class FiguresPage(InsidePage):
                     if trace.settled
                     else "heading for"
                 )
-                when = f"{state}, {number(trace.window_s[0] / 60, 0)} to {number(trace.window_s[1] / 60, 0)} min"
+                when = (
+                    f"{state}, {number(trace.window.span_s[0] / 60, 0)} to {number(trace.window.span_s[1] / 60, 0)} min"
+                )
             whole, tau = "…", ""
             if self.inside is not None:
                 fit = self.inside.whole.get(key)
@@ -83,7 +85,7 @@ class FiguresPage(InsidePage):
                 tau = f"τ {number(fit.tau_s / 60, 1)} min" if fit is not None and fit.tau_s else ""
             rows.append((label, whole, window, tau, when))
         head = ("", "whole trace", "window", "", f"at {number(power, 0)} W")
-        self.ways.show_rows(head, rows, words=True, opens=self._explain_way)
+        self.ways.show_rows(head, rows, words=True, opens={1: self._explain_way})
         problems = [] if self.inside is None else list(dict.fromkeys(self.inside.whole_problem.values()))
         said = "The whole-trace fit uses power and air as they were measured, so a drifting room or a short run does it little harm. "
         self.ways_words.setText(said + "".join(f"Not fitted: {p}. " for p in problems))

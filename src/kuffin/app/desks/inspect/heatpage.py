@@ -45,7 +45,12 @@ class HeatPage(InsidePage):
             button.setChecked(kept == value)
             group.addButton(button, i)
             row.addWidget(button)
-        group.idClicked.connect(lambda i: (self._settings.set_value(key, options[i][0]), self.show_run()))
+
+        def chosen(i: int) -> None:
+            self._settings.set_value(key, options[i][0])
+            self.show_run()
+
+        group.idClicked.connect(chosen)
         return group
 
     def set_theme(self, theme: Theme) -> None:

@@ -11,12 +11,12 @@ from kuffin.core.bench.roles import spoken
 from kuffin.core.bench.testsettings import written_or
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import number
-from kuffin.core.heat.heatpath import Level, Step, step
+from kuffin.core.heat.heatpath import Rise, StairLevel, step
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.evaluating import parse_trace
 from kuffin.reading.runresult import RunResult
-from kuffin.verdict.schools import MountReading
+from kuffin.verdict.schools import MountReading, trace_reading
 from kuffin.verdict.study import StudyVerdict
 
 _FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound", "clock", "hot_spot")  # roles
@@ -67,7 +67,7 @@ def _still_to_go(v: StudyVerdict, trace: Settled) -> str:
     # another trace stands in where the school's own cannot be judged; that is in kelvins already
     own = v.school.per_watt and trace in [r.traces.get(v.school.trace) for r in v.results.values()]
     scale = v.reference_power_w if own else 1.0
-    return f", {number(abs(trace.still_to_go) * scale, 2)} K still to go at the end"
+    return f", {number(abs(trace.level.to_go) * scale, 2)} K still to go at the end"
 
 
 def plain_mean(view: TraceView, begin: float, end: float) -> str:
@@ -78,7 +78,7 @@ def plain_mean(view: TraceView, begin: float, end: float) -> str:
     inside = (view.times[: trace.size] >= begin) & (view.times[: trace.size] <= end) & np.isfinite(trace)
     if inside.sum() < 3:
         return "too few samples for a window"
-    digits = 2 if abs(view.settling.final) > 1 else 4
+    digits = 2 if abs(view.settling.warm_up.final) > 1 else 4
     mean, scatter = float(trace[inside].mean()), float(trace[inside].std())
     return f"{number(begin / 60, 1)} to {number(end / 60, 1)} min: plain mean {number(mean, digits)}, scatter {number(scatter, digits)}"
 
@@ -94,10 +94,9 @@ def answer(v: StudyVerdict | None, reading: MountReading | None, result: RunResu
     found = result.detected.get(v.school.trace) if result is not None else None
     if result is not None and found is not None and result.window_by != "found":
         by = "by the clock" if result.window_by == "clock" else "by hand"
-        begin, end = (x / 60 for x in found.window_s)
-        value = v.school.shown(found.value, v.reference_power_w, v.reference_air_c)
-        u95 = v.school.shown_u95(found.u95, v.reference_power_w)
-        said += f"\nwindow {by}; found: {number(begin, 0)} to {number(end, 0)} min, {number(value, 2)} ± {number(u95, 2)} {v.school.unit}"
+        begin, end = (x / 60 for x in found.window.span_s)
+        would = v.school.shown(trace_reading(v.school, found), v.reference_power_w, v.reference_air_c)
+        said += f"\nwindow {by}; found: {number(begin, 0)} to {number(end, 0)} min, {number(would.value, 2)} ± {number(would.u95 or 0, 2)} {would.unit}"
         said += "" if found.settled else ", not settled"
     return said
 
@@ -113,7 +112,7 @@ def readings(v: StudyVerdict | None, mount_id: int) -> list[tuple[str, str, str]
     return out
 
 
-def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
+def staircase(result: RunResult | None) -> tuple[list[StairLevel], list[Rise]]:
     """Levels and steps of a run in its window."""
     if result is None:
         return [], []
@@ -123,16 +122,16 @@ def staircase(result: RunResult | None) -> tuple[list[Level], list[Step]]:
     levels, steps = [], []
     if air is None:
         return [], []
-    levels.append(Level("air", air))
+    levels.append(StairLevel("air", air))
     coolant, die = result.traces.get("coolant_over_air"), result.traces.get("die_over_coolant")
     if coolant is not None:
-        levels.append(Level("coolant", air + coolant.value))
+        levels.append(StairLevel("coolant", air + coolant.value))
         steps.append(step("air", "coolant", coolant.value, coolant.u95, heat))
         if die is not None:
-            levels.append(Level("die", air + coolant.value + die.value))
+            levels.append(StairLevel("die", air + coolant.value + die.value))
             steps.append(step("coolant", "die", die.value, die.u95, own))
     elif (whole := result.traces.get("die_over_air")) is not None:
-        levels.append(Level("die", air + whole.value))
+        levels.append(StairLevel("die", air + whole.value))
         steps.append(step("air", "die", whole.value, whole.u95, own))
     return levels, steps
 

@@ -82,7 +82,12 @@ class FairPage(Page):
         study = self.state.study
         if study is None:
             return []
-        found = unfair(study, self.shelf.bench, self.shelf.parts, self.state.verdict)
+        found = unfair(
+            study,
+            self.shelf.bench,
+            self.shelf.parts,
+            self.state.verdict.evidence if self.state.verdict is not None else None,
+        )
         return [(d, study.fair_because.get(d.key)) for d in found]
 
     def open_count(self) -> int:
@@ -201,7 +206,16 @@ class FairPage(Page):
         try:
             if value is not None and setting.kind == "number":
                 value = read_field(
-                    Field(key, setting.spoken, "number", setting.unit, (), setting.low, setting.high), content
+                    Field(
+                        key=key,
+                        label=setting.spoken,
+                        kind="number",
+                        unit=setting.unit,
+                        options=(),
+                        low=setting.low,
+                        high=setting.high,
+                    ),
+                    content,
                 )
             elif value is not None and setting.kind == "part":
                 part = next((p for p in self.shelf.of_kind(*setting.part_kinds) if p.name == content), None)

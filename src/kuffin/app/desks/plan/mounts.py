@@ -29,16 +29,16 @@ class MountsPage(Page):
         super().__init__(state, shelf)
         self.goal = choice([("find a difference of", "find"), ("show sameness within", "same")], "Goal")
         self.goal.activated.connect(lambda: self.change_plan("change the goal", goal=self.goal.currentData()))
-        self.size = NumberLine("K", "Difference or margin", 0.01, 100)
-        self.size.given.connect(lambda v: self.change_plan("change the difference to be found", difference_k=v))
+        self.difference = NumberLine("K", "Difference or margin", 0.01, 100)
+        self.difference.given.connect(lambda v: self.change_plan("change the difference to be found", difference_k=v))
         self.power = number(50, 99, "%", 0, 5, "Wanted chance")
         self.power.valueChanged.connect(lambda v: self.change_plan("change the wanted chance", power=v / 100))
         self.spread = NumberLine("K", "Scatter between mounts", 0.001, 100)
         self.spread.given.connect(lambda v: self.change_plan("change the scatter assumed", spread_k=v))
         self.samples = NumberLine("K", "Scatter between samples", 0.0, 100)
         self.samples.given.connect(lambda v: self.change_plan("change the scatter between samples", sample_spread_k=v))
-        for box in (self.size, self.spread, self.samples):
-            box.refused.connect(self.state.trouble.emit)
+        for line in (self.difference, self.spread, self.samples):
+            line.refused.connect(self.state.trouble.emit)
         self._where, self._where_samples = text(style="muted"), text(style="muted")
         holder = QWidget()
         grid = QGridLayout(holder)
@@ -49,7 +49,7 @@ class MountsPage(Page):
             (
                 (
                     "I want to",
-                    row(self.goal, self.size, text("K with a chance of", style="muted", wrap=False), self.power),
+                    row(self.goal, self.difference, text("K with a chance of", style="muted", wrap=False), self.power),
                     None,
                 ),
                 ("Scatter between mounts", row(self.spread, text("K", style="muted", wrap=False)), self._where),
@@ -88,7 +88,7 @@ class MountsPage(Page):
         goal = plan.get("goal", "find")
         self.goal.setCurrentIndex(self.goal.findData(goal))
         size = float(plan.get("difference_k") or study.margin_k)
-        self.size.show_value(size)
+        self.difference.show_value(size)
         self.power.setValue(100 * float(plan.get("power", 0.8)))
         assumed = self.shelf.scatter()
         assert assumed is not None
@@ -139,7 +139,7 @@ class MountsPage(Page):
         planned = study.planned_rounds
         guides = [Guide(100 * wanted, "wanted"), Guide(planned, "planned", vertical=True)]
         self.plot.show_series(
-            [Series([p.mounts for p in curve], [100 * p.power for p in curve], "both")],
+            [Series(xs=[p.mounts for p in curve], ys=[100 * p.power for p in curve], style="both")],
             "mounts of each candidate",
             "chance, %",
             guides,

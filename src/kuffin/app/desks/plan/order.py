@@ -46,12 +46,12 @@ class OrderList(QListWidget):
         event.setDropAction(Qt.DropAction.IgnoreAction)
         event.accept()
         place = target + (1 if below else 0)
-        self._page.move(source, place - 1 if place > source else place)
+        self._page.move_mount(source, place - 1 if place > source else place)
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         step = {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}.get(Qt.Key(event.key()))
         if step is not None and event.modifiers() & Qt.KeyboardModifier.AltModifier:
-            self._page.move(self.currentRow(), self.currentRow() + step)
+            self._page.move_mount(self.currentRow(), self.currentRow() + step)
         else:
             super().keyPressEvent(event)
 
@@ -243,7 +243,7 @@ class OrderPage(Page):
         self._before = None
         self.edit(planedits.draw_order, study.id, slots, seed)
 
-    def move(self, source: int, target: int) -> None:
+    def move_mount(self, source: int, target: int) -> None:
         """Move a mount to another place."""
         study = self.state.study
         if study is None:

@@ -42,12 +42,16 @@ _SETTLES = {"detect": "by itself", "clock": "by the clock"}
 _AS_IS = "as is"
 _FIELDS = {
     **{
-        k: Field(k, s.label, "number", s.unit, (), s.low, s.high)
+        k: Field(key=k, label=s.label, kind="number", unit=s.unit, options=(), low=s.low, high=s.high)
         for k, s in OF_TEST.items()
         if k in _COLUMNS and s.kind == "number"
     },
-    "longest_min": Field("longest_min", "longest time", "number", "min", (), 0, 1440),
-    "measure_min": Field("measure_min", "time to measure", "number", "min", (), 0, 1440),
+    "longest_min": Field(
+        key="longest_min", label="longest time", kind="number", unit="min", options=(), low=0, high=1440
+    ),
+    "measure_min": Field(
+        key="measure_min", label="time to measure", kind="number", unit="min", options=(), low=0, high=1440
+    ),
 }
 _SWEPT = {f"{s.label}, {s.unit}": key for key, s in OF_TEST.items() if s.kind == "number"}
 
@@ -195,12 +199,12 @@ class ProtocolPage(Page):
             return
         try:
             limits = Limits(
-                self.die.value(),
-                self.coolant.value(),
-                self.flow.value(),
-                self.pump.value(),
-                self.rise.value(),
-                self.leak.isChecked(),
+                die_c=self.die.value(),
+                coolant_c=self.coolant.value(),
+                flow_l_h=self.flow.value(),
+                pump_rpm=self.pump.value(),
+                rise_k_min=self.rise.value(),
+                leak=self.leak.isChecked(),
             )
         except BenchError as error:
             self.state.trouble.emit(str(error))
@@ -241,7 +245,9 @@ class ProtocolPage(Page):
     def _add(self) -> None:
         at = self.table.currentRow() + 1 if self.table.currentRow() >= 0 else len(self.shelf.steps)
         steps = self.shelf.steps
-        self._save((*steps[:at], Step(f"load {sum(s.load != '' for s in steps) + 1}", "batch stretch"), *steps[at:]))
+        self._save(
+            (*steps[:at], Step(name=f"load {sum(s.load != '' for s in steps) + 1}", load="batch stretch"), *steps[at:])
+        )
 
     def _at(self) -> int | None:
         at = self.table.currentRow()

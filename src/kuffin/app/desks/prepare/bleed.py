@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import TYPE_CHECKING, Any
 
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.desks.prepare.watch import Watched
+from kuffin.app.desks.prepare.watch import WatchedTable
 from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Series, Sketch
 from kuffin.app.widgets.texts import text
@@ -33,7 +33,7 @@ class BleedPage(PreparePage):
         )
         self.plot = Sketch(desk.theme, "Flow", 190)
         self.column.addWidget(self.plot)
-        self.watched = Watched(self, [("flow", "L/h")], [("flow",)])
+        self.watched = WatchedTable(self, [("flow", "L/h")], [("flow",)])
         self.watched.changed.connect(lambda rows: self.keep(readings=rows, began=self.watched.began))
         self.column.addWidget(self.watched)
         self.column.addWidget(self.cautions("dry", "jumper"))
@@ -54,7 +54,9 @@ class BleedPage(PreparePage):
             return
         data = rows_of(kept)
         self.plot.show_series(
-            [Series(list(data[:, 0] / 60), list(data[:, 1]), "both" if len(rows) < 60 else "line")], "min", "L/h"
+            [Series(xs=list(data[:, 0] / 60), ys=list(data[:, 1]), style="both" if len(rows) < 60 else "line")],
+            "min",
+            "L/h",
         )
         try:
             self.result = bled(kept)

@@ -19,7 +19,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.texts import empty, link_button, text
 from kuffin.core.prepare.cautions import ABOUT, CAUTIONS
-from kuffin.core.prepare.changeover import Task, minutes
+from kuffin.core.prepare.changeover import ChangeOverTask, minutes
 from kuffin.notebook import photos as photos_of
 from kuffin.notebook import planedits, preparationedits
 from kuffin.notebook.entities import Attachment, Tick
@@ -54,7 +54,7 @@ class TaskRow(QWidget):
     dismissed = Signal(str)
     photographed = Signal(str, list)
 
-    def __init__(self, number: int, task: Task, state: State) -> None:
+    def __init__(self, number: int, task: ChangeOverTask, state: State) -> None:
         super().__init__()
         self.task = task
         self.setAcceptDrops(True)
@@ -216,9 +216,9 @@ class ChangeOverPage(PreparePage):
         dismissed = self.sheet().get("dismissed", [])
         photos = photos_of.photos(self.state.notebook, mount_id=self.mount.id) if self.state.notebook else []
         ticks = self.desk.done.ticks
-        coming = next((r.task.key for r in self.rows if not (t := ticks.get(r.task.key)) or not t.done_at), None)
+        next_key = next((r.task.key for r in self.rows if not (t := ticks.get(r.task.key)) or not t.done_at), None)
         for task_row in self.rows:
-            task_row.show_tick(ticks.get(task_row.task.key), dismissed, task_row.task.key == coming)
+            task_row.show_tick(ticks.get(task_row.task.key), dismissed, task_row.task.key == next_key)
             task_row.show_photos([p for p in photos if p.kind == f"step {task_row.task.key}"])
         left = [r.task for r in self.rows if not r.box.isChecked()]
         self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
@@ -234,7 +234,7 @@ class ChangeOverPage(PreparePage):
         if not self.note.hasFocus():
             self.note.setText(self.mount.note)
 
-    def _list_tasks(self, tasks: Sequence[Task]) -> None:
+    def _list_tasks(self, tasks: Sequence[ChangeOverTask]) -> None:
         for old in self.rows:
             self._list.removeWidget(old)
             old.hide()

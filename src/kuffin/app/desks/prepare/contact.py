@@ -36,7 +36,7 @@ if TYPE_CHECKING:
 
 
 @guarded
-class Side(QWidget):
+class PrintSide(QWidget):
     """One of the two photos: dropped, marked, read."""
 
     photo_given = Signal(str)
@@ -94,9 +94,9 @@ class PrintPage(PreparePage):
         self.which = choice([], "The mount whose print it is")
         self.which.activated.connect(lambda: self.choose(self.which.currentData()))
         self._said = text(style="heading")
-        self.width = NumberLine("mm", "Width of the die", 1, 200)
-        self.height = NumberLine("mm", "Height of the die", 1, 200)
-        for box, key in ((self.width, "width_mm"), (self.height, "height_mm")):
+        self.die_width = NumberLine("mm", "Width of the die", 1, 200)
+        self.die_height = NumberLine("mm", "Height of the die", 1, 200)
+        for box, key in ((self.die_width, "width_mm"), (self.die_height, "height_mm")):
             box.given.connect(lambda v, k=key: self._measured(k, v))
             box.refused.connect(self.state.trouble.emit)
         self.column.addWidget(
@@ -104,14 +104,14 @@ class PrintPage(PreparePage):
                 text("The print of", wrap=False),
                 self.which,
                 text("the die is", style="muted", wrap=False),
-                self.width,
+                self.die_width,
                 text("mm wide and", style="muted", wrap=False),
-                self.height,
+                self.die_height,
                 text("mm high", style="muted", wrap=False),
             )
         )
         self.column.addWidget(self._said)
-        self.sides = {key: Side(title, desk.theme) for key, title in PRINT_SIDES.items()}
+        self.sides = {key: PrintSide(title, desk.theme) for key, title in PRINT_SIDES.items()}
         both = QHBoxLayout()
         for key, side in self.sides.items():
             side.photo_given.connect(lambda path, k=key: self.take_photo(k, path))
@@ -164,8 +164,8 @@ class PrintPage(PreparePage):
         refill(
             self.which, [(f"{m.candidate.name}, round {m.round}", m.id) for m in order_of(self.study)], self.mount.id
         )
-        self.width.show_value(kept.get("width_mm"))
-        self.height.show_value(kept.get("height_mm"))
+        self.die_width.show_value(kept.get("width_mm"))
+        self.die_height.show_value(kept.get("height_mm"))
         for key, side in self.sides.items():
             one: dict[str, Any] = kept.get(key, {})
             shows = (self.mount.id, one.get("photo"), tuple(map(tuple, one.get("corners", []))))
@@ -179,7 +179,7 @@ class PrintPage(PreparePage):
         self._said.setText(self._headline(kept))
         self._show_gallery()
 
-    def _open_photo(self, side: Side, key: str, shows: object, one: dict[str, Any]) -> None:
+    def _open_photo(self, side: PrintSide, key: str, shows: object, one: dict[str, Any]) -> None:
         corners = one.get("corners", [])
         photo = one.get("photo")
         side.marker.show_photo(QImage(), corners, "opening the photo …" if photo else "drop a photo here")

@@ -23,7 +23,7 @@ from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.prepare.changeover import Task
+from kuffin.core.prepare.changeover import ChangeOverTask
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.preparationedits import Prepared, prepared
 from kuffin.verdict.nextmount import change_to
@@ -140,7 +140,7 @@ class PrepareDesk(PagedDesk):
         ticked = sum(1 for t in self.tasks() if (k := self.done.ticks.get(t.key)) is not None and k.done_at)
         self.mark_page("changeover", f"{ticked} of {len(self.tasks())}")
 
-    def tasks(self) -> tuple[Task, ...]:
+    def tasks(self) -> tuple[ChangeOverTask, ...]:
         """What there is to do for the mount."""
         if self.mount is None or self.state.study is None:
             return ()

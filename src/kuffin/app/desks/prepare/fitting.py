@@ -145,7 +145,9 @@ class FitPage(PreparePage):
 
     def _say_pads(self, kept: list[list[Any]]) -> None:
         try:
-            found, _, said = pads([Pad(str(p[0]), *(float(x) for x in p[1:5])) for p in kept])
+            numbers = ("thickness_mm", "gap_mm", "least_percent", "most_percent")
+            typed = [dict(zip(numbers, map(float, p[1:5]), strict=False)) for p in kept]
+            found, _, said = pads([Pad(where=str(p[0]), **told) for p, told in zip(kept, typed, strict=True)])
             states = [f.sentence.split(": ", 1)[1] for f in found]
         except KuffinError as error:
             states, said = [""] * len(kept), str(error)[0].upper() + str(error)[1:] + "."

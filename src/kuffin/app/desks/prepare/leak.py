@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.desks.prepare.watch import Watched
+from kuffin.app.desks.prepare.watch import WatchedTable
 from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
@@ -43,7 +43,7 @@ class LeakPage(PreparePage):
             for w in ("air in the loop", "gauge's smallest step", "may lose in 15 min")
         ]
         self.column.addWidget(row(words[0], self.volume, words[1], self.step, words[2], self.limit))
-        self.watched = Watched(
+        self.watched = WatchedTable(
             self,
             [("pressure over air", "kPa"), ("at the loop", "°C")],
             [("pressure",), ("coolant", "coolant_in", "room", "air_in")],
@@ -108,8 +108,8 @@ class LeakPage(PreparePage):
         self._said.setText(found.sentence + more)
         minutes_ = found.times_s / 60
         series = [
-            Series(list(minutes_), list(data[:, 1]), "faint", label="as read"),
-            Series(list(minutes_), list(found.corrected_kpa), "both" if minutes_.size < 60 else "line"),
+            Series(xs=list(minutes_), ys=list(data[:, 1]), style="faint", label="as read"),
+            Series(xs=list(minutes_), ys=list(found.corrected_kpa), style="both" if minutes_.size < 60 else "line"),
         ]
         guides = [Guide(found.needed_s / 60, "hold until here", vertical=True)] if found.needed_s else []
         self.plot.show_series(series, "min", "kPa over air, freed from temperature", guides, spoken=found.sentence)

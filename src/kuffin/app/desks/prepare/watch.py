@@ -15,10 +15,10 @@ from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
-from kuffin.logs.table import Told
+from kuffin.logs.table import ToldOfLog
 
 
-class Watched(QWidget):
+class WatchedTable(QWidget):
     """A table of readings over time with a line to type the next one into. Times are in seconds from the first.
 
     `changed` tells the new rows (each: seconds, then the values).
@@ -125,7 +125,7 @@ class Watched(QWidget):
         """Take readings from a log: for each value the first channel with one of its roles."""
         roles, columns = self._roles, self._columns
 
-        def work(task: Task, told: Told) -> list[list[float | None]]:
+        def work(task: Task, told: ToldOfLog) -> list[list[float | None]]:
             from kuffin.logs.reader import read_log
 
             table = read_log(path, task.report, told)

@@ -251,7 +251,7 @@ class RunDesk(QWidget):
         elif key == "go on":
             live.hold(False)
         elif key == "remount":
-            check = live.check
+            check = self.running.now.check if self.running.now is not None else None
             self.running.stop("stopped to remount: " + (check.sentence.split(":")[0] if check is not None else ""))
 
     def _small(self, what: str) -> None:
@@ -335,7 +335,8 @@ class RunDesk(QWidget):
         run_id = live.run_id if live is not None else shown[0].run_id if shown is not None else None
         at_s = shown[1].elapsed_s if shown is not None else 0.0
         if run_id is not None and self.state.notebook is not None:
-            self.state.attempt(add_marks, self.state.notebook, run_id, [NewMark(at_s, "value", name, value, unit)])
+            told = NewMark(at_s=at_s, kind="value", text=name, value=value, unit=unit)
+            self.state.attempt(add_marks, self.state.notebook, run_id, [told])
 
     def practise(self, practice: Practice) -> None:
         """Hide a fault in the next run."""

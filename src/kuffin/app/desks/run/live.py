@@ -86,8 +86,8 @@ class LivePage(QWidget):
         self.big.setObjectName("big")
         self.big.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.big.setMinimumHeight(56)
-        self.big.clicked.connect(lambda: self.pressed.emit(self.doing.key))
         self.doing = stagewords.BigButton("", "")
+        self.big.clicked.connect(lambda: self.pressed.emit(self.doing.key))
         self.marker = button("Mark (M)", lambda: self.small.emit("mark"), "Mark this moment; a word may follow")
         self.holder = button("Hold", lambda: self.small.emit("hold"), "Stay in this phase until you let it go on")
         self.repeater = button("Repeat the step", lambda: self.small.emit("repeat"))
@@ -172,7 +172,7 @@ class LivePage(QWidget):
     def show_now(self, live: LiveRun, now: Now, carried_on: bool, full: bool = True) -> None:
         """Show how the run stands; `full` draws the traces too."""
         found = phases(live.steps)
-        self.line.show_phases(found, *stagewords.at_phase(now, found, live.began_load_s))
+        self.line.show_phases(found, *stagewords.at_phase(now, found, now.began_load_s))
         self.togo.setText(stagewords.to_go(now))
         self.what.setText(" ".join(stagewords.sentences(now)))
         self.band.say(*stagewords.band(now, carried_on))
@@ -190,25 +190,24 @@ class LivePage(QWidget):
         self.goer.setVisible(now.over.startswith(BY_HAND))
         self.carrier.setVisible(self.doing.key == "remount")
         self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
-        s, roles = live.seen.recent()
+        seen = now.seen
+        s, roles = seen.recent, seen.recent_by_role
         if s is None:
             return
         others = [(spoken(r), roles[r]) for r in FURTHER_PARTS if r in roles]
-        self.staircase.show_steps(*stairs(s, others[:1], live.seen.device, live.seen.others()))
+        self.staircase.show_steps(*stairs(s, others[:1], seen.device, seen.others))
         extra = [(spoken(r), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
         on = None if now.over else now.load_on
-        shown = figures(s, extra, on, live.seen.device, live.seen.others(), _asked(live))[
-            : _FIGURES - (not self.band.isHidden())
-        ]
-        for widget, figure in zip(self.figures, shown, strict=False):
-            widget.show_figure(figure)
-        for i, widget in enumerate(self.figures):
-            widget.setVisible(i < len(shown))
+        shown = figures(s, extra, on, seen.device, seen.others, _asked(live))[: _FIGURES - (not self.band.isHidden())]
+        for place, figure in zip(self.figures, shown, strict=False):
+            place.show_figure(figure)
+        for i, place in enumerate(self.figures):
+            place.setVisible(i < len(shown))
         if full:
             self._draw(live, now)
 
     def _draw(self, live: LiveRun, now: Now) -> None:
-        whole = live.seen.so_far()
+        whole = now.seen.so_far
         if whole is None:
             return
         part, over = _asked(live)

@@ -33,7 +33,6 @@ class PracticePage(QWidget):
             box = QRadioButton(fault.name)
             self.choices.addButton(box, i)
             side.addWidget(box)
-        self.choices.idClicked.connect(lambda _i: self.tell.setEnabled(True))
         self.table = WritingTable(
             ["", "idle", "others", "2 to 5 min", "others", "at the end", "others"],
             "This run and the sound ones",
@@ -43,6 +42,7 @@ class PracticePage(QWidget):
         self.tell = QPushButton("Tell me")
         self.tell.setObjectName("next")
         self.tell.clicked.connect(self._tell)
+        self.choices.idClicked.connect(lambda _i: self.tell.setEnabled(True))
         self.answer = text()
         self.answer.setFont(figures_font(self.font().pointSizeF() * 1.25))
         self._after = QWidget()

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import partial
+
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
@@ -124,6 +126,6 @@ class ReadyPage(QWidget):
             line = QHBoxLayout(holder)
             line.setContentsMargins(0, 0, 0, 0)
             line.addWidget(words, 1)
-            line.addWidget(button("Go on with it", lambda i=run.id: self.go_on_wanted.emit(i)))
-            line.addWidget(button("Close it as it is", lambda i=run.id: self.close_wanted.emit(i)))
+            line.addWidget(button("Go on with it", partial(self.go_on_wanted.emit, run.id)))
+            line.addWidget(button("Close it as it is", partial(self.close_wanted.emit, run.id)))
             self._cut.addWidget(holder)

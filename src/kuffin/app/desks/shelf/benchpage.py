@@ -202,11 +202,11 @@ class BenchPage(Page):
     def _loop_options(self, _at: int, column: int) -> list[str] | None:
         return {0: list(self._parts()), 3: ["", *USUAL_DEVICES]}.get(column)
 
-    def _now(self) -> list[edits.Placed]:
+    def _now(self) -> list[edits.LoopPlace]:
         loop = self.bench.loop if self.bench is not None else []
-        return [edits.Placed(p.part_id, dict(p.settings), p.device) for p in loop]
+        return [edits.LoopPlace(p.part_id, dict(p.settings), p.device) for p in loop]
 
-    def _set_loop(self, loop: list[edits.Placed]) -> None:
+    def _set_loop(self, loop: list[edits.LoopPlace]) -> None:
         if self.bench is not None:
             self.edit(edits.set_loop, self.bench.id, loop)
 
@@ -226,7 +226,7 @@ class BenchPage(Page):
                 )
                 if not ok:
                     return
-            self._set_loop([*self._now(), edits.Placed(parts[name], {})])
+            self._set_loop([*self._now(), edits.LoopPlace(parts[name], {})])
 
     def _loop_written(self, at: int, column: int, written: str) -> None:
         now = self._now()

@@ -92,7 +92,13 @@ class Measuring(QWidget):
     def _instrument_row(self, i: Instrument) -> list[str]:
         unit = shown(i.unit)
         at = {"degC": 30.0, "L/h": 200.0, "kPa": 40.0, "W": 200.0}.get(i.unit, i.full_scale or 100.0)
-        accuracy = Accuracy(i.reading_percent, i.full_scale_percent, i.full_scale or 0.0, i.counts, i.count_size)
+        accuracy = Accuracy(
+            reading_percent=i.reading_percent,
+            full_scale_percent=i.full_scale_percent,
+            full_scale=i.full_scale or 0.0,
+            counts=i.counts,
+            count_size=i.count_size,
+        )
         half = accuracy.half_width(at)
         known = half > 0 and math.isfinite(half)
         within = f"{figure(half, 2)} {'K' if i.unit == 'degC' else unit} at {at:g} {unit}" if known else "not said"

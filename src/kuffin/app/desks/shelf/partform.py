@@ -136,7 +136,7 @@ class PartForm(QWidget):
         self.note.setAccessibleName("Notes on the part")
         self.note.setTabChangesFocus(True)
         self.note.setFixedHeight(56)
-        self.note.focusOutEvent = self._noted  # type: ignore[method-assign,assignment]
+        self.note.focusOutEvent = self._noted  # type: ignore[method-assign]
         column.addWidget(self.note)
         self.photos = PhotoStrip(self._state)
         self.photos.removed.connect(lambda i: self._edit(photos.bin_photo, i))
@@ -185,15 +185,15 @@ class PartForm(QWidget):
                 line.setText(value)
         self.price.show_value(part.price)
         for key, widget in self.fields.items():
-            value = part.fields.get(key)
+            kept = part.fields.get(key)
             if isinstance(widget, NumberLine):
-                widget.show_value(value)
+                widget.show_value(kept)
             elif isinstance(widget, QComboBox):
-                widget.setCurrentIndex(max(0, widget.findData(value)))
+                widget.setCurrentIndex(max(0, widget.findData(kept)))
             elif isinstance(widget, Several):
-                widget.show_value(list(value or []))
+                widget.show_value(list(kept or []))
             elif isinstance(widget, QLineEdit) and not widget.hasFocus():
-                widget.setText(value or "")
+                widget.setText(kept or "")
         missing = gaps(part.kind, part.fields)
         self._missing.setText(
             f"Still blank: {', '.join(missing)}. What is blank is estimated, and said to be." if missing else ""

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import partial
 from pathlib import Path
 
 from PySide6.QtCore import Qt, Signal
@@ -47,11 +48,11 @@ class ShelfPage(QWidget):
         self.setAcceptDrops(True)
         self._chosen: int | None = None
         state.notebook_changed.connect(self._forget)
-        self.find = QLineEdit()
-        self.find.setPlaceholderText("find")
-        self.find.setAccessibleName("Find a part")
-        self.find.setClearButtonEnabled(True)
-        self.find.textChanged.connect(self.renew)
+        self.search = QLineEdit()
+        self.search.setPlaceholderText("find")
+        self.search.setAccessibleName("Find a part")
+        self.search.setClearButtonEnabled(True)
+        self.search.textChanged.connect(self.renew)
         self.tree = QTreeWidget()
         self.tree.setHeaderHidden(True)
         self.tree.setAccessibleName("Parts on the shelf")
@@ -60,10 +61,10 @@ class ShelfPage(QWidget):
         add = QPushButton("Add a part")
         menu = QMenu(add)
         for kind in KINDS.values():
-            menu.addAction(kind.key, lambda k=kind.key: self._ask_part(k))
+            menu.addAction(kind.key, partial(self._ask_part, kind.key))
         add.setMenu(menu)
         left = QVBoxLayout()
-        left.addWidget(self.find)
+        left.addWidget(self.search)
         left.addWidget(self.tree, 1)
         left.addWidget(row(add, button("Bin it", self._bin, "Put the chosen part into the bin")))
         left.addWidget(
@@ -113,7 +114,7 @@ class ShelfPage(QWidget):
 
     def renew(self) -> None:
         """Show the shelf as it is now."""
-        wanted = self.find.text().strip().lower()
+        wanted = self.search.text().strip().lower()
         self.tree.blockSignals(True)
         self.tree.clear()
         current: QTreeWidgetItem | None = None

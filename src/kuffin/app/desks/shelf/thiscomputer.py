@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import replace
+from functools import partial
 from pathlib import Path
 
 import numpy as np
@@ -29,7 +30,7 @@ from kuffin.core.bench.roles import ROLES
 from kuffin.core.compare.pairwords import number
 from kuffin.instruments.configured import calibrated, in_unit, proposed
 from kuffin.instruments.discovery import Found, discover
-from kuffin.instruments.meterlines import Told
+from kuffin.instruments.meterlines import ToldValue
 from kuffin.instruments.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
 
 _RATES = (
@@ -69,7 +70,7 @@ class ThisComputer(QWidget):
         adder = button("Add one …", lambda: None)
         menu = QMenu(adder)
         for kind in ("serial", "network", "command", "hand", "hwmon"):
-            menu.addAction(KINDS[kind], lambda k=kind: self.ask_instrument(k))
+            menu.addAction(KINDS[kind], partial(self.ask_instrument, kind))
         adder.setMenu(menu)
         self.rate = choice([(label, value) for label, value in _RATES], "How often a row is kept")
         self.rate.activated.connect(lambda _i: self.keep(replace(self.setup, row_s=float(self.rate.currentData()))))
@@ -214,7 +215,7 @@ class ThisComputer(QWidget):
         self.channels.fill(rows, fixed=(1, 7, 8))
         self.channels.fit(14)
 
-    def _now(self, told: Told | None, channel: ChannelSetting) -> str:
+    def _now(self, told: ToldValue | None, channel: ChannelSetting) -> str:
         value = calibrated(told, channel)
         if not np.isfinite(value):
             return "–"
@@ -297,7 +298,11 @@ class ThisComputer(QWidget):
             return
         name = Path(where).name if kind in {"serial", "hwmon"} else where.split()[0]
         interval = 5.0 if kind == "command" else 1.0
-        if self.keep(self.setup.with_instrument(InstrumentSetting(kind, name or where, where, interval))):
+        if self.keep(
+            self.setup.with_instrument(
+                InstrumentSetting(kind=kind, name=name or where, where=where, interval_s=interval)
+            )
+        ):
             self.instruments.setCurrentCell(len(self.setup.instruments) - 1, 0)
 
     def _add_hand(self, written: str) -> None:
@@ -305,14 +310,16 @@ class ThisComputer(QWidget):
         try:
             for piece in written.split(","):
                 name, _, unit = piece.partition("[")
-                channel = ChannelSetting(name.strip(), name.strip())
+                channel = ChannelSetting(source=name.strip(), name=name.strip())
                 if unit.strip(" ]"):
                     channel = in_unit(channel, unit.strip(" ]"))
                 channels.append(channel)
         except BenchError as error:
             self.trouble.emit(str(error))
             return
-        self.keep(self.setup.with_instrument(InstrumentSetting("hand", "typed by hand", channels=tuple(channels))))
+        self.keep(
+            self.setup.with_instrument(InstrumentSetting(kind="hand", name="typed by hand", channels=tuple(channels)))
+        )
 
     def _remove(self) -> None:
         if self._at is not None:
@@ -351,7 +358,7 @@ class ThisComputer(QWidget):
         instrument = self.setup.instruments[at]
         kept = {c.source: c for c in instrument.channels}
         taken = {c.name.lower() for c in self.setup.channels}
-        told = self.reading.values(at).get(source, Told(float("nan")))
+        told = self.reading.values(at).get(source, ToldValue(float("nan")))
         channel = kept.get(source) or proposed(source, told, taken)
         try:
             if column == 0 and written == "no":

@@ -1,0 +1,118 @@
+"""What is compared, laid out for the models, and how it shall be compared."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import cached_property
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.base.errors import CompareError
+from kuffin.core.compare.evidence import MountValue
+from kuffin.core.compare.judging import sample_counts
+from kuffin.core.compare.linear import LinearFit, design_matrix, fit_linear
+
+Array = NDArray[np.float64]
+
+
+@dataclass(frozen=True, kw_only=True)
+class CompareOptions:
+    """How a comparison shall be made; see `kuffin.core.compare.compare`."""
+
+    reference: str | None
+    margin: float | None
+    confidence: float
+    better: str
+    spread: str
+    scope: str
+
+    def check(self, names: Sequence[str]) -> None:
+        """
+        Raises
+        ------
+        CompareError
+            What makes no sense, or does not go with these candidates.
+        """
+        if not 0.5 < self.confidence < 1:
+            raise CompareError(
+                f"a confidence of {self.confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95"
+            )
+        if self.margin is not None and not self.margin > 0:
+            raise CompareError(
+                f"a margin of {self.margin:g} makes no sense; it is the smallest difference that matters, so above 0"
+            )
+        if len(names) < 2:
+            raise CompareError(
+                "there is only one candidate to compare; add mounts of another"
+                if names
+                else "there are no mounts to compare; add logs, or take one back in"
+            )
+        if self.reference is not None and self.reference not in names:
+            raise CompareError(f"the reference “{self.reference}” has no mounts; it is one of {', '.join(names)}")
+
+
+@dataclass(frozen=True)
+class MountTable:
+    """The mounts of a comparison as the models take them; candidates in the order in which they appear."""
+
+    mounts: Sequence[MountValue]
+    covariate_names: Sequence[str] = ()
+
+    @cached_property
+    def names(self) -> list[str]:
+        return list(dict.fromkeys(m.candidate for m in self.mounts))
+
+    @cached_property
+    def y(self) -> Array:
+        """The mounts' values, shape (n,)."""
+        return np.array([m.value for m in self.mounts], float)
+
+    @cached_property
+    def index(self) -> NDArray[np.int64]:
+        """Each mount's candidate, 0 to k − 1, shape (n,)."""
+        return np.array([self.names.index(m.candidate) for m in self.mounts])
+
+    @cached_property
+    def counts(self) -> NDArray[np.int64]:
+        """How many mounts each candidate has, shape (k,)."""
+        return np.bincount(self.index, minlength=len(self.names))
+
+    @cached_property
+    def samples(self) -> dict[str, int]:
+        """How many samples each candidate was measured with, at least one."""
+        return sample_counts(self.names, self.mounts)
+
+    @property
+    def several_samples(self) -> bool:
+        return any(many > 1 for many in self.samples.values())
+
+    @cached_property
+    def rounds(self) -> list[str] | None:
+        return [m.round or "" for m in self.mounts] if any(m.round for m in self.mounts) else None
+
+    @cached_property
+    def covariates(self) -> Array | None:
+        """Shape (n, c), None where there are none."""
+        return np.array([m.covariates for m in self.mounts], float) if self.mounts[0].covariates else None
+
+    @property
+    def plain(self) -> bool:
+        """Whether nothing but the candidate is to be fitted."""
+        return self.covariates is None and (self.rounds is None or len(set(self.rounds)) < 2)
+
+    @property
+    def does_not_scatter(self) -> bool:
+        return float(np.ptp(self.y)) == 0
+
+    @cached_property
+    def design(self) -> Array:
+        """The fixed effects' columns; see `design_matrix`."""
+        return design_matrix(self.index, len(self.names), self.rounds, self.covariates, self.covariate_names)
+
+    def fit(self, within: Array | None = None) -> LinearFit:
+        """Least squares; see `fit_linear`."""
+        return fit_linear(
+            self.y, self.index, len(self.names), self.rounds, self.covariates, self.covariate_names, within
+        )

@@ -1,0 +1,21 @@
+"""Candidates of different studies, linked through a baseline: the working of their differences."""
+
+from __future__ import annotations
+
+from kuffin.core.compare.linking import linked_by_baseline
+from kuffin.core.findings import KINDS
+from kuffin.said.shownworking import Working
+from kuffin.verdict.across import Linked, LinkedStudies
+
+
+def linked_working(link: LinkedStudies, chosen: Linked) -> Working:
+    """A candidate against the baseline, and against every candidate of another study."""
+    over = chosen.over_baseline.worked(f"{chosen.candidate} over {link.baseline}", "a")
+    out = Working.of(f"{chosen.candidate} ({chosen.study})", over)
+    out.say("How", "candidate less baseline within its own study; two studies differ by the difference of these")
+    for r in link.rows:
+        if r.study != chosen.study:
+            name = f"{chosen.candidate} and {r.candidate} ({r.study})"
+            out.add(linked_by_baseline(name, chosen.over_baseline, r.over_baseline))
+    out.say("Mind", KINDS["bench moved"].advice)
+    return out

@@ -1,0 +1,54 @@
+"""What a difference is worth, and what a user would notice, with their working."""
+
+from __future__ import annotations
+
+from kuffin.core.base.leads import ToPair
+from kuffin.core.base.worked import Worked, worked
+from kuffin.core.compare.worked import apart, candidate_mean
+from kuffin.said.shownworking import Working
+from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.value import Noticed, Worth
+
+
+def worth_working(v: StudyVerdict, row: Worth, cheapest: Worth, currency: str) -> Working:
+    """A candidate's reading, and what its price over the cheapest buys."""
+    found = v.main.comparison
+    assert found is not None
+    unit = v.school.unit
+    mean = candidate_mean(found, row.name, unit, v.main.worked_by_mount())
+    out = Working.of(f"{row.name}: price and reading", mean)
+    if row.price is None or cheapest.price is None or row.cooler is None:
+        return out
+    prices = [
+        Worked(name=f"Price of {name}", symbol=symbol, value=price, unit=currency, digits=0, source="the part’s, on the Shelf")
+        for name, symbol, price in ((row.name, "p", row.price), (cheapest.name, "p_0", cheapest.price))
+    ]  # fmt: skip
+    more = worked("Dearer by", "M", "p - p_0", prices, currency, digits=0)
+    low, middle, high = row.cooler
+    cooler = Worked(
+        name=f"Cooler than {cheapest.name} by",
+        symbol="d",
+        value=middle,
+        unit=apart(unit),
+        half=Worked(name="Half-width", symbol="U", value=(high - low) / 2, unit=apart(unit), source="over all pairs together"),
+        leads=ToPair(row.name, cheapest.name),
+    )  # fmt: skip
+    out.add(more)
+    if low > 0 and more.value > 0:
+        out.add(worked("What a kelvin costs", "k", "M/d", [more, cooler], f"{currency} a K", digits=1))
+        ends = [Worked(name=f"{which} end of the interval", symbol=s, value=x, unit=apart(unit)) for which, s, x in (("lower", "d_1", low), ("upper", "d_2", high))]  # fmt: skip
+        out.add(*(worked(f"With the {end.name}", "k", f"M/{end.symbol}", [more, end], f"{currency} a K", digits=1) for end in ends))  # fmt: skip
+    else:
+        out.add(cooler)
+    return out
+
+
+def noticed_working(n: Noticed) -> Working:
+    """The means of something a user would notice."""
+    out = Working(
+        title=n.label[:1].upper() + n.label[1:],
+        answer=f"means over the mounts under the same load, {n.unit}".rstrip(", "),
+    )
+    for c in n.comparison.candidates:
+        out.add(candidate_mean(n.comparison, c.name, n.unit, digits=1))
+    return out

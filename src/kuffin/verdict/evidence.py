@@ -1,0 +1,67 @@
+"""What a verdict is made from: the study, its mounts with their runs, and what each run gave."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field, replace
+
+import numpy as np
+
+from kuffin.core.bench.conditions import Condition
+from kuffin.notebook.entities import Mount, Study
+from kuffin.reading.judgingrules import JudgingRules
+from kuffin.reading.runresult import RunResult
+
+Mounts = Sequence[tuple[str, Mount]]
+
+
+@dataclass(frozen=True)
+class Evidence:
+    """All that a verdict rests on.
+
+    Attributes
+    ----------
+    mounts : sequence of (candidate's name, Mount)
+        Those with a run.
+    results : mapping of RunResult
+        By the run's id.
+    ways : Ways or None
+        What runs are judged by.
+    """
+
+    study: Study
+    mounts: Mounts
+    results: Mapping[int, RunResult] = field(repr=False)
+    ways: JudgingRules | None = field(repr=False, default=None)
+
+    @property
+    def condition(self) -> str | None:
+        """The load step that the verdict is about, None where its runs have one only."""
+        return None if self.ways is None else self.ways.condition
+
+    @property
+    def conditions(self) -> tuple[Condition, ...]:
+        """All load steps; none where its runs have one only."""
+        return () if self.ways is None or self.ways.condition is None else self.ways.conditions
+
+    def first_rounds(self, n: int) -> Evidence:
+        """The mounts of each candidate's first n rounds."""
+        rounds: dict[str, set[int]] = {}
+        for name, m in self.mounts:
+            rounds.setdefault(name, set()).add(m.round)
+        return replace(self, mounts=[(name, m) for name, m in self.mounts if m.round in sorted(rounds[name])[:n]])
+
+    def typical_power(self, part: str, condition: str | None) -> float | None:
+        """The median of the powers that make a part's rise under a condition, in whole watts; None where none is known."""
+        values = [
+            p
+            for _, m in self.mounts
+            for r in m.live_runs
+            if (one := self.results[r.id].at(condition)) is not None and (p := one.power_for(part)) is not None
+        ]
+        return float(round(float(np.median(values)))) if values else None
+
+
+def mounts_of(study: Study) -> Mounts:
+    """A study's mounts with a run, with their candidates; one that is only planned is no evidence yet."""
+    return [(c.name, m) for c in study.live_candidates for m in c.live_mounts if m.live_runs]
