@@ -96,7 +96,7 @@ def look_round(app: QApplication, window: MainWindow, longest: list[float]) -> N
             step(longest, lambda d=desk: window.show_desk(d))
             settle(app, window, longest)
             for pages in [p for p in window.findChildren(PagedDesk) if p.isVisible()] if number == 0 else []:
-                for key in pages._keys:
+                for key in pages.keys:
                     step(longest, lambda p=pages, k=key: p.go(k))
                     settle(app, window, longest)
         step(longest, window.explain)

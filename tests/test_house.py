@@ -32,6 +32,30 @@ def test_a_module_says_what_it_is_and_fits_on_a_few_screens(path: Path) -> None:
             assert ast.get_docstring(node), f"{path.name}: {node.name} has no docstring"
 
 
+@pytest.mark.parametrize("room", ["core", "logs", "notebook", "reading", "verdict", "said"])
+def test_whoever_calls_something_is_told_what_it_does(room: str) -> None:
+    bare = []
+    for path in sorted((ROOT / "src" / "kuffin" / room).rglob("*.py")):
+        for kind in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+            if isinstance(kind, ast.ClassDef) and not kind.name.startswith("_"):
+                of_it = [n for n in kind.body if isinstance(n, ast.FunctionDef) and not n.name.startswith("_")]
+                bare += [f"{kind.name}.{n.name}" for n in of_it if not ast.get_docstring(n)]
+    assert bare == []
+
+
+def test_tests_touch_nothing_that_is_a_modules_own() -> None:
+    """They read what a person or another module could read; `os._exit` is how Python ends a process at once."""
+    touched = []
+    for path in sorted((ROOT / "tests").rglob("*.py")):
+        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+            of_itself = isinstance(node, ast.Attribute) and ast.unparse(node.value) in {"self", "cls", "os"}
+            if isinstance(node, ast.Attribute) and re.match("_[a-z]", node.attr) and not of_itself:
+                touched.append(f"{path.name}: {ast.unparse(node)}")
+            if isinstance(node, ast.ImportFrom):
+                touched += [f"{path.name}: {n.name}" for n in node.names if re.match("_[a-z]", n.name)]
+    assert touched == []
+
+
 def test_no_name_of_a_class_stands_for_two_things() -> None:
     where: dict[str, list[str]] = {}
     for path in MODULES:

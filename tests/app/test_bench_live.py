@@ -28,7 +28,7 @@ def cell(live: ThisComputer, row: int, column: int) -> str:
 
 
 def test_an_empty_bench_says_what_to_do(live: ThisComputer) -> None:
-    assert not live._empty.isHidden() and "sends nothing" in live._empty.text()
+    assert not live.empty.isHidden() and "sends nothing" in live.empty.text()
     press(live, "Zero check") if live.calibrating.isVisible() else None
     live.calibrating.zero_check()
     assert live.setup.instruments == ()

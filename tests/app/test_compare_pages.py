@@ -15,6 +15,7 @@ from kuffin.app.desks.compare.desk import PAGES
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
 from kuffin.app.widgets.axis import decimals, round_step, ticks
+from kuffin.app.widgets.keywalked import Walked
 from kuffin.demo import blocks
 from kuffin.notebook import edits
 from kuffin.verdict.grid import Cell
@@ -53,7 +54,7 @@ class TestTheBlocks:
             "The bench moved by 1.1 K between day 2 and day 3",
         ):
             assert part in said
-        names = [b.text() for b in desk.compare.paged._group.buttons()]
+        names = [b.text() for b in desk.compare.paged.group.buttons()]
         assert "Baseline  moved" in names and "Claims  1" in names
 
     def test_conditions_sharpen_cell_by_cell_and_open_their_pairs(self, desk: MainWindow, at_rest: Wait) -> None:
@@ -67,7 +68,7 @@ class TestTheBlocks:
         QTest.keyClick(p.grid, Qt.Key.Key_Down)
         QTest.keyClick(p.grid, Qt.Key.Key_Return)
         assert desk.working.shown.title == "hot spot, 180 W"
-        box = p.grid._box(Cell("load 240 W", "regulator"))
+        box = p.grid.box(Cell("load 240 W", "regulator"))
         QTest.mouseClick(p.grid, LEFT, pos=box.center().toPoint())
         assert "Dunlin is coolest" in shown_words(desk.working)
         desk.working.follow(0)  # the coolest's mean in this cell, then one of its mounts, then the samples
@@ -93,6 +94,22 @@ class TestTheBlocks:
             assert shown is not None and any(n.formula for n in shown.numbers), (key, figure.text())
             titles.add(shown.title)
         assert len(titles) == len(figures)
+
+    @pytest.mark.parametrize(("key", "picture"), [("scatter", "bars"), ("value", "plot")])
+    def test_what_a_picture_shows_opens_its_working(
+        self, desk: MainWindow, at_rest: Wait, key: str, picture: str
+    ) -> None:
+        drawn = getattr(page(desk, key, at_rest), picture)
+        assert isinstance(drawn, Walked) and drawn.item_count() == len(drawn.boxes) >= 3
+        for i, box in enumerate(drawn.boxes):
+            desk.working.leave()
+            QTest.mouseClick(drawn, LEFT, pos=box.center().toPoint())
+            by_mouse = desk.working.shown
+            assert desk.working.isVisible() and by_mouse is not None and any(n.formula for n in by_mouse.numbers)
+            desk.working.leave()
+            drawn.setFocus()
+            QTest.keyClick(drawn, Qt.Key.Key_Return)  # the item that was clicked keeps the focus
+            assert desk.working.shown == by_mouse, i
 
     def test_the_family_and_the_main_condition_are_edits(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "conditions", at_rest)
@@ -134,15 +151,15 @@ class TestTheBlocks:
         assert "Tukey-Kramer" in desk.working.text
         assert "Refuted" in p.lines.accessibleDescription()
         # three kelvins are claimed at whatever power: under less heat it is further off still
-        assert [r.label for r in p.under._rows] == [f"Plover over Tern, {w} W" for w in (120, 180, 240)]
-        assert p.under._rows[0].high < p.under._rows[2].high and all("Refuted" in r.said for r in p.under._rows)
+        assert [r.label for r in p.under.rows] == [f"Plover over Tern, {w} W" for w in (120, 180, 240)]
+        assert p.under.rows[0].high < p.under.rows[2].high and all("Refuted" in r.said for r in p.under.rows)
 
     def test_the_baseline_moved_and_correcting_is_an_edit(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "baseline", at_rest)
         assert "rose by 1.1 ± 0.5 K between day 2 and day 3" in shown_words(p)
         assert "The rounds have taken out the bench's move already." in shown_words(p)
         p.plot.grab()
-        QTest.mouseClick(p.plot, LEFT, pos=p.plot._points[4].toPoint())
+        QTest.mouseClick(p.plot, LEFT, pos=p.plot.points[4].toPoint())
         assert desk.working.shown.title.startswith("Tern, round 3")
         # with rounds as blocks there is nothing left to take out
         assert not p.correct.isEnabled() and not p.table.isVisible()
@@ -261,7 +278,7 @@ class TestTheBlocks:
 def test_empty_pages_say_what_they_are_for(window: MainWindow, at_rest: Wait) -> None:
     for key, title in PAGES:
         p = page(window, key, at_rest)
-        assert p._empty.text(), title
+        assert p.empty.text(), title
 
 
 def test_ticks_are_round_and_cover_the_axis() -> None:

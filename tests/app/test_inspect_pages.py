@@ -80,12 +80,12 @@ class TestFindings:
         w.inspect.show_finding(loose, "stuck")
         at_rest()
         assert "29.53 to the last digit from 21.8 min" in shown_words(page)
-        assert page.picture._pieces and page.picture._pieces[0].name == "Coolant in"
+        assert page.picture.pieces and page.picture.pieces[0].name == "Coolant in"
         QTest.keyClicks(page.answers.reason, "the probe had come loose")
         press(page.answers, "Leave out")
         at_rest()
         assert w.side.loom.state_of(w.state.mount()) == "left out"  # type: ignore[arg-type]
-        assert "left out: the probe had come loose" in w.inspect._state_word.text()
+        assert "left out: the probe had come loose" in w.inspect.state_word.text()
 
     def test_the_list_is_walked_with_the_keys_and_a_limit_is_set(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w, page = demo_window, demo_window.inspect.findings
@@ -122,9 +122,9 @@ class TestFindings:
         edits.change_study(w.state.notebook, study, "another tolerance", tolerance_k=0.21)  # so nothing is kept
         w.state.choose_study(study)
         pump_until(lambda: bool(w.state.so_far.findings))
-        w.state._judging.cancel()  # type: ignore[union-attr]
+        w.state.judging.cancel()  # type: ignore[union-attr]
         at_rest()
-        assert w.state.verdict is None and "Stopped after" in page._intro.text()
+        assert w.state.verdict is None and "Stopped after" in page.intro.text()
         assert (
             "Loam, round 3" in " ".join(page.list.item(i).text() for i in range(page.list.count()))
             or w.state.so_far.share < 1
@@ -144,40 +144,40 @@ class TestTheRun:
         view = plot.view
         assert view is not None and len(view.dips) > 20 and view.passes.size > 20
         plot.point_at(1500.0)
-        pump_until(lambda: "25.0 min" in page._cursor.text())
+        pump_until(lambda: "25.0 min" in page.at_cursor.text())
         run = page.run()
         assert run is not None and w.state.notebook is not None
         data = read_run(w.state.notebook, run.id)
         at = int(np.searchsorted(data.times, 1500.0))
-        assert f"Flow {data.values['Flow'][at]:.1f} L/h" in page._cursor.text()
+        assert f"Flow {data.values['Flow'][at]:.1f} L/h" in page.at_cursor.text()
         QTest.keyClick(page, Qt.Key.Key_Right, Qt.KeyboardModifier.ControlModifier)
         sedge = next(m for m in w.state.mounts() if (m.candidate.name, m.round) == ("Sedge", 1))
         page.over.choose(sedge.id)
         at_rest()
-        other = plot._other
+        other = plot.other
         assert other is not None and other[1] == "Sedge, round 1"
-        page._row_toggled("clock", True)
-        page._row_toggled("residuals", True)
-        assert "clock" in plot.rows and plot._rest is not None
+        page.show_row("clock", True)
+        page.show_row("residuals", True)
+        assert "clock" in plot.rows and plot.rest is not None
         assert w.settings.value("inspect/rows", "").endswith("residuals")
-        page._row_toggled("clock", False)
+        page.show_row("clock", False)
         assert "clock" not in plot.rows
 
     def test_the_reading_follows_the_band_while_it_is_dragged(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w, page = demo_window, demo_window.inspect.run_page
         open_mount(w, "Sedge", 1, at_rest)
-        before = page._answer.text()
+        before = page.answer.text()
         page.plot.window_moving.emit(600.0, 900.0)
-        assert page._cursor.text().startswith("10.0 to 15.0 min: plain mean 0.04")
-        assert page._answer.text() == before
-        page.plot._region.setRegion([27.0, 31.0])  # type: ignore[union-attr]
+        assert page.at_cursor.text().startswith("10.0 to 15.0 min: plain mean 0.04")
+        assert page.answer.text() == before
+        page.plot.region.setRegion([27.0, 31.0])  # type: ignore[union-attr]
         at_rest()
-        assert "window by hand; found: " in page._answer.text()
+        assert "window by hand; found: " in page.answer.text()
 
     def test_a_reading_is_followed_to_its_samples_and_copied(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w = demo_window
         open_mount(w, "Sedge", 1, at_rest)
-        QTest.mouseClick(w.inspect.run_page._answer, LEFT)
+        QTest.mouseClick(w.inspect.run_page.answer, LEFT)
         lead = next(x.to for x in w.working.shown.links if isinstance(x.to, ToSamples))
         w.working.followed.emit(lead)
         at_rest()
@@ -188,6 +188,17 @@ class TestTheRun:
         assert len(QGuiApplication.clipboard().text().splitlines()) > 600
         w.working.go_back()
         assert "coolant over air" in w.working.shown.title
+
+    def test_the_steps_of_a_staircase_open_their_working(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        w = demo_window
+        open_mount(w, "Sedge", 1, at_rest)
+        stairs = w.inspect.run_page.stairs
+        stairs.setFocus()
+        titles = []
+        for box in stairs.boxes:
+            QTest.mouseClick(stairs, LEFT, pos=box.center().toPoint())
+            titles.append(w.working.shown.title)
+        assert titles == ["Sedge, round 1: coolant over air", "Sedge, round 1: die over coolant"]
 
     def test_a_window_by_the_clock_is_set_in_the_protocol(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w = demo_window
@@ -200,9 +211,9 @@ class TestTheRun:
         at_rest()
         assert w.plan.protocol.table.item(1, 9).text() == "27–30 min"
         open_mount(w, "Sedge", 1, at_rest)
-        assert "window by the clock; found: " in w.inspect.run_page._answer.text()
-        assert "set by the clock" in w.inspect._state_word.text()
-        region = w.inspect.run_page.plot._region
+        assert "window by the clock; found: " in w.inspect.run_page.answer.text()
+        assert "set by the clock" in w.inspect.state_word.text()
+        region = w.inspect.run_page.plot.region
         assert region is not None and region.getRegion() == pytest.approx((31.0, 34.0), abs=0.1)  # load from minute 4
 
     def test_a_second_log_is_shown_before_it_is_joined(
@@ -309,7 +320,7 @@ def test_what_cannot_be_told_is_said_and_the_rest_is_told(demo_window: MainWindo
     at_rest()
     for number, (_, sentence) in cases.items():
         open_mount(w, "Reed", number, at_rest, "may be missing")
-        said = shown_words(w.inspect.run_page) + w.inspect.run_page._answer.text()
+        said = shown_words(w.inspect.run_page) + w.inspect.run_page.answer.text()
         assert sentence in said, (number, said)
         assert w.inspect.run_page.plot.view is not None  # what there is is drawn
         for page in ("findings", "heat", "figures", "clock"):
@@ -318,7 +329,7 @@ def test_what_cannot_be_told_is_said_and_the_rest_is_told(demo_window: MainWindo
         assert "fault of Kuffin" not in w.strip.trouble.text()
     open_mount(w, "Reed", 1, at_rest, "may be missing")
     assert w.inspect.run_page.plot.view.settling is None  # type: ignore[union-attr]
-    w.inspect.run_page._trace = "coolant_over_air"
+    w.inspect.run_page.trace = "coolant_over_air"
     w.inspect.run_page.renew()
     at_rest()
     assert w.inspect.run_page.plot.view.settling is not None  # type: ignore[union-attr]

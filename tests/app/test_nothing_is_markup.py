@@ -97,7 +97,7 @@ def walk(window: MainWindow, at_rest: AtRest) -> list[QWidget]:
         window.show_desk(desk)
         at_rest()
         for pages in [p for p in window.findChildren(PagedDesk) if p.isVisible()]:
-            for key in pages._keys:
+            for key in pages.keys:
                 pages.go(key)
                 at_rest()
     return window.findChildren(QWidget)

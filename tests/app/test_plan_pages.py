@@ -84,7 +84,7 @@ class TestTheQuestion:
         editor = table.findChild(QLineEdit)
         assert editor is not None
         QTest.keyClicks(editor, "Sedge the")
-        plan.plan.question._renew()
+        plan.plan.question.show_now()
         QTest.keyClicks(editor, " second")
         assert editor.text() == "Sedge the second"
         QTest.keyClick(editor, Qt.Key.Key_Escape)
@@ -109,7 +109,7 @@ class TestFairness:
         at_rest()
         card = page.answers["fan_percent"]
         assert page.open_count() == 1
-        assert "Rush: 70 %" in page._shown[0][0].sentence
+        assert "Rush: 70 %" in page.shown[0][0].sentence
         card.setText("the box says so")
         QTest.keyClick(card, Qt.Key.Key_Return)
         at_rest()
@@ -148,17 +148,17 @@ class TestHowMany:
             if planned_power(n, 4, 0.5, 1.0, look_confidences(usual_looks(n), n, n, 0.95)[-1][1], rounds=True).power
             >= 0.8
         )
-        assert page._wanted == wanted
-        press(page, page._use.text())
+        assert page.wanted == wanted
+        press(page, page.use.text())
         at_rest()
         assert plan.state.study is not None and plan.state.study.planned_rounds == wanted
 
     def test_the_scatter_is_learnt_from_the_mounts_and_said_to_be(self, plan: MainWindow) -> None:
         page = plan.plan.mounts
         plan.plan.go("mounts")
-        assert "degrees of freedom" in page._where.text()
-        assert "guess" in page._where_samples.text()
-        assert "one sample says nothing of the next" in page._buys.text()
+        assert "degrees of freedom" in page.where.text()
+        assert "guess" in page.where_samples.text()
+        assert "one sample says nothing of the next" in page.buys.text()
 
     def test_parts_without_a_sample_are_planned_all_the_same(self, plan: MainWindow, at_rest: Wait) -> None:
         notebook, study = plan.state.notebook, plan.state.study
@@ -168,7 +168,7 @@ class TestHowMany:
                 sample.binned_at = now_text()
         at_rest()
         plan.plan.go("mounts")
-        assert plan.plan.mounts._buys.text().startswith("As planned (one sample, ")
+        assert plan.plan.mounts.buys.text().startswith("As planned (one sample, ")
 
 
 class TestTheOrder:
@@ -212,7 +212,7 @@ class TestTheOrder:
             at_rest()
         now = fairness(slots_of(plan.state.study))  # type: ignore[arg-type]
         assert now.worst_gap > was.worst_gap
-        assert "costs fairness" in page._change.text()
+        assert "costs fairness" in page.cost_of_change.text()
 
     def test_what_is_done_stays_put(self, plan: MainWindow, at_rest: Wait) -> None:
         before = order(plan)
@@ -227,7 +227,7 @@ class TestTheOrder:
         plan.plan.go("order")
         page.rounds.setValue(8)
         at_rest()
-        assert "it has 4 rounds, 8 are planned. Draw it again" in page._said.text()
+        assert "it has 4 rounds, 8 are planned. Draw it again" in page.said.text()
         done = order(plan)[:12]
         seen = set()
         for _ in range(4):
@@ -237,7 +237,7 @@ class TestTheOrder:
             assert now[:12] == done and len(now) == 32
             seen.add(tuple(now[12:]))
         assert len(seen) > 1
-        assert plan.side.loom._rounds() == 9  # the loom shows the plan
+        assert plan.side.loom.rounds() == 9  # the loom shows the plan
 
     def test_one_candidate_is_no_comparison(self, plan: MainWindow, at_rest: Wait) -> None:
         notebook, study = plan.state.notebook, plan.state.study
@@ -349,7 +349,7 @@ class TestWhen:
             at_rest()
         page.deadline.setDateTime(QDateTime(deadline))  # type: ignore[call-overload]
         at_rest()
-        return page._said.text()
+        return page.said.text()
 
     def test_a_deadline_that_has_passed_is_said_and_nothing_is_lost(self, plan: MainWindow, at_rest: Wait) -> None:
         said = self.at(plan, at_rest, dt.datetime.now() - dt.timedelta(days=3))
@@ -371,13 +371,13 @@ class TestWhen:
     def test_no_hours_at_all_is_said(self, plan: MainWindow, at_rest: Wait) -> None:
         page = plan.plan.when
         plan.plan.go("when")
-        for on, _, _ in page._days:
+        for on, _, _ in page.days:
             if on.isChecked():
                 on.click()
                 at_rest()
         assert page.plan is None
-        assert "hours" in page._said.text()
-        page._days[2][0].click()
+        assert "hours" in page.said.text()
+        page.days[2][0].click()
         at_rest()
         assert page.plan is not None
         assert {laid.begin.weekday() for laid in page.plan.laid} == {2}
@@ -430,19 +430,19 @@ def test_on_an_empty_notebook_nothing_is_claimed(window: MainWindow, at_rest: Wa
     at_rest()
     window.show_desk("Plan")
     window.plan.go("fair")
-    assert window.plan.fair._said.text().startswith("Nothing is said yet")
+    assert window.plan.fair.said.text().startswith("Nothing is said yet")
     window.plan.go("mounts")
-    assert "guess" in window.plan.mounts._where.text()
+    assert "guess" in window.plan.mounts.where.text()
     window.plan.go("when")
-    assert "draw an order first" in window.plan.when._said.text()
+    assert "draw an order first" in window.plan.when.said.text()
     window.plan.order.draw()
     at_rest()
     window.show_desk("Prepare")
     window.prepare.go("fill")
-    assert window.prepare.fill._total.text().startswith("No loop is set up yet")
+    assert window.prepare.fill.total.text().startswith("No loop is set up yet")
     assert not any("mL" in task.text for task in window.prepare.tasks())
     window.prepare.go("leak")
-    assert window.prepare.leak._allowed.text().startswith("What pressure the parts allow is not on the shelf")
+    assert window.prepare.leak.allowed.text().startswith("What pressure the parts allow is not on the shelf")
     window.prepare.go("fit")
     candidate = window.prepare.mount.candidate.name  # type: ignore[union-attr]
-    assert window.prepare.fitting._metals.text() == f"Nothing is known of {candidate}."
+    assert window.prepare.fitting.metals.text() == f"Nothing is known of {candidate}."

@@ -183,5 +183,5 @@ def test_from_a_question_to_a_mount_that_is_ready_and_back_after_a_restart(
     assert rows[1].photos.isVisibleTo(rows[1])
     again.prepare.go("leak")
     assert again.prepare.leak.result is not None and again.prepare.leak.result.verdict == "pass"
-    assert "Ready since" in again.prepare.changeover._left.text()
+    assert "Ready since" in again.prepare.changeover.left.text()
     again.close()

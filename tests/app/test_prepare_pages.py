@@ -76,7 +76,9 @@ class TestTheChangeOver:
         for row in page.rows[1:]:
             row.box.click()
             at_rest()
-        page._note(page.rows[0].task.key, "it was off already")
+        page.rows[0].write.click()
+        QTest.keyClicks(page.rows[0].note, "it was off already")
+        QTest.keyClick(page.rows[0].note, Qt.Key.Key_Return)
         at_rest()
         QTest.mouseClick(page.ready, Qt.MouseButton.LeftButton)
         at_rest()
@@ -134,7 +136,7 @@ class TestTheChangeOver:
         assert len(photos.photos(bench.state.notebook, mount_id=bench.prepare.mount.id)) == 20
         at_rest()
         strip = bench.prepare.changeover.photos
-        assert len(strip._small) == 20 and not any(p.isNull() for p in strip._small.values())
+        assert len(strip.small) == 20 and not any(p.isNull() for p in strip.small.values())
         # as a share of all it took: where the window's thread did the work, one turn was all of it
         assert max(turns) < 0.25 * sum(turns), (max(turns), sum(turns))
 
@@ -154,7 +156,7 @@ class TestFill:
         page.reserve.setValue(100)
         page.share.setValue(20)
         at_rest()
-        total, concentrate, water, spread = (float(x) for x in re.findall(r"(\d+) mL", page._mix.text()))
+        total, concentrate, water, spread = (float(x) for x in re.findall(r"(\d+) mL", page.mix.text()))
         assert total == pytest.approx(sum(held) + spread + 100, abs=4)
         assert spread == pytest.approx(
             np.hypot(0.4 * estimated, 0.05 * np.sqrt(sum(h * h for h in held[:-1]))), rel=0.1
@@ -201,15 +203,15 @@ class TestTheLeakTest:
 
     def test_too_much_pressure_is_said_at_once(self, bench: MainWindow, at_rest: Wait) -> None:
         bench.prepare.go("leak")
-        assert "Never above 50 kPa" in bench.prepare.leak._allowed.text()
+        assert "Never above 50 kPa" in bench.prepare.leak.allowed.text()
         self.hold(bench, [55.0])
         at_rest()
-        assert bench.prepare.leak._said.text().startswith("Let pressure off now")
+        assert bench.prepare.leak.said.text().startswith("Let pressure off now")
 
     def test_rising_pressure_is_no_pass(self, bench: MainWindow, at_rest: Wait) -> None:
         self.hold(bench, [40 + 0.2 * m for m in range(31)], [21.5] * 31)
         at_rest()
-        assert "rises" in bench.prepare.leak._said.text()
+        assert "rises" in bench.prepare.leak.said.text()
         assert "leak" not in bench.prepare.done.ticks
 
     def test_typed_readings_are_checked_and_can_be_mended(self, bench: MainWindow, at_rest: Wait) -> None:
@@ -264,7 +266,7 @@ class TestBleeding:
 
         assert not after(20)
         assert after(60)
-        assert "air" in page._said.text()
+        assert "air" in page.said.text()
 
 
 class TestFit:
@@ -276,25 +278,25 @@ class TestFit:
         assert depth is not None
         give(page.boxes["length_mm"], f"{25 + depth + 1.2}")
         at_rest()
-        assert "core" in page._screws.text() and "washer" in page._screws.text()
+        assert "core" in page.screws.text() and "washer" in page.screws.text()
         give(page.boxes["length_mm"], "20")
         at_rest()
-        assert "short" in page._screws.text()
+        assert "short" in page.screws.text()
         give(page.boxes["length_mm"], f"{25 + depth - 2}")
         at_rest()
-        assert page._screws.text().startswith("Right: ") and "2.0 mm before the core" in page._screws.text()
+        assert page.screws.text().startswith("Right: ") and "2.0 mm before the core" in page.screws.text()
 
     def test_sizes_that_cannot_be(self, bench: MainWindow, at_rest: Wait) -> None:
         page = bench.prepare.fitting
         bench.prepare.go("fit")
         give(page.boxes["length_mm"], "-3")
         at_rest()
-        assert page._screws.text() == "The screw cannot be -3 mm; measure it again."
+        assert page.screws.text() == "The screw cannot be -3 mm; measure it again."
         press(page, "Add a pad")
         at_rest()
         write_cell(page.table, 0, 2, "-0.5")
         at_rest()
-        assert "gap" in page._pads.text()
+        assert "gap" in page.pads.text()
         write_cell(page.table, 0, 2, "thin")
         assert "“thin” is no number" in bench.strip.trouble.text()
 
@@ -305,7 +307,7 @@ class TestFit:
             page.keep(pads=[*page.sheet().get("pads", []), pad])
         at_rest()
         # 1.5 mm may be squeezed to 0.9 mm, the gap is 0.5 mm: the die is 0.4 mm away from the block
-        assert "0.4" in page._pads.text()
+        assert "0.4" in page.pads.text()
 
     def test_dew_point_and_metals(self, bench: MainWindow, at_rest: Wait) -> None:
         page = bench.prepare.fitting
@@ -313,14 +315,14 @@ class TestFit:
         for key, value in (("air_c", "25"), ("humidity", "60"), ("coldest_c", "15")):
             give(page.boxes[key], value)
             at_rest()
-        assert "16.7" in page._dew.text() and "sweat" in page._dew.text()
+        assert "16.7" in page.dew.text() and "sweat" in page.dew.text()
         notebook = bench.state.notebook
         assert notebook is not None
         dipper = next(p for p in bench.shelf.parts if p.name == "Dipper")
         shelfedits.change_part(notebook, dipper.id, "metals", fields={**dipper.fields, "metals": ["aluminium"]})
         bench.state.refresh()
         at_rest()
-        assert "aluminium" in page._metals.text() and "Dipper" in page._metals.text()
+        assert "aluminium" in page.metals.text() and "Dipper" in page.metals.text()
 
 
 class TestTheContactPrint:
@@ -339,13 +341,13 @@ class TestTheContactPrint:
         at_rest()
         marker = page.sides["block"].marker
         for corner in drawn.corners:
-            at = marker._to_screen(corner)
+            at = marker.to_screen(corner)
             QTest.mouseClick(marker, Qt.MouseButton.LeftButton, pos=QPointF(at).toPoint())
         at_rest()
         one = page.sheet()["block"]
         assert one["share"] == pytest.approx(drawn.share, abs=0.04)  # clicked to a whole pixel of the screen
         assert one["low"] - 0.01 <= drawn.share <= one["high"] + 0.01
-        assert "% of the die was covered" in page._said.text()
+        assert "% of the die was covered" in page.headline.text()
         assert not page.sides["block"].map.pixmap().isNull()
         page.sides["block"].turn.click()
         at_rest()

@@ -42,7 +42,7 @@ rest()
 print(window.header.verdict.text())
 QTest.mouseClick(window.header.next, Qt.MouseButton.LeftButton)
 rest()
-print(window.inspect._title.text())
+print(window.inspect.title.text())
 window.activateWindow()
 assert QTest.qWaitForWindowActive(window)
 QTest.keyClick(window, Qt.Key.Key_PageDown, Qt.KeyboardModifier.ControlModifier)
@@ -90,7 +90,7 @@ rows[0].box.setFocus()
 for _ in rows:
     key(window.focusWidget(), Qt.Key.Key_Return)
 key(window.prepare.changeover.ready, Qt.Key.Key_Space)
-print(window.prepare.changeover._left.text()[:11])
+print(window.prepare.changeover.left.text()[:11])
 shot = window.grab().toImage()
 colours = {shot.pixelColor(x, y).name() for x in range(330, 345) for y in range(200, 750)}
 assert looks.LIGHT.accent in colours, "no tick is on screen"

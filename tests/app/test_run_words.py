@@ -59,6 +59,14 @@ def test_the_load_is_over_with_the_run(loaded: bool | None, says: str) -> None:
     assert load_words(t, np.full(t.size, 180.0), loaded) == says
 
 
+def test_a_run_of_a_few_rows_is_over_too() -> None:
+    """It said “silent”, of a meter that spoke."""
+    t = np.arange(3.0)
+    assert load_words(t, np.full(3, 180.0), None) == "the run is over"
+    assert load_words(t, np.full(3, 180.0), True) == ""
+    assert load_words(t, np.full(3, np.nan), True) == "silent"
+
+
 def test_a_number_that_is_asked_for_has_its_unit() -> None:
     assert asked_for("score [points]") == ("score", "points")
     assert asked_for("score") == ("score", "")

@@ -106,12 +106,12 @@ def test_dropped_logs_become_tests_of_mounts_and_a_verdict_by_the_cards_own_powe
     told.compare.paged.go("conditions")
     at_rest()
     (conditions,) = told.findChildren(ConditionsPage)
-    said = conditions._one_another.text()
+    said = conditions.one_another.text()
     assert "in the processor warm the coolant at the card by" in said
     told.show_desk("Plan")
     at_rest()
     (page,) = told.findChildren(QuestionPage)
-    assert page._asked_about.isVisible() and "the loop cools processor, then card" in page._device_said.text()
+    assert page.asked_about.isVisible() and "the loop cools processor, then card" in page.device_said.text()
     page.device.setCurrentIndex(page.device.findData("processor"))
     page.device.activated.emit(page.device.currentIndex())
     at_rest()
@@ -131,9 +131,9 @@ def test_logs_that_do_not_say_their_mount_are_asked_for_and_mended_afterwards(
     at_rest()
     dialog = window.importer.dialog
     assert dialog is not None
-    assert not dialog._add.isEnabled() and "still without a mount" in dialog._missing.text()
+    assert not dialog.add.isEnabled() and "still without a mount" in dialog.missing.text()
     dialog.table.a_mount_each()
-    assert dialog._add.isEnabled()
+    assert dialog.add.isEnabled()
     dialog.accept()
     at_rest()
     first, second = window.state.mounts()
@@ -178,7 +178,7 @@ def test_the_next_thing_leads_to_the_channels_that_are_not_told_and_mends_all_lo
 
     def tell(dialog: QDialog) -> None:
         assert isinstance(dialog, Channels) and dialog.alike.isChecked()
-        dialog._devices["Core die"].setCurrentText("processor")
+        dialog.device_boxes["Core die"].setCurrentText("processor")
         dialog.accept()
 
     with_dialog(lambda: window.header.next.click(), tell)
@@ -210,14 +210,14 @@ def test_what_is_told_at_import_is_one_step_and_a_log_is_read_again_beside_the_w
     assert dialog is not None and not dialog.details.reading
     line = dialog.table.line(0)
     line.setText("driver 12.4; power limit")
-    assert not dialog._add.isEnabled() and "power limit" in dialog._missing.text()
+    assert not dialog.add.isEnabled() and "power limit" in dialog.missing.text()
     line.setText("driver 12.4; power limit 240 W")
     line.editingFinished.emit()
     assert [log.settings for log in dialog.logs] == [{"driver": "12.4", "power_limit_w": 240.0}, {}]
-    dialog.details._decimal.activated.emit(0)
-    assert dialog.details.reading and not dialog._add.isEnabled()
+    dialog.details.decimal.activated.emit(0)
+    assert dialog.details.reading and not dialog.add.isEnabled()
     at_rest()
-    assert not dialog.details.reading and dialog._add.isEnabled()
+    assert not dialog.details.reading and dialog.add.isEnabled()
     dialog.cooled.loop.setCurrentText("processor, then card")
     dialog.accept()
     at_rest()

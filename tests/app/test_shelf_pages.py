@@ -34,7 +34,7 @@ class TestTheShelf:
         at_rest()
         assert window.pages.currentIndex() == 1 and window.stack.currentWidget() is window.shelf_page
         page = window.shelf_page
-        with_dialog(lambda: page._ask_part("processor block"), type_in("Tern"))
+        with_dialog(lambda: page.ask_part("processor block"), type_in("Tern"))
         at_rest()
         assert listed(window) == ["processor blocks", "Tern"]
         volume = page.form.fields["volume_ml"]
@@ -138,9 +138,9 @@ class TestTheShelf:
         page.look_at(next(p.id for p in demo_window.shelf.parts if p.name == "Reed"))
         drop(page, photo)
         at_rest()
-        assert len(page.form.photos._shown) == 1
+        assert len(page.form.photos.shown) == 1
         page.look_at(next(p.id for p in demo_window.shelf.parts if p.name == "Rush"))
-        assert page.form.photos._shown == []
+        assert page.form.photos.shown == []
 
     def test_finding_narrows_the_list(self, demo_window: MainWindow) -> None:
         QTest.keyClicks(demo_window.shelf_page.search, "hollin")
@@ -160,7 +160,7 @@ class TestTheBench:
         write_cell(page.loop, 2, 2, "500")
         at_rest()
         # π/4 · 10² mm² · 500 mm = 39.3 mL, with 45 and 28 mL of the makers' figures
-        assert "about 112 " in page._sums.text()
+        assert "about 112 " in page.sums.text()
         page.loop.setCurrentCell(2, 0)
         press(page, "Up")
         at_rest()
@@ -209,4 +209,4 @@ class TestTheBench:
         demo_window.show_behind("Bench")
         demo_window.bench_page.add_place("Fen")
         at_rest()
-        assert "aluminium" in demo_window.bench_page._sums.text()
+        assert "aluminium" in demo_window.bench_page.sums.text()

@@ -44,28 +44,28 @@ class TestAnotherNotebook:
         window.prepare_mount(reed.id)
         window.run_mount(mount_of(window, "Sedge", 4).id)
         window.show_behind("Shelf")
-        window.shelf_page._chosen = 3
+        window.shelf_page.part_id = 3
         window.explain()
         window.show_desk("Compare")
         window.header.explain()
         assert window.working.isVisible()
-        before = window.inspect.run_page._shown
-        for desk in window._desks:
+        before = window.inspect.run_page.shown
+        for desk in window.desks:
             window.show_desk(desk)
             at_rest()
         assert window.notebooks.open_path(other)
         at_rest()
         assert not window.working.isVisible()
-        assert window.state.mount_id is None and window.run._shown is None and window.run.choosing.practice is None
-        assert window.prepare._chosen is None and window.shelf_page._chosen is None
+        assert window.state.mount_id is None and window.run.shown is None and window.run.choosing.practice is None
+        assert window.prepare.chosen is None and window.shelf_page.part_id is None
         assert window.inspect.run_page.over.mount_id is None
-        for desk in window._desks:
+        for desk in window.desks:
             window.show_desk(desk)
             at_rest()
         assert window.prepare.mount is not None and window.prepare.mount.id == window.run.choosing.chosen
         window.open_mount(reed.id)
         at_rest()
-        assert window.inspect.run_page._shown != before  # the run was read from this notebook
+        assert window.inspect.run_page.shown != before  # the run was read from this notebook
 
     def test_a_run_that_is_over_stays_with_its_notebook(
         self, demo_window: MainWindow, at_rest: Wait, other: Path
@@ -80,11 +80,11 @@ class TestAnotherNotebook:
         window.running.stop()
         pump_until(lambda: not window.running.active)
         at_rest()
-        assert window.run._shown is not None
+        assert window.run.shown is not None
         assert window.notebooks.open_path(other)
         at_rest()
-        assert window.run._stack.currentWidget() is window.run.ready
-        window.run._noted("comment", "for nobody")
+        assert window.run.stack.currentWidget() is window.run.ready
+        window.run.noted("comment", "for nobody")
         window.run.look_at_run()
         at_rest()
         assert window.state.mount_id is None
@@ -124,7 +124,7 @@ class TestStaleThings:
             dialog.reject()
 
         with_dialog(lambda: window.studies.add_logs([str(log)]), cancel)
-        assert window.studies._pending == []
+        assert window.studies.pending == []
 
     def test_show_working_goes_with_its_study_and_with_escape(self, demo_window: MainWindow, at_rest: Wait) -> None:
         window = demo_window
@@ -205,7 +205,7 @@ def test_a_mount_is_drawn_once(demo_window: MainWindow, at_rest: Wait, monkeypat
     at_rest()
     plot = window.inspect.run_page.plot
     drawn = []
-    own = plot._draw
+    own = plot.draw
     monkeypatch.setattr(plot, "_draw", lambda: (drawn.append(plot.view), own()))
     window.open_mount(mount_of(window, "Sedge", 2).id)
     at_rest()

@@ -64,7 +64,7 @@ class TestTheMainPath:
         qtbot.mouseClick(w.header.next, LEFT)
         at_rest()
         assert w.stack.currentWidget() is w.inspect
-        assert w.inspect._title.text() == "Bulrush, round 2"
+        assert w.inspect.title.text() == "Bulrush, round 2"
         assert "27 % below" in shown_words(w.inspect.run_page)
         qtbot.mouseClick(w.inspect.run_page.answers.leave, LEFT)  # without a reason
         assert "only with a reason" in w.strip.trouble.text()
@@ -88,7 +88,7 @@ class TestTheMainPath:
         w = demo_window
         w.open_mount(mount(w, "Reed, round 3"))
         at_rest()
-        assert "not settled" in w.inspect._state_word.text()
+        assert "not settled" in w.inspect.state_word.text()
         qtbot.keyClicks(w.inspect.run_page.answers.reason, "known well enough")
         qtbot.mouseClick(w.inspect.run_page.answers.keep, LEFT)
         at_rest()
@@ -100,26 +100,26 @@ class TestTheMainPath:
         w = demo_window
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
-        before = w.inspect.run_page._answer.text()
-        region = w.inspect.run_page.plot._region
+        before = w.inspect.run_page.answer.text()
+        region = w.inspect.run_page.plot.region
         assert region is not None
         region.setRegion([12.0, 15.0])
         at_rest()
-        assert "set by hand" in w.inspect._state_word.text()
-        assert w.inspect.run_page._answer.text() != before
-        assert w.inspect.run_page.plot._region.getRegion() == pytest.approx((12.0, 15.0), abs=0.02)  # type: ignore[union-attr]
-        qtbot.mouseClick(w.inspect.run_page._find, LEFT)
+        assert "set by hand" in w.inspect.state_word.text()
+        assert w.inspect.run_page.answer.text() != before
+        assert w.inspect.run_page.plot.region.getRegion() == pytest.approx((12.0, 15.0), abs=0.02)  # type: ignore[union-attr]
+        qtbot.mouseClick(w.inspect.run_page.find_button, LEFT)
         at_rest()
-        assert w.inspect.run_page._answer.text() == before
+        assert w.inspect.run_page.answer.text() == before
 
     def test_a_window_dragged_to_nothing_is_refused(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w = demo_window
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
-        w.inspect.run_page.plot._region.setRegion([12.0, 12.01])  # type: ignore[union-attr]
+        w.inspect.run_page.plot.region.setRegion([12.0, 12.01])  # type: ignore[union-attr]
         at_rest()
         assert "at least 10 s" in w.strip.trouble.text()
-        assert "set by hand" not in w.inspect._state_word.text()
+        assert "set by hand" not in w.inspect.state_word.text()
 
 
 class TestTheLoom:
@@ -134,7 +134,7 @@ class TestTheLoom:
 
     def test_a_click_opens_a_mount(self, demo_window: MainWindow, qtbot: QtBot, at_rest: Wait) -> None:
         loom = demo_window.side.loom
-        qtbot.mouseClick(loom, LEFT, pos=loom._centre(3, 0).toPoint())
+        qtbot.mouseClick(loom, LEFT, pos=loom.centre(3, 0).toPoint())
         at_rest()
         assert demo_window.state.mount_id == mount(demo_window, "Rush, round 1")
 
@@ -149,7 +149,7 @@ class TestTheLoom:
         data = QMimeData()
         data.setUrls([QUrl.fromLocalFile(str(path))])
         event = QDropEvent(
-            QPointF(loom._centre(1, 3)), Qt.DropAction.CopyAction, data, LEFT, Qt.KeyboardModifier.NoModifier
+            QPointF(loom.centre(1, 3)), Qt.DropAction.CopyAction, data, LEFT, Qt.KeyboardModifier.NoModifier
         )
         loom.dropEvent(event)
         at_rest()
@@ -167,7 +167,7 @@ class TestAddingLogs:
         window.studies.begin_study("Which radiator?", "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], 0.5, 3)
         at_rest()
         assert "no mount has a log" in window.header.verdict.text()
-        assert window.compare.verdict._empty.isVisible()
+        assert window.compare.verdict.empty.isVisible()
         logs = write_logs(tmp_path / "logs")
         (tmp_path / "logs" / "notes.txt").write_text("remember the milk")
         window.studies.add_logs([str(tmp_path / "logs")])
@@ -176,7 +176,7 @@ class TestAddingLogs:
         assert dialog is not None
         assert len(dialog.logs) == len(logs) == 12
         assert {log.candidate for log in dialog.logs} == {"Sedge", "Reed", "Bulrush", "Rush"}
-        assert dialog._add.text() == "Add 12 logs"
+        assert dialog.add.text() == "Add 12 logs"
         dialog.accept()
         at_rest()
         assert window.state.verdict is not None
@@ -193,10 +193,10 @@ class TestAddingLogs:
         assert dialog is not None
         row = next(
             i
-            for i in range(dialog.details._channels.rowCount())
-            if dialog.details._channels.item(i, 0).text() == "Hot spot"
+            for i in range(dialog.details.channels.rowCount())
+            if dialog.details.channels.item(i, 0).text() == "Hot spot"
         )
-        box = dialog.details._channels.cellWidget(row, 2)
+        box = dialog.details.channels.cellWidget(row, 2)
         box.setCurrentIndex(box.findData("memory"))  # type: ignore[attr-defined]
         assert all(log.roles["Hot spot"] == "memory" for log in dialog.logs)
         dialog.accept()
@@ -227,13 +227,13 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        box = dialog.details._channels.cellWidget(0, 1)
+        box = dialog.details.channels.cellWidget(0, 1)
         box.setCurrentText("°F")  # type: ignore[attr-defined]
         box.activated.emit(0)  # type: ignore[attr-defined]
         die = dialog.logs[0].table.channels[0]
         assert (die.unit, die.quantity) == ("degC", "temperature")
         assert die.values[0] == pytest.approx(40.0)
-        assert dialog.details._channels.item(0, 4).text().endswith("°C")
+        assert dialog.details.channels.item(0, 4).text().endswith("°C")
         dialog.accept()
         at_rest()
         demo_window.studies.add_logs([str(path)])
@@ -253,13 +253,10 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        assert dialog.details._dates.isVisible() and [dialog.details._dates.itemData(i) for i in range(2)] == [
-            "dm",
-            "md",
-        ]
+        assert dialog.details.dates.isVisible() and [dialog.details.dates.itemData(i) for i in range(2)] == ["dm", "md"]
         assert dialog.logs[0].table.start == "2026-04-03T10:00:00"
-        dialog.details._dates.setCurrentIndex(1)
-        dialog.details._dates.activated.emit(1)
+        dialog.details.dates.setCurrentIndex(1)
+        dialog.details.dates.activated.emit(1)
         at_rest()
         assert dialog.logs[0].table.start == "2026-03-04T10:00:00"
         dialog.reject()
@@ -273,10 +270,10 @@ class TestAddingLogs:
         at_rest()
         dialog = demo_window.importer.dialog
         assert dialog is not None
-        assert not dialog._add.isEnabled()
-        assert "without a candidate" in dialog._missing.text()
+        assert not dialog.add.isEnabled()
+        assert "without a candidate" in dialog.missing.text()
         dialog.table.box(0, 2).setCurrentText("Cattail")
-        assert dialog._add.isEnabled()
+        assert dialog.add.isEnabled()
         dialog.accept()
         at_rest()
         assert mount(demo_window, "Cattail, round 1")
@@ -292,20 +289,20 @@ class TestAddingLogs:
 class TestCompare:
     def test_another_school_warns_and_as_read_is_told(self, demo_window: MainWindow, at_rest: Wait) -> None:
         desk = demo_window.compare.verdict
-        assert "As read, without taking the room out, Rush would have won." in desk._warning.text()
-        desk._school.setCurrentIndex(desk._school.findData("coolant_as_read"))
+        assert "As read, without taking the room out, Rush would have won." in desk.warning.text()
+        desk.school.setCurrentIndex(desk.school.findData("coolant_as_read"))
         at_rest()
         assert demo_window.state.verdict is not None
         assert demo_window.state.verdict.main.ranking()[0] == "Rush"
-        assert "puts Sedge first" in desk._warning.text() or "puts Reed first" in desk._warning.text()
+        assert "puts Sedge first" in desk.warning.text() or "puts Reed first" in desk.warning.text()
         demo_window.menus.undo.trigger()
         at_rest()
-        assert desk._school.currentData() == "coolant_over_air_per_watt"
+        assert desk.school.currentData() == "coolant_over_air_per_watt"
 
     def test_the_margin_is_an_edit(self, demo_window: MainWindow, at_rest: Wait) -> None:
-        demo_window.compare.verdict._margin.setValue(3.0)
+        demo_window.compare.verdict.margin.setValue(3.0)
         at_rest()
-        assert "under 3 K do not matter" in demo_window.compare.verdict._foot.text()
+        assert "under 3 K do not matter" in demo_window.compare.verdict.foot.text()
         assert demo_window.menus.undo.text() == "Undo: change the margin"
 
     def test_working_opens_with_f1_follows_links_and_closes_with_esc(
@@ -345,10 +342,10 @@ class TestCompare:
     def test_a_click_on_a_figure_or_a_mark_shows_its_working(self, demo_window: MainWindow, qtbot: QtBot) -> None:
         plot = demo_window.compare.plot
         plot.grab()
-        box = next(b for b, _, m in plot._hot if m is None)
+        box = next(b for b, _, m in plot.hot if m is None)
         qtbot.mouseClick(plot, LEFT, pos=box.center().toPoint())
         assert "mounts" in demo_window.working.text
-        box = next(b for b, _, m in plot._hot if m is not None)
+        box = next(b for b, _, m in plot.hot if m is not None)
         qtbot.mouseClick(plot, LEFT, pos=box.center().toPoint())
         assert "Window" in demo_window.working.text
 
@@ -401,8 +398,8 @@ class TestTheRest:
         at_rest()
         assert w.state.mount_id is None
         view = BinView(w.state, w)
-        assert view._list.item(0).text().startswith("Rush, round 1")
-        qtbot.mouseClick(view._back, LEFT)
+        assert view.list.item(0).text().startswith("Rush, round 1")
+        qtbot.mouseClick(view.back, LEFT)
         at_rest()
         assert mount(w, "Rush, round 1")
         for _ in range(4):  # the demo holds four studies
@@ -411,17 +408,17 @@ class TestTheRest:
         assert w.pages.currentWidget() is w.start
         monkeypatch.setattr(QMessageBox, "exec", lambda _: QMessageBox.StandardButton.Yes)
         view = BinView(w.state, w)
-        qtbot.mouseClick(view._empty, LEFT)
-        assert view._note.text() == "The bin is empty."
+        qtbot.mouseClick(view.empty, LEFT)
+        assert view.note.text() == "The bin is empty."
 
     def test_a_new_study_needs_a_question_and_two_names(self, window: MainWindow) -> None:
         dialog = NewStudy(window)
-        assert not dialog._start.isEnabled()
+        assert not dialog.start.isEnabled()
         dialog.question.setText("Which paste?")
         dialog.candidates.setPlainText("Chalk\nchalk")
-        assert dialog._missing.text() == "Two candidates have the same name."
+        assert dialog.missing.text() == "Two candidates have the same name."
         dialog.candidates.setPlainText("Chalk\nMarl\n")
-        assert dialog._start.isEnabled()
+        assert dialog.start.isEnabled()
         assert dialog.names() == ["Chalk", "Marl"]
 
     def test_channels_show_what_a_run_has(self, demo_window: MainWindow, at_rest: Wait) -> None:
@@ -456,7 +453,7 @@ class TestTheRest:
         w = demo_window
         w.open_mount(mount(w, "Sedge, round 1"))
         at_rest()
-        buttons = [b for b in w.inspect.run_page._facts.findChildren(QPushButton) if b.isVisible()]
+        buttons = [b for b in w.inspect.run_page.facts.findChildren(QPushButton) if b.isVisible()]
         assert len(buttons) == 5
         qtbot.mouseClick(buttons[2], LEFT)
         assert w.working.shown.title == "Sedge, round 1: coolant re-based"

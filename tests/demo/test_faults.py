@@ -11,7 +11,7 @@ from kuffin.demo.practising import Practice
 from kuffin.notebook.samples import RunData
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.livebench import SimulatedBench
-from kuffin.verdict.againstsiblings import _figures
+from kuffin.verdict.againstsiblings import figures_of
 
 Figures = dict[str, tuple[float, float, float]]
 
@@ -32,7 +32,7 @@ def run(key: str | None, seed: int = 3) -> tuple[RunData, Figures]:
     data = RunData(
         times=np.array(times), values=values, roles={c.role: c.name for c in bench.channels if c.role}, units={}
     )
-    return data, _figures(data)
+    return data, figures_of(data)
 
 
 @pytest.fixture(scope="module")

@@ -201,7 +201,7 @@ class TestTrouble:
             found = source.read()
         assert sent > 10_000 * 9  # ten thousand lines in a second, or many more
         assert not found or found["T"].value == 31.5
-        assert source.lines.bad <= 2 and len(source.lines._rest) < 5000
+        assert source.lines.bad <= 2 and len(source.lines.rest) < 5000
         source.close()
         caller.close()
         server.close()

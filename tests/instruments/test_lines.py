@@ -66,7 +66,7 @@ def test_no_garbage_crashes_or_grows(pieces: list[bytes]) -> None:
     for piece in pieces:
         for told in buffer.take(piece).values():
             assert isinstance(told.value, float)
-        assert len(buffer._rest) <= LONGEST_LINE
+        assert len(buffer.rest) <= LONGEST_LINE
 
 
 @settings(max_examples=200, deadline=None)

@@ -76,7 +76,7 @@ def test_where_it_cannot_be_brought_up_to_date_it_stays_as_it_was(old: Path, mon
     def full(*_: object) -> None:
         raise sqlite3.OperationalError("database or disk is full")
 
-    monkeypatch.setattr("kuffin.notebook.migrations._migrate", full)
+    monkeypatch.setattr("kuffin.notebook.migrations.migrate", full)
     with pytest.raises(NotebookError, match="untouched"):
         Notebook.open(old)
     assert old.read_bytes() == before

@@ -202,7 +202,7 @@ def test_the_demo_is_not_written_over_one_that_is_open(tmp_path: Path, monkeypat
     from kuffin.demo.shipped import unpack_demo
 
     monkeypatch.setattr(notebooks, "demo_cache", lambda: tmp_path)
-    first = notebooks._not_open("demo")
+    first = notebooks.not_open("demo")
     unpack_demo(first)
     program = (
         "import sys; from kuffin.notebook.store import Notebook\n"
@@ -214,13 +214,13 @@ def test_the_demo_is_not_written_over_one_that_is_open(tmp_path: Path, monkeypat
     try:
         assert other.stdout is not None and other.stdout.readline() == "open\n"
         before = first.stat().st_ino
-        assert notebooks._not_open("demo").name == "demo-2.kuffin"
+        assert notebooks.not_open("demo").name == "demo-2.kuffin"
         with pytest.raises(NotebookError, match="open in a Kuffin window"):
             unpack_demo(first)
         assert first.stat().st_ino == before
     finally:
         other.communicate("")
-    assert notebooks._not_open("demo") == first
+    assert notebooks.not_open("demo") == first
 
 
 def test_a_statement_without_an_end_is_ended(open_one: tuple[Notebook, int], monkeypatch: pytest.MonkeyPatch) -> None:

@@ -146,7 +146,7 @@ def test_the_guard_outlives_its_own_group_and_ends_the_load_where_it_is_killed(t
     load = LoadByCommand({"bounce": stubborn}, tmp_path / "load.log")
     load.apply(Step(name="load", load="bounce"))
     found = pids(tmp_path / "pids")
-    guard = load._guard
+    guard = load.guard
     assert guard is not None
     for one in (signal.SIGTERM, signal.SIGHUP, signal.SIGINT):
         os.kill(guard.pid, one)

@@ -162,17 +162,17 @@ class LineBuffer:
         if len(data) > LONGEST_WAIT:
             self.skipped += len(data) - LONGEST_WAIT
             data = data[-LONGEST_WAIT:]
-            self._rest, self._overlong = b"", True
-        pieces = re.split(rb"[\r\n]+", self._rest + data)
-        self._rest = pieces.pop()
+            self.rest, self._overlong = b"", True
+        pieces = re.split(rb"[\r\n]+", self.rest + data)
+        self.rest = pieces.pop()
         if self._overlong and pieces:
             self.skipped += len(pieces.pop(0))
             self._overlong = False
-        if len(self._rest) > LONGEST_LINE:
-            self.skipped += len(self._rest)
+        if len(self.rest) > LONGEST_LINE:
+            self.skipped += len(self.rest)
             self.bad += 1
-            self.last_bad = _seen(self._rest)
-            self._rest, self._overlong = b"", True
+            self.last_bad = _seen(self.rest)
+            self.rest, self._overlong = b"", True
         lines = [p for p in pieces if p.strip()]
         if len(lines) > MOST_LINES:
             self.skipped += sum(map(len, lines[:-MOST_LINES]))

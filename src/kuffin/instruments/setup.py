@@ -91,6 +91,7 @@ class BenchSetup:
 
     @property
     def channels(self) -> list[ChannelSetting]:
+        """The channels of all instruments."""
         return [c for i in self.instruments for c in i.channels]
 
     def with_instrument(self, instrument: InstrumentSetting, at: int | None = None) -> BenchSetup:

@@ -56,6 +56,7 @@ class ClockChoice:
 
     @property
     def text(self) -> bool:
+        """Whether the clock is written as a date or a time of day, not as a number."""
         return self.kind in {"datetime", "date+time", "time"}
 
 

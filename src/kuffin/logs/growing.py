@@ -26,6 +26,7 @@ class Growing:
             self._held = larger
 
     def add(self, part: NDArray[Any]) -> None:
+        """Put a part behind what is held."""
         end = self.size + part.size
         if end > self._held.size:
             self.expect(end + end // 2)

@@ -38,6 +38,7 @@ class LogChannel:
 
     @property
     def count(self) -> int:
+        """How many rows have a value."""
         return int(np.count_nonzero(np.isfinite(self.values)))
 
     def written_in(self, text: str | None) -> LogChannel:
@@ -115,18 +116,22 @@ class LogTable:
 
     @property
     def rows(self) -> int:
+        """How many rows there are."""
         return int(self.times.size)
 
     @property
     def duration_s(self) -> float:
+        """From the first row to the last, s."""
         return float(self.times[-1]) if self.rows else 0.0
 
     @property
     def interval_s(self) -> float | None:
+        """The usual distance of two rows, s; None where there is one row."""
         return float(np.median(np.diff(self.times))) if self.rows > 1 else None
 
     @property
     def gaps(self) -> list[Gap]:
+        """Where more than five rows' time passes without a row."""
         step = np.diff(self.times)
         if not step.size:
             return []
@@ -140,4 +145,5 @@ class LogTable:
         return hashlib.sha256(text.encode()).hexdigest()[:24]
 
     def channel(self, name: str) -> LogChannel | None:
+        """The channel of a name; None where there is none."""
         return next((c for c in self.channels if c.name == name), None)

@@ -31,9 +31,11 @@ class Damage:
     said: list[str] = field(default_factory=list)
 
     def put(self, table: Table, row: int, column: str, value: Any) -> None:
+        """Note that a cell is to be set."""
         self.statements.append((f'UPDATE "{table.name}" SET "{column}" = ? WHERE rowid = ?', (value, row)))
 
     def drop(self, table: Table, row: int) -> None:
+        """Note that a row is to go."""
         self.statements.append((f'DELETE FROM "{table.name}" WHERE rowid = ?', (row,)))
 
 

@@ -43,7 +43,7 @@ def bring_up_to_date(path: Path, version: int) -> Path:
         Where the copy cannot be written; the notebook itself is then untouched.
     """
     try:
-        return changed_on_a_copy(path, lambda copy: _migrate(copy, version), f"{path.stem} (format {version})")
+        return changed_on_a_copy(path, lambda copy: migrate(copy, version), f"{path.stem} (format {version})")
     except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
             f"{path.name} is in the older format {version} and could not be brought up to date ({error}); "
@@ -97,7 +97,8 @@ def _keep_as_it_was(path: Path, stem: str) -> Path:
     return kept
 
 
-def _migrate(db: sqlite3.Connection, version: int) -> None:
+def migrate(db: sqlite3.Connection, version: int) -> None:
+    """Bring a notebook of an older format up to date, in one transaction."""
     db.execute("PRAGMA foreign_keys = OFF")
     db.execute("PRAGMA legacy_alter_table = ON")
     with db:

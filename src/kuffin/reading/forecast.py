@@ -46,6 +46,7 @@ class Forecast:
 
     @property
     def settled(self) -> bool:
+        """Whether the run has come to rest."""
         return self.settling is not None and self.settling.settled
 
     def sentences(self) -> list[str]:

@@ -67,6 +67,7 @@ class Signals:
         return self.coolant if self.warmed is None else self.warmed
 
     def get(self, name: str) -> Array | None:
+        """A signal by its key, shape (rows,); None where the run does not have it."""
         if name not in SIGNALS:
             return self.further.get(name)
         found: Array | None = getattr(self, name)

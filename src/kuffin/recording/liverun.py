@@ -69,10 +69,12 @@ class Now:
 
     @property
     def values(self) -> dict[str, float]:
+        """Each channel's newest value."""
         return self.seen.values
 
     @property
     def by_role(self) -> dict[str, float]:
+        """Each role's newest value."""
         return self.seen.by_role
 
 
@@ -181,10 +183,12 @@ class LiveRun:
 
     @property
     def run_id(self) -> int | None:
+        """The run's id in the notebook; None until its first row is kept."""
         return self._writer.run_id
 
     @property
     def running(self) -> bool:
+        """Whether it goes on."""
         return not self._stop.is_set()
 
     @property
@@ -255,6 +259,7 @@ class LiveRun:
 
     @property
     def load_on(self) -> bool:
+        """Whether the step's load runs now."""
         stage = self.leader.stage
         return self.running and stage is not None and bool(stage.step.load) and self._loaded(stage)
 

@@ -109,7 +109,7 @@ class LoadByCommand:
 
     def __init__(self, commands: dict[str, str], log: Path) -> None:
         self._commands, self._log = commands, log
-        self._guard: subprocess.Popen[bytes] | None = None
+        self.guard: subprocess.Popen[bytes] | None = None
         self._name, self._words = "", [""]
         self._failed = ""
 
@@ -125,7 +125,7 @@ class LoadByCommand:
                 words = filled_in(command_words(step.load, self._commands.get(step.load, "")), step)
             except BenchError as error:
                 failed = str(error)
-        running = self._guard is not None and self._guard.poll() is None
+        running = self.guard is not None and self.guard.poll() is None
         if step.load and (step.load, words) == (self._name, self._words) and running and not failed:
             return
         self.stop()
@@ -151,7 +151,7 @@ class LoadByCommand:
                 )
         except OSError as error:
             raise BenchError(f"{refused} ({error.strerror}: {error.filename})") from None
-        self._guard = guard
+        self.guard = guard
         answer = ""
         if guard.stdout is not None:
             if select.select([guard.stdout], [], [], _START_S)[0]:
@@ -163,7 +163,7 @@ class LoadByCommand:
             raise BenchError(f"{refused} ({why}): {words[0]}; see its command on the Bench page")
 
     def stop(self) -> bool:
-        guard, self._guard, self._name, self._failed = self._guard, None, "", ""
+        guard, self.guard, self._name, self._failed = self.guard, None, "", ""
         self._words = [""]
         if guard is None:
             return True
@@ -179,7 +179,7 @@ class LoadByCommand:
     def trouble(self) -> str:
         if self._failed:
             return self._failed
-        if self._guard is not None and (code := self._guard.poll()) is not None:
+        if self.guard is not None and (code := self.guard.poll()) is not None:
             how = "ended by itself" if code == 0 else f"ended by itself with code {code}"
             return f"the load “{self._name}” has {how}; what it said is in {self._log}"
         return ""

@@ -37,6 +37,7 @@ class OpenBench:
 
     @property
     def channels(self) -> list[ChannelRow]:
+        """What all instruments tell, in the order of a row."""
         return [ChannelRow(c.name, c.unit, c.quantity, c.role, c.device) for i in self.instruments for c in i.channels]
 
     @property
@@ -66,6 +67,7 @@ class OpenBench:
 
     @property
     def roles(self) -> list[ChannelRole]:
+        """The same, as what is judged asks for them."""
         return [ChannelRole(c.name, c.role, c.device) for c in self.channels]
 
 

@@ -48,6 +48,7 @@ class Trouble:
 
     @property
     def key(self) -> str:
+        """What makes two troubles the same one."""
         return self.same_as or self.text
 
 

@@ -66,12 +66,12 @@ def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
     """What the load does; None: the run is over, and so is its load: dips between two passes of a looped load are no loss of load."""
     if power is None:
         return "no channel"
-    known = np.isfinite(power) & (times > times[-1] - 600)
-    if known.sum() < 5:
-        return "silent"
-    t, p = times[known], power[known]
     if loaded is None:
         return "the run is over"
+    known = np.isfinite(power) & (times > times[-1] - 600)
+    if known.sum() < 5:  # too little to say what it does
+        return "" if known.any() else "silent"
+    t, p = times[known], power[known]
     if not loaded:
         return "idle"
     usual = float(np.percentile(p, 75))

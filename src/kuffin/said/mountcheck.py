@@ -72,6 +72,7 @@ class MountCheck:
 
     @property
     def worse(self) -> bool:
+        """Whether the mount is worse than its siblings."""
         return self.check.state == "worse"
 
     def working(self) -> Working:

@@ -42,6 +42,7 @@ class Preparation:
 
     @property
     def label(self) -> str:
+        """How the mount is called."""
         return f"{self.candidate}, round {self.round}"
 
 

@@ -67,6 +67,7 @@ class Pair:
 
     @property
     def more_w(self) -> float:
+        """How much more power the other device had, W."""
         return self.high_w - self.low_w
 
 
@@ -88,6 +89,7 @@ class Warming:
 
     @property
     def mounts(self) -> int:
+        """How many mounts say it."""
         return len(self.pairs)
 
     @property
@@ -120,10 +122,12 @@ class Warming:
 
     @property
     def k(self) -> float:
+        """Kelvins per watt of the other device."""
         return self.worked.value
 
     @property
     def u95(self) -> float:
+        """The half-width of that."""
         return self.worked.u95 or 0.0
 
     @property

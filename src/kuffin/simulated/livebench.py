@@ -33,6 +33,11 @@ class SimulatedBench:
         How many seconds pass on the bench in one of the clock's.
     clock : callable
         Seconds, steady.
+
+    Attributes
+    ----------
+    load : Load
+        What it runs now.
     """
 
     name = "simulated bench"
@@ -51,7 +56,7 @@ class SimulatedBench:
         interval_s: float = 2.0,
         fault: Fault | None = None,
     ) -> None:
-        self._plan, self._pump, self._speed, self._clock = plan, pump, speed, clock
+        self.plan, self._pump, self._speed, self._clock = plan, pump, speed, clock
         self.interval_s = interval_s
         self._fault = fault or Fault()
         self._stuck_at: float | None = None
@@ -60,7 +65,7 @@ class SimulatedBench:
         self._grid = np.arange(0.0, _LONGEST_S, 10.0)
         self._air = plan.room.air(self._grid, self._rng)
         self._fan_rpm, self._pump_speed = plan.fan_rpm, plan.pump_speed
-        self._load, self._load_begin = replace(plan.load, power_w=plan.load.idle_w, period_s=None), 0.0
+        self.load, self._load_begin = replace(plan.load, power_w=plan.load.idle_w, period_s=None), 0.0
         self._loop, self._flow = built(plan, pump, self._fan_rpm, self._pump_speed)
         self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]) + self._fault.warm_intake_k)
         self._began, self._now = clock(), 0.0
@@ -70,7 +75,7 @@ class SimulatedBench:
     @property
     def usual_load_w(self) -> float:
         """The load of its plan, W."""
-        return self._plan.load.power_w
+        return self.plan.load.power_w
 
     # --- controls --------------------------------------------------------------------------------------------------
 
@@ -78,12 +83,12 @@ class SimulatedBench:
         """Start the load at some power, or (None) leave the machine idle."""
         with self._lock:
             self._advance()
-            idle = self._plan.load.idle_w
+            idle = self.plan.load.idle_w
             self._load_begin = self._now
-            self._load = (
-                replace(self._plan.load, power_w=idle, period_s=None)
+            self.load = (
+                replace(self.plan.load, power_w=idle, period_s=None)
                 if power_w is None
-                else replace(self._plan.load, power_w=power_w + self._fault.extra_w)
+                else replace(self.plan.load, power_w=power_w + self._fault.extra_w)
             )
 
     def set_speeds(self, pump_percent: float | None = None, fan_percent: float | None = None) -> None:
@@ -94,7 +99,7 @@ class SimulatedBench:
                 self._pump_speed = max(pump_percent, 5.0) / 100
             if fan_percent is not None:
                 self._fan_rpm = FULL_FAN_RPM * max(fan_percent, 5.0) / 100
-            self._loop, self._flow = built(self._plan, self._pump, self._fan_rpm, self._pump_speed)
+            self._loop, self._flow = built(self.plan, self._pump, self._fan_rpm, self._pump_speed)
 
     # --- reading ---------------------------------------------------------------------------------------------------
 
@@ -122,7 +127,7 @@ class SimulatedBench:
     def _wear(self) -> None:
         """Pump and paste change as the run goes on."""
         if self._fault.wears:
-            plan, self._worn = worn(self._fault, self._plan, self._pump_speed, self._now)
+            plan, self._worn = worn(self._fault, self.plan, self._pump_speed, self._now)
             self._loop, self._flow = built(plan, self._pump, self._fan_rpm, self._worn)
 
     def complaint(self) -> str:
@@ -143,7 +148,7 @@ class SimulatedBench:
     def _run(self, steps: int) -> dict[str, np.ndarray]:
         times = np.asarray(self._now + STEP_S * np.arange(steps + 1), float)
         air = np.interp(times, self._grid, self._air)
-        demand = self._load.demand(times, self._load_begin)
+        demand = self.load.demand(times, self._load_begin)
         course = simulate(self._loop, times, demand, air + self._fault.warm_intake_k, start=self._state)
         self._now = float(times[-1])
         self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])

@@ -43,7 +43,7 @@ def against_siblings(notebook: Notebook, study: Study, mount: Mount) -> list[Com
 
     def of(one: Mount) -> dict[str, tuple[float, float, float]]:
         run = one.run_under(ways.condition)
-        return {} if run is None else _figures(read_run(notebook, run.id).about(ways.cooled))
+        return {} if run is None else figures_of(read_run(notebook, run.id).about(ways.cooled))
 
     mine = of(mount)
     theirs = [
@@ -74,7 +74,8 @@ def against_siblings(notebook: Notebook, study: Study, mount: Mount) -> list[Com
     return out
 
 
-def _figures(data: RunData) -> dict[str, tuple[float, float, float]]:
+def figures_of(data: RunData) -> dict[str, tuple[float, float, float]]:
+    """What a run shows at idle, early in its load and at its end, of each thing that is compared; empty without a load."""
     power = data.role(*POWER)
     if power is None:
         return {}

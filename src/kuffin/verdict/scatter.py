@@ -40,6 +40,7 @@ class SampleLine:
 
     @property
     def mounts(self) -> int:
+        """How many mounts the sample had."""
         return len(self.mean.terms)
 
 

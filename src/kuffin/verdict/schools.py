@@ -45,14 +45,17 @@ class MountReading:
 
     @property
     def value(self) -> float | None:
+        """The reading, in the school's unit; None where there is none."""
         return None if self.worked is None else self.worked.value
 
     @property
     def u95(self) -> float | None:
+        """The half-width of that; None where there is no reading."""
         return None if self.worked is None else self.worked.u95
 
     @property
     def label(self) -> str:
+        """How the mount is called."""
         return f"{self.candidate}, round {self.round}"
 
 
@@ -89,6 +92,7 @@ class SchoolResult:
         return f"it is about {scope(self.comparison)}" if self.comparison is not None else "nothing is compared yet"
 
     def of(self, candidate: str) -> list[MountReading]:
+        """The readings of a candidate, by name."""
         return [r for r in self.readings if r.candidate == candidate]
 
     def ranking(self) -> list[str]:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -21,7 +21,7 @@ from kuffin.verdict.evidence import Evidence, mounts_of
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.looks import LooksSoFar, looks_so_far
 from kuffin.verdict.openfindings import OpenFinding, about_the_study, answers_of, findings_of
-from kuffin.verdict.schools import SchoolResult
+from kuffin.verdict.schools import MountReading, SchoolResult, readings_under
 
 Progress = Callable[[int, int], None]
 
@@ -61,58 +61,78 @@ class StudyVerdict:
 
     @property
     def study_id(self) -> int:
+        """Whose verdict it is."""
         return self.evidence.study.id
 
     @property
     def question(self) -> str:
+        """What the study asks."""
         return self.evidence.study.question
 
     @property
     def under_test(self) -> str:
+        """The kind of part that is compared."""
         return self.evidence.study.under_test
 
     @property
     def margin_k(self) -> float:
+        """What differences do not matter, K."""
         return self.evidence.study.margin_k
 
     @property
     def reference_air_c(self) -> float:
+        """The room that readings are carried to, °C."""
         return self.evidence.study.reference_air_c
 
     @property
     def mounts(self) -> int:
+        """How many mounts were looked at."""
         return len(self.evidence.mounts)
 
     @property
     def planned_rounds(self) -> int:
+        """How many rounds are planned."""
         return self.evidence.study.planned_rounds
 
     @property
     def candidates(self) -> tuple[str, ...]:
+        """The candidates' names, in the study's order."""
         return tuple(c.name for c in self.evidence.study.live_candidates)
 
     @property
     def blocks(self) -> bool:
+        """Whether the mounts of a round are compared with one another."""
         return self.evidence.study.blocks
 
     @property
     def results(self) -> Mapping[int, RunResult]:
+        """Each run's result, by the run's id."""
         return self.evidence.results
 
     @property
     def condition(self) -> str | None:
+        """The key of the condition that the verdict is about; None where there is only one."""
         return self.evidence.condition
 
     @property
     def conditions(self) -> tuple[Condition, ...]:
+        """All conditions there are readings at."""
         return self.evidence.conditions
 
     @property
     def main(self) -> SchoolResult:
+        """The result under the school that the study goes by."""
         return self.schools[self.school.key]
+
+    def readings_of(self, school: School) -> Sequence[MountReading]:
+        """Every mount's reading under any school, also one that the study has no use for."""
+        if school.key in self.schools:
+            return self.schools[school.key].readings
+        return readings_under(self.evidence, school, self.reference_power_w, condition=self.condition)
 
     @property
     def as_read(self) -> SchoolResult | None:
+        """The result without taking anything out; None where there is none."""
         return self.schools.get(as_read_school(self.under_test).key)
 
     def unanswered(self, mount_id: int) -> list[Finding]:

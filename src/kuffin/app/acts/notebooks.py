@@ -22,7 +22,7 @@ _LOOK_MS = 400
 _WATCH_MS = 2000
 
 
-def _not_open(stem: str) -> Path:
+def not_open(stem: str) -> Path:
     """A place for a notebook of Kuffin's own that is open in no window."""
     n, place = 1, demo_cache() / f"{stem}{SUFFIX}"
     while is_open(place):
@@ -181,7 +181,7 @@ class Notebooks(QObject):
         from kuffin.demo.shipped import unpack_demo
 
         def work(_job: Task) -> Path:
-            place = _not_open("demo")
+            place = not_open("demo")
             unpack_demo(place)
             return place
 
@@ -193,7 +193,7 @@ class Notebooks(QObject):
 
         if self._recording():
             return
-        place = _not_open("practice")
+        place = not_open("practice")
 
         def work(_job: Task) -> Path:
             place.parent.mkdir(parents=True, exist_ok=True)

@@ -42,25 +42,25 @@ class Studies(QObject):
         super().__init__(parent)
         self._parent, self._state, self._notebooks, self._importer = parent, state, notebooks, importer
         self._draw_picture = draw_picture
-        self._pending: list[str] = []
+        self.pending: list[str] = []
 
     def new_study(self) -> None:
         """Ask what is compared and start a study."""
         if self._state.notebook is None and not self._notebooks.new_notebook():
-            self._pending = []
+            self.pending = []
             return
         dialog = NewStudy(self._parent)
         if dialog.exec() == QDialog.DialogCode.Accepted:
             self.begin_study(
                 dialog.question.text(), dialog.key(), dialog.names(), dialog.margin.value(), dialog.rounds.value()
             )
-            pending, self._pending = self._pending, []
+            pending, self.pending = self.pending, []
             if pending:
                 self._importer.add(pending)
             elif self._state.study is not None:
                 self.started.emit()
         else:
-            self._pending = []  # logs that waited for a study are let go with it
+            self.pending = []  # logs that waited for a study are let go with it
 
     def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
         """Start a study and put it on the desk."""
@@ -112,7 +112,7 @@ class Studies(QObject):
             self._notebooks.open_path(notebooks[0])
             return
         if self._state.study is None:
-            self._pending = paths
+            self.pending = paths
             self.new_study()
             return
         self._importer.add(paths, candidate, round_number)

@@ -23,25 +23,25 @@ class Settings:
         self.bench_path = path.with_name("bench.json")  # this computer's instruments and loads
         self.channels_path = path.with_name("channels.json")  # what was chosen for the columns of logs
         self.set_aside: list[str] = []  # settings that could not be used, in words
-        self._store = QSettings(str(path), QSettings.Format.IniFormat)
-        if self._store.status() == QSettings.Status.FormatError:
+        self.store = QSettings(str(path), QSettings.Format.IniFormat)
+        if self.store.status() == QSettings.Status.FormatError:
             self._set_aside(f"{path.name} is damaged")
 
     @property
     def recent(self) -> list[str]:
         """Notebooks opened before that are still there, newest first."""
-        value = self._store.value("recent", [])
+        value = self.store.value("recent", [])
         paths = [value] if isinstance(value, str) else value if isinstance(value, list) else []
         return [p for p in paths if isinstance(p, str) and _is_there(p)]
 
     def remember(self, path: Path) -> None:
         """Put a notebook on top of the recent ones."""
         paths = [str(path.resolve()), *[p for p in self.recent if p != str(path.resolve())]]
-        self._store.setValue("recent", paths[:_MOST_RECENT])
+        self.store.setValue("recent", paths[:_MOST_RECENT])
 
     def value(self, key: str, default: str, among: Collection[str] | None = None) -> str:
         """A setting; the default where it is none of those that there are."""
-        found = self._store.value(key, default)
+        found = self.store.value(key, default)
         if isinstance(found, str) and (among is None or found in among):
             return found
         self._set_aside(f"“{key}” is “{str(found)[:40]}”")
@@ -66,18 +66,18 @@ class Settings:
         return default
 
     def set_value(self, key: str, value: str) -> None:
-        self._store.setValue(key, value)
+        self.store.setValue(key, value)
 
     def flush(self) -> None:
         """Write what is set to the disk, now."""
-        self._store.sync()
+        self.store.sync()
 
     def layout(self, key: str) -> QByteArray | None:
-        value = self._store.value(key)
+        value = self.store.value(key)
         return value if isinstance(value, QByteArray) else None
 
     def set_layout(self, key: str, value: QByteArray) -> None:
-        self._store.setValue(key, value)
+        self.store.setValue(key, value)
 
 
 def _is_there(path: str) -> bool:

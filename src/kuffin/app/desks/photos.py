@@ -32,9 +32,9 @@ class PhotoStrip(QWidget):
     def __init__(self, state: State) -> None:
         super().__init__()
         self._state = state
-        self._shown: list[int] = []
+        self.shown: list[int] = []
         self._labels: dict[int, QLabel] = {}
-        self._small: dict[int, QPixmap] = {}
+        self.small: dict[int, QPixmap] = {}
         state.notebook_changed.connect(self._forget)
         self._row = QHBoxLayout(self)
         self._row.setContentsMargins(0, 0, 0, 0)
@@ -42,9 +42,9 @@ class PhotoStrip(QWidget):
     def show_photos(self, photos: Sequence[Attachment]) -> None:
         """Show photos; those shown already stay."""
         ids = [p.id for p in photos]
-        if ids == self._shown:
+        if ids == self.shown:
             return
-        self._shown = ids
+        self.shown = ids
         empty(self._row)
         self._labels = {}
         for photo in photos:
@@ -53,26 +53,26 @@ class PhotoStrip(QWidget):
             label.setMinimumWidth(_HEIGHT)
             label.setToolTip(plain_tip(f"{photo.name}, {photo.added_at.replace('T', ' ')}"))
             self._labels[photo.id] = label
-            if photo.id in self._small:
-                label.setPixmap(self._small[photo.id])
+            if photo.id in self.small:
+                label.setPixmap(self.small[photo.id])
             label.setAccessibleName(f"Photo {photo.name}")
             label.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
             label.customContextMenuRequested.connect(lambda at, i=photo.id, w=label: self._menu(w, at, i))
             self._row.addWidget(label)
         load_photos(
-            self._state, [(p.id, p.name) for p in photos if p.id not in self._small], self._show, longest=4 * _HEIGHT
+            self._state, [(p.id, p.name) for p in photos if p.id not in self.small], self._show, longest=4 * _HEIGHT
         )
 
     def _show(self, photo_id: int, picture: QImage) -> None:
         if picture.isNull():
             return
         small = picture.scaledToHeight(_HEIGHT, Qt.TransformationMode.SmoothTransformation)
-        self._small[photo_id] = QPixmap.fromImage(small)
+        self.small[photo_id] = QPixmap.fromImage(small)
         if photo_id in self._labels:
-            self._labels[photo_id].setPixmap(self._small[photo_id])
+            self._labels[photo_id].setPixmap(self.small[photo_id])
 
     def _forget(self) -> None:
-        self._small, self._shown = {}, []
+        self.small, self.shown = {}, []
 
     def _menu(self, label: QLabel, at: object, photo_id: int) -> None:
         menu = QMenu(self)
@@ -92,7 +92,7 @@ class CornerMarker(Painted):
         self.image = QImage()
         self.corners: list[tuple[float, float]] = []
         self._chosen: int | None = None
-        self._empty = "drop a photo here"
+        self.empty = "drop a photo here"
         self.setAccessibleName(name)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
@@ -110,7 +110,7 @@ class CornerMarker(Painted):
         self, image: QImage, corners: Sequence[tuple[float, float]], empty: str = "drop a photo here"
     ) -> None:
         """Show a photo and the corners marked so far; `empty` stands where there is no photo."""
-        self.image, self._empty = image, empty
+        self.image, self.empty = image, empty
         self.corners = [(float(x), float(y)) for x, y in corners]
         self._chosen = None
         self.update()
@@ -121,7 +121,8 @@ class CornerMarker(Painted):
         size = self.image.size().scaled(self.size(), Qt.AspectRatioMode.KeepAspectRatio)
         return QRectF((self.width() - size.width()) / 2, 0, size.width(), size.height())
 
-    def _to_screen(self, corner: tuple[float, float]) -> QPointF:
+    def to_screen(self, corner: tuple[float, float]) -> QPointF:
+        """Where a corner, in pixels of the picture, is on the screen."""
         frame = self._frame()
         k = frame.width() / max(self.image.width(), 1)
         return QPointF(frame.left() + corner[0] * k, frame.top() + corner[1] * k)
@@ -140,10 +141,10 @@ class CornerMarker(Painted):
             painter.setPen(QPen(t.color("hairline"), 1.2, Qt.PenStyle.DashLine))
             painter.drawRect(self.rect().adjusted(1, 1, -2, -2))
             painter.setPen(t.color("muted"))
-            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, self._empty)
+            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, self.empty)
             return
         painter.drawImage(self._frame(), self.image)
-        points = [self._to_screen(c) for c in self.corners]
+        points = [self.to_screen(c) for c in self.corners]
         painter.setPen(QPen(t.color("accent"), 1.6))
         if len(points) > 1:
             painter.drawPolyline(QPolygonF([*points, points[0]] if len(points) == 4 else points))
@@ -161,7 +162,7 @@ class CornerMarker(Painted):
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if self.image.isNull():
             return
-        near = [i for i, c in enumerate(self.corners) if (self._to_screen(c) - event.position()).manhattanLength() < 16]
+        near = [i for i, c in enumerate(self.corners) if (self.to_screen(c) - event.position()).manhattanLength() < 16]
         if near:
             self._chosen = near[0]
         elif len(self.corners) < 4:

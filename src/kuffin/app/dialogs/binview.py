@@ -18,40 +18,38 @@ class BinView(QDialog):
         self._state = state
         self.setWindowTitle("Bin")
         self.resize(460, 340)
-        self._list = QListWidget()
-        self._list.setAccessibleName("What lies in the bin")
-        self._note = text(style="muted")
-        self._back = QPushButton("Take it out again")
-        self._back.clicked.connect(self._restore)
-        self._empty = QPushButton("Empty the bin …")
-        self._empty.clicked.connect(self._clear)
+        self.list = QListWidget()
+        self.list.setAccessibleName("What lies in the bin")
+        self.note = text(style="muted")
+        self.back = QPushButton("Take it out again")
+        self.back.clicked.connect(self._restore)
+        self.empty = QPushButton("Empty the bin …")
+        self.empty.clicked.connect(self._clear)
         close = QPushButton("Close")
         close.clicked.connect(self.accept)
         row = QHBoxLayout()
-        row.addWidget(self._back)
-        row.addWidget(self._empty)
+        row.addWidget(self.back)
+        row.addWidget(self.empty)
         row.addStretch()
         row.addWidget(close)
         layout = QVBoxLayout(self)
-        layout.addWidget(self._note)
-        layout.addWidget(self._list, 1)
+        layout.addWidget(self.note)
+        layout.addWidget(self.list, 1)
         layout.addLayout(row)
         self._fill()
 
     def _fill(self) -> None:
         self._items = bin_.contents(self._state.notebook) if self._state.notebook is not None else []
-        self._list.clear()
-        self._list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
-        self._note.setText(
-            "What you delete stays here until you empty the bin." if self._items else "The bin is empty."
-        )
-        self._back.setEnabled(bool(self._items))
-        self._empty.setEnabled(bool(self._items))
+        self.list.clear()
+        self.list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
+        self.note.setText("What you delete stays here until you empty the bin." if self._items else "The bin is empty.")
+        self.back.setEnabled(bool(self._items))
+        self.empty.setEnabled(bool(self._items))
         if self._items:
-            self._list.setCurrentRow(0)
+            self.list.setCurrentRow(0)
 
     def _restore(self) -> None:
-        row = self._list.currentRow()
+        row = self.list.currentRow()
         if 0 <= row < len(self._items):
             self._state.attempt(bin_.restore, self._state.notebook, self._items[row])
             self._fill()

@@ -49,8 +49,8 @@ class ChangeStudy(QDialog):
         for candidate in study.live_candidates:
             self._item(candidate.name, candidate.id)
         add, remove = QPushButton("Add a candidate"), QPushButton("Take away")
-        add.clicked.connect(self._add)
-        remove.clicked.connect(self._remove)
+        add.clicked.connect(self.add)
+        remove.clicked.connect(self.remove)
         row = QHBoxLayout()
         row.addWidget(add)
         row.addWidget(remove)
@@ -93,12 +93,14 @@ class ChangeStudy(QDialog):
         self.candidates.addItem(item)
         return item
 
-    def _add(self) -> None:
+    def add(self) -> None:
+        """Add a candidate, to be named."""
         item = self._item("new candidate", None)
         self.candidates.setCurrentItem(item)
         self.candidates.editItem(item)
 
-    def _remove(self) -> None:
+    def remove(self) -> None:
+        """Take the chosen candidate out."""
         self.candidates.takeItem(self.candidates.currentRow())
 
     def names(self) -> list[tuple[int | None, str]]:

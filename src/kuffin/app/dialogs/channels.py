@@ -24,7 +24,7 @@ class Channels(QDialog):
         self.setWindowTitle(f"Channels of {run.source or 'this run'}")
         self.resize(660, 520)
         self._boxes = {}
-        self._devices = {}
+        self.device_boxes = {}
         inner = QWidget()
         grid = QGridLayout(inner)
         for row, channel in enumerate(run.channels):
@@ -38,7 +38,7 @@ class Channels(QDialog):
                 lambda _, b=box, d=whose: d.setVisible(b.currentData() in ROLES and ROLES[b.currentData()].of_device)
             )
             whose.setVisible(channel.role in ROLES and ROLES[channel.role].of_device)
-            self._devices[channel.name] = whose
+            self.device_boxes[channel.name] = whose
             grid.addWidget(box, row, 2)
             grid.addWidget(whose, row, 3)
         grid.setRowStretch(len(run.channels), 1)
@@ -62,4 +62,4 @@ class Channels(QDialog):
 
     def devices(self) -> dict[str, str | None]:
         """Whose each channel is."""
-        return {name: " ".join(box.currentText().split()) or None for name, box in self._devices.items()}
+        return {name: " ".join(box.currentText().split()) or None for name, box in self.device_boxes.items()}

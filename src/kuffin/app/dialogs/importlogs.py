@@ -62,10 +62,10 @@ class ImportLogs(QDialog):
         asking.addWidget(button("A mount each", self.table.a_mount_each))
         asking.addWidget(button("Tests of one mount", self.table.tests_of_one))
         self._buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self._add = self._buttons.addButton("Add", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.add = self._buttons.addButton("Add", QDialogButtonBox.ButtonRole.AcceptRole)
         self._buttons.accepted.connect(self.accept)
         self._buttons.rejected.connect(self.reject)
-        self._missing = text(style="warn")
+        self.missing = text(style="warn")
         layout = QVBoxLayout(self)
         layout.addWidget(self.table)
         layout.addWidget(self._asking)
@@ -75,7 +75,7 @@ class ImportLogs(QDialog):
         layout.addWidget(self.cooled)
         layout.addWidget(self.details, 1)
         foot = QHBoxLayout()
-        foot.addWidget(self._missing, 1)
+        foot.addWidget(self.missing, 1)
         foot.addWidget(self._buttons)
         layout.addLayout(foot)
         self._label_all()
@@ -113,8 +113,8 @@ class ImportLogs(QDialog):
                 f"{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings that cannot be"
             )
         wrong = self.table.problems()
-        self._missing.setText(". ".join([*(p[:1].upper() + p[1:] for p in parts), *wrong[:2]]))
-        self._add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
-        self._add.setEnabled(
+        self.missing.setText(". ".join([*(p[:1].upper() + p[1:] for p in parts), *wrong[:2]]))
+        self.add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
+        self.add.setEnabled(
             homeless == 0 and not open_rows and not wrong and bool(self.logs) and not self.details.reading
         )

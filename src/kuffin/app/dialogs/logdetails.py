@@ -72,29 +72,29 @@ class LogDetails(QWidget):
         self._read, self.reading = read, False
         self._logs, self._lacking = logs, lacking
         self._log: Incoming | None = None
-        self._dates = choice([], "How dates are written")
-        self._dates.activated.connect(self._read_again)
-        self._decimal = choice([("decimal point", "."), ("decimal comma", ",")], "Decimal sign")
-        self._decimal.activated.connect(self._read_again)
+        self.dates = choice([], "How dates are written")
+        self.dates.activated.connect(self._read_again)
+        self.decimal = choice([("decimal point", "."), ("decimal comma", ",")], "Decimal sign")
+        self.decimal.activated.connect(self._read_again)
         self._told = text(style="muted")
         self._warnings = text(style="warn")
-        self._channels = QTableWidget(0, 6)
-        self._channels.setHorizontalHeaderLabels(["channel", "written in", "role", "of", "mean", "from … to"])
+        self.channels = QTableWidget(0, 6)
+        self.channels.setHorizontalHeaderLabels(["channel", "written in", "role", "of", "mean", "from … to"])
         self._preview = QTableWidget()
-        for table, name in ((self._channels, "Channels and their roles"), (self._preview, "The file's first lines")):
+        for table, name in ((self.channels, "Channels and their roles"), (self._preview, "The file's first lines")):
             table.verticalHeader().hide()
             table.setShowGrid(False)
             table.setAccessibleName(name)
             table.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
             table.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
-        self._channels.setSelectionMode(QAbstractItemView.SelectionMode.NoSelection)
-        self._channels.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
-        self._channels.horizontalHeader().setStretchLastSection(True)
-        self._channels.horizontalHeader().setMinimumSectionSize(72)
+        self.channels.setSelectionMode(QAbstractItemView.SelectionMode.NoSelection)
+        self.channels.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
+        self.channels.horizontalHeader().setStretchLastSection(True)
+        self.channels.horizontalHeader().setMinimumSectionSize(72)
         how = QHBoxLayout()
         how.addWidget(self._told, 1)
-        how.addWidget(self._dates)
-        how.addWidget(self._decimal)
+        how.addWidget(self.dates)
+        how.addWidget(self.decimal)
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.addLayout(how)
@@ -106,7 +106,7 @@ class LogDetails(QWidget):
                 style="small",
             )
         )
-        column.addWidget(self._channels, 3)
+        column.addWidget(self.channels, 3)
         column.addWidget(text("The file as it was read", style="small"))
         column.addWidget(self._preview, 1)
 
@@ -116,9 +116,9 @@ class LogDetails(QWidget):
         if log is None:
             return
         t = log.table
-        self._dates.setVisible(bool(t.dates_open))
-        refill(self._dates, [(DATE_WORDS[o], o) for o in t.dates_open], t.dates)
-        refill(self._decimal, [("decimal point", "."), ("decimal comma", ",")], t.decimal)
+        self.dates.setVisible(bool(t.dates_open))
+        refill(self.dates, [(DATE_WORDS[o], o) for o in t.dates_open], t.dates)
+        refill(self.decimal, [("decimal point", "."), ("decimal comma", ",")], t.decimal)
         delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
             t.delimiter, t.delimiter
         )
@@ -145,7 +145,7 @@ class LogDetails(QWidget):
         self._warnings.setVisible(bool(said))
 
     def _fill_channels(self, log: Incoming) -> None:
-        self._channels.setRowCount(len(log.table.channels))
+        self.channels.setRowCount(len(log.table.channels))
         for i, channel in enumerate(log.table.channels):
             n = channel.name
             unit = unit_box(channel)
@@ -159,11 +159,11 @@ class LogDetails(QWidget):
                 lambda _, b=role, n=n, target=log: self._set_role(target, n, b.currentData())
             )
             for column, widget in ((_UNIT, unit), (_ROLE, role)):
-                self._channels.setCellWidget(i, column, widget)
+                self.channels.setCellWidget(i, column, widget)
             self._offer_device(i, log, n)
-            self._channels.setItem(i, 0, QTableWidgetItem(n))
+            self.channels.setItem(i, 0, QTableWidgetItem(n))
             self._show_figures(i, channel)
-            self._channels.setRowHeight(i, 33)
+            self.channels.setRowHeight(i, 33)
 
     def _read_again(self) -> None:
         """Read it as the person says, with all else as it was left; what cannot be read so is said and stays as it was."""
@@ -184,16 +184,16 @@ class LogDetails(QWidget):
 
         def over() -> None:
             self.reading = False
-            for widget in (self._dates, self._decimal, self._channels):
+            for widget in (self.dates, self.decimal, self.channels):
                 widget.setEnabled(True)
             if self._log is log:
                 self.show_log(log)
             self.changed.emit()
 
-        dates = self._dates.currentData() if log.table.dates_open else log.table.told.dates
-        told = replace(log.table.told, dates=dates, decimal=self._decimal.currentData())
+        dates = self.dates.currentData() if log.table.dates_open else log.table.told.dates
+        told = replace(log.table.told, dates=dates, decimal=self.decimal.currentData())
         self.reading = True
-        for widget in (self._dates, self._decimal, self._channels):
+        for widget in (self.dates, self.decimal, self.channels):
             widget.setEnabled(False)
         self._told.setText(f"Reading {log.table.file} again …")
         self.changed.emit()
@@ -204,8 +204,8 @@ class LogDetails(QWidget):
 
         mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
         unit = f" {shown(channel.unit)}" if channel.unit else ""
-        self._channels.setItem(row, _MEAN, QTableWidgetItem(f"{mean:.2f}{unit}"))
-        self._channels.setItem(row, _MEAN + 1, QTableWidgetItem(f"{low:.2f} … {high:.2f}{unit}"))
+        self.channels.setItem(row, _MEAN, QTableWidgetItem(f"{mean:.2f}{unit}"))
+        self.channels.setItem(row, _MEAN + 1, QTableWidgetItem(f"{low:.2f} … {high:.2f}{unit}"))
 
     def _alike(self, log: Incoming) -> list[Incoming]:
         return [one for one in self._logs if one is log or one.shape == log.shape]
@@ -217,7 +217,7 @@ class LogDetails(QWidget):
             for row, channel in enumerate(log.table.channels):
                 if channel.name == name:
                     self._show_figures(row, channel)
-                    box = self._channels.cellWidget(row, _ROLE)
+                    box = self.channels.cellWidget(row, _ROLE)
                     if isinstance(box, QComboBox):
                         box.setCurrentIndex(max(0, box.findData(log.roles.get(name))))
         self._told_changed()
@@ -233,12 +233,12 @@ class LogDetails(QWidget):
     def _offer_device(self, row: int, log: Incoming, name: str) -> None:
         """Ask whose a channel is, where its role belongs to a device."""
         role = log.roles.get(name)
-        self._channels.removeCellWidget(row, _DEVICE)
-        self._channels.setItem(row, _DEVICE, QTableWidgetItem("the bench" if role else ""))
+        self.channels.removeCellWidget(row, _DEVICE)
+        self.channels.setItem(row, _DEVICE, QTableWidgetItem("the bench" if role else ""))
         if role in ROLES and ROLES[role].of_device:
             box = device_box(log.devices.get(name), name, [d for d in log.devices.values() if d])
             box.currentTextChanged.connect(lambda words: self._set_device(log, name, words))
-            self._channels.setCellWidget(row, _DEVICE, box)
+            self.channels.setCellWidget(row, _DEVICE, box)
 
     def _set_device(self, log: Incoming, name: str, words: str) -> None:
         for one in self._alike(log):

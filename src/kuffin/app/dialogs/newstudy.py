@@ -47,7 +47,7 @@ class NewStudy(QDialog):
         self.rounds.setRange(1, 40)
         self.rounds.setValue(3)
         self._school = text(style="muted", wrap=False)
-        self._missing = text(style="warn")
+        self.missing = text(style="warn")
         self._form = form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
@@ -60,12 +60,12 @@ class NewStudy(QDialog):
         form.addRow("A difference matters from", self.margin)
         form.addRow("Mounts of each, planned", self.rounds)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self._start = buttons.addButton("Start the study", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.start = buttons.addButton("Start the study", QDialogButtonBox.ButtonRole.AcceptRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
         layout.addLayout(form, 1)
-        layout.addWidget(self._missing)
+        layout.addWidget(self.missing)
         layout.addWidget(buttons)
         for signal in (self.question.textChanged, self.candidates.textChanged, self.kind.currentIndexChanged):
             signal.connect(self._check)
@@ -94,5 +94,5 @@ class NewStudy(QDialog):
             problem = "Name at least two candidates."
         else:
             problem = ""
-        self._missing.setText(problem)
-        self._start.setEnabled(not problem)
+        self.missing.setText(problem)
+        self.start.setEnabled(not problem)

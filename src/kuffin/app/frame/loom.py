@@ -52,7 +52,8 @@ class Loom(Painted):
     def _candidates(self) -> list[str]:
         return [] if self._state.study is None else [c.name for c in self._state.study.live_candidates]
 
-    def _rounds(self) -> int:
+    def rounds(self) -> int:
+        """How many rounds it has a column for: planned, or mounted."""
         self._index()
         return self._round_count
 
@@ -75,15 +76,16 @@ class Loom(Painted):
                 self._round_count = max(self._round_count, mount.round + 1)
 
     def _cell(self) -> float:
-        columns = max(self._rounds(), 1)
+        columns = max(self.rounds(), 1)
         return max(_NARROW, min(_CELL, (self.width() - _LABEL - 6) / columns))
 
-    def _centre(self, row: int, column: int) -> QPointF:
+    def centre(self, row: int, column: int) -> QPointF:
+        """Where the middle of a place is."""
         return QPointF(_LABEL + self._cell() * (column + 0.42), _HEAD + _ROW * (row + 0.5))
 
     def _hit(self, point: QPointF) -> tuple[int, int] | None:
         row, column = int((point.y() - _HEAD) // _ROW), int((point.x() - _LABEL) // self._cell())
-        if 0 <= row < len(self._candidates()) and 0 <= column < self._rounds():
+        if 0 <= row < len(self._candidates()) and 0 <= column < self.rounds():
             return row, column
         return None
 
@@ -98,12 +100,12 @@ class Loom(Painted):
 
     def sizeHint(self) -> QSize:
         return QSize(
-            int(_LABEL + _CELL * max(3, self._rounds())), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
+            int(_LABEL + _CELL * max(3, self.rounds())), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
         )
 
     def minimumSizeHint(self) -> QSize:
         return QSize(
-            int(_LABEL + _NARROW * max(4, self._rounds()) + 6), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
+            int(_LABEL + _NARROW * max(4, self.rounds()) + 6), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
         )
 
     def _renew(self) -> None:
@@ -165,7 +167,7 @@ class Loom(Painted):
     def draw(self, painter: QPainter, seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
-        names, rounds, cell = self._candidates(), self._rounds(), self._cell()
+        names, rounds, cell = self._candidates(), self.rounds(), self._cell()
         if not names:
             painter.setPen(t.color("muted"))
             painter.drawText(
@@ -184,14 +186,14 @@ class Loom(Painted):
             QRectF(0, 4, _LABEL - 10, 20), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, "round"
         )
         for column in range(rounds):
-            x = self._centre(0, column).x()
+            x = self.centre(0, column).x()
             painter.setPen(hair)
             painter.drawLine(QPointF(x, _HEAD), QPointF(x, bottom - 8))
             painter.setPen(t.color("muted"))
             painter.drawText(QRectF(x - 15, 4, 30, 20), Qt.AlignmentFlag.AlignCenter, str(column + 1))
         scale = self._scale()
         for row, name in enumerate(names):
-            m, y = mark(row), self._centre(row, 0).y()
+            m, y = mark(row), self.centre(row, 0).y()
             if y + _ROW < seen.top() or y - _ROW > seen.bottom():
                 continue
             painter.setPen(hair)
@@ -216,7 +218,7 @@ class Loom(Painted):
             )
 
     def _paint_crossing(self, painter: QPainter, row: int, column: int, scale: tuple[float, float] | None) -> None:
-        t, centre = self._theme, self._centre(row, column)
+        t, centre = self._theme, self.centre(row, column)
         mounts = self._mounts_at(row, column)
         if self._drop == (row, column):
             painter.setPen(QPen(t.color("accent"), 1.5, Qt.PenStyle.DashLine))
@@ -333,7 +335,7 @@ class Loom(Painted):
             d = moves[key]
             self._at = (
                 min(max(self._at[0] + d[0], 0), max(len(self._candidates()) - 1, 0)),
-                min(max(self._at[1] + d[1], 0), max(self._rounds() - 1, 0)),
+                min(max(self._at[1] + d[1], 0), max(self.rounds() - 1, 0)),
             )
             self.update()
         elif key in {Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Space}:

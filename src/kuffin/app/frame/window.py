@@ -110,7 +110,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
 
     def _lay_out(self) -> None:
         self.stack = QStackedWidget()
-        self._desks: dict[str, Callable[[], QWidget]] = {
+        self.desks: dict[str, Callable[[], QWidget]] = {
             "Plan": lambda: self.plan,
             "Prepare": lambda: self.prepare,
             "Run": lambda: self.run,
@@ -124,7 +124,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
-        for i, name in enumerate(self._desks):
+        for i, name in enumerate(self.desks):
             if name == "Shelf":
                 row.addStretch()
             button = QPushButton(name)
@@ -136,7 +136,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
                 QShortcut(QKeySequence(f"Ctrl+{DESKS[name]}"), self, lambda n=name: self.show_desk(n))
             self._tabs.addButton(button, i)
             row.addWidget(button)
-        self._tabs.idClicked.connect(lambda i: self.show_desk(list(self._desks)[i]))
+        self._tabs.idClicked.connect(lambda i: self.show_desk(list(self.desks)[i]))
         desk = QWidget()
         column = QVBoxLayout(desk)
         column.setContentsMargins(20, 8, 18, 6)
@@ -217,12 +217,12 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
     def show_desk(self, name: str) -> None:
         """Go to a desk."""
         self._desk = name
-        widget = self._desks[name]()
+        widget = self.desks[name]()
         if self.stack.indexOf(widget) < 0:
             self.stack.addWidget(widget)
         self.stack.setCurrentWidget(widget)
         self.pages.setCurrentIndex(self._page())
-        self._tabs.button(list(self._desks).index(name)).setChecked(True)
+        self._tabs.button(list(self.desks).index(name)).setChecked(True)
 
     def open_mount(self, mount_id: int) -> None:
         """Look at a mount's run; where it has none, prepare it, or run it where that is done."""

@@ -52,7 +52,7 @@ class State(QObject):
         self._run_id: int | None = None  # a test of the mount, where one was chosen
         self.untold = False  # practice: what was found is told after the person has said what it was
         self.so_far = SoFar()
-        self._judging: Job | None = None
+        self.judging: Job | None = None
         self._generation = 0
         self._readings: dict[int, MountReading] = {}
         self._read_of: StudyVerdict | None = None
@@ -70,8 +70,8 @@ class State(QObject):
     def close(self) -> None:
         """Close the notebook."""
         self._generation += 1
-        if self._judging is not None:
-            self._judging.cancel()
+        if self.judging is not None:
+            self.judging.cancel()
         self.jobs.stop_all()
         if self.notebook is not None:
             self.notebook.close()
@@ -119,9 +119,9 @@ class State(QObject):
         self._judge()
 
     def _judge(self) -> None:
-        if self._judging is not None:
-            self._judging.cancel()
-            self._judging = None
+        if self.judging is not None:
+            self.judging.cancel()
+            self.judging = None
         notebook, study = self.notebook, self.study
         if notebook is None or study is None:
             return
@@ -151,7 +151,7 @@ class State(QObject):
 
         def ended() -> None:
             if generation == self._generation:
-                self._judging = None
+                self.judging = None
                 self.so_far_changed.emit()
 
         def progressed(share: float) -> None:
@@ -159,10 +159,10 @@ class State(QObject):
                 self.so_far.share = share
                 self.so_far_changed.emit()
 
-        self._judging = self.jobs.start("judging the study", work, done, self.trouble.emit)
-        self._judging.shown.connect(part)
-        self._judging.progressed.connect(progressed)
-        self._judging.ended.connect(ended)
+        self.judging = self.jobs.start("judging the study", work, done, self.trouble.emit)
+        self.judging.shown.connect(part)
+        self.judging.progressed.connect(progressed)
+        self.judging.ended.connect(ended)
 
     def judge_again(self) -> None:
         """Go on with judging after it was stopped; what was worked out already is kept."""
@@ -171,7 +171,7 @@ class State(QObject):
 
     @property
     def busy(self) -> bool:
-        return self._judging is not None
+        return self.judging is not None
 
     # --- the mount that is looked at -------------------------------------------------------------------------------
 

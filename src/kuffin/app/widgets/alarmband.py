@@ -20,7 +20,7 @@ class AlarmBand(Painted):
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
-        self._theme, self._kind, self._sentence = theme, "", ""
+        self._theme, self.kind, self._sentence = theme, "", ""
         self.setFixedHeight(58)
         self.setAccessibleName("Alarm")
         self.hide()
@@ -38,16 +38,16 @@ class AlarmBand(Painted):
 
     def say(self, kind: str, sentence: str) -> None:
         """Say something, or nothing."""
-        if (kind, sentence) == (self._kind, self._sentence):
+        if (kind, sentence) == (self.kind, self._sentence):
             return
-        self._kind, self._sentence = kind, sentence
+        self.kind, self._sentence = kind, sentence
         self.setAccessibleDescription(sentence)
         self.setVisible(bool(sentence))
         self.update()
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        t, stop = self._theme, self._kind == "stop"
+        t, stop = self._theme, self.kind == "stop"
         box = QRectF(self.rect()).adjusted(1.5, 1.5, -1.5, -1.5)
         painter.setPen(QPen(t.color("warn"), 3.0))
         painter.setBrush(t.color("warn") if stop else t.color("accent_ground"))
@@ -60,7 +60,7 @@ class AlarmBand(Painted):
         font = QFont(self.font())
         font.setBold(True)
         painter.setFont(font)
-        if self._kind == "blind":
+        if self.kind == "blind":
             painter.drawEllipse(centre, r, r)
             slant = QPointF(r, -r) * math.sqrt(0.5)
             painter.drawLine(centre - slant, centre + slant)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QMouseEvent, QPainter, QPen
+from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
@@ -27,7 +27,7 @@ class ControlPlot(Walked):
         super().__init__(theme, "Control chart of the baseline")
         self._found: BaselineChart | None = None
         self._unit, self._position = "K", 0
-        self._points: list[QPointF] = []
+        self.points: list[QPointF] = []
         self.setFixedHeight(280)
 
     def sizeHint(self) -> QSize:
@@ -83,12 +83,12 @@ class ControlPlot(Walked):
                 text = f"{said} {number(value, 1)}"
                 painter.drawText(QRectF(area.right() + 8, y_of(value) - 10, _RIGHT - 8, 20), side, text)
         m = mark(self._position)
-        self._points = [QPointF(area.left() + step * (i + 0.5), y_of(float(v))) for i, v in enumerate(chart.values)]
+        self.points = [QPointF(area.left() + step * (i + 0.5), y_of(float(v))) for i, v in enumerate(chart.values)]
         if chart.moved is not None:
             painter.setPen(QPen(t.color("accent"), 2.6))
             for i in range(n - 1):
                 a, b = float(chart.levels[i]), float(chart.levels[i + 1])
-                x0, x1 = self._points[i].x(), self._points[i + 1].x()
+                x0, x1 = self.points[i].x(), self.points[i + 1].x()
                 if chart.moved.way == "step" and i + 1 == chart.moved.at:
                     middle = (x0 + x1) / 2
                     painter.drawLine(QPointF(x0, y_of(a)), QPointF(middle, y_of(a)))
@@ -96,16 +96,14 @@ class ControlPlot(Walked):
                     painter.drawLine(QPointF(middle, y_of(b)), QPointF(x1, y_of(b)))
                 else:
                     painter.drawLine(QPointF(x0, y_of(a)), QPointF(x1, y_of(b)))
-        for i, point in enumerate(self._points):
+        for i, point in enumerate(self.points):
             draw(painter, m, t, point, 6.5)
             if i in chart.outside:
                 painter.setPen(QPen(t.color("warn"), 1.8))
                 painter.setBrush(Qt.BrushStyle.NoBrush)
                 painter.drawEllipse(point, 12, 12)
-            if self.hasFocus() and i == self._focus:
-                painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
-                painter.setBrush(Qt.BrushStyle.NoBrush)
-                painter.drawRect(QRectF(point.x() - 14, point.y() - 14, 28, 28))
+        self.boxes = [QRectF(point.x() - 14, point.y() - 14, 28, 28) for point in self.points]
+        self.paint_focus(painter)
 
     def _paint_days(self, painter: QPainter, found: BaselineChart, area: QRectF, step: float) -> None:
         t = self._theme
@@ -126,15 +124,6 @@ class ControlPlot(Walked):
             day = found.days[i]
             painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, day if box.width() > 70 else day[-5:])
             i = j
-
-    def mousePressEvent(self, event: QMouseEvent) -> None:
-        for i, point in enumerate(self._points):
-            if (point - event.position()).manhattanLength() < 16:
-                self.go_to(i)
-                return
-
-    def item_count(self) -> int:
-        return len(self._points)
 
     def open_item(self, index: int) -> None:
         if self._found is not None:

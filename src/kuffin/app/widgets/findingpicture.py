@@ -38,7 +38,7 @@ class FindingPicture(Painted):
         self._theme = theme
         self._finding: Finding | None = None
         self._label = ""
-        self._pieces: list[Piece] = []
+        self.pieces: list[Piece] = []
         self.setMinimumHeight(120)
         self.setAccessibleName("Picture of what was found")
 
@@ -47,12 +47,12 @@ class FindingPicture(Painted):
         self.update()
 
     def sizeHint(self) -> QSize:
-        strips = max(len(self._pieces), 1)
+        strips = max(len(self.pieces), 1)
         return QSize(520, 130 if self._finding is not None and self._finding.others else 40 + 92 * strips)
 
     def show_finding(self, finding: Finding | None, label: str, pieces: list[Piece]) -> None:
         """Show a finding of a mount; `pieces` are the channels around its spot."""
-        self._finding, self._label, self._pieces = finding, label, pieces
+        self._finding, self._label, self.pieces = finding, label, pieces
         self.setVisible(finding is not None and bool(finding.others or pieces))
         self.setFixedHeight(self.sizeHint().height())
         self.setAccessibleDescription("" if finding is None else finding.sentence)
@@ -70,9 +70,9 @@ class FindingPicture(Painted):
         if finding.others and finding.value is not None:
             self._paint_siblings(painter, finding)
         else:
-            height = (self.height() - 22) / max(len(self._pieces), 1)
-            for i, piece in enumerate(self._pieces):
-                last = i == len(self._pieces) - 1
+            height = (self.height() - 22) / max(len(self.pieces), 1)
+            for i, piece in enumerate(self.pieces):
+                last = i == len(self.pieces) - 1
                 self._paint_piece(painter, piece, QRectF(0, i * height, self.width(), height - 8), finding, last)
 
     # --- beside the siblings ---------------------------------------------------------------------------------------

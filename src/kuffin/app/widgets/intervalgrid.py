@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen, QPixmap
+from PySide6.QtGui import QFont, QPainter, QPen, QPixmap
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
@@ -59,7 +59,7 @@ class IntervalGrid(Walked):
         """A cell's comparison has come in."""
         self._results[cell] = result
         self.setAccessibleDescription(f"{len(self._results)} of {len(self._axes.cells)} comparisons are there")
-        row = self._box(cell)
+        row = self.box(cell)
         self.update(QRectF(0, row.top() - 4, self.width(), row.height() + 8).toAlignedRect())
 
     def _row(self) -> float:
@@ -73,7 +73,8 @@ class IntervalGrid(Walked):
         rows = max(len(self._axes.parts), 1)
         return QSize(760, int(_TOP + rows * (self._cell_height() + _GAP)))
 
-    def _box(self, cell: Cell) -> QRectF:
+    def box(self, cell: Cell) -> QRectF:
+        """Where a cell stands."""
         columns = [c for c, _ in self._axes.conditions]
         parts = [p for p, _ in self._axes.parts]
         width = (self.width() - _LEFT - 4) / max(len(columns), 1)
@@ -118,27 +119,25 @@ class IntervalGrid(Walked):
         bold = QFont(self.font())
         bold.setBold(True)
         for condition, label in self._axes.conditions:
-            box = self._box(Cell(condition, self._axes.parts[0][0]))
+            box = self.box(Cell(condition, self._axes.parts[0][0]))
             painter.setFont(bold)
             painter.setPen(t.color("ink"))
             painter.drawText(QRectF(box.left(), 0, box.width(), 22), Qt.AlignmentFlag.AlignLeft, label)
         for part, _ in self._axes.parts:
-            box = self._box(Cell(self._axes.conditions[0][0], part))
+            box = self.box(Cell(self._axes.conditions[0][0], part))
             if box.top() > seen.bottom() or box.bottom() < seen.top():
                 continue
             self._paint_names(painter, box)
         for i, cell in enumerate(self._axes.cells):
-            box = self._box(cell)
+            box = self.box(cell)
             if not box.intersects(seen):
                 continue
             if time.perf_counter() - begun > _PATIENCE_S and not self._is_painted(cell):
                 QTimer.singleShot(0, self.update)  # the window must not stand still; the rest comes next
                 break
             painter.drawPixmap(box.topLeft(), self._picture(cell, box, *spans[cell.part]))
-            if self.hasFocus() and i == self._focus:
-                painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
-                painter.setBrush(Qt.BrushStyle.NoBrush)
-                painter.drawRect(box.adjusted(-3, -2, 2, 2))
+            if i == self._focus:
+                self.paint_focus(painter, box.adjusted(-3, -2, 2, 2))
 
     def _is_painted(self, cell: Cell) -> bool:
         """Whether a cell's picture is there, though perhaps at another scale."""
@@ -250,11 +249,8 @@ class IntervalGrid(Walked):
             painter.setBrush(Qt.BrushStyle.NoBrush)
             place += 1
 
-    def mousePressEvent(self, event: QMouseEvent) -> None:
-        for i, cell in enumerate(self._axes.cells):
-            if self._box(cell).contains(event.position()):
-                self.go_to(i)
-                return
+    def item_at(self, place: QPointF) -> int | None:
+        return next((i for i, cell in enumerate(self._axes.cells) if self.box(cell).contains(place)), None)
 
     def item_count(self) -> int:
         return len(self._axes.cells)

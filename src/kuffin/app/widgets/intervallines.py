@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
+from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
@@ -61,11 +61,11 @@ class IntervalLines(Walked):
     def __init__(self, theme: Theme, name: str, unit: str = "K", zero: str = "") -> None:
         super().__init__(theme, name)
         self._unit, self._zero = unit, zero
-        self._rows: Sequence[IntervalLine] = ()
+        self.rows: Sequence[IntervalLine] = ()
 
     def show_lines(self, rows: Sequence[IntervalLine], unit: str = "K", zero: str | None = None) -> None:
         """Show rows; `zero` is written at the line of no difference."""
-        self._rows, self._unit = rows, unit
+        self.rows, self._unit = rows, unit
         self._zero = self._zero if zero is None else zero
         self._focus = min(self._focus, max(len(rows) - 1, 0))
         self.setAccessibleDescription("; ".join(f"{r.label}: {r.said}" for r in rows))
@@ -73,10 +73,10 @@ class IntervalLines(Walked):
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 20))
+        return QSize(760, int(_ROW * max(len(self.rows), 1) + _FOOT + 20))
 
     def _span(self) -> tuple[float, float]:
-        values = [x for r in self._rows for x in (r.low, r.high, r.target) if x is not None]
+        values = [x for r in self.rows for x in (r.low, r.high, r.target) if x is not None]
         values.append(0.0)
         low, high = min(values), max(values)
         room = max(0.06 * (high - low), 0.1)
@@ -84,10 +84,10 @@ class IntervalLines(Walked):
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        if not self._rows:
+        if not self.rows:
             return
         t = self._theme
-        area = QRectF(_LEFT, 18, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self._rows))
+        area = QRectF(_LEFT, 18, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self.rows))
         low, high = self._span()
         at = paint_axis(painter, t, area, low, high, self._unit)
         painter.setPen(QPen(t.color("muted"), 1.4))
@@ -95,10 +95,12 @@ class IntervalLines(Walked):
         if self._zero:
             painter.setFont(QFont(self.font().family(), max(int(self.font().pointSizeF() * 0.85), 6)))
             painter.drawText(QRectF(at(0.0) - 90, 0, 180, 16), Qt.AlignmentFlag.AlignHCenter, self._zero)
-        for i, row in enumerate(self._rows):
-            self._paint_row(painter, row, i, area.top() + _ROW * (i + 0.5), at, area)
+        self.boxes = []
+        for i, row in enumerate(self.rows):
+            self._paint_row(painter, row, area.top() + _ROW * (i + 0.5), at, area)
+        self.paint_focus(painter)
 
-    def _paint_row(self, painter: QPainter, row: IntervalLine, i: int, y: float, at: object, area: QRectF) -> None:
+    def _paint_row(self, painter: QPainter, row: IntervalLine, y: float, at: object, area: QRectF) -> None:
         t = self._theme
         m = mark(row.position) if row.position >= 0 else None
         colour = m.color(t) if m is not None else t.color("ink")
@@ -146,17 +148,7 @@ class IntervalLines(Walked):
         painter.setPen(t.color("warn" if row.loud else "ink"))
         box = QRectF(area.right() + 14, y - 22, _RIGHT - 18, 44)
         painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, row.said)
-        if self.hasFocus() and i == self._focus:
-            painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
-            painter.drawRect(QRectF(1, y - _ROW / 2 + 2, self.width() - 3, _ROW - 4))
-
-    def mousePressEvent(self, event: QMouseEvent) -> None:
-        row = int((event.position().y() - 18) // _ROW)
-        if 0 <= row < len(self._rows):
-            self.go_to(row)
-
-    def item_count(self) -> int:
-        return len(self._rows)
+        self.boxes.append(QRectF(1, y - _ROW / 2 + 2, self.width() - 3, _ROW - 4))
 
     def moves(self) -> dict[Qt.Key, int]:
         return {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}

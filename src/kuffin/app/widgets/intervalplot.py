@@ -43,7 +43,7 @@ class IntervalPlot(Painted):
         self._names: list[str] = []
         self._marks: dict[str, CandidateMark] = {}
         self._doubtful: set[int] = set()
-        self._hot: list[tuple[QRectF, str, int | None]] = []
+        self.hot: list[tuple[QRectF, str, int | None]] = []
         self._focus = 0
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
@@ -106,7 +106,7 @@ class IntervalPlot(Painted):
     def paint(self, painter: QPainter, area: QRectF, seen: QRectF | None = None) -> None:
         """Paint onto any device (the screen, an SVG, a picture); candidates outside what is `seen` are passed over."""
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        self._hot = []
+        self.hot = []
         t = self._theme
         if self._result is None or not any(r.value is not None for r in self._result.readings):
             painter.setPen(t.color("muted"))
@@ -174,8 +174,8 @@ class IntervalPlot(Painted):
             Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight,
             f"{number(c.mean, digits)} ± {number((c.high - c.low) / 2, digits)} {unit}",
         )
-        self._hot.append((QRectF(at(c.low) - 8, y - 4, at(c.high) - at(c.low) + 16, 16), name, None))  # type: ignore[operator]
-        self._hot.append((box, name, None))
+        self.hot.append((QRectF(at(c.low) - 8, y - 4, at(c.high) - at(c.low) + 16, 16), name, None))  # type: ignore[operator]
+        self.hot.append((box, name, None))
         if self.hasFocus() and row == self._focus:
             painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
             painter.setBrush(Qt.BrushStyle.NoBrush)
@@ -190,7 +190,7 @@ class IntervalPlot(Painted):
             painter.setPen(self._theme.color("warn"))
             painter.setFont(figures_font(self.font().pointSizeF() * 0.85, bold=True))
             painter.drawText(QRectF(centre.x() + 5, y - 13, 12, 14), Qt.AlignmentFlag.AlignCenter, "?")
-        self._hot.insert(0, (QRectF(centre.x() - 8, y - 8, 16, 16), reading.candidate, reading.mount_id))
+        self.hot.insert(0, (QRectF(centre.x() - 8, y - 8, 16, 16), reading.candidate, reading.mount_id))
 
     def _paint_ties(self, painter: QPainter, x: float, top: float) -> None:
         """Brackets over candidates that are not told apart, in a column of their own."""
@@ -215,11 +215,11 @@ class IntervalPlot(Painted):
     # --- acting ----------------------------------------------------------------------------------------------------
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        over = any(box.contains(event.position()) for box, _, _ in self._hot)
+        over = any(box.contains(event.position()) for box, _, _ in self.hot)
         self.setCursor(Qt.CursorShape.PointingHandCursor if over else Qt.CursorShape.ArrowCursor)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        for box, name, mount_id in self._hot:
+        for box, name, mount_id in self.hot:
             if box.contains(event.position()):
                 if mount_id is not None:
                     self.mount_chosen.emit(mount_id)

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import Qt
-from PySide6.QtGui import QKeyEvent
+from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
@@ -13,15 +13,26 @@ from kuffin.app.widgets.painted import Painted
 
 @guarded
 class Walked(Painted):
-    """The picture; who paints it says how many items there are, where the keys lead, and what opening one does."""
+    """The picture; who paints it says where its items stand, where the keys lead, and what opening one does.
+
+    Attributes
+    ----------
+    opened : Signal
+        The number of an item, where a subclass does not say more.
+    boxes : list of QRectF
+        Where the items stand, filled while it is drawn.
+    """
+
+    opened = Signal(int)
 
     def __init__(self, theme: Theme, name: str) -> None:
         super().__init__()
         self._theme = theme
         self._focus = 0
+        self.boxes: list[QRectF] = []
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setCursor(Qt.CursorShape.PointingHandCursor)
+        self.setMouseTracking(True)
         self.setAccessibleName(name)
 
     def set_theme(self, theme: Theme) -> None:
@@ -31,7 +42,11 @@ class Walked(Painted):
 
     def item_count(self) -> int:
         """How many items there are to walk."""
-        return 0
+        return len(self.boxes)
+
+    def item_at(self, place: QPointF) -> int | None:
+        """The item that stands at a place."""
+        return next((i for i, box in enumerate(self.boxes) if box.contains(place)), None)
 
     def moves(self) -> dict[Qt.Key, int]:
         """By how many items each key moves on."""
@@ -39,6 +54,7 @@ class Walked(Painted):
 
     def open_item(self, index: int) -> None:
         """Open an item."""
+        self.opened.emit(index)
 
     def open_focused(self) -> None:
         """Open the item that has the focus."""
@@ -50,6 +66,22 @@ class Walked(Painted):
         self._focus = index
         self.update()
         self.open_item(index)
+
+    def paint_focus(self, painter: QPainter, box: QRectF | None = None) -> None:
+        """Draw the ring around what has the focus; blank: around the focused item's box."""
+        if self.hasFocus() and (box is not None or self._focus < len(self.boxes)):
+            painter.setPen(QPen(self._theme.color("accent"), 1.2, Qt.PenStyle.DotLine))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRect(self.boxes[self._focus] if box is None else box)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        over = self.item_at(event.position()) is not None
+        self.setCursor(Qt.CursorShape.PointingHandCursor if over else Qt.CursorShape.ArrowCursor)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        found = self.item_at(event.position())
+        if found is not None:
+            self.go_to(found)
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         key, moves = Qt.Key(event.key()), self.moves()

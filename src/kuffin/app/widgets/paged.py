@@ -18,11 +18,11 @@ class PagedDesk(QWidget):
         super().__init__()
         self._name, self._settings = name, settings
         self.pages = QStackedWidget()
-        self._group = QButtonGroup(self)
+        self.group = QButtonGroup(self)
         self._row = FlowRow()
         self._row.setContentsMargins(0, 2, 0, 4)
         self._titles: list[str] = []
-        self._keys: list[str] = []
+        self.keys: list[str] = []
         self._made_later: dict[int, Callable[[], QWidget]] = {}
         self._away: set[int] = set()  # pages that have nothing to say now
         layout = QVBoxLayout(self)
@@ -30,7 +30,7 @@ class PagedDesk(QWidget):
         layout.setSpacing(6)
         layout.addLayout(self._row)
         layout.addWidget(self.pages, 1)
-        self._group.idClicked.connect(self._go)
+        self.group.idClicked.connect(self._go)
         for keys, step in (("Ctrl+PgDown", 1), ("Ctrl+PgUp", -1)):
             shortcut = QShortcut(QKeySequence(keys), self)
             shortcut.activated.connect(lambda s=step: self._step(s))
@@ -38,12 +38,12 @@ class PagedDesk(QWidget):
     def add_pages(self, pages: Sequence[tuple[str, str, QWidget | Callable[[], QWidget]]]) -> None:
         """Give it its pages: (key, title, widget); or what makes the widget when the page is first turned to."""
         for i, (key, title, page) in enumerate(pages):
-            self._keys.append(key)
+            self.keys.append(key)
             self._titles.append(title)
             name = QPushButton(title)
             name.setObjectName("page")
             name.setCheckable(True)
-            self._group.addButton(name, i)
+            self.group.addButton(name, i)
             self._row.addWidget(name)
             scroll = QScrollArea()
             scroll.setWidgetResizable(True)
@@ -56,28 +56,28 @@ class PagedDesk(QWidget):
 
     def go(self, key: str) -> None:
         """Turn to a page."""
-        self._go(self._keys.index(key))
+        self._go(self.keys.index(key))
 
     @property
     def page(self) -> str:
         """The key of the page that is shown."""
-        return self._keys[self.pages.currentIndex()]
+        return self.keys[self.pages.currentIndex()]
 
     def show_pages(self, on: bool, without: Collection[str] = ()) -> None:
         """Offer the pages, but for some that have nothing to say now."""
-        self._away = {i for i, key in enumerate(self._keys) if key in without}
-        for i, name in enumerate(self._group.buttons()):
+        self._away = {i for i, key in enumerate(self.keys) if key in without}
+        for i, name in enumerate(self.group.buttons()):
             name.setVisible(on and i not in self._away)
         self.pages.setVisible(on)
-        wanted = self._keys.index(self._remembered())  # where the person was, as soon as it is offered again
+        wanted = self.keys.index(self._remembered())  # where the person was, as soon as it is offered again
         if wanted not in self._away:
             self._turn(wanted)
         elif self.pages.currentIndex() in self._away:
             self._turn(self._beside(-1))
 
     def _remembered(self) -> str:
-        kept = self._settings.value(f"page/{self._name}", self._keys[0])
-        return kept if kept in self._keys else self._keys[0]
+        kept = self._settings.value(f"page/{self._name}", self.keys[0])
+        return kept if kept in self.keys else self.keys[0]
 
     def _step(self, by: int) -> None:
         """To the next page that is offered."""
@@ -89,13 +89,13 @@ class PagedDesk(QWidget):
 
     def mark_page(self, key: str, note: str) -> None:
         """Put a short note behind a page's name, such as a count of what is open."""
-        i = self._keys.index(key)
-        self._group.button(i).setText(self._titles[i] + (f"  {note}" if note else ""))
+        i = self.keys.index(key)
+        self.group.button(i).setText(self._titles[i] + (f"  {note}" if note else ""))
         self._row.invalidate()
 
     def _go(self, index: int) -> None:
         self._turn(index)
-        self._settings.set_value(f"page/{self._name}", self._keys[index])
+        self._settings.set_value(f"page/{self._name}", self.keys[index])
 
     def _turn(self, index: int) -> None:
         """Show a page, without remembering that the person went there."""
@@ -104,4 +104,4 @@ class PagedDesk(QWidget):
             assert isinstance(scroll, QScrollArea)
             scroll.setWidget(self._made_later.pop(index)())
         self.pages.setCurrentIndex(index)
-        self._group.button(index).setChecked(True)
+        self.group.button(index).setChecked(True)

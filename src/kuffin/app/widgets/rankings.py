@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from itertools import pairwise
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPen
+from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
@@ -79,18 +79,10 @@ class Rankings(Walked):
                 painter.setPen(m.color(t))
                 place = QRectF(4, points[0].y() - 10, _LEFT - 12, 20)
                 painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, name)
-        if self.hasFocus():
-            painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DotLine))
-            painter.drawRect(QRectF(self._x(self._focus) - width / 2 + 4, 1, width - 8, self.height() - 3))
-
-    def mousePressEvent(self, event: QMouseEvent) -> None:
-        for i in range(len(self._rows)):
-            if abs(event.position().x() - self._x(i)) < (self.width() - _LEFT) / max(len(self._rows), 1) / 2:
-                self.go_to(i)
-                return
-
-    def item_count(self) -> int:
-        return len(self._rows)
+        self.boxes = [
+            QRectF(self._x(i) - width / 2 + 4, 1, width - 8, self.height() - 3) for i in range(len(self._rows))
+        ]
+        self.paint_focus(painter)
 
     def open_item(self, index: int) -> None:
         self.chosen.emit(self._rows[index].school.key)

@@ -6,31 +6,23 @@ from collections.abc import Sequence
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
-from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.keywalked import Walked
 
 _ROW, _LEFT, _RIGHT, _FOOT = 36.0, 258.0, 190.0, 26.0
 
 
 @guarded
-class ScatterBars(Painted):
+class ScatterBars(Walked):
     """Rows of (label, standard deviation, what is said beside it)."""
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__()
-        self._theme = theme
+        super().__init__(theme, "What the scatter is made of")
         self._rows: Sequence[tuple[str, float, str]] = ()
         self._unit = "K"
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("What the scatter is made of")
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def show_bars(self, rows: Sequence[tuple[str, float, str]], unit: str) -> None:
         """Show bars."""
@@ -52,6 +44,7 @@ class ScatterBars(Painted):
         at = paint_axis(painter, t, area, 0.0, high, self._unit)
         painter.setPen(QPen(t.color("muted"), 1.4))
         painter.drawLine(QPointF(area.left(), area.top()), QPointF(area.left(), area.bottom()))
+        self.boxes = [QRectF(1, area.top() + _ROW * i, self.width() - 3, _ROW) for i in range(len(self._rows))]
         for i, (label, sd, said) in enumerate(self._rows):
             y = area.top() + _ROW * (i + 0.5)
             painter.setFont(self.font())
@@ -65,3 +58,4 @@ class ScatterBars(Painted):
                 Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
                 said,
             )
+        self.paint_focus(painter)

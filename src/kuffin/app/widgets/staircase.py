@@ -2,19 +2,19 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Rise, StairLevel, bottleneck
 
 
 @guarded
-class Staircase(Painted):
-    """Draws levels from air upwards, with the rise and resistance of each step.
+class Staircase(Walked):
+    """Draws levels from air upwards, with the rise and resistance of each step; `chosen` gives the trace of one that is opened.
 
     Parameters
     ----------
@@ -22,17 +22,14 @@ class Staircase(Painted):
         How much larger than usual: a live one is read from two metres, and leaves the small print out.
     """
 
+    chosen = Signal(str)
+
     def __init__(self, theme: Theme, enlarged: float = 1.0) -> None:
-        super().__init__()
-        self._theme, self._k = theme, enlarged
+        super().__init__(theme, "Staircase from air to die")
+        self._k = enlarged
         self._levels: list[StairLevel] = []
         self._steps: list[Rise] = []
         self.setMinimumHeight(190)
-        self.setAccessibleName("Staircase from air to die")
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def sizeHint(self) -> QSize:
         return QSize(330, 230)
@@ -69,6 +66,7 @@ class Staircase(Painted):
         def y_of(c: float) -> float:
             return foot - (c - base) / max(high - base, 1e-9) * (foot - top)
 
+        self.boxes = []
         own = sum(not level.beside for level in self._levels)  # those beside are of the same kind as the last of these
         for i, level in enumerate(self._levels):
             apart = 10.0 if level.beside else 0.0
@@ -92,6 +90,8 @@ class Staircase(Painted):
             step = self._steps[i - 1] if i else None
             if step is None:
                 continue
+            if step.trace:
+                self.boxes.append(box)
             # the step's own figures stand inside the taller block, clear of the level's
             painter.setFont(figures_font(size * 0.98 * k, bold=step is worst))
             spread = "" if live else f" ± {number(step.u95_k, 1)}"
@@ -106,3 +106,7 @@ class Staircase(Painted):
                 if (j + 1) * high_line <= room:
                     place = QRectF(x + 6, y + 26 * k + high_line * j, width - 8, high_line)
                     painter.drawText(place, Qt.AlignmentFlag.AlignLeft, line)
+        self.paint_focus(painter)
+
+    def open_item(self, index: int) -> None:
+        self.chosen.emit([s.trace for s in self._steps if s.trace][index])

@@ -42,13 +42,13 @@ class TracePlot(QWidget):
         self.top = self._plot(0)
         self._following = False
         self.top.sigXRangeChanged.connect(self._follow)
-        self._rest: pg.PlotItem | None = None
+        self.rest: pg.PlotItem | None = None
         self.rows: dict[str, pg.PlotItem] = {}
         self._lines: list[pg.InfiniteLine] = []
         self._long: list[LongLine] = []
-        self._region: pg.LinearRegionItem | None = None
+        self.region: pg.LinearRegionItem | None = None
         self._view: TraceView | None = None
-        self._other: tuple[TraceView, str] | None = None
+        self.other: tuple[TraceView, str] | None = None
         self._most_rows = 1
         self.wanted: tuple[str, ...] = USUAL_ROWS
         self.residuals = False
@@ -106,20 +106,20 @@ class TracePlot(QWidget):
     def clear(self) -> None:
         """Show nothing."""
         self._view = None
-        self._draw()
+        self.draw()
 
     def show_view(self, view: TraceView) -> None:
         """Show a run, the time axis from its beginning to its end."""
         self._view = view
-        self._draw()
+        self.draw()
         if view.times.size > 1:
             self.top.setXRange(float(view.times[0]) / 60, float(view.times[-1]) / 60, padding=0.01)
 
     def lay_over(self, other: TraceView | None, name: str = "") -> None:
         """Draw another run's traces beneath, aligned at the load's start; None takes them away."""
-        if other is None and self._other is None:
+        if other is None and self.other is None:
             return
-        self._other = None if other is None else (other, name)
+        self.other = None if other is None else (other, name)
         self._redraw()
 
     def show_rows(self, keys: tuple[str, ...], residuals: bool) -> None:
@@ -129,20 +129,20 @@ class TracePlot(QWidget):
 
     def _redraw(self) -> None:
         span = self.top.viewRange()[0]
-        self._draw()
+        self.draw()
         self.top.setXRange(*span, padding=0)
 
     # --- drawing ---------------------------------------------------------------------------------------------------
 
-    def _draw(self) -> None:
+    def draw(self) -> None:
         """Build all rows anew."""
-        for item in [self._rest, *self.rows.values()]:
+        for item in [self.rest, *self.rows.values()]:
             if item is not None:
                 self._area.removeItem(item)
                 item.sigXRangeChanged.disconnect(self._follow)
                 self._bare(item)
                 self._spare.append(item)
-        self._rest, self.rows, self._lines, self._region, self._long = None, {}, [], None, []
+        self.rest, self.rows, self._lines, self.region, self._long = None, {}, [], None, []
         self.top.clear()
         view = self._view
         if view is None:
@@ -152,13 +152,13 @@ class TracePlot(QWidget):
         self._name(self.top, html.escape(view.label.rsplit(", ", 1)[0]))
         place = 1
         if self.residuals and view.settling is not None:
-            self._rest = self._plot(place)
+            self.rest = self._plot(place)
             place += 1
         for row in view.rows:
             if row.key.split(" ")[0] in self.wanted:
                 self.rows[row.key] = self._plot(place)
                 place += 1
-        below = [p for p in (self._rest, *self.rows.values()) if p is not None]
+        below = [p for p in (self.rest, *self.rows.values()) if p is not None]
         for plot in below:
             plot.setXRange(*self.top.viewRange()[0], padding=0)
             plot.sigXRangeChanged.connect(self._follow)
@@ -209,11 +209,11 @@ class TracePlot(QWidget):
         plot.setLabel("left", html.escape(row.unit or row.title))
         plot.getAxis("left").setTickDensity(0.6)
         shades = (t.ink, t.muted, t.accent, t.warn)
-        other = {} if self._other is None else {r.key: r for r in self._other[0].rows}
+        other = {} if self.other is None else {r.key: r for r in self.other[0].rows}
         lows: list[float] = []
         highs: list[float] = []
-        if row.key in other and self._other is not None and self._view is not None:
-            shift = self._view.load_start_s - self._other[0].load_start_s
+        if row.key in other and self.other is not None and self._view is not None:
+            shift = self._view.load_start_s - self.other[0].load_start_s
             for line in other[row.key].lines[:4]:
                 pen = pg.mkPen(t.accent, width=1)
                 self._long.append(LongLine(plot, (line.times + shift) / 60, line.values, pen))
@@ -250,8 +250,8 @@ class TracePlot(QWidget):
 
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme
-        if self._other is not None and self._other[0].settling is not None and self._view is not None:
-            other, name = self._other
+        if self.other is not None and self.other[0].settling is not None and self._view is not None:
+            other, name = self.other
             shift = self._view.load_start_s - other.load_start_s
             told = other.settling
             assert told is not None
@@ -273,33 +273,33 @@ class TracePlot(QWidget):
             self.top.addItem(
                 pg.InfiniteLine(s.load.step_s / 60, angle=90, pen=warn, label="changed here", labelOpts=said)
             )
-        self._region = pg.LinearRegionItem(
+        self.region = pg.LinearRegionItem(
             [s.window.span_s[0] / 60, s.window.span_s[1] / 60],
             brush=pg.mkBrush(t.accent + "1e"),
             hoverBrush=pg.mkBrush(t.accent + "30"),
             pen=pg.mkPen(t.accent, width=1.4),
             hoverPen=pg.mkPen(t.accent, width=2.4),
         )
-        self._region.setZValue(-10)
-        self._region.sigRegionChanged.connect(self._moving)
-        self._region.sigRegionChangeFinished.connect(self._moved)
-        self.top.addItem(self._region)
+        self.region.setZValue(-10)
+        self.region.sigRegionChanged.connect(self._moving)
+        self.region.sigRegionChangeFinished.connect(self._moved)
+        self.top.addItem(self.region)
         finite = s.trace[np.isfinite(s.trace)]
         if finite.size:
             low, high = np.percentile(finite, [0.5, 99.5])
             low, high = min(low, s.warm_up.final), max(high, s.warm_up.final)
             room = 0.12 * max(high - low, 1e-6)
             self.top.setYRange(low - room, high + room, padding=0)
-        if self._rest is not None:
+        if self.rest is not None:
             left = (
                 np.interp(s.fit_times, self._view.times[: s.trace.size] if self._view else s.fit_times, smoothed(s))
                 - s.fit
             )
-            self._rest.setLabel("left", "rest")
-            self._rest.plot(s.fit_times / 60, left, pen=pg.mkPen(t.ink, width=1))
-            self._rest.addItem(pg.InfiniteLine(0, angle=0, pen=pg.mkPen(t.hairline)), ignoreBounds=True)
+            self.rest.setLabel("left", "rest")
+            self.rest.plot(s.fit_times / 60, left, pen=pg.mkPen(t.ink, width=1))
+            self.rest.addItem(pg.InfiniteLine(0, angle=0, pen=pg.mkPen(t.hairline)), ignoreBounds=True)
             reach = max(1.2 * float(np.nanmax(np.abs(left))) if left.size else 0.0, 1e-6)
-            self._rest.setYRange(-reach, reach, padding=0)
+            self.rest.setYRange(-reach, reach, padding=0)
 
     def _draw_events(self, view: TraceView, plots: list[pg.PlotItem]) -> None:
         """Dips shaded, passes ticked, marks drawn through all rows."""
@@ -332,7 +332,7 @@ class TracePlot(QWidget):
         if self._following:
             return
         self._following = True
-        for plot in (self.top, self._rest, *self.rows.values()):
+        for plot in (self.top, self.rest, *self.rows.values()):
             if plot is not None and plot.getViewBox() is not moved:
                 plot.setXRange(*span, padding=0)
         self._following = False
@@ -346,13 +346,13 @@ class TracePlot(QWidget):
     # --- moving ----------------------------------------------------------------------------------------------------
 
     def _moving(self) -> None:
-        if self._region is not None:
-            a, b = self._region.getRegion()
+        if self.region is not None:
+            a, b = self.region.getRegion()
             self.window_moving.emit(a * 60, b * 60)
 
     def _moved(self) -> None:
-        if self._region is not None:
-            a, b = self._region.getRegion()
+        if self.region is not None:
+            a, b = self.region.getRegion()
             self.window_moved.emit(a * 60, b * 60)
 
     def _pointed(self, at: QPointF) -> None:

@@ -5,15 +5,14 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
-from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QPainter, QPen
-from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.compare.pairwords import number
 from kuffin.verdict.value import Worth
 
@@ -21,22 +20,17 @@ _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 30.0, 24.0, 40.0
 
 
 @guarded
-class WorthPlot(Painted):
-    """Money to the right, kelvins up."""
+class WorthPlot(Walked):
+    """Money to the right, kelvins up; `chosen` gives the candidate that is opened."""
+
+    chosen = Signal(str)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__()
-        self._theme = theme
+        super().__init__(theme, "Price against temperature")
         self._rows: Sequence[Worth] = ()
         self._place: dict[str, int] = {}
         self._currency, self._unit = "", "K"
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setFixedHeight(270)
-        self.setAccessibleName("Price against temperature")
-
-    def set_theme(self, theme: Theme) -> None:
-        self._theme = theme
-        self.update()
 
     def sizeHint(self) -> QSize:
         return QSize(760, 270)
@@ -85,6 +79,7 @@ class WorthPlot(Painted):
             for a, b in pairwise(best):
                 painter.drawLine(QPointF(at(a.price or 0), y_of(a.mean)), QPointF(at(b.price or 0), y_of(b.mean)))
             painter.setFont(self.font())
+            self.boxes = []
             for r in self._rows:
                 m = mark(self._place.get(r.name, 0))
                 x = at(r.price or 0.0)
@@ -96,3 +91,8 @@ class WorthPlot(Painted):
                 box = QRectF(x - 90 if over else x + 10, y_of(r.mean) - 24, 80, 20)
                 side = Qt.AlignmentFlag.AlignRight if over else Qt.AlignmentFlag.AlignLeft
                 painter.drawText(box, side | Qt.AlignmentFlag.AlignVCenter, r.name)
+                self.boxes.append(QRectF(x - 10, y_of(r.high) - 6, 20, y_of(r.low) - y_of(r.high) + 12))
+            self.paint_focus(painter)
+
+    def open_item(self, index: int) -> None:
+        self.chosen.emit(self._rows[index].name)

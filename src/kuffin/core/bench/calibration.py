@@ -43,6 +43,7 @@ class Within:
 
     @property
     def known(self) -> bool:
+        """Whether anything is told of how well it measures."""
         return self.percent > 0 or self.fixed > 0
 
     def half_width(self, value: float) -> float:

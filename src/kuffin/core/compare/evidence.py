@@ -52,10 +52,12 @@ class CandidateResult:
 
     @property
     def low(self) -> float:
+        """The interval's lower end, in the response's unit."""
         return self.mean - self.t * self.se
 
     @property
     def high(self) -> float:
+        """The interval's upper end, in the response's unit."""
         return self.mean + self.t * self.se
 
 
@@ -84,22 +86,27 @@ class PairResult:
 
     @property
     def low(self) -> float:
+        """The lower end of the interval of a minus b, that all pairs hold together."""
         return self.difference - self.q * self.se
 
     @property
     def high(self) -> float:
+        """The upper end of the interval of a minus b, that all pairs hold together."""
         return self.difference + self.q * self.se
 
     @property
     def narrow_low(self) -> float:
+        """The lower end of the narrower interval, which “the same” is judged by."""
         return self.difference - self.q_narrow * self.se
 
     @property
     def narrow_high(self) -> float:
+        """The upper end of the narrower interval, which “the same” is judged by."""
         return self.difference + self.q_narrow * self.se
 
     @property
     def settled(self) -> bool:
+        """Whether something is said of the two: one is lower, or they are the same."""
         return self.verdict != "unsettled"
 
 
@@ -146,9 +153,23 @@ class Comparison:
         return blocks(self.mounts) if self.sd is not None else 1
 
     def candidate(self, name: str) -> CandidateResult:
+        """The result of a candidate, by name.
+
+        Raises
+        ------
+        StopIteration
+            Where none of that name was compared.
+        """
         return next(c for c in self.candidates if c.name == name)
 
     def pair(self, a: str, b: str) -> PairResult:
+        """The result of two candidates, in whichever order it was made.
+
+        Raises
+        ------
+        StopIteration
+            Where the two were not compared.
+        """
         return next(p for p in self.pairs if {p.a, p.b} == {a, b})
 
 

@@ -40,6 +40,7 @@ class LinearFit:
 
     @property
     def covariance(self) -> Array:
+        """Of the coefficients, shape (coefficients, coefficients)."""
         return self.unscaled * self.sd**2
 
     @property

@@ -62,6 +62,7 @@ class MountTable:
 
     @cached_property
     def names(self) -> list[str]:
+        """The candidates, in the order of their first mounts."""
         return list(dict.fromkeys(m.candidate for m in self.mounts))
 
     @cached_property
@@ -86,10 +87,12 @@ class MountTable:
 
     @property
     def several_samples(self) -> bool:
+        """Whether any candidate was measured on more than one sample."""
         return any(many > 1 for many in self.samples.values())
 
     @cached_property
     def rounds(self) -> list[str] | None:
+        """Each mount's round, blank where it has none; None where no mount has one."""
         return [m.round or "" for m in self.mounts] if any(m.round for m in self.mounts) else None
 
     @cached_property
@@ -104,6 +107,7 @@ class MountTable:
 
     @property
     def does_not_scatter(self) -> bool:
+        """Whether all readings are the same to the last digit."""
         return float(np.ptp(self.y)) == 0
 
     @cached_property

@@ -97,10 +97,12 @@ class EarlyCheck:
 
     @property
     def difference_k(self) -> float:
+        """How much warmer the mount is than the others, K; NaN where there are none."""
         return self.difference.value if self.others else float("nan")
 
     @property
     def u95_k(self) -> float:
+        """The half-width of that, K; NaN where there are no others."""
         return (self.difference.u95 or 0.0) if self.others else float("nan")
 
 

@@ -77,6 +77,7 @@ class Recorded:
 
     @property
     def period_s(self) -> float | None:
+        """How long one turn of a looped load takes, s; None for a load that holds still."""
         return next((t.load.period_s for t in self.traces.values() if t.load.period_s is not None), None)
 
     def names(self, *roles: str) -> list[str]:
@@ -88,6 +89,7 @@ class Recorded:
         return next(iter(self.names(*roles)), None)
 
     def role_of(self, name: str) -> str | None:
+        """The role of a channel; None where it has none, or where there is no such channel."""
         return next((c.role for c in self.roles if c.name == name), None)
 
     def clean(self, name: str) -> Array:

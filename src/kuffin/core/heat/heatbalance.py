@@ -114,18 +114,22 @@ class HeatBalance:
 
     @property
     def heat_w(self) -> float:
+        """The heat that the coolant carries, W."""
         return self.heat.value
 
     @property
     def heat_u95(self) -> float:
+        """The half-width of that, W."""
         return self.heat.u95 or 0.0
 
     @property
     def closure(self) -> float:
+        """The coolant's heat over the electrical power; 1 where they agree."""
         return self.closure_worked.value
 
     @property
     def closure_u95(self) -> float:
+        """The half-width of that."""
         return self.closure_worked.u95 or 0.0
 
     @property

@@ -21,7 +21,7 @@ class StairLevel:
 
 @dataclass(frozen=True, kw_only=True)
 class Rise:
-    """One step of the staircase: from a lower level to a higher one."""
+    """One step of the staircase: from a lower level to a higher one, read from a trace where that is kept."""
 
     lower: str
     upper: str
@@ -29,18 +29,20 @@ class Rise:
     u95_k: float
     resistance_k_w: float | None
     resistance_u95: float | None
+    trace: str = ""
 
 
-def step(lower: str, upper: str, rise_k: float, u95_k: float, power_w: float | None, power_u95: float = 0.0) -> Rise:
+def step(
+    lower: str, upper: str, rise_k: float, u95_k: float, power_w: float | None, power_u95: float = 0.0, trace: str = ""
+) -> Rise:
     """A step with its resistance; intervals combine in quadrature of relative half-widths.
 
     Source: JCGM 100:2008, 5.1.2, for a quotient of independent quantities.
     """
-    if power_w is None or not power_w > 0:
-        return Rise(lower=lower, upper=upper, rise_k=rise_k, u95_k=u95_k, resistance_k_w=None, resistance_u95=None)
-    r = rise_k / power_w
-    u = float(np.hypot(u95_k / power_w, rise_k * power_u95 / power_w**2))
-    return Rise(lower=lower, upper=upper, rise_k=rise_k, u95_k=u95_k, resistance_k_w=r, resistance_u95=u)
+    r, u = None, None
+    if power_w is not None and power_w > 0:
+        r, u = rise_k / power_w, float(np.hypot(u95_k / power_w, rise_k * power_u95 / power_w**2))
+    return Rise(lower=lower, upper=upper, rise_k=rise_k, u95_k=u95_k, resistance_k_w=r, resistance_u95=u, trace=trace)
 
 
 def bottleneck(steps: list[Rise]) -> Rise | None:

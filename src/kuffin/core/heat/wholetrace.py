@@ -57,10 +57,12 @@ class WholeTrace:
 
     @property
     def resistance_k_w(self) -> float:
+        """Kelvins per watt, from all of the trace."""
         return self.resistance.value
 
     @property
     def resistance_u95(self) -> float:
+        """The half-width of that, K/W."""
         return self.resistance.u95 or 0.0
 
     @property

@@ -50,6 +50,7 @@ class BenchJob:
 
     @property
     def minutes(self) -> float:
+        """How long its phases take together, min."""
         return sum(m for _, m in self.phases)
 
 
@@ -87,6 +88,7 @@ class Plan:
 
     @property
     def end(self) -> dt.datetime | None:
+        """When the last job ends; None where none is laid out."""
         return self.laid[-1].end if self.laid else None
 
 

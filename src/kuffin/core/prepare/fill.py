@@ -62,6 +62,7 @@ class MixAmounts:
 
     @property
     def total_ml(self) -> float:
+        """All of it together, mL."""
         return self.concentrate_ml + self.water_ml + self.additive_ml
 
 

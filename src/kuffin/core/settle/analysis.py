@@ -133,6 +133,7 @@ class Analysis:
         return drive + jump * self._boxes.means(self._wander) if jump else drive
 
     def piece(self) -> SlowData:
+        """The slow trace from where the box of heat has gone by: for a slow part's time constant, what is seen and what drives it."""
         a = self.from_box
 
         def data(tau: float) -> tuple[Array, Array]:
@@ -142,6 +143,7 @@ class Analysis:
         return data
 
     def fast_trace(self) -> Array:
+        """What the fast part is read from: the response, over another channel and per another one where that is asked."""
         y = self.y if self.over is None else self.y - self.over
         return y if self.per is None else y / self.per
 
@@ -182,6 +184,7 @@ class Analysis:
         return least_rss(t, self.piece(), self.end, fit_slow(t, self.piece(), self.end))
 
     def fit(self) -> WarmUp:
+        """The warm-up that fits from the box to the end of the load."""
         a = self.from_box
         t = self.t[a:]
         if not self.fast:

@@ -93,6 +93,7 @@ class ReadingWindow:
 
     @property
     def mean(self) -> float:
+        """The sum over the count."""
         return self.total / self.count
 
     @property

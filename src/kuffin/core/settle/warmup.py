@@ -80,10 +80,12 @@ class WarmUp:
 
     @property
     def n_eff(self) -> float:
+        """How many samples the residuals are worth, as neighbours resemble one another."""
         return self.residuals.size / self.inflation
 
     @property
     def t95(self) -> float:
+        """Student's factor of a 95 % interval, at the degrees of freedom those samples leave."""
         return float(t_quantile(0.975, max(self.df / self.inflation, 2.0)))
 
 

@@ -27,6 +27,7 @@ class Part(Binnable):
 
     @property
     def live_samples(self) -> list[Sample]:
+        """Those that are not in the bin."""
         return [s for s in self.samples if s.binned_at is None]
 
 
@@ -55,6 +56,7 @@ class Bench(Binnable):
 
     @property
     def loop(self) -> list[Place]:
+        """The places of the loop, without those in the bin."""
         return [p for p in self.places if p.binned_at is None]
 
     @property
@@ -64,6 +66,7 @@ class Bench(Binnable):
 
     @property
     def live_instruments(self) -> list[Instrument]:
+        """Those that are not in the bin."""
         return [i for i in self.instruments if i.binned_at is None]
 
 
@@ -100,6 +103,7 @@ class Instrument(Binnable):
 
     @property
     def live_probes(self) -> list[Probe]:
+        """Those that are not in the bin."""
         return [p for p in self.probes if p.binned_at is None]
 
 

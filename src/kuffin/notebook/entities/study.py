@@ -41,13 +41,16 @@ class Study(Binnable):
 
     @property
     def live_candidates(self) -> list[Candidate]:
+        """Those that are not in the bin."""
         return [c for c in self.candidates if c.binned_at is None]
 
     @property
     def live_claims(self) -> list[Claim]:
+        """Those that are not in the bin."""
         return [c for c in self.claims if c.binned_at is None]
 
     def candidate(self, candidate_id: int | None) -> Candidate | None:
+        """The candidate of an id; None where it is not here or in the bin."""
         return next((c for c in self.live_candidates if c.id == candidate_id), None)
 
 
@@ -66,10 +69,12 @@ class Candidate(Binnable):
 
     @property
     def samples(self) -> list[Sample]:
+        """The samples of its part."""
         return self.part.live_samples
 
     @property
     def live_mounts(self) -> list[Mount]:
+        """Those that are not in the bin."""
         return [m for m in self.mounts if m.binned_at is None]
 
 

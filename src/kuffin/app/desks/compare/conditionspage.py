@@ -53,11 +53,11 @@ class ConditionsPage(ComparePage):
         self.grid = IntervalGrid(theme)
         self.grid.cell_chosen.connect(self._explain)
         self._warmings: list[Warming] = []
-        self._one_another = Opener()
-        self._one_another.opened.connect(lambda: self.working.emit(warming_working(self._warmings)))
+        self.one_another = Opener()
+        self.one_another.opened.connect(lambda: self.working.emit(warming_working(self._warmings)))
         self._told = text(style="small")
         self.column.addWidget(self._summary)
-        self.column.addWidget(self._one_another)
+        self.column.addWidget(self.one_another)
         self.column.addWidget(self.grid)
         self.column.addWidget(self._told)
         self.column.addLayout(row)
@@ -99,8 +99,8 @@ class ConditionsPage(ComparePage):
         self._told.setVisible(bool(told))
         self.grid.show_frame(axes, order, verdict.candidates)
         self._warmings = warmings(verdict.evidence)
-        self._one_another.setText("\n".join(w.sentence for w in self._warmings))
-        self._one_another.setVisible(bool(self._warmings))
+        self.one_another.setText("\n".join(w.sentence for w in self._warmings))
+        self.one_another.setVisible(bool(self._warmings))
 
         def work(job: Task) -> dict[Cell, SchoolResult]:
             job.show({cell: rough_means(verdict, cell) for cell in axes.cells})

@@ -26,14 +26,14 @@ class ComparePage(QWidget):
         super().__init__()
         self.state, self.theme = state, theme
         self._stale, self._asked = True, False
-        self._empty = text(purpose, style="muted")
+        self.empty = text(purpose, style="muted")
         self.content = QWidget()
         self.column = QVBoxLayout(self.content)
         self.column.setContentsMargins(0, 0, 8, 8)
         self.column.setSpacing(10)
         outer = QVBoxLayout(self)
         outer.setContentsMargins(0, 4, 0, 0)
-        outer.addWidget(self._empty)
+        outer.addWidget(self.empty)
         outer.addWidget(self.content)
         outer.addStretch()
         state.verdict_changed.connect(self._changed)
@@ -41,8 +41,8 @@ class ComparePage(QWidget):
 
     def show_purpose(self, said: str) -> None:
         """Show what the page is for, and how it is filled, instead of its content."""
-        self._empty.setText(said)
-        self._empty.setVisible(bool(said))
+        self.empty.setText(said)
+        self.empty.setVisible(bool(said))
         self.content.setVisible(not said)
 
     def renew(self) -> None:

@@ -28,6 +28,7 @@ class ScatterPage(ComparePage):
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
         self.bars = ScatterBars(theme)
+        self.bars.opened.connect(self._explain)
         self._found: tuple[StudyScatter, str] | None = None
         self.said = text()
         self._silent = text(style="small")

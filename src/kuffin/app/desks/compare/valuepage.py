@@ -11,7 +11,7 @@ from kuffin.app.widgets.worthplot import WorthPlot
 from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.said.worthwords import noticed_working, worth_working
-from kuffin.verdict.value import noticed, value_of, worth_sentence
+from kuffin.verdict.value import Value, noticed, value_of, worth_sentence
 
 _PURPOSE = "Value sets price against temperature. It needs a comparison, and prices on the parts' pages on the Shelf."
 
@@ -22,6 +22,8 @@ class ValuePage(ComparePage):
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
         self.plot = WorthPlot(theme)
+        self.plot.chosen.connect(self._explain)
+        self._found: tuple[Value, str] | None = None
         self.table = FigureTable("Price and temperature")
         self.lacking = text(style="muted")
         self._noticed_title = text("What a user would notice", style="heading")
@@ -37,6 +39,13 @@ class ValuePage(ComparePage):
     def set_theme(self, theme: Theme) -> None:
         super().set_theme(theme)
         self.plot.set_theme(theme)
+
+    def _explain(self, name: str) -> None:
+        verdict = self.state.verdict
+        if verdict is not None and self._found is not None:
+            found, cheapest = self._found
+            rows = {r.name: r for r in found.rows}
+            self.working.emit(worth_working(verdict, rows[name], rows.get(cheapest, rows[name]), found.currency))
 
     def renew(self) -> None:
         verdict, study, notebook = self.state.verdict, self.state.study, self.state.notebook
@@ -67,12 +76,8 @@ class ValuePage(ComparePage):
             set_price = ["–" if r.whole_price is None else f"{number(r.whole_price, 0)} {money}"] if whole else []
             rows.append((r.name, price, *set_price, mean, said))
         head = ("candidate", "price", *(("whole set",) if whole else ()), "reading", "what the money buys")
-        cheap = next((r for r in found.rows if r.name == cheapest), None)
-
-        def explain(i: int) -> None:
-            self.working.emit(worth_working(verdict, found.rows[i], cheap or found.rows[i], money))
-
-        self.table.show_rows(head, rows, words=True, opens={len(head) - 2: explain})
+        self._found = found, cheapest
+        self.table.show_rows(head, rows, words=True, opens={len(head) - 2: lambda i: self._explain(found.rows[i].name)})
         lacking = "; ".join(found.lacking)
         self.lacking.setText(f"{lacking[:1].upper()}{lacking[1:]}." if lacking else "")
         self.lacking.setVisible(bool(found.lacking))

@@ -42,18 +42,18 @@ class VerdictPage(QWidget):
         super().__init__()
         self._state, self._theme, self._filling = state, theme, False
         self._title = text(style="heading")
-        self._school = QComboBox()
-        self._school.setAccessibleName("School: what is taken out")
-        self._school.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
-        self._school.currentIndexChanged.connect(self._school_chosen)
-        self._margin = QDoubleSpinBox()
-        self._margin.setRange(0.05, 50.0)
-        self._margin.setSingleStep(0.1)
-        self._margin.setDecimals(2)
-        self._margin.setSuffix(" K")
-        self._margin.setKeyboardTracking(False)
-        self._margin.setAccessibleName("Smallest difference that matters")
-        self._margin.valueChanged.connect(self._margin_chosen)
+        self.school = QComboBox()
+        self.school.setAccessibleName("School: what is taken out")
+        self.school.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+        self.school.currentIndexChanged.connect(self._school_chosen)
+        self.margin = QDoubleSpinBox()
+        self.margin.setRange(0.05, 50.0)
+        self.margin.setSingleStep(0.1)
+        self.margin.setDecimals(2)
+        self.margin.setSuffix(" K")
+        self.margin.setKeyboardTracking(False)
+        self.margin.setAccessibleName("Smallest difference that matters")
+        self.margin.valueChanged.connect(self._margin_chosen)
         self._blocks = QCheckBox("rounds are blocks")
         self._blocks.setToolTip(
             "Take out what a whole round had in common, such as an afternoon. Only where rounds were planned."
@@ -80,10 +80,10 @@ class VerdictPage(QWidget):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(3, QHeaderView.ResizeMode.Stretch)
         header.sectionResized.connect(lambda column, _old, _new: column == 3 and QTimer.singleShot(0, self._fit_pairs))
-        self._warning = text(style="warn")
+        self.warning = text(style="warn")
         self._left_out = text(style="muted")
-        self._foot = text(style="small")
-        self._empty = text(style="muted")
+        self.foot = text(style="small")
+        self.empty = text(style="muted")
         self._lay_out()
         state.verdict_changed.connect(self.renew)
         state.study_changed.connect(self.renew)
@@ -92,12 +92,12 @@ class VerdictPage(QWidget):
     def _lay_out(self) -> None:
         head = QHBoxLayout()
         head.addWidget(self._title, 1)
-        head.addWidget(self._school)
+        head.addWidget(self.school)
         self._options = QWidget()
         options = QHBoxLayout(self._options)
         options.setContentsMargins(0, 0, 0, 0)
         options.addWidget(text("a difference matters from", style="muted", wrap=False))
-        options.addWidget(self._margin)
+        options.addWidget(self.margin)
         options.addSpacing(16)
         options.addWidget(self._blocks)
         options.addStretch()
@@ -105,12 +105,12 @@ class VerdictPage(QWidget):
         column = QVBoxLayout(inner)
         column.setContentsMargins(0, 0, 8, 0)
         column.setSpacing(8)
-        column.addWidget(self._empty)
+        column.addWidget(self.empty)
         column.addWidget(self.plot)
-        column.addWidget(self._warning)
+        column.addWidget(self.warning)
         column.addWidget(self._left_out)
         column.addWidget(self.pairs)
-        column.addWidget(self._foot)
+        column.addWidget(self.foot)
         column.addWidget(self._options)
         column.addStretch()
         scroll = QScrollArea()
@@ -136,13 +136,13 @@ class VerdictPage(QWidget):
         verdict, study = self._state.verdict, self._state.study
         result = self.shown()
         ready = verdict is not None and result is not None and verdict.mounts > 0
-        for widget in (self.plot, self.pairs, self._foot, self._school, self._options, self._title):
+        for widget in (self.plot, self.pairs, self.foot, self.school, self._options, self._title):
             widget.setVisible(ready)
-        self._warning.setVisible(False)
+        self.warning.setVisible(False)
         self._left_out.setVisible(False)
-        self._empty.setVisible(not ready)
+        self.empty.setVisible(not ready)
         if not ready or verdict is None or result is None or study is None:
-            self._empty.setText(
+            self.empty.setText(
                 "Reading the runs …"
                 if verdict is None and study is not None
                 else "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
@@ -152,25 +152,25 @@ class VerdictPage(QWidget):
         self._filling = True
         self._title.setText(model.title(verdict, result.school))
         keys = list(verdict.schools)
-        self._school.clear()
+        self.school.clear()
         usual = default_school(study.under_test).key
         for key in keys:
             school = verdict.schools[key].school
-            self._school.addItem(school.label + (" (usual)" if key == usual else ""), key)
-            self._school.setItemData(
-                self._school.count() - 1,
+            self.school.addItem(school.label + (" (usual)" if key == usual else ""), key)
+            self.school.setItemData(
+                self.school.count() - 1,
                 f"Takes out {school.takes_out}. Right for {school.right_when}.",
                 Qt.ItemDataRole.ToolTipRole,
             )
-        self._school.setCurrentIndex(keys.index(result.school.key))
-        self._margin.setValue(study.margin_k)
+        self.school.setCurrentIndex(keys.index(result.school.key))
+        self.margin.setValue(study.margin_k)
         self._blocks.setChecked(study.blocks)
         self._filling = False
         self.plot.show_verdict(verdict, result)
         self._fill_pairs(result)
         notes = model.school_warnings(verdict, result)
-        self._warning.setText(" ".join(notes))
-        self._warning.setVisible(bool(notes))
+        self.warning.setText(" ".join(notes))
+        self.warning.setVisible(bool(notes))
         left_out = model.left_out_lines(verdict)
         self._left_out.setText(" ".join(left_out))
         self._left_out.setVisible(bool(left_out))
@@ -178,7 +178,7 @@ class VerdictPage(QWidget):
         pairs = 0 if result.comparison is None else len(result.comparison.pairs)
         if pairs > MOST_PAIRS:
             foot = f"The first {MOST_PAIRS} of {pairs} pairs; all of them are in the words and in the verdicts that are exported. {foot}"
-        self._foot.setText(foot)
+        self.foot.setText(foot)
 
     def _fill_pairs(self, result: SchoolResult) -> None:
         rows = model.pair_rows(result)[:MOST_PAIRS]
@@ -223,7 +223,7 @@ class VerdictPage(QWidget):
 
     def _school_chosen(self, index: int) -> None:
         if index >= 0:
-            self._change("choose another school", school=self._school.itemData(index))
+            self._change("choose another school", school=self.school.itemData(index))
 
     def _margin_chosen(self, value: float) -> None:
         self._change("change the margin", margin_k=round(value, 3))

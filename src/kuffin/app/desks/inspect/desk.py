@@ -41,8 +41,8 @@ class InspectDesk(QWidget):
     def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
         self._state, self._theme, self._settings = state, theme, settings
-        self._title = text(style="heading", wrap=False)
-        self._state_word = text(style="muted")
+        self.title = text(style="heading", wrap=False)
+        self.state_word = text(style="muted")
         self._empty = text(
             "Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
             "Choose a mount on the loom.",
@@ -58,11 +58,11 @@ class InspectDesk(QWidget):
         self.tests = choice([], "Test of this mount")
         self.tests.activated.connect(lambda _i: state.look_at_run(self.tests.currentData()))
         head = QHBoxLayout()
-        head.addWidget(self._title)
+        head.addWidget(self.title)
         head.addSpacing(10)
         head.addWidget(self.tests)
         head.addSpacing(10)
-        head.addWidget(self._state_word, 1)
+        head.addWidget(self.state_word, 1)
         self.mender = link_button(
             "Tests of this mount …",
             "Say what its logs were tested under and run with, or that other mounts' logs are tests of it",
@@ -156,13 +156,13 @@ class InspectDesk(QWidget):
         there = mount is not None and run is not None
         if mount is not None and run is not None:
             result = verdict.results.get(run.id) if verdict else None
-            self._title.setText(f"{mount.candidate.name}, round {mount.round}")
-            self._state_word.setText(runwords.state_words(verdict, mount, result))
+            self.title.setText(f"{mount.candidate.name}, round {mount.round}")
+            self.state_word.setText(runwords.state_words(verdict, mount, result))
             refill(self.tests, [(runwords.test_words(r), r.id) for r in mount.live_runs], run.id)
         self.tests.setVisible(mount is not None and len(mount.live_runs) > 1)
         self.mender.setVisible(there)
-        self._title.setVisible(there)
-        self._state_word.setVisible(there)
+        self.title.setVisible(there)
+        self.state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0
         self.paged.mark_page("findings", f"{waiting} open" if waiting else "")
         so_far = verdict is None and bool(self._state.so_far.findings)

@@ -72,7 +72,7 @@ class FindingsPage(QWidget):
         self.list.setAccessibleName("Findings")
         self.list.setWordWrap(True)
         self.list.currentRowChanged.connect(self._chosen)
-        self._intro = text(style="muted")
+        self.intro = text(style="muted")
         self._title, self._whose = text(style="heading"), link_button("", "Open the run")
         self._whose.clicked.connect(self._to_run)
         self._seen = text()
@@ -127,7 +127,7 @@ class FindingsPage(QWidget):
         scroll.setWidget(detail)
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
-        left.addWidget(self._intro)
+        left.addWidget(self.intro)
         left.addWidget(self._go_on, 0, Qt.AlignmentFlag.AlignLeft)
         left.addWidget(self.list, 1)
         layout = QHBoxLayout(self)
@@ -189,7 +189,7 @@ class FindingsPage(QWidget):
             return
         self._entries = self.entries()
         waiting = sum(e.state == "open" for e in self._entries)
-        self._intro.setText(
+        self.intro.setText(
             "Nothing was noticed: no check has anything to say."
             if not self._entries
             else "Nothing waits for an answer."
@@ -198,11 +198,11 @@ class FindingsPage(QWidget):
         )
         share = 100 * self._state.so_far.share
         if self._state.verdict is None and self._state.busy:
-            self._intro.setText(
+            self.intro.setText(
                 f"Being worked out, {share:.0f} % of the runs done. What they show by themselves so far:"
             )
         elif self._state.verdict is None and share:
-            self._intro.setText(f"Stopped after {share:.0f} % of the runs. What they show by themselves:")
+            self.intro.setText(f"Stopped after {share:.0f} % of the runs. What they show by themselves:")
         self._go_on.setVisible(self._state.verdict is None and not self._state.busy and bool(share))
         self.list.blockSignals(True)
         self.list.clear()

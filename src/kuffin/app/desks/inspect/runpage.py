@@ -34,6 +34,7 @@ from kuffin.app.widgets.texts import Opener, Text, empty, link_button, no_keys, 
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
+from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.keptresults import hand_window
@@ -60,8 +61,8 @@ class RunPage(QWidget):
     def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
         self._state, self._theme, self._settings = state, theme, settings
-        self._trace: str | None = None
-        self._shown: tuple[object, ...] = ()
+        self.trace: str | None = None
+        self.shown: tuple[object, ...] = ()
         self._trace_box = QComboBox()
         self._trace_box.setAccessibleName("Trace that is judged")
         self._trace_box.activated.connect(self._trace_chosen)
@@ -72,24 +73,25 @@ class RunPage(QWidget):
         self._rows.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
         self._rows.setMenu(QMenu(self._rows))
         self.stairs = Staircase(theme)
-        self._answer = Opener()
-        self._answer.setAccessibleName("The reading: show its working")
-        self._answer.setProperty("link", "true")
-        self._answer.opened.connect(self._explain)
-        self._cursor = Text()
-        self._cursor.setProperty("small", "true")
-        self._cursor.setWordWrap(True)
-        self._facts = Facts()
-        self._facts.reading_wanted.connect(self._explain_school)
+        self.stairs.chosen.connect(self._explain_step)
+        self.answer = Opener()
+        self.answer.setAccessibleName("The reading: show its working")
+        self.answer.setProperty("link", "true")
+        self.answer.opened.connect(self._explain)
+        self.at_cursor = Text()
+        self.at_cursor.setProperty("small", "true")
+        self.at_cursor.setWordWrap(True)
+        self.facts = Facts()
+        self.facts.reading_wanted.connect(self._explain_school)
         self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
         self._prepared.clicked.connect(self._show_preparation)
         self._happened = link_button("What happened in the run", "Its stages, marks, troubles, and what was asked for")
-        self._happened.clicked.connect(self._show_happened)
+        self._happened.clicked.connect(self.show_happened)
         self._found = QVBoxLayout()
         self._found.setSpacing(4)
         self.answers = AnswerBox(state)
-        self._find = QPushButton("Find the window")
-        self._find.clicked.connect(self._find_window)
+        self.find_button = QPushButton("Find the window")
+        self.find_button.clicked.connect(self._find_window)
         self._channels = link_button("Channels …", "What the run's channels are")
         self._channels.clicked.connect(self._ask_channels)
         self._join = link_button(
@@ -117,11 +119,11 @@ class RunPage(QWidget):
         column = QVBoxLayout(side)
         column.setContentsMargins(14, 0, 6, 0)
         column.setSpacing(7)
-        column.addWidget(self._answer)
+        column.addWidget(self.answer)
         column.addLayout(self._found)
         column.addWidget(self.answers)
         column.addWidget(self.stairs)
-        column.addWidget(self._facts)
+        column.addWidget(self.facts)
         column.addWidget(self._prepared)
         column.addWidget(self._happened)
         column.addWidget(self.joined)
@@ -148,14 +150,14 @@ class RunPage(QWidget):
         above.addWidget(self._rows)
         left.addLayout(above)
         self._plot_place = left
-        self._cursor.setFixedHeight(34)
-        self._cursor.setAlignment(Qt.AlignmentFlag.AlignTop)
-        left.addWidget(self._cursor)
+        self.at_cursor.setFixedHeight(34)
+        self.at_cursor.setAlignment(Qt.AlignmentFlag.AlignTop)
+        left.addWidget(self.at_cursor)
         tools = QHBoxLayout()
         hint = text("drag the band to set the window", style="small", wrap=False)
         hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
         tools.addWidget(hint, 1)
-        tools.addWidget(self._find)
+        tools.addWidget(self.find_button)
         left.addLayout(tools)
         both = QHBoxLayout(self)
         both.setContentsMargins(0, 0, 0, 0)
@@ -208,26 +210,26 @@ class RunPage(QWidget):
         """Show the chosen mount as it is now."""
         mount, run, study, notebook = self._state.mount(), self.run(), self._state.study, self._state.notebook
         if mount is None or run is None or study is None or notebook is None:
-            self._shown = ()
+            self.shown = ()
             return
         self._show_words(mount, run)
         if not self.isVisible():
             return
-        trace = self._trace or self._default_trace()
+        trace = self.trace or self._default_trace()
         roles = [(c.name, c.role) for r in (run, *mount.joined_to(run.id)) for c in r.channels]
         lags = [r.lag_s for r in mount.joined_to(run.id)]
         result = self._state.result(run.id)
         stretch = None if result is None else result.stretch_s
         key = (str(notebook.path), run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run), stretch)
-        if key == self._shown:
+        if key == self.shown:
             return
-        self._shown = key
+        self.shown = key
         self._trace_box.clear()
         for name, label in model.trace_choices(study.under_test):
             self._trace_box.addItem(label, name)
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.over.fill(mount, trace)
-        self._cursor.setText(_HINT)
+        self.at_cursor.setText(_HINT)
         self.plot.clear()
         window = self._window_in_use(run)
 
@@ -237,11 +239,11 @@ class RunPage(QWidget):
             return view_of(notebook, study, run, trace, model.axis_label(trace), window, result)
 
         def done(found: object) -> None:
-            if self._shown == key:
+            if self.shown == key:
                 self.plot.show_view(found)  # type: ignore[arg-type]
                 self._fill_rows(found)  # type: ignore[arg-type]
                 if found.problem:  # type: ignore[attr-defined]
-                    self._cursor.setText(found.problem)  # type: ignore[attr-defined]
+                    self.at_cursor.setText(found.problem)  # type: ignore[attr-defined]
                 self.over.choose(self.over.mount_id)
 
         self._state.jobs.start("drawing the run", work, done, self._state.trouble.emit)
@@ -263,13 +265,13 @@ class RunPage(QWidget):
         verdict = self._state.verdict
         reading = self._state.reading(mount.id)
         result = verdict.results.get(run.id) if verdict is not None else None
-        self._answer.setText(model.answer(verdict, reading, result))
+        self.answer.setText(model.answer(verdict, reading, result))
         self._fill_found(mount)
         self.answers.show_mount(mount, [f.kind for f in verdict.unanswered(mount.id)] if verdict is not None else [])
         levels, steps = model.staircase(result)
         self.stairs.show_steps(levels, steps)
-        self._facts.show_facts(model.readings(verdict, mount.id), model.facts(result, run))
-        self._find.setEnabled(bool(run.windows))
+        self.facts.show_facts(model.readings(verdict, mount.id), model.facts(result, run))
+        self.find_button.setEnabled(bool(run.windows))
         self._prepared.setVisible(mount.begun_at is not None)
         self._happened.setVisible(bool(run.marks or run.note))
         self.joined.show_logs(mount.joined_to(run.id))
@@ -302,10 +304,11 @@ class RunPage(QWidget):
             action = QAction(no_keys(title), menu)
             action.setCheckable(True)
             action.setChecked(self.plot.residuals if key == "residuals" else key in self.plot.wanted)
-            action.toggled.connect(lambda on, k=key: self._row_toggled(k, on))
+            action.toggled.connect(lambda on, k=key: self.show_row(k, on))
             menu.addAction(action)
 
-    def _row_toggled(self, key: str, on: bool) -> None:
+    def show_row(self, key: str, on: bool) -> None:
+        """Show or hide one row of traces."""
         keys = [k for k in self.plot.wanted if k != key] + ([key] if on and key != "residuals" else [])
         residuals = on if key == "residuals" else self.plot.residuals
         self.plot.show_rows(tuple(keys), residuals)
@@ -316,22 +319,22 @@ class RunPage(QWidget):
     def _show_cursor(self, seconds: object) -> None:
         view = self.plot.view
         if seconds is None or view is None:
-            self._cursor.setText(_HINT)
+            self.at_cursor.setText(_HINT)
             return
         at = float(seconds)  # type: ignore[arg-type]
         read = [f"{n} {number(v, 0 if abs(v) >= 1000 else 1)} {u}" for n, v, u in view.at(at) if v == v]
         since = (at - view.load_start_s) / 60
-        self._cursor.setText(f"{number(at / 60, 1)} min ({number(since, 1)} min of load): " + " · ".join(read))
+        self.at_cursor.setText(f"{number(at / 60, 1)} min ({number(since, 1)} min of load): " + " · ".join(read))
 
     def _trace_chosen(self, index: int) -> None:
-        self._trace = self._trace_box.itemData(index)
+        self.trace = self._trace_box.itemData(index)
         self.renew()
 
     def _window_moving(self, begin: float, end: float) -> None:
         """The reading follows the band while it is dragged: the plain mean, until it is let go and judged."""
         view = self.plot.view
         if view is not None:
-            self._cursor.setText(model.plain_mean(view, begin, end))
+            self.at_cursor.setText(model.plain_mean(view, begin, end))
 
     def _window_moved(self, begin: float, end: float) -> None:
         run, notebook = self.run(), self._state.notebook
@@ -340,7 +343,7 @@ class RunPage(QWidget):
         begin, end = max(begin, 0.0), min(end, run.duration_s)
         if end - begin < 10:
             self._state.trouble.emit("a window needs at least 10 s; drag its edges further apart")
-            self._shown = ()
+            self.shown = ()
             self.renew()
             return
         self._state.attempt(edits.set_window, notebook, run.id, (begin, end))
@@ -360,7 +363,8 @@ class RunPage(QWidget):
         if run is not None:
             self.join_wanted.emit(run.id)
 
-    def _show_happened(self) -> None:
+    def show_happened(self) -> None:
+        """Show what happened during the run: marks, numbers, troubles."""
         run = self.run()
         if run is not None:
             self.working.emit(happened(run))
@@ -377,13 +381,15 @@ class RunPage(QWidget):
         if self._state.verdict is not None and reading is not None:
             self.working.emit(mount_working(self._state.verdict, reading))
 
+    def _explain_step(self, trace: str) -> None:
+        self._explain_school(next(k for k, school in SCHOOLS.items() if school.trace == trace and not school.rebased))
+
     def _explain_school(self, key: str) -> None:
         verdict, mount = self._state.verdict, self._state.mount()
         if verdict is not None and mount is not None:
-            under = verdict.schools[key]
-            reading = next((r for r in under.readings if r.mount_id == mount.id), None)
+            reading = next((r for r in verdict.readings_of(SCHOOLS[key]) if r.mount_id == mount.id), None)
             if reading is not None:
-                self.working.emit(mount_working(verdict, reading, under.school))
+                self.working.emit(mount_working(verdict, reading, SCHOOLS[key]))
 
     def explain_focus(self) -> None:
         """The working of the reading (F1)."""

@@ -126,13 +126,13 @@ def staircase(result: RunResult | None) -> tuple[list[StairLevel], list[Rise]]:
     coolant, die = result.traces.get("coolant_over_air"), result.traces.get("die_over_coolant")
     if coolant is not None:
         levels.append(StairLevel("coolant", air + coolant.value))
-        steps.append(step("air", "coolant", coolant.value, coolant.u95, heat))
+        steps.append(step("air", "coolant", coolant.value, coolant.u95, heat, trace="coolant_over_air"))
         if die is not None:
             levels.append(StairLevel("die", air + coolant.value + die.value))
-            steps.append(step("coolant", "die", die.value, die.u95, own))
+            steps.append(step("coolant", "die", die.value, die.u95, own, trace="die_over_coolant"))
     elif (whole := result.traces.get("die_over_air")) is not None:
         levels.append(StairLevel("die", air + whole.value))
-        steps.append(step("air", "die", whole.value, whole.u95, own))
+        steps.append(step("air", "die", whole.value, whole.u95, own, trace="die_over_air"))
     return levels, steps
 
 

@@ -28,13 +28,13 @@ class FairPage(Page):
 
     def __init__(self, state: State, shelf: ShelfState) -> None:
         super().__init__(state, shelf)
-        self._said = text(style="heading")
-        self.column.addWidget(self._said)
+        self.said = text(style="heading")
+        self.column.addWidget(self.said)
         self._list = QVBoxLayout()
         self._list.setSpacing(8)
         self.column.addLayout(self._list)
         self.answers: dict[str, QLineEdit] = {}
-        self._shown: list[tuple[Difference, str | None]] = []
+        self.shown: list[tuple[Difference, str | None]] = []
         self.heading("Configurations")
         self.column.addWidget(
             text(
@@ -52,8 +52,8 @@ class FairPage(Page):
         assert study is not None
         now = self._differences()
         found = [d for d, _ in now]
-        if now != self._shown:
-            self._shown = now
+        if now != self.shown:
+            self.shown = now
             self._list_differences(now)
         under = {kind_under_test(study.under_test).slot}
         open_ = [d for d, reason in now if reason is None and d.strength > 0]
@@ -61,20 +61,20 @@ class FairPage(Page):
             configuration(study, c, self.shelf.bench, self.shelf.parts).keys() - under for c in study.live_candidates
         )
         if not found and not known:
-            self._said.setText(
+            self.said.setText(
                 "Nothing is said yet of how the candidates are built in: set up a bench, or fill in what matters below."
             )
         elif not found:
-            self._said.setText("Fair, as far as is known: nothing differs besides what is under test.")
+            self.said.setText("Fair, as far as is known: nothing differs besides what is under test.")
         elif not any(d.strength for d in found):
-            self._said.setText("Fair, as far as is known: what differs is taken out of the numbers.")
+            self.said.setText("Fair, as far as is known: what differs is taken out of the numbers.")
         elif open_:
-            self._said.setText(
+            self.said.setText(
                 f"{several(len(open_), 'thing').capitalize()} differ{'' if len(open_) > 1 else 's'} besides what is under test. "
                 "Mend it, or write down why it stays."
             )
         else:
-            self._said.setText("All that differs stays for a reason; the reasons come out with the result.")
+            self.said.setText("All that differs stays for a reason; the reasons come out with the result.")
         self._fill_table()
 
     def _differences(self) -> list[tuple[Difference, str | None]]:
@@ -222,7 +222,7 @@ class FairPage(Page):
                 value = part.id if part is not None else None
         except BenchError as error:
             self.state.trouble.emit(str(error))
-            self._renew()
+            self.show_now()
             return
         if column == 1:
             if bench is None:
@@ -237,4 +237,4 @@ class FairPage(Page):
                 )
         elif study is not None:
             self.edit(planedits.configure, study.live_candidates[column - 2].id, key, value)
-        self._renew()
+        self.show_now()

@@ -39,7 +39,7 @@ class MountsPage(Page):
         self.samples.given.connect(lambda v: self.change_plan("change the scatter between samples", sample_spread_k=v))
         for line in (self.difference, self.spread, self.samples):
             line.refused.connect(self.state.trouble.emit)
-        self._where, self._where_samples = text(style="muted"), text(style="muted")
+        self.where, self.where_samples = text(style="muted"), text(style="muted")
         holder = QWidget()
         grid = QGridLayout(holder)
         grid.setContentsMargins(0, 0, 0, 0)
@@ -52,11 +52,11 @@ class MountsPage(Page):
                     row(self.goal, self.difference, text("K with a chance of", style="muted", wrap=False), self.power),
                     None,
                 ),
-                ("Scatter between mounts", row(self.spread, text("K", style="muted", wrap=False)), self._where),
+                ("Scatter between mounts", row(self.spread, text("K", style="muted", wrap=False)), self.where),
                 (
                     "Scatter between samples",
                     row(self.samples, text("K", style="muted", wrap=False)),
-                    self._where_samples,
+                    self.where_samples,
                 ),
             )
         ):
@@ -67,19 +67,19 @@ class MountsPage(Page):
                 grid.addWidget(box, i, 1)
                 grid.addWidget(words, i, 2)
         self.column.addWidget(holder)
-        self._said = text(style="heading")
-        self.column.addWidget(self._said)
+        self.said = text(style="heading")
+        self.column.addWidget(self.said)
         self.plot = Sketch(theme, "Chance over the number of mounts", 230)
         self.column.addWidget(self.plot)
-        self._use = button("Plan so many mounts", self._take)
+        self.use = button("Plan so many mounts", self._take)
         self._planned = text(style="muted")
         self.column.addWidget(self._planned)
-        self.column.addWidget(row(self._use))
+        self.column.addWidget(row(self.use))
         self.heading("One more mount, or one more sample?")
-        self._buys = text()
-        self.column.addWidget(self._buys)
+        self.buys = text()
+        self.column.addWidget(self.buys)
         self.column.addStretch(1)
-        self._wanted: int | None = None
+        self.wanted: int | None = None
 
     def renew(self) -> None:
         study = self.state.study
@@ -96,10 +96,10 @@ class MountsPage(Page):
         spread = float(own or assumed.sd_k)
         self.spread.show_value(round(spread, 3))
         known = f"{figure(assumed.sd_k, 2)} K, {assumed.where}"
-        self._where.setText(f"your own figure; else {known}" if own else known)
+        self.where.setText(f"your own figure; else {known}" if own else known)
         of_samples = float(plan["sample_spread_k"]) if "sample_spread_k" in plan else round(spread / 2, 3)
         self.samples.show_value(of_samples)
-        self._where_samples.setText(
+        self.where_samples.setText(
             "your own figure" if "sample_spread_k" in plan else "a guess: half of that between mounts"
         )
         k = max(2, len(study.live_candidates))
@@ -109,7 +109,7 @@ class MountsPage(Page):
                 k, spread, size, goal, lambda n: last_confidence(study, n), reference, _MOST, plans_rounds(study)
             )
         except KuffinError as error:
-            self._said.setText(str(error))
+            self.said.setText(str(error))
             return
         self._show(curve, goal, size, float(plan.get("power", 0.8)), k)
         self._show_buys(of_samples, spread, k)
@@ -118,7 +118,7 @@ class MountsPage(Page):
         study = self.state.study
         assert study is not None
         enough = next((p for p in curve if p.power >= wanted), None)
-        self._wanted = enough.mounts if enough is not None else None
+        self.wanted = enough.mounts if enough is not None else None
         what = (
             f"show two candidates to be the same within {size:g} K"
             if goal == "same"
@@ -127,12 +127,12 @@ class MountsPage(Page):
         among = f"between one pair among {count(k)}" + (", against the reference" if study.reference_id else "")
         among += ", with rounds taken out" if plans_rounds(study) else ""
         if enough is not None:
-            self._said.setText(
+            self.said.setText(
                 f"{count(enough.mounts).capitalize()} mounts of each {what} {among} with a chance of "
                 f"{100 * enough.power:.0f} %; a pair's interval is then about ±{figure(enough.half_width, 2)} K."
             )
         else:
-            self._said.setText(
+            self.said.setText(
                 f"Even {count(_MOST)} mounts of each {what} with a chance of {100 * curve[-1].power:.0f} % only: take a larger "
                 "difference, or reduce the scatter between mounts."
             )
@@ -147,8 +147,8 @@ class MountsPage(Page):
             "; ".join(f"{p.mounts} mounts: {100 * p.power:.0f} %" for p in curve),
         )
         now = next((p for p in curve if p.mounts == planned), None)
-        self._use.setVisible(enough is not None and enough.mounts != planned)
-        self._use.setText(f"Plan {count(enough.mounts)} mounts of each" if enough else "")
+        self.use.setVisible(enough is not None and enough.mounts != planned)
+        self.use.setText(f"Plan {count(enough.mounts)} mounts of each" if enough else "")
         tail = f": a chance of {100 * now.power:.0f} %, ±{figure(now.half_width, 2)} K" if now is not None else ""
         self._planned.setText(f"Planned: {count(planned)} of each{tail}.")
 
@@ -169,8 +169,8 @@ class MountsPage(Page):
             lines.append(
                 f"{what} ({count(buys.samples)} {s}, {count(buys.mounts_each)} mount{'' if buys.mounts_each == 1 else 's'} on each): {half}."
             )
-        self._buys.setText("\n".join(lines))
+        self.buys.setText("\n".join(lines))
 
     def _take(self) -> None:
-        if self._wanted is not None:
-            self.change("plan the number of mounts", planned_rounds=self._wanted)
+        if self.wanted is not None:
+            self.change("plan the number of mounts", planned_rounds=self.wanted)

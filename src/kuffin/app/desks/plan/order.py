@@ -91,12 +91,12 @@ class OrderPage(Page):
             )
         )
         self._draw = button("Draw the order", self.draw, "At random within each round, then the evenest of sixty draws")
-        self._said = text()
-        self._change = text(style="warn")
+        self.said = text()
+        self.cost_of_change = text(style="warn")
         self._minutes = text(style="muted")
         self.column.addWidget(row(self._draw))
-        self.column.addWidget(self._said)
-        self.column.addWidget(self._change)
+        self.column.addWidget(self.said)
+        self.column.addWidget(self.cost_of_change)
         self.list = OrderList(self)
         self.list.setMinimumHeight(220)
         self.column.addWidget(self.list, 1)
@@ -167,8 +167,8 @@ class OrderPage(Page):
         study = self.state.study
         assert study is not None
         if not slots:
-            self._said.setText("No mount is planned yet. Draw an order; it can be dragged afterwards.")
-            self._change.setText("")
+            self.said.setText("No mount is planned yet. Draw an order; it can be dragged afterwards.")
+            self.cost_of_change.setText("")
             self._minutes.setText("")
             return
         now = fairness(slots)
@@ -182,7 +182,7 @@ class OrderPage(Page):
         said = now.sentence()[0].upper() + now.sentence()[1:]
         if lacks:
             said = f"The plan was changed since the order was drawn: {'; '.join(lacks)}. Draw it again; what is done or begun stays."
-        self._said.setText(said)
+        self.said.setText(said)
         cost = ""
         if (
             self._before is not None and sorted(map(str, self._before)) != sorted(map(str, slots))
@@ -197,8 +197,8 @@ class OrderPage(Page):
                     f"That change costs fairness: the share of a drift that lands in a difference goes from "
                     f"{was.worst_gap:.2f} to {now.worst_gap:.2f}. Ctrl+Z takes it back."
                 )
-        self._change.setText(cost)
-        self._change.setVisible(bool(cost))
+        self.cost_of_change.setText(cost)
+        self.cost_of_change.setVisible(bool(cost))
         total = change_over_minutes(slots, self._between())
         gain = "Each round holds every candidate once, so what a round has in common (an afternoon, a fill) can be taken out."
         self._minutes.setText(f"Change-overs take about {total / 60:.1f} h in all. {gain}")

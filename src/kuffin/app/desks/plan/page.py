@@ -32,9 +32,10 @@ class Page(QWidget):
         self.column = QVBoxLayout(self)
         self.column.setContentsMargins(0, 4, 10, 8)
         self.column.setSpacing(8)
-        shelf.changed.connect(self._renew)
+        shelf.changed.connect(self.show_now)
 
-    def _renew(self) -> None:
+    def show_now(self) -> None:
+        """Show everything as it is now, or once the page is looked at."""
         self.stale = not self.isVisible()
         if self.stale:
             return
@@ -48,7 +49,7 @@ class Page(QWidget):
     def showEvent(self, event: QShowEvent) -> None:
         super().showEvent(event)
         if self.stale:
-            self._renew()
+            self.show_now()
 
     def renew(self) -> None:
         """Show everything as it is now."""
@@ -66,7 +67,7 @@ class Page(QWidget):
             return act(self.state.notebook, *args, **kwargs)
         except KuffinError as error:
             self.state.trouble.emit(str(error))
-            self._renew()
+            self.show_now()
             return None
 
     def change(self, label: str, **values: object) -> None:

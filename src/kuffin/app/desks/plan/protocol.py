@@ -213,7 +213,7 @@ class ProtocolPage(Page):
         kept = self.edit(planedits.keep_protocol, name, steps, limits, protocol.id if protocol else None)
         if protocol is None and isinstance(kept, int):
             self.change("take a protocol", protocol_id=kept)
-        self._renew()
+        self.show_now()
 
     def _written(self, at: int, column: int, content: str) -> None:
         steps = list(self.shelf.steps)
@@ -238,7 +238,7 @@ class ProtocolPage(Page):
             steps[at] = replace(steps[at], **change)
         except KuffinError as error:
             self.state.trouble.emit(str(error))
-            self._renew()
+            self.show_now()
             return
         self._save(tuple(steps))
 

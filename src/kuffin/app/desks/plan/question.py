@@ -66,10 +66,10 @@ class QuestionPage(Page):
             lambda: self.change("say whose die is asked about", device=self.device.currentData())
         )
         self._places = row()
-        self._device_said = text(style="muted", wrap=False)
-        self._asked_about = row(self.device, self._device_said)
+        self.device_said = text(style="muted", wrap=False)
+        self.asked_about = row(self.device, self.device_said)
         self._form = form
-        form.addRow("The die of", self._asked_about)
+        form.addRow("The die of", self.asked_about)
         form.addRow("They take the place of", self._places)
         form.addRow(
             "A difference matters from", row(self.margin, text("read at", style="muted", wrap=False), self.power)
@@ -140,10 +140,10 @@ class QuestionPage(Page):
             study.device,
         )
         loop = bench.cooled if bench is not None else ()
-        self._device_said.setText(
+        self.device_said.setText(
             f"the loop cools {', then '.join(loop)}" if loop else "what the loop cools is said on the Bench"
         )
-        self._form.setRowVisible(self._asked_about, len(devices) > 1 or study.device is not None)
+        self._form.setRowVisible(self.asked_about, len(devices) > 1 or study.device is not None)
 
     def _show_places(self, study: Study) -> None:
         """Ask which places of the loop a candidate takes, where it could take several."""
@@ -169,7 +169,7 @@ class QuestionPage(Page):
         now = [*taken, place] if on else [p for p in taken if p != place]
         if not now:
             self.state.trouble.emit("a candidate takes at least one place of the loop")
-            self._renew()
+            self.show_now()
             return
         self.change_plan("say which places the candidates take", places=now)
 
@@ -287,7 +287,7 @@ class QuestionPage(Page):
             )
             if part is not None:
                 self.edit(planedits.choose_part, candidate_id, part.id)
-        self._renew()
+        self.show_now()
 
     def _add_candidate(self) -> None:
         study = self.state.study
@@ -373,7 +373,7 @@ class QuestionPage(Page):
         if isinstance(claim_id, int) and self.state.study is not None:
             by_name = {c.name: c.id for c in self.state.study.live_candidates}
             self.edit(planedits.change_claim, claim_id, column, written, by_name)
-        self._renew()
+        self.show_now()
 
     def _remove_claim(self) -> None:
         claim_id = self.claims.data_of(self.claims.currentRow()) if self.claims.currentRow() >= 0 else None

@@ -64,7 +64,7 @@ class WhenPage(Page):
         grid = QGridLayout(holder)
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setHorizontalSpacing(10)
-        self._days: list[tuple[QCheckBox, QDoubleSpinBox, QDoubleSpinBox]] = []
+        self.days: list[tuple[QCheckBox, QDoubleSpinBox, QDoubleSpinBox]] = []
         for d, name in enumerate(DAYS):
             on = QCheckBox(name[:3])
             on.setAccessibleName(f"At the bench on {name}s")
@@ -75,7 +75,7 @@ class WhenPage(Page):
                 hour.valueChanged.connect(self._hours_changed)
                 spans.append(hour)
             on.toggled.connect(self._hours_changed)
-            self._days.append((on, spans[0], spans[1]))
+            self.days.append((on, spans[0], spans[1]))
             for i, widget in enumerate((on, *spans)):
                 grid.addWidget(widget, i, d + 1)
         for i, words in enumerate(("at the bench", "from", "to")):
@@ -88,8 +88,8 @@ class WhenPage(Page):
         self.off.editingFinished.connect(self._off_changed)
         self.column.addWidget(row(text("Days off", wrap=False), self.off, button("Write iCalendar …", self._ask_file)))
         self.off.setMinimumWidth(320)
-        self._said = text(style="heading")
-        self.column.addWidget(self._said)
+        self.said = text(style="heading")
+        self.column.addWidget(self.said)
         self.sheet = DaySheet(theme)
         self.column.addWidget(self.sheet)
         self._rests = text(style="muted")
@@ -109,7 +109,7 @@ class WhenPage(Page):
         self.deadline.setDateTime(QDateTime(end))  # type: ignore[call-overload]
         self.pause.setValue(float(study.plan.get("pause_min", 5.0)))
         hours = hours_of(study)
-        for d, (on, start, stop) in enumerate(self._days):
+        for d, (on, start, stop) in enumerate(self.days):
             span = hours.week.get(d)
             on.setChecked(span is not None)
             start.setEnabled(span is not None)
@@ -123,12 +123,12 @@ class WhenPage(Page):
         try:
             jobs = jobs_of(study, self.shelf.bench, self.shelf.parts, takes, self.shelf.steps)
             self.plan = laid_plan(study, jobs, now) if jobs else None
-            self._said.setText(self._sentence(len(jobs)))
-            self._said.setProperty("warn", None)
+            self.said.setText(self._sentence(len(jobs)))
+            self.said.setProperty("warn", None)
         except KuffinError as error:
             self.plan = None
             sentence = str(error)
-            self._said.setText(sentence[0].upper() + sentence[1:] + ".")
+            self.said.setText(sentence[0].upper() + sentence[1:] + ".")
         self.sheet.show_plan(self.plan, hours, places)
         self._rests.setText(
             f"A run: {takes.run_min:.0f} min, {takes.run_from}. Change-overs: {takes.change_from}. "
@@ -159,8 +159,8 @@ class WhenPage(Page):
         self.change_plan("change the deadline", deadline=value)
 
     def _hours_changed(self) -> None:
-        week = {str(d): [a.value(), b.value()] for d, (on, a, b) in enumerate(self._days) if on.isChecked()}
-        for d, (on, a, b) in enumerate(self._days):
+        week = {str(d): [a.value(), b.value()] for d, (on, a, b) in enumerate(self.days) if on.isChecked()}
+        for d, (on, a, b) in enumerate(self.days):
             if on.isChecked() and b.value() <= a.value():
                 week[str(d)] = [9.0, 18.0] if not a.isEnabled() else [a.value(), min(a.value() + 1, 24.0)]
         self.change_plan("change the hours at the bench", hours=week)

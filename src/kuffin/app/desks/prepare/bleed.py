@@ -24,8 +24,8 @@ class BleedPage(PreparePage):
 
     def __init__(self, desk: PrepareDesk) -> None:
         super().__init__(desk)
-        self._said = text(style="heading")
-        self.column.addWidget(self._said)
+        self.said = text(style="heading")
+        self.column.addWidget(self.said)
         self.usual = number(0.05, 20, "%", 2, 0.1, "The flow sensor's own scatter")
         self.usual.valueChanged.connect(lambda v: self.keep(usual_percent=v))
         self.column.addWidget(
@@ -48,7 +48,7 @@ class BleedPage(PreparePage):
         self.result = None
         self.plot.setVisible(len(rows) > 1)
         if not rows:
-            self._said.setText(
+            self.said.setText(
                 "Let the pump run, tilt and tap, and read the flow every quarter of a minute; or take a log of it."
             )
             return
@@ -63,4 +63,4 @@ class BleedPage(PreparePage):
             sentence = self.result.sentence
         except KuffinError as error:
             sentence = str(error)
-        self._said.setText(sentence[0].upper() + sentence[1:] + ".")
+        self.said.setText(sentence[0].upper() + sentence[1:] + ".")

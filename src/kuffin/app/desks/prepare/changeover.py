@@ -73,8 +73,8 @@ class TaskRow(QWidget):
         self.note.setPlaceholderText("note on this step")
         self.note.setAccessibleName(f"Note on step {number}")
         self.note.editingFinished.connect(lambda: self.noted.emit(task.key, self.note.text().strip()))
-        self._write = link_button("note", f"Write a note on step {number}")
-        self._write.clicked.connect(self._open_note)
+        self.write = link_button("note", f"Write a note on step {number}")
+        self.write.clicked.connect(self._open_note)
         grid = QGridLayout(self)
         grid.setContentsMargins(0, 1, 0, 1)
         grid.setVerticalSpacing(1)
@@ -88,7 +88,7 @@ class TaskRow(QWidget):
             go = link_button(names.get(task.sheet, task.sheet))
             go.clicked.connect(lambda: self.sheet_wanted.emit(task.sheet))
             grid.addWidget(go, 0, 3)
-        grid.addWidget(self._write, 0, 4)
+        grid.addWidget(self.write, 0, 4)
         grid.addLayout(self._cautions, 1, 1, 1, 4)
         grid.addWidget(self._short, 3, 1, 1, 4)
         grid.addWidget(self.note, 2, 1, 1, 4)
@@ -122,7 +122,7 @@ class TaskRow(QWidget):
         if not self.note.hasFocus():
             self.note.setText(note)
             self.note.setVisible(bool(note))
-            self._write.setVisible(not note)
+            self.write.setVisible(not note)
         self._words.setProperty("muted", "true" if done else None)
         self._words.style().unpolish(self._words)
         self._words.style().polish(self._words)
@@ -151,7 +151,7 @@ class TaskRow(QWidget):
 
     def _open_note(self) -> None:
         self.note.show()
-        self._write.hide()
+        self.write.hide()
         self.note.setFocus()
 
 
@@ -176,14 +176,14 @@ class ChangeOverPage(PreparePage):
         self.ready = QPushButton("Ready to run")
         self.ready.setObjectName("next")
         self.ready.clicked.connect(self._make_ready)
-        self._left = text(style="muted")
+        self.left = text(style="muted")
         again = button(
             "Start again",
             lambda: self.edit(preparationedits.start_again, self.mount.id),
             "Takes all ticks back; notes stay",
         )
         self.column.addWidget(row(self.ready, again))
-        self.column.addWidget(self._left)
+        self.column.addWidget(self.left)
         self.column.addWidget(text("Photos: drop them on a step, or here for the whole mount", style="muted"))
         self.photos = PhotoStrip(desk.state)
         self.photos.removed.connect(lambda i: self.edit(photos_of.bin_photo, i))
@@ -223,13 +223,13 @@ class ChangeOverPage(PreparePage):
         left = [r.task for r in self.rows if not r.box.isChecked()]
         self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
         if self.mount.ready_at:
-            self._left.setText(
+            self.left.setText(
                 f"Ready since {self.mount.ready_at[11:16]}. Run it on the Run desk (Ctrl+3), or drop your own log of it on the loom afterwards."
             )
         elif left:
-            self._left.setText(f"Still to do: {len(left)} of {len(self.rows)}; next: {left[0].text}")
+            self.left.setText(f"Still to do: {len(left)} of {len(self.rows)}; next: {left[0].text}")
         else:
-            self._left.setText("Everything is ticked.")
+            self.left.setText("Everything is ticked.")
         self.photos.show_photos([p for p in photos if p.kind == "photo"])
         if not self.note.hasFocus():
             self.note.setText(self.mount.note)

@@ -93,7 +93,7 @@ class PrintPage(PreparePage):
         self._of: int | None = None  # the mount that the person chose
         self.which = choice([], "The mount whose print it is")
         self.which.activated.connect(lambda: self.choose(self.which.currentData()))
-        self._said = text(style="heading")
+        self.headline = text(style="heading")
         self.die_width = NumberLine("mm", "Width of the die", 1, 200)
         self.die_height = NumberLine("mm", "Height of the die", 1, 200)
         for box, key in ((self.die_width, "width_mm"), (self.die_height, "height_mm")):
@@ -110,7 +110,7 @@ class PrintPage(PreparePage):
                 text("mm high", style="muted", wrap=False),
             )
         )
-        self.column.addWidget(self._said)
+        self.column.addWidget(self.headline)
         self.sides = {key: PrintSide(title, desk.theme) for key, title in PRINT_SIDES.items()}
         both = QHBoxLayout()
         for key, side in self.sides.items():
@@ -151,7 +151,7 @@ class PrintPage(PreparePage):
         """Show the print of another mount."""
         self._of = mount_id if isinstance(mount_id, int) else None
         self.prints = {}
-        self._renew()
+        self.show_now()
 
     def sheet(self) -> dict[str, Any]:
         notebook = self.state.notebook
@@ -176,7 +176,7 @@ class PrintPage(PreparePage):
             side.turn.setChecked(bool(one.get("turned")))
             side.said.setText(self._words(one))
             side.map.setPixmap(_picture(one.get("map")))
-        self._said.setText(self._headline(kept))
+        self.headline.setText(self._headline(kept))
         self._show_gallery()
 
     def _open_photo(self, side: PrintSide, key: str, shows: object, one: dict[str, Any]) -> None:

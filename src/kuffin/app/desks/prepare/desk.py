@@ -42,7 +42,7 @@ class PrepareDesk(PagedDesk):
         self.state, self.shelf, self.theme = state, shelf, theme
         self.mount: Mount | None = None
         self.done = Prepared({}, {})
-        self._chosen: int | None = None
+        self.chosen: int | None = None
         self.which = choice([], "The mount that is prepared")
         self.which.activated.connect(lambda: self.choose(self.which.currentData()))
         self._empty = text(style="muted")
@@ -79,7 +79,7 @@ class PrepareDesk(PagedDesk):
 
     def _forget(self) -> None:
         """Another notebook has other mounts, though their numbers may be the same."""
-        self._chosen = None
+        self.chosen = None
         self.stale = True
 
     def _heard(self) -> None:
@@ -94,7 +94,7 @@ class PrepareDesk(PagedDesk):
 
     def choose(self, mount_id: object) -> None:
         """Prepare another mount than the next one."""
-        self._chosen = mount_id if isinstance(mount_id, int) else None
+        self.chosen = mount_id if isinstance(mount_id, int) else None
         self.renew()
 
     def renew(self) -> None:
@@ -103,9 +103,9 @@ class PrepareDesk(PagedDesk):
         study, notebook = self.state.study, self.state.notebook
         before = self.mount.id if self.mount is not None else None
         mounts = order_of(study) if study is not None else []
-        self.mount = next((m for m in mounts if m.id == self._chosen), None)
+        self.mount = next((m for m in mounts if m.id == self.chosen), None)
         if self.mount is None and study is not None:
-            self._chosen = None
+            self.chosen = None
             self.mount = next_mount(study) or (mounts[-1] if mounts else None)
         ready = self.mount is not None
         self.which.setVisible(ready)
@@ -136,7 +136,7 @@ class PrepareDesk(PagedDesk):
         if self.mount.id != before:
             self.contact.forget()
         for page in self._pages:
-            page._renew()
+            page.show_now()
         ticked = sum(1 for t in self.tasks() if (k := self.done.ticks.get(t.key)) is not None and k.done_at)
         self.mark_page("changeover", f"{ticked} of {len(self.tasks())}")
 

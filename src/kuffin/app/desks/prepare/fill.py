@@ -26,8 +26,8 @@ class FillPage(PreparePage):
         self.heading("What the loop holds")
         self.table = WritingTable(["part", "holds", ""], "What the loop holds", stretch=2)
         self.column.addWidget(self.table)
-        self._total = text()
-        self.column.addWidget(self._total)
+        self.total = text()
+        self.column.addWidget(self.total)
         self.heading("What to mix")
         self.reserve = number(0, 5000, "mL", 0, 10, "For topping up")
         self.share = number(0, 100, "%", 0, 5, "Concentrate in the mix")
@@ -39,8 +39,8 @@ class FillPage(PreparePage):
         form.addRow("for topping up", self.reserve)
         form.addRow("concentrate, additive", row(self.share, self.additive))
         self.column.addLayout(form)
-        self._mix = text(style="heading")
-        self.column.addWidget(self._mix)
+        self.mix = text(style="heading")
+        self.column.addWidget(self.mix)
         self.heading("What the old coolant leaves")
         self.left = number(0, 5000, "mL", 0, 10, "Left after draining")
         self.rinses = number(0, 20, "", 0, 1, "Rinses")
@@ -71,11 +71,11 @@ class FillPage(PreparePage):
         self.table.fit(9)
         kept = self.sheet()
         if not held:
-            self._total.setText("No loop is set up yet: build it on the Bench page, and its volume is known here.")
-            self._mix.setText("")
+            self.total.setText("No loop is set up yet: build it on the Bench page, and its volume is known here.")
+            self.mix.setText("")
             self._carried.setText("")
             return
-        self._total.setText(f"Together about {total:.0f} ± {spread:.0f} mL.")
+        self.total.setText(f"Together about {total:.0f} ± {spread:.0f} mL.")
         reserve = float(kept.get("reserve_ml", round(0.15 * total, -1)))
         coolant = parts_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts).get("coolant")
         of_coolant = coolant.fields.get("share_percent") if coolant is not None else None
@@ -99,12 +99,12 @@ class FillPage(PreparePage):
                 parts.insert(0, f"{made.concentrate_ml:.0f} mL concentrate")
             if made.additive_ml:
                 parts.append(f"{made.additive_ml:.0f} mL additive")
-            self._mix.setText(
+            self.mix.setText(
                 f"Mix {made.total_ml:.0f} mL of {name}: {', '.join(parts)}. "
                 f"That is enough even where the loop holds {spread:.0f} mL more."
             )
         except KuffinError as error:
-            self._mix.setText(str(error))
+            self.mix.setText(str(error))
         try:
             stays = 100 * carry_over(left, total, rinses)
             enough = rinses_needed(left, total)

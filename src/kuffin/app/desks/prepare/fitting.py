@@ -44,8 +44,8 @@ class FitPage(PreparePage):
                 )
             )
         )
-        self._screws = text()
-        self.column.addWidget(self._screws)
+        self.screws = text()
+        self.column.addWidget(self.screws)
         self.heading("Pads")
         self.table = WritingTable(
             ["where", "pad, mm", "gap, mm", "squeeze at least, %", "at most, %", "how it sits"], "Pads", stretch=5
@@ -53,11 +53,11 @@ class FitPage(PreparePage):
         self.table.written.connect(self._pad_written)
         self.column.addWidget(self.table)
         self.column.addWidget(row(button("Add a pad", self._add_pad), button("Remove it", self._remove_pad)))
-        self._pads = text()
-        self.column.addWidget(self._pads)
+        self.pads = text()
+        self.column.addWidget(self.pads)
         self.heading("Metals in the loop")
-        self._metals = text()
-        self.column.addWidget(self._metals)
+        self.metals = text()
+        self.column.addWidget(self.metals)
         lower = QHBoxLayout()
         left, right = QVBoxLayout(), QVBoxLayout()
         left.addWidget(text("Tightening", style="heading"))
@@ -73,8 +73,8 @@ class FitPage(PreparePage):
         right.addWidget(
             row(*self._numbers(("air_c", "air"), ("humidity", "humidity"), ("coldest_c", "coldest wet surface")))
         )
-        self._dew = text()
-        right.addWidget(self._dew)
+        self.dew = text()
+        right.addWidget(self.dew)
         right.addStretch(1)
         lower.addLayout(left, 1)
         lower.addLayout(right, 1)
@@ -118,7 +118,7 @@ class FitPage(PreparePage):
         warnings = metal_warnings(metals)
         said = " ".join(warnings) if warnings else "No two metals meet that should not." if any(metals.values()) else ""
         unknown = f" Nothing is known of {', '.join(silent)}." if silent else ""
-        self._metals.setText((said + unknown).strip() or "No part of the loop is known yet.")
+        self.metals.setText((said + unknown).strip() or "No part of the loop is known yet.")
         pattern = kept.get("pattern") or (block.fields.get("screw_pattern") if block is not None else None) or "four"
         refill(self.pattern, [(p, p) for p in _PATTERNS], pattern)
         self.picture.show_pattern(pattern)
@@ -126,7 +126,7 @@ class FitPage(PreparePage):
 
     def _say_screws(self, v: dict[str, Any]) -> None:
         if v["length_mm"] is None or v["fan_mm"] is None or v["depth_mm"] is None:
-            self._screws.setText(
+            self.screws.setText(
                 "Type the screw's length, the fan's thickness, and the depth from the radiator's flange to its core."
             )
             return
@@ -139,9 +139,9 @@ class FitPage(PreparePage):
                 washer_mm=v["washer_mm"] or 0.0,
                 grille_mm=v["grille_mm"] or 0.0,
             )
-            self._screws.setText(found.sentence)
+            self.screws.setText(found.sentence)
         except KuffinError as error:
-            self._screws.setText(str(error)[0].upper() + str(error)[1:] + ".")
+            self.screws.setText(str(error)[0].upper() + str(error)[1:] + ".")
 
     def _say_pads(self, kept: list[list[Any]]) -> None:
         try:
@@ -156,16 +156,16 @@ class FitPage(PreparePage):
         )
         self.table.fit(6)
         self.table.setVisible(bool(kept))
-        self._pads.setText(said)
+        self.pads.setText(said)
 
     def _say_dew(self, v: dict[str, Any]) -> None:
         if v["air_c"] is None or v["humidity"] is None:
-            self._dew.setText("With the air and its humidity, Kuffin says from when on a cold surface sweats.")
+            self.dew.setText("With the air and its humidity, Kuffin says from when on a cold surface sweats.")
             return
         try:
             dew = dew_point_c(v["air_c"], v["humidity"])
         except KuffinError as error:
-            self._dew.setText(str(error))
+            self.dew.setText(str(error))
             return
         said = f"Dew point {figure(dew, 1)} °C."
         if v["coldest_c"] is not None:
@@ -176,7 +176,7 @@ class FitPage(PreparePage):
                 said += f" Only {figure(room, 1)} K above it: too close, a draught is enough."
             else:
                 said += f" {figure(room, 1)} K of room."
-        self._dew.setText(said)
+        self.dew.setText(said)
 
     # --- pads ------------------------------------------------------------------------------------------------------
 
@@ -199,7 +199,7 @@ class FitPage(PreparePage):
             kept[at][column] = content.strip() if column == 0 else float(content.replace(",", "."))
         except ValueError:
             self.state.trouble.emit(f"“{content}” is no number")
-            self._renew()
+            self.show_now()
             return
         self.keep(pads=kept)
 

@@ -30,8 +30,8 @@ class LeakPage(PreparePage):
 
     def __init__(self, desk: PrepareDesk) -> None:
         super().__init__(desk)
-        self._allowed = text(style="warn")
-        self.column.addWidget(self._allowed)
+        self.allowed = text(style="warn")
+        self.column.addWidget(self.allowed)
         self.volume = number(1, 20_000, "mL", 0, 10, "Air in the loop")
         self.step = number(0, 10, "kPa", 2, 0.1, "Smallest step of the gauge")
         self.limit = number(0.05, 20, "kPa", 2, 0.1, "Loss in 15 minutes that may pass")
@@ -49,8 +49,8 @@ class LeakPage(PreparePage):
             [("pressure",), ("coolant", "coolant_in", "room", "air_in")],
         )
         self.watched.changed.connect(self._readings)
-        self._said = text(style="heading")
-        self.column.addWidget(self._said)
+        self.said = text(style="heading")
+        self.column.addWidget(self.said)
         self.plot = Sketch(desk.theme, "Pressure freed from temperature", 170)
         self.column.addWidget(self.plot)
         self.column.addWidget(self.watched)
@@ -69,17 +69,17 @@ class LeakPage(PreparePage):
         )
         says_nothing = f" Nothing is known of {', '.join(silent)}: see the manuals." if silent else ""
         if most is None:
-            self._allowed.setText(
+            self.allowed.setText(
                 f"What pressure the parts allow is not on the shelf: see their manuals before you pump.{says_nothing}"
             )
         else:
-            self._allowed.setText(f"Never above {most:g} kPa: {whose} allows no more.{says_nothing}")
+            self.allowed.setText(f"Never above {most:g} kPa: {whose} allows no more.{says_nothing}")
         rows = kept.get("readings", [])
         self.watched.show_rows(rows, kept.get("began"))
         too_high = most is not None and any((r[1] or 0) > most for r in rows)
         self._judge({**kept, **self._asked()})
         if too_high and most is not None:
-            self._said.setText(
+            self.said.setText(
                 f"Let pressure off now: {max(r[1] for r in rows):g} kPa is above the {most:g} kPa that {whose} allows."
             )
 
@@ -92,20 +92,20 @@ class LeakPage(PreparePage):
         rows = sheet.get("readings", [])
         self.plot.setVisible(len(rows) > 1)
         if len(rows) < 2:
-            self._said.setText(
+            self.said.setText(
                 "Pump up, close the valve, and read the pressure every minute or so; with the temperature, if you can."
             )
             return
         try:
             found = leak_test(sheet)
         except KuffinError as error:
-            self._said.setText(str(error)[0].upper() + str(error)[1:] + ".")
+            self.said.setText(str(error)[0].upper() + str(error)[1:] + ".")
             return
         data = rows_of(sheet)
         with_temperature = bool(np.isfinite(data[:, 2]).all())
         self.result = found
         more = "" if with_temperature else " Without temperatures, a kelvin of change is allowed for."
-        self._said.setText(found.sentence + more)
+        self.said.setText(found.sentence + more)
         minutes_ = found.times_s / 60
         series = [
             Series(xs=list(minutes_), ys=list(data[:, 1]), style="faint", label="as read"),

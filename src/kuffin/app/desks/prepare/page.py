@@ -24,13 +24,13 @@ class PreparePage(Page):
     def __init__(self, desk: PrepareDesk) -> None:
         self.desk = desk
         super().__init__(desk.state, desk.shelf)
-        desk.shelf.changed.disconnect(self._renew)  # the desk renews its pages itself, after it has read the mount
+        desk.shelf.changed.disconnect(self.show_now)  # the desk renews its pages itself, after it has read the mount
 
-    def _renew(self) -> None:
+    def show_now(self) -> None:
         if self.desk.stale and self.isVisible():
             self.desk.renew()  # which comes back here, with the mount as it is now
         elif self.desk.mount is not None:
-            super()._renew()
+            super().show_now()
 
     @property
     def mount(self) -> Mount:

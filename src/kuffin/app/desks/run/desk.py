@@ -48,7 +48,7 @@ class RunDesk(QWidget):
         self.state, self.shelf, self.settings, self.running, self.caller = state, shelf, settings, running, caller
         self.choosing = Choosing(state, shelf, settings)
         self._carried_on = False
-        self._shown: tuple[LiveRun, Now] | None = None  # the run on screen, also after its end
+        self.shown: tuple[LiveRun, Now] | None = None  # the run on screen, also after its end
         self._asked: list[str] = []
         self._marked_s = 0.0
         self._reading = ""
@@ -60,10 +60,10 @@ class RunDesk(QWidget):
         self.practice_page.again.connect(self.practise_wanted)
         self.practice_page.look.connect(self.look_at_run)
         self.practice_page.told.connect(state.tell_all)
-        self._stack = QStackedLayout(self)
-        self._stack.addWidget(self.ready)
-        self._stack.addWidget(self.page)
-        self._stack.addWidget(self.practice_page)
+        self.stack = QStackedLayout(self)
+        self.stack.addWidget(self.ready)
+        self.stack.addWidget(self.page)
+        self.stack.addWidget(self.practice_page)
         self.setAcceptDrops(True)
         self.ready.start_wanted.connect(self.start)
         self.ready.chosen.connect(self._choose)
@@ -73,7 +73,7 @@ class RunDesk(QWidget):
         self.ready.instruments_wanted.connect(lambda: self.desk_wanted.emit("Bench"))
         self.page.pressed.connect(self._press)
         self.page.small.connect(self._small)
-        self.page.noted.connect(self._noted)
+        self.page.noted.connect(self.noted)
         self.page.working.connect(self.explain_focus)
         for keys, act in (("Space", self._space), ("M", lambda: self._small("mark")), ("Esc", self._escape)):
             key = QShortcut(QKeySequence(keys), self, act)
@@ -88,7 +88,7 @@ class RunDesk(QWidget):
 
     def _forget(self) -> None:
         """Another notebook: the run that was shown, the choice, and what was hidden or asked belong to the one before."""
-        self._shown = None
+        self.shown = None
         self._asked, self._told = [], set()
         self.choosing.chosen = self.choosing.practice = None
         self.page.ask_no_more()
@@ -107,13 +107,13 @@ class RunDesk(QWidget):
             self.renew()
         if self.running.active and self.running.now is not None:
             self._ticked(self.running.now)
-        (self.page.big if self._stack.currentWidget() is self.page else self.ready.start).setFocus()
+        (self.page.big if self.stack.currentWidget() is self.page else self.ready.start).setFocus()
 
     def choose(self, mount_id: object) -> None:
         """Take a mount to be run next."""
         self.choosing.chosen = mount_id
         if not self.running.active:
-            self._shown = None
+            self.shown = None
         self.renew()
 
     def _choose(self) -> None:
@@ -125,12 +125,12 @@ class RunDesk(QWidget):
         """Show what can be started, unless a run is shown."""
         self.stale = False
         study = self.state.study
-        if self._stack.currentWidget() is self.practice_page and self._shown is not None and not self.running.active:
+        if self.stack.currentWidget() is self.practice_page and self.shown is not None and not self.running.active:
             return
-        if self._shown is not None or self.running.active:
-            self._stack.setCurrentWidget(self.page)
+        if self.shown is not None or self.running.active:
+            self.stack.setCurrentWidget(self.page)
             return
-        self._stack.setCurrentWidget(self.ready)
+        self.stack.setCurrentWidget(self.ready)
         if study is None:
             return
         c = self.choosing
@@ -185,19 +185,19 @@ class RunDesk(QWidget):
         live = self.running.live
         if live is None:
             return
-        self._shown = (live, now)
+        self.shown = (live, now)
         self._call(now)
         for name in now.asked:
             if name not in self._asked:
                 self._asked.append(name)
-        self._ask_on()
+        self.ask_on()
         if self.isVisible():
-            self._stack.setCurrentWidget(self.page)
+            self.stack.setCurrentWidget(self.page)
             # figures five times a second, traces once
             self.page.show_now(live, now, self._carried_on, full=self._frames % 5 == 0 or bool(now.over))
         self._frames += 1
 
-    def _ask_on(self) -> None:
+    def ask_on(self) -> None:
         """Ask for the next number that belongs to a step, where nothing else is being typed."""
         if not self.page.asking and self._asked:
             self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
@@ -210,7 +210,7 @@ class RunDesk(QWidget):
 
     def _ended(self, run_id: int, over: str) -> None:
         if run_id == 0:
-            self._shown = None
+            self.shown = None
             self.said.emit(f"nothing was recorded: {over}")
         self.renew()
 
@@ -218,7 +218,7 @@ class RunDesk(QWidget):
         focus = QApplication.focusWidget()
         if isinstance(focus, QAbstractButton) and focus not in (self.page.big, self.ready.start):
             focus.click()
-        elif self._stack.currentWidget() is self.ready:
+        elif self.stack.currentWidget() is self.ready:
             self.ready.start.click()
         else:
             self.page.big.click()
@@ -276,10 +276,10 @@ class RunDesk(QWidget):
 
     def _take_up_again(self) -> None:
         """Go on with the run that was stopped: it is open again, with a gap."""
-        run_id = self._shown[0].run_id if self._shown is not None else None
+        run_id = self.shown[0].run_id if self.shown is not None else None
         if run_id is None or self.running.active or self.state.notebook is None:
             return
-        self._shown = None
+        self.shown = None
         self.state.attempt(reopen_run, self.state.notebook, run_id)
         self.go_on(run_id)
         self.renew()
@@ -291,7 +291,8 @@ class RunDesk(QWidget):
             self._reading = names[(names.index(self._reading) + 1) % len(names)] if self._reading in names else names[0]
             self.page.ask("reading", f"{self._reading}:")
 
-    def _noted(self, what: str, written: str) -> None:
+    def noted(self, what: str, written: str) -> None:
+        """Take what was written beside a run: a mark, a number, a wish to stop."""
         live = self.running.live
         if what == "stop":
             self.running.stop()
@@ -300,10 +301,8 @@ class RunDesk(QWidget):
                 live.skip(written)
             else:
                 self.said.emit("a step is skipped only with a reason")
-        elif (
-            what == "comment" and written and self._shown is not None and self._shown[0].run_id and self.state.notebook
-        ):
-            self.state.attempt(comment_on, self.state.notebook, self._shown[0].run_id, written)
+        elif what == "comment" and written and self.shown is not None and self.shown[0].run_id and self.state.notebook:
+            self.state.attempt(comment_on, self.state.notebook, self.shown[0].run_id, written)
         elif what == "mark" and live is not None:
             live.mark(written, self._marked_s)
         elif what == "reading" and live is not None:
@@ -324,14 +323,14 @@ class RunDesk(QWidget):
         value = stagewords.as_number(written)
         if value is None and written:
             self.said.emit(f"“{written}” is no number; {name} is asked for again")
-            self._ask_on()
+            self.ask_on()
             return
         self._asked.pop(0)
         self._forget_asked()
-        self._ask_on()
+        self.ask_on()
         if value is None:
             return
-        live, shown = self.running.live, self._shown
+        live, shown = self.running.live, self.shown
         run_id = live.run_id if live is not None else shown[0].run_id if shown is not None else None
         at_s = shown[1].elapsed_s if shown is not None else 0.0
         if run_id is not None and self.state.notebook is not None:
@@ -342,7 +341,7 @@ class RunDesk(QWidget):
         """Hide a fault in the next run."""
         self.choosing.practice = practice
         self.state.untold = True
-        self._shown = None
+        self.shown = None
         self.choosing.chosen = None
         self.renew()
 
@@ -356,24 +355,24 @@ class RunDesk(QWidget):
             return False
         practice, self.choosing.practice = self.choosing.practice, None
         self.practice_page.ask(practice.fault, compared)
-        self._stack.setCurrentWidget(self.practice_page)
+        self.stack.setCurrentWidget(self.practice_page)
         return True
 
     def _mount_shown(self) -> Mount | None:
-        run_id = self._shown[0].run_id if self._shown is not None else None
+        run_id = self.shown[0].run_id if self.shown is not None else None
         return next((m for m in self.state.mounts() if any(r.id == run_id for r in m.runs)), None)
 
     def look_at_run(self) -> None:
         """Leave the run that is over and look at it on Inspect."""
-        mount, self._shown, self.choosing.chosen = self._mount_shown(), None, None
+        mount, self.shown, self.choosing.chosen = self._mount_shown(), None, None
         self.renew()
         if mount is not None:
             self.inspect_wanted.emit(mount.id)
 
     def explain_focus(self) -> None:
         """Show the working of the mount check."""
-        if self._shown is not None and self._shown[1].check is not None:
-            self.working.emit(self._shown[1].check.working())
+        if self.shown is not None and self.shown[1].check is not None:
+            self.working.emit(self.shown[1].check.working())
 
     # --- photos and looks ------------------------------------------------------------------------------------------
 

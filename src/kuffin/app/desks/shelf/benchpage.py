@@ -56,8 +56,8 @@ class BenchPage(Page):
         )
         self.ring = LoopRing(theme)
         self.column.addWidget(self.ring)
-        self._sums = text(style="muted")
-        self.column.addWidget(self._sums)
+        self.sums = text(style="muted")
+        self.column.addWidget(self.sums)
         self.loop = WritingTable(
             ["part", "kind", "length, mm", "cools"], "The loop, in the direction of flow", self._loop_options, stretch=0
         )
@@ -149,7 +149,7 @@ class BenchPage(Page):
 
     def _say_sums(self, bench: Bench | None) -> None:
         if bench is None or not bench.loop:
-            self._sums.setText(
+            self.sums.setText(
                 "" if bench is not None else "Set up a bench: what the loop is made of, and what measures it."
             )
             return
@@ -159,10 +159,10 @@ class BenchPage(Page):
         warnings = metal_warnings(metals)
         guessed = ", ".join(h.name for h in held if h.guessed)
         if not held:
-            self._sums.setText("Which parts stand in the loop is not told yet.")
+            self.sums.setText("Which parts stand in the loop is not told yet.")
             return
         said = f"It holds about {total:.0f} ± {spread:.0f} mL" + (f" (estimated: {guessed})" if guessed else "") + ". "
-        self._sums.setText(said + " ".join(w[:1].upper() + w[1:] for w in warnings))
+        self.sums.setText(said + " ".join(w[:1].upper() + w[1:] for w in warnings))
 
     # --- the bench itself ------------------------------------------------------------------------------------------
 

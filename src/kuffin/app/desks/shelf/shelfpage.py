@@ -46,7 +46,7 @@ class ShelfPage(QWidget):
         super().__init__()
         self._state, self._behind = state, behind
         self.setAcceptDrops(True)
-        self._chosen: int | None = None
+        self.part_id: int | None = None
         state.notebook_changed.connect(self._forget)
         self.search = QLineEdit()
         self.search.setPlaceholderText("find")
@@ -61,7 +61,7 @@ class ShelfPage(QWidget):
         add = QPushButton("Add a part")
         menu = QMenu(add)
         for kind in KINDS.values():
-            menu.addAction(kind.key, partial(self._ask_part, kind.key))
+            menu.addAction(kind.key, partial(self.ask_part, kind.key))
         add.setMenu(menu)
         left = QVBoxLayout()
         left.addWidget(self.search)
@@ -110,7 +110,7 @@ class ShelfPage(QWidget):
 
     def _forget(self) -> None:
         """Another notebook has other parts, though their numbers may be the same."""
-        self._chosen = None
+        self.part_id = None
 
     def renew(self) -> None:
         """Show the shelf as it is now."""
@@ -130,7 +130,7 @@ class ShelfPage(QWidget):
                 item = QTreeWidgetItem([part.name + (f"  ·  {n} samples" if n > 1 else "")])
                 item.setData(0, Qt.ItemDataRole.UserRole, part.id)
                 head.addChild(item)
-                if part.id == self._chosen or (current is None and self._chosen is None):
+                if part.id == self.part_id or (current is None and self.part_id is None):
                     current = item
             head.setExpanded(True)
         if current is not None:
@@ -142,7 +142,7 @@ class ShelfPage(QWidget):
         part_id = item.data(0, Qt.ItemDataRole.UserRole) if item is not None else None
         part = self._behind.part(part_id)
         if part is not None:
-            self._chosen = part.id
+            self.part_id = part.id
         self._empty.setVisible(not self._behind.parts)
         self.form.setVisible(part is not None)
         self.known.setVisible(part is not None)
@@ -150,20 +150,21 @@ class ShelfPage(QWidget):
 
     def chosen(self) -> Part | None:
         """The part that is looked at."""
-        return self._behind.part(self._chosen)
+        return self._behind.part(self.part_id)
 
     def look_at(self, part_id: int) -> None:
         """Look at a part."""
-        self._chosen = part_id
+        self.part_id = part_id
         self.renew()
 
     def _ask_known(self) -> None:
-        if self._chosen is not None:
-            self.known_wanted.emit(self._chosen)
+        if self.part_id is not None:
+            self.known_wanted.emit(self.part_id)
 
     # --- acting ----------------------------------------------------------------------------------------------------
 
-    def _ask_part(self, kind: str) -> None:
+    def ask_part(self, kind: str) -> None:
+        """Ask for a new part's name, and add it."""
         name, ok = QInputDialog.getText(self, "Add a part", f"The {kind}'s name:")
         if ok:
             self.add(kind, name)
@@ -184,7 +185,7 @@ class ShelfPage(QWidget):
             return
         self._state.attempt(shelf.bin_part, self._state.notebook, part.id)
         if self._behind.part(part.id) is None:
-            self._chosen = None
+            self.part_id = None
             self.renew()
 
     def _ask_read(self) -> None:
