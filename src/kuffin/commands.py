@@ -3,8 +3,6 @@
 from __future__ import annotations
 
 import argparse
-import json
-import math
 import os
 import signal
 import sys
@@ -12,24 +10,14 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.plaindata import json_text
 
 if TYPE_CHECKING:
-    from kuffin.logs.table import ToldOfLog
+    from kuffin.logs.table import LogChannel, LogTable, ToldOfLog
 
 
-def _clean(value: Any) -> Any:
-    """Unknown numbers are null, never NaN."""
-    if isinstance(value, float):
-        return value if math.isfinite(value) else None
-    if isinstance(value, dict):
-        return {k: _clean(v) for k, v in value.items()}
-    if isinstance(value, (list, tuple)):
-        return [_clean(v) for v in value]
-    return value
-
-
-def _print_json(value: Any) -> None:
-    print(json.dumps(_clean(value), ensure_ascii=False, allow_nan=False))
+def _print_json(value: object) -> None:
+    print(json_text(value))
 
 
 def _told(args: argparse.Namespace) -> ToldOfLog:
@@ -97,7 +85,7 @@ def read(args: argparse.Namespace) -> None:
         print(f"note: {text}", file=sys.stderr)
 
 
-def _column(table: Any, wanted: str) -> Any:
+def _column(table: LogTable, wanted: str) -> LogChannel:
     """The channel named exactly so, or the only one with that part in its name."""
     exact = [c for c in table.channels if c.name == wanted]
     if exact:
@@ -144,11 +132,11 @@ def settle_log(args: argparse.Namespace) -> None:
     for text in found.notes:
         print(f"note: {text}", file=sys.stderr)
     if args.json:
-        load, window, warm_up = found.load, found.window, found.warm_up
+        begun, window, warm_up = found.load, found.window, found.warm_up
         _print_json(
             {
-                "load_start_s": load.start_s,
-                "period_s": load.period_s,
+                "load_start_s": begun.start_s,
+                "period_s": begun.period_s,
                 "tau_s": warm_up.tau_s,
                 "settled": found.settled,
                 "settled_at_s": found.settled_at_s,
@@ -162,7 +150,7 @@ def settle_log(args: argparse.Namespace) -> None:
                 "still_to_go": found.level.to_go,
                 "drift_per_10min": found.drift.per_10min,
                 "drift_u95": found.drift.u95,
-                "step_s": load.step_s,
+                "step_s": begun.step_s,
                 "notes": found.notes,
             }
         )

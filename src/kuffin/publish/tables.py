@@ -4,13 +4,12 @@ from __future__ import annotations
 
 import csv
 import io
-import json
-import math
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import asdict
 from typing import Any
 
 from kuffin.core.base.csvtext import cell
+from kuffin.core.base.plaindata import json_text
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import pair_sentence
 from kuffin.core.findings import Finding
@@ -174,7 +173,7 @@ def as_json(
         "preparation": [asdict(p) for p in preparations],
         **(of_runs or {"tests": [], "happened": []}),
     }
-    return json.dumps(_clean(told), ensure_ascii=False, indent=1, allow_nan=False) + "\n"
+    return json_text(told, indent=1) + "\n"
 
 
 def workings(v: StudyVerdict) -> Iterator[Working]:
@@ -193,11 +192,3 @@ def _moved(v: StudyVerdict) -> dict[str, Any] | None:
     if v.baseline is None or moved is None:
         return None
     return {"baseline": v.baseline.name, "when": v.baseline.when(), "by": moved.by, "u95": moved.u95, "p": moved.p}
-
-
-def _clean(x: Any) -> Any:
-    if isinstance(x, float):
-        return x if math.isfinite(x) else None
-    if isinstance(x, dict):
-        return {k: _clean(y) for k, y in x.items()}
-    return [_clean(y) for y in x] if isinstance(x, (list, tuple)) else x

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import math
 from typing import Any, TypeVar
 
@@ -44,3 +45,20 @@ def _finite(value: Any, depth: int = 0) -> bool:
     if isinstance(value, dict):
         return all(_finite(v, depth + 1) for v in value.values())
     return all(_finite(v, depth + 1) for v in value) if isinstance(value, (list, tuple)) else True
+
+
+def json_text(value: object, indent: int | None = None) -> str:
+    """Plain data as JSON; numbers that are not known are null, never NaN.
+
+    >>> json_text({"mean": 4.5, "half": float("nan")})
+    '{"mean": 4.5, "half": null}'
+    """
+    return json.dumps(_known(value), ensure_ascii=False, indent=indent, allow_nan=False)
+
+
+def _known(value: object) -> object:
+    if isinstance(value, float):
+        return value if math.isfinite(value) else None
+    if isinstance(value, dict):
+        return {k: _known(v) for k, v in value.items()}
+    return [_known(v) for v in value] if isinstance(value, (list, tuple)) else value

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from collections.abc import Mapping
 
 from PySide6.QtWidgets import QHBoxLayout
 
@@ -114,7 +114,7 @@ class ConditionsPage(ComparePage):
         self._job = self.state.jobs.start("comparing the conditions", work, self._done, self.state.trouble.emit)
         self._job.shown.connect(self._show)
 
-    def _show(self, told: Any) -> None:
+    def _show(self, told: dict[Cell, Mapping[str, float]] | tuple[Cell, SchoolResult]) -> None:
         if isinstance(told, dict):
             self.grid.show_means(told)
             return
