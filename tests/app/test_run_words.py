@@ -11,10 +11,10 @@ from typing import Any, cast
 import numpy as np
 import pytest
 
-from kuffin.app.desks.run.stagewords import asked_for, band, to_go
+from kuffin.app.desks.run.stagewords import band, to_go
 from kuffin.core.bench.leading import SETTLING, Leader, Stage
 from kuffin.core.bench.limits import Alarm, Limits, Watch
-from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.protocol import Step, asked_for
 from kuffin.notebook import edits
 from kuffin.notebook.runwriter import ChannelRow, NewMark, RunWriter
 from kuffin.notebook.samples import read_run
@@ -68,8 +68,8 @@ def test_a_run_of_a_few_rows_is_over_too() -> None:
 
 
 def test_a_number_that_is_asked_for_has_its_unit() -> None:
-    assert asked_for("score [points]") == ("score", "points")
-    assert asked_for("score") == ("score", "")
+    assert asked_for("score [points], laps") == [("score", "points"), ("laps", "")]
+    assert asked_for(" , ") == []
 
 
 def test_what_is_not_watched_has_a_sign_of_its_own() -> None:

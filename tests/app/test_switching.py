@@ -206,7 +206,7 @@ def test_a_mount_is_drawn_once(demo_window: MainWindow, at_rest: Wait, monkeypat
     plot = window.inspect.run_page.plot
     drawn = []
     own = plot.draw
-    monkeypatch.setattr(plot, "_draw", lambda: (drawn.append(plot.view), own()))
+    monkeypatch.setattr(plot, "draw", lambda: (drawn.append(plot.view), own()))
     window.open_mount(mount_of(window, "Sedge", 2).id)
     at_rest()
     assert sum(v is not None for v in drawn) == 1

@@ -36,8 +36,8 @@ from kuffin.verdict.budget import budget_of
 from kuffin.verdict.evidence import mounts_of
 from kuffin.verdict.grid import axes_of, cell_result, family_confidence, where_is
 from kuffin.verdict.looks import outlook
+from kuffin.verdict.outcomes import OutcomeResult, trace_reading
 from kuffin.verdict.scatter import scatter_of
-from kuffin.verdict.schools import SchoolResult, trace_reading
 from kuffin.verdict.study import StudyVerdict, judge
 from kuffin.verdict.value import noticed, value_of
 
@@ -104,7 +104,7 @@ def test_in_the_demo(demo_notebook: Notebook, name: str) -> None:
     axes = axes_of(v)
     confidence, _ = family_confidence(v, axes)
     for cell in axes.cells:
-        found: SchoolResult = cell_result(v, cell, confidence)
+        found: OutcomeResult = cell_result(v, cell, confidence)
         told(grid_working(axes.label(cell), found, where_is(found, cell)))
         if found.comparison is not None:
             assert told(candidate_working(v, found, v.candidates[0], where_is(found, cell))) > 1

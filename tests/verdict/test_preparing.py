@@ -18,6 +18,7 @@ from kuffin.reading.configurations import configuration, loop_of, metals_of, par
 from kuffin.said.preparation import preparation_of, preparation_rows, preparation_working
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.nextmount import change_to
+from kuffin.verdict.outcomes import scope
 from kuffin.verdict.planbasis import (
     durations,
     jobs_of,
@@ -28,7 +29,6 @@ from kuffin.verdict.planbasis import (
     scatter_of,
     steps_of,
 )
-from kuffin.verdict.schools import scope
 from kuffin.verdict.sheets import leak_test
 from kuffin.verdict.study import judge
 

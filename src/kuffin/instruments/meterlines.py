@@ -154,7 +154,7 @@ class LineBuffer:
     bad: int = 0
     skipped: int = 0
     last_bad: str = ""
-    _rest: bytes = field(default=b"", repr=False)
+    rest: bytes = field(default=b"", repr=False)
     _overlong: bool = field(default=False, repr=False)
 
     def take(self, data: bytes) -> dict[str, ToldValue]:

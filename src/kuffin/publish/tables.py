@@ -17,7 +17,7 @@ from kuffin.said.preparation import Preparation
 from kuffin.said.sentences import paragraphs
 from kuffin.said.shownworking import Working
 from kuffin.said.working import candidate_working, mount_working, pair_working
-from kuffin.verdict.schools import scope
+from kuffin.verdict.outcomes import scope
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -35,7 +35,7 @@ def readings_rows(v: StudyVerdict) -> list[dict[str, Any]]:
         }
         for key, school in v.schools.items():
             reading = by_mount[key][main.mount_id]
-            unit = {"°C": "degC"}.get(school.school.unit, school.school.unit)
+            unit = {"°C": "degC"}.get(school.outcome.unit, school.outcome.unit)
             row[f"{key} [{unit}]"] = reading.value
             row[f"{key} u95 [K]"] = reading.u95
         for role, unit in (("power", "W"), ("air_in", "degC"), ("flow", "L/h")):
@@ -51,8 +51,12 @@ def verdict_rows(v: StudyVerdict) -> list[dict[str, Any]]:
     for school in v.schools.values():
         found = school.comparison
         for p in found.pairs if found is not None else ():
-            words = pair_sentence(p, found, school.school.unit, "cooler") if found is not None else ""
-            rows.append({"school": school.school.key, **_pair(p, "_k"), "in_words": words})
+            words = (
+                pair_sentence(p, found, school.outcome.difference_unit, school.outcome.wording)
+                if found is not None
+                else ""
+            )
+            rows.append({"school": school.outcome.key, **_pair(p, "_k"), "in_words": words})
     return rows
 
 

@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 from kuffin.core.base.leads import ToMount
 from kuffin.core.base.units import shown
 from kuffin.core.base.worked import Worked, worked
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.roles import spoken
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.normalise import School
@@ -23,17 +24,18 @@ _HEAD, _TAIL = 8, 4
 
 
 def samples_working(
-    notebook: Notebook, study: Study, run: Run, result: RunResult, school: School, bench: Bench | None
+    notebook: Notebook, study: Study, run: Run, result: RunResult, outcome: Outcome, bench: Bench | None
 ) -> Working:
-    """A window's samples under a school: what is subtracted and divided, the means, and every sample when copied."""
-    own = result.traces.get(school.trace)
+    """A window's samples by an outcome: what is subtracted and divided, the means, and every sample when copied."""
+    school = outcome if isinstance(outcome, School) else None
+    own = result.traces.get(school.trace) if school is not None else None
     span = own.window.span_s if own is not None else result.window_s
     title = f"{run.mount.candidate.name}, round {run.mount.round}: the window's samples"
     if span is None:
         return Working(title=title, answer="no window")
     data = step_of(read_run(notebook, run.id), result)
     inside = (data.times >= span[0]) & (data.times <= span[1])
-    names = _channels(result, school)
+    names = _channels(result, school) if school is not None else _of_role(result, outcome.role)
     columns = [n for n in names.values() if n in data.values]
     out = Working(title=title, answer=f"{int(inside.sum())} rows from {span[0] / 60:.2f} to {span[1] / 60:.2f} min")
     means = {
@@ -41,7 +43,7 @@ def samples_working(
         for key, n in names.items()
         if n in data.values and np.isfinite(data.values[n][inside]).any()
     }
-    plain = _by_plain_means(school, means, result)
+    plain = _by_plain_means(school, means, result) if school is not None else None
     if plain is not None:
         out.add(plain)
     else:
@@ -51,7 +53,7 @@ def samples_working(
         for n in columns
         if (missing := int((~np.isfinite(data.values[n][inside])).sum()))
     )
-    if own is not None:
+    if own is not None and school is not None:
         late = "" if own.fast else ", air and power passed through the loop’s own lag"
         out.say(
             "Judged trace",
@@ -88,6 +90,11 @@ def _channels(result: RunResult, school: School) -> dict[str, str]:
             if name:
                 out[f"{key} {i}" if i else key] = name
     return out
+
+
+def _of_role(result: RunResult, role: str) -> dict[str, str]:
+    name = result.names.get("power") if role == "power" else result.roles.get(role)
+    return {role: name} if name else {}
 
 
 def _channel_mean(key: str, name: str, data: RunData, inside: NDArray[np.bool_]) -> Worked:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import count, digits_for, number, several, span, to_settle
+from kuffin.core.compare.pairwords import best_of, better_first, count, digits_for, number, several, span, to_settle
 from kuffin.verdict.claims import claim_sentences
 
 if TYPE_CHECKING:
@@ -16,52 +16,53 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     """Two or three sentences on one pair."""
     found = v.main.comparison
     assert found is not None
-    digits, unit = digits_for(pair.high - pair.low), v.school.unit if v.school.unit != "°C" else "K"
+    digits, unit, said = digits_for(pair.high - pair.low), v.outcome.difference_unit, v.outcome.wording
     ca, cb = found.candidate(pair.a), found.candidate(pair.b)
     mounts = (
         f"{several(ca.mounts, 'mount')} of each"
         if ca.mounts == cb.mounts
         else f"{count(ca.mounts)} and {count(cb.mounts)} mounts"
     )
-    basis = f"{_temperature(v)}, {mounts}"
-    real = pair.low > 0 or pair.high < 0
-    cool, warm = (pair.a, pair.b) if pair.difference < 0 else (pair.b, pair.a)
-    low, high = sorted((abs(pair.low), abs(pair.high)))
+    basis = f"{_asked_about(v)}, {mounts}"
+    first, second, low, high = better_first(pair, found.better)
     if pair.verdict == "same":
-        limit = f"{found.margin:g} {unit}"
+        limit = f"{found.margin:.3g} {unit}".rstrip()
         narrow = sorted((pair.narrow_low, pair.narrow_high), key=abs)[-1]
-        first = f"{pair.a} and {pair.b} cool alike: they are within {limit} of each other ({basis})."
-        second = (
-            f"{cool} is cooler by a real but small {span(low, high, unit, digits)}, which is less than matters here."
-            if real
-            else f"Whichever is ahead, it is by less than {number(abs(narrow), digits)} {unit}, and the smallest difference that "
-            f"matters here is {limit}."
+        alike = "cool alike: they are" if v.outcome.temperature else "are"
+        told = f"{pair.a} and {pair.b} {alike} within {limit} of each other ({basis})."
+        more = (
+            f"{first} is {said.better} by a real but small {span(low, high, unit, digits)}, which is less than matters here."
+            if low > 0
+            else f"Whichever is ahead, it is by less than {number(abs(narrow), digits)} {unit}".rstrip()
+            + f", and the smallest difference that matters here is {limit}."
         )
-    elif pair.verdict in {"a_lower", "b_lower"}:
-        first = f"{cool} is {span(low, high, unit, digits)} cooler than {warm} ({basis})."
+    elif pair.settled:
+        told = f"{first} is {span(low, high, unit, digits)} {said.better} than {second} ({basis})."
+        matter = "" if found.margin is None else f"the {found.margin:.3g} {unit}".rstrip() + " that matter here"
         if found.margin is not None and low > found.margin:
-            second = f"That is more than the {found.margin:g} {unit} that matter here, even in the worst case."
+            more = f"That is more than {matter}, even in the worst case."
         elif found.margin is not None and high > found.margin:
-            second = f"Whether it reaches the {found.margin:g} {unit} that matter here is not certain."
+            more = f"Whether it reaches {matter} is not certain."
         else:
-            second = "It is a small difference, and whether it matters is the reader's to say."
+            more = "It is a small difference, and whether it matters is the reader's to say."
     else:
-        first = f"We could not tell {pair.a} and {pair.b} apart ({basis})."
-        second = (
-            f"The difference lies somewhere between {_side(pair, pair.low, digits, unit)} and "
-            f"{_side(pair, pair.high, digits, unit)}; {to_settle(pair, found)}."
+        told = f"We could not tell {pair.a} and {pair.b} apart ({basis})."
+        more = (
+            f"The difference lies somewhere between {_side(v, pair, pair.low, digits)} and "
+            f"{_side(v, pair, pair.high, digits)}; {to_settle(pair, found)}."
         )
-    return f"{first} {second} {_fine_print(v, found)}"
+    return f"{told} {more} {_fine_print(v, found)}"
 
 
-def _side(pair: PairResult, difference: float, digits: int, unit: str) -> str:
-    cooler = pair.a if difference < 0 else pair.b
-    return f"{cooler} {number(abs(difference), digits)} {unit} cooler"
+def _side(v: StudyVerdict, pair: PairResult, difference: float, digits: int) -> str:
+    better = pair.a if (difference < 0) != v.outcome.higher_is_better else pair.b
+    by = f"{number(abs(difference), digits)} {v.outcome.difference_unit}".rstrip()
+    return f"{better} {by} {v.outcome.wording.better}"
 
 
-def _temperature(v: StudyVerdict) -> str:
-    said = v.school.label[:1].lower() + v.school.label[1:]
-    if v.school.per_watt:
+def _asked_about(v: StudyVerdict) -> str:
+    said = v.outcome.label[:1].lower() + v.outcome.label[1:]
+    if v.outcome.per_watt:
         return f"{said.replace(', per watt', '')}, as at {v.reference_power_w:g} W"
     return said
 
@@ -82,7 +83,7 @@ def paragraphs(v: StudyVerdict) -> list[tuple[str, str]]:
     found = v.main.comparison
     out = []
     if found is not None:
-        best = (min if found.better == "lower" else max)(found.candidates, key=lambda c: c.mean).name
+        best = best_of(found)
         for pair in sorted(found.pairs, key=lambda p: (best not in {p.a, p.b}, p.p)):
             out.append((f"{pair.a} and {pair.b}", pair_paragraph(v, pair)))
     for claim in v.claims:

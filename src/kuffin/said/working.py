@@ -6,8 +6,9 @@ from dataclasses import replace
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.leads import VERDICT, ToCandidate, ToMount, ToPair, ToSamples, Where
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import digits_for, joined, number, pair_sentence, span
+from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_sentence, span
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.core.findings import KINDS
 from kuffin.core.heat.normalise import School
@@ -15,26 +16,26 @@ from kuffin.core.plan.design import plan_mounts
 from kuffin.core.settle import Settled
 from kuffin.reading.runresult import RunResult
 from kuffin.said.shownworking import Link, Working
-from kuffin.verdict.schools import MountReading, SchoolResult, scope
+from kuffin.verdict.outcomes import MountReading, OutcomeResult, scope
 from kuffin.verdict.study import StudyVerdict
 
 
 def mount_working(
-    v: StudyVerdict, reading: MountReading, school: School | None = None, condition: str | None = None
+    v: StudyVerdict, reading: MountReading, outcome: Outcome | None = None, condition: str | None = None
 ) -> Working:
-    """How a mount's reading came about, under the school in use or another one."""
-    school = school or v.school
+    """How a mount's reading came about, by the outcome that the verdict is about or another one."""
+    outcome = outcome or v.outcome
     if reading.worked is None:
         out = Working(title=reading.label, answer="no reading")
         out.say("Why", reading.problem or "no run")
         out.links.append(Link("Open the run", ToMount(reading.mount_id)))
         return out
-    out = Working.of(f"{reading.label}: {school.label.lower()}", reading.worked)
+    out = Working.of(f"{reading.label}: {outcome.label.lower()}", reading.worked)
     for run_id in reading.runs:
         result = v.results[run_id].at(condition) or v.results[run_id]
-        trace = result.traces.get(school.trace)
-        if trace is not None and not school.whole:
-            out.say_all(_trace_remarks(school, result, trace))
+        trace = result.traces.get(outcome.trace) if isinstance(outcome, School) else None
+        if trace is not None and isinstance(outcome, School) and not outcome.whole:
+            out.say_all(_trace_remarks(outcome, result, trace))
     if len(reading.runs) > 1:
         out.say("Mount", "the mean of its runs; the mount is the unit of evidence")
     if reading.left_out:
@@ -46,10 +47,10 @@ def mount_working(
         "the half-width here is that of one window. How far mounts of one candidate differ is another matter: "
         "a verdict's interval comes from that",
     )
-    for i, run_id in enumerate(reading.runs, 1):
+    for i, run_id in enumerate(reading.runs if isinstance(outcome, School) or outcome.role else (), 1):
         which = f" of run {i}" if len(reading.runs) > 1 else ""
         link = Link(
-            f"The window's samples{which}, and where they come from", ToSamples(run_id, Where(school.key, condition))
+            f"The window's samples{which}, and where they come from", ToSamples(run_id, Where(outcome.key, condition))
         )
         out.links.append(link)
     out.links.append(Link("Open the run", ToMount(reading.mount_id)))
@@ -107,7 +108,7 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
     for pair in found.pairs:
         if best in {pair.a, pair.b}:
             other = pair.b if pair.a == best else pair.a
-            said = pair_sentence(pair, found, v.school.unit, "cooler")
+            said = pair_sentence(pair, found, v.outcome.difference_unit, v.outcome.wording)
             out.say(f"{best} and {other}", said, ToPair(pair.a, pair.b))
     out.say(
         "Judged by", f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % over all pairs together"
@@ -116,23 +117,23 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
     return out
 
 
-def _why_not(title: str, answer: str, under: SchoolResult) -> Working:
+def _why_not(title: str, answer: str, under: OutcomeResult) -> Working:
     out = Working(title=title, answer=answer)
     out.say("Why", under.why_not or "too few mounts")
     return out
 
 
-def candidate_working(v: StudyVerdict, under: SchoolResult, name: str, where: Where = VERDICT) -> Working:
+def candidate_working(v: StudyVerdict, under: OutcomeResult, name: str, where: Where = VERDICT) -> Working:
     """How a candidate's mean and interval came about."""
     found = under.comparison
     readings = under.of(name)
-    unit = under.school.unit
+    unit = under.outcome.unit
     if found is None:
         return _why_not(name, "no mean yet", under)
     c = found.candidate(name)
     mean = candidate_mean(found, name, unit, under.worked_by_mount(where))
     out = Working(
-        title=f"{name}: {under.school.label.lower()}",
+        title=f"{name}: {under.outcome.label.lower()}",
         answer=f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)})",
     )
     out.add(mean)
@@ -147,16 +148,16 @@ def candidate_working(v: StudyVerdict, under: SchoolResult, name: str, where: Wh
     return out
 
 
-def pair_working(v: StudyVerdict, under: SchoolResult, a: str, b: str, where: Where = VERDICT) -> Working:
+def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: Where = VERDICT) -> Working:
     """How a pair's verdict came about."""
     found = under.comparison
     if found is None:
         return _why_not(f"{a} and {b}", "no verdict yet", under)
     pair = found.pair(a, b)
-    unit = under.school.unit
+    unit = under.outcome.unit
     kelvins = apart(unit)
     digits = max(2, digits_for(pair.high - pair.low))
-    out = Working(title=f"{pair.a} and {pair.b}", answer=pair_sentence(pair, found, kelvins, "cooler"))
+    out = Working(title=f"{pair.a} and {pair.b}", answer=pair_sentence(pair, found, kelvins, under.outcome.wording))
     out.add(pair_difference(found, pair, unit, digits, where=where))
     out.say("So", f"{span(pair.low, pair.high, kelvins, digits)}; adjusted p {_p(pair.p)}")
     if found.margin is not None:
@@ -198,20 +199,21 @@ def _p(p: float) -> str:
     return "below 0.0001" if p < 0.0001 else f"{p:.4f}" if p < 0.1 else f"{p:.2f}"
 
 
-def grid_working(label: str, under: SchoolResult, where: Where = VERDICT) -> Working:
+def grid_working(label: str, under: OutcomeResult, where: Where = VERDICT) -> Working:
     """One cell of the grid of conditions: its means and all its pairs."""
     found = under.comparison
     if found is None:
         return _why_not(label, "no comparison", under)
-    unit = under.school.unit
-    best = min(found.candidates, key=lambda c: c.mean)
-    out = Working(title=label, answer=f"{best.name} is coolest: {number(best.mean, 1)} {unit}")
-    for c in sorted(found.candidates, key=lambda c: c.mean):
+    unit = under.outcome.unit
+    best = found.candidate(best_of(found))
+    said = f"{best.name} is {under.outcome.wording.best}: {number(best.mean, 1)} {unit}".rstrip()
+    out = Working(title=label, answer=said)
+    for c in sorted(found.candidates, key=lambda c: c.mean, reverse=under.outcome.higher_is_better):
         said = f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)}), {c.mounts} mounts"
         out.say(c.name, said, ToCandidate(c.name, where))
     for pair in found.pairs:
-        said = pair_sentence(pair, found, "K", "cooler")
+        said = pair_sentence(pair, found, under.outcome.difference_unit, under.outcome.wording)
         out.say(f"{pair.a} and {pair.b}", said, ToPair(pair.a, pair.b, where))
-    out.say("Judged by", f"{under.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % in this cell")
+    out.say("Judged by", f"{under.outcome.label.lower()}, {found.method}, {100 * found.confidence:.4g} % in this cell")
     out.say("Scope", scope(found))
     return out

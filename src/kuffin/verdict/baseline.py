@@ -8,13 +8,13 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.control import ControlChart, control_chart
 from kuffin.core.compare.linear import fit_linear
-from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.entities.evidence import in_bench_order
 from kuffin.verdict.evidence import Evidence
-from kuffin.verdict.schools import MountReading, SchoolResult, under_school
+from kuffin.verdict.outcomes import MountReading, OutcomeResult, under_outcome
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
@@ -64,7 +64,7 @@ def is_baseline(study: Study, mount: Mount) -> bool:
     return mount.control or (study.baseline_id is not None and mount.candidate_id == study.baseline_id)
 
 
-def baseline_chart(evidence: Evidence, result: SchoolResult) -> BaselineChart | None:
+def baseline_chart(evidence: Evidence, result: OutcomeResult) -> BaselineChart | None:
     """Chart the baseline's readings under a school; None where the study has no baseline with a reading."""
     by_id = {r.mount_id: r for r in result.readings if r.value is not None and r.left_out is None}
     ordered = in_bench_order([m for _, m in evidence.mounts])
@@ -85,7 +85,7 @@ def baseline_chart(evidence: Evidence, result: SchoolResult) -> BaselineChart | 
     )
 
 
-def _scatter(result: SchoolResult, day: dict[int, str]) -> tuple[float | None, float]:
+def _scatter(result: OutcomeResult, day: dict[int, str]) -> tuple[float | None, float]:
     """How far mounts scatter within a day, whatever the days did: candidates and days fitted together."""
     used = [r for r in result.readings if r.value is not None and r.left_out is None and r.mount_id in day]
     names = list(dict.fromkeys(r.candidate for r in used))
@@ -98,7 +98,7 @@ def _scatter(result: SchoolResult, day: dict[int, str]) -> tuple[float | None, f
     return fit.sd, fit.df
 
 
-def share_of_move(evidence: Evidence, result: SchoolResult) -> dict[int, float]:
+def share_of_move(evidence: Evidence, result: OutcomeResult) -> dict[int, float]:
     """How much of the bench's move is in each mount, 0 to 1, by its id; empty where the baseline did not move.
 
     After a step between two days all of the later day's mounts have it in full; a trend grows evenly along the bench's order.
@@ -119,22 +119,22 @@ def share_of_move(evidence: Evidence, result: SchoolResult) -> dict[int, float]:
     return {m.id: float(place[m.id] > half) for m in ordered}
 
 
-def with_baseline(evidence: Evidence, school: School, power: float, *, correct: bool, **how: Any) -> SchoolResult:
-    """A study under a school, with the bench's move taken out where that is asked for and can be done.
+def with_baseline(evidence: Evidence, outcome: Outcome, power: float, *, correct: bool, **how: Any) -> OutcomeResult:
+    """A study by an outcome, with the bench's move taken out where that is asked for and can be done.
 
     Parameters
     ----------
     correct : bool
         The move is then fitted beside the candidates. Where it cannot be told from them, or from the rounds, the study stays as
-        it is, and `SchoolResult.why_kept` says why.
+        it is, and `OutcomeResult.why_kept` says why.
     how
-        As `under_school`.
+        As `under_outcome`.
     """
-    plain = under_school(evidence, school, power, **how)
-    share = share_of_move(evidence, plain) if correct else {}
+    plain = under_outcome(evidence, outcome, power, **how)
+    share = share_of_move(evidence, plain) if correct and outcome.temperature else {}
     if not share or plain.comparison is None:
         return plain
-    without = under_school(evidence, school, power, moved=share, **how)
+    without = under_outcome(evidence, outcome, power, moved=share, **how)
     if without.comparison is not None:
         return without
     why = (
@@ -168,9 +168,9 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
     )
 
 
-def with_and_without(v: StudyVerdict) -> tuple[SchoolResult, SchoolResult] | None:
+def with_and_without(v: StudyVerdict) -> tuple[OutcomeResult, OutcomeResult] | None:
     """The study as read and corrected by the baseline; None where the baseline did not move."""
     how: dict[str, Any] = {"condition": v.condition, "confidence": None if v.looks is None else v.looks.confidence}
-    plain = under_school(v.evidence, v.school, v.reference_power_w, **how)
+    plain = under_outcome(v.evidence, v.school, v.reference_power_w, **how)
     without = with_baseline(v.evidence, v.school, v.reference_power_w, correct=True, **how)
     return (plain, without) if without.moved is not None or without.why_kept else None

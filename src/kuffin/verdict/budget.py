@@ -13,7 +13,7 @@ from kuffin.core.bench.roles import AIR, COOLANT
 from kuffin.notebook.entities import Bench
 from kuffin.reading.judgingrules import accuracies
 from kuffin.reading.runresult import RunResult
-from kuffin.verdict.schools import MountReading
+from kuffin.verdict.outcomes import MountReading
 from kuffin.verdict.study import StudyVerdict
 
 _BASE_ROLES = {"air": AIR, "coolant": COOLANT}

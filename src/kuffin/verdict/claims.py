@@ -12,7 +12,7 @@ from kuffin.core.compare.pairwords import digits_for, number, span
 
 if TYPE_CHECKING:
     from kuffin.verdict.evidence import Evidence
-    from kuffin.verdict.schools import SchoolResult
+    from kuffin.verdict.outcomes import OutcomeResult
     from kuffin.verdict.study import StudyVerdict
 
 TITLES = {"refuted": "Refuted", "borne out": "Borne out", "open": "Open", "gone": "Cannot be judged"}
@@ -51,14 +51,14 @@ class JudgedClaim:
         return f"{who}{self.candidate} is at least {self.at_least_k:g} K cooler than {self.against}"
 
 
-def judged_claims(evidence: Evidence, main: SchoolResult, result: SchoolResult | None = None) -> list[JudgedClaim]:
+def judged_claims(evidence: Evidence, main: OutcomeResult, result: OutcomeResult | None = None) -> list[JudgedClaim]:
     """Every claim of a study, judged by the simultaneous interval of its pair under the school in use.
 
     Parameters
     ----------
-    main : SchoolResult
+    main : OutcomeResult
         The verdict's own.
-    result : SchoolResult, optional
+    result : OutcomeResult, optional
         Of another condition, where it is judged by that.
     """
     study = evidence.study
@@ -107,7 +107,7 @@ def judged_claims(evidence: Evidence, main: SchoolResult, result: SchoolResult |
     return out
 
 
-def _tested_words(evidence: Evidence, main: SchoolResult, names: tuple[str, ...]) -> str:
+def _tested_words(evidence: Evidence, main: OutcomeResult, names: tuple[str, ...]) -> str:
     """Under which conditions a pair was tested, from what was measured: power, room, flow, fans."""
     said = []
     for role, label, unit, digits in (

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from kuffin.core.bench.conditions import Condition
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.notebook.entities import Mount, Study
 from kuffin.reading.judgingrules import JudgingRules
 from kuffin.reading.runresult import RunResult
@@ -50,6 +51,11 @@ class Evidence:
         for name, m in self.mounts:
             rounds.setdefault(name, set()).add(m.round)
         return replace(self, mounts=[(name, m) for name, m in self.mounts if m.round in sorted(rounds[name])[:n]])
+
+    def margin_of(self, outcome: Outcome, level: float) -> float | None:
+        """The smallest difference that matters by an outcome, at the level that its values have: the study's word first."""
+        said = self.study.plan.get("matters", {}).get(outcome.key)
+        return float(said) if said is not None else outcome.margin(self.study.margin_k, level)
 
     def typical_power(self, part: str, condition: str | None) -> float | None:
         """The median of the powers that make a part's rise under a condition, in whole watts; None where none is known."""

@@ -16,7 +16,7 @@ from kuffin.reading.judgingrules import limits_of
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import baseline_chart, moved_words
 from kuffin.verdict.evidence import Evidence, Mounts
-from kuffin.verdict.schools import SchoolResult
+from kuffin.verdict.outcomes import OutcomeResult
 
 
 @dataclass(frozen=True)
@@ -28,7 +28,7 @@ class OpenFinding:
     finding: Finding
 
 
-def findings_of(evidence: Evidence, main: SchoolResult, power_w: float) -> dict[int, tuple[Finding, ...]]:
+def findings_of(evidence: Evidence, main: OutcomeResult, power_w: float) -> dict[int, tuple[Finding, ...]]:
     """What was found about each mount: by its runs themselves, and against its siblings; doubts first.
 
     Tests of a mount under another condition than the verdict's are remarks, and are not held against siblings.
@@ -83,7 +83,7 @@ def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], con
     )
 
 
-def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Finding]], limits: CheckLimits) -> None:
+def _standing_apart(mounts: Mounts, main: OutcomeResult, found: dict[int, list[Finding]], limits: CheckLimits) -> None:
     """Mounts whose reading under the school in use stands apart, where no figure has told why already."""
     comparison = main.comparison
     if comparison is None or comparison.studentized.size < 6:
@@ -101,7 +101,7 @@ def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Fi
             continue
         others = {v.mount: v.value for v in comparison.mounts if v.candidate == value.candidate and v is not value}
         mean = float(np.mean(list(others.values()))) if others else comparison.candidate(value.candidate).mean
-        away, unit = value.value - mean, main.school.unit
+        away, unit = value.value - mean, main.outcome.unit
         if abs(away) < limits.of("rise_k"):
             continue
         said = (
@@ -120,7 +120,7 @@ def _standing_apart(mounts: Mounts, main: SchoolResult, found: dict[int, list[Fi
                 limit=None,
                 unit=unit,
                 others=beside,
-                figure=main.school.label,
+                figure=main.outcome.label,
             )
         )
 
@@ -135,7 +135,7 @@ def answers_of(mounts: Mounts, found: Mapping[int, tuple[Finding, ...]]) -> dict
     return out
 
 
-def about_the_study(evidence: Evidence, main: SchoolResult) -> tuple[Finding, ...]:
+def about_the_study(evidence: Evidence, main: OutcomeResult) -> tuple[Finding, ...]:
     """What was found about the study as a whole: few mounts, one sample, a bench that moved."""
     study, mounts = evidence.study, evidence.mounts
     out = []
@@ -169,7 +169,7 @@ def about_the_study(evidence: Evidence, main: SchoolResult) -> tuple[Finding, ..
     return (*out, *_bench_moved(evidence, main))
 
 
-def _bench_moved(evidence: Evidence, main: SchoolResult) -> list[Finding]:
+def _bench_moved(evidence: Evidence, main: OutcomeResult) -> list[Finding]:
     """A move of the baseline, from its control chart."""
     study = evidence.study
     found = baseline_chart(evidence, main)
@@ -181,5 +181,5 @@ def _bench_moved(evidence: Evidence, main: SchoolResult) -> list[Finding]:
     serious = abs(by) > study.margin_k / 2 and not corrected
     said = moved_words(found) + ("; its move is taken out of all mounts" if corrected else "")
     weight = DOUBT if serious else REMARK
-    limit, unit = study.margin_k / 2, main.school.unit
+    limit, unit = study.margin_k / 2, main.outcome.unit
     return [Finding(kind="bench moved", seen=said, weight=weight, value=by, limit=limit, unit=unit, others=beside)]

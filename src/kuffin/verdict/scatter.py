@@ -13,7 +13,7 @@ from kuffin.core.compare.pairwords import count, digits_for, number, several
 from kuffin.core.compare.sources import NextBuys, Scatter, next_buys, sources_of_scatter
 from kuffin.core.compare.worked import apart
 from kuffin.verdict.baseline import day_of
-from kuffin.verdict.schools import MountReading
+from kuffin.verdict.outcomes import MountReading
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict

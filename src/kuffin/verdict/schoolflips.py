@@ -8,8 +8,8 @@ from typing import TYPE_CHECKING
 import numpy as np
 
 from kuffin.core.compare.pairwords import joined, number, pair_sentence
-from kuffin.core.heat.normalise import School
-from kuffin.verdict.schools import SchoolResult
+from kuffin.core.heat.normalise import SCHOOLS, School
+from kuffin.verdict.outcomes import OutcomeResult
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
@@ -50,7 +50,7 @@ class SchoolRow:
 def side_by_side(v: StudyVerdict) -> list[SchoolRow]:
     """Every school of the study, the one in use first."""
     rows = []
-    main = v.main
+    main = v.temperature
     keys = [v.school.key, *(k for k in v.schools if k != v.school.key)]
     for key in keys:
         result = v.schools[key]
@@ -59,7 +59,7 @@ def side_by_side(v: StudyVerdict) -> list[SchoolRow]:
         differs = bool(ranking and main.ranking() and ranking[0] != main.ranking()[0])
         rows.append(
             SchoolRow(
-                school=result.school,
+                school=SCHOOLS[key],
                 ranking=ranking,
                 in_use=key == v.school.key,
                 flips=flips,
@@ -77,7 +77,7 @@ def verdict_words(a: str, b: str, verdict: str) -> str:
     return _VERDICTS[verdict]
 
 
-def _flips(v: StudyVerdict, main: SchoolResult, other: SchoolResult) -> list[Flip]:
+def _flips(v: StudyVerdict, main: OutcomeResult, other: OutcomeResult) -> list[Flip]:
     if main.comparison is None or other.comparison is None:
         return []
     theirs = {(p.a, p.b): p for p in other.comparison.pairs}
@@ -85,7 +85,7 @@ def _flips(v: StudyVerdict, main: SchoolResult, other: SchoolResult) -> list[Fli
     for p in main.comparison.pairs:
         q = theirs.get((p.a, p.b))
         if q is not None and q.verdict != p.verdict:
-            why = why_they_differ(v, (p.a, p.b), main.school, other.school)
+            why = why_they_differ(v, (p.a, p.b), v.school, SCHOOLS[other.outcome.key])
             out.append(Flip((p.a, p.b), verdict_words(p.a, p.b, p.verdict), verdict_words(p.a, p.b, q.verdict), why))
     return out
 
@@ -203,7 +203,7 @@ def both_ways(v: StudyVerdict) -> list[BothWays]:
     return [] if v.without_exclusions is None else two_ways(v.main, v.without_exclusions)
 
 
-def two_ways(first: SchoolResult, second: SchoolResult) -> list[BothWays]:
+def two_ways(first: OutcomeResult, second: OutcomeResult) -> list[BothWays]:
     """Every pair of two results of one study, side by side."""
     now, then = first.comparison, second.comparison
     names = list(dict.fromkeys((p.a, p.b) for found in (now, then) if found is not None for p in found.pairs))
@@ -215,7 +215,7 @@ def two_ways(first: SchoolResult, second: SchoolResult) -> list[BothWays]:
             said.append(
                 (None, "not compared: too few mounts")
                 if pair is None or found is None
-                else (pair.verdict, pair_sentence(pair, found, "K", "cooler"))
+                else (pair.verdict, pair_sentence(pair, found, first.outcome.difference_unit, first.outcome.wording))
             )
         out.append(BothWays(f"{a} − {b}", said[0][1], said[1][1], said[0][0] != said[1][0]))
     return out

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from kuffin.core.bench.conditions import Condition
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.heat.normalise import School, as_read_school, schools_for
 from kuffin.notebook.entities import Run, Study
@@ -16,12 +17,13 @@ from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import BaselineChart, baseline_chart, with_baseline
+from kuffin.verdict.chosenoutcomes import outcome_named, outcome_of
 from kuffin.verdict.claims import JudgedClaim, judged_claims
 from kuffin.verdict.evidence import Evidence, mounts_of
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.looks import LooksSoFar, looks_so_far
 from kuffin.verdict.openfindings import OpenFinding, about_the_study, answers_of, findings_of
-from kuffin.verdict.schools import MountReading, SchoolResult, readings_under
+from kuffin.verdict.outcomes import MountReading, OutcomeResult, readings_under
 
 Progress = Callable[[int, int], None]
 
@@ -34,13 +36,17 @@ class StudyVerdict:
     ----------
     evidence : Evidence
         What it is made from.
-    schools : dict of SchoolResult
-        By key; `school` is the one in use.
+    schools : dict of OutcomeResult
+        By key; `school` is the one in use for temperatures.
+    outcome : Outcome
+        What the verdict is about: that school's temperature, or something else.
+    main : OutcomeResult
+        The result by that outcome.
     findings : dict
         What was found about each mount, by its id; `of_study` is about the study.
     answers : dict
         Findings that were accepted: the reason by kind, by the mount's id.
-    without_exclusions : SchoolResult or None
+    without_exclusions : OutcomeResult or None
         As it would be with the mounts that were left out, where there are any.
     looks : LooksSoFar or None
         None only where nothing was judged.
@@ -49,11 +55,13 @@ class StudyVerdict:
     evidence: Evidence
     reference_power_w: float
     school: School
-    schools: dict[str, SchoolResult]
+    schools: dict[str, OutcomeResult]
+    outcome: Outcome
+    main: OutcomeResult
     findings: dict[int, tuple[Finding, ...]]
     of_study: tuple[Finding, ...]
     answers: dict[int, dict[str, str]]
-    without_exclusions: SchoolResult | None = None
+    without_exclusions: OutcomeResult | None = None
     looks: LooksSoFar | None = None
     baseline: BaselineChart | None = None
     corrected: bool = False
@@ -120,9 +128,15 @@ class StudyVerdict:
         return self.evidence.conditions
 
     @property
-    def main(self) -> SchoolResult:
-        """The result under the school that the study goes by."""
+    def temperature(self) -> OutcomeResult:
+        """The result under the school in use, whatever the verdict is about."""
         return self.schools[self.school.key]
+
+    def by(self, key: str) -> OutcomeResult:
+        """The result by another outcome, at the confidence of the verdict."""
+        outcome = outcome_named(self.evidence, key) or self.outcome
+        how = {"condition": self.condition, "confidence": self.looks.confidence if self.looks is not None else None}
+        return with_baseline(self.evidence, outcome, self.reference_power_w, correct=self.corrected, **how)
 
     def readings_of(self, school: School) -> Sequence[MountReading]:
         """Every mount's reading under any school, also one that the study has no use for."""
@@ -131,7 +145,7 @@ class StudyVerdict:
         return readings_under(self.evidence, school, self.reference_power_w, condition=self.condition)
 
     @property
-    def as_read(self) -> SchoolResult | None:
+    def as_read(self) -> OutcomeResult | None:
         """The result without taking anything out; None where there is none."""
         return self.schools.get(as_read_school(self.under_test).key)
 
@@ -187,31 +201,36 @@ def verdict_from(evidence: Evidence) -> StudyVerdict:
     study, wanted = evidence.study, school_of(evidence.study)
     power = study.reference_power_w or evidence.typical_power(wanted.part, evidence.condition) or 100.0
 
-    def under(school: School, confidence: float, of: Evidence = evidence, **how: Any) -> SchoolResult:
+    about = outcome_of(evidence)
+
+    def under(outcome: Outcome, confidence: float, of: Evidence = evidence, **how: Any) -> OutcomeResult:
         how = {"correct": bool(study.plan.get("correct_by_baseline")), **how}
-        return with_baseline(of, school, power, condition=evidence.condition, confidence=confidence, **how)
+        return with_baseline(of, outcome, power, condition=evidence.condition, confidence=confidence, **how)
 
     looks = looks_so_far(
-        evidence, lambda n, level: under(wanted, level, evidence.first_rounds(n), correct=False).comparison
+        evidence, lambda n, level: under(about, level, evidence.first_rounds(n), correct=False).comparison
     )
     each = {s.key: s for s in (*schools_for(study.under_test), wanted)}
     schools = {key: under(school, looks.confidence) for key, school in each.items()}
-    main = schools[wanted.key]
+    temperature = schools[wanted.key]
+    main = temperature if about.key == wanted.key else under(about, looks.confidence)
     excluded = any(m.left_out for _, m in evidence.mounts)
-    findings = findings_of(evidence, main, power)
+    findings = findings_of(evidence, temperature, power)
     return StudyVerdict(
         evidence=evidence,
         reference_power_w=power,
         school=wanted,
         schools=schools,
+        outcome=about,
+        main=main,
         findings=findings,
-        of_study=(*about_the_study(evidence, main), *_unlike(evidence)),
+        of_study=(*about_the_study(evidence, temperature), *_unlike(evidence)),
         answers=answers_of(evidence.mounts, findings),
-        without_exclusions=under(wanted, looks.confidence, heed_exclusions=False) if excluded else None,
+        without_exclusions=under(about, looks.confidence, heed_exclusions=False) if excluded else None,
         looks=looks,
-        baseline=baseline_chart(evidence, main),
+        baseline=baseline_chart(evidence, temperature),
         corrected=main.moved is not None,
-        claims=tuple(judged_claims(evidence, main)),
+        claims=tuple(judged_claims(evidence, temperature)),
     )
 
 

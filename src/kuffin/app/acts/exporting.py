@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import os
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
@@ -18,11 +17,11 @@ from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.wholefile import write_whole
 from kuffin.core.base.worked import Worked
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, MountValue
-from kuffin.core.heat.normalise import School
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.said.preparation import Preparation, preparation_rows
-from kuffin.verdict.schools import MountReading, SchoolResult
+from kuffin.verdict.outcomes import MountReading, OutcomeResult
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -61,17 +60,6 @@ def write_preparations(preparations: Sequence[Preparation], path: Path) -> None:
     write_whole(path, as_csv(preparation_rows(list(preparations))))
 
 
-@dataclass(frozen=True, kw_only=True)
-class _TableSchool(School):
-    """A comparison of a table: its values are what they are."""
-
-    written_unit: str = ""
-
-    @property
-    def unit(self) -> str:
-        return self.written_unit
-
-
 def draw_comparison(found: Comparison, unit: str, path: Path) -> None:
     """Draw a comparison of a table as a picture, without a window.
 
@@ -84,26 +72,12 @@ def draw_comparison(found: Comparison, unit: str, path: Path) -> None:
 
     app = application()
     looks.apply(app, looks.LIGHT)
-    school = _TableSchool(
-        key="table",
-        label="",
-        part="die",
-        over=None,
-        per_watt=False,
-        rebased=False,
-        takes_out="",
-        right_when="",
-        written_unit=unit,
-    )
+    outcome = Outcome(key="table", label="", unit=unit, higher_is_better=found.better == "higher")
     readings = tuple(_as_it_is(i, m) for i, m in enumerate(found.mounts))
     plot = IntervalPlot(looks.LIGHT)
     plot.resize(900, 300)
     names = [c.name for c in found.candidates]
-    plot.show_result(
-        SchoolResult(school=school, readings=readings, comparison=found, why_not=None),
-        names,
-        best_first=found.better == "lower",
-    )
+    plot.show_result(OutcomeResult(outcome=outcome, readings=readings, comparison=found, why_not=None), names)
     write_picture(plot, looks.LIGHT, path)
 
 

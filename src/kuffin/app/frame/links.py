@@ -7,12 +7,12 @@ from PySide6.QtCore import QObject, Signal
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.leads import Lead, ToCandidate, ToMount, ToPair, ToReading, ToSamples, Where
-from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook.shelf import bench_of
 from kuffin.said.shownworking import Working
 from kuffin.said.working import candidate_working, mount_working, pair_working
+from kuffin.verdict.chosenoutcomes import outcome_named
 from kuffin.verdict.grid import cell_of
-from kuffin.verdict.schools import SchoolResult
+from kuffin.verdict.outcomes import OutcomeResult
 
 
 class Follower(QObject):
@@ -46,25 +46,28 @@ class Follower(QObject):
             case ToReading(mount=mount, where=where):
                 under = self._under(where)
                 reading = next((r for r in under.readings if r.mount_id == mount), None)
-                return None if reading is None else mount_working(verdict, reading, under.school, where.condition)
+                return None if reading is None else mount_working(verdict, reading, under.outcome, where.condition)
             case ToSamples(run=run, where=where):
                 self._samples(run, where)
         return None
 
-    def _under(self, where: Where) -> SchoolResult:
+    def _under(self, where: Where) -> OutcomeResult:
         """The study under a school, or a cell of its grid."""
         verdict = self._state.verdict
         assert verdict is not None
         if where.in_grid:
             return cell_of(verdict, where)
-        return verdict.schools.get(where.school, verdict.main)
+        if not where.school or where.school == verdict.outcome.key:
+            return verdict.main
+        return verdict.schools.get(where.school) or verdict.by(where.school)
 
     def _samples(self, run_id: int, where: Where) -> None:
         verdict, study, notebook = self._state.verdict, self._state.study, self._state.notebook
         run = next((r for m in self._state.mounts() for r in m.live_runs if r.id == run_id), None)
         if verdict is None or study is None or notebook is None or run is None or run_id not in verdict.results:
             return
-        result, school = verdict.results[run_id].at(where.condition), SCHOOLS[where.school or verdict.school.key]
+        result = verdict.results[run_id].at(where.condition)
+        outcome = (outcome_named(verdict.evidence, where.school) if where.school else None) or verdict.outcome
         if result is None:
             return
         bench = bench_of(notebook, study.bench_id)
@@ -72,6 +75,6 @@ class Follower(QObject):
         def work(_job: Task) -> Working:
             from kuffin.said.sampleworking import samples_working  # only when it is needed
 
-            return samples_working(notebook, study, run, result, school, bench)
+            return samples_working(notebook, study, run, result, outcome, bench)
 
         self._state.jobs.start("reading the samples", work, self.working.emit, self._state.trouble.emit)

@@ -13,7 +13,7 @@ from kuffin.core.findings import Finding
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
 from kuffin.reading.runresult import RunResult
-from kuffin.verdict.schools import MountReading
+from kuffin.verdict.outcomes import MountReading
 from kuffin.verdict.study import StudyVerdict, judge
 
 _PATIENCE_S = 0.6  # what is worked out sooner is shown at once, all of it

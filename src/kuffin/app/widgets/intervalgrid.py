@@ -14,17 +14,27 @@ from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
 from kuffin.app.widgets.keywalked import Walked
-from kuffin.core.compare.pairwords import number
-from kuffin.verdict.grid import Axes, Cell
-from kuffin.verdict.schools import SchoolResult
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.compare import CandidateResult, Comparison
+from kuffin.core.compare.pairwords import best_of, number
+from kuffin.verdict.grid import Axes, Cell, row_label
+from kuffin.verdict.outcomes import OutcomeResult
 
 _PATIENCE_S = 0.02
 _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
 
 
+def behind(outcome: Outcome, found: Comparison, one: CandidateResult) -> tuple[float, float, float]:
+    """A candidate's low, mean and high behind the best one's mean: the further, the worse."""
+    best = found.candidate(best_of(found)).mean
+    if outcome.higher_is_better:
+        return best - one.high, best - one.mean, best - one.low
+    return one.low - best, one.mean - best, one.high - best
+
+
 @guarded
 class IntervalGrid(Walked):
-    """Each cell: every candidate's mean over the coolest one's, with its interval and its ties.
+    """Each cell: how far every candidate's mean is behind the best one's, with its interval and its ties.
 
     `cell_chosen` gives a cell that is clicked or opened with Enter.
     """
@@ -36,7 +46,7 @@ class IntervalGrid(Walked):
         self._axes = Axes((), ())
         self._order: Sequence[str] = ()
         self._place: dict[str, int] = {}
-        self._results: dict[Cell, SchoolResult] = {}
+        self._results: dict[Cell, OutcomeResult] = {}
         self._pictures: dict[Cell, tuple[tuple[object, ...], QPixmap]] = {}
         self._rough: Mapping[Cell, Mapping[str, float]] = {}
 
@@ -55,7 +65,7 @@ class IntervalGrid(Walked):
         self._rough, self._pictures = rough, {}
         self.update()
 
-    def show_cell(self, cell: Cell, result: SchoolResult) -> None:
+    def show_cell(self, cell: Cell, result: OutcomeResult) -> None:
         """A cell's comparison has come in."""
         self._results[cell] = result
         self.setAccessibleDescription(f"{len(self._results)} of {len(self._axes.cells)} comparisons are there")
@@ -70,43 +80,46 @@ class IntervalGrid(Walked):
         return _HEAD + self._row() * max(len(self._order), 1) + _FOOT
 
     def sizeHint(self) -> QSize:
-        rows = max(len(self._axes.parts), 1)
+        rows = max(len(self._axes.outcomes), 1)
         return QSize(760, int(_TOP + rows * (self._cell_height() + _GAP)))
 
     def box(self, cell: Cell) -> QRectF:
         """Where a cell stands."""
         columns = [c for c, _ in self._axes.conditions]
-        parts = [p for p, _ in self._axes.parts]
+        keys = [o.key for o in self._axes.outcomes]
         width = (self.width() - _LEFT - 4) / max(len(columns), 1)
         x = _LEFT + columns.index(cell.condition) * width
-        y = _TOP + parts.index(cell.part) * (self._cell_height() + _GAP)
+        y = _TOP + keys.index(cell.outcome) * (self._cell_height() + _GAP)
         return QRectF(x, y, width - 12, self._cell_height())
 
-    def _reach(self, part: str) -> float:
-        """How many kelvins the scale spans in all cells of a part."""
-        most = 0.2
-        for cell, result in self._results.items():
-            found = result.comparison if cell.part == part else None
-            if found is not None:
-                base = min(c.mean for c in found.candidates)
-                # a candidate of one mount may have a boundless interval: it must not squash the others
-                spread = max(c.mean for c in found.candidates) - base
-                most = max([most, *(min(c.high - base, 2 * spread + 3.0) for c in found.candidates)])
-        for cell, means in self._rough.items():
-            if means and cell.part == part:
+    def _behind(self, outcome: Outcome) -> list[list[tuple[float, float, float]]]:
+        """Of each cell of an outcome that is there: every candidate's low, mean and high behind the best one's mean."""
+        return [
+            [behind(outcome, found, c) for c in found.candidates]
+            for cell, result in self._results.items()
+            if cell.outcome == outcome.key and (found := result.comparison) is not None
+        ]
+
+    def _scale(self, outcome: Outcome) -> float:
+        """What is small by an outcome: the difference that matters, where it is told."""
+        margins = [r.comparison.margin for c, r in self._results.items() if c.outcome == outcome.key and r.comparison]
+        return next((m for m in margins if m), outcome.matters or 1.0)
+
+    def _span(self, outcome: Outcome) -> tuple[float, float]:
+        """How far the scale reaches in all cells of an outcome, and how far it goes below the best."""
+        one = self._scale(outcome)
+        most, least = 0.2 * one, 0.1 * one
+        for cell in self._behind(outcome):
+            # a candidate of one mount may have a boundless interval: it must not squash the others
+            spread = max(mean for _, mean, _ in cell)
+            most = max([most, *(min(high, 2 * spread + 3.0 * one) for _, _, high in cell)])
+            least = max([least, *(min(-low, 3.0 * one) for low, _, _ in cell)])
+        for where, means in self._rough.items():
+            if means and where.outcome == outcome.key:
                 most = max(most, max(means.values()) - min(means.values()))
         step = round_step(1.06 * most, 4)  # a round reach: it seldom changes as results come in
-        return float(np.ceil(1.06 * most / step) * step)
-
-    def _below(self, part: str) -> float:
-        least = 0.1
-        for cell, result in self._results.items():
-            found = result.comparison if cell.part == part else None
-            if found is not None:
-                base = min(c.mean for c in found.candidates)
-                least = max([least, *(min(base - c.low, 3.0) for c in found.candidates)])
-        step = round_step(1.1 * least, 4)
-        return float(np.ceil(1.1 * least / step) * step)
+        below = round_step(1.1 * least, 4)
+        return float(np.ceil(1.06 * most / step) * step), float(np.ceil(1.1 * least / below) * below)
 
     def draw(self, painter: QPainter, area: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
@@ -115,16 +128,16 @@ class IntervalGrid(Walked):
         if not self._axes.cells:
             return
         begun = time.perf_counter()
-        spans = {part: (self._reach(part), self._below(part)) for part, _ in self._axes.parts}
+        spans = {o.key: self._span(o) for o in self._axes.outcomes}
         bold = QFont(self.font())
         bold.setBold(True)
         for condition, label in self._axes.conditions:
-            box = self.box(Cell(condition, self._axes.parts[0][0]))
+            box = self.box(Cell(condition, self._axes.outcomes[0].key))
             painter.setFont(bold)
             painter.setPen(t.color("ink"))
             painter.drawText(QRectF(box.left(), 0, box.width(), 22), Qt.AlignmentFlag.AlignLeft, label)
-        for part, _ in self._axes.parts:
-            box = self.box(Cell(self._axes.conditions[0][0], part))
+        for outcome in self._axes.outcomes:
+            box = self.box(Cell(self._axes.conditions[0][0], outcome.key))
             if box.top() > seen.bottom() or box.bottom() < seen.top():
                 continue
             self._paint_names(painter, box)
@@ -135,7 +148,7 @@ class IntervalGrid(Walked):
             if time.perf_counter() - begun > _PATIENCE_S and not self._is_painted(cell):
                 QTimer.singleShot(0, self.update)  # the window must not stand still; the rest comes next
                 break
-            painter.drawPixmap(box.topLeft(), self._picture(cell, box, *spans[cell.part]))
+            painter.drawPixmap(box.topLeft(), self._picture(cell, box, *spans[cell.outcome]))
             if i == self._focus:
                 self.paint_focus(painter, box.adjusted(-3, -2, 2, 2))
 
@@ -178,30 +191,29 @@ class IntervalGrid(Walked):
             draw(painter, m, self._theme, QPointF(12, y), 5.0)
 
     def _paint_cell(self, painter: QPainter, cell: Cell, box: QRectF, reach: float, below: float) -> None:
-        t, row = self._theme, self._row()
+        t, row, outcome = self._theme, self._row(), self._axes.outcome(cell)
         result = self._results.get(cell)
         found = None if result is None else result.comparison
         small = QFont(self.font())
         small.setPointSizeF(self.font().pointSizeF() * 0.88)
         area = QRectF(box.left(), box.top() + _HEAD, box.width() - 26, row * len(self._order))
         painter.setFont(small)
-        at = paint_axis(painter, t, area, -max(below, 0.06 * reach), reach, "K", 4)
+        at = paint_axis(painter, t, area, -max(below, 0.06 * reach), reach, outcome.difference_unit, 4)
         painter.setFont(small)
         painter.setPen(t.color("muted"))
-        part = dict(self._axes.parts)[cell.part]
+        what = row_label(outcome)
         if found is not None:
-            base = min(c.mean for c in found.candidates)
-            head = f"{part}, over {number(base, 1)} {result.school.unit if result else 'K'}"
+            best = number(found.candidate(best_of(found)).mean, 0 if self._scale(outcome) >= 3 else 1)
+            head = f"{what}, {'under' if outcome.higher_is_better else 'over'} {best} {outcome.unit}".rstrip()
         elif result is not None:
-            head = f"{part}: {result.why_not}"
+            head = f"{what}: {result.why_not}"
         else:
-            head = f"{part} …"
+            head = f"{what} …"
         head = painter.fontMetrics().elidedText(head, Qt.TextElideMode.ElideRight, int(box.width()))
         painter.drawText(QRectF(box.left(), box.top(), box.width(), 20), Qt.AlignmentFlag.AlignLeft, head)
         if found is None:
             self._paint_rough(painter, cell, area, at)
         else:
-            base = min(c.mean for c in found.candidates)
             held = {c.name: c for c in found.candidates}
             painter.save()
             painter.setClipRect(area.adjusted(-6, -4, 6, 4))
@@ -212,8 +224,9 @@ class IntervalGrid(Walked):
                 m = mark(self._place.get(name, 0))
                 y = area.top() + row * (n + 0.5)
                 painter.setPen(QPen(m.color(t), 2.2 if row > 10 else 1.4))
-                painter.drawLine(QPointF(at(c.low - base), y), QPointF(at(c.high - base), y))
-                draw(painter, m, t, QPointF(at(c.mean - base), y), min(5.5, row * 0.4))
+                low, mean, high = behind(outcome, found, c)
+                painter.drawLine(QPointF(at(low), y), QPointF(at(high), y))
+                draw(painter, m, t, QPointF(at(mean), y), min(5.5, row * 0.4))
             painter.restore()
             self._paint_ties(painter, found.candidates, area, row)
 
@@ -221,11 +234,12 @@ class IntervalGrid(Walked):
         means = self._rough.get(cell, {})
         if not means:
             return
-        base = min(means.values())
+        higher = self._axes.outcome(cell).higher_is_better
+        base = max(means.values()) if higher else min(means.values())
         for n, name in enumerate(self._order):
             if name in means:
                 m = mark(self._place.get(name, 0))
-                centre = QPointF(at(means[name] - base), area.top() + self._row() * (n + 0.5))  # type: ignore[operator]
+                centre = QPointF(at(abs(means[name] - base)), area.top() + self._row() * (n + 0.5))  # type: ignore[operator]
                 draw(painter, m, self._theme, centre, min(5.0, self._row() * 0.4), filled=False)
 
     def _paint_ties(self, painter: QPainter, candidates: Sequence[object], area: QRectF, row: float) -> None:

@@ -13,7 +13,7 @@ from kuffin.app.look.marks import CandidateMark, draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.compare.pairwords import digits_for, number
-from kuffin.verdict.schools import MountReading, SchoolResult
+from kuffin.verdict.outcomes import MountReading, OutcomeResult
 from kuffin.verdict.study import StudyVerdict
 
 _LEFT, _ROW, _TOP, _FOOT = 96.0, 49.0, 6.0, 26.0
@@ -39,7 +39,7 @@ class IntervalPlot(Painted):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._theme = theme
-        self._result: SchoolResult | None = None
+        self._result: OutcomeResult | None = None
         self._names: list[str] = []
         self._marks: dict[str, CandidateMark] = {}
         self._doubtful: set[int] = set()
@@ -53,7 +53,7 @@ class IntervalPlot(Painted):
         self._theme = theme
         self.update()
 
-    def show_verdict(self, verdict: StudyVerdict | None, result: SchoolResult | None) -> None:
+    def show_verdict(self, verdict: StudyVerdict | None, result: OutcomeResult | None) -> None:
         """Show a study under a school, best candidate on top."""
         if verdict is None or result is None:
             self.show_result(None, ())
@@ -63,7 +63,7 @@ class IntervalPlot(Painted):
 
     def show_result(
         self,
-        result: SchoolResult | None,
+        result: OutcomeResult | None,
         candidates: Sequence[str],
         doubtful: Collection[int] = (),
         best_first: bool = True,
@@ -83,7 +83,7 @@ class IntervalPlot(Painted):
         found = self._result.comparison if self._result else None
         if found is None or self._result is None:
             return "no comparison yet"
-        unit = self._result.school.unit
+        unit = self._result.outcome.unit
         return "; ".join(
             f"{c.name}: {number(c.mean, 2)} {unit}, {number(c.low, 2)} to {number(c.high, 2)}" for c in found.candidates
         )
@@ -121,7 +121,7 @@ class IntervalPlot(Painted):
         def at(value: float) -> float:
             return x0 + (value - low) / (high - low) * (x1 - x0)
 
-        unit = self._result.school.unit
+        unit = self._result.outcome.unit
         step = nice_step(high - low)
         first = math.ceil(low / step - 1e-9) * step
         small = figures_font(self.font().pointSizeF() * 0.9)
@@ -168,7 +168,7 @@ class IntervalPlot(Painted):
         painter.drawLine(QPointF(at(c.low), y + 4), QPointF(at(c.high), y + 4))  # type: ignore[operator]
         draw(painter, m, t, QPointF(at(c.mean), y + 4), 8.0)  # type: ignore[operator]
         painter.setPen(t.color("ink"))
-        unit, digits = self._result.school.unit, digits_for((c.high - c.low) / 2)
+        unit, digits = self._result.outcome.unit, digits_for((c.high - c.low) / 2)
         painter.drawText(
             box,
             Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight,

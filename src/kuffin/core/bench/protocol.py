@@ -18,6 +18,9 @@ DEFAULT_RISE_K = 12.0
 OWN_FIELDS = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
 
 
+_ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
+
+
 @dataclass(frozen=True, kw_only=True)
 class Step:
     """One step of a run.
@@ -204,3 +207,16 @@ def from_plain(kept: Sequence[Mapping[str, Any]]) -> tuple[Step, ...]:
     """Steps from a notebook; what an older Kuffin did not know takes its default."""
     known = Step.__dataclass_fields__
     return tuple(Step(**{k: v for k, v in step.items() if k in known}) for step in kept)
+
+
+def asked_for(ask: str) -> list[tuple[str, str]]:
+    """The names and units of the numbers that a step asks for when it ends.
+
+    >>> asked_for("score, frame rate [1/s]")
+    [('score', ''), ('frame rate', '1/s')]
+    """
+    found = []
+    for one in filter(None, (a.strip() for a in ask.split(","))):
+        match = _ASKED.match(one)
+        found.append((match["name"], match["unit"] or "") if match else (one, ""))
+    return found

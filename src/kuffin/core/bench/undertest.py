@@ -64,6 +64,8 @@ class UnderTest:
         Whether it makes the step from die to coolant, and the one from coolant to air.
     main_trace : str
         The trace whose window the plain readings are taken from.
+    outcomes : tuple of str
+        What one usually looks at beside temperatures (`core.bench.outcomes`), where the bench tells it.
     traces : tuple of str
         The traces that are settled: those of its schools, and the steps of the staircase.
     """
@@ -93,6 +95,7 @@ class UnderTest:
     block_side: bool = False
     loop_side: bool = False
     main_trace: str = "die_over_coolant"
+    outcomes: tuple[str, ...] = ("clock", "power", "flow", "idle_die")
     traces: tuple[str, ...] = ALL_TRACES
 
     @property
@@ -113,6 +116,7 @@ _RADIATOR_SIDE: dict[str, Any] = {
     "spread_k": 0.4,
     "loop_side": True,
     "main_trace": "coolant_over_air",
+    "outcomes": ("flow", "sound"),
     "traces": ("coolant_over_air", "coolant_over_air_per_watt", "die_over_coolant"),
 }
 _WHOLE_LOOP: dict[str, Any] = {
@@ -121,6 +125,7 @@ _WHOLE_LOOP: dict[str, Any] = {
     "block_side": True,
     "loop_side": True,
     "main_trace": "die_over_air",
+    "outcomes": ("clock", "power", "flow", "sound"),
     "traces": _WHOLE,
 }
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from kuffin.core.base.numbers import number as number
+from kuffin.core.bench.outcomes import Wording
 from kuffin.core.compare import Comparison, PairResult
 
 
@@ -67,24 +68,36 @@ def several(n: int, thing: str) -> str:
     return f"{count(n)} {thing}{'' if n == 1 else 's'}"
 
 
-def pair_sentence(pair: PairResult, found: Comparison, unit: str, lower: str = "lower") -> str:
-    """One sentence on one pair, in the response's unit."""
+def best_of(found: Comparison) -> str:
+    """The candidate that is best by its mean."""
+    return (min if found.better == "lower" else max)(found.candidates, key=lambda c: c.mean).name
+
+
+def better_first(pair: PairResult, better: str) -> tuple[str, str, float, float]:
+    """The better one of two by their means, the other, and by how much it is better: the interval's two ends."""
+    if (pair.difference < 0) == (better == "lower"):
+        first, second, ends = pair.a, pair.b, (pair.low, pair.high)
+    else:
+        first, second, ends = pair.b, pair.a, (-pair.high, -pair.low)
+    return (first, second, -ends[1], -ends[0]) if better == "lower" else (first, second, *ends)
+
+
+def pair_sentence(pair: PairResult, found: Comparison, unit: str, wording: Wording | None = None) -> str:
+    """One sentence on one pair, in the response's unit; without a wording the lower one is spoken of as lower."""
     digits = digits_for(pair.high - pair.low)
     u = f" {unit}" if unit else ""
+    first, second, low, high = better_first(pair, "lower" if wording is None else found.better)
+    said = "lower" if wording is None else wording.better
     if pair.verdict == "same":
-        real = pair.low > 0 or pair.high < 0
         limit = f"within {found.margin:g}{u} of each other" if found.margin is not None else "the same"
-        if real:
-            first, second = (pair.a, pair.b) if pair.difference < 0 else (pair.b, pair.a)
-            return f"{first} and {second} are {limit}; {first} is {lower} by a real but small {number(abs(pair.difference), digits)}{u}."
+        if low > 0:
+            by = number(abs(pair.difference), digits)
+            return f"{first} and {second} are {limit}; {first} is {said} by a real but small {by}{u}."
         return f"{pair.a} and {pair.b} are {limit}: the same for this purpose."
-    if pair.verdict in {"a_lower", "b_lower"}:
-        a_first = pair.verdict == "a_lower"
-        first, second = (pair.a, pair.b) if a_first else (pair.b, pair.a)
-        low, high = (-pair.high, -pair.low) if a_first else (pair.low, pair.high)
+    if pair.settled:
         more = found.margin is not None and low > found.margin
         tail = f", more than the {found.margin:g}{u} that matter" if more else ""
-        return f"{first} is {lower} than {second} by {span(low, high, unit, digits)}{tail}."
+        return f"{first} is {said} than {second} by {span(low, high, unit, digits)}{tail}."
     return (
         f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
         f"{to_settle(pair, found)}."

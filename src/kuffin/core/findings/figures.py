@@ -20,7 +20,8 @@ def figures(run: Recorded) -> dict[str, float]:
     -------
     dict
         ``die_over_coolant``, ``coolant_over_air``, ``hot_spot_over_die`` (K/W); ``core_spread`` (K); ``flow`` (L/h);
-        ``pump``, ``fan`` (rpm); ``power``, ``idle_power`` (W); ``rest`` (K, see `at_rest`).
+        ``pump``, ``fan`` (rpm); ``power``, ``idle_power`` (W); ``rest`` (K, see `at_rest`); ``idle_die_over_coolant`` (K);
+        ``hottest_over_coolant`` (K/W); ``energy`` (Wh).
     """
     inside = run.windowed()
     out: dict[str, float] = {}
@@ -44,6 +45,12 @@ def figures(run: Recorded) -> dict[str, float]:
         keep(key, mean_of(run.get(key), inside))
     keep("power", power)
     keep("idle_power", mean_of(run.load(), run.idle()))
+    if die is not None and coolant is not None:
+        keep("idle_die_over_coolant", mean_of(die - coolant, run.idle()))
+        cores = [m for n in run.names("die") if (m := mean_of(run.clean(n) - coolant, inside)) is not None]
+        if power is not None and power > 1 and len(cores) > 1:
+            keep("hottest_over_coolant", max(cores) / power)
+    keep("energy", energy_wh(run))
     keep("rest", at_rest(run))
     return out
 
@@ -61,6 +68,17 @@ def _rise(
         return None
     gap = mean_of(part - base, inside)
     return None if gap is None else gap / power
+
+
+def energy_wh(run: Recorded) -> float | None:
+    """What the load drew from its beginning to its end, Wh: ``∫P dt``; None where its beginning was not seen."""
+    power, begin = run.load(), run.load_start_s
+    if power is None or begin is None:
+        return None
+    inside = (run.times >= begin) & (run.times <= run.load_end_s) & np.isfinite(power)
+    if np.count_nonzero(inside) < 5:
+        return None
+    return float(np.trapezoid(power[inside], run.times[inside])) / 3600
 
 
 def core_spread(run: Recorded) -> float | None:

@@ -9,23 +9,21 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from kuffin.core.base.worked import Worked, worked
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.roles import COOLANT, TEMPERATURES, spoken
 from kuffin.core.bench.undertest import KINDS, OVER, kind_under_test
 
 
 @dataclass(frozen=True, kw_only=True)
-class School:
-    """One way to normalise.
+class School(Outcome):
+    """A temperature as an outcome: one way to normalise it.
 
     Attributes
     ----------
-    key, label : str
     part : str
         The temperature that is asked about: ``die``, ``coolant`` or another part's.
     over : str or None
         What is taken off: ``air``, ``coolant`` or another temperature.
-    per_watt : bool
-        Divided by power; shown re-based to the study's reference power, in K.
     rebased : bool
         Shown as a temperature in a room at the reference temperature, in °C.
     takes_out, right_when : str
@@ -34,15 +32,13 @@ class School:
         Whether its value comes from the whole-trace fit instead of a window.
     """
 
-    key: str
-    label: str
     part: str
     over: str | None
-    per_watt: bool
     rebased: bool
     takes_out: str
     right_when: str
     whole: bool = False
+    temperature: bool = True
 
     @property
     def trace(self) -> str:
@@ -65,11 +61,6 @@ class School:
         A rise is compared at the same power: what differs there is told by the fairness check.
         """
         return "the room and the power" if self.over is None else ""
-
-    @property
-    def unit(self) -> str:
-        """The unit its values are shown in."""
-        return "°C" if self.over is None or self.rebased else "K"
 
     @property
     def trace_unit(self) -> str:
@@ -100,89 +91,100 @@ class School:
         return reading
 
 
+def _school(
+    key: str,
+    label: str,
+    part: str,
+    over: str | None,
+    takes_out: str,
+    right_when: str,
+    *,
+    per_watt: bool = False,
+    rebased: bool = False,
+    whole: bool = False,
+) -> School:
+    unit = "°C" if over is None or rebased else "K"
+    return School(
+        key=key,
+        label=label,
+        unit=unit,
+        part=part,
+        over=over,
+        per_watt=per_watt,
+        rebased=rebased,
+        takes_out=takes_out,
+        right_when=right_when,
+        whole=whole,
+        normalised=f"it takes out {takes_out}",
+    )
+
+
 _ROOM = "the whole loop or a radiator, with the same power everywhere"
 
 
 def _schools(part: str) -> list[School]:
     name = spoken(part).capitalize()
     found = [
-        School(
-            key=f"{part}_as_read",
-            label=f"{name} as read",
-            part=part,
-            over=None,
-            per_watt=False,
-            rebased=False,
-            takes_out="nothing",
-            right_when="never for comparing; it shows what would have been said",
+        _school(
+            f"{part}_as_read",
+            f"{name} as read",
+            part,
+            None,
+            "nothing",
+            "never for comparing; it shows what would have been said",
         ),
-        School(
-            key=f"{part}_over_air",
-            label=f"{name} over air",
-            part=part,
-            over="air",
-            per_watt=False,
-            rebased=False,
-            takes_out="the room",
-            right_when=_ROOM,
-        ),
-        School(
-            key=f"{part}_rebased",
-            label=f"{name} re-based",
-            part=part,
-            over="air",
-            per_watt=False,
+        _school(f"{part}_over_air", f"{name} over air", part, "air", "the room", _ROOM),
+        _school(
+            f"{part}_rebased",
+            f"{name} re-based",
+            part,
+            "air",
+            "the room; reads as a temperature in a room of its own",
+            _ROOM,
             rebased=True,
-            takes_out="the room; reads as a temperature in a room of its own",
-            right_when=_ROOM,
         ),
-        School(
-            key=f"{part}_over_air_per_watt",
-            label=f"{name} over air, per watt",
-            part=part,
-            over="air",
+        _school(
+            f"{part}_over_air_per_watt",
+            f"{name} over air, per watt",
+            part,
+            "air",
+            "the room and the power",
+            "power differs between candidates, or drifts",
             per_watt=True,
-            rebased=False,
-            takes_out="the room and the power",
-            right_when="power differs between candidates, or drifts",
         ),
     ]
     bases = {"coolant": ("air",), "die": ("air", "coolant")}.get(part, ())  # whole traces are those of the heat path
     found += [
-        School(
-            key=f"{part}_over_{base}_whole",
-            label=f"{name} over {base}, whole trace",
-            part=part,
-            over=base,
+        _school(
+            f"{part}_over_{base}_whole",
+            f"{name} over {base}, whole trace",
+            part,
+            base,
+            "power, and what moved during the run",
+            "the room moved, or the run was stopped early",
             per_watt=True,
-            rebased=False,
-            takes_out="power, and what moved during the run",
-            right_when="the room moved, or the run was stopped early",
             whole=True,
         )
         for base in bases
     ]
     if part != "coolant":
         found += [
-            School(
-                key=f"{part}_over_coolant",
-                label=f"{name} over coolant",
-                part=part,
-                over="coolant",
-                per_watt=False,
-                rebased=False,
-                takes_out="room, radiator and fans",
-                right_when="blocks, pastes and pads at the same power",
+            _school(
+                f"{part}_over_coolant",
+                f"{name} over coolant",
+                part,
+                "coolant",
+                "room, radiator and fans",
+                "blocks, pastes and pads at the same power",
             ),
-            School(
-                key=f"{part}_over_coolant_per_watt",
-                label=f"{name} over coolant, per watt",
-                part=part,
-                over="coolant",
+            _school(
+                f"{part}_over_coolant_per_watt",
+                f"{name} over coolant, per watt",
+                part,
+                "coolant",
+                "room, radiator, fans and power",
+                "blocks, pastes and pads",
                 per_watt=True,
-                rebased=False,
-                takes_out="room, radiator, fans and power",
-                right_when="blocks, pastes and pads",
             ),
         ]
     return found
@@ -193,25 +195,15 @@ def _over(part: str, over: str) -> list[School]:
     label = f"{spoken(part).capitalize()} over {spoken(over)}"
     takes, when = f"what moves the {spoken(over)}", "it is that difference which is asked about"
     return [
-        School(
-            key=f"{part}_over_{over}",
-            label=label,
-            part=part,
-            over=over,
-            per_watt=False,
-            rebased=False,
-            takes_out=takes,
-            right_when=when,
-        ),
-        School(
-            key=f"{part}_over_{over}_per_watt",
-            label=f"{label}, per watt",
-            part=part,
-            over=over,
+        _school(f"{part}_over_{over}", label, part, over, takes, when),
+        _school(
+            f"{part}_over_{over}_per_watt",
+            f"{label}, per watt",
+            part,
+            over,
+            f"{takes}, and the power",
+            when,
             per_watt=True,
-            rebased=False,
-            takes_out=f"{takes}, and the power",
-            right_when=when,
         ),
     ]
 

@@ -16,8 +16,9 @@ from kuffin.app.widgets.texts import Opener, text
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
-from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, trade_offs, where_is
-from kuffin.verdict.schools import SchoolResult
+from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, where_is
+from kuffin.verdict.outcomes import OutcomeResult
+from kuffin.verdict.tradeoffs import trade_offs
 
 _PURPOSE = (
     "Conditions sets the candidates side by side under several conditions and on several parts. This study's runs hold one of "
@@ -33,7 +34,7 @@ class ConditionsPage(ComparePage):
         super().__init__(state, theme, _PURPOSE)
         self._job: Job | None = None
         self._axes = Axes((), ())
-        self.results: dict[Cell, SchoolResult] = {}
+        self.results: dict[Cell, OutcomeResult] = {}
         self._summary = text()
         self._family_said = text(style="small")
         self.family = choice(
@@ -84,7 +85,7 @@ class ConditionsPage(ComparePage):
         self._axes, self.results = axes, {}
         confidence, said = family_confidence(verdict, axes)
         self._family_said.setText(
-            f"Judged {said}. Each cell shows kelvins over its coolest candidate; brackets join candidates that are not told apart. "
+            f"Judged {said}. Each cell shows how far each is behind its best candidate; brackets join candidates that are not told apart. "
             "Click a cell for its pairs."
         )
         self.family.setCurrentIndex(1 if study.plan.get("family") == "each" else 0)
@@ -102,9 +103,9 @@ class ConditionsPage(ComparePage):
         self.one_another.setText("\n".join(w.sentence for w in self._warmings))
         self.one_another.setVisible(bool(self._warmings))
 
-        def work(job: Task) -> dict[Cell, SchoolResult]:
+        def work(job: Task) -> dict[Cell, OutcomeResult]:
             job.show({cell: rough_means(verdict, cell) for cell in axes.cells})
-            done: dict[Cell, SchoolResult] = {}
+            done: dict[Cell, OutcomeResult] = {}
             for i, cell in enumerate(axes.cells):
                 done[cell] = cell_result(verdict, cell, confidence)
                 job.show((cell, done[cell]))
@@ -114,7 +115,7 @@ class ConditionsPage(ComparePage):
         self._job = self.state.jobs.start("comparing the conditions", work, self._done, self.state.trouble.emit)
         self._job.shown.connect(self._show)
 
-    def _show(self, told: dict[Cell, Mapping[str, float]] | tuple[Cell, SchoolResult]) -> None:
+    def _show(self, told: dict[Cell, Mapping[str, float]] | tuple[Cell, OutcomeResult]) -> None:
         if isinstance(told, dict):
             self.grid.show_means(told)
             return

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import PairResult
 from kuffin.core.compare.pairwords import digits_for, number, pair_sentence, span, to_settle
-from kuffin.core.heat.normalise import School
-from kuffin.verdict.schools import SchoolResult, scope
+from kuffin.core.heat.normalise import SCHOOLS, School
+from kuffin.verdict.outcomes import OutcomeResult, scope
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -23,28 +24,28 @@ class PairRow:
     open: bool
 
 
-def title(v: StudyVerdict, school: School) -> str:
+def title(v: StudyVerdict, outcome: Outcome) -> str:
     """What the plot shows."""
-    if school.per_watt:
-        return f"{school.label}, as kelvins at {v.reference_power_w:g} W"
-    if school.rebased:
-        return f"{school.label} to a room of {v.reference_air_c:g} °C"
-    return school.label
+    if outcome.per_watt:
+        return f"{outcome.label}, as kelvins at {v.reference_power_w:g} W"
+    if isinstance(outcome, School) and outcome.rebased:
+        return f"{outcome.label} to a room of {v.reference_air_c:g} °C"
+    return outcome.label[:1].upper() + outcome.label[1:]
 
 
-def pair_rows(result: SchoolResult) -> list[PairRow]:
+def pair_rows(result: OutcomeResult) -> list[PairRow]:
     """The table of pairs, settled ones first."""
     found = result.comparison
     if found is None:
         return []
-    unit = "K"
+    unit = result.outcome.difference_unit
     rows = []
     for pair in found.pairs:
         digits = digits_for(pair.high - pair.low)
-        words = pair_sentence(pair, found, unit, "cooler")
+        words = pair_sentence(pair, found, unit, result.outcome.wording)
         if not pair.settled:  # the interval stands beside it already
             words = f"Not told apart yet: {to_settle(pair, found)}."
-        difference = f"{number(pair.difference, digits)} {unit}"
+        difference = f"{number(pair.difference, digits)} {unit}".rstrip()
         interval = span(pair.low, pair.high, unit, digits)
         rows.append(
             PairRow(
@@ -59,14 +60,14 @@ def pair_rows(result: SchoolResult) -> list[PairRow]:
     return sorted(rows, key=lambda r: (r.open, r.pair.p))
 
 
-def school_warnings(v: StudyVerdict, shown: SchoolResult) -> list[str]:
+def school_warnings(v: StudyVerdict, shown: OutcomeResult) -> list[str]:
     """Where ranking or verdict depends on the school, and what “as read” would have said."""
     out: list[str] = []
     ranking = shown.ranking()
-    if not ranking:
+    if not ranking or not isinstance(shown.outcome, School):
         return out
     as_read = v.as_read
-    if as_read is not None and as_read.school.key != shown.school.key and as_read.ranking():
+    if as_read is not None and as_read.outcome.key != shown.outcome.key and as_read.ranking():
         first = as_read.ranking()[0]
         if first != ranking[0]:
             out.append(f"As read, without taking the room out, {first} would have won.")
@@ -74,22 +75,22 @@ def school_warnings(v: StudyVerdict, shown: SchoolResult) -> list[str]:
             out.append(f"As read, the order would have been {', '.join(as_read.ranking())}.")
     verdicts = _verdicts(shown)
     for other in v.schools.values():
-        if other.school.key in {shown.school.key, as_read.school.key if as_read else ""} or other.comparison is None:
+        if other.outcome.key in {shown.outcome.key, as_read.outcome.key if as_read else ""} or other.comparison is None:
             continue
         if other.ranking() and other.ranking()[0] != ranking[0]:
             out.append(
-                f"The ranking depends on the school: {other.school.label.lower()} puts {other.ranking()[0]} first."
+                f"The ranking depends on the school: {other.outcome.label.lower()} puts {other.ranking()[0]} first."
             )
             continue
         flipped = [pair for pair, verdict in _verdicts(other).items() if verdicts.get(pair, verdict) != verdict]
-        if flipped and not other.school.rebased:  # re-based differs from over air by a constant only
+        if flipped and not SCHOOLS[other.outcome.key].rebased:  # re-based differs from over air by a constant only
             some = "; ".join(f"{a} and {b}" for a, b in flipped[:2])
-            out.append(f"The verdict depends on the school for {some}: {other.school.label.lower()} judges otherwise.")
+            out.append(f"The verdict depends on the school for {some}: {other.outcome.label.lower()} judges otherwise.")
     told = list(dict.fromkeys(out))
     return told if len(told) < 3 else [*told[:2], "More on the Schools page."]
 
 
-def _verdicts(result: SchoolResult) -> dict[tuple[str, str], str]:
+def _verdicts(result: OutcomeResult) -> dict[tuple[str, str], str]:
     return {} if result.comparison is None else {(p.a, p.b): p.verdict for p in result.comparison.pairs}
 
 
@@ -110,7 +111,7 @@ def left_out_lines(v: StudyVerdict) -> list[str]:
     return out
 
 
-def footnote(v: StudyVerdict, result: SchoolResult) -> str:
+def footnote(v: StudyVerdict, result: OutcomeResult) -> str:
     """Scope, evidence and confidence in one line."""
     found = result.comparison
     if found is None:
@@ -120,5 +121,12 @@ def footnote(v: StudyVerdict, result: SchoolResult) -> str:
     pairs = f"{len(found.pairs)} pairs together" if len(found.pairs) > 1 else "the pair"
     return (
         f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:.4g} % over {pairs} · "
-        f"differences under {v.margin_k:g} K do not matter here · click any number for its working"
+        f"{_matters(result)}click any number for its working"
     )
+
+
+def _matters(result: OutcomeResult) -> str:
+    found = result.comparison
+    if found is None or found.margin is None:
+        return ""
+    return f"differences under {f'{found.margin:.3g} {result.outcome.difference_unit}'.rstrip()} do not matter here · "

@@ -23,10 +23,10 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.texts import text
-from kuffin.core.heat.normalise import default_school
+from kuffin.core.heat.normalise import SCHOOLS, default_school
 from kuffin.notebook import edits
 from kuffin.said.working import candidate_working, mount_working, pair_working
-from kuffin.verdict.schools import SchoolResult
+from kuffin.verdict.outcomes import OutcomeResult
 
 MOST_PAIRS = 60  # listed on the page; forty candidates make 780
 
@@ -125,7 +125,7 @@ class VerdictPage(QWidget):
         self._theme = theme
         self.plot.set_theme(theme)
 
-    def shown(self) -> SchoolResult | None:
+    def shown(self) -> OutcomeResult | None:
         """The result under the school in use."""
         return None if self._state.verdict is None else self._state.verdict.main
 
@@ -150,19 +150,19 @@ class VerdictPage(QWidget):
             )
             return
         self._filling = True
-        self._title.setText(model.title(verdict, result.school))
+        self._title.setText(model.title(verdict, result.outcome))
         keys = list(verdict.schools)
         self.school.clear()
         usual = default_school(study.under_test).key
         for key in keys:
-            school = verdict.schools[key].school
+            school = SCHOOLS[key]
             self.school.addItem(school.label + (" (usual)" if key == usual else ""), key)
             self.school.setItemData(
                 self.school.count() - 1,
                 f"Takes out {school.takes_out}. Right for {school.right_when}.",
                 Qt.ItemDataRole.ToolTipRole,
             )
-        self.school.setCurrentIndex(keys.index(result.school.key))
+        self.school.setCurrentIndex(keys.index(result.outcome.key))
         self.margin.setValue(study.margin_k)
         self._blocks.setChecked(study.blocks)
         self._filling = False
@@ -180,7 +180,7 @@ class VerdictPage(QWidget):
             foot = f"The first {MOST_PAIRS} of {pairs} pairs; all of them are in the words and in the verdicts that are exported. {foot}"
         self.foot.setText(foot)
 
-    def _fill_pairs(self, result: SchoolResult) -> None:
+    def _fill_pairs(self, result: OutcomeResult) -> None:
         rows = model.pair_rows(result)[:MOST_PAIRS]
         self.pairs.setRowCount(len(rows))
         for i, row in enumerate(rows):

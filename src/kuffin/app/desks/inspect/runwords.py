@@ -16,7 +16,8 @@ from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.evaluating import parse_trace
 from kuffin.reading.runresult import RunResult
-from kuffin.verdict.schools import MountReading, trace_reading
+from kuffin.verdict.outcomes import MountReading
+from kuffin.verdict.runreadings import trace_reading
 from kuffin.verdict.study import StudyVerdict
 
 _FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound", "clock", "hot_spot")  # roles
@@ -107,8 +108,8 @@ def readings(v: StudyVerdict | None, mount_id: int) -> list[tuple[str, str, str]
     for key, result in v.schools.items() if v is not None else ():
         found = next((r for r in result.readings if r.mount_id == mount_id), None)
         if found is not None and found.value is not None and found.u95 is not None:
-            value = f"{number(found.value, 2)} ± {number(found.u95, 2)} {result.school.unit}"
-            out.append((key, result.school.label, value))
+            value = f"{number(found.value, 2)} ± {number(found.u95, 2)} {result.outcome.unit}"
+            out.append((key, result.outcome.label, value))
     return out
 
 

@@ -22,7 +22,7 @@ from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.limits import Limits
-from kuffin.core.bench.protocol import DEFAULT_TAU_S
+from kuffin.core.bench.protocol import DEFAULT_TAU_S, asked_for
 from kuffin.demo.practising import Practice
 from kuffin.notebook.entities import Candidate, Mount, Run
 from kuffin.notebook.runwriter import NewMark, add_marks, close_run, comment_on, reopen_run
@@ -319,7 +319,7 @@ class RunDesk(QWidget):
         live.mark(f"{self._reading} typed: {written}", kind="mark")
 
     def _keep_value(self, asked: str, written: str) -> None:
-        name, unit = stagewords.asked_for(asked)
+        ((name, unit),) = asked_for(asked)
         value = stagewords.as_number(written)
         if value is None and written:
             self.said.emit(f"“{written}” is no number; {name} is asked for again")

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -12,8 +11,6 @@ from kuffin.core.bench.leading import MEASURING, SETTLING, WAITING
 from kuffin.core.bench.limits import SILENT
 from kuffin.core.compare.pairwords import joined
 from kuffin.recording.liverun import Now
-
-_ASKED = re.compile(r"^(?P<name>[^\[]+?)\s*(?:\[(?P<unit>[^\]]*)\])?$")
 
 
 def minutes(seconds: float) -> str:
@@ -127,12 +124,6 @@ def as_number(written: str) -> float | None:
     except ValueError:
         return None
     return found if math.isfinite(found) else None
-
-
-def asked_for(asked: str) -> tuple[str, str]:
-    """The name and the unit of a number that a step asks for: ``score, points``."""
-    match = _ASKED.match(asked)
-    return (match["name"], match["unit"] or "") if match else (asked, "")
 
 
 def band(now: Now, carried_on: bool) -> tuple[str, str]:

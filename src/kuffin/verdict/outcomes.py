@@ -1,4 +1,4 @@
-"""A study under one school: each mount's reading, and the comparison they allow."""
+"""A study by one outcome: each mount's reading, and the comparison they allow."""
 
 from __future__ import annotations
 
@@ -9,25 +9,23 @@ import numpy as np
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.leads import VERDICT, ToReading, ToSamples, Where
-from kuffin.core.base.pointers import CHANNELS
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linear import design_matrix
-from kuffin.core.heat.normalise import School
-from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Study
-from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
+from kuffin.verdict.runreadings import NoReading, run_reading
 
 
 @dataclass(frozen=True, kw_only=True)
 class MountReading:
-    """One mount under one school, as shown.
+    """One mount by one outcome, as shown.
 
     Attributes
     ----------
     worked : Worked or None
-        None where the mount cannot be read under this school.
+        None where the mount cannot be read by this outcome.
     settled : bool
     shift : float
         What was taken off for a bench that moved, where that was asked for.
@@ -45,7 +43,7 @@ class MountReading:
 
     @property
     def value(self) -> float | None:
-        """The reading, in the school's unit; None where there is none."""
+        """The reading, in the outcome's unit; None where there is none."""
         return None if self.worked is None else self.worked.value
 
     @property
@@ -60,8 +58,8 @@ class MountReading:
 
 
 @dataclass(frozen=True, kw_only=True)
-class SchoolResult:
-    """A study under one school: its readings and, where there is enough, the comparison.
+class OutcomeResult:
+    """A study by one outcome: its readings and, where there is enough, the comparison.
 
     Attributes
     ----------
@@ -71,7 +69,7 @@ class SchoolResult:
         Why the bench's move could not be taken out, where that was asked for; blank otherwise.
     """
 
-    school: School
+    outcome: Outcome
     readings: tuple[MountReading, ...]
     comparison: Comparison | None
     why_not: str | None
@@ -96,14 +94,15 @@ class SchoolResult:
         return [r for r in self.readings if r.candidate == candidate]
 
     def ranking(self) -> list[str]:
-        """Candidates from the coolest to the warmest; by their mounts' plain means where no comparison is possible."""
+        """Candidates from the best to the worst; by their mounts' plain means where no comparison is possible."""
+        sign = -1.0 if self.outcome.higher_is_better else 1.0
         if self.comparison is not None:
-            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: c.mean)]
+            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: sign * c.mean)]
         means: dict[str, list[float]] = {}
         for reading in self.readings:
             if reading.value is not None and reading.left_out is None:
                 means.setdefault(reading.candidate, []).append(reading.value)
-        return sorted(means, key=lambda name: float(np.mean(means[name])))
+        return sorted(means, key=lambda name: sign * float(np.mean(means[name])))
 
 
 def scope(found: Comparison) -> str:
@@ -134,22 +133,22 @@ def scope_of(study: Study, values: Sequence[MountValue]) -> str:
     return "products" if each and min(len(s) for s in each.values()) > 1 else "samples"
 
 
-def under_school(
+def under_outcome(
     evidence: Evidence,
-    school: School,
+    outcome: Outcome,
     power: float,
     *,
     heed_exclusions: bool = True,
     condition: str | None = None,
     confidence: float | None = None,
     moved: Mapping[int, float] | None = None,
-) -> SchoolResult:
-    """Read a study's mounts under a school and compare its candidates.
+) -> OutcomeResult:
+    """Read a study's mounts by an outcome and compare its candidates.
 
     Parameters
     ----------
     power : float
-        The reference power, W, at which per-watt schools are shown.
+        The reference power, W, at which what is taken per watt is shown.
     heed_exclusions : bool
         Whether mounts that were left out stay out.
     condition : str, optional
@@ -161,7 +160,7 @@ def under_school(
         the candidates, so that what is uncertain about it stands in the intervals.
     """
     study = evidence.study
-    readings = readings_under(evidence, school, power, heed_exclusions, condition)
+    readings = readings_under(evidence, outcome, power, heed_exclusions, condition)
     by: float | None = None
     if moved is not None:
         by, readings = _without_the_move(study, readings, moved)
@@ -179,7 +178,8 @@ def under_school(
     ]
     order = {c.name: i for i, c in enumerate(study.live_candidates)}
     values.sort(key=lambda v: order.get(v.candidate, 0))
-    margin = study.margin_k
+    level = float(np.mean([v.value for v in values])) if values else 0.0
+    margin = evidence.margin_of(outcome, level)
     spread = str(study.plan.get("spread") or "as noticed")
     if spread == "separate":  # each candidate's own spread holds what rounds add to it
         values = [replace(v, round=None) for v in values]
@@ -190,14 +190,15 @@ def under_school(
             values,
             reference=reference,
             margin=margin,
+            better=outcome.better,
             confidence=confidence or study.confidence,
             spread=spread,
             covariate_names=("the bench's move",),
             scope=scope_of(study, values),
         )
-        return SchoolResult(school=school, readings=tuple(readings), comparison=found, why_not=None, moved=by)
+        return OutcomeResult(outcome=outcome, readings=tuple(readings), comparison=found, why_not=None, moved=by)
     except KuffinError as error:
-        return SchoolResult(school=school, readings=tuple(readings), comparison=None, why_not=str(error))
+        return OutcomeResult(outcome=outcome, readings=tuple(readings), comparison=None, why_not=str(error))
 
 
 def _without_the_move(
@@ -235,15 +236,15 @@ def _moved_back(r: MountReading, read: Worked, by: float, share: float, middle: 
 
 
 def readings_under(
-    evidence: Evidence, school: School, power: float, heed_exclusions: bool = True, condition: str | None = None
+    evidence: Evidence, outcome: Outcome, power: float, heed_exclusions: bool = True, condition: str | None = None
 ) -> list[MountReading]:
-    """Every mount's reading under a school; see `under_school`."""
-    return [_reading(evidence, school, name, m, power, heed_exclusions, condition) for name, m in evidence.mounts]
+    """Every mount's reading by an outcome; see `under_outcome`."""
+    return [_reading(evidence, outcome, name, m, power, heed_exclusions, condition) for name, m in evidence.mounts]
 
 
 def _reading(
     evidence: Evidence,
-    school: School,
+    outcome: Outcome,
     candidate: str,
     mount: Mount,
     power: float,
@@ -261,11 +262,11 @@ def _reading(
             continue
         runs.append(run.id)
         try:
-            read, settled = run_reading(school, result, power, evidence.study.reference_air_c)
+            read, settled = run_reading(outcome, evidence, run, result, power)
         except NoReading as why:
             problem = str(why)
             continue
-        found.append((replace(read, leads=ToSamples(run.id, Where(school.key, condition))), settled))
+        found.append((replace(read, leads=ToSamples(run.id, Where(outcome.key, condition))), settled))
     every = tuple(runs) if found or runs else tuple(r.id for r in mount.live_runs)
     return MountReading(
         mount_id=mount.id,
@@ -277,49 +278,6 @@ def _reading(
         problem=None if found else problem or "no run yet",
         runs=every,
     )
-
-
-class NoReading(Exception):
-    """Why a run has no reading under a school."""
-
-
-def run_reading(school: School, result: RunResult, power_w: float, air_c: float) -> tuple[Worked, bool]:
-    """A run's reading under a school, as it is shown, and whether it settled.
-
-    Raises
-    ------
-    NoReading
-    """
-    if school.over is None:
-        name = result.names.get(school.part)
-        # the channel's plain mean, as one reads it off; its window is the main trace's
-        if name not in result.means or result.window_s is None:
-            raise NoReading(f"no channel has the role “{school.part}”; give it one {CHANNELS}")
-        return _as_read(name, *result.means[name], result.window_s), True
-    if school.whole:
-        fit = result.whole.get(school.trace)
-        if fit is None:
-            raise NoReading("the whole-trace fit needs both temperatures, power, and six minutes of load")
-        return school.shown(fit.worked(), power_w, air_c), True
-    trace = result.traces.get(school.trace)
-    if trace is None:
-        raise NoReading(result.problems.get(school.trace, "cannot be judged"))
-    return school.shown(trace_reading(school, trace), power_w, air_c), trace.settled or result.by_hand
-
-
-def trace_reading(school: School, trace: Settled) -> Worked:
-    """A settled trace's reading, in the unit and with the symbol of its school's traces."""
-    return trace.reading(school.trace_unit, school.trace_digits, school.trace_symbol)
-
-
-def _as_read(channel: str, mean: float, sd: float, window_s: tuple[float, float]) -> Worked:
-    """A channel's plain mean; ten of its samples are taken for independent."""
-    scatter = Worked(name="Scatter of the samples", symbol="s", value=sd, unit="K", digits=3)
-    half = worked("Half-width", "U", "1.96*s/sqrt(10)", [scatter], "K", digits=3, source="95 %, as good as ten samples")
-    span = (
-        f"the plain mean of {channel} from {window_s[0] / 60:.1f} to {window_s[1] / 60:.1f} min; nothing is taken out"
-    )
-    return Worked(name="As read", symbol="T", value=mean, unit="°C", half=half, source=span)
 
 
 def _over_runs(found: Sequence[Worked]) -> Worked | None:

@@ -1,0 +1,159 @@
+"""What candidates can be compared by: the one owner of outcomes. A new one is one more record here.
+
+A temperature is an outcome too: each school of `kuffin.core.heat.normalise` is one. Here stand those that are read as they
+are: clock, power, flow, loudness, numbers asked for at a step's end.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from kuffin.core.base.numbers import number
+
+
+@dataclass(frozen=True)
+class Wording:
+    """How two candidates, and the first and last of several, are spoken of: ``cooler, warmer, coolest, warmest``."""
+
+    better: str
+    worse: str
+    best: str
+    worst: str
+
+
+COOLER = Wording("cooler", "warmer", "coolest", "warmest")
+FASTER = Wording("faster", "slower", "fastest", "slowest")
+HIGHER = Wording("higher", "lower", "highest", "lowest")
+QUIETER = Wording("quieter", "louder", "quietest", "loudest")
+THRIFTIER = Wording("thriftier", "thirstier", "thriftiest", "thirstiest")
+EVENER = Wording("evener", "less even", "most even", "least even")
+FREER = Wording("freer-flowing", "more restrictive", "freest-flowing", "most restrictive")
+
+
+@dataclass(frozen=True, kw_only=True)
+class Outcome:
+    """Something that candidates are compared by.
+
+    Attributes
+    ----------
+    key : str
+        In the notebook.
+    label : str
+        As it heads a row.
+    unit : str
+        Of its values, as shown.
+    wording : Wording
+        How the better one is spoken of.
+    higher_is_better : bool
+    matters : float or None
+        The smallest difference that matters, in the unit of differences; None: the study's own, in kelvins.
+    matters_percent : float or None
+        The same as a share of the mean over all candidates, where a unit says nothing of what matters.
+    role : str
+        The role whose mean over the window it is.
+    figure : str
+        The figure of the run that it is, where it is none of a channel's mean (`kuffin.core.findings.figures`).
+    asked : str
+        The name of the number asked for, that it is.
+    per_watt : bool
+        Divided by power; shown re-based to the study's reference power.
+    normalised : str
+        What is taken out of it, for the person.
+    temperature : bool
+        Whether it is told in kelvins, and the study's margin holds for it.
+    """
+
+    key: str
+    label: str
+    unit: str = ""
+    wording: Wording = COOLER
+    higher_is_better: bool = False
+    matters: float | None = None
+    matters_percent: float | None = None
+    role: str = ""
+    figure: str = ""
+    asked: str = ""
+    per_watt: bool = False
+    normalised: str = "nothing is taken out: it is compared as it was under the same load"
+    temperature: bool = False
+
+    @property
+    def difference_unit(self) -> str:
+        """The unit of differences: kelvins between temperatures."""
+        return "K" if self.unit == "°C" else self.unit
+
+    @property
+    def better(self) -> str:
+        """``lower`` or ``higher``."""
+        return "higher" if self.higher_is_better else "lower"
+
+    def margin(self, study_k: float, level: float) -> float | None:
+        """The smallest difference that matters, in the unit of differences; None where nobody said.
+
+        Parameters
+        ----------
+        study_k : float
+            The study's, K.
+        level : float
+            The mean over all candidates.
+
+        Examples
+        --------
+        >>> MEASURED["clock"].margin(1.0, 4500.0), ASKED.margin(1.0, -2000.0)
+        (25.0, 20.0)
+        """
+        if self.matters_percent is not None:
+            return abs(level) * self.matters_percent / 100 or None
+        return study_k if self.matters is None else self.matters
+
+    def by(self, low: float, high: float, digits: int) -> str:
+        """How far apart, as ``1.2 to 2.6 K``."""
+        unit = f" {self.difference_unit}" if self.difference_unit else ""
+        return f"{number(low, digits)} to {number(high, digits)}{unit}"
+
+
+_ALL = (
+    Outcome(key="clock", label="clock held", unit="MHz", wording=FASTER, higher_is_better=True, matters=25.0, role="clock"),
+    Outcome(key="power", label="power of the part", unit="W", wording=THRIFTIER, matters=3.0, role="power"),
+    Outcome(key="wall_power", label="power at the wall", unit="W", wording=THRIFTIER, matters=5.0, role="wall_power"),
+    Outcome(key="energy", label="energy of the load", unit="Wh", wording=THRIFTIER, matters_percent=2.0, figure="energy"),
+    Outcome(key="flow", label="flow", unit="L/h", wording=FREER, higher_is_better=True, matters=5.0, role="flow"),
+    Outcome(key="sound", label="loudness", unit="dBA", wording=QUIETER, matters=1.0, role="sound"),
+    Outcome(key="fan", label="fan speed", unit="rpm", wording=Wording("slower", "faster", "slowest", "fastest"), matters=50.0, role="fan"),
+    Outcome(key="score", label="score", wording=HIGHER, higher_is_better=True, matters_percent=1.0, role="score"),
+    Outcome(key="hot_spot_over_die", label="hot spot over die", unit="K", matters=1.0, figure="hot_spot_over_die", per_watt=True, temperature=True, normalised="room, coolant and power are taken out"),
+    Outcome(key="hottest_core", label="hottest core over coolant", unit="K", figure="hottest_over_coolant", per_watt=True, temperature=True, normalised="room, radiator, fans and power are taken out"),
+    Outcome(key="core_spread", label="hottest core over coolest", unit="K", wording=EVENER, figure="core_spread", temperature=True, normalised="room and coolant are taken out, power is not"),
+    Outcome(key="idle_power", label="power at idle", unit="W", wording=THRIFTIER, matters=2.0, figure="idle_power"),
+    Outcome(key="idle_die", label="die over coolant at idle", unit="K", figure="idle_die_over_coolant", temperature=True, normalised="room and radiator are taken out, power is not"),
+    Outcome(key="frames_average", label="frame rate, average", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=2.0, figure="frames_average"),
+    Outcome(key="frames_low_percentile", label="1 % low: rate at the 99th percentile of frame times", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=3.0, figure="frames_low_percentile"),
+    Outcome(key="frames_low_average", label="1 % low: average rate of the slowest 1 % of frames", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=3.0, figure="frames_low_average"),
+)  # fmt: skip
+MEASURED: dict[str, Outcome] = {o.key: o for o in _ALL}
+ASKED = Outcome(key="asked", label="number asked for", wording=HIGHER, higher_is_better=True, matters_percent=1.0)
+_ASKED = "asked: "
+
+
+def asked_outcome(name: str, unit: str, lower_is_better: bool = False) -> Outcome:
+    """The outcome of a number that is asked for at a step's end; more of it is better unless a study says otherwise.
+
+    >>> asked_outcome("score", "").key
+    'asked: score'
+    """
+    wording = Wording("lower", "higher", "lowest", "highest") if lower_is_better else HIGHER
+    return Outcome(
+        key=f"{_ASKED}{name}",
+        label=name,
+        unit=unit,
+        wording=wording,
+        higher_is_better=not lower_is_better,
+        matters_percent=1.0,
+        asked=name,
+        normalised="nothing is taken out: it is compared as it was told",
+    )
+
+
+def asked_name(key: str) -> str:
+    """The name of the number that an outcome's key asks for; blank where it is no such key."""
+    return key.removeprefix(_ASKED) if key.startswith(_ASKED) else ""

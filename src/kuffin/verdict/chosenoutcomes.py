@@ -1,0 +1,59 @@
+"""Which outcomes a study can be judged by, which stand in its grid, and which its verdict is about."""
+
+from __future__ import annotations
+
+from kuffin.core.bench.outcomes import MEASURED, Outcome, asked_name, asked_outcome
+from kuffin.core.bench.roles import FURTHER_PARTS
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.heat.normalise import SCHOOLS
+from kuffin.reading.asked import asked_names
+from kuffin.reading.evaluating import school_of
+from kuffin.reading.runresult import RunResult
+from kuffin.verdict.evidence import Evidence
+
+
+def possible_outcomes(evidence: Evidence) -> list[Outcome]:
+    """What some run of the study tells, the school's temperature first, then the other parts', then all else."""
+    school, results = school_of(evidence.study), list(evidence.results.values())
+    held = {name for r in results for name in r.names}
+    parts = [p for p in FURTHER_PARTS if p in held] if school.part == "die" else []
+    out: list[Outcome] = [school, *(SCHOOLS[p + school.key.removeprefix(school.part)] for p in parts)]
+    out += [o for o in MEASURED.values() if any(_told(o, r) for r in results)]
+    lower = set(evidence.study.plan.get("lower_is_better", ()))
+    asked = {n: u for _, m in evidence.mounts for r in m.live_runs for n, u in asked_names(r).items()}
+    return out + [asked_outcome(n, u, n in lower) for n, u in asked.items()]
+
+
+def _told(outcome: Outcome, result: RunResult) -> bool:
+    roles = result.names if outcome.role == "power" else result.roles
+    return any(
+        outcome.figure in r.figures if outcome.figure else roles.get(outcome.role) in r.means
+        for r in (result, *result.steps)
+    )
+
+
+def outcome_named(evidence: Evidence, key: str) -> Outcome | None:
+    """The outcome of a key; None where there is none such."""
+    if asked_name(key):
+        return next((o for o in possible_outcomes(evidence) if o.key == key), asked_outcome(asked_name(key), ""))
+    return SCHOOLS.get(key) or MEASURED.get(key)
+
+
+def outcome_of(evidence: Evidence) -> Outcome:
+    """What the verdict is about: what was chosen, else the temperature of the school in use."""
+    chosen = evidence.study.plan.get("outcome")
+    return (outcome_named(evidence, chosen) if chosen else None) or school_of(evidence.study)
+
+
+def grid_outcomes(evidence: Evidence) -> list[Outcome]:
+    """The outcomes that stand in the study's grid: those chosen, else what one usually looks at for what is under test.
+
+    What the verdict is about stands there always, and first.
+    """
+    possible, chosen = possible_outcomes(evidence), evidence.study.plan.get("outcomes")
+    about = outcome_of(evidence)
+    usual = kind_under_test(evidence.study.under_test).outcomes
+    wanted = [
+        o for o in possible if (o.key in chosen if chosen is not None else o.temperature or o.key in usual or o.asked)
+    ]
+    return [about, *(o for o in wanted if o.key != about.key)]

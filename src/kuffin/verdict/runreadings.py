@@ -1,0 +1,119 @@
+"""What one run tells by an outcome: a temperature by its school, a channel's mean, a figure of the run, a number asked for."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from kuffin.core.base.pointers import CHANNELS
+from kuffin.core.base.worked import Worked, mean_of, worked
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.roles import spoken
+from kuffin.core.heat.normalise import School
+from kuffin.core.settle import Settled
+from kuffin.notebook.entities import Run
+from kuffin.reading.asked import asked_values
+from kuffin.reading.runresult import RunResult
+from kuffin.verdict.evidence import Evidence
+
+
+class NoReading(Exception):
+    """Why a run has no reading by an outcome."""
+
+
+def run_reading(
+    outcome: Outcome, evidence: Evidence, run: Run, result: RunResult, power_w: float
+) -> tuple[Worked, bool]:
+    """A run's reading by an outcome, as it is shown, and whether it settled.
+
+    Parameters
+    ----------
+    result : RunResult
+        Of the condition that is asked about.
+    power_w : float
+        The reference power, W.
+
+    Raises
+    ------
+    NoReading
+    """
+    if isinstance(outcome, School):
+        return _temperature(outcome, result, power_w, evidence.study.reference_air_c)
+    settled = all(t.settled for t in result.traces.values()) or result.by_hand
+    if outcome.role:
+        return _channel_mean(outcome, result), settled
+    if outcome.figure:
+        return _figure(outcome, result, power_w), settled
+    return _asked(outcome, evidence, run, result), True
+
+
+def _channel_mean(outcome: Outcome, result: RunResult) -> Worked:
+    name = result.names.get("power") if outcome.role == "power" else result.roles.get(outcome.role)
+    if name not in result.means or result.window_s is None:
+        raise NoReading(f"no channel has the role “{spoken(outcome.role)}”; give it one {CHANNELS}")
+    mean = _plain_mean(name, *result.means[name], result.window_s, outcome.difference_unit)
+    return replace(mean, name=outcome.label.capitalize(), symbol="y", unit=outcome.unit)
+
+
+def _figure(outcome: Outcome, result: RunResult, power_w: float) -> Worked:
+    value = result.figures.get(outcome.figure)
+    if value is None:
+        raise NoReading(f"this run does not tell its {outcome.label}")
+    name = outcome.label.capitalize()
+    if not outcome.per_watt:
+        return Worked(name=name, symbol="y", value=value, unit=outcome.unit, source="from the run's samples")
+    each = Worked(
+        name=f"{name}, per watt", symbol="R", value=value, unit="K/W", digits=4, source="mean over the window"
+    )
+    power = Worked(name="Reference power", symbol="P_ref", value=power_w, unit="W", digits=0, source="the study’s")
+    return worked("Re-based to the study’s power", "y", "R*P_ref", [each, power], outcome.unit)
+
+
+def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) -> Worked:
+    steps = evidence.ways.steps if evidence.ways is not None else ()
+    told = asked_values(run, result, steps, outcome.asked)
+    if not told:
+        raise NoReading(f"no {outcome.label} was told")
+    terms = [
+        Worked(name=f"Told at {at_s / 60:.1f} min", symbol=f"y_{i}", value=value, unit=outcome.unit, source="typed")
+        for i, (at_s, value) in enumerate(told, 1)
+    ]
+    return (
+        terms[0] if len(terms) == 1 else mean_of(f"Mean of what was told of {outcome.label}", "y", terms, outcome.unit)
+    )
+
+
+def _temperature(school: School, result: RunResult, power_w: float, air_c: float) -> tuple[Worked, bool]:
+    if school.over is None:
+        name = result.names.get(school.part)
+        # the channel's plain mean, as one reads it off; its window is the main trace's
+        if name not in result.means or result.window_s is None:
+            raise NoReading(f"no channel has the role “{school.part}”; give it one {CHANNELS}")
+        return replace(
+            _plain_mean(name, *result.means[name], result.window_s, "K"), name="As read", symbol="T", unit="°C"
+        ), True
+    if school.whole:
+        fit = result.whole.get(school.trace)
+        if fit is None:
+            raise NoReading("the whole-trace fit needs both temperatures, power, and six minutes of load")
+        return school.shown(fit.worked(), power_w, air_c), True
+    trace = result.traces.get(school.trace)
+    if trace is None:
+        raise NoReading(result.problems.get(school.trace, "cannot be judged"))
+    return school.shown(trace_reading(school, trace), power_w, air_c), trace.settled or result.by_hand
+
+
+def trace_reading(school: School, trace: Settled) -> Worked:
+    """A settled trace's reading, in the unit and with the symbol of its school's traces."""
+    return trace.reading(school.trace_unit, school.trace_digits, school.trace_symbol)
+
+
+def _plain_mean(channel: str, mean: float, sd: float, window_s: tuple[float, float], unit: str) -> Worked:
+    """A channel's plain mean; ten of its samples are taken for independent."""
+    scatter = Worked(name="Scatter of the samples", symbol="s", value=sd, unit=unit, digits=3)
+    half = worked(
+        "Half-width", "U", "1.96*s/sqrt(10)", [scatter], unit, digits=3, source="95 %, as good as ten samples"
+    )
+    span = (
+        f"the plain mean of {channel} from {window_s[0] / 60:.1f} to {window_s[1] / 60:.1f} min; nothing is taken out"
+    )
+    return Worked(name="Mean", symbol="y", value=mean, unit=unit, half=half, source=span)

@@ -1,0 +1,154 @@
+"""What the grid of outcomes and conditions says as a whole: winners that stay winners, and those that pay for it elsewhere."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number
+from kuffin.core.heat.normalise import School
+from kuffin.verdict.grid import Axes, Cell, row_label
+from kuffin.verdict.outcomes import OutcomeResult
+
+Results = Mapping[Cell, OutcomeResult]
+
+
+@dataclass(frozen=True)
+class Standing:
+    """Where a candidate stands in a cell: how many it is told apart from as better, and as worse."""
+
+    better_than: tuple[str, ...]
+    worse_than: tuple[str, ...]
+
+
+def standings(result: OutcomeResult) -> dict[str, Standing]:
+    """Every candidate's standing in a cell."""
+    found = result.comparison
+    if found is None:
+        return {}
+    out: dict[str, tuple[list[str], list[str]]] = {c.name: ([], []) for c in found.candidates}
+    for p in found.pairs:
+        if p.verdict in {"a_lower", "b_lower"}:
+            better, worse, _, _ = better_first(p, found.better)
+            out[better][0].append(worse)
+            out[worse][1].append(better)
+    return {name: Standing(tuple(a), tuple(b)) for name, (a, b) in out.items()}
+
+
+def trade_offs(axes: Axes, results: Results) -> list[str]:
+    """What the grid says as a whole, a sentence for each outcome and for each candidate that gains here and pays there."""
+    seen = {cell: standings(r) for cell, r in results.items() if r.comparison is not None}
+    if not seen:
+        return []
+    names = list(dict.fromkeys(n for s in seen.values() for n in s))
+    out: list[str] = []
+    for outcome in axes.outcomes:
+        cells = [c for c in seen if c.outcome == outcome.key]
+        if cells:
+            out.append(_of_outcome(axes, outcome, cells, names, seen, results))
+    return out + [said for name in names if (said := _trade_off(axes, name, len(names), seen, results))]
+
+
+def _of_outcome(
+    axes: Axes,
+    outcome: Outcome,
+    cells: Sequence[Cell],
+    names: Sequence[str],
+    seen: Mapping[Cell, Mapping[str, Standing]],
+    results: Results,
+) -> str:
+    there, said = _there(outcome), outcome.wording
+    others = len(names) - 1
+    winners = {n: [c for c in cells if n in seen[c] and len(seen[c][n].better_than) == others] for n in names}
+    best = max(names, key=lambda n: len(winners[n]))
+    if winners[best]:
+        where = _where(axes, outcome, best, winners[best], cells, results)
+        return f"{there} {best} is {said.better} than every other {where}."
+    lead = [n for n in names if all(n in seen[c] and not seen[c][n].worse_than for c in cells)]
+    if len(lead) == len(names):
+        return f"{there} nothing is told apart in any {'condition' if len(cells) > 1 else 'comparison'}."
+    if len(lead) > 1:
+        everywhere = f"in any {'condition' if len(cells) > 1 else 'comparison'}"
+        return f"{there} {joined(lead)} are not {said.worse} than any other {everywhere}."
+    return f"{there} no candidate is ahead of all others."
+
+
+def _there(outcome: Outcome) -> str:
+    return f"On the {row_label(outcome)}" if isinstance(outcome, School) else f"By {outcome.label},"
+
+
+def _trade_off(
+    axes: Axes, name: str, candidates: int, seen: Mapping[Cell, Mapping[str, Standing]], results: Results
+) -> str:
+    """Where a candidate is among the best by one outcome and among the worst by another; blank where it is not."""
+    ahead = [c for c in seen if name in seen[c] and seen[c][name].better_than and not seen[c][name].worse_than]
+    behind = [c for c in seen if name in seen[c] and seen[c][name].worse_than and not seen[c][name].better_than]
+    gains, costs = {c.outcome for c in ahead}, {c.outcome for c in behind}
+    good = [o for o in axes.outcomes if o.key in gains - costs]
+    bad = [o for o in axes.outcomes if o.key in costs - gains]
+    if not good or not bad:
+        return ""
+    pays = []
+    for outcome in bad:
+        cells = [c for c in behind if c.outcome == outcome.key]
+        last = all(len(seen[c][name].worse_than) == candidates - 1 for c in cells)
+        worst = f"{'the' if last else 'among the'} {outcome.wording.worst}"
+        pays.append(f"{worst} {_placed([outcome])}{_by(outcome, cells, name, results)}")
+    wins = _by_wording(good)
+    return f"A trade-off: {name} is {joined([f'among the {best} {_placed(them)}' for best, them in wins])}, but {joined(pays)}."
+
+
+def _by_wording(outcomes: Sequence[Outcome]) -> list[tuple[str, list[Outcome]]]:
+    found: dict[str, list[Outcome]] = {}
+    for o in outcomes:
+        found.setdefault(o.wording.best + ("" if isinstance(o, School) else f" {o.key}"), []).append(o)
+    return [(them[0].wording.best, them) for them in found.values()]
+
+
+def _placed(outcomes: Sequence[Outcome]) -> str:
+    if isinstance(outcomes[0], School):
+        return f"on the {joined([row_label(o) for o in outcomes])}"
+    return f"by {joined([o.label for o in outcomes])}"
+
+
+def _where(
+    axes: Axes, outcome: Outcome, name: str, won: Sequence[Cell], cells: Sequence[Cell], results: Results
+) -> str:
+    if len(cells) == 1:
+        return "that was compared"
+    if len(won) == len(cells):
+        return f"in {'both' if len(cells) == 2 else f'all {count(len(cells))}'} conditions"
+    labels = dict(axes.conditions)
+    said = [f"at {joined([labels[c.condition] for c in won])}"]
+    rest = [c for c in cells if c not in won]
+    near: list[Cell] = []
+    open_: list[Cell] = []
+    for cell in rest:
+        found = results[cell].comparison
+        mine = [p for p in found.pairs if name in {p.a, p.b}] if found is not None else []
+        (open_ if any(p.verdict == "unsettled" for p in mine) else near).append(cell)
+    if near:
+        margin = next((r.comparison.margin for c in near if (r := results[c]).comparison is not None), None)
+        limit = f"{margin or 0:.3g} {outcome.difference_unit}".rstrip()
+        said.append(f"within {limit} of some at {joined([labels[c.condition] for c in near])}")
+    if open_:
+        said.append(f"not told apart from all at {joined([labels[c.condition] for c in open_])}")
+    return ", ".join(said)
+
+
+def _by(outcome: Outcome, cells: Sequence[Cell], name: str, results: Results) -> str:
+    """By how much it is behind the best there, at least and at most over the cells."""
+    gaps = []
+    for cell in cells:
+        found = results[cell].comparison
+        if found is None or best_of(found) == name:
+            continue
+        _, _, low, high = better_first(found.pair(name, best_of(found)), found.better)
+        gaps.append((low, high))
+    if not gaps:
+        return ""
+    low, high = min(g[0] for g in gaps), max(g[1] for g in gaps)
+    digits = 0 if low >= 20 else 1
+    apart = f"{number(low, digits)} to {number(high, digits)} {outcome.difference_unit}".rstrip()
+    return f" ({apart} {'over' if not outcome.higher_is_better else 'under'} the {outcome.wording.best} there)"
