@@ -104,10 +104,10 @@ def report() -> None:
         took, pause = until(lambda: window.state.verdict is not None)
         print(f"verdict of 40 candidates × 6 mounts: {took:.1f} s, longest pause {1000 * pause:.0f} ms")
         now = time.perf_counter()
-        window.compare.go("conditions")
+        window.compare.go("outcomes")
         app.processEvents()
         framed = time.perf_counter() - now
-        page = window.compare.page("conditions")
+        page = window.compare.page("outcomes")
         took, pause = until(lambda: len(page.results) == 24 and not window.jobs.running)
         print(
             f"grid of 24 cells: its frame after {1000 * framed:.0f} ms, all {len(page.results)} cells after {took:.1f} s, "

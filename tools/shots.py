@@ -165,7 +165,7 @@ def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     blocks = next(s.id for s in window.state.notebook.studies() if "Blocks" in s.name)
     window.state.choose_study(blocks)
     settle_down(app, window)
-    for page in ("conditions", "schools", "claims"):
+    for page in ("outcomes", "schools", "claims"):
         window.compare.go(page)
         settle_down(app, window)
         shoot(f"compare-{page}")

@@ -58,22 +58,22 @@ class TestTheBlocks:
         assert "Baseline  moved" in names and "Claims  1" in names
 
     def test_conditions_sharpen_cell_by_cell_and_open_their_pairs(self, desk: MainWindow, at_rest: Wait) -> None:
-        p = page(desk, "conditions", at_rest)
-        assert len(p.results) == 9
+        p = page(desk, "outcomes", at_rest)
+        assert len(p.results) == 19  # seven outcomes; of idle there is one cell for all conditions
         said = shown_words(p)
         assert "A trade-off: Plover is among the coolest on the die and hot spot" in said
-        assert "all 9 comparisons together" in said
+        assert "all 19 comparisons together" in said
         p.grid.setFocus()
         QTest.keyClick(p.grid, Qt.Key.Key_Right)
         QTest.keyClick(p.grid, Qt.Key.Key_Down)
         QTest.keyClick(p.grid, Qt.Key.Key_Return)
         assert desk.working.shown.title == "hot spot, 180 W"
-        box = p.grid.box(Cell("load 240 W", "regulator"))
+        box = p.grid.box(Cell("load 240 W", "regulator_over_coolant_per_watt"))
         QTest.mouseClick(p.grid, LEFT, pos=box.center().toPoint())
         assert "Dunlin is coolest" in shown_words(desk.working)
         desk.working.follow(0)  # the coolest's mean in this cell, then one of its mounts, then the samples
         assert desk.working.shown.title == "Dunlin: regulators over coolant, per watt"
-        cell = p.results[Cell("load 240 W", "regulator")].comparison.candidate("Dunlin")
+        cell = p.results[Cell("load 240 W", "regulator_over_coolant_per_watt")].comparison.candidate("Dunlin")
         assert desk.working.shown.numbers[0].value == pytest.approx(cell.mean)
         desk.working.follow(0)
         assert desk.working.shown.title == "Dunlin, round 1: regulators over coolant, per watt"
@@ -112,11 +112,11 @@ class TestTheBlocks:
             assert desk.working.shown == by_mouse, i
 
     def test_the_family_and_the_main_condition_are_edits(self, desk: MainWindow, at_rest: Wait) -> None:
-        p = page(desk, "conditions", at_rest)
+        p = page(desk, "outcomes", at_rest)
         p.family.setCurrentIndex(1)
         p.family.activated.emit(1)
         at_rest()
-        assert "each of the 9 comparisons on its own" in shown_words(p)
+        assert "each of the 19 comparisons on its own" in shown_words(p)
         study, notebook = desk.state.study, desk.state.notebook
         assert study is not None and notebook is not None
         two = [(c.id, c.name) for c in study.live_candidates if c.name in {"Plover", "Dunlin"}]
@@ -270,8 +270,10 @@ class TestTheBlocks:
             assert not shot.isNull()
         desk.compare.set_theme(looks.LIGHT)
         open_study(desk, "Radiators", at_rest)
-        assert "one each" in shown_words(page(desk, "conditions", at_rest)) or "one of each" in shown_words(
-            desk.compare.page("conditions")
+        said = shown_words(page(desk, "outcomes", at_rest))
+        assert (
+            "On the coolant nothing is told apart" in said
+            and "All are the same for this purpose by loudness (within 1 dBA)" in said
         )
 
 

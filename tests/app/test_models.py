@@ -36,7 +36,7 @@ class TestCompareModel:
         assert rows[-1].verdict.startswith("Not told apart yet: about")
 
     def test_titles_name_the_school(self, verdict: StudyVerdict) -> None:
-        titles = [comparemodel.title(verdict, s.school) for s in verdict.schools.values()]
+        titles = [comparemodel.title(verdict, s.outcome) for s in verdict.schools.values()]
         assert titles == [
             "Coolant as read",
             "Coolant over air",

@@ -7,9 +7,9 @@ from collections.abc import Callable
 from pathlib import Path
 
 import pytest
+from kuffin.app.desks.compare.outcomespage import OutcomesPage
 from PySide6.QtWidgets import QDialog
 
-from kuffin.app.desks.compare.conditionspage import ConditionsPage
 from kuffin.app.desks.plan.question import QuestionPage
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.frame.window import MainWindow
@@ -103,9 +103,9 @@ def test_dropped_logs_become_tests_of_mounts_and_a_verdict_by_the_cards_own_powe
     at_rest()
     assert [f.label for f in told.inspect.heat.shown()] == ["Plover, round 1: card", "Plover, round 1: processor"]
     told.show_desk("Compare")
-    told.compare.paged.go("conditions")
+    told.compare.paged.go("outcomes")
     at_rest()
-    (conditions,) = told.findChildren(ConditionsPage)
+    (conditions,) = told.findChildren(OutcomesPage)
     said = conditions.one_another.text()
     assert "in the processor warm the coolant at the card by" in said
     told.show_desk("Plan")

@@ -36,7 +36,8 @@ from kuffin.verdict.budget import budget_of
 from kuffin.verdict.evidence import mounts_of
 from kuffin.verdict.grid import axes_of, cell_result, family_confidence, where_is
 from kuffin.verdict.looks import outlook
-from kuffin.verdict.outcomes import OutcomeResult, trace_reading
+from kuffin.verdict.outcomes import OutcomeResult
+from kuffin.verdict.runreadings import trace_reading
 from kuffin.verdict.scatter import scatter_of
 from kuffin.verdict.study import StudyVerdict, judge
 from kuffin.verdict.value import noticed, value_of
@@ -89,7 +90,7 @@ def of_a_verdict(v: StudyVerdict, every: bool = True) -> Iterator[Working]:
     yield study_working(v, "So far")
     for under in v.schools.values() if every else [v.main]:
         for r in under.readings:
-            yield mount_working(v, r, under.school)
+            yield mount_working(v, r, under.outcome)
         for name in v.candidates:
             yield candidate_working(v, under, name)
         for pair in under.comparison.pairs if under.comparison is not None else ():
@@ -119,7 +120,7 @@ def test_in_the_demo(demo_notebook: Notebook, name: str) -> None:
         for key, w in seen.whole.items():
             assert told(whole_working(key, w, v.reference_power_w)) > 3
         for under in v.schools.values():
-            assert told(samples_working(demo_notebook, study, run, result, under.school, bench)) >= 1
+            assert told(samples_working(demo_notebook, study, run, result, under.outcome, bench)) >= 1
     told(warming_working(warmings(v.evidence)))
     scatter = scatter_of(v)
     if scatter is not None:

@@ -26,11 +26,12 @@ from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, built
 from kuffin.verdict.across import Judged, known_of, linked, why_not
 from kuffin.verdict.baseline import with_and_without
 from kuffin.verdict.evidence import mounts_of
-from kuffin.verdict.grid import Cell, axes_of, cell_result, family_confidence, trade_offs
+from kuffin.verdict.grid import Cell, axes_of, cell_result, family_confidence, row_label
 from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.scatter import buys_words, scatter_of
 from kuffin.verdict.schoolflips import both_ways, side_by_side, summary
 from kuffin.verdict.study import StudyVerdict, judge
+from kuffin.verdict.tradeoffs import trade_offs
 from kuffin.verdict.value import noticed, value_of, worth_sentence
 
 
@@ -71,16 +72,19 @@ class TestConditions:
     def test_each_power_is_judged_by_itself_and_holds_the_truth(self, study: Study, verdict: StudyVerdict) -> None:
         axes = axes_of(verdict)
         assert [label for _, label in axes.conditions] == ["120 W", "180 W", "240 W"]
-        assert [p for p, _ in axes.parts] == ["die", "hot_spot", "regulator"]
+        assert [row_label(o) for o in axes.outcomes] == [
+            *("die", "hot spot", "regulators"),
+            *("clock held", "power of the part", "flow", "die over coolant at idle"),
+        ]
         confidence, said = family_confidence(verdict, axes)
-        assert confidence == pytest.approx(1 - (1 - verdict.looks.confidence) / 9)  # type: ignore[union-attr]
-        assert "all 9 comparisons together" in said
+        assert confidence == pytest.approx(1 - (1 - verdict.looks.confidence) / 19)  # type: ignore[union-attr]
+        assert "all 19 comparisons together" in said
         for power in POWERS_W:
-            result = cell_result(verdict, Cell(f"load {power:g} W", "die"), confidence)
+            result = cell_result(verdict, Cell(f"load {power:g} W", "die_over_coolant_per_watt"), confidence)
             assert result.comparison is not None
             for pair in result.comparison.pairs:
                 assert pair.low <= true_k(pair.a, power) - true_k(pair.b, power) <= pair.high
-        regulators = cell_result(verdict, Cell("load 180 W", "regulator"), confidence)
+        regulators = cell_result(verdict, Cell("load 180 W", "regulator_over_coolant_per_watt"), confidence)
         assert regulators.comparison is not None
         pair = regulators.comparison.pair("Dunlin", "Plover")
         truth = 180 * (BLOCKS[pair.a].regulator_k_w - BLOCKS[pair.b].regulator_k_w)
@@ -93,7 +97,8 @@ class TestConditions:
         said = "\n".join(trade_offs(axes, results))
         assert "On the regulators Dunlin is cooler than every other in all three conditions" in said
         assert (
-            "A trade-off: Plover is among the coolest on the die and hot spot and the warmest on the regulators" in said
+            "A trade-off: Plover is among the coolest on the die and hot spot, but the warmest on the regulators"
+            in said
         )
 
     def test_a_family_of_its_own_for_each_cell_is_said_to_cost(self, demo_notebook: Notebook, study: Study) -> None:

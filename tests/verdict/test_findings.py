@@ -166,7 +166,7 @@ def test_the_whole_trace_is_a_school_of_its_own(demo_notebook: Notebook) -> None
     assert sum(held) >= 11  # of 12 intervals of 95 %
     early = next(r for r in under.readings if (r.candidate, r.round) == ("Reed", 3))
     assert early.settled and under.comparison is not None
-    text = mount_working(v, early, under.school).as_text()
+    text = mount_working(v, early, under.outcome).as_text()
     assert "C·dT/dt" in text and "no window and no waiting" in text
     pastes = judged(demo_notebook)
     assert {"die_over_coolant_whole", "die_over_air_whole"} <= set(pastes.schools)

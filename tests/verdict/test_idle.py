@@ -69,7 +69,7 @@ def test_idle_logs_are_compared_at_the_power_they_were_idle_at(tmp_path: Path) -
         edits.add_logs(book, study, runs)
         v = judge(book, book.study(study))
         assert v.condition == "load" and v.reference_power_w == LOAD_W
-        for cell in axes_of(v).cells:
+        for cell in axes_of(v).cells[:2]:  # the die at both conditions
             found = cell_result(v, cell, 0.95).comparison
             power = IDLE_W if cell.condition == "idle" else LOAD_W
             assert found is not None

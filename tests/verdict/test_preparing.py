@@ -99,7 +99,7 @@ def test_scatter_is_pooled_over_studies_or_a_guess_that_says_so(demo: Bench) -> 
         [MountValue(candidate=c, mount=f"{c}{i}", value=v) for c in "AB" for i, v in enumerate((1.0, 2.0, 4.0))]
     )
     first = next(v for v in verdicts if v.under_test == "radiator")
-    of_two = replace(first, schools={first.school.key: replace(first.main, comparison=pair)})
+    of_two = replace(first, schools={first.school.key: replace(first.temperature, comparison=pair)})
     assert pair.sd is None
     assert scatter_of(demo.study, [of_two]).sd_k == pytest.approx(np.std([1.0, 2.0, 4.0], ddof=1))
     assert scatter_of(demo.study, [of_two]).df == 4

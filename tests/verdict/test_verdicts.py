@@ -11,6 +11,7 @@ from sqlalchemy import delete
 
 from kuffin.core.base.leads import ToReading
 from kuffin.core.base.worked import Worked
+from kuffin.core.bench.outcomes import COOLER
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.compare.pairwords import digits_for, mounts_more, number, pair_sentence
@@ -245,14 +246,14 @@ def test_words_never_say_more_than_the_interval() -> None:
         ],
         margin=0.5,
     )
-    sentence = pair_sentence(found.pair("A", "B"), found, "K", "cooler")
+    sentence = pair_sentence(found.pair("A", "B"), found, "K", COOLER)
     pair = found.pair("A", "B")
     assert (
         sentence
         == f"A is cooler than B by {number(-pair.high)} to {number(-pair.low)} K, more than the 0.5 K that matter."
     )
     real = replace(pair, verdict="same", difference=-0.3, se=0.05, q=2.0)
-    assert "real but small 0.3 K" in pair_sentence(real, found, "K", "cooler")
+    assert "real but small 0.3 K" in pair_sentence(real, found, "K", COOLER)
     open_ = replace(pair, verdict="unsettled", difference=-0.1, se=0.15, q=2.0, mounts_needed=5)
     assert "not told apart" in pair_sentence(open_, found, "K")
     assert "two more mounts" in pair_sentence(open_, found, "K")

@@ -11,7 +11,7 @@ from typing import Any
 from kuffin.core.base.csvtext import cell
 from kuffin.core.base.plaindata import json_text
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import pair_sentence
+from kuffin.core.compare.pairwords import pair_said, pair_sentence
 from kuffin.core.findings import Finding
 from kuffin.said.preparation import Preparation
 from kuffin.said.sentences import paragraphs
@@ -51,11 +51,7 @@ def verdict_rows(v: StudyVerdict) -> list[dict[str, Any]]:
     for school in v.schools.values():
         found = school.comparison
         for p in found.pairs if found is not None else ():
-            words = (
-                pair_sentence(p, found, school.outcome.difference_unit, school.outcome.wording)
-                if found is not None
-                else ""
-            )
+            words = pair_said(p, found, school.outcome) if found is not None else ""
             rows.append({"school": school.outcome.key, **_pair(p, "_k"), "in_words": words})
     return rows
 

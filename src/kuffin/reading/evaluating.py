@@ -16,6 +16,7 @@ from kuffin.core.bench.roles import COOLANT, FURTHER_PARTS
 from kuffin.core.bench.stepcheck import step_doubts
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Recorded, check_run, figures
+from kuffin.core.findings.figures import OF_RUN
 from kuffin.core.heat.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.notebook.entities import Study
@@ -136,6 +137,8 @@ def evaluate(
         is_main = stretch.name == ways.condition or (last and ways.condition not in {s.name for s in stretches})
         one = evaluate_stretch(part, study, own, clock_window(ways.steps, stretch.name), limits, known, is_main)
         found.append(replace(one, condition=stretch.name, stretch_s=(begin, end), begun_s=known))
+    once = {k: x for one in reversed(found) for k, x in one.figures.items() if k in OF_RUN}
+    found = [replace(one, figures={**one.figures, **once}) for one in found]
     main = next((r for r in found if r.condition == ways.condition), None)
     weight = REMARK
     if main is None:

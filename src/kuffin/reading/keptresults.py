@@ -23,7 +23,7 @@ from kuffin.reading.judgingrules import JudgingRules, clock_window, ways_of
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
 
-METHOD_VERSION = 18
+METHOD_VERSION = 19
 
 
 def made_from(study: Study, run: Run, ways: JudgingRules, limits: CheckLimits) -> str:

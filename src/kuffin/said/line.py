@@ -6,10 +6,12 @@ from collections import Counter
 from dataclasses import dataclass
 
 from kuffin.core.base.pointers import ASKS, points_to
+from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import count, digits_for, joined, number, span, to_settle
 from kuffin.core.findings import together
+from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
 from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
@@ -41,6 +43,11 @@ class VerdictLine:
 
     sentence: str
     step: NextStep
+
+
+def continued(sentence: str) -> str:
+    """A sentence behind a colon: what begins with a way of judging begins small."""
+    return sentence[0].lower() + sentence[1:] if sentence.startswith(("By ", "As read, ")) else sentence
 
 
 def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
@@ -96,35 +103,24 @@ def _sentence(v: StudyVerdict) -> str:
         if len({r.candidate for r in counting}) < 2:
             return "Nothing may be said yet: only one candidate has a mount that counts."
         return "Nothing may be said yet: with one mount each, the scatter between mounts is unknown."
-    verb = kind_under_test(v.under_test).keeps
-    shared = {r.device for r in v.results.values() if r.device and r.devices}
-    if len(shared) == 1:  # of several devices on the bench it is said whose die it is
-        verb = verb.replace("the die", f"the {shared.pop()}’s die")
-    order = sorted(found.candidates, key=lambda c: c.mean)
-    best = order[0].name
+    outcome = v.outcome
+    best, *others = v.main.ranking()
     cautions = _cautions(v)
-    apart, same, open_ = _relations(found, best, [c.name for c in order[1:]])
+    apart, same, open_ = _relations(found, best, others)
     parts = []
     if len(apart) == 1:
         name, pair = apart[0]
-        digits = digits_for(pair.high - pair.low)
-        low, high = sorted((abs(pair.low), abs(pair.high)))
-        parts.append(
-            f"{best} {verb} {number(abs(pair.difference), digits)} K cooler than {name} ({span(low, high, 'K', digits)})."
-        )
+        digits, by = digits_for(pair.high - pair.low), _by(pair, outcome)
+        gap = f"{number(abs(pair.difference), digits)} {outcome.difference_unit}".rstrip()
+        parts.append(f"{best} {_verb(v)} {gap} {outcome.wording.better} than {name} ({by}).")
     elif apart:
-        texts = []
-        for name, pair in apart[:3]:
-            digits = digits_for(pair.high - pair.low)
-            low, high = sorted((abs(pair.low), abs(pair.high)))
-            texts.append(f"{name} ({span(low, high, 'K', digits)})")
+        texts = [f"{name} ({_by(pair, outcome)})" for name, pair in apart[:3]]
         if len(apart) > 3:
             texts.append(f"{count(len(apart) - 3)} more")
-        parts.append(f"{best} {verb} cooler than {joined(texts)}.")
+        parts.append(f"{best} {_verb(v)} {outcome.wording.better} than {joined(texts)}.")
+    limit = f"{found.margin or 0:.3g} {outcome.difference_unit}".rstrip()
     if same:
-        parts.append(
-            f"{joined([best, *[n for n, _ in same]])} are within {found.margin:g} K: the same for this purpose."
-        )
+        parts.append(f"{joined([best, *[n for n, _ in same]])} are within {limit}: the same for this purpose.")
     if open_:
         names = [n for n, _ in open_]
         if not apart and not same:
@@ -137,19 +133,34 @@ def _sentence(v: StudyVerdict) -> str:
             parts.append(f"{joined([best, *names])} are not told apart yet.")
     alike = _alike(found, [n for n, _ in apart])
     if len(alike) > 1 and not same:
-        parts.append(f"{joined(alike)} are the same within {found.margin:g} K.")
+        parts.append(f"{joined(alike)} are the same within {limit}.")
+    if parts and outcome.leaves_in:  # in the same sentence, so that it cannot be told without it
+        parts[0] = f"As read, with {outcome.leaves_in} still in it, {parts[0]}"
+    elif parts and not isinstance(outcome, School):
+        parts[0] = f"By {outcome.label}, {parts[0]}"
     parts += [_claim(c) for c in v.claims if c.judged in {"refuted", "borne out"}][:2]
     return " ".join([*parts, *cautions, *_bench(v), *([look_tag(v.looks)] if v.looks is not None else [])])
 
 
+def _verb(v: StudyVerdict) -> str:
+    """How the better candidate is spoken of: ``runs the coolant``; of what is no temperature just ``is``."""
+    if not isinstance(v.outcome, School):
+        return "is"
+    verb = kind_under_test(v.under_test).keeps
+    shared = {r.device for r in v.results.values() if r.device and r.devices}
+    if len(shared) == 1:  # of several devices on the bench it is said whose die it is
+        verb = verb.replace("the die", f"the {shared.pop()}’s die")
+    return verb
+
+
+def _by(pair: PairResult, outcome: Outcome) -> str:
+    low, high = sorted((abs(pair.low), abs(pair.high)))
+    return span(low, high, outcome.difference_unit, digits_for(pair.high - pair.low))
+
+
 def _cautions(v: StudyVerdict) -> list[str]:
-    """What the school in use leaves in the numbers, where that could decide."""
-    left = v.school.leaves_in
-    out = (
-        [f"This is {v.school.label.lower()}: {left} {'is' if left.count(' and ') == 0 else 'are'} still in it."]
-        if left
-        else []
-    )
+    """What else is to be known of the comparison."""
+    out = []
     found = v.main.comparison
     wide = found.unequal if found is not None else None
     if wide is not None and found is not None:
@@ -221,9 +232,8 @@ def _next(v: StudyVerdict) -> NextStep:
         ]
         names = joined(lacking[:3]) if lacking else "each candidate"
         return NextStep(f"{make} {names}" + ("" if lacking else " once more"), v.main.why_not or "", "add")
-    order = sorted(found.candidates, key=lambda c: c.mean)
-    best = order[0].name
-    _, _, open_ = _relations(found, best, [c.name for c in order[1:]])
+    best, *others = v.main.ranking()
+    _, _, open_ = _relations(found, best, others)
     if _bench(v) and not v.corrected and not v.blocks:
         return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     if open_:

@@ -84,7 +84,7 @@ def candidate_flights(v: StudyVerdict, per_watt: bool) -> list[Flight]:
     The scatter is pooled over the candidates; with one mount each there is none, and the interval is that of the window.
     """
     flights: dict[str, list[Flight]] = {}
-    for reading in v.main.readings:
+    for reading in v.temperature.readings:
         if reading.left_out is None and reading.value is not None and reading.runs:
             own = flight_of(v.results[reading.runs[-1]], reading.label, per_watt)
             if own is not None:

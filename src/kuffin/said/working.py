@@ -8,7 +8,7 @@ from kuffin.core.base.errors import CompareError
 from kuffin.core.base.leads import VERDICT, ToCandidate, ToMount, ToPair, ToSamples, Where
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_sentence, span
+from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_said, span
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.core.findings import KINDS
 from kuffin.core.heat.normalise import School
@@ -104,11 +104,11 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
     if found is None:
         return _why_not("So far", sentence, v.main)
     out = Working(title="So far", answer=sentence)
-    best = min(found.candidates, key=lambda c: c.mean).name
+    best = best_of(found)
     for pair in found.pairs:
         if best in {pair.a, pair.b}:
             other = pair.b if pair.a == best else pair.a
-            said = pair_sentence(pair, found, v.outcome.difference_unit, v.outcome.wording)
+            said = pair_said(pair, found, v.outcome)
             out.say(f"{best} and {other}", said, ToPair(pair.a, pair.b))
     out.say(
         "Judged by", f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % over all pairs together"
@@ -157,7 +157,7 @@ def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: W
     unit = under.outcome.unit
     kelvins = apart(unit)
     digits = max(2, digits_for(pair.high - pair.low))
-    out = Working(title=f"{pair.a} and {pair.b}", answer=pair_sentence(pair, found, kelvins, under.outcome.wording))
+    out = Working(title=f"{pair.a} and {pair.b}", answer=pair_said(pair, found, under.outcome))
     out.add(pair_difference(found, pair, unit, digits, where=where))
     out.say("So", f"{span(pair.low, pair.high, kelvins, digits)}; adjusted p {_p(pair.p)}")
     if found.margin is not None:
@@ -212,7 +212,7 @@ def grid_working(label: str, under: OutcomeResult, where: Where = VERDICT) -> Wo
         said = f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)}), {c.mounts} mounts"
         out.say(c.name, said, ToCandidate(c.name, where))
     for pair in found.pairs:
-        said = pair_sentence(pair, found, under.outcome.difference_unit, under.outcome.wording)
+        said = pair_said(pair, found, under.outcome)
         out.say(f"{pair.a} and {pair.b}", said, ToPair(pair.a, pair.b, where))
     out.say("Judged by", f"{under.outcome.label.lower()}, {found.method}, {100 * found.confidence:.4g} % in this cell")
     out.say("Scope", scope(found))

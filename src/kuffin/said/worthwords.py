@@ -12,10 +12,10 @@ from kuffin.verdict.value import Noticed, Worth
 
 def worth_working(v: StudyVerdict, row: Worth, cheapest: Worth, currency: str) -> Working:
     """A candidate's reading, and what its price over the cheapest buys."""
-    found = v.main.comparison
+    found = v.temperature.comparison
     assert found is not None
     unit = v.school.unit
-    mean = candidate_mean(found, row.name, unit, v.main.worked_by_mount())
+    mean = candidate_mean(found, row.name, unit, v.temperature.worked_by_mount())
     out = Working.of(f"{row.name}: price and reading", mean)
     if row.price is None or cheapest.price is None or row.cooler is None:
         return out

@@ -108,8 +108,8 @@ def why_not(first: Judged, other: Judged) -> str:
         if abs(pa - pb) > 0.03 * pa:
             return f"“{b.name}” ran at {pb:g} W, “{a.name}” at {pa:g} W, and {first.verdict.school.label.lower()} keeps power in"
     for one in (first, other):
-        if one.verdict.main.comparison is None:
-            return f"“{one.study.name}” has no comparison yet: {one.verdict.main.why_not or 'too few mounts'}"
+        if one.verdict.temperature.comparison is None:
+            return f"“{one.study.name}” has no comparison yet: {one.verdict.temperature.why_not or 'too few mounts'}"
     return ""
 
 
@@ -142,7 +142,7 @@ def linked(first: Judged, others: Sequence[Judged]) -> LinkedStudies:
 
 def _over_baseline(judged: Judged, part: int, power_w: float, refused: list[str]) -> list[Linked]:
     """Each candidate of a study less the baseline, rescaled to the first study's reference power."""
-    v, found = judged.verdict, judged.verdict.main.comparison
+    v, found = judged.verdict, judged.verdict.temperature.comparison
     assert found is not None
     standing = _standing_for(judged.study, part)
     assert standing is not None
@@ -182,16 +182,16 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
     out = []
     of_part = [(one, c) for one in judged for c in one.study.live_candidates if c.part_id == part_id]
     for one, candidate in of_part:
-        found = one.verdict.main.comparison
+        found = one.verdict.temperature.comparison
         there = found is not None and candidate.name in {c.name for c in found.candidates}
         school = one.verdict.school
         label = school.label + (f", at {one.verdict.reference_power_w:g} W" if school.per_watt else "")
-        mounts = [r for r in one.verdict.main.of(candidate.name) if r.value is not None and r.left_out is None]
+        mounts = [r for r in one.verdict.temperature.of(candidate.name) if r.value is not None and r.left_out is None]
         ways = sum(c.part_id == part_id for c in one.study.live_candidates)
         name = one.study.name if ways < 2 else f"{one.study.name}: {candidate.name}"
         if not there or found is None:
             out.append(
-                Known(study=name, under_test=one.study.under_test, school=label, mounts=len(mounts), samples=len(candidate.samples), unit=school.unit, place="", said=one.verdict.main.why_not or "too few mounts")
+                Known(study=name, under_test=one.study.under_test, school=label, mounts=len(mounts), samples=len(candidate.samples), unit=school.unit, place="", said=one.verdict.temperature.why_not or "too few mounts")
             )  # fmt: skip
             continue
         c = found.candidate(candidate.name)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from kuffin.core.bench.outcomes import MEASURED, Outcome, asked_name, asked_outcome
 from kuffin.core.bench.roles import FURTHER_PARTS
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.heat.normalise import SCHOOLS
+from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.reading.asked import asked_names
 from kuffin.reading.evaluating import school_of
 from kuffin.reading.runresult import RunResult
@@ -54,6 +54,8 @@ def grid_outcomes(evidence: Evidence) -> list[Outcome]:
     about = outcome_of(evidence)
     usual = kind_under_test(evidence.study.under_test).outcomes
     wanted = [
-        o for o in possible if (o.key in chosen if chosen is not None else o.temperature or o.key in usual or o.asked)
+        o
+        for o in possible
+        if (o.key in chosen if chosen is not None else isinstance(o, School) or o.key in usual or o.asked)
     ]
     return [about, *(o for o in wanted if o.key != about.key)]

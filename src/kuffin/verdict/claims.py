@@ -153,4 +153,4 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
         "borne out": f"even the worst case reaches {j.at_least_k:g} K, so the claim holds under our conditions",
         "open": f"{j.at_least_k:g} K lie within that, so the claim is neither borne out nor refuted",
     }[j.judged]
-    return f"{first} {measured}: {verdict}. Tested at {j.tested}; {v.main.scope_words}."
+    return f"{first} {measured}: {verdict}. Tested at {j.tested}; {v.temperature.scope_words}."

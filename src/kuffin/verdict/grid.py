@@ -36,7 +36,9 @@ class Axes:
     @property
     def cells(self) -> tuple[Cell, ...]:
         """All cells, the verdict's outcome first, condition by condition."""
-        return tuple(Cell(c, o.key) for o in self.outcomes for c, _ in self.conditions)
+        return tuple(
+            Cell(c, o.key) for o in self.outcomes for i, (c, _) in enumerate(self.conditions) if i == 0 or not o.of_run
+        )
 
     def outcome(self, cell: Cell) -> Outcome:
         """What a cell compares."""
@@ -44,8 +46,9 @@ class Axes:
 
     def label(self, cell: Cell) -> str:
         """A cell's name: ``regulators, 180 W``."""
-        what, where = row_label(self.outcome(cell)), dict(self.conditions)[cell.condition]
-        return f"{what}, {where}" if cell.condition is not None else what
+        outcome, where = self.outcome(cell), dict(self.conditions)[cell.condition]
+        what = row_label(outcome)
+        return what if cell.condition is None or outcome.of_run else f"{what}, {where}"
 
 
 def row_label(outcome: Outcome) -> str:
@@ -130,5 +133,5 @@ def claims_by_condition(v: StudyVerdict) -> list[tuple[str, list[JudgedClaim]]]:
     out = []
     for condition, label in axes.conditions:
         result = cell_result(v, Cell(condition, v.school.key), confidence)
-        out.append((label, judged_claims(v.evidence, v.main, result)))
+        out.append((label, judged_claims(v.evidence, v.temperature, result)))
     return out

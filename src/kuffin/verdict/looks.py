@@ -9,7 +9,7 @@ from typing import TYPE_CHECKING
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.looks import all_looks, look_confidences, usual_looks
 from kuffin.core.compare.nextround import NextRound, next_round
-from kuffin.core.compare.pairwords import count, several
+from kuffin.core.compare.pairwords import best_of, count, several
 from kuffin.notebook.entities import Study
 from kuffin.verdict.evidence import Evidence
 
@@ -185,7 +185,7 @@ def outlook(v: StudyVerdict) -> Outlook | None:
     if found is None or found.sd == 0:
         return None
     chances = next_round(found, None if v.looks is None else v.looks.confidence_then)
-    best = min(found.candidates, key=lambda c: c.mean).name
+    best = best_of(found)
     about = {pair: p for pair, p in chances.changes.items() if best in pair} or dict(chances.changes)
     most = max(about.values(), default=0.0)
     worst = max(about, key=lambda pair: about[pair])

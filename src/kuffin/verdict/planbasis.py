@@ -50,9 +50,11 @@ def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> AssumedScatter
     ``s² = Σ νᵢ·sᵢ² / Σ νᵢ`` over the studies' own, whatever model each was judged by.
     """
     kept = [
-        v.main.comparison.scatter
+        v.temperature.comparison.scatter
         for v in verdicts
-        if v.under_test == study.under_test and v.main.comparison is not None and v.main.comparison.scatter[1] > 0
+        if v.under_test == study.under_test
+        and v.temperature.comparison is not None
+        and v.temperature.comparison.scatter[1] > 0
     ]
     total = sum(df for _, df in kept)
     if total >= 2:

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.compare.pairwords import joined, number, pair_sentence
+from kuffin.core.compare.pairwords import joined, number, pair_said
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.outcomes import OutcomeResult
 
@@ -102,7 +102,9 @@ def why_they_differ(v: StudyVerdict, pair: tuple[str, str], here: School, there:
         said.append(_left_in(v, pair, "fans", ("fan",), "rpm", "rpm more", 0, 10.0))
         said.append(_radiators_step(v, pair))
     if here.whole != there.whole:
-        unfinished = [r.label for r in v.main.readings if r.candidate in pair and not r.settled and r.left_out is None]
+        unfinished = [
+            r.label for r in v.temperature.readings if r.candidate in pair and not r.settled and r.left_out is None
+        ]
         said.append(
             "time: a fit of the whole run instead of a window"
             + (f", and {joined(unfinished[:3])} had not settled" if unfinished else "")
@@ -141,7 +143,7 @@ def _radiators_step(v: StudyVerdict, pair: tuple[str, str]) -> str:
     """How far coolant over air went from mount to mount: what “over air” has in and “over coolant” has not."""
     values = [
         trace.value
-        for r in v.main.readings
+        for r in v.temperature.readings
         if r.candidate in pair and r.left_out is None
         for run in r.runs
         if run in v.results and (trace := v.results[run].traces.get("coolant_over_air")) is not None
@@ -155,7 +157,7 @@ def _means(v: StudyVerdict, candidate: str, role: str) -> list[float]:
     """The window means of a channel over a candidate's mounts."""
     return [
         m
-        for r in v.main.of(candidate)
+        for r in v.temperature.of(candidate)
         if r.left_out is None
         for run in r.runs
         if run in v.results and (m := v.results[run].mean_of(role)) is not None
@@ -215,7 +217,7 @@ def two_ways(first: OutcomeResult, second: OutcomeResult) -> list[BothWays]:
             said.append(
                 (None, "not compared: too few mounts")
                 if pair is None or found is None
-                else (pair.verdict, pair_sentence(pair, found, first.outcome.difference_unit, first.outcome.wording))
+                else (pair.verdict, pair_said(pair, found, first.outcome))
             )
         out.append(BothWays(f"{a} − {b}", said[0][1], said[1][1], said[0][0] != said[1][0]))
     return out

@@ -43,11 +43,29 @@ def trade_offs(axes: Axes, results: Results) -> list[str]:
         return []
     names = list(dict.fromkeys(n for s in seen.values() for n in s))
     out: list[str] = []
+    alike: list[tuple[Outcome, str]] = []
     for outcome in axes.outcomes:
         cells = [c for c in seen if c.outcome == outcome.key]
-        if cells:
+        limit = _same_within(outcome, cells, results)
+        if limit:
+            alike.append((outcome, limit))
+        elif cells:
             out.append(_of_outcome(axes, outcome, cells, names, seen, results))
-    return out + [said for name in names if (said := _trade_off(axes, name, len(names), seen, results))]
+    out += [said for name in names if (said := _trade_off(axes, name, len(names), seen, results))]
+    if alike:
+        told = joined([f"{row_label(o)} (within {limit})" for o, limit in alike])
+        out.append(f"All are the same for this purpose by {told}.")
+    return out
+
+
+def _same_within(outcome: Outcome, cells: Sequence[Cell], results: Results) -> str:
+    """Within what all candidates are the same in all cells of an outcome; blank where they are not."""
+    found = [r.comparison for c in cells if (r := results[c]).comparison is not None]
+    pairs = [p for x in found if x is not None for p in x.pairs]
+    if not pairs or not all(p.verdict == "same" for p in pairs):
+        return ""
+    margin = max(x.margin or 0.0 for x in found if x is not None)
+    return f"{margin:.3g} {outcome.difference_unit}".rstrip()
 
 
 def _of_outcome(

@@ -68,7 +68,7 @@ class Value:
 def value_of(v: StudyVerdict, bench: Bench | None, shelf: Sequence[Part]) -> Value | None:
     """Prices against readings; None without a comparison."""
     study = v.evidence.study
-    found = v.main.comparison
+    found = v.temperature.comparison
     if found is None:
         return None
     parts = {c.name: c.part for c in study.live_candidates}

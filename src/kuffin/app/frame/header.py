@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QToolButton, QVBo
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import Opener, Text, no_keys, text
 from kuffin.core.compare.pairwords import several
-from kuffin.said.line import NextStep, verdict_line
+from kuffin.said.line import NextStep, continued, verdict_line
 from kuffin.said.working import study_working
 from kuffin.verdict.planbasis import next_mount
 
@@ -85,7 +85,7 @@ class Header(QWidget):
         self.step = step
         counting = sum(r.left_out is None and r.value is not None for r in verdict.main.readings)
         after = f", after {several(counting, 'mount')}" if counting else ""
-        self.verdict.setText(f"So far{after}: {line.sentence}")
+        self.verdict.setText(f"So far{after}: {continued(line.sentence)}")
         self.next.setVisible(True)
         self.next.setText(no_keys(f"Next  ▸  {step.label}"))
         self.next.setAccessibleName(f"Next: {step.label}")

@@ -160,7 +160,7 @@ class Loom(Painted):
         return "; ".join(parts) or "no mounts yet"
 
     def _unit(self) -> str:
-        return "" if self._state.verdict is None else self._state.verdict.school.unit
+        return "" if self._state.verdict is None else self._state.verdict.outcome.unit
 
     # --- painting --------------------------------------------------------------------------------------------------
 

@@ -10,6 +10,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import rule, text
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
+from kuffin.said.equations import figure
 
 
 class LoomSide(QWidget):
@@ -63,18 +64,18 @@ class LoomSide(QWidget):
         self._name.setText(f"{mount.candidate.name}, round {mount.round}")
         reading = self._state.reading(mount.id)
         lines = []
-        if reading is not None and reading.value is not None:
+        if reading is not None and reading.worked is not None and reading.value is not None:
             mean = [
                 r.value
                 for r in verdict.main.of(mount.candidate.name)
                 if r.mount_id != mount.id and r.value is not None and r.left_out is None
             ]
-            lines.append(
-                f"{number(reading.value, 2)} ± {number(reading.u95 or 0, 2)} {verdict.school.unit}, {self.loom.state_of(mount)}"
-            )
+            lines.append(f"{figure(reading.worked)}, {self.loom.state_of(mount)}")
             if mean:
                 away = reading.value - sum(mean) / len(mean)
-                lines.append(f"{number(abs(away), 2)} K {'above' if away > 0 else 'below'} the mean of its siblings")
+                lines.append(
+                    f"{number(abs(away), 2)} {verdict.outcome.difference_unit} {'above' if away > 0 else 'below'} the mean of its siblings"
+                )
         if mount.left_out:
             lines.append(f"left out: {mount.left_out}")
         if mount.kept_because:

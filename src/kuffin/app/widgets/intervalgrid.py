@@ -270,8 +270,17 @@ class IntervalGrid(Walked):
         return len(self._axes.cells)
 
     def moves(self) -> dict[Qt.Key, int]:
-        columns = max(len(self._axes.conditions), 1)
-        return {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1, Qt.Key.Key_Up: -columns, Qt.Key.Key_Down: columns}
+        cells, keys = self._axes.cells, [o.key for o in self._axes.outcomes]
+        if self._focus >= len(cells):
+            return {}
+        here = cells[self._focus]
+        steps = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}
+        for key, row in ((Qt.Key.Key_Up, -1), (Qt.Key.Key_Down, 1)):
+            row += keys.index(here.outcome)
+            there = [i for i, c in enumerate(cells) if 0 <= row < len(keys) and c.outcome == keys[row]]
+            same = [i for i in there if cells[i].condition == here.condition]
+            steps[key] = (same or there or [self._focus])[0] - self._focus
+        return steps
 
     def open_item(self, index: int) -> None:
         self.cell_chosen.emit(self._axes.cells[index])

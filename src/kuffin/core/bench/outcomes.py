@@ -59,6 +59,8 @@ class Outcome:
         Divided by power; shown re-based to the study's reference power.
     normalised : str
         What is taken out of it, for the person.
+    of_run : bool
+        Whether a run has it once, whatever its conditions.
     temperature : bool
         Whether it is told in kelvins, and the study's margin holds for it.
     """
@@ -75,12 +77,18 @@ class Outcome:
     asked: str = ""
     per_watt: bool = False
     normalised: str = "nothing is taken out: it is compared as it was under the same load"
+    of_run: bool = False
     temperature: bool = False
 
     @property
     def difference_unit(self) -> str:
         """The unit of differences: kelvins between temperatures."""
         return "K" if self.unit == "°C" else self.unit
+
+    @property
+    def leaves_in(self) -> str:
+        """What it leaves in the numbers that a comparison should not rest on; blank where that is nothing."""
+        return ""
 
     @property
     def better(self) -> str:
@@ -121,11 +129,11 @@ _ALL = (
     Outcome(key="sound", label="loudness", unit="dBA", wording=QUIETER, matters=1.0, role="sound"),
     Outcome(key="fan", label="fan speed", unit="rpm", wording=Wording("slower", "faster", "slowest", "fastest"), matters=50.0, role="fan"),
     Outcome(key="score", label="score", wording=HIGHER, higher_is_better=True, matters_percent=1.0, role="score"),
-    Outcome(key="hot_spot_over_die", label="hot spot over die", unit="K", matters=1.0, figure="hot_spot_over_die", per_watt=True, temperature=True, normalised="room, coolant and power are taken out"),
+    Outcome(key="hot_spot_step", label="hot spot over die", unit="K", matters=1.0, figure="hot_spot_over_die", per_watt=True, temperature=True, normalised="room, coolant and power are taken out"),
     Outcome(key="hottest_core", label="hottest core over coolant", unit="K", figure="hottest_over_coolant", per_watt=True, temperature=True, normalised="room, radiator, fans and power are taken out"),
     Outcome(key="core_spread", label="hottest core over coolest", unit="K", wording=EVENER, figure="core_spread", temperature=True, normalised="room and coolant are taken out, power is not"),
-    Outcome(key="idle_power", label="power at idle", unit="W", wording=THRIFTIER, matters=2.0, figure="idle_power"),
-    Outcome(key="idle_die", label="die over coolant at idle", unit="K", figure="idle_die_over_coolant", temperature=True, normalised="room and radiator are taken out, power is not"),
+    Outcome(key="idle_power", label="power at idle", unit="W", wording=THRIFTIER, matters=2.0, figure="idle_power", of_run=True),
+    Outcome(key="idle_die", label="die over coolant at idle", unit="K", figure="idle_die_over_coolant", of_run=True, temperature=True, normalised="room and radiator are taken out, power is not"),
     Outcome(key="frames_average", label="frame rate, average", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=2.0, figure="frames_average"),
     Outcome(key="frames_low_percentile", label="1 % low: rate at the 99th percentile of frame times", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=3.0, figure="frames_low_percentile"),
     Outcome(key="frames_low_average", label="1 % low: average rate of the slowest 1 % of frames", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=3.0, figure="frames_low_average"),

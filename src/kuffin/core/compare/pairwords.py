@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from kuffin.core.base.numbers import number as number
-from kuffin.core.bench.outcomes import Wording
+from kuffin.core.bench.outcomes import Outcome, Wording
 from kuffin.core.compare import Comparison, PairResult
 
 
@@ -82,8 +82,16 @@ def better_first(pair: PairResult, better: str) -> tuple[str, str, float, float]
     return (first, second, -ends[1], -ends[0]) if better == "lower" else (first, second, *ends)
 
 
-def pair_sentence(pair: PairResult, found: Comparison, unit: str, wording: Wording | None = None) -> str:
+def pair_said(pair: PairResult, found: Comparison, outcome: Outcome) -> str:
+    """One sentence on one pair by an outcome, with what that leaves in the numbers."""
+    return pair_sentence(pair, found, outcome.difference_unit, outcome.wording, outcome.leaves_in)
+
+
+def pair_sentence(
+    pair: PairResult, found: Comparison, unit: str, wording: Wording | None = None, left_in: str = ""
+) -> str:
     """One sentence on one pair, in the response's unit; without a wording the lower one is spoken of as lower."""
+    caveat = f", with {left_in} still in it" if left_in else ""
     digits = digits_for(pair.high - pair.low)
     u = f" {unit}" if unit else ""
     first, second, low, high = better_first(pair, "lower" if wording is None else found.better)
@@ -92,12 +100,12 @@ def pair_sentence(pair: PairResult, found: Comparison, unit: str, wording: Wordi
         limit = f"within {found.margin:g}{u} of each other" if found.margin is not None else "the same"
         if low > 0:
             by = number(abs(pair.difference), digits)
-            return f"{first} and {second} are {limit}; {first} is {said} by a real but small {by}{u}."
-        return f"{pair.a} and {pair.b} are {limit}: the same for this purpose."
+            return f"{first} and {second} are {limit}; {first} is {said} by a real but small {by}{u}{caveat}."
+        return f"{pair.a} and {pair.b} are {limit}{caveat}: the same for this purpose."
     if pair.settled:
         more = found.margin is not None and low > found.margin
         tail = f", more than the {found.margin:g}{u} that matter" if more else ""
-        return f"{first} is {said} than {second} by {span(low, high, unit, digits)}{tail}."
+        return f"{first} is {said} than {second} by {span(low, high, unit, digits)}{tail}{caveat}."
     return (
         f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
         f"{to_settle(pair, found)}."

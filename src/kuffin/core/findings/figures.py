@@ -8,6 +8,8 @@ from numpy.typing import NDArray
 from kuffin.core.findings.recorded import COOLANT, Recorded, mean_of
 
 Array = NDArray[np.float64]
+OF_RUN = ("idle_power", "idle_die_over_coolant")  # what a run has once, whatever its conditions
+_IDLE = 0.4  # of the load's power
 
 
 def figures(run: Recorded) -> dict[str, float]:
@@ -44,9 +46,12 @@ def figures(run: Recorded) -> dict[str, float]:
     for key in ("flow", "pump", "fan"):
         keep(key, mean_of(run.get(key), inside))
     keep("power", power)
-    keep("idle_power", mean_of(run.load(), run.idle()))
+    idle = mean_of(run.load(), run.idle())
+    if idle is not None and (power is None or idle < _IDLE * power):  # else a lower step of a sweep stood before it
+        keep("idle_power", idle)
+        if die is not None and coolant is not None:
+            keep("idle_die_over_coolant", mean_of(die - coolant, run.idle()))
     if die is not None and coolant is not None:
-        keep("idle_die_over_coolant", mean_of(die - coolant, run.idle()))
         cores = [m for n in run.names("die") if (m := mean_of(run.clean(n) - coolant, inside)) is not None]
         if power is not None and power > 1 and len(cores) > 1:
             keep("hottest_over_coolant", max(cores) / power)

@@ -121,7 +121,7 @@ class AcrossPage(ComparePage):
             self.state.trouble.emit("no study of this notebook has this part as a candidate yet")
         self._wanted = None
         if chosen not in parts:
-            ranking = first.verdict.main.ranking()
+            ranking = first.verdict.temperature.ranking()
             chosen = next((c.part_id for c in first.study.live_candidates if ranking and c.name == ranking[0]), None)
         refill(self.part, [(name, part) for part, name in sorted(parts.items(), key=lambda x: x[1])], chosen)
         self._show_part()

@@ -113,4 +113,4 @@ class ClaimsPage(ComparePage):
     def _explain(self, row: int) -> None:
         j, verdict = self.claims[row], self.state.verdict
         if verdict is not None and j.cooler_k is not None:
-            self.working.emit(pair_working(verdict, verdict.main, j.candidate, j.against))
+            self.working.emit(pair_working(verdict, verdict.temperature, j.candidate, j.against))

@@ -23,7 +23,7 @@ if TYPE_CHECKING:
 
 # key, title, and where the page is: each brings its own imports, off the window's start
 _PAGES = (
-    ("conditions", "Conditions", "conditionspage", "ConditionsPage"),
+    ("outcomes", "Outcomes", "outcomespage", "OutcomesPage"),
     ("schools", "Schools", "schoolspage", "SchoolsPage"),
     ("claims", "Claims", "claimspage", "ClaimsPage"),
     ("baseline", "Baseline", "baselinepage", "BaselinePage"),

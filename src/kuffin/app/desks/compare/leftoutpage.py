@@ -37,7 +37,7 @@ class LeftOutPage(ComparePage):
             return
         self.show_purpose("")
         by_id = {m.id: m for _, m in mounts_of(study)}
-        unit = verdict.school.unit
+        unit = verdict.outcome.unit
         self._ids = [r.mount_id for r in out]
         self.mounts.show_rows(
             ("mount", "its reading", "left out", "reason"),

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import PairResult
-from kuffin.core.compare.pairwords import digits_for, number, pair_sentence, span, to_settle
+from kuffin.core.compare.pairwords import digits_for, number, pair_said, span, to_settle
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.outcomes import OutcomeResult, scope
 from kuffin.verdict.study import StudyVerdict
@@ -42,7 +42,7 @@ def pair_rows(result: OutcomeResult) -> list[PairRow]:
     rows = []
     for pair in found.pairs:
         digits = digits_for(pair.high - pair.low)
-        words = pair_sentence(pair, found, unit, result.outcome.wording)
+        words = pair_said(pair, found, result.outcome)
         if not pair.settled:  # the interval stands beside it already
             words = f"Not told apart yet: {to_settle(pair, found)}."
         difference = f"{number(pair.difference, digits)} {unit}".rstrip()

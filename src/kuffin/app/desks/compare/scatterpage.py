@@ -72,7 +72,7 @@ class ScatterPage(ComparePage):
             self.show_purpose(_PURPOSE)
             return
         self.show_purpose("")
-        unit = "K" if verdict.school.unit == "°C" else verdict.school.unit
+        unit = verdict.outcome.difference_unit
         self._found = found, unit
         self.bars.show_bars(found.bars(unit), unit)
         self._silent.setText(

@@ -37,7 +37,7 @@ class SchoolsPage(ComparePage):
     def renew(self) -> None:
         verdict = self.state.verdict
         rows = side_by_side(verdict) if verdict is not None else []
-        if verdict is None or len(verdict.main.ranking()) < 2:
+        if verdict is None or len(verdict.temperature.ranking()) < 2:
             self.show_purpose(_PURPOSE)
             return
         self.show_purpose("")

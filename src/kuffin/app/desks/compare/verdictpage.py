@@ -21,11 +21,13 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.desks.compare import model
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.texts import text
 from kuffin.core.heat.normalise import SCHOOLS, default_school
-from kuffin.notebook import edits
+from kuffin.notebook import edits, planedits
 from kuffin.said.working import candidate_working, mount_working, pair_working
+from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.outcomes import OutcomeResult
 
 MOST_PAIRS = 60  # listed on the page; forty candidates make 780
@@ -46,6 +48,9 @@ class VerdictPage(QWidget):
         self.school.setAccessibleName("School: what is taken out")
         self.school.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self.school.currentIndexChanged.connect(self._school_chosen)
+        self.outcome = choice((), "What the verdict is about")
+        self.outcome.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+        self.outcome.activated.connect(self._outcome_chosen)
         self.margin = QDoubleSpinBox()
         self.margin.setRange(0.05, 50.0)
         self.margin.setSingleStep(0.1)
@@ -92,6 +97,7 @@ class VerdictPage(QWidget):
     def _lay_out(self) -> None:
         head = QHBoxLayout()
         head.addWidget(self._title, 1)
+        head.addWidget(self.outcome)
         head.addWidget(self.school)
         self._options = QWidget()
         options = QHBoxLayout(self._options)
@@ -136,7 +142,7 @@ class VerdictPage(QWidget):
         verdict, study = self._state.verdict, self._state.study
         result = self.shown()
         ready = verdict is not None and result is not None and verdict.mounts > 0
-        for widget in (self.plot, self.pairs, self.foot, self.school, self._options, self._title):
+        for widget in (self.plot, self.pairs, self.foot, self.outcome, self.school, self._options, self._title):
             widget.setVisible(ready)
         self.warning.setVisible(False)
         self._left_out.setVisible(False)
@@ -162,8 +168,17 @@ class VerdictPage(QWidget):
                 f"Takes out {school.takes_out}. Right for {school.right_when}.",
                 Qt.ItemDataRole.ToolTipRole,
             )
-        self.school.setCurrentIndex(keys.index(result.outcome.key))
-        self.margin.setValue(study.margin_k)
+        about = verdict.outcome
+        self.school.setCurrentIndex(keys.index(verdict.school.key))
+        self.school.setVisible(about.key in keys)
+        others = [o for o in possible_outcomes(verdict.evidence) if o.key != verdict.school.key]
+        kept = about if about.key in keys or about in others else None
+        others += [about] if kept is None else []  # chosen, though no run tells it any more
+        entries = [("temperature", None), *((o.label, o.key) for o in others)]
+        refill(self.outcome, entries, None if about.key in keys else about.key)
+        margin = None if result.comparison is None else result.comparison.margin
+        self.margin.setSuffix(f" {about.difference_unit}".rstrip())
+        self.margin.setValue(study.margin_k if about.temperature or margin is None else margin)
         self._blocks.setChecked(study.blocks)
         self._filling = False
         self.plot.show_verdict(verdict, result)
@@ -192,7 +207,6 @@ class VerdictPage(QWidget):
                     item.setForeground(self._theme.color("muted"))
                 self.pairs.setItem(i, j, item)
         self.pairs.setVisible(bool(rows))
-        self.pairs.resizeColumnsToContents()
         self._fit_pairs()
 
     def showEvent(self, event: object) -> None:
@@ -225,8 +239,21 @@ class VerdictPage(QWidget):
         if index >= 0:
             self._change("choose another school", school=self.school.itemData(index))
 
+    def _plan(self, label: str, **values: object) -> None:
+        study, notebook = self._state.study, self._state.notebook
+        if study is not None and notebook is not None and not self._filling:
+            self._state.attempt(planedits.set_plan, notebook, study.id, label, **values)
+
+    def _outcome_chosen(self) -> None:
+        self._plan("judge by something else", outcome=self.outcome.currentData())
+
     def _margin_chosen(self, value: float) -> None:
-        self._change("change the margin", margin_k=round(value, 3))
+        verdict, study = self._state.verdict, self._state.study
+        if verdict is None or study is None or verdict.outcome.temperature:
+            self._change("change the margin", margin_k=round(value, 3))
+        else:
+            own = {**study.plan.get("matters", {}), verdict.outcome.key: round(value, 3)}
+            self._plan("change the margin", matters=own)
 
     def _blocks_chosen(self, on: bool) -> None:
         self._change("count rounds as blocks" if on else "not count rounds as blocks", blocks=on)

@@ -91,7 +91,7 @@ class FiguresPage(InsidePage):
         self.ways_words.setText(said + "".join(f"Not fitted: {p}. " for p in problems))
 
     def _show_budget(self, verdict: StudyVerdict, mount_id: int, result: RunResult) -> None:
-        reading = self.state.reading(mount_id)
+        reading = next((r for r in verdict.temperature.readings if r.mount_id == mount_id), None)
         self._found = budget_of(verdict, reading, result, self.bench()) if reading is not None else None
         b = self._found
         if b is None:

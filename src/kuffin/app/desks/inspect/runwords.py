@@ -16,6 +16,7 @@ from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.evaluating import parse_trace
 from kuffin.reading.runresult import RunResult
+from kuffin.said.equations import figure
 from kuffin.verdict.outcomes import MountReading
 from kuffin.verdict.runreadings import trace_reading
 from kuffin.verdict.study import StudyVerdict
@@ -88,11 +89,11 @@ def answer(v: StudyVerdict | None, reading: MountReading | None, result: RunResu
     """The reading as a line that opens its working; beside a window that was set, what would have been found."""
     if v is None or reading is None:
         return "…"
-    if reading.value is None or reading.u95 is None:
+    if reading.worked is None:
         return f"no reading: {reading.problem}"
     mark = "" if reading.settled else "  (heading for; not settled)"
-    said = f"{number(reading.value, 2)} ± {number(reading.u95, 2)} {v.school.unit}{mark}\n{v.school.label.lower()} ›"
-    found = result.detected.get(v.school.trace) if result is not None else None
+    said = f"{figure(reading.worked)}{mark}\n{v.outcome.label.lower()} ›"
+    found = result.detected.get(v.school.trace) if result is not None and v.outcome == v.school else None
     if result is not None and found is not None and result.window_by != "found":
         by = "by the clock" if result.window_by == "clock" else "by hand"
         begin, end = (x / 60 for x in found.window.span_s)
@@ -107,9 +108,8 @@ def readings(v: StudyVerdict | None, mount_id: int) -> list[tuple[str, str, str]
     out = []
     for key, result in v.schools.items() if v is not None else ():
         found = next((r for r in result.readings if r.mount_id == mount_id), None)
-        if found is not None and found.value is not None and found.u95 is not None:
-            value = f"{number(found.value, 2)} ± {number(found.u95, 2)} {result.outcome.unit}"
-            out.append((key, result.outcome.label, value))
+        if found is not None and found.worked is not None:
+            out.append((key, result.outcome.label, figure(found.worked)))
     return out
 
 

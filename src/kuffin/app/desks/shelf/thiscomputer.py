@@ -74,7 +74,7 @@ class ThisComputer(QWidget):
         adder.setMenu(menu)
         self.rate = choice([(label, value) for label, value in _RATES], "How often a row is kept")
         self.rate.activated.connect(lambda _i: self.keep(replace(self.setup, row_s=float(self.rate.currentData()))))
-        self._empty = text(
+        self.empty = text(
             "Nothing is read on this computer yet. Kuffin looks at the kernel's sensors and listens at serial ports; it sends nothing.",
             style="muted",
         )
@@ -104,7 +104,7 @@ class ThisComputer(QWidget):
                 self.rate,
             )
         )
-        column.addWidget(self._empty)
+        column.addWidget(self.empty)
         column.addWidget(self.instruments)
         column.addWidget(self._title)
         column.addWidget(self.channels)
@@ -155,7 +155,7 @@ class ThisComputer(QWidget):
         """Show the settings as they are."""
         refill(self.rate, [(label, value) for label, value in _RATES], self.setup.row_s)
         have = bool(self.setup.instruments)
-        self._empty.setVisible(not have)
+        self.empty.setVisible(not have)
         for widget in (self.instruments, self._title, self.channels, self.calibrating):
             widget.setVisible(have)
         at = self.instruments.currentRow()

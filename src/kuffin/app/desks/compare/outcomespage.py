@@ -1,34 +1,39 @@
-"""Several conditions and parts at once: the grid, what it says as a whole, and how its family is judged."""
+"""Several outcomes and conditions at once: the grid, what it says as a whole, and how its family is judged."""
 
 from __future__ import annotations
 
 from collections.abc import Mapping
+from functools import partial
 
-from PySide6.QtWidgets import QHBoxLayout
+from PySide6.QtGui import QAction
+from PySide6.QtWidgets import QHBoxLayout, QMenu, QToolButton
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
-from kuffin.app.widgets.texts import Opener, text
+from kuffin.app.widgets.texts import Opener, no_keys, text
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
+from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, where_is
 from kuffin.verdict.outcomes import OutcomeResult
+from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.tradeoffs import trade_offs
 
 _PURPOSE = (
-    "Conditions sets the candidates side by side under several conditions and on several parts. This study's runs hold one of "
-    "each: plan a sweep of power, pump or fans on the Plan desk's protocol page, add logs of several tests of a mount, or give "
-    "the channels of memory and regulators their roles."
+    "Outcomes sets the candidates side by side by all that was measured (temperatures, clock, power, flow, loudness, numbers "
+    "asked for) and under several conditions. It needs mounts to compare."
 )
 
 
-class ConditionsPage(ComparePage):
-    """It edits only how the family is judged, and which condition the verdict line is about."""
+@guarded
+class OutcomesPage(ComparePage):
+    """It edits which outcomes stand in the grid, how the family is judged, and which condition the verdict line is about."""
 
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
@@ -43,7 +48,14 @@ class ConditionsPage(ComparePage):
         self.family.activated.connect(self._family_chosen)
         self.main = choice((), "The condition that the verdict line is about")
         self.main.activated.connect(self._main_chosen)
+        self.shown = QToolButton()
+        self.shown.setText("outcomes shown …")
+        self.shown.setToolTip("Which outcomes stand in the grid; all its cells share one confidence")
+        self.shown.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
+        self.shown.setMenu(QMenu(self.shown))
         row = QHBoxLayout()
+        row.addWidget(self.shown)
+        row.addSpacing(18)
         row.addWidget(text("judged", style="muted", wrap=False))
         row.addWidget(self.family)
         row.addSpacing(18)
@@ -78,11 +90,9 @@ class ConditionsPage(ComparePage):
             self.show_purpose(_PURPOSE)
             return
         axes = axes_of(verdict)
-        if len(axes.cells) < 2:
-            self.show_purpose(_PURPOSE)
-            return
         self.show_purpose("")
         self._axes, self.results = axes, {}
+        self._fill_shown(verdict)
         confidence, said = family_confidence(verdict, axes)
         self._family_said.setText(
             f"Judged {said}. Each cell shows how far each is behind its best candidate; brackets join candidates that are not told apart. "
@@ -129,23 +139,45 @@ class ConditionsPage(ComparePage):
             "\n".join(trade_offs(self._axes, self.results)) or "Nothing is told apart in any cell yet."
         )
 
-    def _family_chosen(self) -> None:
+    def _fill_shown(self, verdict: StudyVerdict) -> None:
+        menu, there = self.shown.menu(), {o.key for o in self._axes.outcomes}
+        menu.clear()
+        for outcome in possible_outcomes(verdict.evidence):
+            action = QAction(no_keys(outcome.label[:1].upper() + outcome.label[1:]), menu)
+            action.setCheckable(True)
+            action.setChecked(outcome.key in there)
+            action.setEnabled(outcome.key != verdict.outcome.key)  # what the verdict is about stands there always
+            action.setToolTip(outcome.normalised)
+            action.toggled.connect(partial(self._show_outcome, outcome.key))
+            menu.addAction(action)
+        asked = [o for o in possible_outcomes(verdict.evidence) if o.asked]
+        for outcome in asked:
+            action = QAction(no_keys(f"Less {outcome.label} is better"), menu)
+            action.setCheckable(True)
+            action.setChecked(not outcome.higher_is_better)
+            action.toggled.connect(partial(self._less_is_better, outcome.asked))
+            menu.addAction(action)
+
+    def _plan(self, label: str, **values: object) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
-            how = self.family.currentData()
-            self.state.attempt(
-                planedits.set_plan,
-                notebook,
-                study.id,
-                "judge the conditions otherwise",
-                family=None if how == "all" else how,
-            )
+            self.state.attempt(planedits.set_plan, notebook, study.id, label, **values)
+
+    def _show_outcome(self, key: str, on: bool) -> None:
+        keys = [o.key for o in self._axes.outcomes if o.key != key] + ([key] if on else [])
+        self._plan("show another outcome" if on else "show an outcome no longer", outcomes=keys)
+
+    def _less_is_better(self, name: str, on: bool) -> None:
+        study = self.state.study
+        before = [] if study is None else [n for n in study.plan.get("lower_is_better", []) if n != name]
+        self._plan("say which way is better", lower_is_better=[*before, *([name] if on else [])] or None)
+
+    def _family_chosen(self) -> None:
+        how = self.family.currentData()
+        self._plan("judge the outcomes otherwise", family=None if how == "all" else how)
 
     def _main_chosen(self) -> None:
-        study, notebook = self.state.study, self.state.notebook
-        if study is not None and notebook is not None:
-            condition = self.main.currentData()
-            self.state.attempt(planedits.set_plan, notebook, study.id, "judge another condition", condition=condition)
+        self._plan("judge another condition", condition=self.main.currentData())
 
     def _explain(self, cell: object) -> None:
         if isinstance(cell, Cell) and cell in self.results and self.state.verdict is not None:
