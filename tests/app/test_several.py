@@ -7,9 +7,9 @@ from collections.abc import Callable
 from pathlib import Path
 
 import pytest
-from kuffin.app.desks.compare.outcomespage import OutcomesPage
 from PySide6.QtWidgets import QDialog
 
+from kuffin.app.desks.compare.outcomespage import OutcomesPage
 from kuffin.app.desks.plan.question import QuestionPage
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.frame.window import MainWindow

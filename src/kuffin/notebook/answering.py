@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from sqlalchemy import select
 
 from kuffin.core.base.errors import NotebookError
-from kuffin.notebook.entities import Answer, Exclusion, Mount
+from kuffin.notebook.entities import Answer, Exclusion, Mark, Mount, Run
 from kuffin.notebook.store import Notebook
 
 
@@ -51,6 +51,35 @@ def remount(notebook: Notebook, mount_id: int, label: str, reason: str) -> int:
         session.add(new)
         session.flush()
         return new.id
+
+
+def could_not_finish(notebook: Notebook, mount_id: int, label: str, reason: str) -> None:
+    """Note that a mount's last run could not be finished, and why: that is a result.
+
+    Raises
+    ------
+    NotebookError
+        Without a reason.
+    """
+    reason = _reason(reason, "what could not be finished needs a word on why: shut down, past its limit")
+    with notebook.edit(f"note that {label} could not be finished") as session:
+        run = _last_run(session.get_one(Mount, mount_id))
+        session.add(Mark(run_id=run.id, at_s=run.duration_s, kind="failed", text=reason))
+
+
+def did_finish(notebook: Notebook, mount_id: int, label: str) -> None:
+    """Take back that a mount's runs could not be finished."""
+    with notebook.edit(f"note that {label} was finished") as session:
+        for run in session.get_one(Mount, mount_id).live_runs:
+            for mark in run.marks:
+                if mark.kind == "failed":
+                    session.delete(mark)
+
+
+def _last_run(mount: Mount) -> Run:
+    if not mount.live_runs:
+        raise NotebookError("this mount has no run yet that could have failed")
+    return mount.live_runs[-1]
 
 
 def _reason(reason: str, otherwise: str) -> str:

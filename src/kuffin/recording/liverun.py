@@ -19,6 +19,7 @@ from kuffin.notebook.runwriter import NewMark, RunWriter
 from kuffin.notebook.samples import read_run
 from kuffin.notebook.store import Notebook
 from kuffin.reading.configurations import told_of_tests
+from kuffin.reading.failed import FAILED
 from kuffin.reading.forecast import Forecast
 from kuffin.reading.judgingrules import ways_of
 from kuffin.recording.background import Thinker
@@ -377,5 +378,7 @@ class LiveRun:
         passed = {k: a for k, a in self._alarms.items() if a.stop and k not in still}
         self._alarms = {**passed, **still}
         stopping = next((a for a in alarms if a.stop), None)
+        if stopping is not None and stopping.key.startswith("die_c") and self.running:
+            self._writer.mark(NewMark(at_s=now, kind=FAILED, text=stopping.sentence))
         if stopping is not None:
             self._finish(stopping.sentence)

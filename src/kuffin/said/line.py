@@ -9,10 +9,11 @@ from kuffin.core.base.pointers import ASKS, points_to
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import count, digits_for, joined, number, span, to_settle
+from kuffin.core.compare.pairwords import count, digits_for, joined, number, several, span, to_settle, was_held
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
+from kuffin.verdict.chosenoutcomes import instead_of
 from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
 from kuffin.verdict.study import StudyVerdict
@@ -112,7 +113,12 @@ def _sentence(v: StudyVerdict) -> str:
         name, pair = apart[0]
         digits, by = digits_for(pair.high - pair.low), _by(pair, outcome)
         gap = f"{number(abs(pair.difference), digits)} {outcome.difference_unit}".rstrip()
-        parts.append(f"{best} {_verb(v)} {gap} {outcome.wording.better} than {name} ({by}).")
+        told = (
+            f"{by} {outcome.wording.better} than {name}"
+            if pair.held
+            else f"{gap} {outcome.wording.better} than {name} ({by})"
+        )
+        parts.append(f"{best} {_verb(v)} {told}.")
     elif apart:
         texts = [f"{name} ({_by(pair, outcome)})" for name, pair in apart[:3]]
         if len(apart) > 3:
@@ -121,6 +127,11 @@ def _sentence(v: StudyVerdict) -> str:
     limit = f"{found.margin or 0:.3g} {outcome.difference_unit}".rstrip()
     if same:
         parts.append(f"{joined([best, *[n for n, _ in same]])} are within {limit}: the same for this purpose.")
+    held = list(dict.fromkeys(n for _, p in open_ for n in p.held))
+    if held:
+        what = " or ".join(o.label for o in instead_of(v)) or "what was held"
+        parts.append(f"{was_held(held)[:1].upper()}{was_held(held)[1:]}, so this cannot be told of it; compare {what}.")
+        open_ = [(n, p) for n, p in open_ if not p.held]
     if open_:
         names = [n for n, _ in open_]
         if not apart and not same:
@@ -155,12 +166,16 @@ def _verb(v: StudyVerdict) -> str:
 
 def _by(pair: PairResult, outcome: Outcome) -> str:
     low, high = sorted((abs(pair.low), abs(pair.high)))
+    if pair.held:
+        return f"at least {number(low, digits_for(pair.high - pair.low))} {outcome.difference_unit}".rstrip()
     return span(low, high, outcome.difference_unit, digits_for(pair.high - pair.low))
 
 
 def _cautions(v: StudyVerdict) -> list[str]:
     """What else is to be known of the comparison."""
     out = []
+    for name, mounts in v.main.failed().items():
+        out.append(f"{name} could not finish {several(len(mounts), 'mount')}: {mounts[0].failed}.")
     found = v.main.comparison
     wide = found.unequal if found is not None else None
     if wide is not None and found is not None:
@@ -234,10 +249,14 @@ def _next(v: StudyVerdict) -> NextStep:
         return NextStep(f"{make} {names}" + ("" if lacking else " once more"), v.main.why_not or "", "add")
     best, *others = v.main.ranking()
     _, _, open_ = _relations(found, best, others)
+    bounds = [(n, p) for n, p in open_ if p.held]
+    open_ = [(n, p) for n, p in open_ if not p.held]
     if _bench(v) and not v.corrected and not v.blocks:
         return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     if open_:
         return _go_on(v, found, best, open_)
+    if bounds:
+        return NextStep("look at what was held", to_settle(bounds[0][1], found), "compare")
     if v.looks is not None and v.looks.had == 0:
         return NextStep(
             f"{make} the next of round {v.looks.rounds_done + 1}",

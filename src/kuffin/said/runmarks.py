@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from kuffin.notebook.entities import Run, Study
+from kuffin.reading.failed import FAILED
 from kuffin.said.shownworking import Working
 from kuffin.verdict.planbasis import order_of
 
@@ -15,6 +16,7 @@ _KINDS = {
     "trouble": "trouble",
     "alarm": "limit",
     "skip": "skipped",
+    FAILED: "could not be finished",
     "photo": "photo",
 }
 

@@ -5,7 +5,17 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import best_of, better_first, count, digits_for, number, several, span, to_settle
+from kuffin.core.compare.pairwords import (
+    best_of,
+    better_first,
+    count,
+    digits_for,
+    number,
+    several,
+    span,
+    to_settle,
+    was_held,
+)
 from kuffin.verdict.claims import claim_sentences
 
 if TYPE_CHECKING:
@@ -36,6 +46,10 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
             else f"Whichever is ahead, it is by less than {number(abs(narrow), digits)} {unit}".rstrip()
             + f", and the smallest difference that matters here is {limit}."
         )
+    elif pair.settled and pair.held:
+        least = f"{number(low, digits)} {unit}".rstrip()
+        told = f"{first} is at least {least} {said.better} than {second} ({basis})."
+        more = f"{was_held(pair.held).capitalize()}, so that how much more it is cannot be told."
     elif pair.settled:
         told = f"{first} is {span(low, high, unit, digits)} {said.better} than {second} ({basis})."
         matter = "" if found.margin is None else f"the {found.margin:.3g} {unit}".rstrip() + " that matter here"
@@ -45,6 +59,9 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
             more = f"Whether it reaches {matter} is not certain."
         else:
             more = "It is a small difference, and whether it matters is the reader's to say."
+    elif pair.held:
+        told = f"By this, {pair.a} and {pair.b} cannot be compared ({basis})."
+        more = f"{to_settle(pair, found)[:1].upper()}{to_settle(pair, found)[1:]}."
     else:
         told = f"We could not tell {pair.a} and {pair.b} apart ({basis})."
         more = (

@@ -144,7 +144,10 @@ def candidate_working(v: StudyVerdict, under: OutcomeResult, name: str, where: W
     if found.rounds > 1:
         out.say("Rounds", "each counts the same; what a whole round had in common is taken out")
     out.say("Interval", f"{100 * found.confidence:.4g} %, for this mean alone; pairs are judged by their own intervals")
-    out.say("Chance of being best", f"{100 * c.p_best:.0f} %, by drawing the means from their joint t distribution")
+    out.say(
+        "Chance of being best",
+        f"{'at most ' if c.bound else ''}{100 * c.p_best:.0f} %, by drawing the means from their joint t distribution",
+    )
     return out
 
 

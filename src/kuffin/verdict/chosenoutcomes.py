@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import TYPE_CHECKING
+
 from kuffin.core.bench.outcomes import MEASURED, Outcome, asked_name, asked_outcome
 from kuffin.core.bench.roles import FURTHER_PARTS
 from kuffin.core.bench.undertest import kind_under_test
@@ -10,6 +12,9 @@ from kuffin.reading.asked import asked_names
 from kuffin.reading.evaluating import school_of
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
+
+if TYPE_CHECKING:
+    from kuffin.verdict.study import StudyVerdict
 
 
 def possible_outcomes(evidence: Evidence) -> list[Outcome]:
@@ -59,3 +64,8 @@ def grid_outcomes(evidence: Evidence) -> list[Outcome]:
         if (o.key in chosen if chosen is not None else isinstance(o, School) or o.key in usual or o.asked)
     ]
     return [about, *(o for o in wanted if o.key != about.key)]
+
+
+def instead_of(v: StudyVerdict) -> list[Outcome]:
+    """What can be compared instead of a temperature that a limit held: the clock or the power that was held."""
+    return [o for o in possible_outcomes(v.evidence) if o.key in {"clock", "power"}]

@@ -14,8 +14,9 @@ from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linear import design_matrix
 from kuffin.notebook.entities import Mount, Study
+from kuffin.reading.failed import failed_under
 from kuffin.verdict.evidence import Evidence
-from kuffin.verdict.runreadings import NoReading, run_reading
+from kuffin.verdict.runreadings import NoReading, held_by, run_reading
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -27,6 +28,10 @@ class MountReading:
     worked : Worked or None
         None where the mount cannot be read by this outcome.
     settled : bool
+    held : str
+        By what limit it was held, so that its value is only a bound; blank where it was not.
+    failed : str
+        Why a test of it could not be finished; blank where none failed.
     shift : float
         What was taken off for a bench that moved, where that was asked for.
     """
@@ -40,6 +45,8 @@ class MountReading:
     problem: str | None = None
     runs: tuple[int, ...] = ()
     shift: float = 0.0
+    held: str = ""
+    failed: str = ""
 
     @property
     def value(self) -> float | None:
@@ -89,15 +96,23 @@ class OutcomeResult:
         """What it is about: these samples, or the products."""
         return f"it is about {scope(self.comparison)}" if self.comparison is not None else "nothing is compared yet"
 
+    def failed(self) -> dict[str, list[MountReading]]:
+        """The mounts whose test could not be finished, by candidate."""
+        out: dict[str, list[MountReading]] = {}
+        for r in self.readings:
+            if r.failed and r.left_out is None:
+                out.setdefault(r.candidate, []).append(r)
+        return out
+
     def of(self, candidate: str) -> list[MountReading]:
         """The readings of a candidate, by name."""
         return [r for r in self.readings if r.candidate == candidate]
 
     def ranking(self) -> list[str]:
-        """Candidates from the best to the worst; by their mounts' plain means where no comparison is possible."""
+        """Candidates from the best to the worst, those held by a limit last, as theirs is only a bound; by their mounts' plain means where no comparison is possible."""
         sign = -1.0 if self.outcome.higher_is_better else 1.0
         if self.comparison is not None:
-            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: sign * c.mean)]
+            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: (c.bound, sign * c.mean))]
         means: dict[str, list[float]] = {}
         for reading in self.readings:
             if reading.value is not None and reading.left_out is None:
@@ -172,6 +187,7 @@ def under_outcome(
             round=str(r.round) if study.blocks else None,
             sample=str(m.sample_id) if m.sample_id is not None else None,
             covariates=() if moved is None else (moved[r.mount_id],),
+            held=bool(r.held),
         )
         for r, (_, m) in zip(readings, evidence.mounts, strict=True)
         if r.value is not None and r.left_out is None
@@ -255,8 +271,15 @@ def _reading(
     found: list[tuple[Worked, bool]] = []
     runs: list[int] = []
     problem: str | None = None
+    held, failed = "", ""
     for run in mount.live_runs:
         result = evidence.results[run.id].at(condition)
+        names = [c.name for c in evidence.conditions]
+        failed = failed_under(run, evidence.results[run.id], names, condition)
+        if failed:
+            problem = f"could not be finished: {failed}"
+            runs.append(run.id)
+            continue
         if result is None:
             problem = problem or f"its runs do not hold “{condition}”"
             continue
@@ -266,6 +289,7 @@ def _reading(
         except NoReading as why:
             problem = str(why)
             continue
+        held = held or held_by(outcome, result)
         found.append((replace(read, leads=ToSamples(run.id, Where(outcome.key, condition))), settled))
     every = tuple(runs) if found or runs else tuple(r.id for r in mount.live_runs)
     return MountReading(
@@ -277,6 +301,8 @@ def _reading(
         left_out=left_out,
         problem=None if found else problem or "no run yet",
         runs=every,
+        held=held,
+        failed=failed if not found else "",
     )
 
 

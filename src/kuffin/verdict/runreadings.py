@@ -15,6 +15,8 @@ from kuffin.reading.asked import asked_values
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
 
+HELD = "throttled"  # the finding that tells of it
+
 
 class NoReading(Exception):
     """Why a run has no reading by an outcome."""
@@ -44,6 +46,17 @@ def run_reading(
     if outcome.figure:
         return _figure(outcome, result, power_w), settled
     return _asked(outcome, evidence, run, result), True
+
+
+def held_by(outcome: Outcome, result: RunResult) -> str:
+    """What held a run back, where its value by an outcome is therefore only a bound; blank where it is a value.
+
+    Per watt, the power that was held is divided by, and the value stays one.
+    """
+    if not outcome.temperature or outcome.per_watt:
+        return ""
+    own = next((s for s in result.steps if s.condition == result.condition), result)  # not what other steps show
+    return next((f.seen for f in own.findings if f.kind == HELD), "")
 
 
 def _channel_mean(outcome: Outcome, result: RunResult) -> Worked:

@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from kuffin.core.bench.outcomes import Outcome
-from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number
+from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.grid import Axes, Cell, row_label
 from kuffin.verdict.outcomes import OutcomeResult
@@ -39,10 +39,11 @@ def standings(result: OutcomeResult) -> dict[str, Standing]:
 def trade_offs(axes: Axes, results: Results) -> list[str]:
     """What the grid says as a whole, a sentence for each outcome and for each candidate that gains here and pays there."""
     seen = {cell: standings(r) for cell, r in results.items() if r.comparison is not None}
+    failed = failures(axes, results)
     if not seen:
-        return []
+        return failed
     names = list(dict.fromkeys(n for s in seen.values() for n in s))
-    out: list[str] = []
+    out: list[str] = [*failed]
     alike: list[tuple[Outcome, str]] = []
     for outcome in axes.outcomes:
         cells = [c for c in seen if c.outcome == outcome.key]
@@ -56,6 +57,20 @@ def trade_offs(axes: Axes, results: Results) -> list[str]:
         told = joined([f"{row_label(o)} (within {limit})" for o, limit in alike])
         out.append(f"All are the same for this purpose by {told}.")
     return out
+
+
+def failures(axes: Axes, results: Results) -> list[str]:
+    """Which candidates could not finish which condition: a result too."""
+    told: dict[tuple[str | None, str], tuple[int, int, str]] = {}
+    for cell, result in results.items():
+        for name, mounts in result.failed().items():
+            told.setdefault((cell.condition, name), (len(mounts), len(result.of(name)), mounts[0].failed))
+    labels = dict(axes.conditions)
+    return [
+        f"{name} could not finish{'' if key is None else f' {labels[key]}'} "
+        f"({n if n < of else 'all'} of {several(of, 'mount')}: {why})."
+        for (key, name), (n, of, why) in told.items()
+    ]
 
 
 def _same_within(outcome: Outcome, cells: Sequence[Cell], results: Results) -> str:

@@ -172,7 +172,7 @@ class IntervalPlot(Painted):
         painter.drawText(
             box,
             Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight,
-            f"{number(c.mean, digits)} ± {number((c.high - c.low) / 2, digits)} {unit}",
+            f"{'≥ ' if c.bound else ''}{number(c.mean, digits)} ± {number((c.high - c.low) / 2, digits)} {unit}",
         )
         self.hot.append((QRectF(at(c.low) - 8, y - 4, at(c.high) - at(c.low) + 16, 16), name, None))  # type: ignore[operator]
         self.hot.append((box, name, None))

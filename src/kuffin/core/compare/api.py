@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.compare.evidence import Comparison, MountValue
+from kuffin.core.compare.held import with_bounds
 from kuffin.core.compare.linear import LinearFit
 from kuffin.core.compare.mixed import compare_mixed, sample_columns, sample_levels
 from kuffin.core.compare.mounttable import CompareOptions, MountTable
@@ -73,6 +74,9 @@ def compare(
     if spread == "separate":
         _separate_goes(table, asked)
     warnings: list[str] = []
+    if table.held.any():
+        found = compare_pooled(table, asked, table.fit_beside_bounds(), warnings)
+        return with_bounds(replace(found, residual_df=None))
     if (len(table.names) == 2 and table.plain and not table.several_samples) or spread == "separate":
         if table.counts.min() >= 2:
             return _each_its_own(table, asked, warnings)

@@ -15,7 +15,7 @@ Array = NDArray[np.float64]
 
 @dataclass(frozen=True, kw_only=True)
 class MountValue:
-    """One mount's normalised reading: the unit of evidence."""
+    """One mount's normalised reading: the unit of evidence; `held` where it is only a bound (`kuffin.core.compare.held`)."""
 
     candidate: str
     mount: str
@@ -23,6 +23,7 @@ class MountValue:
     round: str | None = None
     sample: str | None = None
     covariates: tuple[float, ...] = ()
+    held: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -37,6 +38,8 @@ class CandidateResult:
         By which each of the comparison's mounts goes into the mean, in their order.
     sd : float or None
         Scatter of its own mounts, where each candidate keeps its own.
+    bound : bool
+        Whether some of its values are only bounds (`kuffin.core.compare.held`).
     """
 
     name: str
@@ -49,6 +52,7 @@ class CandidateResult:
     group: str | None
     p_best: float
     sd: float | None = None
+    bound: bool = False
 
     @property
     def low(self) -> float:
@@ -71,6 +75,8 @@ class PairResult:
         The difference's standard error and degrees of freedom.
     q, q_narrow : float
         Critical values over all pairs together, at the confidence C and at 2C − 1.
+    held : tuple of str
+        Which of the two were held by a limit, so that their values are only bounds.
     """
 
     a: str
@@ -83,6 +89,7 @@ class PairResult:
     p: float
     verdict: str
     mounts_needed: int | None
+    held: tuple[str, ...] = ()
 
     @property
     def low(self) -> float:

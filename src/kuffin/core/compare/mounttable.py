@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -114,6 +114,29 @@ class MountTable:
     def design(self) -> Array:
         """The fixed effects' columns; see `design_matrix`."""
         return design_matrix(self.index, len(self.names), self.rounds, self.covariates, self.covariate_names)
+
+    @cached_property
+    def held(self) -> NDArray[np.bool_]:
+        """Which mounts' values are only bounds, shape (n,)."""
+        return np.array([m.held for m in self.mounts], bool)
+
+    def fit_beside_bounds(self) -> LinearFit:
+        """The fit in which the scatter is that of the mounts that were not held: those that were stand at one limit.
+
+        Raises
+        ------
+        CompareError
+            Where nothing is left to judge it by.
+        """
+        fit, free = self.fit(), ~self.held
+        design, y = self.design[free], self.y[free]
+        df = float(y.size - np.linalg.matrix_rank(design)) if y.size else 0.0
+        if df < 1:
+            raise CompareError(
+                "too few mounts were not held by a limit to judge the scatter by; compare what was held (clock, power) instead"
+            )
+        residuals = y - design @ np.linalg.lstsq(design, y, rcond=None)[0]
+        return replace(fit, sd=float(np.sqrt(residuals @ residuals / df)), df=df)
 
     def fit(self, within: Array | None = None) -> LinearFit:
         """Least squares; see `fit_linear`."""

@@ -46,8 +46,17 @@ def mounts_more(now: int, needed: int | None) -> str:
     return f"about {count(more)} more mount{'' if more == 1 else 's'} of each would settle it"
 
 
+def was_held(names: Sequence[str]) -> str:
+    """That candidates were held by a limit, in words."""
+    return f"{joined(list(names))} {'was' if len(names) == 1 else 'were'} held by a limit"
+
+
 def to_settle(pair: PairResult, found: Comparison) -> str:
-    """What an open pair would take: mounts, or another sample where the samples themselves stand in the way."""
+    """What an open pair would take: mounts, or another sample where the samples themselves stand in the way; where one was
+    held by a limit, no number of mounts does.
+    """
+    if pair.held:
+        return f"{was_held(pair.held)}, so that its value is only a bound; compare what was held (clock, power) instead"
     if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
         return "more mounts of these samples will hardly settle it, another sample of each would do more"
     return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
@@ -102,10 +111,15 @@ def pair_sentence(
             by = number(abs(pair.difference), digits)
             return f"{first} and {second} are {limit}; {first} is {said} by a real but small {by}{u}{caveat}."
         return f"{pair.a} and {pair.b} are {limit}{caveat}: the same for this purpose."
+    if pair.settled and pair.held:
+        least = number(low, digits)
+        return f"{first} is {said} than {second} by at least {least}{u}: {was_held(pair.held)}{caveat}."
     if pair.settled:
         more = found.margin is not None and low > found.margin
         tail = f", more than the {found.margin:g}{u} that matter" if more else ""
         return f"{first} is {said} than {second} by {span(low, high, unit, digits)}{tail}{caveat}."
+    if pair.held:
+        return f"{pair.a} and {pair.b} cannot be compared by this: {to_settle(pair, found)}."
     return (
         f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
         f"{to_settle(pair, found)}."

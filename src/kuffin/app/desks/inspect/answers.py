@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QVBoxLayout, 
 from kuffin.app.state.windowstate import State
 from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Mount
+from kuffin.reading.failed import FAILED
 
 
 class AnswerBox(QWidget):
@@ -29,11 +30,14 @@ class AnswerBox(QWidget):
         self.keep = QPushButton("Accept")
         self.keep.setToolTip("It counts in spite of what was found")
         self.keep.clicked.connect(self._accept)
+        self.fail = QPushButton("Could not be finished")
+        self.fail.setToolTip("It was shut down or stopped at a limit: that is a result, and is counted as one")
+        self.fail.clicked.connect(self._fail)
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(self.reason)
         grid = QGridLayout()
-        for i, button in enumerate((self.leave, self.again, self.keep)):
+        for i, button in enumerate((self.leave, self.again, self.fail, self.keep)):
             grid.addWidget(button, i // columns, i % columns)
         grid.setColumnStretch(columns, 1)
         column.addLayout(grid)
@@ -47,6 +51,8 @@ class AnswerBox(QWidget):
         self.leave.setText("Take it back in" if out else "Leave out")
         self.again.setVisible(not out)
         self.keep.setVisible(not out and bool(kinds))
+        self.fail.setVisible(not out and mount is not None and bool(mount.live_runs))
+        self.fail.setText("It was finished" if self._failed() else "Could not be finished")
 
     def _label(self) -> str:
         return f"{self._mount.candidate.name}, round {self._mount.round}" if self._mount is not None else ""
@@ -67,6 +73,16 @@ class AnswerBox(QWidget):
             self._state.attempt(edits.take_back_in, self._state.notebook, self._mount.id, self._label())
             return
         self._answer(edits.leave_out)
+
+    def _failed(self) -> bool:
+        runs = self._mount.live_runs if self._mount is not None else []
+        return any(m.kind == FAILED for r in runs for m in r.marks)
+
+    def _fail(self) -> None:
+        if self._failed() and self._mount is not None and self._state.notebook is not None:
+            self._state.attempt(answering.did_finish, self._state.notebook, self._mount.id, self._label())
+            return
+        self._answer(answering.could_not_finish)
 
     def _remount(self) -> None:
         self._answer(answering.remount)
