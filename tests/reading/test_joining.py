@@ -173,3 +173,6 @@ def test_frame_rates_are_those_under_load(demo_notebook: Notebook, tmp_path: Pat
     seen = inside(demo_notebook, study, study.live_candidates[0].live_mounts[0].live_runs[0])
     (rates,) = seen.frames.values()
     assert rates.average == pytest.approx(20.0, rel=0.01) and rates.frames == pytest.approx(300, abs=2)
+    # and they are outcomes of their own
+    kept = run_result(demo_notebook, study, study.live_candidates[0].live_mounts[0].live_runs[0]).figures
+    assert kept["frames_average"] == rates.average and kept["frames_low_average"] == rates.low_average

@@ -6,9 +6,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from kuffin.core.base.errors import TraceError
 from kuffin.core.base.extremes import Extremes, extremes
-from kuffin.core.base.frametimes import FrameRates, frame_rates
+from kuffin.core.base.frametimes import FrameRates
 from kuffin.core.findings import Recorded
 from kuffin.core.findings.figures import at_rest, core_spread
 from kuffin.core.findings.recorded import mean_of
@@ -16,10 +15,10 @@ from kuffin.core.findings.running import heat_balance
 from kuffin.core.heat.boost import Boost, Throttling, boost, throttling
 from kuffin.core.heat.heatbalance import HeatBalance
 from kuffin.core.heat.wholetrace import WholeTrace
-from kuffin.logs.framelog import is_frame_time
 from kuffin.notebook.entities import Run, Study
-from kuffin.notebook.samples import RunData, read_own, read_run
+from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
+from kuffin.reading.framerates import run_frame_rates
 from kuffin.reading.judgingrules import ways_of
 from kuffin.reading.keptresults import run_result, step_of
 from kuffin.reading.signals import signals
@@ -91,7 +90,7 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
     )
     whole, problems = whole_fits(s, seen)
     balance, why = heat_balance(seen, limits)
-    frames, frame_problem = _frames(notebook, run, seen)
+    frames, frame_problem = run_frame_rates(notebook, run, (seen.load_start_s, seen.load_end_s))
     loaded, window = seen.loaded(), seen.windowed()
     die, clock = seen.die(), seen.get("clock")
     parts = seen.names("die", "hot_spot", "memory", "regulator")
@@ -124,24 +123,3 @@ def _idle(data: RunData, seen: Recorded) -> tuple[Idle, ...]:
         if mean is not None:
             out.append(Idle(name, mean, float(np.nanstd(x[inside])), data.units.get(name)))
     return tuple(out)
-
-
-def _frames(notebook: Notebook, run: Run, seen: Recorded) -> tuple[dict[str, FrameRates], str]:
-    """Frame rates of the run and of logs joined to it that hold frame times: over the load, where one is known."""
-    out: dict[str, FrameRates] = {}
-    problem = ""
-    for log in (run, *run.mount.joined_to(run.id)):
-        names = [c.name for c in log.channels if is_frame_time(c.name, c.unit)]
-        if not names:
-            continue
-        times, values, units = read_own(notebook, log.id)
-        times = times + (log.lag_s if log is not run else 0.0)
-        begin = seen.load_start_s
-        under_load = np.isfinite(times) if begin is None else (times >= begin) & (times <= seen.load_end_s)
-        for name in names:
-            scale = {"s": 1000.0, "µs": 0.001, "us": 0.001}.get(units.get(name) or "ms", 1.0)
-            try:
-                out[f"{name} ({log.source})" if log.source else name] = frame_rates(values[name][under_load] * scale)
-            except TraceError as error:
-                problem = f"{name}: {error}"
-    return out, problem

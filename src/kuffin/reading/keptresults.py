@@ -19,6 +19,7 @@ from kuffin.notebook.entities import Reading, Run, Study
 from kuffin.notebook.samples import RunData, read_run, wall_power
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import evaluate, own_trace, school_of
+from kuffin.reading.framerates import with_frame_rates
 from kuffin.reading.judgingrules import JudgingRules, clock_window, ways_of
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
@@ -65,6 +66,7 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: JudgingRules | 
     stages = stages_of(run) if ways.condition is not None else []
     try:
         found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages, run.condition)
+        found = with_frame_rates(notebook, run, found)
     except Exception as error:  # whatever it is, one bad run never takes the others' verdict away
         return unreadable(error)
     with suppress(NotebookError), notebook.writing() as session:  # without room it is worked out again another time
