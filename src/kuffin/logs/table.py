@@ -18,7 +18,8 @@ from kuffin.logs.channelguess import Named, guess_all
 class LogChannel:
     """One column of numbers, in its canonical unit.
 
-    ``values`` has one entry for each row of the log; missing is NaN. ``device`` says whose it is, None for the bench's.
+    ``values`` has one entry for each row of the log; missing is NaN. ``device`` says whose it is, None for the bench's;
+    ``resolution`` is the step of its last digit, where a person typed it.
     """
 
     name: str
@@ -28,6 +29,7 @@ class LogChannel:
     values: NDArray[np.float64]
     written_unit: str | None = None
     device: str | None = None
+    resolution: float | None = None
 
     @property
     def named(self) -> Named:

@@ -58,6 +58,7 @@ def keep_channels(
                 quantity=c.quantity,
                 role=role,
                 device=device if role in ROLES and ROLES[role].of_device else None,
+                resolution=c.resolution,
             )
         )
 

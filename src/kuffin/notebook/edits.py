@@ -247,7 +247,8 @@ def add_log(
 
 def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     table = new.table
-    twin = twin_of(session, study_id, table) if new.closed else None
+    typed = any(c.resolution is not None for c in table.channels)  # few figures may well be the same twice
+    twin = twin_of(session, study_id, table) if new.closed and not typed else None
     if twin is not None:
         raise NotebookError(
             f"{table.file} is in this study already, sample by sample, as {twin}: one recording is one mount. Choose another log, "

@@ -32,6 +32,9 @@ def readings_rows(v: StudyVerdict) -> list[dict[str, Any]]:
             "round": main.round,
             "settled": main.settled,
             "left_out": main.left_out or "",
+            "typed": main.typed,
+            "failed": main.failed,
+            "held": main.held,
         }
         for key, school in v.schools.items():
             reading = by_mount[key][main.mount_id]

@@ -23,6 +23,7 @@ from kuffin.reading.framerates import with_frame_rates
 from kuffin.reading.judgingrules import JudgingRules, clock_window, ways_of
 from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
+from kuffin.reading.typedrun import is_typed, typed_result
 
 METHOD_VERSION = 19
 
@@ -65,6 +66,8 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: JudgingRules | 
             return known
     stages = stages_of(run) if ways.condition is not None else []
     try:
+        if is_typed(run):
+            return typed_result(read_run(notebook, run.id), run, ways)
         found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages, run.condition)
         found = with_frame_rates(notebook, run, found)
     except Exception as error:  # whatever it is, one bad run never takes the others' verdict away

@@ -34,6 +34,24 @@ class DeviceResult:
 
 
 @dataclass(frozen=True, kw_only=True)
+class TypedReadings:
+    """Figures that a person typed, by channel; their values are the run's means.
+
+    Attributes
+    ----------
+    minutes : float or None
+        Since the load began; None: not told.
+    resolutions : dict of float
+        The step of each channel's last digit.
+    units : dict of str
+    """
+
+    minutes: float | None
+    resolutions: dict[str, float]
+    units: dict[str, str]
+
+
+@dataclass(frozen=True, kw_only=True)
 class RunResult:
     """All that is kept of a run's evaluation.
 
@@ -78,6 +96,8 @@ class RunResult:
         Why no die, power or heat may speak.
     steps : tuple of RunResult
         One for each load step, this one's among them; empty where the run has only one.
+    typed : TypedReadings or None
+        Where its figures were typed by a person.
     """
 
     traces: dict[str, Settled]
@@ -102,6 +122,7 @@ class RunResult:
     devices: dict[str, DeviceResult] = field(default_factory=dict)
     whose: dict[str, str] = field(default_factory=dict)
     steps: tuple[RunResult, ...] = ()
+    typed: TypedReadings | None = None
 
     def power_for(self, part: str) -> float | None:
         """The power that makes a part's rise, W: the device's own, or of the coolant all that heats it."""

@@ -174,6 +174,13 @@ def _by(pair: PairResult, outcome: Outcome) -> str:
 def _cautions(v: StudyVerdict) -> list[str]:
     """What else is to be known of the comparison."""
     out = []
+    typed = [r for r in v.main.readings if r.typed and r.value is not None and r.left_out is None]
+    if typed:
+        unsure = sum(not r.settled for r in typed)
+        also = f"; whether {unsure} of them had settled is not known" if unsure else ""
+        out.append(
+            f"{several(len(typed), 'mount').capitalize()} rest{'s' if len(typed) == 1 else ''} on typed figures{also}."
+        )
     for name, mounts in v.main.failed().items():
         out.append(f"{name} could not finish {several(len(mounts), 'mount')}: {mounts[0].failed}.")
     found = v.main.comparison

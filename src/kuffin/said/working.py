@@ -42,12 +42,15 @@ def mount_working(
         out.say("Left out", reading.left_out)
     for found in v.findings.get(reading.mount_id, ()):
         out.say("Noticed", f"{found.sentence} Likely: {KINDS[found.kind].causes[0]}")
+    if reading.typed:
+        out.say("Typed", "figures read off a screen or a meter by a person, not recorded")
     out.say(
         "What it is not",
-        "the half-width here is that of one window. How far mounts of one candidate differ is another matter: "
+        f"the half-width here is that of {'these figures' if reading.typed else 'one window'}. How far mounts of one candidate differ is another matter: "
         "a verdict's interval comes from that",
     )
-    for i, run_id in enumerate(reading.runs if isinstance(outcome, School) or outcome.role else (), 1):
+    sampled = (isinstance(outcome, School) or outcome.role) and not reading.typed
+    for i, run_id in enumerate(reading.runs if sampled else (), 1):
         which = f" of run {i}" if len(reading.runs) > 1 else ""
         link = Link(
             f"The window's samples{which}, and where they come from", ToSamples(run_id, Where(outcome.key, condition))

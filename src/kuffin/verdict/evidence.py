@@ -57,6 +57,17 @@ class Evidence:
         said = self.study.plan.get("matters", {}).get(outcome.key)
         return float(said) if said is not None else outcome.margin(self.study.margin_k, level)
 
+    def typical_tau_s(self, trace: str) -> float | None:
+        """The median time constant of a rise in the recorded runs, s; 0 where it follows at once, None where none tells it."""
+        found = [
+            0.0 if t.fast else t.warm_up.tau_s
+            for r in self.results.values()
+            for one in (r, *r.steps)
+            if (t := one.traces.get(trace)) is not None and (t.fast or t.warm_up.tau_s is not None)
+        ]
+        known = [x for x in found if x is not None]
+        return float(np.median(known)) if known else None
+
     def typical_power(self, part: str, condition: str | None) -> float | None:
         """The median of the powers that make a part's rise under a condition, in whole watts; None where none is known."""
         values = [

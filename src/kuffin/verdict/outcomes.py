@@ -16,7 +16,8 @@ from kuffin.core.compare.linear import design_matrix
 from kuffin.notebook.entities import Mount, Study
 from kuffin.reading.failed import failed_under
 from kuffin.verdict.evidence import Evidence
-from kuffin.verdict.runreadings import NoReading, held_by, run_reading
+from kuffin.verdict.noreading import NoReading
+from kuffin.verdict.runreadings import held_by, run_reading
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -30,6 +31,8 @@ class MountReading:
     settled : bool
     held : str
         By what limit it was held, so that its value is only a bound; blank where it was not.
+    typed : bool
+        Whether it rests on figures that a person typed.
     failed : str
         Why a test of it could not be finished; blank where none failed.
     shift : float
@@ -47,6 +50,7 @@ class MountReading:
     shift: float = 0.0
     held: str = ""
     failed: str = ""
+    typed: bool = False
 
     @property
     def value(self) -> float | None:
@@ -303,6 +307,7 @@ def _reading(
         runs=every,
         held=held,
         failed=failed if not found else "",
+        typed=any(evidence.results[i].typed is not None for i in runs),
     )
 
 

@@ -14,12 +14,10 @@ from kuffin.notebook.entities import Run
 from kuffin.reading.asked import asked_values
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
+from kuffin.verdict.noreading import NoReading
+from kuffin.verdict.typedreadings import typed_figures, typed_temperature
 
 HELD = "throttled"  # the finding that tells of it
-
-
-class NoReading(Exception):
-    """Why a run has no reading by an outcome."""
 
 
 def run_reading(
@@ -38,6 +36,8 @@ def run_reading(
     ------
     NoReading
     """
+    if isinstance(outcome, School) and result.typed is not None:
+        return typed_temperature(outcome, evidence, result, result.typed, power_w)
     if isinstance(outcome, School):
         return _temperature(outcome, result, power_w, evidence.study.reference_air_c)
     settled = all(t.settled for t in result.traces.values()) or result.by_hand
@@ -63,6 +63,8 @@ def _channel_mean(outcome: Outcome, result: RunResult) -> Worked:
     name = result.names.get("power") if outcome.role == "power" else result.roles.get(outcome.role)
     if name not in result.means or result.window_s is None:
         raise NoReading(f"no channel has the role “{spoken(outcome.role)}”; give it one {CHANNELS}")
+    if result.typed is not None:
+        return typed_figures(result, result.typed, name, outcome.label, "y")
     mean = _plain_mean(name, *result.means[name], result.window_s, outcome.difference_unit)
     return replace(mean, name=outcome.label.capitalize(), symbol="y", unit=outcome.unit)
 

@@ -120,7 +120,7 @@ class Loom(Painted):
         self.update()
 
     def state_of(self, mount: Mount) -> str:
-        """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, level known, kept, doubtful, left out."""
+        """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, typed, level known, kept, doubtful, left out."""
         if mount.left_out:
             return "left out"
         if mount.id == self._running[0]:
@@ -138,7 +138,15 @@ class Loom(Painted):
             return "waiting"
         if reading.value is None or verdict.unanswered(mount.id):
             return "doubtful"
-        return "kept" if verdict.kept(mount.id) else "settled" if reading.settled else "level known"
+        return (
+            "kept"
+            if verdict.kept(mount.id)
+            else "typed"
+            if reading.typed and reading.settled
+            else "settled"
+            if reading.settled
+            else "level known"
+        )
 
     def show_running(self, mount_id: int | None, share: float) -> None:
         """Show which mount is being recorded, filling up as its run goes; None for none."""
@@ -256,7 +264,7 @@ class Loom(Painted):
             t,
             at,
             7.5,
-            filled=state in {"settled", "level known", "kept"},
+            filled=state in {"settled", "typed", "level known", "kept"},
             struck=state == "left out",
         )
         if state == "doubtful":

@@ -82,6 +82,7 @@ class Menus:
         self._add(menu, "Start a study …", w.studies.new_study, "Ctrl+Shift+N")
         self._add(menu, "Change the study …", w.studies.change_study, "", "notebook")
         self._add(menu, "Add logs …", w.studies.ask_logs, "Ctrl+L")
+        self._add(menu, "Type readings …", w.typist.ask, "Ctrl+T", "notebook")
         menu.addSeparator()
         self._add(menu, "Tests of this mount …", w.studies.ask_one_mount, "", "notebook")
         self._add(menu, "Put this mount into the bin", w.studies.bin_mount, "", "notebook")

@@ -25,6 +25,7 @@ from kuffin.app.acts.joininglogs import Joiner
 from kuffin.app.acts.notebooks import Notebooks
 from kuffin.app.acts.ownchannels import OwnChannels
 from kuffin.app.acts.studies import Studies
+from kuffin.app.acts.typingreadings import Typist
 from kuffin.app.base.calling import Caller
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Jobs
@@ -77,6 +78,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.setMinimumSize(860, 560)
         self.setAcceptDrops(True)
         self.importer = Importer(self.state, self, OwnChannels(self.settings.channels_path))
+        self.typist = Typist(self.state, self)
         self.joiner = Joiner(self.state, self, lambda: self.theme)
         self.header = Header(self.state)
         self.side = LoomSide(self.state, self.theme)

@@ -15,6 +15,7 @@ from types import CodeType
 _FUNCTIONS: dict[str, Callable[..., float]] = {
     "sqrt": math.sqrt,
     "hypot": math.hypot,
+    "exp": math.exp,
     "abs": abs,
     "max": max,
     "min": min,
@@ -48,7 +49,7 @@ def evaluate(formula: str, values: Mapping[str, float]) -> float:
     Raises
     ------
     ValueError
-        What is no formula of sums, products, powers, roots, absolute values, largest and smallest.
+        What is no formula of sums, products, powers, roots, exponentials, absolute values, largest and smallest.
     NameError
         A symbol without a value.
 
@@ -136,6 +137,8 @@ def _written(node: ast.expr, told: Callable[[str], str], times: str) -> tuple[st
                     return f"|{_written(arguments[0], told, times)[0]}|", _ATOM
                 case "hypot":
                     return f"√({' + '.join(inside(x, _ATOM) + '²' for x in arguments)})", _ATOM
+                case "exp":
+                    return f"exp({_written(arguments[0], told, times)[0]})", _ATOM
                 case _:
                     each = ", ".join(_written(x, told, times)[0] for x in arguments)
                     return f"the {'largest' if name == 'max' else 'smallest'} of ({each})", _ATOM

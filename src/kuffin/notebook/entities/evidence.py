@@ -136,6 +136,7 @@ class Channel(Base):
     quantity: Mapped[str] = mapped_column(default="unknown")
     role: Mapped[str | None]
     device: Mapped[str | None]  # whose it is; None: the bench's, or not told
+    resolution: Mapped[float | None]  # the step of its last digit, where a person typed it; None: it was recorded
     run: Mapped[Run] = relationship(back_populates="channels")
 
 

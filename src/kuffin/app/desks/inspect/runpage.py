@@ -27,6 +27,7 @@ from kuffin.app.desks.inspect.answers import AnswerBox
 from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
+from kuffin.app.desks.inspect.plotkeys import plot_keys
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.staircase import Staircase
@@ -100,15 +101,7 @@ class RunPage(QWidget):
         self._join.clicked.connect(self._ask_join)
         self.joined = JoinedLogs(state)
         self._lay_out()
-        for keys, act in (
-            ("+", lambda: self.plot.zoom(0.7)),
-            ("-", lambda: self.plot.zoom(1.4)),
-            ("Home", lambda: self.plot.show_all()),
-            ("Alt+Left", lambda: self.plot.pan(-0.2)),
-            ("Alt+Right", lambda: self.plot.pan(0.2)),
-            ("Ctrl+Left", lambda: self.plot.step_cursor(-0.01)),
-            ("Ctrl+Right", lambda: self.plot.step_cursor(0.01)),
-        ):
+        for keys, act in plot_keys(self.plot).items():
             QShortcut(QKeySequence(keys), self, act)
         state.mount_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
@@ -154,9 +147,9 @@ class RunPage(QWidget):
         self.at_cursor.setAlignment(Qt.AlignmentFlag.AlignTop)
         left.addWidget(self.at_cursor)
         tools = QHBoxLayout()
-        hint = text("drag the band to set the window", style="small", wrap=False)
-        hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
-        tools.addWidget(hint, 1)
+        self._band_hint = text("drag the band to set the window", style="small", wrap=False)
+        self._band_hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        tools.addWidget(self._band_hint, 1)
         tools.addWidget(self.find_button)
         left.addLayout(tools)
         both = QHBoxLayout(self)
@@ -231,6 +224,12 @@ class RunPage(QWidget):
         self.over.fill(mount, trace)
         self.at_cursor.setText(_HINT)
         self.plot.clear()
+        typed = result is not None and result.typed is not None
+        for widget in (self.plot, self.find_button, self._band_hint):
+            widget.setVisible(not typed)
+        if typed:  # a few figures have no trace
+            self.at_cursor.setText("These figures were typed: there is no trace to draw, and no window to set.")
+            return
         window = self._window_in_use(run)
 
         def work(_job: Task) -> TraceView:

@@ -51,6 +51,8 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
         return f"left out: {mount.left_out}"
     if v is None or result is None:
         return "being read …"
+    if result.typed is not None:
+        return typed_words(result)
     trace = result.traces.get(v.school.trace) or next(iter(result.traces.values()), None)
     kept = f"; kept: {mount.kept_because}" if mount.kept_because else ""
     step = f"{result.condition}: " if result.condition and result.steps else ""
@@ -63,6 +65,12 @@ def state_words(v: StudyVerdict | None, mount: Mount, result: RunResult | None) 
         of_it = " of it" if step else ""
         return f"{step}settled after {since / 60:.0f} min{of_it}{_still_to_go(v, trace)}" + kept
     return step + ("level known, drift not yet bounded" if trace.level_known else "not settled") + kept
+
+
+def typed_words(result: RunResult) -> str:
+    """That figures were typed, and when they were read."""
+    when = None if result.typed is None else result.typed.minutes
+    return "typed from a screen, " + ("when is not told" if when is None else f"{when:g} min after the load began")
 
 
 def _still_to_go(v: StudyVerdict, trace: Settled) -> str:
@@ -124,6 +132,8 @@ def staircase(result: RunResult | None) -> tuple[list[StairLevel], list[Rise]]:
     if air is None:
         return [], []
     levels.append(StairLevel("air", air))
+    if result.typed is not None:
+        return _typed_stairs(result, air)
     coolant, die = result.traces.get("coolant_over_air"), result.traces.get("die_over_coolant")
     if coolant is not None:
         levels.append(StairLevel("coolant", air + coolant.value))
@@ -134,6 +144,23 @@ def staircase(result: RunResult | None) -> tuple[list[StairLevel], list[Rise]]:
     elif (whole := result.traces.get("die_over_air")) is not None:
         levels.append(StairLevel("die", air + whole.value))
         steps.append(step("air", "die", whole.value, whole.u95, own, trace="die_over_air"))
+    return levels, steps
+
+
+def _typed_stairs(result: RunResult, air: float) -> tuple[list[StairLevel], list[Rise]]:
+    """Levels and steps of figures that were typed, with what their last digits leave open."""
+    levels, steps = [StairLevel("air", air)], []
+    assert result.typed is not None
+    for part, power in (("coolant", result.heat_w), ("die", result.power_w)):
+        names = [n for n in result.names.get(part, "").split(", ") if n in result.typed.resolutions]
+        if names:
+            below = levels[-1]
+            level = sum(result.means[n][0] for n in names) / len(names)
+            u95 = 1.96 / 12**0.5 * max(result.typed.resolutions[n] for n in names)
+            steps.append(
+                step(below.name, part, level - below.temperature_c, u95, power, trace=f"{part}_over_{below.name}")
+            )
+            levels.append(StairLevel(part, level))
     return levels, steps
 
 

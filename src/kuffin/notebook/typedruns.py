@@ -1,0 +1,131 @@
+"""Figures that a person typed, kept as a run of a mount."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.units import canonical_unit
+from kuffin.core.bench.roles import ROLES, cannot_be
+from kuffin.logs.table import LogChannel, LogTable
+from kuffin.notebook.edits import NewRun, add_logs
+from kuffin.notebook.store import Notebook
+
+SOURCE = "typed from a screen"
+
+
+@dataclass(frozen=True, kw_only=True)
+class TypedFigure:
+    """One figure, in its role's canonical unit.
+
+    Attributes
+    ----------
+    resolution : float
+        The step of its last digit.
+    name : str
+        What it is called; blank: as its role.
+    """
+
+    role: str
+    value: float
+    resolution: float
+    name: str = ""
+    device: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class TypedRun:
+    """What was typed of one mount under one condition.
+
+    Attributes
+    ----------
+    minutes : float or None
+        Since the load began; None: not told.
+    round, mount_id : as in `NewRun`
+    """
+
+    candidate: str
+    figures: Sequence[TypedFigure]
+    minutes: float | None = None
+    condition: str = ""
+    round: int | None = None
+    mount_id: int | None = None
+    settings: Mapping[str, float | str] = field(default_factory=dict)
+
+
+def add_typed(notebook: Notebook, study_id: int, runs: Sequence[TypedRun]) -> list[int]:
+    """Keep what was typed, all in one edit; returns the runs' ids.
+
+    Raises
+    ------
+    NotebookError
+        Without a figure, with one that cannot be, or with a step of nought.
+    """
+    kept = []
+    for run in runs:
+        if not run.figures:
+            raise NotebookError(f"nothing was typed of {run.candidate or 'the mount'}; type at least one figure")
+        if run.minutes is not None and not 0 < run.minutes < 1e5:
+            raise NotebookError(f"{run.minutes:g} min since the load began cannot be; leave it open if nobody looked")
+        kept.append(
+            NewRun(
+                run.candidate,
+                _table(run),
+                roles={n: f.role for n, f in _named(run.figures)},
+                round=run.round,
+                mount_id=run.mount_id,
+                condition=run.condition,
+                settings=dict(run.settings),
+            )
+        )
+    label = "type readings" if len(runs) == 1 else f"type readings of {len(runs)} mounts"
+    return add_logs(notebook, study_id, kept, label=label)
+
+
+def _named(figures: Sequence[TypedFigure]) -> list[tuple[str, TypedFigure]]:
+    """Every figure with a name of its own."""
+    out: dict[str, TypedFigure] = {}
+    for f in figures:
+        name = f.name or ROLES[f.role].label.capitalize()
+        n = 2
+        while name in out:
+            name, n = f"{f.name or ROLES[f.role].label.capitalize()} {n}", n + 1
+        out[name] = f
+    return list(out.items())
+
+
+def _table(run: TypedRun) -> LogTable:
+    channels = []
+    for name, f in _named(run.figures):
+        if not f.resolution > 0:
+            raise NotebookError(f"{name}: the step of its last digit must be above 0")
+        if cannot_be(f.role, f.value):
+            raise NotebookError(
+                f"{name} cannot be {f.value:g} {canonical_unit(ROLES[f.role].quantity)}; look at it again"
+            )
+        unit = canonical_unit(ROLES[f.role].quantity)
+        channels.append(
+            LogChannel(
+                name=name,
+                unit=unit,
+                quantity=ROLES[f.role].quantity,
+                role=f.role,
+                values=np.array([f.value]),
+                written_unit=unit,
+                device=f.device,
+                resolution=f.resolution,
+            )
+        )
+    return LogTable(
+        file=SOURCE,
+        encoding="",
+        delimiter="",
+        decimal="",
+        times=np.array([60 * (run.minutes or 0.0)]),
+        start=None,
+        channels=channels,
+        dropped_rows=0,
+    )
