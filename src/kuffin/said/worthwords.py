@@ -6,8 +6,9 @@ from kuffin.core.base.leads import ToPair
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.compare.worked import apart, candidate_mean
 from kuffin.said.shownworking import Working
+from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
-from kuffin.verdict.value import Noticed, Worth
+from kuffin.verdict.value import Worth
 
 
 def worth_working(v: StudyVerdict, row: Worth, cheapest: Worth, currency: str) -> Working:
@@ -43,12 +44,13 @@ def worth_working(v: StudyVerdict, row: Worth, cheapest: Worth, currency: str) -
     return out
 
 
-def noticed_working(n: Noticed) -> Working:
+def noticed_working(n: OutcomeResult) -> Working:
     """The means of something a user would notice."""
-    out = Working(
-        title=n.label[:1].upper() + n.label[1:],
-        answer=f"means over the mounts under the same load, {n.unit}".rstrip(", "),
-    )
-    for c in n.comparison.candidates:
-        out.add(candidate_mean(n.comparison, c.name, n.unit, digits=1))
+    label, unit = n.outcome.label, n.outcome.unit
+    told = f"means over the mounts, {unit}".rstrip(", ")
+    out = Working(title=label[:1].upper() + label[1:], answer=told)
+    found = n.comparison
+    for c in found.candidates if found is not None else ():
+        assert found is not None
+        out.add(candidate_mean(found, c.name, unit, n.worked_by_mount(), digits=1))
     return out

@@ -6,22 +6,15 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
-from kuffin.core.base.errors import KuffinError
-from kuffin.core.compare import Comparison, MountValue, compare
+from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.entities import Bench, Part, Study
 from kuffin.reading.configurations import built_loop, own_places
+from kuffin.verdict.chosenoutcomes import possible_outcomes
+from kuffin.verdict.outcomes import OutcomeResult
 
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
-
-NOTICED = (
-    ("clock", "clock", "MHz", "higher"),
-    ("score", "score", "", "higher"),
-    ("sound", "loudness", "dBA", "lower"),
-    ("hot_spot", "hot spot", "°C", "lower"),
-    ("fan", "fans", "rpm", "lower"),
-)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -149,38 +142,7 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
     return f"{money} more than {cheapest} buy nothing that was seen: at most {number(high, digits)} K"
 
 
-@dataclass(frozen=True)
-class Noticed:
-    """Something a user would notice, compared between the candidates."""
-
-    label: str
-    unit: str
-    comparison: Comparison
-
-
-def noticed(v: StudyVerdict) -> list[Noticed]:
-    """Clock, score, loudness and the like of the candidates, each mount one observation, where they were recorded."""
-    study = v.evidence.study
-    out = []
-    for role, label, unit, better in NOTICED:
-        values = []
-        for r in v.main.readings:
-            if r.left_out is not None or not r.runs:
-                continue
-            means = [m for run in r.runs if run in v.results and (m := v.results[run].mean_of(role)) is not None]
-            if means:
-                values.append(
-                    MountValue(
-                        candidate=r.candidate,
-                        mount=str(r.mount_id),
-                        value=sum(means) / len(means),
-                        round=str(r.round) if study.blocks else None,
-                    )
-                )
-        if len({x.value for x in values}) < 2:
-            continue
-        try:
-            out.append(Noticed(label, unit, compare(values, better=better, confidence=study.confidence)))
-        except KuffinError:
-            continue
-    return out
+def noticed(v: StudyVerdict) -> list[OutcomeResult]:
+    """What a user would notice beside the temperature (clock, score, loudness, numbers told), where it was recorded."""
+    found = [v.by(o.key) for o in possible_outcomes(v.evidence) if o.noticed and o.key != v.outcome.key]
+    return [r for r in found if r.comparison is not None and len({x.value for x in r.comparison.mounts}) > 1]

@@ -8,7 +8,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
 from kuffin.app.widgets.worthplot import WorthPlot
-from kuffin.core.compare.pairwords import digits_for, number, span
+from kuffin.core.compare.pairwords import digits_for, number, pair_said
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.said.worthwords import noticed_working, worth_working
 from kuffin.verdict.value import Value, noticed, value_of, worth_sentence
@@ -84,20 +84,13 @@ class ValuePage(ComparePage):
         told = []
         seen = noticed(verdict)
         for n in seen:
-            order = [c for name in verdict.main.ranking() for c in n.comparison.candidates if c.name == name]
-            half = [(c.high - c.low) / 2 for c in order]
-            digits = 0 if min(half, default=1.0) >= 0.7 else 1
-            values = "; ".join(f"{c.name} {number(c.mean, digits)}" for c in order)
-            apart = [p for p in n.comparison.pairs if p.low > 0 or p.high < 0]
-            if apart:
-                most = max(apart, key=lambda p: abs(p.difference))
-                higher, lower = (most.a, most.b) if most.difference > 0 else (most.b, most.a)
-                low, high = sorted((abs(most.low), abs(most.high)))
-                said = f"{higher} {span(low, high, n.unit, digits)} above {lower}"
-            else:
-                wide = max((p.high - p.low) / 2 for p in n.comparison.pairs)
-                said = f"no two are told apart (± {number(wide, digits_for(wide))} {n.unit})"
-            told.append((n.label, f"{values} {n.unit}", said))
+            assert n.comparison is not None
+            half = [(c.high - c.low) / 2 for c in n.comparison.candidates]
+            digits, unit = 0 if min(half, default=1.0) >= 0.7 else 1, n.outcome.unit
+            values = "; ".join(f"{name} {number(n.comparison.candidate(name).mean, digits)}" for name in n.ranking())
+            settled = sorted((p for p in n.comparison.pairs if p.settled), key=lambda p: -abs(p.difference))
+            said = pair_said(settled[0], n.comparison, n.outcome) if settled else "no two are told apart"
+            told.append((n.outcome.label, f"{values} {unit}".rstrip(), said))
         for widget in (self._noticed_title, self.noticed, self._note):
             widget.setVisible(bool(told))
         self.noticed.show_rows(
