@@ -50,7 +50,7 @@ class TestTheBlocks:
         for part in (
             "Plover keeps the die cooler than Dunlin",
             "Dunlin, Knot and Tern are the same within 1 K",
-            "The claim that Plover is 3 K cooler than Tern does not hold",
+            "The claim that Plover is at least 3 K cooler than Tern does not hold",
             "The bench moved by 1.1 K between day 2 and day 3",
         ):
             assert part in said

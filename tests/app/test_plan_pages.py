@@ -14,6 +14,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLineEdit
 from sqlalchemy import select
 
+from kuffin.app.desks.plan.claimstable import ITSELF
 from kuffin.app.frame.window import MainWindow
 from kuffin.core.bench.leading import ALL, to_do
 from kuffin.core.bench.limits import Limits, Newest, Watch
@@ -58,7 +59,7 @@ class TestTheQuestion:
         odd = next(m for m in plan.state.mounts() if (m.candidate.name, m.round) == ("Bulrush", 2))
         edits.leave_out(notebook, odd.id, "Bulrush, round 2", "trapped air")
         at_rest()
-        assert "refuted" in page.claims.item(0, 5).text()  # the demo's Rush was said to be cooler than Reed
+        assert "refuted" in page.claims.item(0, 6).text()  # the demo's Rush was said to be cooler than Reed
         sedge = next(c for c in study.live_candidates if c.name == "Sedge")
         shelfedits.change_part(
             notebook, sedge.part_id, "fill in", claim="0.4 °C below Rush at any power", claim_where="its page"
@@ -67,14 +68,24 @@ class TestTheQuestion:
         at_rest()
         press(page, "Add a claim")
         at_rest()
-        row = [page.claims.item(1, c).text() for c in range(6)]
-        assert row[:4] == ["Sedge", "0.4 K", "Rush", "Oxbow Works"]
-        assert "0.4 °C below Rush" in row[4] and "its page" in row[4]
-        assert row[5].startswith("borne out")
+        row = [page.claims.item(1, c).text() for c in range(7)]
+        assert row[:5] == ["Sedge", "at least 0.4 K", "temperature", "Rush", "Oxbow Works"]
+        assert "0.4 °C below Rush" in row[5] and "its page" in row[5]
+        assert row[6].startswith("borne out")
         write_cell(page.claims, 1, 1, "much")
         at_rest()
-        assert plan.strip.trouble.text() == "“much” is no number of kelvins"
-        assert page.claims.item(1, 1).text() == "0.4 K"
+        assert plan.strip.trouble.text().startswith("“much” claims nothing; write “at least 3 K”")
+        assert page.claims.item(1, 1).text() == "at least 0.4 K"
+        write_cell(page.claims, 1, 1, "up to 20 %")
+        at_rest()
+        assert page.claims.item(1, 1).text() == "up to 20 %" and "% measured" in page.claims.item(1, 6).text()
+        write_cell(page.claims, 1, 2, "flow")
+        write_cell(page.claims, 1, 3, ITSELF)
+        write_cell(page.claims, 1, 1, "at least 120 L/h")
+        at_rest()
+        assert (
+            page.claims.item(1, 6).text().startswith("borne out (") and "L/h measured" in page.claims.item(1, 6).text()
+        )
 
     def test_typing_outlives_a_verdict_that_comes_in_between(self, plan: MainWindow) -> None:
         table = plan.plan.question.candidates

@@ -167,7 +167,7 @@ def test_from_a_question_to_a_mount_that_is_ready_and_back_after_a_restart(
     assert [(s.candidate, s.round, s.control) for s in slots_of(found)] == kept
     assert found.candidate(found.baseline_id).name == "Knot"
     (claim,) = found.live_claims
-    assert (claim.at_least_k, claim.said_by, claim.said_where) == (1.5, "Oxbow Works", "on its box")
+    assert (claim.amount, claim.said_by, claim.said_where) == (1.5, "Oxbow Works", "on its box")
     assert (found.candidate(claim.candidate_id).name, found.candidate(claim.against_id).name) == ("Dunlin", "Plover")
     plover = next(c for c in found.live_candidates if c.name == "Plover")
     assert [(s.label, s.came) for s in plover.samples] == [("1", ""), ("2", "lent by the maker")]

@@ -12,6 +12,7 @@ import pytest
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step
+from kuffin.core.compare.claims import Claimed
 from kuffin.core.plan.order import Slot, moved, plan_order
 from kuffin.notebook import edits, planedits, preparationedits, shelf
 from kuffin.notebook.entities import Claim, Mount, Sample
@@ -119,7 +120,7 @@ class Person:
 
     def claim(self) -> None:
         a, b = self.any(list(self.study.live_candidates)), self.any(list(self.study.live_candidates))
-        planedits.add_claim(self.notebook, self.study_id, a.id, b.id, self.rng.choice([0.0, 1.0, 2.5]))
+        planedits.add_claim(self.notebook, self.study_id, a.id, b.id, Claimed(low=self.rng.choice([0.0, 1.0, 2.5])))
 
     def configure(self) -> None:
         candidate = self.any(list(self.study.live_candidates))

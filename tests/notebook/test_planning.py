@@ -12,6 +12,7 @@ from PIL import Image
 from kuffin.core.base.errors import BenchError, NotebookError
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step
+from kuffin.core.compare.claims import Claimed
 from kuffin.core.plan.order import Slot
 from kuffin.notebook import edits, photos, planedits, preparationedits, shelf
 from kuffin.notebook.store import Notebook
@@ -85,8 +86,12 @@ class TestRefused:
 
     def test_claims(self, notebook: Notebook, study: int) -> None:
         by = ids(notebook, study)
-        self.refused(lambda: planedits.add_claim(notebook, study, by["Tern"], by["Tern"], 1.0), "two candidates")
-        self.refused(lambda: planedits.add_claim(notebook, study, by["Tern"], by["Plover"], 0.0), "above 0 K")
+        self.refused(
+            lambda: planedits.add_claim(notebook, study, by["Tern"], by["Tern"], Claimed(low=1.0)), "two candidates"
+        )
+        self.refused(
+            lambda: planedits.add_claim(notebook, study, by["Tern"], by["Plover"], Claimed(low=0.0)), "above 0"
+        )
 
     def test_configurations_and_reasons(self, notebook: Notebook, study: int) -> None:
         by = ids(notebook, study)

@@ -87,8 +87,8 @@ def test_a_study_tells_its_claims_its_bench_and_its_sentences_in_json(demo_noteb
     v = judge(demo_notebook, demo_notebook.study(blocks))
     told = json.loads(as_json(v))
     (claim,) = told["claims"]
-    assert (claim["judged"], claim["at_least_k"]) == ("refuted", 3.0)
-    assert claim["low_k"] < claim["high_k"] < 3
+    assert (claim["judged"], claim["amount"]) == ("refuted", 3.0)
+    assert claim["low"] < claim["high"] < 3
     assert told["bench_moved"]["when"] == "between day 2 and day 3" and not told["corrected_by_baseline"]
     assert told["condition"] == "load 240 W" and told["looks"]["after_rounds"] == [2, 4]
     assert len(told["in_words"]) == 7

@@ -181,7 +181,7 @@ class TestClaimsAndWords:
         (claim,) = verdict.claims
         truth = true_k("Tern", 240) - true_k("Plover", 240)
         assert claim.judged == "refuted"
-        assert claim.cooler_k is not None and claim.cooler_k[0] <= truth <= claim.cooler_k[2] < claim.at_least_k
+        assert claim.found is not None and claim.found[0] <= truth <= claim.found[2] < claim.amount.low
         assert "241 to 242 W" in claim.tested and claim.made == "on its box, at 250 W"
         said = dict(paragraphs(verdict))[f"Claim: {claim.claimed}"]
         assert said.startswith("Oxbow Works says (on its box, at 250 W) that Plover is at least 3 K cooler than Tern.")
@@ -191,7 +191,7 @@ class TestClaimsAndWords:
     def test_claims_follow_the_interval(
         self, demo_notebook: Notebook, study: Study, kelvins: float, judged: str
     ) -> None:
-        planedits.change_claim(demo_notebook, study.live_claims[0].id, 1, str(kelvins), {})
+        planedits.change_claim(demo_notebook, study.live_claims[0].id, amount=kelvins)
         _, v = again(demo_notebook)
         assert v.claims[0].judged == judged
 
@@ -206,7 +206,7 @@ class TestClaimsAndWords:
         line = verdict_line(verdict)
         assert line.sentence.startswith("Plover keeps the die cooler than Dunlin (")
         assert "Dunlin, Knot and Tern are the same within 1 K." in line.sentence
-        assert "The claim that Plover is 3 K cooler than Tern does not hold." in line.sentence
+        assert "The claim that Plover is at least 3 K cooler than Tern does not hold." in line.sentence
         assert "between day 2 and day 3 (taken out with the rounds)." in line.sentence
         assert "it is enough" in line.step.hint
         for a, b in (("Dunlin", "Knot"), ("Knot", "Tern")):

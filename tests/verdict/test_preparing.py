@@ -8,8 +8,9 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
+from kuffin.core.base.errors import CompareError
 from kuffin.core.compare import MountValue, compare
-from kuffin.core.compare.claims import guess_claim, judge_claim
+from kuffin.core.compare.claims import Claimed, guess_claim, judge_claim, read_claim
 from kuffin.core.prepare.fill import tube_volume_ml
 from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import planedits, shelf
@@ -151,32 +152,52 @@ def test_the_record_of_a_mount_holds_all_that_was_ticked_noted_and_measured(demo
 
 
 @pytest.mark.parametrize(
-    ("said", "kelvins", "against"),
+    ("said", "amount", "against"),
     [
-        ("8 K cooler than Rush", 8.0, "Rush"),
-        ("up to 3,5 °C below the old Reed", 3.5, "Reed"),
-        ("runs 2 degrees cooler", 2.0, None),
-        ("20 % better than Reed Two", None, "Reed Two"),
+        ("8 K cooler than Rush", Claimed(low=8.0), "Rush"),
+        ("up to 3,5 °C below the old Reed", Claimed(way="up to", low=3.5), "Reed"),
+        ("runs about 2 degrees cooler", Claimed(way="about", low=2.0), None),
+        ("20 % better than Reed Two", Claimed(low=20.0, percent=True), "Reed Two"),
         ("the coolest there is", None, None),
         ("0 K", None, None),
         ("5 kg lighter than Sedge", None, "Sedge"),
     ],
 )
-def test_a_makers_words_are_read_as_a_guess(said: str, kelvins: float | None, against: str | None) -> None:
-    assert guess_claim(said, ["Reed", "Rush", "Reed Two", "Sedge"]) == (kelvins, against)
+def test_a_makers_words_are_read_as_a_guess(said: str, amount: Claimed | None, against: str | None) -> None:
+    assert guess_claim(said, ["Reed", "Rush", "Reed Two", "Sedge"]) == (amount, against)
 
 
 @pytest.mark.parametrize(
-    ("low", "high", "claimed", "verdict"),
+    ("written", "found", "verdict"),
     [
-        (-3.0, -2.1, 2.0, "borne out"),
-        (-1.9, -0.2, 2.0, "refuted"),
-        (-3.0, -1.0, 2.0, "open"),
-        (0.5, 2.0, 1.0, "refuted"),
+        ("2 K", [(2.1, 3.0)], "borne out"),
+        ("at least 2", [(0.2, 1.9)], "refuted"),
+        ("≥ 2 K", [(1.0, 3.0)], "open"),
+        ("1", [(-2.0, -0.5)], "refuted"),
+        ("at most 2", [(2.1, 3.0)], "refuted"),
+        ("at most 2", [(1.0, 2.0)], "borne out"),
+        ("about 10", [(9.2, 10.8)], "borne out"),
+        ("about 10", [(11.1, 12.0)], "refuted"),
+        ("~10", [(8.0, 10.0)], "open"),
+        ("2 to 4", [(2.2, 3.9)], "borne out"),
+        ("2-4 K", [(4.1, 5.0)], "refuted"),
+        ("2 to 4", [(1.0, 3.0)], "open"),
+        ("up to 8", [(0.0, 1.0), (2.0, 7.9)], "refuted"),
+        ("up to 8", [(0.0, 1.0), (6.0, 8.4)], "open"),
+        ("up to 8", [(0.0, 1.0), (8.0, 9.0)], "borne out"),
     ],
 )
-def test_a_claim_is_judged_by_the_whole_interval(low: float, high: float, claimed: float, verdict: str) -> None:
-    assert judge_claim(low, high, claimed) == verdict
+def test_a_claim_is_judged_by_the_whole_interval(written: str, found: list[tuple[float, float]], verdict: str) -> None:
+    assert judge_claim(read_claim(written, "K"), found) == verdict
+
+
+@pytest.mark.parametrize(
+    ("written", "says"),
+    [("much", "claims nothing"), ("3 L/h", "is not the unit here"), ("4 to 2", "smaller end"), ("0 K", "above 0")],
+)
+def test_what_claims_nothing_is_said(written: str, says: str) -> None:
+    with pytest.raises(CompareError, match=says):
+        read_claim(written, "K")
 
 
 def test_two_samples_are_said_to_be_two(demo: Bench) -> None:

@@ -94,7 +94,7 @@ def test_the_verdict_line_says_what_is_told_apart_and_what_comes_next(demo_noteb
     line = verdict_line(cleaned(demo_notebook))
     assert line.sentence.startswith("Sedge runs the coolant 2.3 K cooler than Rush (")
     assert "Sedge, Reed and Bulrush are not told apart yet." in line.sentence
-    assert "The claim that Rush is 1 K cooler than Reed does not hold." in line.sentence
+    assert "The claim that Rush is at least 1 K cooler than Reed does not hold." in line.sentence
     assert line.sentence.endswith("Judged at 98.8 %, look 2 of 3.")
     assert line.step.label == "fit Sedge, Reed and Bulrush, round 4"
     assert "more mounts of each" in line.step.hint

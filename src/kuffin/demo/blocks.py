@@ -16,6 +16,7 @@ import numpy as np
 
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step
+from kuffin.core.compare.claims import Claimed
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as edit_shelf
@@ -195,7 +196,9 @@ def add_block_study(notebook: Notebook, progress: Callable[[int, int], None] | N
         bench_id=benches[0].id if benches else None,
     )
     planedits.set_plan(notebook, study, "declare the looks", looks=[2, 4])
-    planedits.add_claim(notebook, study, ids["Plover"], ids[BASELINE], CLAIMED_K, "Oxbow Works", "on its box, at 250 W")
+    planedits.add_claim(
+        notebook, study, ids["Plover"], ids[BASELINE], Claimed(low=CLAIMED_K), "Oxbow Works", "on its box, at 250 W"
+    )
     runs = block_runs(progress)
     _keep(notebook, study, runs)
     with notebook.edit("date the study") as session:

@@ -6,6 +6,7 @@ from typing import Any
 
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step, usual_steps
+from kuffin.core.compare.claims import Claimed
 from kuffin.core.plan.order import plan_order
 from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as edit_shelf
@@ -84,7 +85,7 @@ def fill_shelf(notebook: Notebook, study: int) -> None:
     _set_bench_up(notebook, study, shelf)
     found = notebook.study(study)
     ids = {c.name: c.id for c in found.live_candidates}
-    planedits.add_claim(notebook, study, ids["Rush"], ids["Reed"], 1.0, "Oxbow Works", "on its box")
+    planedits.add_claim(notebook, study, ids["Rush"], ids["Reed"], Claimed(low=1.0), "Oxbow Works", "on its box")
     for key in ("block", "pump", "fans", "coolant", "pump_percent", "fan_percent"):
         planedits.set_same(notebook, study, key, True)
     steps = tuple(

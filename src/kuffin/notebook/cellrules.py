@@ -38,7 +38,8 @@ _BETWEEN: dict[tuple[str, str], tuple[float, float]] = {
     ("chunk", "columns"): (2, 100_001),
     ("run", "rows"): (0, 1_000_000_000),
     ("run", "duration_s"): (0.0, 1e9),
-    ("claim", "at_least_k"): (0.0, 1000.0),
+    ("claim", "amount"): (0.0, 1e9),
+    ("claim", "high"): (0.0, 1e9),
     ("part", "price"): (0.0, 1e9),
     ("tick", "seconds"): (0.0, 1e7),
 }

@@ -109,6 +109,8 @@ def migrate(db: sqlite3.Connection, version: int) -> None:
             if version < 4
             else []
         )
+        if version < 7 and "at_least_k" in _columns(db, "claim"):
+            db.execute('ALTER TABLE "claim" RENAME COLUMN "at_least_k" TO "amount"')
         for table in Base.metadata.sorted_tables:
             _rebuild(db, table)
         # up to format 3 a mount was kept as a whole; now its findings are answered one by one

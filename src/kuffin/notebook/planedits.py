@@ -2,17 +2,18 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Mapping, Sequence
+from collections.abc import Collection, Sequence
 from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
-from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.errors import CompareError, NotebookError
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step, check, to_plain
 from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.compare.claims import WAYS, Claimed, read_claim
 from kuffin.core.plan.order import Slot
 from kuffin.notebook.entities import Candidate, Claim, Mount, Part, Protocol, Sample, Study, in_bench_order, now_text
 from kuffin.notebook.store import Notebook
@@ -134,38 +135,37 @@ def add_claim(
     notebook: Notebook,
     study_id: int,
     candidate_id: int,
-    against_id: int,
-    at_least_k: float,
+    against_id: int | None,
+    amount: Claimed,
     said_by: str = "",
     said_where: str = "",
+    outcome: str = "",
 ) -> int:
-    """Take a claim into a study: A is at least so many kelvins lower than B. Returns its id.
+    """Take a claim into a study: A is by so much better than B, or (B None) has such a value. Returns its id.
 
     Raises
     ------
     NotebookError
         Where A and B are the same, or nothing is claimed.
     """
-    if candidate_id == against_id:
-        raise NotebookError("a claim compares two candidates; choose another one to compare with")
-    if not at_least_k > 0:
-        raise NotebookError("a claim says by how much; give it above 0 K")
     with notebook.edit("add a claim") as session:
         claim = Claim(
             study_id=study_id,
             candidate_id=candidate_id,
             against_id=against_id,
-            at_least_k=float(at_least_k),
             said_by=said_by.strip(),
             said_where=said_where.strip(),
+            outcome=outcome,
+            **_columns_of(amount),
         )
+        _sound(claim)
         session.add(claim)
         session.flush()
         return claim.id
 
 
-def change_claim(notebook: Notebook, claim_id: int, column: int, written: str, by_name: Mapping[str, int]) -> None:
-    """Change one entry of a claim: candidate, kelvins, against, said by, said where (columns 0 to 4).
+def change_claim(notebook: Notebook, claim_id: int, **values: object) -> None:
+    """Change entries of a claim, by the names of its columns; of its amount all that `amount_of` gives.
 
     Raises
     ------
@@ -174,21 +174,42 @@ def change_claim(notebook: Notebook, claim_id: int, column: int, written: str, b
     """
     with notebook.edit("change a claim") as session:
         claim = session.get_one(Claim, claim_id)
-        if column == 1:
-            try:
-                claim.at_least_k = float(written.replace(",", ".").replace("K", "").strip())
-            except ValueError:
-                raise NotebookError(f"“{written}” is no number of kelvins") from None
-        elif column in {0, 2}:
-            if written not in by_name:
-                raise NotebookError(f"{written} is none of the candidates")
-            setattr(claim, "candidate_id" if column == 0 else "against_id", by_name[written])
-        else:
-            setattr(claim, "said_by" if column == 3 else "said_where", written.strip())
-        if claim.candidate_id == claim.against_id:
-            raise NotebookError("a claim compares two candidates; choose another one to compare with")
-        if not claim.at_least_k > 0:
-            raise NotebookError("a claim says by how much; give it above 0 K")
+        for key, value in values.items():
+            setattr(claim, key, value)
+        _sound(claim)
+
+
+def amount_of(written: str, unit: str) -> dict[str, object]:
+    """The columns of a claim's amount, as a person wrote it.
+
+    Raises
+    ------
+    NotebookError
+        What is no amount in that unit.
+    """
+    try:
+        return _columns_of(read_claim(written, unit))
+    except CompareError as error:
+        raise NotebookError(str(error)) from None
+
+
+def _columns_of(amount: Claimed) -> dict[str, Any]:
+    return {"way": amount.way, "amount": float(amount.low), "high": amount.high, "percent": amount.percent}
+
+
+def _sound(claim: Claim) -> None:
+    """
+    Raises
+    ------
+    NotebookError
+        Where a claim says nothing.
+    """
+    if claim.candidate_id == claim.against_id:
+        raise NotebookError("a claim compares two candidates; choose another one to compare with")
+    if not claim.amount > 0:
+        raise NotebookError("a claim says by how much; give it above 0")
+    if claim.way not in WAYS:
+        raise NotebookError(f"“{claim.way}” is no way of claiming; it is one of {', '.join(WAYS)}")
 
 
 def _lay(session: Session, study_id: int, slots: Sequence[Slot]) -> None:

@@ -158,11 +158,15 @@ def as_json(
             {
                 "candidate": c.candidate,
                 "against": c.against,
-                "at_least_k": c.at_least_k,
+                "way": c.amount.way,
+                "amount": c.amount.low,
+                "amount_high": c.amount.high,
+                "unit": c.unit,
+                "outcome": c.outcome.key,
                 "said_by": c.said_by,
                 "judged": c.judged,
-                "low_k": c.cooler_k[0] if c.cooler_k else None,
-                "high_k": c.cooler_k[2] if c.cooler_k else None,
+                "low": c.found[0] if c.found else None,
+                "high": c.found[2] if c.found else None,
                 "tested": c.tested,
                 "made": c.made,
             }

@@ -206,7 +206,7 @@ def _alike(found: Comparison, names: list[str]) -> list[str]:
 
 def _claim(c: JudgedClaim) -> str:
     held = "does not hold" if c.judged == "refuted" else "holds"
-    return f"The claim that {c.candidate} is {c.at_least_k:g} K cooler than {c.against} {held}."
+    return f"The claim that {c.gist} {held}."
 
 
 def _bench(v: StudyVerdict) -> list[str]:

@@ -2,16 +2,19 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.compare.claims import judge_claim
-from kuffin.core.compare.pairwords import digits_for, number, span
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
+from kuffin.core.compare.evidence import Comparison, PairResult
+from kuffin.core.compare.pairwords import better_first, digits_for, number, span
+from kuffin.notebook.entities import Claim
 
 if TYPE_CHECKING:
-    from kuffin.verdict.evidence import Evidence
     from kuffin.verdict.outcomes import OutcomeResult
     from kuffin.verdict.study import StudyVerdict
 
@@ -24,8 +27,14 @@ class JudgedClaim:
 
     Attributes
     ----------
-    cooler_k : (float, float, float) or None
-        By how much the candidate is cooler than the other: low, estimate, high; None where that cannot be told.
+    against : str
+        Blank where it is about the value itself.
+    amount : Claimed
+    outcome : Outcome
+        What it is about.
+    found : (float, float, float) or None
+        By how much the candidate is better than the other, or its value: low, estimate, high; None where that cannot be told.
+        Of “up to”, where it comes out best.
     judged : str
         ``refuted``, ``borne out``, ``open``, or ``gone`` where it cannot be judged.
     tested, made : str
@@ -35,79 +44,125 @@ class JudgedClaim:
     claim_id: int
     candidate: str
     against: str
-    at_least_k: float
+    amount: Claimed
+    outcome: Outcome
     said_by: str
     said_where: str
-    cooler_k: tuple[float, float, float] | None
+    found: tuple[float, float, float] | None
     judged: str
     tested: str
     made: str
     why_not: str = ""
 
     @property
+    def unit(self) -> str:
+        """Of what is claimed."""
+        return "%" if self.amount.percent else self.outcome.difference_unit if self.against else self.outcome.unit
+
+    @property
+    def gist(self) -> str:
+        """What is claimed, without who says it: ``Reed is up to 8 K cooler than Rush``."""
+        amount = self.amount.written(self.unit)
+        if self.against:
+            return f"{self.candidate} is {amount} {self.outcome.wording.better} than {self.against}"
+        return f"{self.candidate} has {amount} of {self.outcome.label.lower()}"
+
+    @property
     def claimed(self) -> str:
-        """What is claimed, in words."""
-        who = f"{self.said_by}: " if self.said_by else ""
-        return f"{who}{self.candidate} is at least {self.at_least_k:g} K cooler than {self.against}"
+        """What is claimed, and by whom."""
+        return f"{f'{self.said_by}: ' if self.said_by else ''}{self.gist}"
 
 
-def judged_claims(evidence: Evidence, main: OutcomeResult, result: OutcomeResult | None = None) -> list[JudgedClaim]:
-    """Every claim of a study, judged by the simultaneous interval of its pair under the school in use.
+class _Gone(Exception):
+    """Why a claim cannot be judged."""
+
+
+def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]) -> JudgedClaim:
+    """A claim, judged by what was measured.
 
     Parameters
     ----------
-    main : OutcomeResult
-        The verdict's own.
-    result : OutcomeResult, optional
-        Of another condition, where it is judged by that.
+    results : sequence of OutcomeResult
+        By the claim's outcome: one; for “up to” under every condition that was tested.
     """
-    study = evidence.study
+    study = v.evidence.study
     by_id = {c.id: c.name for c in study.candidates}
+    a = by_id.get(claim.candidate_id, "?")
+    b = "" if claim.against_id is None else by_id.get(claim.against_id, "?")
+    amount = Claimed(way=claim.way, low=claim.amount, high=claim.high, percent=claim.percent)
     live = {c.name for c in study.live_candidates}
-    result = result or main
-    found = result.comparison
-    out = []
-    for claim in study.live_claims:
-        a, b = by_id.get(claim.candidate_id, "?"), by_id.get(claim.against_id, "?")
-        cooler, why = None, ""
-        gone = [n for n in (a, b) if n not in live]
+    found, why = None, ""
+    try:
+        gone = [n for n in (a, b) if n and n not in live]
         if gone:
-            why = f"{gone[0]} is no longer in this study; take it in again, or put the claim into the bin"
-        elif found is None:
-            why = result.why_not or "too few mounts"
-        else:
-            pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
-            if pair is None:
-                lacking = [n for n in (a, b) if n not in {c.name for c in found.candidates}]
-                why = (
-                    f"{lacking[0]} has no mount that counts"
-                    if lacking
-                    else "only pairs with the reference are compared; choose all pairs on the Plan desk"
-                )
-            else:
-                sign = -1.0 if pair.a == a else 1.0
-                low, high = sorted((sign * pair.low, sign * pair.high))
-                cooler = (low, sign * pair.difference, high)
-        judged = "gone" if cooler is None else judge_claim(-cooler[2], -cooler[0], claim.at_least_k)
-        out.append(
-            JudgedClaim(
-                claim_id=claim.id,
-                candidate=a,
-                against=b,
-                at_least_k=claim.at_least_k,
-                said_by=claim.said_by,
-                said_where=claim.said_where,
-                cooler_k=cooler,
-                judged=judged,
-                tested=_tested_words(evidence, main, (a, b)),
-                made=claim.said_where or "not said",
-                why_not=why,
-            )
-        )
-    return out
+            raise _Gone(f"{gone[0]} is no longer in this study; take it in again, or put the claim into the bin")
+        each = [_interval(r, a, b, amount) for r in results]
+        judged = judge_claim(amount, [(low, high) for low, _, high in each])
+        found = max(each, key=lambda x: x[2])
+    except _Gone as reason:
+        judged, why = "gone", str(reason)
+    return JudgedClaim(
+        claim_id=claim.id,
+        candidate=a,
+        against=b,
+        amount=amount,
+        outcome=results[0].outcome,
+        said_by=claim.said_by,
+        said_where=claim.said_where,
+        found=found,
+        judged=judged,
+        tested=_tested_words(v, (a, b)),
+        made=claim.said_where or "not said",
+        why_not=why,
+    )
 
 
-def _tested_words(evidence: Evidence, main: OutcomeResult, names: tuple[str, ...]) -> str:
+def _interval(result: OutcomeResult, a: str, b: str, amount: Claimed) -> tuple[float, float, float]:
+    """By how much one is better than the other, or its value where there is no other: low, estimate, high."""
+    found = result.comparison
+    if found is None:
+        raise _Gone(result.why_not or "too few mounts")
+    lacking = [n for n in (a, b) if n and n not in {c.name for c in found.candidates}]
+    if lacking:
+        raise _Gone(f"{lacking[0]} has no mount that counts")
+    if not b:
+        if amount.percent:
+            raise _Gone("a share needs another candidate that it is a share of; choose one")
+        own = found.candidate(a)
+        if own.bound:
+            raise _Gone(f"{a} was held by a limit, so that its value is only a bound")
+        return own.low, own.mean, own.high
+    pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
+    if pair is None:
+        raise _Gone("only pairs with the reference are compared; choose all pairs on the Plan desk")
+    if pair.held:
+        raise _Gone(f"{' and '.join(pair.held)} was held by a limit, so that its value is only a bound")
+    return _share(found, pair, a, b, result.outcome) if amount.percent else _gain(found, pair, a)
+
+
+def _gain(found: Comparison, pair: PairResult, a: str) -> tuple[float, float, float]:
+    first, _, low, high = better_first(pair, found.better)
+    middle = abs(pair.difference)
+    return (low, middle, high) if first == a else (-high, -middle, -low)
+
+
+def _share(found: Comparison, pair: PairResult, a: str, b: str, outcome: Outcome) -> tuple[float, float, float]:
+    """By how many per cent of the other's value it is better: ``1 − A/B``, or ``A/B − 1`` where more is better.
+
+    The half-width follows from both means' standard errors (JCGM 100:2008, 5.1.2) at the pair's critical value.
+    """
+    if outcome.unit == "°C":
+        raise _Gone("a share of a temperature in °C says nothing: its nought is arbitrary; choose a rise")
+    one, other = found.candidate(a), found.candidate(b)
+    if not other.mean > 0:
+        raise _Gone(f"{b}'s value is not above 0, so that there is no share of it")
+    sign = 1.0 if outcome.higher_is_better else -1.0
+    middle = 100 * sign * (one.mean / other.mean - 1)
+    half = 100 * pair.q * float(np.hypot(one.se / other.mean, one.mean * other.se / other.mean**2))
+    return middle - half, middle, middle + half
+
+
+def _tested_words(v: StudyVerdict, names: tuple[str, ...]) -> str:
     """Under which conditions a pair was tested, from what was measured: power, room, flow, fans."""
     said = []
     for role, label, unit, digits in (
@@ -118,10 +173,10 @@ def _tested_words(evidence: Evidence, main: OutcomeResult, names: tuple[str, ...
     ):
         values = [
             m
-            for r in main.readings
+            for r in v.temperature.readings
             if r.candidate in names and r.left_out is None
             for run in r.runs
-            if run in evidence.results and (m := evidence.results[run].mean_of(role)) is not None
+            if run in v.results and (m := v.results[run].mean_of(role)) is not None
         ]
         if values:
             low, high = float(np.min(values)), float(np.max(values))
@@ -137,20 +192,28 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     """Two or three sentences on a claim, to be printed as they are."""
     where = f" ({j.said_where})" if j.said_where else ""
     who = f"{j.said_by} says" if j.said_by else "It is said"
-    first = f"{who}{where} that {j.candidate} is at least {j.at_least_k:g} K cooler than {j.against}."
-    if j.cooler_k is None:
-        return f"{first} That cannot be judged here: {j.why_not}."
-    low, _, high = j.cooler_k
-    digits = digits_for(high - low)
-    if low > 0:
-        measured = f"We found it {span(low, high, 'K', digits)} cooler"
+    first = f"{who}{where} that {j.gist}."
+    worth = f" {WAYS[j.amount.way].worth}" if WAYS[j.amount.way].worth else ""
+    if j.found is None:
+        return f"{first} That cannot be judged here: {j.why_not}.{worth}"
+    low, _, high = j.found
+    digits, unit, said = digits_for(high - low), j.unit, j.outcome.wording
+    best = ", where it comes out best," if j.amount.way == "up to" and len(v.conditions) > 1 else ""
+    if not j.against:
+        measured = f"We found {span(low, high, unit, digits)}{best}"
+    elif low > 0:
+        measured = f"We found it{best} {span(low, high, unit, digits)} {said.better}"
     elif high < 0:
-        measured = f"We found it {span(-high, -low, 'K', digits)} warmer"
+        measured = f"We found it{best} {span(-high, -low, unit, digits)} {said.worse}"
     else:
-        measured = f"We found a difference between {number(-low, digits)} K warmer and {number(high, digits)} K cooler"
+        ends = f"{number(-low, digits)} {unit} {said.worse} and {number(high, digits)} {unit} {said.better}"
+        measured = f"We found a difference{best} between {ends}"
+    reaches = j.amount.way in {"at least", "up to"}
+    short, there = ("falls short of", "reaches") if reaches else ("does not agree with", "agrees with")
+    amount = f"{j.amount.low:g} {unit}" if reaches else j.amount.written(unit)
     verdict = {
-        "refuted": f"even the best case falls short of {j.at_least_k:g} K, so the claim does not hold under our conditions",
-        "borne out": f"even the worst case reaches {j.at_least_k:g} K, so the claim holds under our conditions",
-        "open": f"{j.at_least_k:g} K lie within that, so the claim is neither borne out nor refuted",
+        "refuted": f"even the best case {short} {amount}, so the claim does not hold under our conditions",
+        "borne out": f"even the worst case {there} {amount}, so the claim holds under our conditions",
+        "open": f"{amount} may or may not be so, and the claim is neither borne out nor refuted",
     }[j.judged]
-    return f"{first} {measured}: {verdict}. Tested at {j.tested}; {v.temperature.scope_words}."
+    return f"{first} {measured}: {verdict}. Tested at {j.tested}; {v.temperature.scope_words}.{worth}"

@@ -11,7 +11,7 @@ from kuffin.core.bench.roles import spoken
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.baseline import with_baseline
 from kuffin.verdict.chosenoutcomes import grid_outcomes, outcome_named
-from kuffin.verdict.claims import JudgedClaim, judged_claims
+from kuffin.verdict.claims import JudgedClaim, judged_claim
 from kuffin.verdict.outcomes import OutcomeResult, readings_under
 
 if TYPE_CHECKING:
@@ -67,8 +67,7 @@ def family_confidence(v: StudyVerdict, axes: Axes) -> tuple[float, str]:
 
     All cells together by Bonferroni's inequality (each cell is a family of pairs by itself), or each cell on its own.
     """
-    study = v.evidence.study
-    base = v.looks.confidence if v.looks is not None else study.confidence
+    study, base = v.evidence.study, _base_confidence(v)
     n = len(axes.cells)
     if n < 2:
         return base, f"one comparison at {100 * base:g} %"
@@ -122,16 +121,39 @@ def rough_means(v: StudyVerdict, cell: Cell) -> dict[str, float]:
     return {name: sum(x) / len(x) for name, x in values.items()}
 
 
+def claims_of(v: StudyVerdict) -> tuple[JudgedClaim, ...]:
+    """Every claim of a study, by the verdict's condition; one of “up to” by all that were tested."""
+    axes, base = axes_of(v), _base_confidence(v)
+    each = 1 - (1 - base) / max(len(axes.conditions), 1)
+    out = []
+    for claim in v.evidence.study.live_claims:
+        key = claim.outcome or v.school.key
+        if claim.way == "up to" and len(axes.conditions) > 1:
+            results = [cell_result(v, Cell(c, key), each) for c, _ in axes.conditions]
+        else:
+            results = [v.schools[key] if key in v.schools else v.main if key == v.outcome.key else v.by(key)]
+        out.append(judged_claim(v, claim, results))
+    return tuple(out)
+
+
 def claims_by_condition(v: StudyVerdict) -> list[tuple[str, list[JudgedClaim]]]:
     """The study's claims under each of its load steps, the conditions together at the confidence in use (Bonferroni)."""
     axes = axes_of(v)
     if len(axes.conditions) < 2:
         return []
-    study = v.evidence.study
-    base = v.looks.confidence if v.looks is not None else study.confidence
-    confidence = 1 - (1 - base) / len(axes.conditions)
-    out = []
-    for condition, label in axes.conditions:
-        result = cell_result(v, Cell(condition, v.school.key), confidence)
-        out.append((label, judged_claims(v.evidence, v.temperature, result)))
-    return out
+    confidence = 1 - (1 - _base_confidence(v)) / len(axes.conditions)
+    claims = v.evidence.study.live_claims
+    return [
+        (
+            label,
+            [
+                judged_claim(v, c, [cell_result(v, Cell(condition, c.outcome or v.school.key), confidence)])
+                for c in claims
+            ],
+        )
+        for condition, label in axes.conditions
+    ]
+
+
+def _base_confidence(v: StudyVerdict) -> float:
+    return v.looks.confidence if v.looks is not None else v.evidence.study.confidence

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from kuffin.core.bench.conditions import Condition
@@ -18,7 +18,7 @@ from kuffin.reading.keptresults import run_result
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import BaselineChart, baseline_chart, with_baseline
 from kuffin.verdict.chosenoutcomes import outcome_named, outcome_of
-from kuffin.verdict.claims import JudgedClaim, judged_claims
+from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.evidence import Evidence, mounts_of
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.looks import LooksSoFar, looks_so_far
@@ -216,7 +216,7 @@ def verdict_from(evidence: Evidence) -> StudyVerdict:
     main = temperature if about.key == wanted.key else under(about, looks.confidence)
     excluded = any(m.left_out for _, m in evidence.mounts)
     findings = findings_of(evidence, temperature, power)
-    return StudyVerdict(
+    made = StudyVerdict(
         evidence=evidence,
         reference_power_w=power,
         school=wanted,
@@ -230,8 +230,10 @@ def verdict_from(evidence: Evidence) -> StudyVerdict:
         looks=looks,
         baseline=baseline_chart(evidence, temperature),
         corrected=main.moved is not None,
-        claims=tuple(judged_claims(evidence, temperature)),
     )
+    from kuffin.verdict.grid import claims_of  # which takes a verdict apart
+
+    return replace(made, claims=claims_of(made)) if study.live_claims else made
 
 
 def _unlike(evidence: Evidence) -> Iterator[Finding]:

@@ -4,49 +4,165 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
+from dataclasses import dataclass
 
-_KELVINS = re.compile(r"(\d+(?:[.,]\d+)?)\s*(?:K\b|°\s*C?\b|degrees?\b|kelvins?\b)", re.IGNORECASE)
+from kuffin.core.base.errors import CompareError
+
+Interval = tuple[float, float]
 
 
-def judge_claim(low_k: float, high_k: float, at_least_k: float) -> str:
-    """Judge “A is at least c lower than B” by the simultaneous interval of A − B.
+@dataclass(frozen=True)
+class WayOfClaiming:
+    """How something is claimed: its key, how it is written, and what such words are worth to a reader."""
+
+    key: str
+    written: str
+    worth: str = ""
+
+
+WAYS = {
+    w.key: w
+    for w in (
+        WayOfClaiming("at least", "at least {low}"),
+        WayOfClaiming("at most", "at most {low}"),
+        WayOfClaiming(
+            "up to",
+            "up to {low}",
+            "“Up to” promises nothing: any smaller gain agrees with it, and none at all. It is refuted only where nothing that was tested reaches it.",
+        ),
+        WayOfClaiming("about", "about {low}", "“About” is taken as within a tenth of it."),
+        WayOfClaiming("between", "{low} to {high}"),
+    )
+}
+_NUMBER = r"\d+(?:[.,]\d+)?"
+_WRITTEN = re.compile(
+    rf"^\s*(?P<way>at least|at most|up to|about|~|≥|>=|≤|<=)?\s*(?P<low>{_NUMBER})\s*(?:(?:to|–|-|and)\s*(?P<high>{_NUMBER}))?\s*(?P<unit>\S.*?)?\s*$",
+    re.IGNORECASE,
+)
+_SIGNS = {"~": "about", "≥": "at least", ">=": "at least", "≤": "at most", "<=": "at most"}
+_KELVINS = re.compile(
+    rf"(?P<way>at least|up to|about|~)?\s*(?P<low>{_NUMBER})\s*(?:K\b|°\s*C?\b|degrees?\b|kelvins?\b)", re.IGNORECASE
+)
+_SHARE = re.compile(rf"(?P<way>at least|up to|about|~)?\s*(?P<low>{_NUMBER})\s*(?:%|per ?cent\b)", re.IGNORECASE)
+_ABOUT = 0.1
+
+
+@dataclass(frozen=True, kw_only=True)
+class Claimed:
+    """How much is claimed.
+
+    Attributes
+    ----------
+    way : str
+        A key of `WAYS`.
+    low, high : float
+        The figure; of a range its two ends.
+    percent : bool
+        Whether it is a share of the other's value.
+    """
+
+    way: str = "at least"
+    low: float
+    high: float | None = None
+    percent: bool = False
+
+    def written(self, unit: str) -> str:
+        """As it is written: ``up to 8 K``, ``2 to 4 %``."""
+        told = "%" if self.percent else unit
+        high = "" if self.high is None else f"{self.high:g}"
+        return f"{WAYS[self.way].written.format(low=f'{self.low:g}', high=high)} {told}".rstrip()
+
+    @property
+    def ends(self) -> Interval:
+        """What “about” and a range say that it lies within."""
+        if self.way == "about":
+            return self.low * (1 - _ABOUT), self.low * (1 + _ABOUT)
+        return self.low, self.low if self.high is None else self.high
+
+
+def read_claim(written: str, unit: str) -> Claimed:
+    """A claim as a person wrote it; without a word it is “at least”.
 
     Parameters
     ----------
-    low_k, high_k : float
-        The interval of A − B; A is lower where it is below zero.
-    at_least_k : float
-        What is claimed, above zero.
+    unit : str
+        Of the outcome that it is about; what is written has that unit, none, or per cent.
+
+    Raises
+    ------
+    CompareError
+        What is no claim, or has another unit.
+
+    >>> read_claim("up to 8", "K"), read_claim("2 to 4 %", "K").percent
+    (Claimed(way='up to', low=8.0, high=None, percent=False), True)
+    """
+    found = _WRITTEN.match(written)
+    if found is None:
+        raise CompareError(
+            f"“{written}” claims nothing; write “at least 3 {unit}”, “up to 8”, “about 5”, “2 to 4” or “20 %”"
+        )
+    told = found["unit"] or ""
+    if told not in {"", unit, "%"}:
+        raise CompareError(f"“{told}” is not the unit here; write it in {unit or 'plain numbers'} or in %")
+    low, high = (None if x is None else float(x.replace(",", ".")) for x in (found["low"], found["high"]))
+    said = (found["way"] or "").lower()
+    way = "between" if high is not None else _SIGNS.get(said, said) or "at least"
+    assert low is not None
+    if not low > 0 or (high is not None and not high > low):
+        raise CompareError("a claim says by how much; give it above 0, the smaller end of a range first")
+    return Claimed(way=way, low=low, high=high, percent=told == "%")
+
+
+def judge_claim(claimed: Claimed, found: Sequence[Interval]) -> str:
+    """Judge a claim by the intervals of what it is about.
+
+    Parameters
+    ----------
+    found : sequence of (low, high)
+        By how much it is better, or the value itself. One; for “up to” that of every condition that was tested.
 
     Returns
     -------
     str
-        ``refuted`` where even the best case falls short, ``borne out`` where even the worst case reaches it, else
-        ``open``.
+        ``refuted`` where even the best case does not agree with it, ``borne out`` where even the worst one does, else
+        ``open``. “Up to” is refuted where no condition can reach it, and borne out where one does for certain.
     """
-    if -low_k < at_least_k:
+    if claimed.way == "up to":
+        if all(high < claimed.low for _, high in found):
+            return "refuted"
+        return "borne out" if any(low >= claimed.low for low, _ in found) else "open"
+    ((low, high),) = found
+    if claimed.way == "at least":
+        return "refuted" if high < claimed.low else "borne out" if low >= claimed.low else "open"
+    if claimed.way == "at most":
+        return "refuted" if low > claimed.low else "borne out" if high <= claimed.low else "open"
+    least, most = claimed.ends
+    if high < least or low > most:
         return "refuted"
-    return "borne out" if -high_k >= at_least_k else "open"
+    return "borne out" if low >= least and high <= most else "open"
 
 
-def guess_claim(said: str, others: Sequence[str]) -> tuple[float | None, str | None]:
-    """Guess from a maker's words how many kelvins are claimed, and against which of the other candidates.
+def guess_claim(said: str, others: Sequence[str]) -> tuple[Claimed | None, str | None]:
+    """Guess from a maker's words how many kelvins (or per cent) are claimed, and against which of the other candidates.
 
     Parameters
     ----------
     said : str
-        Such as “8 K cooler than Rush”.
+        Such as “up to 8 K cooler than Rush”.
     others : sequence of str
         The names that may be meant.
 
     Returns
     -------
-    kelvins : float or None
-        The first temperature difference that is named; None where there is none above zero.
+    claimed : Claimed or None
+        By the first temperature difference that is named; None where there is none above zero.
     against : str or None
         The longest of the names that occurs in the words.
     """
-    found = _KELVINS.search(said)
-    kelvins = float(found.group(1).replace(",", ".")) if found else None
+    found = _KELVINS.search(said) or _SHARE.search(said)
+    low = float(found["low"].replace(",", ".")) if found else 0.0
+    way = (found["way"] or "at least").lower() if found else ""
     named = [n for n in others if re.search(rf"\b{re.escape(n)}\b", said, re.IGNORECASE)]
-    return kelvins or None, max(named, key=len, default=None)
+    percent = found is not None and found.re is _SHARE
+    amount = Claimed(way=_SIGNS.get(way, way), low=low, percent=percent) if low > 0 else None
+    return amount, max(named, key=len, default=None)

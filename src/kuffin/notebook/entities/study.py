@@ -79,13 +79,17 @@ class Candidate(Binnable):
 
 
 class Claim(Binnable):
-    """What somebody else says: A is at least so much lower than B."""
+    """What somebody else says: A is by so much better than B, or has such a value."""
 
     __tablename__ = "claim"
     study_id: Mapped[int] = mapped_column(ForeignKey("study.id"))
     candidate_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
-    against_id: Mapped[int] = mapped_column(ForeignKey("candidate.id"))
-    at_least_k: Mapped[float]
+    against_id: Mapped[int | None] = mapped_column(ForeignKey("candidate.id"))  # None: it is about the value itself
+    amount: Mapped[float]  # in the unit of the outcome, or in per cent of the other's value
+    high: Mapped[float | None]  # the upper end of a range
+    way: Mapped[str] = mapped_column(default="at least")  # see kuffin.core.compare.claims.WAYS
+    percent: Mapped[bool] = mapped_column(default=False)
+    outcome: Mapped[str] = mapped_column(default="")  # see kuffin.core.bench.outcomes; blank: the temperature in use
     said_by: Mapped[str] = mapped_column(default="")
     said_where: Mapped[str] = mapped_column(default="")
     study: Mapped[Study] = relationship(back_populates="claims")

@@ -11,7 +11,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
 from kuffin.app.widgets.texts import text
 from kuffin.core.compare.pairwords import digits_for, span
-from kuffin.said.working import pair_working
+from kuffin.said.working import candidate_working, pair_working
 from kuffin.verdict.claims import TITLES, JudgedClaim, claim_sentences
 from kuffin.verdict.grid import claims_by_condition
 from kuffin.verdict.study import StudyVerdict
@@ -33,7 +33,7 @@ class ClaimsPage(ComparePage):
         self.said = text()
         self.conditions = FigureTable("Conditions of claims and tests")
         self.column.addWidget(
-            text("cooler than the other, K: measured interval, and from where the claim would hold", style="small")
+            text("better than the other: measured interval, and from where the claim would hold", style="small")
         )
         self.column.addWidget(self.lines)
         self.column.addWidget(self.said)
@@ -57,7 +57,7 @@ class ClaimsPage(ComparePage):
         self.claims = list(verdict.claims)
         self.lines.show_lines([self._line(j) for j in self.claims])
         self.said.setText("\n\n".join(claim_sentences(verdict, j) for j in self.claims))
-        rows = [(f"{j.candidate}, {j.against}", j.made, j.tested) for j in self.claims]
+        rows = [(j.gist, j.made, j.tested) for j in self.claims]
         self.conditions.show_rows(("claim", "made", "tested at"), rows, words=True, left={1})
         many = len(verdict.conditions) > 1
         self._under_title.setVisible(many)
@@ -84,33 +84,37 @@ class ClaimsPage(ComparePage):
 
     def _line(self, j: JudgedClaim) -> IntervalLine:
         position = self.state.position(j.candidate)
-        if j.cooler_k is None:
+        low, middle, high = (None, None, None) if j.found is None else j.found
+        if j.found is None or low is None or high is None:
             return IntervalLine(
                 label=j.claimed,
                 low=None,
                 middle=None,
                 high=None,
                 said=f"{TITLES[j.judged]}: {j.why_not}",
-                target=j.at_least_k,
+                target=j.amount.low,
                 loud=True,
             )
-        low, middle, high = j.cooler_k
-        said = f"{TITLES[j.judged]}: {span(low, high, 'K', digits_for(high - low))} measured"
+        amount = j.amount.written(j.unit)
         return IntervalLine(
-            label=f"{j.candidate} over {j.against}",
+            label=f"{j.candidate} over {j.against}" if j.against else f"{j.candidate}, {j.outcome.label.lower()}",
             low=low,
             middle=middle,
             high=high,
-            said=said,
-            note=f"{j.said_by or 'claimed'}: at least {j.at_least_k:g} K",
-            target=j.at_least_k,
-            target_label=f"claimed {j.at_least_k:g} K",
-            beyond="right",
+            said=f"{TITLES[j.judged]}: {span(low, high, j.unit, digits_for(high - low))} measured",
+            note=f"{j.said_by or 'claimed'}: {amount}",
+            target=j.amount.low,
+            target_label=f"claimed {amount}",
+            beyond="right" if j.amount.way in {"at least", "up to"} else "",
             position=position,
             loud=j.judged == "refuted",
         )
 
     def _explain(self, row: int) -> None:
         j, verdict = self.claims[row], self.state.verdict
-        if verdict is not None and j.cooler_k is not None:
-            self.working.emit(pair_working(verdict, verdict.temperature, j.candidate, j.against))
+        if verdict is not None and j.found is not None:
+            under = verdict.schools.get(j.outcome.key) or verdict.by(j.outcome.key)
+            if j.against:
+                self.working.emit(pair_working(verdict, under, j.candidate, j.against))
+            else:
+                self.working.emit(candidate_working(verdict, under, j.candidate))

@@ -5,6 +5,7 @@ from __future__ import annotations
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QGridLayout, QHBoxLayout, QInputDialog, QLineEdit, QWidget
 
+from kuffin.app.desks.plan.claimstable import ClaimsTable
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
@@ -15,12 +16,10 @@ from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.parts import CAME
 from kuffin.core.bench.roles import DIE
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.compare.claims import guess_claim, judge_claim
-from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.heat.normalise import default_school
 from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as shelfedits
-from kuffin.notebook.entities import Candidate, Claim, Study
+from kuffin.notebook.entities import Candidate, Study
 from kuffin.reading.configurations import cooled_by_bench, own_places, places_for
 
 
@@ -98,19 +97,13 @@ class QuestionPage(Page):
             )
         )
         self.heading("Claims to test")
-        self.claims = WritingTable(
-            ["candidate", "lower by at least", "than", "said by", "said where", "so far"],
-            "Claims",
-            self._claim_options,
-            stretch=4,
-        )
-        self.claims.written.connect(self._claim_written)
+        self.claims = ClaimsTable(self)
         self._no_claims = text(
             "Nobody's claim is tested yet: “8 K cooler than …”, say, from a box or a review.", style="muted"
         )
         self.column.addWidget(self._no_claims)
         self.column.addWidget(self.claims)
-        self.column.addWidget(row(button("Add a claim", self._add_claim), button("Remove it", self._remove_claim)))
+        self.column.addWidget(row(button("Add a claim", self.claims.add), button("Remove it", self.claims.remove)))
         self.heading("What must stay the same")
         self._same: dict[str, QCheckBox] = {}
         self._grid_holder = QWidget()
@@ -199,11 +192,7 @@ class QuestionPage(Page):
             data=[c.id for c in study.live_candidates],
         )
         self.candidates.fit(8)
-        self.claims.fill(
-            [self._claim_row(c) for c in study.live_claims], fixed=(5,), data=[c.id for c in study.live_claims]
-        )
-        self.claims.fit(5)
-        self.claims.setVisible(bool(study.live_claims))
+        self.claims.renew()
         self._no_claims.setVisible(not study.live_claims)
         free = set(planedits.free_settings(study.under_test))
         for key, box in self._same.items():
@@ -223,25 +212,6 @@ class QuestionPage(Page):
     def _name(self, candidate_id: int) -> str:
         found = self.state.study.candidate(candidate_id) if self.state.study is not None else None
         return found.name if found is not None else "(taken out)"
-
-    def _claim_row(self, claim: Claim) -> list[str]:
-        return [
-            self._name(claim.candidate_id),
-            f"{claim.at_least_k:g} K",
-            self._name(claim.against_id),
-            claim.said_by,
-            claim.said_where,
-            self._so_far(claim),
-        ]
-
-    def _so_far(self, claim: Claim) -> str:
-        found = self.state.verdict.main.comparison if self.state.verdict is not None else None
-        a, b = self._name(claim.candidate_id), self._name(claim.against_id)
-        pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None) if found is not None else None
-        if pair is None:
-            return "not measured yet"
-        low, high = (pair.low, pair.high) if pair.a == a else (-pair.high, -pair.low)
-        return f"{judge_claim(low, high, claim.at_least_k)} ({figure(-high, 1)} to {figure(-low, 1)} K measured)"
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
@@ -264,10 +234,6 @@ class QuestionPage(Page):
 
     def _options(self, _row: int, column: int) -> list[str] | None:
         return self._part_names() if column == 1 else None
-
-    def _claim_options(self, _row: int, column: int) -> list[str] | None:
-        study = self.state.study
-        return [c.name for c in study.live_candidates] if column in {0, 2} and study is not None else None
 
     def _listed(self) -> list[tuple[int | None, str]]:
         return [(c.id, c.name) for c in self.state.study.live_candidates] if self.state.study is not None else []
@@ -347,40 +313,6 @@ class QuestionPage(Page):
         if candidate is not None and self.state.study is not None:
             left = [(i, n) for i, n in self._listed() if i != candidate.id]
             self.edit(edits.change_candidates, self.state.study.id, left)
-
-    def _add_claim(self) -> None:
-        study = self.state.study
-        if study is None:
-            return
-        if len(study.live_candidates) < 2:
-            self.state.trouble.emit("a claim compares two candidates; add another one first")
-            return
-        claimed = {c.candidate_id for c in study.live_claims}
-        mine = next((c for c in study.live_candidates if c.part.claim and c.id not in claimed), None)
-        if mine is None:
-            a, b = study.live_candidates[:2]
-            self.edit(planedits.add_claim, study.id, a.id, b.id, study.margin_k)
-            return
-        others = [c for c in study.live_candidates if c.id != mine.id]
-        kelvins, name = guess_claim(mine.part.claim, [c.name for c in others])
-        usual = next((c for c in others if c.id in {study.reference_id, study.baseline_id}), others[0])
-        against = next((c for c in others if c.name == name), usual)
-        where = ", ".join(w for w in (f"“{mine.part.claim}”", mine.part.claim_where) if w)
-        self.edit(planedits.add_claim, study.id, mine.id, against.id, kelvins or study.margin_k, mine.part.maker, where)
-
-    def _claim_written(self, at: int, column: int, written: str) -> None:
-        claim_id = self.claims.data_of(at)
-        if isinstance(claim_id, int) and self.state.study is not None:
-            by_name = {c.name: c.id for c in self.state.study.live_candidates}
-            self.edit(planedits.change_claim, claim_id, column, written, by_name)
-        self.show_now()
-
-    def _remove_claim(self) -> None:
-        claim_id = self.claims.data_of(self.claims.currentRow()) if self.claims.currentRow() >= 0 else None
-        if isinstance(claim_id, int):
-            self.edit(edits.to_bin, Claim, claim_id, "a claim")
-        else:
-            self.state.trouble.emit("choose a claim in the table first")
 
     def _same_toggled(self, key: str, on: bool) -> None:
         if self.state.study is not None:
