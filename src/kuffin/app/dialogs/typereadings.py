@@ -5,20 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import (
-    QCheckBox,
-    QComboBox,
-    QDialog,
-    QDialogButtonBox,
-    QFormLayout,
-    QLineEdit,
-    QVBoxLayout,
-    QWidget,
-)
+from PySide6.QtWidgets import QCheckBox, QComboBox, QDialog, QDialogButtonBox, QLineEdit, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, choice
-from kuffin.app.widgets.texts import text
+from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import number
 from kuffin.core.base.units import canonical_unit, shown
@@ -94,14 +85,14 @@ class TypeReadings(QDialog):
         self._look()
 
     def _lay_out(self) -> None:
-        form = QFormLayout()
+        form = Form()
         form.addRow("candidate", self.candidate)
         form.addRow("mount", self.mount)
         form.addRow("tested under", self.condition)
         form.addRow("minutes since the load began", self.minutes)
         form.addRow(self.infrared)
         self._infrared = QWidget()
-        surface = QFormLayout(self._infrared)
+        surface = Form(self._infrared)
         surface.setContentsMargins(24, 0, 0, 0)
         surface.addRow("emissivity of the surface", self.emissivity)
         surface.addRow("temperature that it reflects, °C", self.reflected)

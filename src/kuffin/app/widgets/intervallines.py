@@ -62,10 +62,13 @@ class IntervalLines(Walked):
         super().__init__(theme, name)
         self._unit, self._zero = unit, zero
         self.rows: Sequence[IntervalLine] = ()
+        self._differences = True
 
-    def show_lines(self, rows: Sequence[IntervalLine], unit: str = "K", zero: str | None = None) -> None:
-        """Show rows; `zero` is written at the line of no difference."""
-        self.rows, self._unit = rows, unit
+    def show_lines(
+        self, rows: Sequence[IntervalLine], unit: str = "K", zero: str | None = None, differences: bool = True
+    ) -> None:
+        """Show rows; `zero` is written at the line of no difference, which values that are no differences do not have."""
+        self.rows, self._unit, self._differences = rows, unit, differences
         self._zero = self._zero if zero is None else zero
         self._focus = min(self._focus, max(len(rows) - 1, 0))
         self.setAccessibleDescription("; ".join(f"{r.label}: {r.said}" for r in rows))
@@ -77,7 +80,7 @@ class IntervalLines(Walked):
 
     def _span(self) -> tuple[float, float]:
         values = [x for r in self.rows for x in (r.low, r.high, r.target) if x is not None]
-        values.append(0.0)
+        values += [0.0] if self._differences else []
         low, high = min(values), max(values)
         room = max(0.06 * (high - low), 0.1)
         return low - room, high + room
@@ -91,8 +94,9 @@ class IntervalLines(Walked):
         low, high = self._span()
         at = paint_axis(painter, t, area, low, high, self._unit)
         painter.setPen(QPen(t.color("muted"), 1.4))
-        painter.drawLine(QPointF(at(0.0), area.top()), QPointF(at(0.0), area.bottom()))
-        if self._zero:
+        if self._differences:
+            painter.drawLine(QPointF(at(0.0), area.top()), QPointF(at(0.0), area.bottom()))
+        if self._zero and self._differences:
             painter.setFont(QFont(self.font().family(), max(int(self.font().pointSizeF() * 0.85), 6)))
             painter.drawText(QRectF(at(0.0) - 90, 0, 180, 16), Qt.AlignmentFlag.AlignHCenter, self._zero)
         self.boxes = []
@@ -128,8 +132,9 @@ class IntervalLines(Walked):
                 small = QFont(self.font())
                 small.setPointSizeF(self.font().pointSizeF() * 0.82)
                 painter.setFont(small)
-                left = x + 130 > area.right()
-                place = QRectF(x - 126 if left else x + 5, y - 21, 120, 15)
+                left = x + 150 > area.right()
+                wide = float(painter.fontMetrics().horizontalAdvance(row.target_label)) + 4
+                place = QRectF(x - wide - 5 if left else x + 5, y - 21, wide, 15)
                 side = Qt.AlignmentFlag.AlignRight if left else Qt.AlignmentFlag.AlignLeft
                 painter.drawText(place, side, row.target_label)
         if row.low is not None and row.high is not None and row.middle is not None:

@@ -3,6 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from functools import partial
+
+from PySide6.QtWidgets import QVBoxLayout
 
 from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
@@ -29,13 +32,17 @@ class ClaimsPage(ComparePage):
         super().__init__(state, theme, _PURPOSE)
         self.claims: list[JudgedClaim] = []
         self.lines = IntervalLines(theme, "Claims against what was measured", zero="no difference")
-        self.lines.chosen.connect(self._explain)
+        self.lines.chosen.connect(partial(self._explain_in, 0))
+        self.further: list[IntervalLines] = []
+        self._rows: list[list[int]] = [[]]
         self.said = text()
         self.conditions = FigureTable("Conditions of claims and tests")
         self.column.addWidget(
             text("better than the other: measured interval, and from where the claim would hold", style="small")
         )
-        self.column.addWidget(self.lines)
+        self._pictures = QVBoxLayout()
+        self._pictures.addWidget(self.lines)
+        self.column.addLayout(self._pictures)
         self.column.addWidget(self.said)
         self.column.addWidget(self.conditions)
         self._under_title = text("Under each condition", style="heading")
@@ -45,8 +52,8 @@ class ClaimsPage(ComparePage):
 
     def set_theme(self, theme: Theme) -> None:
         super().set_theme(theme)
-        self.lines.set_theme(theme)
-        self.under.set_theme(theme)
+        for picture in (self.lines, self.under, *self.further):
+            picture.set_theme(theme)
 
     def renew(self) -> None:
         verdict, study = self.state.verdict, self.state.study
@@ -55,7 +62,7 @@ class ClaimsPage(ComparePage):
             return
         self.show_purpose("")
         self.claims = list(verdict.claims)
-        self.lines.show_lines([self._line(j) for j in self.claims])
+        self._show_pictures()
         self.said.setText("\n\n".join(claim_sentences(verdict, j) for j in self.claims))
         rows = [(j.gist, j.made, j.tested) for j in self.claims]
         self.conditions.show_rows(("claim", "made", "tested at"), rows, words=True, left={1})
@@ -71,6 +78,27 @@ class ClaimsPage(ComparePage):
                 self.state.trouble.emit,
             )
 
+    def _show_pictures(self) -> None:
+        """A picture for each unit that is claimed in: kelvins and litres an hour have no axis in common."""
+        by_unit: dict[str, list[int]] = {}
+        for i, j in enumerate(self.claims):
+            by_unit.setdefault(j.unit, []).append(i)
+        groups = list(by_unit.items())
+        while len(self._rows) < len(groups):
+            more = IntervalLines(self.theme, "Claims in another unit", zero="no difference")
+            more.chosen.connect(partial(self._explain_in, len(self._rows)))
+            self._pictures.addWidget(more)
+            self.further.append(more)
+            self._rows.append([])
+        for n, picture in enumerate((self.lines, *self.further)):
+            unit, self._rows[n] = groups[n] if n < len(groups) else ("", [])
+            of_values = any(not self.claims[i].against for i in self._rows[n])
+            picture.show_lines([self._line(self.claims[i]) for i in self._rows[n]], unit, differences=not of_values)
+            picture.setVisible(bool(self._rows[n]))
+
+    def _explain_in(self, picture: int, row: int) -> None:
+        self._explain(self._rows[picture][row])
+
     def _show_under(self, told: tuple[StudyVerdict, list[tuple[str, list[JudgedClaim]]]]) -> None:
         verdict, found = told
         if verdict is not self.state.verdict:
@@ -79,8 +107,9 @@ class ClaimsPage(ComparePage):
             replace(self._line(j), label=f"{j.candidate} over {j.against}, {label}")
             for label, claims in found
             for j in claims
+            if j.against and j.unit == self.claims[0].unit
         ]
-        self.under.show_lines(lines)
+        self.under.show_lines(lines, self.claims[0].unit)
 
     def _line(self, j: JudgedClaim) -> IntervalLine:
         position = self.state.position(j.candidate)

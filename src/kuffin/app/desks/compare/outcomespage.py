@@ -15,7 +15,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
-from kuffin.app.widgets.texts import Opener, no_keys, text
+from kuffin.app.widgets.texts import Opener, no_keys, plain_tip, text
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
@@ -147,7 +147,7 @@ class OutcomesPage(ComparePage):
             action.setCheckable(True)
             action.setChecked(outcome.key in there)
             action.setEnabled(outcome.key != verdict.outcome.key)  # what the verdict is about stands there always
-            action.setToolTip(outcome.normalised)
+            action.setToolTip(plain_tip(outcome.normalised))
             action.toggled.connect(partial(self._show_outcome, outcome.key))
             menu.addAction(action)
         asked = [o for o in possible_outcomes(verdict.evidence) if o.asked]

@@ -19,9 +19,9 @@ from kuffin.verdict.chosenoutcomes import outcome_named, possible_outcomes
 if TYPE_CHECKING:
     from kuffin.app.desks.plan.question import QuestionPage
 
-ITSELF = "nothing: the value itself"
+ITSELF = "(its own value)"
 TEMPERATURE = "temperature"
-_HEAD = ("candidate", "is claimed to be better by", "in", "than", "who says so", "where, at what", "so far")
+_HEAD = ("candidate", "claimed", "in", "better than", "who says so", "where, at what", "so far")
 _CANDIDATE, _AMOUNT, _OUTCOME, _AGAINST, _BY, _WHERE, _SO_FAR = range(7)
 
 
