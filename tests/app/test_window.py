@@ -402,7 +402,7 @@ class TestTheRest:
         qtbot.mouseClick(view.back, LEFT)
         at_rest()
         assert mount(w, "Rush, round 1")
-        for _ in range(4):  # the demo holds four studies
+        for _ in range(5):  # the demo holds five studies
             w.studies.bin_study()
             at_rest()
         assert w.pages.currentWidget() is w.start
@@ -463,7 +463,7 @@ class TestTheRest:
         assert window.notebooks.open_path(demo)
         window.close()
         book = Notebook.open(demo)
-        assert len(book.studies()) == 4
+        assert len(book.studies()) == 5
         book.close()
 
     def test_zoom_and_pan_keep_the_middle(self, demo_window: MainWindow, at_rest: Wait) -> None:

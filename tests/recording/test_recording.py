@@ -330,7 +330,7 @@ def test_kills_lose_at_most_the_last_second_each_and_each_run_can_be_closed(shor
     bin_of_notebook.empty(notebook)
     with notebook.session() as session:
         assert session.scalar(select(func.count()).select_from(Mark)) == 0
-        assert session.scalar(select(func.count()).select_from(Run)) == 62  # the demo’s own
+        assert session.scalar(select(func.count()).select_from(Run)) == 68  # the demo’s own
     notebook.close()
 
 

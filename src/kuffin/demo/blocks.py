@@ -119,7 +119,7 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
                     round=day,
                     sample=sample,
                     control=slot == 4,
-                    table=_with_regulators(table, regulator, rng),
+                    table=with_regulators(table, regulator, rng),
                 )
             )
             if progress is not None:
@@ -127,7 +127,7 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
     return out
 
 
-def _with_regulators(table: LogTable, k_w: float, rng: np.random.Generator) -> LogTable:
+def with_regulators(table: LogTable, k_w: float, rng: np.random.Generator) -> LogTable:
     """The log with a probe beside the voltage regulators: they follow the power within half a minute."""
     by_name = {c.name: c for c in table.channels}
     power = by_name["Package power"].values

@@ -16,6 +16,7 @@ import numpy as np
 from kuffin.core.base.wholefile import write_whole
 from kuffin.demo.blocks import DAYS, add_block_study
 from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
+from kuffin.demo.pads import add_pad_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
 from kuffin.demo.shelf import fill_shelf
@@ -126,6 +127,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             add_paste_study(notebook, _after(progress, sum(map(len, ORDER)), total)),
             add_block_study(notebook, _after(progress, 2 * sum(map(len, ORDER)), total)),
             add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + 5 * DAYS, total)),
+            add_pad_study(notebook),
         ]
         forget_history(notebook)
         if judged:

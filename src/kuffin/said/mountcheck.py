@@ -9,9 +9,12 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import count, number
 from kuffin.core.findings.earlycheck import FROM_S, TO_S, EarlyCheck, early_check, early_resistance, pooled_scatter
+from kuffin.core.findings.firstmount import between, usual_between
+from kuffin.core.findings.siblings import FIGURES
+from kuffin.core.findings.thresholds import CheckLimits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
-from kuffin.reading.judgingrules import ways_of
+from kuffin.reading.judgingrules import limits_of, ways_of
 from kuffin.reading.keptresults import run_result, run_signals
 from kuffin.reading.signals import Signals
 from kuffin.said.shownworking import Working
@@ -61,7 +64,7 @@ def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> 
     return OtherMount(candidate, f"{candidate}, round {mount.round}", signals, begin)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class MountCheck:
     """The early check with its words."""
 
@@ -69,6 +72,7 @@ class MountCheck:
     sentence: str
     others: tuple[tuple[str, float], ...]
     whose: str
+    what: str = "die over coolant"
 
     @property
     def worse(self) -> bool:
@@ -81,8 +85,7 @@ class MountCheck:
         out = Working(title="Mount check", answer=self.sentence)
         begin, end = c.stretch_s
         out.say(
-            "What is looked at",
-            f"die over coolant per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out",
+            "What is looked at", f"{self.what} per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out"
         )
         if not c.others:
             out.say("This mount", f"{number(c.resistance_k_w, 4)} K/W at {number(c.power_w, 0)} W")
@@ -124,10 +127,61 @@ def check_mount(
     scatter, df = pooled_scatter([[v for _, v in group] for group in values.values()])
     own = values.get(candidate, [])
     same_block = not kind_under_test(study.under_test).on_die
+    if not own and kind_under_test(study.under_test).on_die and values:
+        return _first_mount(candidate, now, load_start_s, others, end, minutes_left, limits_of(study))
     held = own or ([v for group in values.values() for v in group] if same_block else [])
     whose = f"{candidate}'s other mounts" if own else "all mounts of the study: block and paste are the same"
     check = early_check(found[0], found[1], found[2], [v for _, v in held], scatter, df, (FROM_S, end))
-    return MountCheck(check, _sentence(check, candidate, bool(own), minutes_left), tuple(held), whose)
+    said = _sentence(check, candidate, bool(own), minutes_left)
+    return MountCheck(check=check, sentence=said, others=tuple(held), whose=whose)
+
+
+def _first_mount(
+    candidate: str,
+    now: Signals,
+    load_start_s: float,
+    others: list[OtherMount],
+    end: float,
+    minutes_left: float,
+    limits: CheckLimits,
+) -> MountCheck | None:
+    """A candidate's first mount, against the same device under the other candidates; what looks worst is told."""
+    checks = []
+    for upper, lower, figure in (("die", "inlet", "die_over_coolant"), ("hot_spot", "die", "hot_spot_over_die")):
+        mine = _early(now, upper, lower, load_start_s, end)
+        by_candidate: dict[str, list[float]] = {}
+        for other in others:
+            one = _early(other.signals, upper, lower, other.load_start_s, end)
+            if one is not None:
+                by_candidate.setdefault(other.candidate, []).append(one[0])
+        if mine is None or not by_candidate:
+            continue
+        means = {n: sum(x) / len(x) for n, x in by_candidate.items()}
+        known = next(f for f in FIGURES if f.key == figure)
+        middle = sum(means.values()) / len(means)
+        scatter, df = between(list(means.values()), usual_between(known, middle, limits))
+        check = early_check(mine[0], mine[1], mine[2], list(means.values()), scatter, df, (FROM_S, end))
+        checks.append((check, known.label, tuple(means.items())))
+    if not checks:
+        return None
+    check, what, held = max(checks, key=lambda c: (c[0].state == "worse", c[0].difference_k / max(c[0].u95_k, 1e-9)))
+    size, here = f"{number(check.difference_k, 1)} K", number(check.resistance_k_w * check.power_w, 1)
+    if check.state == "worse":
+        said = (
+            f"the first mount of {candidate}: {what} {here} K, {size} more than with the other candidates. Likely contact or "
+            f"pads: remount before going on, and save {minutes_left:.0f} minutes"
+        )
+    else:
+        said = f"the first mount of {candidate}: {what} {here} K, as far from the other candidates as candidates are"
+    whose = "the other candidates, each by the mean of its mounts"
+    return MountCheck(check=check, sentence=said, others=held, whose=whose, what=what)
+
+
+def _early(s: Signals, upper: str, lower: str, begin_s: float, end: float) -> tuple[float, float, float] | None:
+    high, low = s.get(upper), s.inlet if lower == "inlet" else s.get(lower)
+    if high is None or low is None or s.power is None:
+        return None
+    return early_resistance(s.times, high, low, s.power, begin_s, FROM_S, end)
 
 
 def _sentence(c: EarlyCheck, candidate: str, own: bool, minutes_left: float) -> str:

@@ -29,6 +29,17 @@ def possible_outcomes(evidence: Evidence) -> list[Outcome]:
     return out + [asked_outcome(n, u, n in lower) for n, u in asked.items()]
 
 
+def _candidates_told(evidence: Evidence, outcome: Outcome) -> int:
+    """How many candidates a run tells an outcome of."""
+    if isinstance(outcome, School):
+        tells = {n for n, m in evidence.mounts for r in m.live_runs if outcome.part in evidence.results[r.id].names}
+    elif outcome.asked:
+        tells = {n for n, m in evidence.mounts for r in m.live_runs if outcome.asked in asked_names(r)}
+    else:
+        tells = {n for n, m in evidence.mounts for r in m.live_runs if _told(outcome, evidence.results[r.id])}
+    return len(tells)
+
+
 def _told(outcome: Outcome, result: RunResult) -> bool:
     roles = result.names if outcome.role == "power" else result.roles
     return any(
@@ -58,11 +69,11 @@ def grid_outcomes(evidence: Evidence) -> list[Outcome]:
     possible, chosen = possible_outcomes(evidence), evidence.study.plan.get("outcomes")
     about = outcome_of(evidence)
     usual = kind_under_test(evidence.study.under_test).outcomes
-    wanted = [
-        o
-        for o in possible
-        if (o.key in chosen if chosen is not None else isinstance(o, School) or o.key in usual or o.asked)
-    ]
+    if chosen is not None:
+        wanted = [o for o in possible if o.key in chosen]
+    else:
+        usual_too = [o for o in possible if isinstance(o, School) or o.key in usual or o.asked]
+        wanted = [o for o in usual_too if _candidates_told(evidence, o) > 1]
     return [about, *(o for o in wanted if o.key != about.key)]
 
 

@@ -11,6 +11,7 @@ from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Sibling, against_siblings
+from kuffin.core.findings.firstmount import first_mounts
 from kuffin.notebook.entities import Mount
 from kuffin.reading.judgingrules import limits_of
 from kuffin.reading.runresult import RunResult
@@ -51,8 +52,9 @@ def findings_of(evidence: Evidence, main: OutcomeResult, power_w: float) -> dict
         if mount.left_out and _main_runs(mount, results, condition) and mount.id not in unreliable:
             one = _sibling(name, mount, results, condition)
             apart[mount.id] = against_siblings([*siblings, one], study.under_test, power_w, limits)[mount.id]
-    for mount_id, more in apart.items():
-        found[mount_id] += more
+    for told in (apart, first_mounts(siblings, study.under_test, power_w, limits)):
+        for mount_id, more in told.items():
+            found[mount_id] += more
     _standing_apart(mounts, main, found, limits)
     order = {DOUBT: 0, REMARK: 1}
     return {m: tuple(sorted(f, key=lambda x: order[x.weight])) for m, f in found.items() if f}

@@ -61,6 +61,7 @@ KINDS: dict[str, Kind] = {
         Kind(key="radiator side", title="Coolant over air unlike the other mounts", causes=("air in the radiator", "fans set otherwise or blocked", "warm intake air", "low flow"), advice="Bleed it, look at the fans and at where the air probe hangs; then run it again."),
         Kind(key="hot spot", title="Hot spot over die unlike the other mounts", causes=("uneven contact or tilt", "pads too thick on one side", "paste that does not reach a corner"), advice="Look at the print where the hot spot is; check pad heights and the order of screws."),
         Kind(key="core spread", title="Core spread unlike the other mounts", causes=("uneven contact or tilt", "a core under more load"), advice="Look at the print; tighten crosswise."),
+        Kind(key="first mount", title="A first mount unlike the other candidates", causes=("bad contact: paste, tilt or uneven screws", "pads that hold the block off", "a candidate that is much worse than the others"), advice="Open it up and look at the print before going on; mount it again."),
         Kind(key="unlike", title="This mount unlike its siblings", causes=("a bad mount", "something changed on the bench", "chance: one in a hundred looks so"), advice="Another mount tells more than leaving this one out."),
         # the study
         Kind(key="differs", title="Candidates differ in something that is not under test", causes=("a setting was changed along with the part",), advice="Make it the same, or give the reason on the page “Fair?” of the Plan desk."),

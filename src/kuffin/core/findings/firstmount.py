@@ -1,0 +1,111 @@
+"""A candidate's first mount, which has no siblings yet: held against the same device under the other candidates.
+
+Candidates differ, so that the limit holds their own scatter: a prediction interval for the mean of one further candidate,
+``t·√(s²·(1 + 1/k) + w²)`` (D. C. Montgomery, *Introduction to Statistical Quality Control*, section 3.5), with the usual scatter
+between candidates counted as further degrees of freedom, and all of it for a stock cooler alone. Only what is worse is told.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+
+import numpy as np
+
+from kuffin.core.base.numbers import number
+from kuffin.core.base.student import t_quantile
+from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.findings.finding import DOUBT, Finding
+from kuffin.core.findings.siblings import FIGURES, Figure, Sibling
+from kuffin.core.findings.thresholds import CheckLimits
+
+KIND = "first mount"
+PRIOR_DF = 12.0  # what the usual scatter between candidates counts for beside the study's own
+_CHANCE = 0.02  # that a sound first mount is doubted, over all its figures together
+
+
+def between(means: Sequence[float], usual: float) -> tuple[float, float]:
+    """The scatter between candidates with the usual one counted in, and its degrees of freedom.
+
+    Parameters
+    ----------
+    means : sequence of float
+        One for each candidate.
+    usual : float
+        As a standard deviation.
+    """
+    x = np.asarray(means, float)
+    total = PRIOR_DF * usual**2 + float(((x - x.mean()) ** 2).sum())
+    df = PRIOR_DF + x.size - 1
+    return float(np.sqrt(total / df)), df
+
+
+def usual_between(figure: Figure, middle: float, limits: CheckLimits) -> float:
+    """How far candidates usually differ in a figure, as a standard deviation, at the level that it has."""
+    told = limits.of(figure.between)
+    return told if figure.absolute else abs(middle) * told / 100
+
+
+def first_mounts(
+    mounts: Sequence[Sibling], under_test: str, power_w: float, limits: CheckLimits
+) -> dict[int, list[Finding]]:
+    """Which candidates' only mounts look worse than any sound mount of another candidate would.
+
+    Parameters
+    ----------
+    power_w : float
+        The study's power: rises are told in kelvins at it.
+    """
+    by_candidate: dict[str, list[Sibling]] = {}
+    for m in mounts:
+        by_candidate.setdefault(m.candidate, []).append(m)
+    kind = kind_under_test(under_test)
+    figures = [f for f in FIGURES if f.between and f.part_makes_it(kind)]
+    out: dict[int, list[Finding]] = {}
+    for name, own in by_candidate.items():
+        if len(own) > 1:
+            continue
+        others = {other: them for other, them in by_candidate.items() if other != name}
+        found = [_unlike(f, own[0], others, len(figures), power_w, limits) for f in figures]
+        out[own[0].mount_id] = [f for f in found if f is not None]
+    return out
+
+
+def _unlike(
+    figure: Figure,
+    mount: Sibling,
+    others: Mapping[str, Sequence[Sibling]],
+    figures: int,
+    power_w: float,
+    limits: CheckLimits,
+) -> Finding | None:
+    scale = power_w if figure.per_watt else 1.0
+    value = mount.figures.get(figure.key)
+    each = {n: [m.figures[figure.key] for m in them if figure.key in m.figures] for n, them in others.items()}
+    means = {n: float(np.mean(x)) for n, x in each.items() if x}
+    if value is None or not means:
+        return None
+    middle = float(np.mean(list(means.values())))
+    share = 1.0 if figure.absolute else abs(middle)
+    scatter, df = between(list(means.values()), usual_between(figure, middle, limits))
+    spread = float(np.sqrt(scatter**2 * (1 + 1 / len(means)) + (figure.usual * share) ** 2))
+    reach = t_quantile(1 - _CHANCE / figures, df) * spread
+    if value - middle <= reach or (value - middle) * scale < limits.of(figure.least):
+        return None
+    low, high = max((middle - reach) * scale, 0.0), (middle + reach) * scale
+    who = "the other candidate" if len(means) == 1 else f"the other {len(means)} candidates"
+    at = f" at {number(power_w, 0)} W" if figure.per_watt else ""
+    said = (
+        f"{figure.label} {number(value * scale, 1)} {figure.unit}{at}; with {who} it was {number(middle * scale, 1)} "
+        f"{figure.unit}, and {number(low, 1)} to {number(high, 1)} {figure.unit} would be usual for a first mount"
+    )
+    return Finding(
+        kind=KIND,
+        seen=said,
+        weight=DOUBT,
+        channels=tuple(mount.channels[r] for r in figure.roles if r in mount.channels),
+        value=value * scale,
+        limit=high,
+        unit=figure.unit,
+        others=tuple((n, x * scale) for n, x in means.items()),
+        figure=figure.label,
+    )
