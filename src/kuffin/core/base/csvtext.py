@@ -13,6 +13,9 @@ def cell(value: Any) -> Any:
     """A value for a CSV cell: text that would be a formula gets an apostrophe before it; unknown is blank.
 
     Numbers, also as text, stay as they are.
+
+    >>> cell("=1+1"), cell("Reed"), cell(4.5)
+    ("'=1+1", 'Reed', 4.5)
     """
     if value is None:
         return ""

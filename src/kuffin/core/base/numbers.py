@@ -16,5 +16,9 @@ def number(x: float, digits: int = 1) -> str:
 
 
 def minutes(seconds: float) -> str:
-    """A moment on a run's clock, in minutes."""
+    """A moment on a run's clock, in minutes.
+
+    >>> minutes(90.0)
+    '1.5 min'
+    """
     return f"{number(seconds / 60, 1)} min"

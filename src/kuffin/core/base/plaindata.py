@@ -26,6 +26,9 @@ def typed(value: Any, kind: type[T], finite: bool = True) -> T:
     Raises
     ------
     PlainError
+
+    >>> typed([1, 2], tuple[int, ...])
+    (1, 2)
     """
     try:
         found = msgspec.convert(value, kind, strict=True)

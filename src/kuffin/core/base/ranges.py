@@ -103,7 +103,11 @@ def _root(f: Callable[[float], float], a: float, b: float, tolerance: float = 1e
 
 @lru_cache(maxsize=4096)
 def tukey_critical(confidence: float, k: int, df: float) -> float:
-    """The t-like critical value of all pairs of k means: q / √2."""
+    """The t-like critical value of all pairs of k means: q / √2.
+
+    >>> round(tukey_critical(0.95, 3, 10.0), 3)
+    2.741
+    """
     if k == 2:
         return t_quantile(0.5 + confidence / 2, df)
     root2 = float(np.sqrt(2))
@@ -120,7 +124,11 @@ def tukey_critical(confidence: float, k: int, df: float) -> float:
 
 
 def tukey_p(t: float, k: int, df: float) -> float:
-    """The adjusted p of a difference t standard errors from 0 among all pairs of k means."""
+    """The adjusted p of a difference t standard errors from 0 among all pairs of k means.
+
+    >>> round(tukey_p(3.877, 3, 10.0), 3)
+    0.008
+    """
     return float(tukey_ps(np.array([t], float), k, df)[0])
 
 

@@ -15,7 +15,11 @@ def t_quantile(p: float, df: float) -> float:
 
 
 def t_two_sided_p(t: float, df: float) -> float:
-    """P(|T| > |t|)."""
+    """P(|T| > |t|).
+
+    >>> round(t_two_sided_p(2.228, 10.0), 3)
+    0.05
+    """
     return float(2 * special.stdtr(df, -abs(t)))
 
 

@@ -25,6 +25,9 @@ def quantum(values: Array) -> float:
     Parameters
     ----------
     values : ndarray, shape (n,)
+
+    >>> quantum(np.array([20.0, 20.5, 21.5, 20.5]))
+    0.5
     """
     present = few(values[np.isfinite(values)])
     finite, counts = np.unique(present, return_counts=True)
@@ -194,6 +197,9 @@ def lagged(times: Array, values: Array, tau: float, initial: float | None = None
         The lag's first value; default: the first value of the trace.
     step : float, optional
         The distance of the times in s, where they are known to be even.
+
+    >>> lagged(np.array([0.0, 10.0, 20.0]), np.array([0.0, 1.0, 1.0]), 10.0).round(2).tolist()
+    [0.0, 0.37, 0.77]
     """
     ok = np.isfinite(values)
     x = values if ok.all() else np.interp(times, times[ok], values[ok])
@@ -231,6 +237,9 @@ def inflation(residuals: Array) -> float:
     """By how much autocorrelation inflates the variance of a mean, at least 1 (initial positive sequence).
 
     Source: C. J. Geyer, "Practical Markov chain Monte Carlo", Statistical Science 7 (1992), section 3.3.
+
+    >>> round(inflation(np.tile([1.0, -1.0], 50)), 1)
+    1.0
     """
     r = residuals[np.isfinite(residuals)]
     n = r.size

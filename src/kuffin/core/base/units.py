@@ -180,7 +180,11 @@ def parse_unit(text: str) -> Unit | None:
 
 
 def canonical_unit(quantity: str) -> str:
-    """The unit that a quantity is kept in; blank for one that has none."""
+    """The unit that a quantity is kept in; blank for one that has none.
+
+    >>> canonical_unit("flow"), canonical_unit("unknown")
+    ('L/h', '')
+    """
     own = (u.canonical for u in _TABLE.values() if u.quantity == quantity and (u.scale, u.offset) == (1.0, 0.0))
     return next((c for c in own if c != "K"), "")
 
@@ -218,5 +222,9 @@ SHOWN = {"degC": "°C"}
 
 
 def shown(unit: str | None) -> str:
-    """The unit as it stands on screen (``degC`` is written °C)."""
+    """The unit as it stands on screen (``degC`` is written °C).
+
+    >>> shown("degC"), shown(None)
+    ('°C', '')
+    """
     return SHOWN.get(unit or "", unit or "")

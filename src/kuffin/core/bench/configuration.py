@@ -147,7 +147,11 @@ class Difference:
 
 
 def written(setting: Setting, value: object) -> str:
-    """A setting's value with its unit."""
+    """A setting's value with its unit.
+
+    >>> written(SETTINGS["pump_percent"], 62.0), written(SETTINGS["driver"], "")
+    ('62 %', 'not said')
+    """
     if value is None or value == "":
         return "not said"
     if isinstance(value, (int, float)):

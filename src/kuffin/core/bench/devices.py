@@ -70,20 +70,32 @@ USUAL_DEVICES = (PROCESSOR, CARD, BOARD, f"{CARD} 1", f"{CARD} 2")
 
 
 def kind_of_device(device: str) -> str:
-    """A device's kind: its name without its number; blank for one that goes by a word of the person's."""
+    """A device's kind: its name without its number; blank for one that goes by a word of the person's.
+
+    >>> kind_of_device("card 2")
+    'card'
+    """
     kind = re.sub(r"\s*\d+$", "", device)
     return kind if kind in DEVICE_KINDS else ""
 
 
 def device_in_words(said: str) -> str:
-    """The one kind of device that a sentence speaks of, blank where it speaks of none or of several."""
+    """The one kind of device that a sentence speaks of, blank where it speaks of none or of several.
+
+    >>> device_in_words("my processor here")
+    'processor'
+    """
     words = set(re.split(r"[^a-z]+", said.lower()))
     found = [d.key for d in DEVICE_KINDS.values() if words & d.words]
     return found[0] if len(found) == 1 else ""
 
 
 def cooled_by(part_kind: str) -> str:
-    """The kind of device that a part of a kind cools, blank where that is left open."""
+    """The kind of device that a part of a kind cools, blank where that is left open.
+
+    >>> cooled_by("card block")
+    'card'
+    """
     return next((d.key for d in DEVICE_KINDS.values() if part_kind in d.part_kinds), "")
 
 

@@ -200,6 +200,9 @@ def kind_of(key: str) -> PartKind:
     ------
     BenchError
         For a kind that Kuffin does not know; the sentence names those it does.
+
+    >>> kind_of("radiator").key
+    'radiator'
     """
     found = KINDS.get(key)
     if found is None:

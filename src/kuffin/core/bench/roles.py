@@ -138,12 +138,20 @@ QUANTITY_OF = {r.key: r.quantity for r in _ALL}
 
 
 def missing_signals(roles: Collection[str | None], wanted: Collection[str] | None = None) -> list[Signal]:
-    """Which signals (of those wanted) channels of these roles do not tell."""
+    """Which signals (of those wanted) channels of these roles do not tell.
+
+    >>> [s.called for s in missing_signals(["die", "power"], ["die", "air"])]
+    ['an air probe']
+    """
     return [s for s in SIGNALS.values() if (wanted is None or s.key in wanted) and not set(s.roles) & set(roles)]
 
 
 def spoken(role: str) -> str:
-    """What a role is called beside a figure."""
+    """What a role is called beside a figure.
+
+    >>> spoken("air_in"), spoken("regulator")
+    ('air', 'regulators')
+    """
     return ROLES[role].spoken if role in ROLES else role.replace("_", " ")
 
 
@@ -153,7 +161,11 @@ def needed(role: str | None) -> bool:
 
 
 def cannot_be(role: str | None, value: float) -> bool:
-    """Whether a channel of this role cannot read so."""
+    """Whether a channel of this role cannot read so.
+
+    >>> cannot_be("die", 64.0), cannot_be("die", 640.0)
+    (False, True)
+    """
     if role not in ROLES:
         return False
     low, high = ROLES[role].can_be

@@ -65,6 +65,9 @@ def read_settings(words: str) -> dict[str, Value]:
     ------
     BenchError
         Where a piece names no setting, a number is none, has another unit or is out of range, or one is told twice.
+
+    >>> read_settings("power limit 240 W; driver 12.4")
+    {'power_limit_w': 240.0, 'driver': '12.4'}
     """
     found: dict[str, Value] = {}
     for piece in words.replace("\n", ";").split(";"):

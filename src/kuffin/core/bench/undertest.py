@@ -341,5 +341,9 @@ PAIRS: dict[str, UnderTest] = {
 
 
 def kind_under_test(key: str) -> UnderTest:
-    """The kind of what is compared, or a pair of temperatures; a whole set where a notebook says something that there is not."""
+    """The kind of what is compared, or a pair of temperatures; a whole set where a notebook says something that there is not.
+
+    >>> kind_under_test("paste").made, kind_under_test("memory over air").part
+    ('mounted', 'memory')
+    """
     return KINDS.get(key) or PAIRS.get(key) or KINDS["set"]

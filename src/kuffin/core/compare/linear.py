@@ -133,6 +133,9 @@ def design_matrix(
     ------
     CompareError
         Where rounds and candidates are confounded, or a covariate is constant or says nothing more.
+
+    >>> design_matrix(np.array([0, 1, 0, 1]), 2, ["1", "1", "2", "2"])[:, 2].tolist()
+    [1.0, 1.0, -1.0, -1.0]
     """
     parts = [np.eye(k)[candidate]]
     if rounds is not None:

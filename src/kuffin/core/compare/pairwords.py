@@ -47,7 +47,11 @@ def mounts_more(now: int, needed: int | None) -> str:
 
 
 def was_held(names: Sequence[str]) -> str:
-    """That candidates were held by a limit, in words."""
+    """That candidates were held by a limit, in words.
+
+    >>> was_held(["Knot"]), was_held(["Knot", "Tern"])
+    ('Knot was held by a limit', 'Knot and Tern were held by a limit')
+    """
     return f"{joined(list(names))} {'was' if len(names) == 1 else 'were'} held by a limit"
 
 
@@ -63,7 +67,11 @@ def to_settle(pair: PairResult, found: Comparison) -> str:
 
 
 def count(n: int) -> str:
-    """Small numbers as words."""
+    """Small numbers as words.
+
+    >>> count(3), count(13)
+    ('three', '13')
+    """
     words = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
     return words[n] if n < len(words) else str(n)
 

@@ -13,7 +13,11 @@ from kuffin.core.compare.evidence import CandidateResult, Comparison, PairResult
 
 
 def apart(unit: str) -> str:
-    """The unit of what two values differ by: two temperatures differ by kelvins."""
+    """The unit of what two values differ by: two temperatures differ by kelvins.
+
+    >>> apart("°C"), apart("L/h")
+    ('K', 'L/h')
+    """
     return "K" if unit == "°C" else unit
 
 

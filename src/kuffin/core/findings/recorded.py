@@ -168,7 +168,11 @@ class Recorded:
 
 
 def mean_of(x: Array | None, inside: Mask, least: int = 5) -> float | None:
-    """The mean of what is there, None below `least` samples."""
+    """The mean of what is there, None below `least` samples.
+
+    >>> mean_of(np.arange(10.0), np.arange(10) > 4), mean_of(np.arange(3.0), np.ones(3, bool))
+    (7.0, None)
+    """
     if x is None:
         return None
     part = x[inside & np.isfinite(x)]
@@ -179,6 +183,9 @@ def slope(times: Array, x: Array, inside: Mask, boxes: int = 12) -> tuple[float,
     """Straight-line slope over a stretch from box means, per second, and its standard error; None where too little is there.
 
     Box means make neighbouring samples' likeness harmless; the interval is Student's with boxes − 2 degrees of freedom.
+
+    >>> [round(x, 3) for x in slope(np.arange(100.0), 0.5 * np.arange(100.0), np.ones(100, bool)) or ()]
+    [0.5, 0.0]
     """
     ok = inside & np.isfinite(x)
     if ok.sum() < 4 * boxes:

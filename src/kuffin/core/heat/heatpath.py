@@ -38,6 +38,9 @@ def step(
     """A step with its resistance; intervals combine in quadrature of relative half-widths.
 
     Source: JCGM 100:2008, 5.1.2, for a quotient of independent quantities.
+
+    >>> step("air", "coolant", 12.0, 0.3, 200.0).resistance_k_w
+    0.06
     """
     r, u = None, None
     if power_w is not None and power_w > 0:

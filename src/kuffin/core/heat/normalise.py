@@ -233,7 +233,11 @@ def schools_for(under_test: str) -> list[School]:
 
 
 def default_school(under_test: str) -> School:
-    """The school that follows from what is under test."""
+    """The school that follows from what is under test.
+
+    >>> default_school("radiator").label
+    'Coolant over air, per watt'
+    """
     return SCHOOLS[kind_under_test(under_test).school]
 
 

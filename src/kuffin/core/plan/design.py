@@ -197,6 +197,9 @@ def plan_mounts(
     ------
     CompareError
         Where the question makes no sense, or takes more than 1000 mounts.
+
+    >>> plan_mounts(4, 0.4, 1.0, 0.8, 0.95).mounts
+    5
     """
     if candidates < 2:
         raise CompareError("a comparison takes at least two candidates")

@@ -160,6 +160,9 @@ def dew_point_c(air_c: float, humidity_percent: float) -> float:
     ------
     BenchError
         For a humidity that is none.
+
+    >>> round(dew_point_c(24.0, 60.0), 1)
+    15.8
     """
     if not 0 < humidity_percent <= 100:
         raise BenchError("relative humidity lies above 0 and up to 100 %")
