@@ -200,6 +200,23 @@ class TestTheRun:
             titles.append(w.working.shown.title)
         assert titles == ["Sedge, round 1: coolant over air", "Sedge, round 1: die over coolant"]
 
+    def test_every_figure_of_the_budget_and_the_ways_opens_its_working(
+        self, demo_window: MainWindow, at_rest: Wait
+    ) -> None:
+        w = demo_window
+        open_mount(w, "Sedge", 1, at_rest)
+        w.inspect.paged.go("figures")
+        at_rest()
+        page = w.inspect.figures
+        figures = [b for b in page.findChildren(QPushButton) if b.property("working") == "true" and b.isVisibleTo(page)]
+        titles = []
+        for figure in figures:
+            figure.click()
+            titles.append(w.working.shown.title)
+            assert any(n.formula for n in w.working.shown.numbers), figure.text()
+        assert {"Sedge, round 1: coolant over air, per watt", "Sedge, round 1: what makes its uncertainty"} <= set(titles)
+        assert titles.count("Sedge, round 1: what makes its uncertainty") >= 10
+
     def test_a_window_by_the_clock_is_set_in_the_protocol(self, demo_window: MainWindow, at_rest: Wait) -> None:
         w = demo_window
         w.show_desk("Plan")

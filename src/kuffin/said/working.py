@@ -11,7 +11,7 @@ from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_said, span
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.core.findings import KINDS
-from kuffin.core.heat.normalise import School
+from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.core.plan.design import plan_mounts
 from kuffin.core.settle import Settled
 from kuffin.reading.runresult import RunResult
@@ -58,6 +58,13 @@ def mount_working(
         out.links.append(link)
     out.links.append(Link("Open the run", ToMount(reading.mount_id)))
     return out
+
+
+def trace_working(v: StudyVerdict, mount_id: int, trace: str) -> Working | None:
+    """The working of a mount's reading of a trace, as the school that is read from it shows it; None without a mount."""
+    school = next(s for s in SCHOOLS.values() if s.trace == trace and not s.rebased)
+    reading = next((r for r in v.readings_of(school) if r.mount_id == mount_id), None)
+    return None if reading is None else mount_working(v, reading, school)
 
 
 def _trace_remarks(school: School, result: RunResult, t: Settled) -> list[tuple[str, str]]:

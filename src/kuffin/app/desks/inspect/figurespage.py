@@ -10,6 +10,7 @@ from kuffin.core.base.units import shown
 from kuffin.core.compare.pairwords import number
 from kuffin.reading.runresult import RunResult
 from kuffin.said.figurewords import budget_working, maximum_words, whole_sentence, whole_working
+from kuffin.said.working import trace_working
 from kuffin.verdict.budget import Budget, budget_of
 from kuffin.verdict.study import StudyVerdict
 
@@ -85,7 +86,7 @@ class FiguresPage(InsidePage):
                 tau = f"τ {number(fit.tau_s / 60, 1)} min" if fit is not None and fit.tau_s else ""
             rows.append((label, whole, window, tau, when))
         head = ("", "whole trace", "window", "", f"at {number(power, 0)} W")
-        self.ways.show_rows(head, rows, words=True, opens={1: self._explain_way})
+        self.ways.show_rows(head, rows, words=True, opens={1: self._explain_way, 2: self._explain_window})
         problems = [] if self.inside is None else list(dict.fromkeys(self.inside.whole_problem.values()))
         said = "The whole-trace fit uses power and air as they were measured, so a drifting room or a short run does it little harm. "
         self.ways_words.setText(said + "".join(f"Not fitted: {p}. " for p in problems))
@@ -133,7 +134,7 @@ class FiguresPage(InsidePage):
                 )
             )
         head = ("source", "in the value, u", "share", "between candidates", "in a difference, u", "share")
-        self.budget.show_rows(head, rows)
+        self.budget.show_rows(head, rows, opens=dict.fromkeys((1, 4), lambda _row: self._explain_budget()))
         self.advice.setText(no_keys(f"{b.advice} ›"))
 
     def _show_idle(self) -> None:
@@ -178,6 +179,17 @@ class FiguresPage(InsidePage):
         self.extremes_words.setText(maximum_words(first[0], first[1], "°C") if first is not None else "")
 
     # --- workings --------------------------------------------------------------------------------------------------
+
+    def _explain_window(self, row: int) -> None:
+        verdict, mount = self.state.verdict, self.state.mount()
+        if verdict is None or mount is None:
+            return
+        key = _STEPS[row][0]
+        result = next((verdict.results[r.id] for r in mount.live_runs if r.id in verdict.results), None)
+        trace = f"{key}_per_watt" if result is not None and f"{key}_per_watt" in result.traces else key
+        told = trace_working(verdict, mount.id, trace)
+        if told is not None:
+            self.working.emit(told)
 
     def _explain_way(self, row: int) -> None:
         key = _STEPS[row][0]

@@ -41,7 +41,7 @@ from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.keptresults import hand_window
 from kuffin.said.preparation import preparation_of, preparation_working
 from kuffin.said.runmarks import happened
-from kuffin.said.working import mount_working
+from kuffin.said.working import mount_working, trace_working
 
 if TYPE_CHECKING:
     from kuffin.app.widgets.traceplot import TracePlot
@@ -381,7 +381,10 @@ class RunPage(QWidget):
             self.working.emit(mount_working(self._state.verdict, reading))
 
     def _explain_step(self, trace: str) -> None:
-        self._explain_school(next(k for k, school in SCHOOLS.items() if school.trace == trace and not school.rebased))
+        verdict, mount = self._state.verdict, self._state.mount()
+        told = trace_working(verdict, mount.id, trace) if verdict is not None and mount is not None else None
+        if told is not None:
+            self.working.emit(told)
 
     def _explain_school(self, key: str) -> None:
         verdict, mount = self._state.verdict, self._state.mount()
