@@ -19,6 +19,7 @@ import numpy as np
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step
 from kuffin.instruments.instrument import LiveChannel
+from kuffin.instruments.steadyclock import steady
 from kuffin.notebook import edits
 from kuffin.notebook.runwriter import RunWriter, cut_off_runs
 from kuffin.notebook.samples import read_run
@@ -26,7 +27,6 @@ from kuffin.notebook.store import Notebook
 from kuffin.recording.liverun import LiveRun
 from kuffin.recording.loads import LoadByHand
 from kuffin.recording.openbench import OpenBench
-from kuffin.recording.recorder import steady
 from kuffin.recording.tape import Tape
 
 _ROLES = ("die", "coolant_in", "air_in", "power", "flow", "pump")

@@ -214,7 +214,9 @@ class TestTheRun:
             figure.click()
             titles.append(w.working.shown.title)
             assert any(n.formula for n in w.working.shown.numbers), figure.text()
-        assert {"Sedge, round 1: coolant over air, per watt", "Sedge, round 1: what makes its uncertainty"} <= set(titles)
+        assert {"Sedge, round 1: coolant over air, per watt", "Sedge, round 1: what makes its uncertainty"} <= set(
+            titles
+        )
         assert titles.count("Sedge, round 1: what makes its uncertainty") >= 10
 
     def test_a_window_by_the_clock_is_set_in_the_protocol(self, demo_window: MainWindow, at_rest: Wait) -> None:

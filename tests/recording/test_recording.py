@@ -38,6 +38,7 @@ from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.livebench import SimulatedBench
 from kuffin.simulated.station import built
 from kuffin.verdict.study import judge
+from tests.recording.jumpingclock import JumpingClock
 
 
 class Meter:
@@ -66,31 +67,34 @@ def unplugged(count: int) -> float:
     return float(count)
 
 
-def hanging(count: int) -> float:
-    time.sleep(0.4)
-    return float(count)
-
-
-def recorded(instruments: Sequence[Meter], seconds: float, sink: Callable[[np.ndarray], None]) -> Recorder:
-    recorder = Recorder(instruments, sink, interval_s=0.05)
+def recorded(
+    instruments: Sequence[Meter], seconds: float, sink: Callable[[np.ndarray], None], clock: JumpingClock
+) -> Recorder:
+    recorder = Recorder(instruments, sink, interval_s=0.05, pace=clock)
     recorder.KEEP_S = 0.2  # type: ignore[misc]
     recorder.start()
-    time.sleep(seconds)
+    clock.sleep(seconds)
     return recorder
 
 
 def test_a_slow_and_a_dead_instrument_hold_up_nobody() -> None:
     blocks: list[np.ndarray] = []
+    clock = JumpingClock(5)
+
+    def hanging(count: int) -> float:
+        clock.sleep(0.4)
+        return float(count)
+
     good, slow, dead = Meter("good", float), Meter("slow", hanging), Meter("dead", unplugged)
-    recorder = recorded([good, slow, dead], 2.0, blocks.append)
+    recorder = recorded([good, slow, dead], 2.0, blocks.append, clock)
     assert "dead: no answer; is it plugged in?" in [t.text for t in recorder.troubles()]
     recorder.stop()
     rows = np.vstack(blocks)
-    assert rows.shape[0] == recorder.rows and rows.shape[0] > 25
-    assert np.all(np.diff(rows[:, 0]) > 0)
+    assert rows.shape[0] == recorder.rows and rows.shape[0] == pytest.approx(40, abs=1)
+    assert np.diff(rows[:, 0]) == pytest.approx(0.05, abs=0.026)
     seen = [np.isfinite(rows[:, i]).sum() for i in (1, 2, 3)]
-    assert seen[0] > 0.8 * rows.shape[0]
-    assert 2 <= seen[1] <= 7 and 1 <= seen[2] <= 3  # each reading counts once; what is missing is missing
+    assert seen[0] == rows.shape[0]
+    assert 4 <= seen[1] <= 5 and seen[2] == 2  # each reading counts once; what is missing is missing
     assert good.closed and dead.closed
 
 
@@ -103,27 +107,37 @@ def test_a_full_disk_loses_nothing_once_there_is_room_again() -> None:
             raise NotebookError("the disk is full")
         kept.append(block)
 
-    recorder = recorded([Meter("good", float)], 1.0, sink)
+    clock = JumpingClock(3)
+    recorder = recorded([Meter("good", float)], 1.0, sink, clock)
     (trouble,) = recorder.troubles()
     assert re.fullmatch(r"the last \d+ rows wait in memory until they can be kept: the disk is full", trouble.text)
     assert recorder.rows == 0 and trouble.key == "rows wait"
     full[0] = False
-    time.sleep(1.2)
+    clock.sleep(1.2)
     recorder.stop()
     times = np.vstack(kept)[:, 0]
-    assert times[0] < 0.2 and times[-1] > 1.3 and recorder.troubles() == [] and recorder.waiting == 0
+    assert (
+        times[0] < 0.06
+        and times[-1] > 2.1
+        and times.size == pytest.approx(44, abs=1)
+        and recorder.troubles() == []
+        and recorder.waiting == 0
+    )
 
 
 @pytest.mark.parametrize("every", [0.2, 0.3, 1.0])
 def test_no_row_waits_for_longer_than_a_second(every: float) -> None:
     waited: list[float] = []
-    recorder = Recorder([Meter("good", float)], lambda b: waited.append(recorder.elapsed_s - b[0, 0]), every)
+    clock = JumpingClock(3)
+    recorder = Recorder(
+        [Meter("good", float)], lambda b: waited.append(recorder.elapsed_s - b[0, 0]), every, pace=clock
+    )
     recorder.start()
-    time.sleep(4.2)
+    clock.sleep(60.0)
     recorder.stop()
-    assert len(waited) >= 4 and np.median(waited) < 0.95  # what is more than a second is the machine's own lateness
+    assert len(waited) >= 50 and max(waited) <= 1.0
     if every == 1.0:
-        assert np.median(waited) < 0.1  # each row at once
+        assert max(waited) < 0.1  # each row at once
 
 
 def test_too_many_rows_that_wait_go_to_another_place(tmp_path: Path) -> None:
@@ -136,15 +150,16 @@ def test_too_many_rows_that_wait_go_to_another_place(tmp_path: Path) -> None:
         spilt.append(block)
         return "rows are elsewhere"
 
-    recorder = Recorder([Meter("good", float)], sink, 0.05)
+    clock = JumpingClock(3)
+    recorder = Recorder([Meter("good", float)], sink, 0.05, pace=clock)
     recorder.MOST_WAITING, recorder.KEEP_S = 40, 0.1  # type: ignore[misc]
     recorder.spill = spill
     recorder.start()
-    time.sleep(2.5)
+    clock.sleep(2.5)
     recorder.stop()
     assert spilt and "rows are elsewhere" in [t.text for t in recorder.troubles()]
     times = np.concatenate([*(b[:, 0] for b in spilt), recorder.take_waiting()[:, 0]])
-    assert times[0] < 0.2 and np.all(np.diff(times) > 0) and np.max(np.diff(times)) < 0.5 and times.size > 25
+    assert times[0] < 0.06 and np.all(np.diff(times) > 0) and np.max(np.diff(times)) < 0.08 and times.size >= 49
 
 
 class TestAFullDiskAtTheEnd:

@@ -13,7 +13,6 @@ from kuffin.core.base.errors import BenchError
 from kuffin.core.bench.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.core.bench.limits import Alarm, Limits, Watch
 from kuffin.core.bench.protocol import Step
-from kuffin.instruments.steadyclock import steady
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.runwriter import NewMark, RunWriter
 from kuffin.notebook.samples import read_run
@@ -123,7 +122,7 @@ class LiveRun:
         if go_on is not None:
             first, from_s = self._take_up(go_on, started)
         self.recorder = Recorder(
-            bench.instruments, self._writer.add, bench.interval_s, bench.speed, steady, self.seen.add, from_s
+            bench.instruments, self._writer.add, bench.interval_s, bench.speed, None, self.seen.add, from_s
         )
         self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
         self.leader = Leader(self.steps, bench.load.sets, first, from_s)

@@ -12,7 +12,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
 from kuffin.instruments.instrument import LiveInstrument
-from kuffin.instruments.steadyclock import steady
+from kuffin.recording.pace import Pace
 
 Array = NDArray[np.float64]
 Sink = Callable[[Array], None]
@@ -68,8 +68,8 @@ class Recorder:
         The distance of rows, in seconds of the bench.
     speed : float
         How many seconds pass on the bench in one of the clock's; 1 but for the simulated bench.
-    clock : callable
-        Seconds, steady: a changed system time does not touch it, and it goes on while the computer is suspended.
+    pace : Pace
+        The clock it goes by, and how its threads wait.
     seen : callable, optional
         Gets every row as it is made, from the recorder's thread.
     from_s : float
@@ -90,13 +90,13 @@ class Recorder:
         sink: Sink,
         interval_s: float = 1.0,
         speed: float = 1.0,
-        clock: Callable[[], float] = steady,
+        pace: Pace | None = None,
         seen: Callable[[list[float]], None] | None = None,
         from_s: float = 0.0,
     ) -> None:
         if not 0.05 <= interval_s <= 5.0:
             raise BenchError("rows are recorded every 0.05 to 5 s")
-        self._instruments, self._sink, self._clock = instruments, sink, clock
+        self._instruments, self._sink, self._pace = instruments, sink, pace or Pace()
         self._every, self._speed = interval_s / speed, speed
         self._latest = [_Latest([float("nan")] * len(i.channels)) for i in instruments]
         self._seen, self._from_s = seen, from_s
@@ -117,7 +117,7 @@ class Recorder:
     @property
     def elapsed_s(self) -> float:
         """Seconds of the bench since the run's start."""
-        return self._from_s + ((self._clock() - self._began) * self._speed if self._threads else 0.0)
+        return self._from_s + ((self._pace.now() - self._began) * self._speed if self._threads else 0.0)
 
     def troubles(self) -> list[Trouble]:
         """What the instruments and the sink complain of now."""
@@ -133,7 +133,7 @@ class Recorder:
 
     def start(self) -> None:
         """Begin."""
-        self._began = self._clock()
+        self._began = self._pace.now()
         jobs: list[Callable[[], None]] = [
             partial(self._poll, i, s) for i, s in zip(self._instruments, self._latest, strict=True)
         ]
@@ -180,29 +180,29 @@ class Recorder:
             with self._told:
                 if latest.fresh and every > 0.99 * self._every:
                     # one reading for each row: where both are late, none takes the place of another
-                    self._told.wait_for(lambda: not latest.fresh, max(1.5 * self._every, 0.5))
+                    self._pace.wait_for(self._told, lambda: not latest.fresh, max(1.5 * self._every, 0.5))
                 latest.trouble = trouble
                 if values is not None:
                     latest.values, latest.fresh = values, True
                     self._told.notify_all()
             due += every
-            if due < self._clock() - _CATCH_UP_S:
-                due = self._clock()
-            self._stop.wait(max(0.0, due - self._clock()))
+            if due < self._pace.now() - _CATCH_UP_S:
+                due = self._pace.now()
+            self._pace.wait(self._stop, max(0.0, due - self._pace.now()))
 
     def _tick(self) -> None:
         due, kept, oldest = self._began + self._every / 2, self._began, 0.0
-        while not self._stop.wait(max(0.0, due - self._clock())):
+        while not self._pace.wait(self._stop, max(0.0, due - self._pace.now())):
             values = self._row()
             row = [self.elapsed_s, *values]
-            if self.last and self._clock() - due > _GAP_S:
+            if self.last and self._pace.now() - due > _GAP_S:
                 self.gaps.append((self.last[0], row[0]))
             self.last = row
-            oldest = oldest if self._rows else self._clock()
+            oldest = oldest if self._rows else self._pace.now()
             self._rows.append(row)
             if self._seen is not None:
                 self._seen(row)
-            now = self._clock()
+            now = self._pace.now()
             due += self._every
             if due < now - _CATCH_UP_S:  # suspended, or held up for long: no rows are made up for the gap
                 due = now
@@ -215,7 +215,7 @@ class Recorder:
         """What was told since the row before. A reading that is a little late is waited for, up to half a row."""
         row: list[float] = []
         with self._told:
-            self._told.wait_for(lambda: all(x.fresh for x in self._latest if x.expected), self._every / 2)
+            self._pace.wait_for(self._told, lambda: all(x.fresh for x in self._latest if x.expected), self._every / 2)
             for latest in self._latest:
                 row += list(latest.values) if latest.fresh else [float("nan")] * len(latest.values)
                 latest.expected, latest.fresh = latest.fresh, False
