@@ -67,10 +67,10 @@ def ask(window: MainWindow, at_rest: Wait) -> None:
     press(page, "Add a claim")
     at_rest()
     write_cell(page.claims, 0, 0, "Dunlin")
-    write_cell(page.claims, 0, 2, "Plover")
+    write_cell(page.claims, 0, 3, "Plover")
     write_cell(page.claims, 0, 1, "1,5 K")
-    write_cell(page.claims, 0, 3, "Oxbow Works")
-    write_cell(page.claims, 0, 4, "on its box")
+    write_cell(page.claims, 0, 4, "Oxbow Works")
+    write_cell(page.claims, 0, 5, "on its box")
     at_rest()
 
 

@@ -158,7 +158,7 @@ def test_the_main_path_in_a_real_window(demo: Path, tmp_path: Path) -> None:
     before, title, after, ready, coming, stages, changed, closed = done.stdout.strip().splitlines()
     assert "cooler than Rush" in before
     assert title == "Bulrush, round 2"
-    assert "The claim that Rush is 1 K cooler than Reed does not hold." in after
+    assert "The claim that Rush is at least 1 K cooler than Reed does not hold." in after
     assert ready == "Ready since"
     assert coming == "Reed, round 4 Reed, round 4 · ready to run"
     assert stages.split(" > ")[-3:] == ["load, warming up", "load, measuring", "cool down, waiting"]

@@ -72,7 +72,7 @@ class TestTheMainPath:
         qtbot.keyClick(w.inspect.run_page.answers.reason, Qt.Key.Key_Return)
         at_rest()
         assert w.side.loom.state_of(w.state.mount()) == "left out"  # type: ignore[arg-type]
-        assert "The claim that Rush is 1 K cooler than Reed does not hold." in w.header.verdict.text()
+        assert "The claim that Rush is at least 1 K cooler than Reed does not hold." in w.header.verdict.text()
         assert w.header.next.text().endswith("look at Reed, round 3")
         assert w.menus.undo.text() == "Undo: leave out Bulrush, round 2"
         w.menus.undo.trigger()

@@ -34,7 +34,7 @@ def made_from(study: Study, run: Run, ways: JudgingRules, limits: CheckLimits) -
         "v": METHOD_VERSION,
         "run": run.id,
         "rows": run.rows,
-        "roles": [(c.name, c.role, c.device) for c in run.channels],
+        "roles": [(c.name, c.role, c.device, c.resolution) for c in run.channels],
         "cooled": asdict(ways.cooled),
         "joined": [
             (r.id, r.lag_s, [(c.name, c.role, c.device) for c in r.channels]) for r in run.mount.joined_to(run.id)
@@ -66,10 +66,12 @@ def run_result(notebook: Notebook, study: Study, run: Run, ways: JudgingRules | 
             return known
     stages = stages_of(run) if ways.condition is not None else []
     try:
+        data = read_run(notebook, run.id)
         if is_typed(run):
-            return typed_result(read_run(notebook, run.id), run, ways)
-        found = evaluate(read_run(notebook, run.id), study, ways, hand_window(run), limits, stages, run.condition)
-        found = with_frame_rates(notebook, run, found)
+            found = typed_result(data, run, ways)
+        else:
+            found = evaluate(data, study, ways, hand_window(run), limits, stages, run.condition)
+            found = with_frame_rates(notebook, run, found)
     except Exception as error:  # whatever it is, one bad run never takes the others' verdict away
         return unreadable(error)
     with suppress(NotebookError), notebook.writing() as session:  # without room it is worked out again another time
