@@ -31,7 +31,7 @@ from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.scatter import buys_words, scatter_of
 from kuffin.verdict.schoolflips import both_ways, side_by_side, summary
 from kuffin.verdict.study import StudyVerdict, judge
-from kuffin.verdict.tradeoffs import trade_offs
+from kuffin.verdict.tradeoffs import grid_said
 from kuffin.verdict.value import noticed, value_of, worth_sentence
 
 
@@ -94,7 +94,7 @@ class TestConditions:
         axes = axes_of(verdict)
         confidence, _ = family_confidence(verdict, axes)
         results = {c: cell_result(verdict, c, confidence) for c in axes.cells}
-        said = "\n".join(trade_offs(axes, results))
+        said = "\n".join((*grid_said(axes, results).first, *grid_said(axes, results).rest))
         assert "On the regulators Dunlin is cooler than every other in all three conditions" in said
         assert (
             "A trade-off: Plover is among the coolest on the die and hot spot, but the warmest on the regulators"

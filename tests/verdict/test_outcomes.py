@@ -25,7 +25,7 @@ from kuffin.said.working import mount_working
 from kuffin.verdict.chosenoutcomes import grid_outcomes, possible_outcomes
 from kuffin.verdict.grid import axes_of, cell_result, family_confidence
 from kuffin.verdict.study import StudyVerdict, judge
-from kuffin.verdict.tradeoffs import trade_offs
+from kuffin.verdict.tradeoffs import grid_said
 
 IDLE_W, LOAD_W, LIMIT_C = 14.0, 200.0, 78.0
 K_W = {"Tern": 0.28, "Plover": 0.24, "Knot": 0.22}
@@ -98,7 +98,8 @@ def told(book: Notebook) -> str:
     v = judge(book, book.study(1))
     axes = axes_of(v)
     confidence, _ = family_confidence(v, axes)
-    return "\n".join(trade_offs(axes, {c: cell_result(v, c, confidence) for c in axes.cells}))
+    found = grid_said(axes, {c: cell_result(v, c, confidence) for c in axes.cells})
+    return "\n".join((*found.first, *found.rest))
 
 
 def means(v: StudyVerdict, key: str) -> dict[str, float]:
@@ -211,7 +212,7 @@ class TestHeldByALimit:
             said = verdict_line(v).sentence
             assert "Plover keeps the die" in said and "cooler than Tern" in said
             assert (
-                "Knot was held by a limit, so this cannot be told of it; compare clock held or power of the part"
+                "Knot was held by a limit, so this cannot be told of it; compare clock held"
                 in said
             )
             assert not any(s.startswith("Knot is") for _, words in paragraphs(v) for s in words.split(". "))
@@ -219,6 +220,11 @@ class TestHeldByALimit:
             assert clock.ranking()[-1] == "Knot" and not any(r.held for r in clock.readings)
             per_watt = v.schools["die_over_coolant_per_watt"]
             assert per_watt.ranking()[0] == "Knot" and not any(r.held for r in per_watt.readings)
+            # that it drew less is no merit either: it was held back
+            assert [r.candidate for r in v.by("power").readings if r.held] == ["Knot"] * 3
+            words = told(book)
+            assert "On the die Plover is cooler than every other that was compared; Knot was held by a limit" in words
+            assert not any("Knot" in s and ("coolest on the die" in s or "thrift" in s) for s in words.split("\n"))
 
     def test_the_bound_counts_against_it(self, tmp_path: Path) -> None:
         with closing(made(tmp_path, limits={"Tern": LIMIT_C})) as book:
@@ -249,7 +255,7 @@ class TestNotFinished:
         answering.could_not_finish(demo_notebook, knot.live_mounts[0].id, "Knot", "past 95 °C")
         v = judge(demo_notebook, demo_notebook.study(study.id))
         axes = axes_of(v)
-        said = trade_offs(axes, {c: cell_result(v, c, 0.99) for c in axes.cells})
+        said = grid_said(axes, {c: cell_result(v, c, 0.99) for c in axes.cells}).first
         assert said[0] == "Knot could not finish 240 W (1 of four mounts: past 95 °C)."
 
 

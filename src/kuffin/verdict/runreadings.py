@@ -53,7 +53,7 @@ def held_by(outcome: Outcome, result: RunResult) -> str:
 
     Per watt, the power that was held is divided by, and the value stays one.
     """
-    if not outcome.temperature or outcome.per_watt:
+    if not outcome.bounded:
         return ""
     own = next((s for s in result.steps if s.condition == result.condition), result)  # not what other steps show
     return next((f.seen for f in own.findings if f.kind == HELD), "")

@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from kuffin.core.bench.outcomes import Outcome
-from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several
+from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, was_held
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.grid import Axes, Cell, row_label
 from kuffin.verdict.outcomes import OutcomeResult
@@ -36,14 +36,47 @@ def standings(result: OutcomeResult) -> dict[str, Standing]:
     return {name: Standing(tuple(a), tuple(b)) for name, (a, b) in out.items()}
 
 
-def trade_offs(axes: Axes, results: Results) -> list[str]:
-    """What the grid says as a whole, a sentence for each outcome and for each candidate that gains here and pays there."""
+@dataclass(frozen=True, kw_only=True)
+class GridSaid:
+    """What the grid says as a whole, in sentences.
+
+    Attributes
+    ----------
+    failed : tuple of str
+        What could not be finished.
+    by_outcome : tuple of str
+        One for each outcome that tells candidates apart, or does not.
+    trade_offs : tuple of str
+        One for each candidate that gains here and pays there.
+    alike : str
+        By what all are the same; blank for nothing.
+    """
+
+    failed: tuple[str, ...] = ()
+    by_outcome: tuple[str, ...] = ()
+    trade_offs: tuple[str, ...] = ()
+    alike: str = ""
+
+    @property
+    def first(self) -> tuple[str, ...]:
+        """What one should read before the grid."""
+        return (*self.failed, *(self.trade_offs[:2] or self.by_outcome[:1]))
+
+    @property
+    def rest(self) -> tuple[str, ...]:
+        """All else."""
+        every = (*self.failed, *self.trade_offs, *self.by_outcome, *([self.alike] if self.alike else []))
+        return tuple(s for s in every if s not in self.first)
+
+
+def grid_said(axes: Axes, results: Results) -> GridSaid:
+    """What the grid says as a whole."""
     seen = {cell: standings(r) for cell, r in results.items() if r.comparison is not None}
-    failed = failures(axes, results)
+    failed = tuple(failures(axes, results))
     if not seen:
-        return failed
+        return GridSaid(failed=failed)
     names = list(dict.fromkeys(n for s in seen.values() for n in s))
-    out: list[str] = [*failed]
+    each: list[str] = []
     alike: list[tuple[Outcome, str]] = []
     for outcome in axes.outcomes:
         cells = [c for c in seen if c.outcome == outcome.key]
@@ -51,12 +84,20 @@ def trade_offs(axes: Axes, results: Results) -> list[str]:
         if limit:
             alike.append((outcome, limit))
         elif cells:
-            out.append(_of_outcome(axes, outcome, cells, names, seen, results))
-    out += [said for name in names if (said := _trade_off(axes, name, len(names), seen, results))]
-    if alike:
-        told = joined([f"{row_label(o)} (within {limit})" for o, limit in alike])
-        out.append(f"All are the same for this purpose by {told}.")
-    return out
+            each.append(_of_outcome(axes, outcome, cells, names, seen, results))
+    told = joined([f"{row_label(o)} (within {limit})" for o, limit in alike])
+    return GridSaid(
+        failed=failed,
+        by_outcome=tuple(each),
+        trade_offs=tuple(said for name in names if (said := _trade_off(axes, name, len(names), seen, results))),
+        alike=f"All are the same for this purpose by {told}." if alike else "",
+    )
+
+
+def _held(cells: Sequence[Cell], results: Results) -> list[str]:
+    """The candidates of which a mount was held by a limit in any of these cells."""
+    found = [c.name for cell in cells if (x := results[cell].comparison) is not None for c in x.candidates if c.bound]
+    return list(dict.fromkeys(found))
 
 
 def failures(axes: Axes, results: Results) -> list[str]:
@@ -92,19 +133,25 @@ def _of_outcome(
     results: Results,
 ) -> str:
     there, said = _there(outcome), outcome.wording
+    held = _held(cells, results)
+    names = [n for n in names if n not in held]
+    tail = f"; {was_held(held)}, so this cannot be told of {'it' if len(held) == 1 else 'them'}" if held else ""
     others = len(names) - 1
-    winners = {n: [c for c in cells if n in seen[c] and len(seen[c][n].better_than) == others] for n in names}
-    best = max(names, key=lambda n: len(winners[n]))
-    if winners[best]:
+    winners = {
+        n: [c for c in cells if n in seen[c] and others > 0 and len(set(seen[c][n].better_than) - set(held)) == others]
+        for n in names
+    }
+    best = max(names, key=lambda n: len(winners[n]), default="")
+    if best and winners[best]:
         where = _where(axes, outcome, best, winners[best], cells, results)
-        return f"{there} {best} is {said.better} than every other {where}."
+        return f"{there} {best} is {said.better} than every other {where}{tail}."
     lead = [n for n in names if all(n in seen[c] and not seen[c][n].worse_than for c in cells)]
     if len(lead) == len(names):
-        return f"{there} nothing is told apart in any {'condition' if len(cells) > 1 else 'comparison'}."
+        return f"{there} nothing is told apart in any {'condition' if len(cells) > 1 else 'comparison'}{tail}."
     if len(lead) > 1:
         everywhere = f"in any {'condition' if len(cells) > 1 else 'comparison'}"
-        return f"{there} {joined(lead)} are not {said.worse} than any other {everywhere}."
-    return f"{there} no candidate is ahead of all others."
+        return f"{there} {joined(lead)} are not {said.worse} than any other {everywhere}{tail}."
+    return f"{there} no candidate is ahead of all others{tail}."
 
 
 def _there(outcome: Outcome) -> str:
@@ -116,6 +163,7 @@ def _trade_off(
 ) -> str:
     """Where a candidate is among the best by one outcome and among the worst by another; blank where it is not."""
     ahead = [c for c in seen if name in seen[c] and seen[c][name].better_than and not seen[c][name].worse_than]
+    ahead = [c for c in ahead if name not in _held([c], results)]
     behind = [c for c in seen if name in seen[c] and seen[c][name].worse_than and not seen[c][name].better_than]
     gains, costs = {c.outcome for c in ahead}, {c.outcome for c in behind}
     good = [o for o in axes.outcomes if o.key in gains - costs]

@@ -72,7 +72,7 @@ def test_one_that_looks_cooler_only_because_it_was_held_wins_nothing() -> None:
     ]
     (pair,) = compare(mounts, margin=5.0).pairs
     assert pair.difference > 1 and pair.verdict == "unsettled" and pair.mounts_needed is None
-    assert "compare what was held (clock, power) instead" in to_settle(pair, compare(mounts, margin=5.0))
+    assert "compare the clock that was held, or a score, instead" in to_settle(pair, compare(mounts, margin=5.0))
 
 
 def test_where_all_were_held_the_reason_is_said() -> None:

@@ -120,7 +120,7 @@ class Loom(Painted):
         self.update()
 
     def state_of(self, mount: Mount) -> str:
-        """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, typed, level known, kept, doubtful, left out."""
+        """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, typed, not finished, level known, kept, doubtful, left out."""
         if mount.left_out:
             return "left out"
         if mount.id == self._running[0]:
@@ -136,6 +136,8 @@ class Loom(Painted):
         reading = self._state.reading(mount.id)
         if verdict is None or reading is None:
             return "waiting"
+        if reading.failed:
+            return "not finished"
         if reading.value is None or verdict.unanswered(mount.id):
             return "doubtful"
         return (

@@ -95,7 +95,7 @@ class IntervalGrid(Walked):
     def _behind(self, outcome: Outcome) -> list[list[tuple[float, float, float]]]:
         """Of each cell of an outcome that is there: every candidate's low, mean and high behind the best one's mean."""
         return [
-            [behind(outcome, found, c) for c in found.candidates]
+            [behind(outcome, found, c) for c in found.candidates if not c.bound]
             for cell, result in self._results.items()
             if cell.outcome == outcome.key and (found := result.comparison) is not None
         ]
@@ -214,15 +214,22 @@ class IntervalGrid(Walked):
         if found is None:
             self._paint_rough(painter, cell, area, at)
         else:
-            held = {c.name: c for c in found.candidates}
+            there = {c.name: c for c in found.candidates}
+            failed = result.failed() if result is not None else {}
             painter.save()
             painter.setClipRect(area.adjusted(-6, -4, 6, 4))
             for n, name in enumerate(self._order):
-                c = held.get(name)
-                if c is None:
+                c = there.get(name)
+                y = area.top() + row * (n + 0.5)
+                instead = "held by a limit: only a bound" if c is not None and c.bound else ""
+                instead = "could not be finished" if c is None and name in failed else instead
+                if instead:
+                    painter.setPen(t.color("muted"))
+                    side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
+                    painter.drawText(QRectF(at(0.0) + 10, y - row / 2, area.right() - at(0.0), row), side, instead)
+                if c is None or c.bound:
                     continue
                 m = mark(self._place.get(name, 0))
-                y = area.top() + row * (n + 0.5)
                 painter.setPen(QPen(m.color(t), 2.2 if row > 10 else 1.4))
                 low, mean, high = behind(outcome, found, c)
                 painter.drawLine(QPointF(at(low), y), QPointF(at(high), y))

@@ -61,6 +61,8 @@ class Outcome:
         What is taken out of it, for the person.
     noticed : bool
         Whether a user would notice it without an instrument.
+    bounded : bool
+        Whether a part that a limit held back has only a bound for it: it would be worse, had it been let.
     of_run : bool
         Whether a run has it once, whatever its conditions.
     temperature : bool
@@ -80,6 +82,7 @@ class Outcome:
     per_watt: bool = False
     normalised: str = "nothing is taken out: it is compared as it was under the same load"
     noticed: bool = False
+    bounded: bool = False
     of_run: bool = False
     temperature: bool = False
 
@@ -125,16 +128,16 @@ class Outcome:
 
 _ALL = (
     Outcome(key="clock", label="clock held", unit="MHz", wording=FASTER, higher_is_better=True, matters=25.0, role="clock", noticed=True),
-    Outcome(key="power", label="power of the part", unit="W", wording=THRIFTIER, matters=3.0, role="power"),
-    Outcome(key="wall_power", label="power at the wall", unit="W", wording=THRIFTIER, matters=5.0, role="wall_power"),
-    Outcome(key="energy", label="energy of the load", unit="Wh", wording=THRIFTIER, matters_percent=2.0, figure="energy"),
+    Outcome(key="power", label="power of the part", unit="W", wording=THRIFTIER, matters=3.0, role="power", bounded=True),
+    Outcome(key="wall_power", label="power at the wall", unit="W", wording=THRIFTIER, matters=5.0, role="wall_power", bounded=True),
+    Outcome(key="energy", label="energy of the load", unit="Wh", wording=THRIFTIER, matters_percent=2.0, figure="energy", bounded=True),
     Outcome(key="flow", label="flow", unit="L/h", wording=FREER, higher_is_better=True, matters=5.0, role="flow"),
     Outcome(key="sound", label="loudness", unit="dBA", wording=QUIETER, matters=1.0, role="sound", noticed=True),
     Outcome(key="fan", label="fan speed", unit="rpm", wording=Wording("slower", "faster", "slowest", "fastest"), matters=50.0, role="fan", noticed=True),
     Outcome(key="score", label="score", wording=HIGHER, higher_is_better=True, matters_percent=1.0, role="score", noticed=True),
     Outcome(key="hot_spot_step", label="hot spot over die", unit="K", matters=1.0, figure="hot_spot_over_die", per_watt=True, temperature=True, normalised="room, coolant and power are taken out"),
     Outcome(key="hottest_core", label="hottest core over coolant", unit="K", figure="hottest_over_coolant", per_watt=True, temperature=True, normalised="room, radiator, fans and power are taken out"),
-    Outcome(key="core_spread", label="hottest core over coolest", unit="K", wording=EVENER, figure="core_spread", temperature=True, normalised="room and coolant are taken out, power is not"),
+    Outcome(key="core_spread", label="hottest core over coolest", unit="K", wording=EVENER, figure="core_spread", temperature=True, bounded=True, normalised="room and coolant are taken out, power is not"),
     Outcome(key="idle_power", label="power at idle", unit="W", wording=THRIFTIER, matters=2.0, figure="idle_power", of_run=True),
     Outcome(key="idle_die", label="die over coolant at idle", unit="K", figure="idle_die_over_coolant", of_run=True, temperature=True, normalised="room and radiator are taken out, power is not"),
     Outcome(key="frames_average", label="frame rate, average", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=2.0, figure="frames_average", noticed=True),

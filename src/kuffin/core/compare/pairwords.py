@@ -60,7 +60,7 @@ def to_settle(pair: PairResult, found: Comparison) -> str:
     held by a limit, no number of mounts does.
     """
     if pair.held:
-        return f"{was_held(pair.held)}, so that its value is only a bound; compare what was held (clock, power) instead"
+        return f"{was_held(pair.held)}, so that its value is only a bound; compare the clock that was held, or a score, instead"
     if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
         return "more mounts of these samples will hardly settle it, another sample of each would do more"
     return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
@@ -86,8 +86,9 @@ def several(n: int, thing: str) -> str:
 
 
 def best_of(found: Comparison) -> str:
-    """The candidate that is best by its mean."""
-    return (min if found.better == "lower" else max)(found.candidates, key=lambda c: c.mean).name
+    """The candidate that is best by its mean; one whose value is only a bound wins nothing."""
+    free = [c for c in found.candidates if not c.bound] or found.candidates
+    return (min if found.better == "lower" else max)(free, key=lambda c: c.mean).name
 
 
 def better_first(pair: PairResult, better: str) -> tuple[str, str, float, float]:

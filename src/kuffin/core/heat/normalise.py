@@ -116,6 +116,7 @@ def _school(
         right_when=right_when,
         whole=whole,
         normalised=f"it takes out {takes_out}",
+        bounded=not per_watt,
     )
 
 

@@ -23,7 +23,7 @@ from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, where_is
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
-from kuffin.verdict.tradeoffs import trade_offs
+from kuffin.verdict.tradeoffs import grid_said
 
 _PURPOSE = (
     "Outcomes sets the candidates side by side by all that was measured (temperatures, clock, power, flow, loudness, numbers "
@@ -72,6 +72,8 @@ class OutcomesPage(ComparePage):
         self.column.addWidget(self._summary)
         self.column.addWidget(self.one_another)
         self.column.addWidget(self.grid)
+        self._rest = text()
+        self.column.addWidget(self._rest)
         self.column.addWidget(self._told)
         self.column.addLayout(row)
         self.column.addWidget(self._family_said)
@@ -105,6 +107,7 @@ class OutcomesPage(ComparePage):
         order = verdict.main.ranking()
         order += [c for c in verdict.candidates if c not in order]
         self._summary.setText("Comparing …")
+        self._rest.setText("")
         told = [c.words for c in verdict.conditions if c.words not in {c.name, c.label}]
         self._told.setText("\n".join(told))
         self._told.setVisible(bool(told))
@@ -135,9 +138,9 @@ class OutcomesPage(ComparePage):
 
     def _done(self, found: object) -> None:
         self._job = None
-        self._summary.setText(
-            "\n".join(trade_offs(self._axes, self.results)) or "Nothing is told apart in any cell yet."
-        )
+        said = grid_said(self._axes, self.results)
+        self._summary.setText("\n".join(said.first) or "Nothing is told apart in any cell yet.")
+        self._rest.setText("\n".join(said.rest))
 
     def _fill_shown(self, verdict: StudyVerdict) -> None:
         menu, there = self.shown.menu(), {o.key for o in self._axes.outcomes}
@@ -152,7 +155,7 @@ class OutcomesPage(ComparePage):
             menu.addAction(action)
         asked = [o for o in possible_outcomes(verdict.evidence) if o.asked]
         for outcome in asked:
-            action = QAction(no_keys(f"Less {outcome.label} is better"), menu)
+            action = QAction(no_keys(f"Less is better: {outcome.label}"), menu)
             action.setCheckable(True)
             action.setChecked(not outcome.higher_is_better)
             action.toggled.connect(partial(self._less_is_better, outcome.asked))
