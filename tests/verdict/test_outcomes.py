@@ -211,10 +211,7 @@ class TestHeldByALimit:
             assert v.main.ranking() == ["Plover", "Tern", "Knot"]
             said = verdict_line(v).sentence
             assert "Plover keeps the die" in said and "cooler than Tern" in said
-            assert (
-                "Knot was held by a limit, so this cannot be told of it; compare clock held"
-                in said
-            )
+            assert "Knot was held by a limit, so this cannot be told of it; compare clock held" in said
             assert not any(s.startswith("Knot is") for _, words in paragraphs(v) for s in words.split(". "))
             clock = v.by("clock")
             assert clock.ranking()[-1] == "Knot" and not any(r.held for r in clock.readings)
@@ -234,6 +231,35 @@ class TestHeldByALimit:
             least = -pair.high if pair.a == "Knot" else pair.low
             assert pair.held == ("Tern",) and pair.settled and 0 < least <= LOAD_W * (K_W["Tern"] - K_W["Knot"])
             assert "at least" in verdict_line(v).sentence
+
+
+def test_spots_of_a_part_stand_in_the_grid_marked_as_typed(tmp_path: Path) -> None:
+    """Regulators read three times with an infrared meter while the run was recorded."""
+    true = {"Tern": 0.105, "Plover": 0.125}
+    with closing(Notebook.create(tmp_path / "n.kuffin")) as book:
+        study = edits.add_study(book, "Which block?", "block", list(true), 1.0)
+        runs = []
+        for name in true:
+            for m in (1, 2, 3):
+                table = log(name, m)
+                by_name = {c.name: c.values for c in table.channels}
+                spots = np.full(table.times.size, np.nan)
+                at = np.searchsorted(table.times, [900.0, 1500.0, 2200.0])
+                spots[at] = np.round(by_name["Coolant"][at] + true[name] * (1 + 0.01 * m) * by_name["Power"][at])
+                told = LogChannel(
+                    name="Regulators", unit="degC", quantity="temperature", role="regulator", values=spots
+                )
+                table.channels.append(told)
+                runs.append(edits.NewRun(name, table, round=m, together=True))
+        edits.add_logs(book, study, runs)
+        v = judge(book, book.study(study))
+        found = v.by("regulator_over_coolant_per_watt")
+        assert all(r.typed and r.worked is not None for r in found.readings)
+        assert {c.name: c.mean for c in found.comparison.candidates} == pytest.approx(  # type: ignore[union-attr]
+            {n: 1.02 * k * LOAD_W for n, k in true.items()}, abs=0.6
+        )
+        assert not any(r.typed for r in v.main.readings)  # the die was recorded
+        assert "Mean of the spots" in mount_working(v, found.readings[0], found.outcome).as_text()
 
 
 class TestNotFinished:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import contextlib
-from collections.abc import Collection, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import replace
 
 import numpy as np
@@ -19,6 +19,7 @@ from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Recorded, 
 from kuffin.core.findings.figures import OF_RUN
 from kuffin.core.heat.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
+from kuffin.core.settle.spots import SpotReading, spot_reading
 from kuffin.notebook.entities import Study
 from kuffin.notebook.samples import RunData
 from kuffin.reading.judgingrules import ClockWindow, JudgingRules, clock_window
@@ -229,6 +230,7 @@ def evaluate_stretch(
             traces[trace] = settle_trace(s, trace, study.tolerance_k, window, begin_s).summary()
         except TraceError as error:
             problems[trace] = str(error)
+    spots = _spots(s, problems, traces)
     main = traces.get(main_name) or next(iter(traces.values()), None)
     span = window or (main.window.span_s if main is not None else None)
     means: dict[str, tuple[float, float]] = {}
@@ -272,7 +274,23 @@ def evaluate_stretch(
         warmed_k=_level(_warming(s), data.times, span),
         devices=_other_devices(data, study.tolerance_k, limits, span, begin_s),
         whose=s.problems,
+        spots=spots,
     )
+
+
+def _spots(s: Signals, problems: Mapping[str, str], traces: Mapping[str, Settled]) -> dict[str, SpotReading]:
+    """The traces that could not be judged, of parts that were read a few times only."""
+    load = next((t.load for t in traces.values() if t.load.start_s is not None), None)
+    out: dict[str, SpotReading] = {}
+    for trace in problems if load is not None and load.start_s is not None else ():
+        part, over, per_watt = parse_trace(trace)
+        response, base, power = s.get(part), s.base(part, over), s.power_for(part) if per_watt else None
+        if response is None or base is None or (per_watt and power is None) or load is None or load.start_s is None:
+            continue
+        found = spot_reading(s.times, response, base, power, load.start_s, load.end_s)
+        if found is not None:
+            out[trace] = found
+    return out
 
 
 def _warming(s: Signals) -> Array | None:

@@ -9,6 +9,7 @@ from kuffin.core.base.plaindata import PlainError, typed
 from kuffin.core.bench.roles import COOLANT
 from kuffin.core.findings import KINDS, Finding
 from kuffin.core.settle import Settled
+from kuffin.core.settle.spots import SpotReading
 from kuffin.reading.wholefits import WholeReading
 
 
@@ -96,6 +97,8 @@ class RunResult:
         Why no die, power or heat may speak.
     steps : tuple of RunResult
         One for each load step, this one's among them; empty where the run has only one.
+    spots : dict of SpotReading
+        Traces of parts that were read a few times only, typed while the run was recorded.
     typed : TypedReadings or None
         Where its figures were typed by a person.
     """
@@ -123,6 +126,7 @@ class RunResult:
     whose: dict[str, str] = field(default_factory=dict)
     steps: tuple[RunResult, ...] = ()
     typed: TypedReadings | None = None
+    spots: dict[str, SpotReading] = field(default_factory=dict)
 
     def power_for(self, part: str) -> float | None:
         """The power that makes a part's rise, W: the device's own, or of the coolant all that heats it."""

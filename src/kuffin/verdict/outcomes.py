@@ -13,8 +13,10 @@ from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linear import design_matrix
+from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount, Study
 from kuffin.reading.failed import failed_under
+from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
 from kuffin.verdict.noreading import NoReading
 from kuffin.verdict.runreadings import held_by, run_reading
@@ -307,8 +309,14 @@ def _reading(
         runs=every,
         held=held,
         failed=failed if not found else "",
-        typed=any(evidence.results[i].typed is not None for i in runs),
+        typed=any(_typed(evidence.results[i], outcome, condition) for i in runs),
     )
+
+
+def _typed(whole: RunResult, outcome: Outcome, condition: str | None) -> bool:
+    """Whether what a run tells of an outcome was typed by a person."""
+    one = whole.at(condition)
+    return whole.typed is not None or (isinstance(outcome, School) and one is not None and outcome.trace in one.spots)
 
 
 def _over_runs(found: Sequence[Worked]) -> Worked | None:

@@ -112,6 +112,9 @@ def _temperature(school: School, result: RunResult, power_w: float, air_c: float
             raise NoReading("the whole-trace fit needs both temperatures, power, and six minutes of load")
         return school.shown(fit.worked(), power_w, air_c), True
     trace = result.traces.get(school.trace)
+    if trace is None and school.trace in result.spots:
+        spots = result.spots[school.trace].worked(school.trace_unit, school.trace_digits, school.trace_symbol)
+        return school.shown(spots, power_w, air_c), True
     if trace is None:
         raise NoReading(result.problems.get(school.trace, "cannot be judged"))
     return school.shown(trace_reading(school, trace), power_w, air_c), trace.settled or result.by_hand
