@@ -19,6 +19,8 @@ from kuffin.core.heat.heatbalance import Mix, closure
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.core.settle import Settled, settle
 from kuffin.core.settle.reading import final_level, plain_window
+from kuffin.core.settle.spots import SpotReading
+from kuffin.core.settle.typed import TypedValue, together, typed_rise
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.shelf import benches, parts
 from kuffin.notebook.store import Notebook
@@ -51,10 +53,11 @@ def figures_alone(text: str) -> float:
     text = _UNIT.sub("", text)
     text = re.sub(r"\|([^|]+)\|", r"abs(\1)", text)
     text = re.sub(r"√([0-9.]+)", r"√(\1)", text)
+    text = re.sub(r"the largest of (\(.*\))", r"max\1", text).replace("exp(", "math.exp(")
     text = text.replace("√", "math.sqrt").replace("×", "*").replace("−", "-").replace("·10⁶", "e6")
     for sign, power in _SUPER.items():
         text = text.replace(sign, power)
-    return float(eval(text, {"__builtins__": {}, "math": math, "abs": abs}))
+    return float(eval(text, {"__builtins__": {}, "math": math, "abs": abs, "max": max}))
 
 
 def holds(w: Worked) -> bool:
@@ -134,6 +137,25 @@ def test_in_the_demo(demo_notebook: Notebook, name: str) -> None:
     for pair in v.main.comparison.pairs if v.main.comparison is not None else ():
         assert told(chance_working(v, pair, outlook(v))) > 2
     assert v.looks is not None and told(look_working(v.looks, 0)) == 1
+
+
+def test_where_figures_were_typed(demo_notebook: Notebook) -> None:
+    """With a time constant, so that something is added; several of a kind; per watt; spots beside a recorded run."""
+    study = demo_notebook.study(next(s.id for s in demo_notebook.studies() if s.name == "Pads, spring"))
+    v = judge(demo_notebook, study)
+    assert sum(r.typed for r in v.main.readings) == 5
+    assert sum(map(told, of_a_verdict(v))) > 60
+    for outcome in ("power", "regulator_over_coolant_per_watt", "regulator_over_air"):
+        under = v.by(outcome)
+        assert sum(told(mount_working(v, r, under.outcome)) for r in under.readings) > 5, outcome
+    cores = [TypedValue(name=f"Core {i}", value=60.0 + i, unit="°C", resolution=1.0) for i in range(3)]
+    coolant = TypedValue(name="Coolant", value=31.5, unit="°C", resolution=0.1)
+    for tau_s in (0.0, 500.0, None):
+        rise, _ = typed_rise(together("die", "T_p", cores), coolant.worked("T_b"), 20.0, tau_s)
+        assert checked([rise]) > 6
+    for values in ((20.0, 21.0, 20.5), (20.0, 20.0)):  # the scatter decides, or the last digit
+        spots = SpotReading(at_s=tuple(600.0 * i for i in range(len(values))), values=values, step=1.0)
+        assert checked([spots.worked("K")]) == 2
 
 
 def test_where_the_baseline_corrects(demo_notebook: Notebook) -> None:
