@@ -101,6 +101,16 @@ class TestConditions:
             in said
         )
 
+    @pytest.mark.parametrize("school", ["die_over_coolant_whole", "die_over_air", "die_as_read", "die_rebased"])
+    def test_the_grid_stands_under_every_school(self, demo_notebook: Notebook, study: Study, school: str) -> None:
+        edits.change_study(demo_notebook, study.id, "another school", school=school)
+        study, v = again(demo_notebook)
+        axes = axes_of(v)
+        assert axes.outcomes[0].key == school == v.outcome.key
+        assert [o.key for o in axes.outcomes][-1] == "idle_die"
+        result = cell_result(v, axes.cells[2], 0.99)
+        assert result.comparison is not None and result.outcome.key == school
+
     def test_a_family_of_its_own_for_each_cell_is_said_to_cost(self, demo_notebook: Notebook, study: Study) -> None:
         planedits.set_plan(demo_notebook, study.id, "each", family="each")
         study, v = again(demo_notebook)

@@ -22,7 +22,8 @@ def possible_outcomes(evidence: Evidence) -> list[Outcome]:
     school, results = school_of(evidence.study), list(evidence.results.values())
     held = {name for r in results for name in r.names}
     parts = [p for p in FURTHER_PARTS if p in held] if school.part == "die" else []
-    out: list[Outcome] = [school, *(SCHOOLS[p + school.key.removeprefix(school.part)] for p in parts)]
+    keys = (p + school.key.removeprefix(school.part) for p in parts)  # a whole trace is only the heat path's
+    out: list[Outcome] = [school, *(SCHOOLS[k] for k in keys if k in SCHOOLS)]
     out += [o for o in MEASURED.values() if any(_told(o, r) for r in results)]
     lower = set(evidence.study.plan.get("lower_is_better", ()))
     asked = {n: u for _, m in evidence.mounts for r in m.live_runs for n, u in asked_names(r).items()}
