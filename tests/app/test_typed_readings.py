@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from pathlib import Path
 
 import pytest
 from PySide6.QtCore import Qt
@@ -14,7 +15,7 @@ from kuffin.app.frame.window import MainWindow
 from kuffin.core.base.errors import BenchError
 from kuffin.core.bench.writtenfigures import read_figure, taken_apart, with_emissivity
 from kuffin.said.working import mount_working
-from tests.app.driving import action, shown_words, with_dialog, write_cell
+from tests.app.driving import action, shown_words, type_in, with_dialog, write_cell
 
 Wait = Callable[[], None]
 
@@ -63,6 +64,30 @@ def test_a_line_becomes_a_mount_that_counts_marked_as_typed(demo_window: MainWin
     w.menus.undo.trigger()
     at_rest()
     assert w.state.verdict.mounts == before  # type: ignore[union-attr]
+
+
+def test_a_dropped_table_of_readings_becomes_a_study(demo_window: MainWindow, at_rest: Wait, tmp_path: Path) -> None:
+    w = demo_window
+    table = tmp_path / "fans at the desk.csv"
+    table.write_text("candidate,mount,score\nPipit,1,90\nPipit,2,92\nWagtail,1,70\nWagtail,2,71\n", encoding="utf-8")
+
+    def answer(dialog: QDialog) -> None:
+        said = shown_words(dialog)
+        assert "4 readings of 2 candidates, and no log" in said and "score (more is better)" in said
+        type_in("Which fan scores?")(dialog)
+
+    def dropped() -> None:
+        w.studies.add_logs([str(table)])
+        at_rest()
+
+    with_dialog(dropped, answer)
+    at_rest()
+    assert w.state.study is not None and w.state.study.question == "Which fan scores?"
+    assert "By score".lower() in w.header.verdict.text().lower() and w.state.verdict.main.ranking()[0] == "Pipit"  # type: ignore[union-attr]
+    w.show_desk("Compare")
+    w.compare.go("outcomes")
+    at_rest()
+    assert "Pipit is higher than every other that was compared" in shown_words(w.compare)
 
 
 @pytest.mark.parametrize(

@@ -12,6 +12,7 @@ from kuffin.core.base.units import canonical_unit
 from kuffin.core.bench.roles import ROLES, cannot_be
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook.edits import NewRun, add_logs
+from kuffin.notebook.entities import Mark
 from kuffin.notebook.store import Notebook
 
 SOURCE = "typed from a screen"
@@ -45,6 +46,8 @@ class TypedRun:
     minutes : float or None
         Since the load began; None: not told.
     round, mount_id : as in `NewRun`
+    numbers : sequence of (name, value, unit)
+        What else was told: a score, a rate.
     """
 
     candidate: str
@@ -54,6 +57,7 @@ class TypedRun:
     round: int | None = None
     mount_id: int | None = None
     settings: Mapping[str, float | str] = field(default_factory=dict)
+    numbers: Sequence[tuple[str, float, str]] = ()
 
 
 def add_typed(notebook: Notebook, study_id: int, runs: Sequence[TypedRun]) -> list[int]:
@@ -66,7 +70,7 @@ def add_typed(notebook: Notebook, study_id: int, runs: Sequence[TypedRun]) -> li
     """
     kept = []
     for run in runs:
-        if not run.figures:
+        if not run.figures and not run.numbers:
             raise NotebookError(f"nothing was typed of {run.candidate or 'the mount'}; type at least one figure")
         if run.minutes is not None and not 0 < run.minutes < 1e5:
             raise NotebookError(f"{run.minutes:g} min since the load began cannot be; leave it open if nobody looked")
@@ -82,7 +86,15 @@ def add_typed(notebook: Notebook, study_id: int, runs: Sequence[TypedRun]) -> li
             )
         )
     label = "type readings" if len(runs) == 1 else f"type readings of {len(runs)} mounts"
-    return add_logs(notebook, study_id, kept, label=label)
+    with notebook.one_step(label):
+        ids = add_logs(notebook, study_id, kept, label=label)
+        if any(run.numbers for run in runs):
+            with notebook.edit(label) as session:
+                for run_id, run in zip(ids, runs, strict=True):
+                    at_s = 60 * (run.minutes or 0.0)
+                    for name, value, unit in run.numbers:
+                        session.add(Mark(run_id=run_id, at_s=at_s, kind="value", text=name, value=value, unit=unit))
+    return ids
 
 
 def _named(figures: Sequence[TypedFigure]) -> list[tuple[str, TypedFigure]]:

@@ -16,7 +16,7 @@ _NOT_RECORDED = "it was typed, not recorded"
 
 def is_typed(run: Run) -> bool:
     """Whether a person typed a run's figures."""
-    return any(c.resolution is not None for c in run.channels)
+    return any(c.resolution is not None for c in run.channels) or not run.channels
 
 
 def typed_result(data: RunData, run: Run, ways: JudgingRules) -> RunResult:

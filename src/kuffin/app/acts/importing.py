@@ -7,7 +7,7 @@ from dataclasses import replace
 from pathlib import Path
 
 from PySide6.QtCore import QObject
-from PySide6.QtWidgets import QWidget
+from PySide6.QtWidgets import QInputDialog, QWidget
 
 from kuffin.app.acts.ownchannels import OwnChannels
 from kuffin.app.base.jobs import Task
@@ -23,6 +23,7 @@ from kuffin.notebook.entities import Study
 from kuffin.notebook.placing import mounts_there, places
 from kuffin.notebook.shelf import add_bench, bench_of, set_cooled
 from kuffin.notebook.store import Notebook
+from kuffin.notebook.tablestudy import TableStudy, add_table_study, table_study, words_of
 from kuffin.reading.configurations import cooled_by_bench
 from kuffin.reading.evaluating import school_of
 from kuffin.reading.signals import lacking
@@ -63,6 +64,9 @@ class Importer(QObject):
                 except OpenReading as error:
                     still_open[path] = error
                 except KuffinError as error:
+                    table = _readings(path) if len(files) == 1 else None
+                    if table is not None:
+                        return [table], [], {}
                     problems.append(str(error))
             return read, problems, still_open
 
@@ -70,7 +74,9 @@ class Importer(QObject):
 
         def done(found: tuple[list[LogTable], list[str], dict[Path, OpenReading]]) -> None:
             tables, problems, still_open = found
-            if still_open:
+            if tables and isinstance(tables[0], TableStudy):
+                self._make_study(tables[0])
+            elif still_open:
                 self._ask_how(files, told, still_open, candidate, round_number)
             else:
                 self._ask(tables, problems, candidate, round_number)
@@ -138,6 +144,21 @@ class Importer(QObject):
         self.dialog.setModal(True)
         self.dialog.show()
 
+    def _make_study(self, found: TableStudy) -> None:
+        """Ask whether a table of readings shall become a study, saying what its columns are taken for."""
+        said = "\n".join(w[:1].upper() + w[1:] + "." for w in words_of(found))
+        stem = Path(found.file).stem
+        question, ok = QInputDialog.getText(
+            self._window,
+            "A table of readings",
+            f"{said}\n\nIt becomes a study of its own. Its question:",
+            text=f"{stem}?",
+        )
+        if ok and self._state.notebook is not None:
+            study = self._state.attempt(add_table_study, self._state.notebook, found, question)
+            if isinstance(study, int):
+                self._state.choose_study(study)
+
     def _add(self, logs: list[Incoming], before: Cooled, told: Cooled) -> None:
         study, notebook = self._state.study, self._state.notebook
         if study is None or notebook is None:
@@ -169,6 +190,16 @@ class Importer(QObject):
                 tell_cooled(notebook, study, before, told)
 
         self._state.jobs.start("adding the logs", work, lambda _: notebook.changed(), self._state.trouble.emit)
+
+
+def _readings(path: Path) -> TableStudy | None:
+    """What a file holds that is no log, where it is a table of readings."""
+    from kuffin.logs.tidy import read_tidy  # only when it is needed
+
+    try:
+        return table_study(read_tidy(path))
+    except KuffinError:
+        return None
 
 
 def tell_cooled(notebook: Notebook, study: Study, before: Cooled, told: Cooled) -> None:

@@ -50,8 +50,8 @@ def read_figure(written: str, quantity: str) -> WrittenFigure:
         raise BenchError(
             f"“{found['unit']}” is no unit of a {quantity.replace('_', ' ')}; it is taken in {usual} without one"
         )
-    (low, high), _ = to_canonical(np.array([value, value + step]), unit)
-    return WrittenFigure(value=float(low), resolution=abs(float(high - low)))
+    canonical, _ = to_canonical(np.array([value]), unit)
+    return WrittenFigure(value=float(canonical[0]), resolution=step * abs(unit.scale))
 
 
 def taken_apart(line: str) -> list[tuple[str | None, str]]:
