@@ -35,6 +35,7 @@ _CANDIDATE = {
 }
 _MOUNT = {"mount", "unit", "round", "nr", "no"}
 _LESS = {"temperature", "power", "sound_level", "time"}  # quantities of which less is better
+_LESS_WORDS = {"rise", "temperature", "noise", "loudness", "level", "time", "price", "power", "drop", "delta", "temp"}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -94,7 +95,8 @@ def table_study(table: TidyTable) -> TableStudy:
         if role in ROLES and unit is not None and ROLES[role].quantity == unit.quantity and unit.canonical != "K":
             figures[i] = role
         else:
-            numbers[i] = (n.name, n.unit or "", unit is not None and unit.quantity in _LESS)
+            less = (unit is not None and unit.quantity in _LESS) or bool(set(lower[i].split()) & _LESS_WORDS)
+            numbers[i] = (n.name, n.unit or "", less or (n.unit or "").startswith("dB"))
     if not figures and not numbers:
         raise LogError(f"{table.file}: no column holds numbers")
     runs: dict[tuple[str, str], TypedRun] = {}

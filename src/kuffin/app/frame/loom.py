@@ -221,10 +221,11 @@ class Loom(Painted):
         if scale is not None:
             painter.setFont(small)
             painter.setPen(t.color("muted"))
+            foot, top = (f"{number(x, 1)} {self._unit()}".rstrip() for x in scale)
             painter.drawText(
                 QRectF(0, bottom + 2, self.width() - 4, 34),
                 Qt.TextFlag.TextWordWrap,
-                f"rails: {number(scale[0], 1)} {self._unit()} at the foot, {number(scale[1], 1)} {self._unit()} at the top",
+                f"rails: {foot} at the foot, {top} at the top",
             )
 
     def _paint_crossing(self, painter: QPainter, row: int, column: int, scale: tuple[float, float] | None) -> None:
