@@ -7,12 +7,14 @@ import signal
 import sqlite3
 import subprocess
 import sys
+from contextlib import closing
 from pathlib import Path
 
 import pytest
 
 from kuffin.core.base.errors import NotebookError
-from kuffin.notebook import edits
+from kuffin.core.compare.claims import Claimed
+from kuffin.notebook import edits, planedits
 from kuffin.notebook.store import Notebook
 
 SQL = Path(__file__).with_name("format1.sql").read_text(encoding="utf-8")
@@ -160,3 +162,28 @@ def test_a_kill_at_any_point_of_it_loses_no_edit(old: Path, tmp_path: Path) -> N
     killer.stdin.close()
     assert killer.wait(10) == 0 and kills >= 15
     db.close()
+
+
+def test_a_claim_of_format_6_keeps_what_it_claimed(tmp_path: Path) -> None:
+    path = tmp_path / "n.kuffin"
+    with closing(Notebook.create(path)) as book:
+        study = edits.add_study(book, "Which block?", "block", ["Tern", "Plover"])
+        a, b = (c.id for c in book.study(study).live_candidates)
+        planedits.add_claim(book, study, a, b, Claimed(low=2.5), "Oxbow Works")
+    db = sqlite3.connect(path)
+    db.execute("ALTER TABLE claim RENAME COLUMN amount TO at_least_k")
+    for table, column in (
+        ("claim", "high"),
+        ("claim", "way"),
+        ("claim", "percent"),
+        ("claim", "outcome"),
+        ("channel", "resolution"),
+    ):
+        db.execute(f"ALTER TABLE {table} DROP COLUMN {column}")
+    db.execute("PRAGMA user_version = 6")
+    db.commit()
+    db.close()
+    with closing(Notebook.open(path)) as book:
+        (claim,) = book.study(study).live_claims
+        assert (claim.way, claim.amount, claim.high, claim.percent, claim.outcome) == ("at least", 2.5, None, False, "")
+        assert (claim.candidate_id, claim.against_id, claim.said_by) == (a, b, "Oxbow Works")
