@@ -294,6 +294,15 @@ class TestFit:
         assert page.screws.text() == "The screw cannot be -3 mm; measure it again."
         press(page, "Add a pad")
         at_rest()
+        # a gap that nobody measured is not assumed, and nothing is called right by it
+        assert page.table.item(0, 2).text() == "" and "measure it" in page.table.item(0, 5).text()
+        assert page.pads.text().startswith("Whether the die touches the block is not known")
+        write_cell(page.table, 0, 2, "0.8")
+        at_rest()
+        assert page.pads.text() == "The pads let the die touch the block."
+        page.table.item(0, 2).setText("")
+        at_rest()
+        assert page.pads.text().startswith("Whether the die touches")
         write_cell(page.table, 0, 2, "-0.5")
         at_rest()
         assert "gap" in page.pads.text()

@@ -144,7 +144,7 @@ _SHEETS: dict[str, Mapping[str, Any]] = {
     "leak": _READINGS,
     "bleed": _READINGS,
     "print": {"block": _PRINT_SIDE, "die": _PRINT_SIDE, "width_mm": Number | None, "height_mm": Number | None},
-    "fit": {"pads": _Checked(list[list[Number | Text]], lambda v: all(len(p) >= 5 and all(isinstance(x, (int, float)) for x in p[1:5]) for p in v))},
+    "fit": {"pads": _Checked(list[list[Number | Text | None]], lambda v: all(len(p) >= 5 and all(isinstance(x, (int, float)) or (x is None and i == 2) for i, x in enumerate(p[1:5], 1)) for p in v))},
 }  # fmt: skip
 
 

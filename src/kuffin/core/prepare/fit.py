@@ -117,11 +117,11 @@ def screw(
 
 @dataclass(frozen=True, kw_only=True)
 class Pad:
-    """A pad in its place: its thickness, the gap it fills, and how far it may be squeezed."""
+    """A pad in its place: its thickness, the gap it fills (None: nobody measured it), and how far it may be squeezed."""
 
     where: str
     thickness_mm: float
-    gap_mm: float
+    gap_mm: float | None
     least_percent: float = 10.0
     most_percent: float = 40.0
 
@@ -133,13 +133,13 @@ class PadFit:
     Attributes
     ----------
     state : str
-        ``right``, ``loose`` (squeezed too little), ``tight`` (too much) or ``no contact``.
+        ``right``, ``loose`` (squeezed too little), ``tight`` (too much), ``no contact``, or ``unknown``.
     lift_mm : float
         By how much it would still have to be squeezed beyond its limit: 0 where it yields enough.
     """
 
     pad: Pad
-    squeeze_percent: float
+    squeeze_percent: float | None
     state: str
     lift_mm: float
     sentence: str
@@ -158,6 +158,12 @@ def pads(fitted: Sequence[Pad]) -> tuple[list[PadFit], float, str]:
     """
     out = []
     for pad in fitted:
+        if pad.gap_mm is None:
+            words = "the gap is not known: measure it, with putty between the parts, or look at the print"
+            out.append(
+                PadFit(pad=pad, squeeze_percent=None, state="unknown", lift_mm=0.0, sentence=f"{pad.where}: {words}.")
+            )
+            continue
         if pad.gap_mm < 0:
             raise BenchError(f"{pad.where}: a gap of {pad.gap_mm:g} mm cannot be; the parts would be inside each other")
         if pad.thickness_mm <= 0:
@@ -184,6 +190,8 @@ def pads(fitted: Sequence[Pad]) -> tuple[list[PadFit], float, str]:
     if stand_off > 0:
         worst = max(out, key=lambda p: p.lift_mm).pad.where
         said = f"The die would stand off by {stand_off:.2f} mm, because of {worst}: it loses contact."
+    elif unknown := [p.pad.where for p in out if p.state == "unknown"]:
+        said = f"Whether the die touches the block is not known: the gap under {', '.join(dict.fromkeys(unknown))} was not measured."
     else:
         said = "The pads let the die touch the block." if out else "No pads are entered."
     return out, stand_off, said

@@ -48,7 +48,9 @@ class FitPage(PreparePage):
         self.column.addWidget(self.screws)
         self.heading("Pads")
         self.table = WritingTable(
-            ["where", "pad, mm", "gap, mm", "squeeze at least, %", "at most, %", "how it sits"], "Pads", stretch=5
+            ["where", "pad, mm", "gap (measured), mm", "squeeze at least, %", "at most, %", "how it sits"],
+            "Pads",
+            stretch=5,
         )
         self.table.written.connect(self._pad_written)
         self.column.addWidget(self.table)
@@ -146,13 +148,17 @@ class FitPage(PreparePage):
     def _say_pads(self, kept: list[list[Any]]) -> None:
         try:
             numbers = ("thickness_mm", "gap_mm", "least_percent", "most_percent")
-            typed = [dict(zip(numbers, map(float, p[1:5]), strict=False)) for p in kept]
+            typed = [dict(zip(numbers, p[1:5], strict=False)) for p in kept]
             found, _, said = pads([Pad(where=str(p[0]), **told) for p, told in zip(kept, typed, strict=True)])
             states = [f.sentence.split(": ", 1)[1] for f in found]
         except KuffinError as error:
             states, said = [""] * len(kept), str(error)[0].upper() + str(error)[1:] + "."
         self.table.fill(
-            [[str(p[0]), *(f"{float(x):g}" for x in p[1:5]), s] for p, s in zip(kept, states, strict=True)], fixed=(5,)
+            [
+                [str(p[0]), *("" if x is None else f"{float(x):g}" for x in p[1:5]), s]
+                for p, s in zip(kept, states, strict=True)
+            ],
+            fixed=(5,),
         )
         self.table.fit(6)
         self.table.setVisible(bool(kept))
@@ -187,7 +193,7 @@ class FitPage(PreparePage):
         pad = [
             "memory",
             thickness,
-            round(0.8 * thickness, 2),
+            None,  # nobody has measured it yet
             float(fields.get("least_percent") or 10),
             float(fields.get("most_percent") or 40),
         ]
@@ -196,7 +202,9 @@ class FitPage(PreparePage):
     def _pad_written(self, at: int, column: int, content: str) -> None:
         kept = [list(p) for p in self.sheet().get("pads", [])]
         try:
-            kept[at][column] = content.strip() if column == 0 else float(content.replace(",", "."))
+            written = content.strip()
+            blank = column == 2 and not written
+            kept[at][column] = written if column == 0 else None if blank else float(written.replace(",", "."))
         except ValueError:
             self.state.trouble.emit(f"“{content}” is no number")
             self.show_now()
