@@ -1,6 +1,7 @@
 VENV := .venv
 PY := $(VENV)/bin/python
 STAMP := $(VENV)/.installed
+LINTED := $(VENV)/lint.txt
 
 .PHONY: install demo test lint shots bench clean
 
@@ -22,9 +23,11 @@ lint: install
 	$(VENV)/bin/mypy
 	$(VENV)/bin/lint-imports
 
-# most of the time the tests wait for a window or a clock, so three run side by side on two cores
-test: lint
-	QT_QPA_PLATFORM=offscreen $(PY) -m pytest -n 3 --dist worksteal
+# most of the time the tests wait for a window or a clock, so three run side by side on two cores, and lint beside them
+test: install
+	@$(MAKE) --no-print-directory lint > $(LINTED) 2>&1 & lint=$$!; \
+	QT_QPA_PLATFORM=offscreen $(PY) -m pytest -n 3 --dist worksteal; tested=$$?; \
+	wait $$lint; linted=$$?; cat $(LINTED); test $$tested -eq 0 -a $$linted -eq 0
 
 shots: install
 	QT_QPA_PLATFORM=offscreen $(PY) tools/shots.py docs/screenshots
