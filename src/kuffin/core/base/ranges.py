@@ -217,7 +217,11 @@ def _box_probability(c: float, correlation: Array, df: float) -> float:
 
 
 def dunnett_critical(confidence: float, correlation: Array, df: float) -> float:
-    """Critical value of Dunnett's comparisons with one reference."""
+    """Critical value of Dunnett's comparisons with one reference.
+
+    >>> round(dunnett_critical(0.95, even_correlation(2), 10.0), 2)
+    2.57
+    """
     if correlation.shape[0] == 1:
         return t_quantile(0.5 + confidence / 2, df)
     return _dunnett_critical(confidence, tuple(map(tuple, np.round(correlation, 10).tolist())), float(df))
@@ -234,7 +238,11 @@ def _dunnett_critical(confidence: float, rows: tuple[tuple[float, ...], ...], df
 
 
 def dunnett_p(t: float, correlation: Array, df: float) -> float:
-    """The adjusted p of a comparison t standard errors from 0 among comparisons with one reference."""
+    """The adjusted p of a comparison t standard errors from 0 among comparisons with one reference.
+
+    >>> round(dunnett_p(2.57, even_correlation(2), 10.0), 2)
+    0.05
+    """
     if correlation.shape[0] == 1:
         return t_two_sided_p(t, df)
     return float(np.clip(1 - many_to_one_cdf(abs(t), correlation, df), 0.0, 1.0))

@@ -55,6 +55,11 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
 
     Source: F. R. Hampel, "The influence curve and its role in robust estimation", JASA 69 (1974); window and limits:
     docs/methods.md.
+
+    >>> coolant = 30 + 0.1 * np.arange(30)
+    >>> coolant[12] = 90.0
+    >>> np.flatnonzero(smooth_spikes(coolant)).tolist()
+    [12]
     """
     marked = np.zeros(values.size, bool)
     finite = np.flatnonzero(np.isfinite(values))
@@ -76,6 +81,9 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     """Mark single samples of a lively trace (die, power) that stand off from both neighbours.
 
     A sample stays where the companion (power for the die, the die for power) moves with it at that moment.
+
+    >>> np.flatnonzero(lone_spikes(np.array([60.0, 60.5, 60.0, 99.0, 60.5, 60.0]))).tolist()
+    [3]
     """
     marked = np.zeros(values.size, bool)
     finite = np.flatnonzero(np.isfinite(values))
@@ -179,6 +187,9 @@ def box_means(times: Array, values: Array, width: float, starts: Array) -> Array
     -------
     ndarray, shape (m,)
         NaN where a box has no reading or is mostly a gap.
+
+    >>> box_means(np.arange(0.0, 50.0, 10.0), np.arange(5.0), 20.0, np.array([0.0, 20.0])).tolist()
+    [1.0, 3.0]
     """
     ok = np.isfinite(values)
     return Boxes(times[ok], width, starts).means(values[ok])
@@ -271,7 +282,11 @@ def comes_and_goes(power: Array) -> bool:
 
 
 def showing_load(own: Array | None, all_of_it: Array | None) -> Array | None:
-    """The power by which a load is seen: the device's own, or that of all devices where its own stands still."""
+    """The power by which a load is seen: the device's own, or that of all devices where its own stands still.
+
+    >>> showing_load(None, np.array([5.0, 6.0])).tolist()
+    [5.0, 6.0]
+    """
     if own is None or (all_of_it is not None and not comes_and_goes(own) and comes_and_goes(all_of_it)):
         return all_of_it
     return own

@@ -207,6 +207,9 @@ def to_canonical(values: NDArray[np.float64], unit: Unit) -> tuple[NDArray[np.fl
     values : ndarray, shape (n,)
     unit : str
         The canonical unit.
+
+    >>> to_canonical(np.array([300.0, 310.0]), parse_unit("K"))[1]
+    'degC'
     """
     if unit.canonical == "K":
         finite = values[np.isfinite(values)]

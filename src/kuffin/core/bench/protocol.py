@@ -70,7 +70,11 @@ class Step:
 
 
 def usual_steps() -> tuple[Step, ...]:
-    """The three steps that most tests are made of: idle, load, cool down."""
+    """The three steps that most tests are made of: idle, load, cool down.
+
+    >>> [step.name for step in usual_steps()]
+    ['idle', 'load', 'cool down']
+    """
     return (
         Step(name="idle", settle="clock", longest_min=5, measure_min=2),
         Step(name="load", load="batch stretch", settle="detect", longest_min=45, measure_min=5),
@@ -159,7 +163,11 @@ def step_minutes(
 def run_minutes(
     steps: Sequence[Step], tau_s: float = DEFAULT_TAU_S, rise_k: float = DEFAULT_RISE_K, tolerance_k: float = 0.2
 ) -> float:
-    """How long a whole run is expected to take; steps after the first settle over a third of the rise."""
+    """How long a whole run is expected to take; steps after the first settle over a third of the rise.
+
+    >>> round(run_minutes(usual_steps(), tau_s=60.0, rise_k=10.0))
+    29
+    """
     total, warmed = 0.0, False
     for step in steps:
         total += step_minutes(step, tau_s, rise_k / 3 if warmed else rise_k, tolerance_k)

@@ -50,6 +50,9 @@ def settings_words(values: Mapping[str, Value], but: Iterable[str] = ()) -> str:
     ----------
     but : iterable of str
         Keys that are not said.
+
+    >>> settings_words({"power_limit_w": 240.0})
+    'power limit 240 W'
     """
     left = set(but)
     known = [k for k in OF_TEST if k in values and k not in left]

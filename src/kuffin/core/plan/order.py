@@ -140,6 +140,9 @@ def plan_order(
     ------
     BenchError
         With fewer than two candidates, two of one name, no round, or a baseline that is none of the candidates.
+
+    >>> [s.candidate for s in plan_order(["Reed", "Rush"], 1, seed=1)]
+    ['Reed', 'Rush']
     """
     names = list(candidates)
     if len(set(names)) != len(names):
