@@ -217,6 +217,9 @@ def read_field(field: Field, written: str) -> float | str | list[str] | None:
     ------
     BenchError
         Where it is no number, out of range, or none of the choices.
+
+    >>> [read_field(f, "2.5") for f in KINDS["radiator"].fields if f.unit][:1], read_field(KINDS["radiator"].fields[0], " ")
+    ([2.5], None)
     """
     written = written.strip()
     if not written:

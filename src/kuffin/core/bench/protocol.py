@@ -207,12 +207,20 @@ def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
 
 
 def to_plain(steps: Sequence[Step]) -> list[dict[str, Any]]:
-    """Steps as they are kept in a notebook."""
+    """Steps as they are kept in a notebook.
+
+    >>> to_plain(usual_steps())[0]["name"]
+    'idle'
+    """
     return [asdict(s) for s in steps]
 
 
 def from_plain(kept: Sequence[Mapping[str, Any]]) -> tuple[Step, ...]:
-    """Steps from a notebook; what an older Kuffin did not know takes its default."""
+    """Steps from a notebook; what an older Kuffin did not know takes its default.
+
+    >>> [s.name for s in from_plain(to_plain(usual_steps()))]
+    ['idle', 'load', 'cool down']
+    """
     known = Step.__dataclass_fields__
     return tuple(Step(**{k: v for k, v in step.items() if k in known}) for step in kept)
 

@@ -39,7 +39,11 @@ def setting_words(key: str, value: Value) -> str:
 
 
 def short_words(key: str, value: Value) -> str:
-    """One setting in a table's head: as `setting_words`, but a power needs no name."""
+    """One setting in a table's head: as `setting_words`, but a power needs no name.
+
+    >>> short_words("power_w", 240.0), short_words("power_limit_w", 240.0)
+    ('240 W', 'power limit 240 W')
+    """
     return written(OF_TEST[key], value) if key == "power_w" else setting_words(key, value)
 
 
@@ -87,7 +91,11 @@ def read_settings(words: str) -> dict[str, Value]:
 
 
 def written_or(key: str, value: Value) -> str:
-    """A setting's value with its unit, or as it is where it is the person's own."""
+    """A setting's value with its unit, or as it is where it is the person's own.
+
+    >>> written_or("power_limit_w", 240.0), written_or("mine", "wide")
+    ('240 W', 'wide')
+    """
     return written(OF_TEST[key], value) if key in OF_TEST else str(value)
 
 

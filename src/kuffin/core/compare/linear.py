@@ -88,6 +88,9 @@ def fit_linear(
     Candidates are coded one column each; rounds with weights that sum to nought and covariates about their mean, so the
     candidates' coefficients are the least-squares means (S. R. Searle, F. M. Speed and G. A. Milliken, The American
     Statistician 34 (1980), 216–221).
+
+    >>> fit_linear(np.array([1.0, 1.2, 3.0, 3.2]), np.array([0, 0, 1, 1]), 2).df
+    2.0
     """
     design = design_matrix(candidate, k, rounds, covariates, covariate_names)
     if within is not None and within.size:

@@ -144,6 +144,9 @@ def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Th
     -------
     Throttling or None
         None where nothing of the kind is seen, or where the die stays below 60 °C.
+
+    >>> throttling(np.arange(9.0), np.full(9, 40.0), np.full(9, 4000.0), np.ones(9, bool)) is None
+    True
     """
     ok = loaded & np.isfinite(die_c) & np.isfinite(clock_mhz)
     if ok.any():

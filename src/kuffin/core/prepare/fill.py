@@ -46,7 +46,11 @@ class Held:
 
 
 def loop_volume_ml(parts: Sequence[Held]) -> tuple[float, float]:
-    """What a loop holds and the half-width of that: guesses count 40 %, makers' figures 5 %, in quadrature."""
+    """What a loop holds and the half-width of that: guesses count 40 %, makers' figures 5 %, in quadrature.
+
+    >>> loop_volume_ml([Held("reservoir", 300.0, guessed=False), Held("block", 20.0, guessed=True)])
+    (320.0, 17.0)
+    """
     total = sum(p.volume_ml for p in parts)
     spread = np.sqrt(sum((p.volume_ml * (0.4 if p.guessed else 0.05)) ** 2 for p in parts))
     return float(total), float(spread)
@@ -130,6 +134,9 @@ def metal_warnings(metals: Mapping[str, Sequence[str]]) -> list[str]:
     Parameters
     ----------
     metals : mapping of part to its wetted metals
+
+    >>> metal_warnings({"block": ["nickel plate"], "fitting": ["silver"]})
+    ['silver (fitting) meets nickel plate (block): silver strips nickel. Leave the silver out.']
     """
     holders: dict[str, list[str]] = {}
     for part, found in metals.items():
