@@ -119,6 +119,8 @@ def check(steps: Sequence[Step]) -> None:
     Raises
     ------
     BenchError
+
+    >>> check(usual_steps())
     """
     if not steps:
         raise BenchError("a protocol needs at least one step")

@@ -69,7 +69,15 @@ def judged_pair(
 def group_letters(
     names: list[str], means: Array, pairs: Sequence[PairResult], confidence: float, better: str
 ) -> list[str]:
-    """Letters of the ties, the best candidate first; two share one where p is not below 1 − confidence."""
+    """Letters of the ties, the best candidate first; two share one where p is not below 1 − confidence.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> found = compare(mounts)
+    >>> group_letters(["Reed", "Rush"], np.array([1.1, 3.1]), found.pairs, 0.95, "lower")
+    ['a', 'b']
+    """
     apart = np.zeros((len(names), len(names)), bool)
     for pair in pairs:
         i, j = names.index(pair.a), names.index(pair.b)
@@ -123,6 +131,9 @@ def mounts_needed(
     -------
     int or None
         None past 99.
+
+    >>> mounts_needed(1.0, 0.5, None, 0.95, lambda level, n: 2.0)
+    3
     """
 
     def settles(n: int) -> bool:

@@ -86,13 +86,29 @@ def several(n: int, thing: str) -> str:
 
 
 def best_of(found: Comparison) -> str:
-    """The candidate that is best by its mean; one whose value is only a bound wins nothing."""
+    """The candidate that is best by its mean; one whose value is only a bound wins nothing.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> found = compare(mounts)
+    >>> best_of(found)
+    'Reed'
+    """
     free = [c for c in found.candidates if not c.bound] or found.candidates
     return (min if found.better == "lower" else max)(free, key=lambda c: c.mean).name
 
 
 def better_first(pair: PairResult, better: str) -> tuple[str, str, float, float]:
-    """The better one of two by their means, the other, and by how much it is better: the interval's two ends."""
+    """The better one of two by their means, the other, and by how much it is better: the interval's two ends.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> found = compare(mounts)
+    >>> better_first(found.pairs[0], "lower")[:2]
+    ('Reed', 'Rush')
+    """
     if (pair.difference < 0) == (better == "lower"):
         first, second, ends = pair.a, pair.b, (pair.low, pair.high)
     else:
@@ -108,7 +124,15 @@ def pair_said(pair: PairResult, found: Comparison, outcome: Outcome) -> str:
 def pair_sentence(
     pair: PairResult, found: Comparison, unit: str, wording: Wording | None = None, left_in: str = ""
 ) -> str:
-    """One sentence on one pair, in the response's unit; without a wording the lower one is spoken of as lower."""
+    """One sentence on one pair, in the response's unit; without a wording the lower one is spoken of as lower.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> found = compare(mounts)
+    >>> pair_sentence(found.pairs[0], found, "K")
+    'Reed is lower than Rush by 1.4 to 2.6 K.'
+    """
     caveat = f", with {left_in} still in it" if left_in else ""
     digits = digits_for(pair.high - pair.low)
     u = f" {unit}" if unit else ""

@@ -37,7 +37,13 @@ class TypedValue:
 
 
 def together(name: str, symbol: str, figures: Sequence[TypedValue]) -> Worked:
-    """One figure, or the mean of several that stand for the same (cores, probes at the intake)."""
+    """One figure, or the mean of several that stand for the same (cores, probes at the intake).
+
+    >>> read = (("Core 1", 60.0), ("Core 2", 64.0))
+    >>> cores = [TypedValue(name=core, value=value, unit="°C", resolution=1.0) for core, value in read]
+    >>> together("die", "T", cores).value
+    62.0
+    """
     if len(figures) == 1:
         return figures[0].worked(symbol)
     each = [f.worked(f"{symbol}_{i}") for i, f in enumerate(figures, 1)]
