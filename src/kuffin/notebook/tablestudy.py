@@ -11,6 +11,7 @@ from kuffin.core.base.errors import LogError
 from kuffin.core.base.units import canonical_unit, parse_unit
 from kuffin.core.bench.outcomes import asked_outcome
 from kuffin.core.bench.roles import AIR, COOLANT, DIE, ROLES
+from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.bench.writtenfigures import read_figure
 from kuffin.logs.channelguess import guess_role
 from kuffin.logs.header import split_names
@@ -147,7 +148,7 @@ def add_table_study(notebook: Notebook, found: TableStudy, question: str) -> int
         add_typed(notebook, study, found.runs)
         less = [name for name, _, lower in found.numbers if lower]
         plan: dict[str, object] = {"lower_is_better": less or None}
-        if found.numbers and found.under_test == "anything":
+        if found.numbers and kind_under_test(found.under_test).any_temperature:
             plan["outcome"] = asked_outcome(found.numbers[0][0], found.numbers[0][1]).key
         planedits.set_plan(notebook, study, "say which way is better", **plan)
     return study

@@ -116,8 +116,9 @@ def plan_order(
     """Draw an order: randomised complete blocks.
 
     Each round holds each candidate once, in random order; no candidate comes twice running across a boundary (but of
-    two candidates one would then always come first, so there ABBA is allowed); the baseline is mounted at the start, at the end and between. Of a number of such draws the evenest is taken, and of
-    equally even ones the quickest; the draw treats all candidates alike.
+    two candidates one would then always come first, so there ABBA is allowed); the baseline is mounted at the start,
+    at the end and between. Of a number of such draws the evenest is taken, and of equally even ones the quickest; the
+    draw treats all candidates alike.
 
     Parameters
     ----------
