@@ -38,7 +38,8 @@ def window(qtbot: QtBot, tmp_path: Path, qapp: object) -> Iterator[MainWindow]:
     made.resize(1280, 800)
     qtbot.addWidget(made)
     made.show()
-    qtbot.waitExposed(made)
+    made.activateWindow()
+    qtbot.waitUntil(made.isActiveWindow)  # else no shortcut reaches it
     yield made
     made.close()
 

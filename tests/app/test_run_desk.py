@@ -9,7 +9,6 @@ import signal
 import subprocess
 import sys
 from collections.abc import Callable
-from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
@@ -74,9 +73,6 @@ def recorded(window: MainWindow) -> Run:
 
 def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWindow, at_rest: AtRest) -> None:
     window = demo_window
-    # at 300 times life a busy machine looks seldom: the longest time is no part of what is tested
-    take_protocol(window, tuple(replace(s, longest_min=2 * s.longest_min) for s in window.shelf.steps))
-    at_rest()
     on_desk(window)
     assert window.run.ready.title.text() == "Reed, round 4"
     before = window.state.verdict.main.comparison.candidate("Reed")

@@ -45,6 +45,7 @@ class Thinker:
 
     def start(self) -> None:
         """Begin."""
+        self._live.bench.pace.looked("thinker")
         self._thread.start()
 
     def wait(self) -> None:
@@ -57,6 +58,12 @@ class Thinker:
         self.forecast = Forecast()
 
     def _run(self) -> None:
+        try:
+            self._follow()
+        finally:
+            self._live.bench.pace.left("thinker")
+
+    def _follow(self) -> None:
         live = self._live
         try:
             self._others = siblings(live.notebook, live.study, live.mount.id if live.mount is not None else None)
@@ -65,6 +72,7 @@ class Thinker:
             self._others = []
         looked = 0.0
         while not live.wait(min(0.5, 5.0 / live.bench.speed)):
+            live.bench.pace.looked("thinker")
             stage = live.leader.stage
             if stage is None or not stage.step.load or stage.phase == WAITING:
                 continue

@@ -122,7 +122,7 @@ class LiveRun:
         if go_on is not None:
             first, from_s = self._take_up(go_on, started)
         self.recorder = Recorder(
-            bench.instruments, self._writer.add, bench.interval_s, bench.speed, None, self.seen.add, from_s
+            bench.instruments, self._writer.add, bench.interval_s, bench.speed, bench.pace, self.seen.add, from_s
         )
         self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
         self.leader = Leader(self.steps, bench.load.sets, first, from_s)
@@ -178,6 +178,7 @@ class LiveRun:
         self._writer.begin()
         for mark in self._first_marks:
             self._writer.mark(mark)
+        self.bench.pace.looked("lead")
         self.recorder.start()
         self._thinker.start()
 
@@ -216,6 +217,7 @@ class LiveRun:
 
     def tick(self) -> Now:
         """Go on as far as the time says, and tell how things stand."""
+        self.bench.pace.looked("lead")
         now = self.recorder.elapsed_s
         seen = self.seen_now()
         if self.running:
@@ -333,6 +335,7 @@ class LiveRun:
         loaded = stage is not None and self._loaded(stage) and (stage.number > 1 or bool(stage.step.load))
         stopped = self.bench.load.stop()
         self._stop.set()
+        self.bench.pace.left("lead")
         self.over = why
         self._troubles.note_counts(self.recorder.elapsed_s)
         if loaded:

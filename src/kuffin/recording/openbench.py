@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from kuffin.core.bench.devices import ChannelRole
 from kuffin.instruments.byhand import HandSource
@@ -11,10 +11,13 @@ from kuffin.instruments.configured import ConfiguredInstrument
 from kuffin.instruments.instrument import LiveInstrument
 from kuffin.notebook.runwriter import ChannelRow
 from kuffin.recording.loads import LoadControl, SimulatedLoad
+from kuffin.recording.pace import FollowedPace, Pace
 from kuffin.simulated.faults import Fault
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.livebench import SimulatedBench
 from kuffin.simulated.station import RunPlan
+
+_AHEAD_S = 90.0  # of the bench: the shortest that is worth a look takes longer
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -27,6 +30,8 @@ class OpenBench:
         The distance of rows, s of the bench.
     speed : float
         1 but for the simulated bench.
+    pace : Pace
+        The clock that it goes by.
     """
 
     name: str
@@ -34,6 +39,7 @@ class OpenBench:
     load: LoadControl
     interval_s: float = 1.0
     speed: float = 1.0
+    pace: Pace = field(default_factory=Pace)
 
     @property
     def channels(self) -> list[ChannelRow]:
@@ -73,7 +79,13 @@ class OpenBench:
 
 def simulated(plan: RunPlan, seed: int, speed: float, fault: Fault | None = None) -> OpenBench:
     """The bench that ships, with something built in, and a fault where one practises."""
-    bench = SimulatedBench(plan, Pump(), seed, speed, fault=fault)
+    pace = FollowedPace(_AHEAD_S / speed) if speed > 1 else Pace()
+    bench = SimulatedBench(plan, Pump(), seed, speed, pace.now, fault=fault)
     return OpenBench(
-        name="simulated bench", instruments=[bench], load=SimulatedLoad(bench), interval_s=bench.interval_s, speed=speed
+        name="simulated bench",
+        instruments=[bench],
+        load=SimulatedLoad(bench),
+        interval_s=bench.interval_s,
+        speed=speed,
+        pace=pace,
     )
