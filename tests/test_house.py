@@ -43,6 +43,24 @@ def test_whoever_calls_something_is_told_what_it_does(room: str) -> None:
     assert bare == []
 
 
+def test_what_many_call_shows_an_example_that_is_run() -> None:
+    """Of each function of the core that several modules call."""
+    users: dict[str, set[Path]] = {}
+    for path in MODULES:
+        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+            if isinstance(node, ast.ImportFrom) and (node.module or "").startswith("kuffin.core"):
+                for name in node.names:
+                    users.setdefault(name.name, set()).add(path)
+    without = [
+        node.name
+        for path in sorted((ROOT / "src" / "kuffin" / "core").rglob("*.py"))
+        for node in ast.parse(path.read_text(encoding="utf-8")).body
+        if isinstance(node, ast.FunctionDef) and not node.name.startswith("_") and len(users.get(node.name, ())) > 1
+        if ">>>" not in (ast.get_docstring(node) or "")
+    ]
+    assert without == []
+
+
 def test_tests_touch_nothing_that_is_a_modules_own() -> None:
     """They read what a person or another module could read; `os._exit` is how Python ends a process at once."""
     touched = []

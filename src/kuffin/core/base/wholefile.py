@@ -32,6 +32,13 @@ def written_whole(target: Path | str) -> Iterator[Path]:
     ------
     KuffinError
         Where it cannot be written (no room, no right, no such folder).
+
+    >>> from tempfile import TemporaryDirectory
+    >>> with TemporaryDirectory() as folder:
+    ...     with written_whole(Path(folder) / "a.txt") as beside:
+    ...         _ = beside.write_text("Reed")
+    ...     [p.name for p in Path(folder).iterdir()]
+    ['a.txt']
     """
     target = Path(target).resolve()
     if target.is_dir():
@@ -64,6 +71,12 @@ def write_whole(target: Path | str, content: bytes | str) -> None:
     Raises
     ------
     KuffinError
+
+    >>> from tempfile import TemporaryDirectory
+    >>> with TemporaryDirectory() as folder:
+    ...     write_whole(Path(folder) / "a.txt", "Reed")
+    ...     (Path(folder) / "a.txt").read_text()
+    'Reed'
     """
     with written_whole(target) as partial:
         partial.write_bytes(content if isinstance(content, bytes) else content.encode("utf-8"))

@@ -165,6 +165,10 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
     """Which channels speak.
 
     Dies of two devices are never taken together: where it is not told which is meant, none speaks, and it is said.
+
+    >>> channels = [ChannelRole("Die", "die", "CPU"), ChannelRole("GPU die", "die", "GPU")]
+    >>> whose(channels, Cooled("GPU")).device
+    'GPU'
     """
     owners = _owners(channels, DIE)
     powered = _owners(channels, ("power",))

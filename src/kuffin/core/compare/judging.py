@@ -47,6 +47,9 @@ def judged_pair(
     ----------
     needed : int or None
         Mounts it would take, kept only where the pair is open.
+
+    >>> judged_pair("Reed", "Rush", -2.0, 0.4, 6.0, 2.45, 1.94, 0.002, 0.5, None).verdict
+    'a_lower'
     """
     low, high = difference - wide * se, difference + wide * se
     inner = (difference - narrow * se, difference + narrow * se)
@@ -106,7 +109,12 @@ def _stretches(df: float) -> Array:
 
 
 def chances_of_best(means: Array, covariance: Array, df: float, better: str) -> list[float]:
-    """Share of draws from the joint t of the adjusted means (flat prior) in which each is best."""
+    """Share of draws from the joint t of the adjusted means (flat prior) in which each is best.
+
+    >>> chances = chances_of_best(np.array([1.0, 3.0]), 0.01 * np.eye(2), 5.0, "lower")
+    >>> [round(x, 2) for x in chances]
+    [1.0, 0.0]
+    """
     k = means.size
     values, vectors = np.linalg.eigh(covariance)
     root = vectors * np.sqrt(np.maximum(values, 0.0))

@@ -19,7 +19,13 @@ Array = NDArray[np.float64]
 
 
 def sample_levels(mounts: Sequence[MountValue]) -> NDArray[np.int64]:
-    """Which sample each mount was made with, as a number; labels belong to their candidate. Shape (n,)."""
+    """Which sample each mount was made with, as a number; labels belong to their candidate. Shape (n,).
+
+    >>> from kuffin.core.compare import MountValue
+    >>> made = (("Reed", "A"), ("Reed", "B"), ("Rush", "A"))
+    >>> sample_levels([MountValue(candidate=c, sample=s, mount=c + s, value=1.0) for c, s in made])
+    array([0, 1, 2])
+    """
     keys = [(m.candidate, m.sample or "") for m in mounts]
     order = {key: i for i, key in enumerate(dict.fromkeys(keys))}
     return np.array([order[key] for key in keys], np.int64)

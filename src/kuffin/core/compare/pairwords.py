@@ -58,6 +58,13 @@ def was_held(names: Sequence[str]) -> str:
 def to_settle(pair: PairResult, found: Comparison) -> str:
     """What an open pair would take: mounts, or another sample where the samples themselves stand in the way; where one was
     held by a limit, no number of mounts does.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> found = compare(mounts[:1] + mounts[2:], margin=0.5)
+    >>> to_settle(found.pairs[0], found)
+    'about one more mount of each would settle it'
     """
     if pair.held:
         return f"{was_held(pair.held)}, so that its value is only a bound; compare the clock that was held, or a score, instead"
@@ -117,7 +124,16 @@ def better_first(pair: PairResult, better: str) -> tuple[str, str, float, float]
 
 
 def pair_said(pair: PairResult, found: Comparison, outcome: Outcome) -> str:
-    """One sentence on one pair by an outcome, with what that leaves in the numbers."""
+    """One sentence on one pair by an outcome, with what that leaves in the numbers.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> found = compare(mounts)
+    >>> from kuffin.core.bench.outcomes import MEASURED
+    >>> pair_said(found.pairs[0], found, MEASURED["hottest_core"])
+    'Reed is cooler than Rush by 1.4 to 2.6 K.'
+    """
     return pair_sentence(pair, found, outcome.difference_unit, outcome.wording, outcome.leaves_in)
 
 

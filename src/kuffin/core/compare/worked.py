@@ -30,6 +30,12 @@ def candidate_mean(
     ----------
     readings : mapping of str to Worked, optional
         Each mount's reading, by the key it has in the comparison; the mounts' bare values without it.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
+    >>> candidate_mean(compare(mounts), "Reed", "K").value
+    1.1
     """
     c = found.candidate(name)
     used = [(m, w) for m, w in zip(found.mounts, c.weights, strict=True) if abs(w) > 1e-12]

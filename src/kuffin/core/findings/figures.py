@@ -24,6 +24,19 @@ def figures(run: Recorded) -> dict[str, float]:
         ``die_over_coolant``, ``coolant_over_air``, ``hot_spot_over_die`` (K/W); ``core_spread`` (K); ``flow`` (L/h);
         ``pump``, ``fan`` (rpm); ``power``, ``idle_power`` (W); ``rest`` (K, see `at_rest`); ``idle_die_over_coolant`` (K);
         ``hottest_over_coolant`` (K/W); ``energy`` (Wh).
+
+    >>> from kuffin.core.bench.devices import ChannelRole
+    >>> t = np.arange(0.0, 1200.0, 2.0)
+    >>> told = {"Die": 60.0, "Coolant": 30.0, "Power": 200.0, "Flow": 150.0}
+    >>> roles = [("Die", "die"), ("Coolant", "coolant_in"), ("Power", "power"), ("Flow", "flow")]
+    >>> run = Recorded(
+    ...     times=t,
+    ...     values={name: np.full(t.size, x) for name, x in told.items()},
+    ...     roles=tuple(ChannelRole(name, role) for name, role in roles),
+    ...     window_s=(600.0, 1200.0),
+    ... )
+    >>> {k: round(x, 3) for k, x in figures(run).items()}
+    {'die_over_coolant': 0.15, 'flow': 150.0, 'power': 200.0}
     """
     inside = run.windowed()
     out: dict[str, float] = {}
@@ -99,6 +112,19 @@ def at_rest(run: Recorded) -> float | None:
     ``ΔT_idle − R·P_idle`` with ``R`` from idle and load together: a radiator's rise is proportional to its heat, so the
     line of rise against power goes through nothing. What is left is an offset of the probes, or air at the intake that
     is warmer than the air probe says.
+
+    >>> from kuffin.core.bench.devices import ChannelRole
+    >>> t = np.arange(0.0, 1200.0, 2.0)
+    >>> told = {"Die": 60.0, "Coolant": 30.0, "Power": 200.0, "Flow": 150.0}
+    >>> roles = [("Die", "die"), ("Coolant", "coolant_in"), ("Power", "power"), ("Flow", "flow")]
+    >>> run = Recorded(
+    ...     times=t,
+    ...     values={name: np.full(t.size, x) for name, x in told.items()},
+    ...     roles=tuple(ChannelRole(name, role) for name, role in roles),
+    ...     window_s=(600.0, 1200.0),
+    ... )
+    >>> at_rest(run) is None
+    True
     """
     coolant, air, power = run.get(*COOLANT), run.air(), run.heating()
     settled = run.traces.get("coolant_over_air")

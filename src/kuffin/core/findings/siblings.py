@@ -97,6 +97,16 @@ def against_siblings(
     ----------
     power_w : float
         The study's power: rises are told in kelvins at it.
+
+    >>> from kuffin.core.findings.thresholds import CheckLimits
+    >>> rises = {1: 0.100, 2: 0.101, 3: 0.099, 4: 0.125}
+    >>> mounts = [
+    ...     Sibling(mount_id=i, candidate="Reed", label=f"round {i}", figures={"die_over_coolant": r}, channels={})
+    ...     for i, r in rises.items()
+    ... ]
+    >>> found = against_siblings(mounts, "block", 200.0, CheckLimits())
+    >>> {i: [f.kind for f in doubts] for i, doubts in found.items()}
+    {1: [], 2: [], 3: [], 4: ['contact']}
     """
     found: dict[int, list[Finding]] = {m.mount_id: [] for m in mounts}
     for figure in FIGURES:

@@ -8,7 +8,13 @@ from kuffin.core.findings.finding import Finding
 
 
 def together(found: Sequence[Finding]) -> str:
-    """One sentence on what fits all of it, blank where the findings do not point to one thing."""
+    """One sentence on what fits all of it, blank where the findings do not point to one thing.
+
+    >>> beside = (("Reed, round 1", 24.0), ("Reed, round 2", 24.2))
+    >>> seen = [Finding(kind="contact", seen="26.1 K", figure="die_over_coolant", value=26.1, others=beside)]
+    >>> together(seen)
+    'Only the step from die to coolant is larger, at the same flow and power: contact.'
+    """
     kinds = {f.kind for f in found}
     up = {
         f.kind

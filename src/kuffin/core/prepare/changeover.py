@@ -67,6 +67,10 @@ def change_over(before: BuiltIn | None, after: BuiltIn) -> list[ChangeOverTask]:
     before : BuiltIn or None
         What is on the bench; None for an empty bench.
     after : BuiltIn
+
+    >>> tasks = change_over(None, BuiltIn(under_test="paste", candidate="Reed"))
+    >>> [t.key for t in tasks][:4]
+    ['off', 'paste', 'tighten', 'leak']
     """
     opened = not kind_under_test(after.under_test).dry_bench and (
         before is None or bool(_changed(before, after) & WET_SLOTS) or kind_under_test(after.under_test).wet
@@ -358,5 +362,9 @@ def _set(before: BuiltIn | None, after: BuiltIn) -> list[ChangeOverTask]:
 
 
 def minutes(tasks: list[ChangeOverTask]) -> float:
-    """How long a change-over is expected to take."""
+    """How long a change-over is expected to take.
+
+    >>> minutes(change_over(None, BuiltIn(under_test="paste", candidate="Reed"))) > 0
+    True
+    """
     return sum(t.minutes for t in tasks)

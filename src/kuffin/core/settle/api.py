@@ -56,6 +56,12 @@ def settle(
     ------
     TraceError
         Where there is too little to judge.
+
+    >>> rng, t = np.random.default_rng(1), np.arange(0.0, 5400.0, 2.0)
+    >>> rise = 20.0 - 15.0 * np.exp(-t / 400.0) + rng.normal(0, 0.1, t.size)
+    >>> found = settle(t, rise)
+    >>> found.settled, abs(found.value - 20.0) < 0.1
+    (True, True)
     """
     if not tolerance > 0:
         raise TraceError("the tolerance must be above 0")

@@ -35,7 +35,15 @@ def reading(s: Settled, unit: str = "", digits: int = 2, symbol: str = "y") -> W
 
 
 def plain_window(s: Settled, unit: str = "", digits: int = 2, symbol: str = "y") -> Worked:
-    """The window's mean as it is; what warm-up is left in it stands in its half-width."""
+    """The window's mean as it is; what warm-up is left in it stands in its half-width.
+
+    >>> import numpy as np
+    >>> rng, t = np.random.default_rng(1), np.arange(0.0, 5400.0, 2.0)
+    >>> rise = 20.0 - 15.0 * np.exp(-t / 400.0) + rng.normal(0, 0.1, t.size)
+    >>> from kuffin.core.settle.api import settle
+    >>> plain_window(settle(t, rise), "K").formula
+    'm'
+    """
     window, left = window_half_width(s, unit, digits + 1), _left(s, unit, digits + 1)
     terms, formula = ([window, left], "W + abs(a)") if left.value else ([window], "W")
     said = "95 %; all of the warm-up left in the window counts" if left.value else "95 %"
