@@ -1,9 +1,10 @@
-"""The demo's third study: four blocks at three powers, two samples of one, a maker's claim, and a bench that moves.
+"""The demo's third study: five blocks at three powers, two samples of one, a maker's claim, and a bench that moves.
 
 Booth seven renders overnight, and the studio asks whether a dearer block would keep it cooler than the Tern that it has.
 Tern is mounted first and last on each of four days, as the baseline. On the third day a new tube of paste was opened; it
 conducts a little less, so that every mount from then on reads warmer: the bench moved. The maker of Plover claims 3 K. Dunlin
-and Knot are alike on the die. All of this is known, and tested.
+and Knot are alike on the die. Ruff is as cheap as they come: at 240 W the processor reaches its own limit under it and
+throttles. All of this is known, and tested.
 """
 
 from __future__ import annotations
@@ -53,17 +54,21 @@ BLOCKS = {
     "Plover": BlockTruth(0.0425, 0.132, 118.0, "Oxbow Works"),
     "Dunlin": BlockTruth(0.0460, 0.092, 79.0, "Hollin & Daughter"),
     "Knot": BlockTruth(0.0462, 0.113, 52.0, "Hollin & Daughter"),
+    "Ruff": BlockTruth(0.1150, 0.128, 29.0, "Oxbow Works"),
 }
 BASELINE = "Tern"
 SAMPLES = {"Plover": {"1": -0.0012, "2": 0.0012}}  # how two specimens of one kind differ, K/W
 _ORDER = (
-    ("Plover", "Knot", "Dunlin"),
-    ("Dunlin", "Plover", "Knot"),
-    ("Knot", "Dunlin", "Plover"),
-    ("Plover", "Dunlin", "Knot"),
+    ("Plover", "Knot", "Dunlin", "Ruff"),
+    ("Dunlin", "Plover", "Knot", "Ruff"),
+    ("Knot", "Dunlin", "Plover", "Ruff"),
+    ("Plover", "Dunlin", "Knot", "Ruff"),
 )
 _PASTE_K_W, _SCATTER = 0.082, 0.013
 _STEP_S, _IDLE_S = 1080.0, 180.0
+LIMIT_C = 84.0  # from here on the processor draws less
+_MOUNTS_A_DAY = len(_ORDER[0]) + 2
+BLOCK_RUNS = DAYS * _MOUNTS_A_DAY
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -109,6 +114,7 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
                 idle_s=_IDLE_S,
                 load_s=_STEP_S * len(POWERS_W),
                 leakage=0.0006,
+                limit_c=LIMIT_C,
                 interval_s=3.0,
             )
             table, _ = record(plan, Pump(), SEED * 100 + day * 10 + slot, f"{name.lower()}_day{day}_{slot + 1}.csv")
@@ -118,12 +124,12 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
                     candidate=name,
                     round=day,
                     sample=sample,
-                    control=slot == 4,
+                    control=slot == _MOUNTS_A_DAY - 1,
                     table=with_regulators(table, regulator, rng),
                 )
             )
             if progress is not None:
-                progress(len(out), DAYS * 5)
+                progress(len(out), BLOCK_RUNS)
     return out
 
 

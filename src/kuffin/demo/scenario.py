@@ -14,7 +14,7 @@ from pathlib import Path
 import numpy as np
 
 from kuffin.core.base.wholefile import write_whole
-from kuffin.demo.blocks import DAYS, add_block_study
+from kuffin.demo.blocks import BLOCK_RUNS, add_block_study
 from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
 from kuffin.demo.pads import add_pad_study
 from kuffin.demo.pastes import add_paste_study
@@ -118,7 +118,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             notebook, QUESTION, "radiator", ["Sedge", "Reed", "Bulrush", "Rush"], MARGIN_K, name="Radiators, spring"
         )
         edits.change_study(notebook, study, "set the study up", reference_power_w=REFERENCE_W, blocks=True)
-        total = 2 * sum(map(len, ORDER)) + 5 * DAYS + len(CARD_BLOCKS) * ROUNDS * len(TESTS)
+        total = 2 * sum(map(len, ORDER)) + BLOCK_RUNS + len(CARD_BLOCKS) * ROUNDS * len(TESTS)
         for run in demo_runs(None if progress is None else lambda done, _: progress(done, total)):
             edits.add_log(notebook, study, run.candidate, run.table, round_number=run.round)
         fill_shelf(notebook, study)
@@ -126,7 +126,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
         further = [
             add_paste_study(notebook, _after(progress, sum(map(len, ORDER)), total)),
             add_block_study(notebook, _after(progress, 2 * sum(map(len, ORDER)), total)),
-            add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + 5 * DAYS, total)),
+            add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + BLOCK_RUNS, total)),
             add_pad_study(notebook),
         ]
         forget_history(notebook)

@@ -17,6 +17,7 @@ from kuffin.core.bench.stepcheck import step_doubts
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Recorded, check_run, figures
 from kuffin.core.findings.figures import OF_RUN
+from kuffin.core.findings.running import minutes_to_limit
 from kuffin.core.heat.normalise import SCHOOLS, School, default_school
 from kuffin.core.settle import Settled, Settling, settle
 from kuffin.core.settle.spots import SpotReading, spot_reading
@@ -265,7 +266,7 @@ def evaluate_stretch(
         roles=dict(data.roles),
         window_by=by,
         detected=detected,
-        figures=figures(seen),
+        figures=figures(seen) | minutes_to_limit(seen, found),
         whole={k: kept(w) for k, w in with_sum(whole_fits(s, seen)[0]).items()},
         findings=tuple(found),
         device=data.whose.device if data.whose is not None else None,

@@ -11,8 +11,8 @@ from kuffin.core.base.frametimes import FrameRates
 from kuffin.core.findings import Recorded
 from kuffin.core.findings.figures import at_rest, core_spread
 from kuffin.core.findings.recorded import mean_of
-from kuffin.core.findings.running import heat_balance
-from kuffin.core.heat.boost import Boost, Throttling, boost, throttling
+from kuffin.core.findings.running import heat_balance, limit_met
+from kuffin.core.heat.boost import Boost, Throttling, boost
 from kuffin.core.heat.heatbalance import HeatBalance
 from kuffin.core.heat.wholetrace import WholeTrace
 from kuffin.notebook.entities import Run, Study
@@ -105,7 +105,7 @@ def inside(notebook: Notebook, study: Study, run: Run) -> Inside:
         balance=balance,
         balance_problem=why,
         boost=None if die is None or clock is None else boost(die, clock, loaded, window),
-        throttling=None if die is None or clock is None else throttling(data.times, die, clock, loaded),
+        throttling=limit_met(seen),
         frames=frames,
         scores=tuple((m.text, m.value, m.unit) for m in run.marks if m.kind == "value" and m.value is not None),
         frame_problem=frame_problem,

@@ -25,7 +25,7 @@ from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
 from kuffin.reading.typedrun import is_typed, typed_result
 
-METHOD_VERSION = 20
+METHOD_VERSION = 21
 
 
 def made_from(study: Study, run: Run, ways: JudgingRules, limits: CheckLimits) -> str:

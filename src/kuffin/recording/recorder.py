@@ -162,6 +162,7 @@ class Recorder:
     def stop(self) -> None:
         """End in order: the last rows are handed on, the instruments let go. What could not be handed on is `waiting`."""
         self._stop.set()
+        self._pace.left("recorder")
         for thread in self._threads[-1:]:
             thread.join(10)
         self.hand_on()
@@ -193,6 +194,7 @@ class Recorder:
     def _tick(self) -> None:
         due, kept, oldest = self._began + self._every / 2, self._began, 0.0
         while not self._pace.wait(self._stop, max(0.0, due - self._pace.now())):
+            self._pace.looked("recorder")
             values = self._row()
             row = [self.elapsed_s, *values]
             if self.last and self._pace.now() - due > _GAP_S:

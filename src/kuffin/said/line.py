@@ -9,7 +9,7 @@ from kuffin.core.base.pointers import ASKS, points_to
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import count, digits_for, joined, number, several, span, to_settle, was_held
+from kuffin.core.compare.pairwords import count, digits_between, joined, number, several, span, to_settle, was_held
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
@@ -111,7 +111,7 @@ def _sentence(v: StudyVerdict) -> str:
     parts = []
     if len(apart) == 1:
         name, pair = apart[0]
-        digits, by = digits_for(pair.high - pair.low), _by(pair, outcome)
+        digits, by = digits_between(pair.low, pair.high), _by(pair, outcome)
         gap = f"{number(abs(pair.difference), digits)} {outcome.difference_unit}".rstrip()
         told = (
             f"{by} {outcome.wording.better} than {name}"
@@ -128,10 +128,12 @@ def _sentence(v: StudyVerdict) -> str:
     if same:
         parts.append(f"{joined([best, *[n for n, _ in same]])} are within {limit}: the same for this purpose.")
     held = list(dict.fromkeys(n for _, p in open_ for n in p.held))
-    if held:
+    if held and found.free:
+        parts.append(f"{was_held(held, free=True)}: by this they are not told apart.")
+    elif held:
         what = " or ".join(o.label for o in instead_of(v)) or "what was held"
         parts.append(f"{was_held(held)[:1].upper()}{was_held(held)[1:]}, so this cannot be told of it; compare {what}.")
-        open_ = [(n, p) for n, p in open_ if not p.held]
+    open_ = [(n, p) for n, p in open_ if not p.held]
     if open_:
         names = [n for n, _ in open_]
         if not apart and not same:
@@ -167,8 +169,8 @@ def _verb(v: StudyVerdict) -> str:
 def _by(pair: PairResult, outcome: Outcome) -> str:
     low, high = sorted((abs(pair.low), abs(pair.high)))
     if pair.held:
-        return f"at least {number(low, digits_for(pair.high - pair.low))} {outcome.difference_unit}".rstrip()
-    return span(low, high, outcome.difference_unit, digits_for(pair.high - pair.low))
+        return f"at least {number(low, digits_between(pair.low, pair.high))} {outcome.difference_unit}".rstrip()
+    return span(low, high, outcome.difference_unit, digits_between(pair.low, pair.high))
 
 
 def _cautions(v: StudyVerdict) -> list[str]:

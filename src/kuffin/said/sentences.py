@@ -9,7 +9,7 @@ from kuffin.core.compare.pairwords import (
     best_of,
     better_first,
     count,
-    digits_for,
+    digits_between,
     number,
     several,
     span,
@@ -26,7 +26,7 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     """Two or three sentences on one pair."""
     found = v.main.comparison
     assert found is not None
-    digits, unit, said = digits_for(pair.high - pair.low), v.outcome.difference_unit, v.outcome.wording
+    digits, unit, said = digits_between(pair.low, pair.high), v.outcome.difference_unit, v.outcome.wording
     ca, cb = found.candidate(pair.a), found.candidate(pair.b)
     mounts = (
         f"{several(ca.mounts, 'mount')} of each"
@@ -49,7 +49,7 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     elif pair.settled and pair.held:
         least = f"{number(low, digits)} {unit}".rstrip()
         told = f"{first} is at least {least} {said.better} than {second} ({basis})."
-        more = f"{was_held(pair.held).capitalize()}, so that how much more it is cannot be told."
+        more = f"{was_held(pair.held, pair.free)}, so that how much more it is cannot be told."
     elif pair.settled:
         told = f"{first} is {span(low, high, unit, digits)} {said.better} than {second} ({basis})."
         matter = "" if found.margin is None else f"the {found.margin:.3g} {unit}".rstrip() + " that matter here"

@@ -17,6 +17,7 @@ from kuffin.simulated.thermal import Course, Loop, simulate
 
 Array = NDArray[np.float64]
 STEP_S = 0.5
+_CLOCK_OF_POWER = 0.45  # power goes with the clock and the square of its voltage, which falls with it
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -87,6 +88,7 @@ class RunPlan:
     mount_factor: float = 1.0  # and this fitting against the others
     trapped_air: float = 0.0  # share of the flow that is lost
     leakage: float = 0.0012
+    limit_c: float | None = None  # the processor's own
     interval_s: float = 2.0
 
 
@@ -131,6 +133,7 @@ def built(plan: RunPlan, pump: Pump, fan_rpm: float, pump_speed: float) -> tuple
         c_coolant=6800.0 + plan.radiator.heat_capacity_j_k,
         leakage=plan.leakage,
         leakage_at_c=62.0,
+        limit_c=plan.limit_c,
     )
     return loop, flow
 
@@ -150,6 +153,7 @@ def truths(
     speed = np.full(t.size, pump_speed) if np.isscalar(pump_speed) else np.asarray(pump_speed, float)
     heat_per_k = flow / 3600.0 * 4180.0 * 0.997  # W/K of the flowing water
     idle = demand < 40.0
+    free = 4700.0 - 5.0 * np.maximum(course.die - 58.0, 0)
     return {
         "Air in": air,
         "Room": air - 0.35 + 0.05 * np.sin(t / 700),
@@ -158,7 +162,7 @@ def truths(
         "Die": course.die,
         "Hot spot": course.die + 0.043 * course.power,
         "Package power": course.power,
-        "Clock": np.where(idle, 1400.0, 4700.0 - 5.0 * np.maximum(course.die - 58.0, 0)),
+        "Clock": np.where(idle, 1400.0, free * course.share**_CLOCK_OF_POWER),
         "Flow": np.zeros(t.size) + flow + 0.4 * np.sin(t / 420),
         "Pump": pump.full_rpm * speed,
         "Fan": np.full(t.size, fan_rpm),

@@ -21,6 +21,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 Array = NDArray[np.float64]
+_LEAST_SHARE, _SHARE_PER_K = 0.3, 0.15
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -35,6 +36,8 @@ class Loop:
         Heat capacities, J/K.
     leakage : float
         Share by which the power grows for each kelvin of the die above `leakage_at_c`.
+    limit_c : float or None
+        The die's temperature from which the firmware lets it draw less.
     """
 
     r_die: float
@@ -45,6 +48,13 @@ class Loop:
     c_coolant: float = 4500.0
     leakage: float = 0.0
     leakage_at_c: float = 60.0
+    limit_c: float | None = None
+
+    def let_through(self, die_c: float) -> float:
+        """Share of its power that the firmware lets the die draw at a temperature."""
+        if self.limit_c is None:
+            return 1.0
+        return min(1.0, max(_LEAST_SHARE, 1.0 - _SHARE_PER_K * (die_c - self.limit_c)))
 
     def matrix(self, demand_w: float = 0.0) -> Array:
         """The system matrix A of dT/dt = A·T + b for the states die, block, coolant, in 1/s."""
@@ -80,13 +90,14 @@ class Loop:
 
 @dataclass(frozen=True, kw_only=True)
 class Course:
-    """What a simulation gives, each of shape (n,): times in s, temperatures in °C, power in W."""
+    """What a simulation gives, each of shape (n,): times in s, temperatures in °C, power in W, the share let through."""
 
     times: Array
     die: Array
     block: Array
     coolant: Array
     power: Array
+    share: Array
 
 
 def simulate(
@@ -114,16 +125,17 @@ def simulate(
     h = float(times[1] - times[0])
     state = loop.at_rest(float(demand_w[0]), float(air_c[0])) if start is None else np.asarray(start, float)
     die, block, coolant = (float(s) for s in state)
-    out = np.empty((n, 4))
+    out = np.empty((n, 5))
     pending = sorted(changes or [], key=lambda c: c[0])
     demand, air = demand_w.tolist(), air_c.tolist()
     for i in range(n):
         if pending and times[i] >= pending[0][0]:
             loop = pending.pop(0)[1]
-        power = demand[i] * (1 + loop.leakage * (die - loop.leakage_at_c))
-        out[i] = (die, block, coolant, power)
+        share = loop.let_through(die)
+        power = share * demand[i] * (1 + loop.leakage * (die - loop.leakage_at_c))
+        out[i] = (die, block, coolant, power, share)
         g1, g2, g3 = 1 / loop.r_die, 1 / loop.r_block, 1 / loop.r_radiator
         die = (die + h * (power + g1 * block) / loop.c_die) / (1 + h * g1 / loop.c_die)
         block = (block + h * (g1 * die + g2 * coolant) / loop.c_block) / (1 + h * (g1 + g2) / loop.c_block)
         coolant = (coolant + h * (g2 * block + g3 * air[i]) / loop.c_coolant) / (1 + h * (g2 + g3) / loop.c_coolant)
-    return Course(times=times, die=out[:, 0], block=out[:, 1], coolant=out[:, 2], power=out[:, 3])
+    return Course(times=times, die=out[:, 0], block=out[:, 1], coolant=out[:, 2], power=out[:, 3], share=out[:, 4])

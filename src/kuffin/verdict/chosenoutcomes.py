@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
-from kuffin.core.bench.outcomes import MEASURED, Outcome, asked_name, asked_outcome
+from kuffin.core.bench.outcomes import FREE, MEASURED, Outcome, asked_name, asked_outcome
 from kuffin.core.bench.roles import FURTHER_PARTS
 from kuffin.core.bench.undertest import kind_under_test
+from kuffin.core.findings.running import THROTTLED
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.reading.asked import asked_names
 from kuffin.reading.evaluating import school_of
@@ -24,7 +25,9 @@ def possible_outcomes(evidence: Evidence) -> list[Outcome]:
     parts = [p for p in FURTHER_PARTS if p in held] if school.part == "die" else []
     keys = (p + school.key.removeprefix(school.part) for p in parts)  # a whole trace is only the heat path's
     out: list[Outcome] = [school, *(SCHOOLS[k] for k in keys if k in SCHOOLS)]
-    out += [o for o in MEASURED.values() if any(_told(o, r) for r in results)]
+    met = any(f.kind == THROTTLED for r in results for f in r.findings)
+    told = [o for o in MEASURED.values() if any(_told(o, r) for r in results)]
+    out += [o for o in told if o.bounded != FREE or met]
     lower = set(evidence.study.plan.get("lower_is_better", ()))
     asked = {n: u for _, m in evidence.mounts for r in m.live_runs for n, u in asked_names(r).items()}
     return out + [asked_outcome(n, u, n in lower) for n, u in asked.items()]

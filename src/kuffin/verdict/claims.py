@@ -11,7 +11,7 @@ import numpy as np
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
-from kuffin.core.compare.pairwords import better_first, digits_for, number, span
+from kuffin.core.compare.pairwords import better_first, digits_between, number, span, to_settle, was_held
 from kuffin.notebook.entities import Claim
 
 if TYPE_CHECKING:
@@ -130,13 +130,13 @@ def _interval(result: OutcomeResult, a: str, b: str, amount: Claimed) -> tuple[f
             raise _Gone("a share needs another candidate that it is a share of; choose one")
         own = found.candidate(a)
         if own.bound:
-            raise _Gone(f"{a} was held by a limit, so that its value is only a bound")
+            raise _Gone(f"{was_held([a], found.free)}, so that its value is only a bound")
         return own.low, own.mean, own.high
     pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
     if pair is None:
         raise _Gone("only pairs with the reference are compared; choose all pairs on the Plan desk")
     if pair.held:
-        raise _Gone(f"{' and '.join(pair.held)} was held by a limit, so that its value is only a bound")
+        raise _Gone(to_settle(pair, found))
     return _share(found, pair, a, b, result.outcome) if amount.percent else _gain(found, pair, a)
 
 
@@ -197,7 +197,7 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     if j.found is None:
         return f"{first} That cannot be judged here: {j.why_not}.{worth}"
     low, _, high = j.found
-    digits, unit, said = digits_for(high - low), j.unit, j.outcome.wording
+    digits, unit, said = digits_between(low, high), j.unit, j.outcome.wording
     best = ", where it comes out best," if j.amount.way == "up to" and len(v.conditions) > 1 else ""
     if not j.against:
         measured = f"We found {span(low, high, unit, digits)}{best}"

@@ -10,7 +10,7 @@ import numpy as np
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.leads import VERDICT, ToReading, ToSamples, Where
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
-from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.outcomes import FREE, Outcome
 from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linear import design_matrix
 from kuffin.core.heat.normalise import School
@@ -32,7 +32,7 @@ class MountReading:
         None where the mount cannot be read by this outcome.
     settled : bool
     held : str
-        By what limit it was held, so that its value is only a bound; blank where it was not.
+        Why its value is only a bound: the limit it was held by, or that it met none; blank where it is a value.
     typed : bool
         Whether it rests on figures that a person typed.
     failed : str
@@ -115,10 +115,11 @@ class OutcomeResult:
         return [r for r in self.readings if r.candidate == candidate]
 
     def ranking(self) -> list[str]:
-        """Candidates from the best to the worst, those held by a limit last, as theirs is only a bound; by their mounts' plain means where no comparison is possible."""
+        """Candidates from the best to the worst, those held by a limit last (or those that met none first), as theirs is only a bound; by their mounts' plain means where no comparison is possible."""
         sign = -1.0 if self.outcome.higher_is_better else 1.0
         if self.comparison is not None:
-            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: (c.bound, sign * c.mean))]
+            free = self.comparison.free
+            return [c.name for c in sorted(self.comparison.candidates, key=lambda c: (c.bound != free, sign * c.mean))]
         means: dict[str, list[float]] = {}
         for reading in self.readings:
             if reading.value is not None and reading.left_out is None:
@@ -217,6 +218,7 @@ def under_outcome(
             spread=spread,
             covariate_names=("the bench's move",),
             scope=scope_of(study, values),
+            free=outcome.bounded == FREE,
         )
         return OutcomeResult(outcome=outcome, readings=tuple(readings), comparison=found, why_not=None, moved=by)
     except KuffinError as error:

@@ -6,8 +6,9 @@ from dataclasses import replace
 
 from kuffin.core.base.pointers import CHANNELS
 from kuffin.core.base.worked import Worked, mean_of, worked
-from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.outcomes import FREE, Outcome
 from kuffin.core.bench.roles import spoken
+from kuffin.core.findings.running import THROTTLED
 from kuffin.core.heat.normalise import School
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Run
@@ -16,8 +17,6 @@ from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
 from kuffin.verdict.noreading import NoReading
 from kuffin.verdict.typedreadings import typed_figures, typed_temperature
-
-HELD = "throttled"  # the finding that tells of it
 
 
 def run_reading(
@@ -49,14 +48,17 @@ def run_reading(
 
 
 def held_by(outcome: Outcome, result: RunResult) -> str:
-    """What held a run back, where its value by an outcome is therefore only a bound; blank where it is a value.
+    """Why a run's value by an outcome is only a bound: what held it back, or that nothing did; blank where it is a value.
 
     Per watt, the power that was held is divided by, and the value stays one.
     """
     if not outcome.bounded:
         return ""
     own = next((s for s in result.steps if s.condition == result.condition), result)  # not what other steps show
-    return next((f.seen for f in own.findings if f.kind == HELD), "")
+    held = next((f.seen for f in own.findings if f.kind == THROTTLED), "")
+    if outcome.bounded == FREE:
+        return "" if held else "it met no limit"
+    return held
 
 
 def _channel_mean(outcome: Outcome, result: RunResult) -> Worked:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.outcomes import FREE, Outcome
 from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, was_held
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.grid import Axes, Cell, row_label
@@ -88,10 +88,24 @@ def grid_said(axes: Axes, results: Results) -> GridSaid:
     told = joined([f"{row_label(o)} (within {limit})" for o, limit in alike])
     return GridSaid(
         failed=failed,
-        by_outcome=tuple(each),
+        by_outcome=tuple(said for said in each if said),
         trade_offs=tuple(said for name in names if (said := _trade_off(axes, name, len(names), seen, results))),
         alike=f"All are the same for this purpose by {told}." if alike else "",
     )
+
+
+def _at_the_limit(axes: Axes, outcome: Outcome, cells: Sequence[Cell], results: Results) -> str:
+    """What those held that met a limit; of the others it is not known how much more they would."""
+    labels, told = dict(axes.conditions), []
+    for cell in cells:
+        found = results[cell].comparison
+        met = [c for c in found.candidates if not c.bound] if found is not None else []
+        if met:
+            each = joined([f"{c.name} {number(c.mean, 0)} ± {number(c.t * c.se, 1)} {outcome.unit}" for c in met])
+            told.append(f"{each}{f' in {labels[cell.condition]}' if cell.condition is not None else ''}")
+    free = _held(cells, results)
+    tail = f"; {was_held(free, free=True)}" if free else ""
+    return f"{outcome.label.capitalize()}: {', '.join(told)}{tail}." if told else ""
 
 
 def _held(cells: Sequence[Cell], results: Results) -> list[str]:
@@ -132,6 +146,8 @@ def _of_outcome(
     seen: Mapping[Cell, Mapping[str, Standing]],
     results: Results,
 ) -> str:
+    if outcome.bounded == FREE:
+        return _at_the_limit(axes, outcome, cells, results)
     there, said = _there(outcome), outcome.wording
     held = _held(cells, results)
     names = [n for n in names if n not in held]

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison
-from kuffin.core.compare.pairwords import digits_for, number, span
+from kuffin.core.compare.pairwords import digits_between, number, span
 from kuffin.notebook.entities import Bench, Part, Study
 from kuffin.reading.configurations import built_loop, own_places
 from kuffin.verdict.chosenoutcomes import possible_outcomes
@@ -127,7 +127,7 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
     if row.more_money is None or row.cooler is None:
         return ""
     low, _, high = row.cooler
-    digits = digits_for(high - low)
+    digits = digits_between(low, high)
     if row.more_money <= 0:
         return f"costs as much as {cheapest}"
     money = f"{number(row.more_money, 0)} {currency}".strip()

@@ -21,6 +21,7 @@ from kuffin.core.findings import (
     check_run,
     together,
 )
+from kuffin.core.findings.running import limit_met
 from kuffin.core.findings.siblings import outlying
 from kuffin.core.findings.thresholds import OF_KIND, checked
 from kuffin.core.heat.boost import boost, throttling
@@ -29,7 +30,7 @@ from kuffin.core.settle import settle
 from kuffin.simulated.faults import Fault
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.room import Room
-from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, record
+from kuffin.simulated.station import Block, LoadPlan, Radiator, RunPlan, built, record
 
 PLAN = RunPlan(
     radiator=Radiator(name="Reed", k_w=0.06),
@@ -299,6 +300,36 @@ def test_throttling_is_clock_lost_at_the_limit_not_boosts_own_way_down() -> None
     assert found.clock_held_mhz < 4200 and found.share > 0.5
     gentle = 4700 - 5.0 * np.maximum(die - 58, 0)
     assert throttling(t, die, gentle, np.ones(t.size, bool)) is None
+
+
+def test_a_limit_met_in_the_loads_first_seconds_is_seen_by_the_clock_giving_way_and_nothing_else_is_taken_for_it() -> (
+    None
+):
+    rng = np.random.default_rng(5)
+    found, held, cried = 0, 0, 0
+    for i in range(60):
+        load = LoadPlan(name="x", power_w=float(rng.uniform(150, 260)), period_s=96.0 if rng.random() < 0.4 else None)
+        plan = RunPlan(
+            radiator=Radiator(name="x", k_w=float(rng.uniform(0.045, 0.08))),
+            block=Block(name="x", r0_k_w=float(rng.uniform(0.05, 0.12))),
+            load=load,
+            room=Room(start_c=float(rng.uniform(18, 26)), drift_k_h=float(rng.uniform(-1, 1)), wander_k=0.15),
+            start=dt.datetime(2026, 1, 1),
+            load_s=float(rng.uniform(1200, 2400)),
+            leakage=float(rng.uniform(0, 0.0015)),
+        )
+        loop, _ = built(plan, Pump(), plan.fan_rpm, plan.pump_speed)
+        rest = float(loop.at_rest(load.power_w, plan.room.start_c)[0])
+        limit = rest - float(rng.uniform(4, 15)) if i % 2 else None
+        if limit is not None and limit < 62:
+            continue
+        table, _ = record(replace(plan, limit_c=limit), Pump(), i, "x.csv")
+        values = {c.name: c.values for c in table.channels}
+        seen = limit_met(judged(table.times, values, tuple(ChannelRole(c.name, c.role) for c in table.channels)))
+        held += limit is not None
+        found += limit is not None and seen is not None
+        cried += limit is None and seen is not None
+    assert held > 20 and found >= 0.9 * held and cried == 0
 
 
 def test_a_hand_worked_heat_balance_agrees_to_the_last_digit() -> None:

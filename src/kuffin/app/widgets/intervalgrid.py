@@ -221,7 +221,8 @@ class IntervalGrid(Walked):
             for n, name in enumerate(self._order):
                 c = there.get(name)
                 y = area.top() + row * (n + 0.5)
-                instead = "held by a limit: only a bound" if c is not None and c.bound else ""
+                why = "met no limit" if found.free else "held by a limit: only a bound"
+                instead = why if c is not None and c.bound else ""
                 instead = "could not be finished" if c is None and name in failed else instead
                 if instead:
                     painter.setPen(t.color("muted"))

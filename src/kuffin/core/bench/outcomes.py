@@ -10,6 +10,8 @@ from dataclasses import dataclass
 
 from kuffin.core.base.numbers import number
 
+HELD, FREE = "held", "free"
+
 
 @dataclass(frozen=True)
 class Wording:
@@ -61,8 +63,9 @@ class Outcome:
         What is taken out of it, for the person.
     noticed : bool
         Whether a user would notice it without an instrument.
-    bounded : bool
-        Whether a part that a limit held back has only a bound for it: it would be worse, had it been let.
+    bounded : str
+        Whose value is only a bound: that of a part that a limit held back (`HELD`: it would be worse, had it been let), or
+        of one that met no limit (`FREE`: it would be better still). Blank: nobody's.
     of_run : bool
         Whether a run has it once, whatever its conditions.
     temperature : bool
@@ -82,7 +85,7 @@ class Outcome:
     per_watt: bool = False
     normalised: str = "nothing is taken out: it is compared as it was under the same load"
     noticed: bool = False
-    bounded: bool = False
+    bounded: str = ""
     of_run: bool = False
     temperature: bool = False
 
@@ -128,16 +131,19 @@ class Outcome:
 
 _ALL = (
     Outcome(key="clock", label="clock held", unit="MHz", wording=FASTER, higher_is_better=True, matters=25.0, role="clock", noticed=True),
-    Outcome(key="power", label="power of the part", unit="W", wording=THRIFTIER, matters=3.0, role="power", bounded=True),
-    Outcome(key="wall_power", label="power at the wall", unit="W", wording=THRIFTIER, matters=5.0, role="wall_power", bounded=True),
-    Outcome(key="energy", label="energy of the load", unit="Wh", wording=THRIFTIER, matters_percent=2.0, figure="energy", bounded=True),
+    Outcome(key="power", label="power of the part", unit="W", wording=THRIFTIER, matters=3.0, role="power", bounded=HELD),
+    Outcome(key="wall_power", label="power at the wall", unit="W", wording=THRIFTIER, matters=5.0, role="wall_power", bounded=HELD),
+    Outcome(key="energy", label="energy of the load", unit="Wh", wording=THRIFTIER, matters_percent=2.0, figure="energy", bounded=HELD),
     Outcome(key="flow", label="flow", unit="L/h", wording=FREER, higher_is_better=True, matters=5.0, role="flow"),
     Outcome(key="sound", label="loudness", unit="dBA", wording=QUIETER, matters=1.0, role="sound", noticed=True),
     Outcome(key="fan", label="fan speed", unit="rpm", wording=Wording("slower", "faster", "slowest", "fastest"), matters=50.0, role="fan", noticed=True),
     Outcome(key="score", label="score", wording=HIGHER, higher_is_better=True, matters_percent=1.0, role="score", noticed=True),
     Outcome(key="hot_spot_step", label="hot spot over die", unit="K", matters=1.0, figure="hot_spot_over_die", per_watt=True, temperature=True, normalised="room, coolant and power are taken out"),
     Outcome(key="hottest_core", label="hottest core over coolant", unit="K", figure="hottest_over_coolant", per_watt=True, temperature=True, normalised="room, radiator, fans and power are taken out"),
-    Outcome(key="core_spread", label="hottest core over coolest", unit="K", wording=EVENER, figure="core_spread", temperature=True, bounded=True, normalised="room and coolant are taken out, power is not"),
+    Outcome(key="core_spread", label="hottest core over coolest", unit="K", wording=EVENER, figure="core_spread", temperature=True, bounded=HELD, normalised="room and coolant are taken out, power is not"),
+    Outcome(key="level_exceeded", label="die over coolant, exceeded 1 % of the time", unit="K", figure="level_over_coolant", per_watt=True, temperature=True, normalised="room, radiator, fans and power are taken out"),
+    Outcome(key="power_at_limit", label="power held at the limit", unit="W", wording=HIGHER, higher_is_better=True, matters=5.0, role="power", bounded=FREE, noticed=True),
+    Outcome(key="minutes_to_limit", label="time until the limit", unit="min", wording=Wording("longer", "shorter", "longest", "shortest"), higher_is_better=True, matters=1.0, figure="minutes_to_limit", bounded=FREE),
     Outcome(key="idle_power", label="power at idle", unit="W", wording=THRIFTIER, matters=2.0, figure="idle_power", of_run=True),
     Outcome(key="idle_die", label="die over coolant at idle", unit="K", figure="idle_die_over_coolant", of_run=True, temperature=True, normalised="room and radiator are taken out, power is not"),
     Outcome(key="frames_average", label="frame rate, average", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=2.0, figure="frames_average", noticed=True),

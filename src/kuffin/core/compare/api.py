@@ -31,6 +31,7 @@ def compare(
     spread: str = "pooled",
     covariate_names: Sequence[str] = (),
     scope: str = "products",
+    free: bool = False,
 ) -> Comparison:
     """Compare the candidates of a study.
 
@@ -51,6 +52,9 @@ def compare(
     scope : {'products', 'samples'}
         With several samples of a candidate: whether the verdict is about the products, so that the samples' own scatter is
         in it, or about these samples, each with the same weight.
+
+    free : bool
+        Whether values that are only bounds are those of parts that met no limit, and so are better still.
 
     Raises
     ------
@@ -76,7 +80,7 @@ def compare(
     warnings: list[str] = []
     if table.held.any():
         found = compare_pooled(table, asked, table.fit_beside_bounds(), warnings)
-        return with_bounds(replace(found, residual_df=None))
+        return with_bounds(replace(found, residual_df=None), free)
     if (len(table.names) == 2 and table.plain and not table.several_samples) or spread == "separate":
         if table.counts.min() >= 2:
             return _each_its_own(table, asked, warnings)

@@ -76,7 +76,9 @@ class PairResult:
     q, q_narrow : float
         Critical values over all pairs together, at the confidence C and at 2C − 1.
     held : tuple of str
-        Which of the two were held by a limit, so that their values are only bounds.
+        Which of the two have values that are only bounds.
+    free : bool
+        Whether that is because they met no limit, so that they are better still; else they were held by one.
     """
 
     a: str
@@ -90,6 +92,7 @@ class PairResult:
     verdict: str
     mounts_needed: int | None
     held: tuple[str, ...] = ()
+    free: bool = False
 
     @property
     def low(self) -> float:
@@ -137,6 +140,7 @@ class Comparison:
     reference: str | None = None
     residual_df: float | None = None  # by which the residuals' squares give `sd`; None where that was not least squares
     unequal: UnequalSpread | None = None  # a candidate that scatters far more than the others
+    free: bool = False  # whether values that are only bounds are those of parts that met no limit
 
     @property
     def scatter(self) -> tuple[float, float]:

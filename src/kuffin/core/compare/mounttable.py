@@ -133,7 +133,7 @@ class MountTable:
         df = float(y.size - np.linalg.matrix_rank(design)) if y.size else 0.0
         if df < 1:
             raise CompareError(
-                "too few mounts were not held by a limit to judge the scatter by; compare the clock that was held instead"
+                "too few mounts have values that are no bounds to judge the scatter by; compare by something that no limit touches"
             )
         residuals = y - design @ np.linalg.lstsq(design, y, rcond=None)[0]
         return replace(fit, sd=float(np.sqrt(residuals @ residuals / df)), df=df)

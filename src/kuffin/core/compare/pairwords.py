@@ -8,6 +8,8 @@ from kuffin.core.base.numbers import number as number
 from kuffin.core.bench.outcomes import Outcome, Wording
 from kuffin.core.compare import Comparison, PairResult
 
+_MOST_DIGITS = 4
+
 
 def digits_for(spread: float) -> int:
     """Decimals that a number of this spread deserves.
@@ -18,6 +20,18 @@ def digits_for(spread: float) -> int:
     if not spread > 0:
         return 1
     return 1 if spread >= 0.15 else 2 if spread >= 0.015 else 3
+
+
+def digits_between(low: float, high: float) -> int:
+    """Decimals for an interval's ends: as its width deserves, and so many that an end beside 0 is not written as 0.
+
+    >>> digits_between(0.2, 2.4), digits_between(0.04, 2.4), digits_between(-0.003, 2.4), digits_between(0.0, 2.4)
+    (1, 2, 3, 1)
+    """
+    digits = digits_for(high - low)
+    while digits < _MOST_DIGITS and any(x and not round(x, digits) for x in (low, high)):
+        digits += 1
+    return digits
 
 
 def span(low: float, high: float, unit: str, digits: int = 1) -> str:
@@ -46,12 +60,14 @@ def mounts_more(now: int, needed: int | None) -> str:
     return f"about {count(more)} more mount{'' if more == 1 else 's'} of each would settle it"
 
 
-def was_held(names: Sequence[str]) -> str:
-    """That candidates were held by a limit, in words.
+def was_held(names: Sequence[str], free: bool = False) -> str:
+    """Why the values of candidates are only bounds, in words: they were held by a limit, or (`free`) met none.
 
-    >>> was_held(["Knot"]), was_held(["Knot", "Tern"])
-    ('Knot was held by a limit', 'Knot and Tern were held by a limit')
+    >>> was_held(["Knot"]), was_held(["Knot", "Tern"]), was_held(["Knot"], free=True)
+    ('Knot was held by a limit', 'Knot and Tern were held by a limit', 'Knot met no limit')
     """
+    if free:
+        return f"{joined(list(names))} met no limit"
     return f"{joined(list(names))} {'was' if len(names) == 1 else 'were'} held by a limit"
 
 
@@ -67,7 +83,11 @@ def to_settle(pair: PairResult, found: Comparison) -> str:
     'about one more mount of each would settle it'
     """
     if pair.held:
-        return f"{was_held(pair.held)}, so that its value is only a bound; compare the clock that was held, or a score, instead"
+        instead = "" if pair.free else "; compare the clock that was held, or a score, instead"
+        its = "its value is" if len(pair.held) == 1 else "their values are"
+        return (
+            f"{was_held(pair.held, pair.free)}, so that {its} only a bound{'' if len(pair.held) == 1 else 's'}{instead}"
+        )
     if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
         return "more mounts of these samples will hardly settle it, another sample of each would do more"
     return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
@@ -93,7 +113,7 @@ def several(n: int, thing: str) -> str:
 
 
 def best_of(found: Comparison) -> str:
-    """The candidate that is best by its mean; one whose value is only a bound wins nothing.
+    """The candidate that is best by its mean; one that a limit held wins nothing, and one that met none is ahead.
 
     >>> from kuffin.core.compare import MountValue, compare
     >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
@@ -102,8 +122,8 @@ def best_of(found: Comparison) -> str:
     >>> best_of(found)
     'Reed'
     """
-    free = [c for c in found.candidates if not c.bound] or found.candidates
-    return (min if found.better == "lower" else max)(free, key=lambda c: c.mean).name
+    first = [c for c in found.candidates if c.bound == found.free] or found.candidates
+    return (min if found.better == "lower" else max)(first, key=lambda c: c.mean).name
 
 
 def better_first(pair: PairResult, better: str) -> tuple[str, str, float, float]:
@@ -150,7 +170,7 @@ def pair_sentence(
     'Reed is lower than Rush by 1.4 to 2.6 K.'
     """
     caveat = f", with {left_in} still in it" if left_in else ""
-    digits = digits_for(pair.high - pair.low)
+    digits = digits_between(pair.low, pair.high)
     u = f" {unit}" if unit else ""
     first, second, low, high = better_first(pair, "lower" if wording is None else found.better)
     said = "lower" if wording is None else wording.better
@@ -162,7 +182,7 @@ def pair_sentence(
         return f"{pair.a} and {pair.b} are {limit}{caveat}: the same for this purpose."
     if pair.settled and pair.held:
         least = number(low, digits)
-        return f"{first} is {said} than {second} by at least {least}{u}: {was_held(pair.held)}{caveat}."
+        return f"{first} is {said} than {second} by at least {least}{u}: {was_held(pair.held, pair.free)}{caveat}."
     if pair.settled:
         more = found.margin is not None and low > found.margin
         tail = f", more than the {found.margin:g}{u} that matter" if more else ""

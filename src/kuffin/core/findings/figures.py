@@ -23,7 +23,7 @@ def figures(run: Recorded) -> dict[str, float]:
     dict
         ``die_over_coolant``, ``coolant_over_air``, ``hot_spot_over_die`` (K/W); ``core_spread`` (K); ``flow`` (L/h);
         ``pump``, ``fan`` (rpm); ``power``, ``idle_power`` (W); ``rest`` (K, see `at_rest`); ``idle_die_over_coolant`` (K);
-        ``hottest_over_coolant`` (K/W); ``energy`` (Wh).
+        ``hottest_over_coolant``, ``level_over_coolant`` (K/W; the level exceeded 1 % of the time); ``energy`` (Wh).
 
     >>> from kuffin.core.bench.devices import ChannelRole
     >>> t = np.arange(0.0, 1200.0, 2.0)
@@ -68,6 +68,10 @@ def figures(run: Recorded) -> dict[str, float]:
         cores = [m for n in run.names("die") if (m := mean_of(run.clean(n) - coolant, inside)) is not None]
         if power is not None and power > 1 and len(cores) > 1:
             keep("hottest_over_coolant", max(cores) / power)
+        if power is not None and power > 1:
+            over = (die - coolant)[inside]
+            seen = over[np.isfinite(over)]
+            keep("level_over_coolant", float(np.percentile(seen, 99)) / power if seen.size >= 100 else None)
     keep("energy", energy_wh(run))
     keep("rest", at_rest(run))
     return out

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.numbers import minutes, number
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
-from kuffin.core.findings.recorded import POWER, Recorded, mean_of, slope
+from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import CheckLimits
-from kuffin.core.heat.boost import throttling
+from kuffin.core.heat.boost import Throttling, regulated, throttling
 from kuffin.core.heat.heatbalance import HeatBalance, closure, known_u
 
 
@@ -41,23 +43,50 @@ def power_drifts(run: Recorded, limits: CheckLimits) -> list[Finding]:
     ]
 
 
+_RECOVERS_S = 30.0  # after a dip between two passes
+THROTTLED = "throttled"  # the finding that the limit was met
+
+
+def minutes_to_limit(run: Recorded, found: Sequence[Finding]) -> dict[str, float]:
+    """How long the load went until it met its limit, min, as a figure; all of the load where it met none.
+
+    Nothing where no clock and die tell whether it did.
+    """
+    begin = run.state_start_s
+    if begin is None or run.get("clock") is None or run.get("die") is None:
+        return {}
+    met = [f.span_s[0] for f in found if f.kind == THROTTLED and f.span_s is not None]
+    return {"minutes_to_limit": max((min(met, default=run.load_end_s) - begin) / 60, 0.0)}
+
+
+def limit_met(run: Recorded) -> Throttling | None:
+    """How the load met its temperature limit, by the hot spot or the die; None where nothing of the kind is seen."""
+    clock, coolant, loaded = run.get("clock"), run.get(*COOLANT), run.loaded()
+    parts = [x for x in (run.get("hot_spot"), run.die()) if x is not None]
+    if clock is None or not parts:
+        return None
+    found = throttling(run.times, parts[0], clock, loaded)
+    for part in parts:
+        if found is None and coolant is not None:
+            found = regulated(run.times, part, clock, coolant, run.loaded(_RECOVERS_S))
+    return found
+
+
 def throttled(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Clock lost while the temperature stands at its limit."""
-    clock, die = run.get("clock"), run.get("hot_spot") if run.name("hot_spot") else run.get("die")
-    if clock is None or die is None:
-        return []
-    found = throttling(run.times, die, clock, run.loaded())
+    found = limit_met(run)
+    lost = "gave way as the coolant warmed," if found is not None and found.as_coolant_warmed else "fell"
     limit = limits.of("throttled_percent")
     if found is None or 100 * found.share < limit:
         return []
     said = (
-        f"the clock fell from {number(found.clock_free_mhz, 0)} to {number(found.clock_held_mhz, 0)} MHz while the temperature stood at "
+        f"the clock {lost} from {number(found.clock_free_mhz, 0)} to {number(found.clock_held_mhz, 0)} MHz while the temperature stood at "
         f"{number(found.limit_c, 0)} °C, in {number(100 * found.share, 0)} % of the load from {minutes(found.since_s)} on"
     )
     channels = tuple(n for n in (run.name("hot_spot", "die"), run.name("clock")) if n)
     return [
         Finding(
-            kind="throttled",
+            kind=THROTTLED,
             seen=said,
             weight=DOUBT,
             span_s=(found.since_s, run.load_end_s),

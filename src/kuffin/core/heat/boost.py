@@ -18,6 +18,7 @@ Array = NDArray[np.float64]
 Mask = NDArray[np.bool_]
 
 _LOST = 0.97  # of the free clock
+_BLOCK_S = 30.0
 
 
 @dataclass(frozen=True)
@@ -125,13 +126,17 @@ def boost(die_c: Array, clock_mhz: Array, loaded: Mask, window: Mask) -> Boost |
 
 @dataclass(frozen=True, kw_only=True)
 class Throttling:
-    """Clock lost at the temperature limit: the limit in °C, the clock before and then in MHz, the share, since when."""
+    """Clock lost at the temperature limit: the limit in °C, the clock before and then in MHz, the share, since when.
+
+    `as_coolant_warmed` where the clock before is that at the coolest coolant: a free one was not seen.
+    """
 
     limit_c: float
     clock_free_mhz: float
     clock_held_mhz: float
     share: float
     since_s: float
+    as_coolant_warmed: bool = False
 
 
 def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Throttling | None:
@@ -175,3 +180,57 @@ def throttling(times: Array, die_c: Array, clock_mhz: Array, loaded: Mask) -> Th
         share=float(lost.mean()),
         since_s=float(at[np.argmax(lost)]),
     )
+
+
+def regulated(times: Array, die_c: Array, clock_mhz: Array, coolant_c: Array, loaded: Mask) -> Throttling | None:
+    """Whether the temperature is held where it stands: the coolant warms, the die does not follow, and the clock gives way.
+
+    A die under an unchanged load follows the coolant kelvin for kelvin (``T = T_coolant + R·P``); one that a limit holds
+    does not, whatever its clock was before: it may have met its limit in the load's first seconds. Seen on means of half
+    minutes: the die's slope over the coolant's temperature is below 0.4, and the clock's is surely negative.
+
+    Returns
+    -------
+    Throttling or None
+        None where the coolant moved by less than 1 K, or the die stays below 60 °C; `clock_free_mhz` is then the clock at
+        the coolest coolant.
+    """
+    ok = loaded & np.isfinite(die_c) & np.isfinite(clock_mhz) & np.isfinite(coolant_c)
+    if ok.any():
+        ok &= clock_mhz > 0.3 * np.percentile(clock_mhz[ok], 90)
+    if np.count_nonzero(ok) < 60:
+        return None
+    ok &= times >= times[ok][0] + _BLOCK_S
+    at, die, clock, coolant = times[ok], die_c[ok], clock_mhz[ok], coolant_c[ok]
+    block = ((at - at[0]) / _BLOCK_S).astype(int)
+    counts = np.bincount(block)
+    there = counts > 0
+    mean = np.array([np.bincount(block, x)[there] / counts[there] for x in (die, clock, coolant)])
+    limit = float(np.percentile(mean[0], 90))
+    mean = mean[:, int(np.argmax(mean[0] >= limit - 1.0)) :]  # up to there it warmed
+    if mean.shape[1] < 8 or limit < 60 or float(np.ptp(mean[2])) < 1.0:
+        return None
+    follows, _ = _slope_on(mean[2], mean[0])
+    gives, t = _slope_on(mean[2], mean[1])
+    if follows >= 0.4 or gives >= 0 or t > -6.0:
+        return None
+    near = die >= limit - 1.5 - max(quantum(die), 0.0)
+    first, last = (mean[1].mean() + gives * (x - mean[2].mean()) for x in (mean[2].min(), mean[2].max()))
+    return Throttling(
+        limit_c=limit,
+        clock_free_mhz=float(first),
+        clock_held_mhz=float(last),
+        share=float(near.mean()),
+        since_s=float(at[np.argmax(near)]),
+        as_coolant_warmed=True,
+    )
+
+
+def _slope_on(x: Array, y: Array) -> tuple[float, float]:
+    """Slope of y over x by least squares, and by how many of its standard errors it is off nothing."""
+    x, y = x - x.mean(), y - y.mean()
+    sxx = float(x @ x)
+    slope = float(x @ y) / sxx
+    rest = y - slope * x
+    se = float(np.sqrt(rest @ rest / max(x.size - 2, 1) / sxx))
+    return slope, slope / max(se, 1e-12)

@@ -9,7 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from kuffin.core.base.worked import Worked, worked
-from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.roles import COOLANT, TEMPERATURES, spoken
 from kuffin.core.bench.undertest import KINDS, OVER, kind_under_test
 
@@ -116,7 +116,7 @@ def _school(
         right_when=right_when,
         whole=whole,
         normalised=f"it takes out {takes_out}",
-        bounded=not per_watt,
+        bounded="" if per_watt else HELD,
     )
 
 

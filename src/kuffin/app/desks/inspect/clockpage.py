@@ -14,6 +14,7 @@ from kuffin.core.compare.pairwords import number
 
 if TYPE_CHECKING:
     from kuffin.app.widgets.boostplot import BoostPlot
+    from kuffin.reading.furtherfigures import Inside
 
 
 class ClockPage(InsidePage):
@@ -61,20 +62,14 @@ class ClockPage(InsidePage):
                 if has
                 else "This run has no clock channel; give one its role under Channels, or join a log that has it."
             )
-            self.words.setText(said)
+            self.words.setText(f"{said} {_at_the_limit(x)}" if has and x is not None else said)
             self.steps.show_rows(("",), [])
         else:
             said = (
                 f"Held in the window: {number(boost.held_mhz, 0)} MHz on average, above {number(boost.held_low_mhz, 0)} MHz 99 % of the time. "
                 f"A kelvin costs {number(-boost.mhz_per_k, 1)} ± {number(1.96 * boost.mhz_per_k_se, 1)} MHz here: one kelvin cooler buys as much."
             )
-            throttled = x.throttling if x is not None else None
-            said += (
-                f" Throttled in {number(100 * throttled.share, 0)} % of the load, at {number(throttled.limit_c, 0)} °C, from {number(throttled.since_s / 60, 0)} min on."
-                if throttled is not None
-                else " Not throttled: no clock was lost at a temperature limit."
-            )
-            self.words.setText(said)
+            self.words.setText(f"{said} {_at_the_limit(x)}" if x is not None else said)
             rows = [
                 (f"above {number(s.at_c, 1)} °C", f"{number(s.from_mhz, 0)} → {number(s.to_mhz, 0)} MHz")
                 for s in boost.steps[:14]
@@ -100,3 +95,14 @@ class ClockPage(InsidePage):
         self.frames.show_rows(head, rows or [("none", "", "", "")])
         said = "Two things are called “1 % low”; a number without its definition cannot be compared. Join a log of frame times on the page “The run”."
         self.frame_words.setText((x.frame_problem + ". " if x is not None and x.frame_problem else "") + said)
+
+
+def _at_the_limit(x: Inside) -> str:
+    """What was seen of a temperature limit."""
+    t = x.throttling
+    if t is None:
+        return "Not throttled: no clock was seen to be lost at a temperature limit."
+    clock = f"{number(t.clock_free_mhz, 0)} to {number(t.clock_held_mhz, 0)} MHz"
+    how = f"the clock gave way from {clock} as the coolant warmed" if t.as_coolant_warmed else f"from {clock}"
+    share = f"{number(100 * t.share, 0)} % of the load"
+    return f"Throttled in {share}, at {number(t.limit_c, 0)} °C, from {number(t.since_s / 60, 0)} min on: {how}."
