@@ -183,7 +183,7 @@ class TestTheBlocks:
         p.scope.activated.emit(2)
         at_rest()
         assert "these products, as far as 1 to 2 samples of each tell" in shown_words(p)
-        assert "not told apart" in desk.header.verdict.text()
+        assert "told apart" in desk.header.verdict.text()
 
     def test_looks_are_written_refused_and_taken_back(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "rounds", at_rest)
@@ -218,7 +218,7 @@ class TestTheBlocks:
             "118 EUR",
             "the cheapest",
             "EUR a kelvin",
-            "buy nothing that was seen",
+            "23 EUR more than Ruff buy",
             "What a user would notice",
             "MHz",
         ):
@@ -256,10 +256,10 @@ class TestTheBlocks:
 
     def test_the_words_are_copied_as_they_stand(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "words", at_rest)
-        assert "Plover is 1.2 to 2.2 K cooler than Tern" in shown_words(p)
+        assert "Plover is 1.2 to 2.3 K cooler than Tern" in shown_words(p)
         press(p, "Copy all")
         copied = QApplication.clipboard().text()
-        assert "Oxbow Works says (on its box, at 250 W)" in copied and copied.count("\n\n") == 6
+        assert "Oxbow Works says (on its box, at 250 W)" in copied and copied.count("\n\n") == 10
 
     def test_pages_take_the_dark_theme_and_the_real_study_back(self, desk: MainWindow, at_rest: Wait) -> None:
         for key, _ in PAGES:

@@ -91,4 +91,4 @@ def test_a_study_tells_its_claims_its_bench_and_its_sentences_in_json(demo_noteb
     assert claim["low"] < claim["high"] < 3
     assert told["bench_moved"]["when"] == "between day 2 and day 3" and not told["corrected_by_baseline"]
     assert told["condition"] == "load 240 W" and told["looks"]["after_rounds"] == [2, 4]
-    assert len(told["in_words"]) == 7
+    assert len(told["in_words"]) == 11

@@ -99,7 +99,7 @@ class TestConditions:
         said = "\n".join((*grid_said(axes, results).first, *grid_said(axes, results).rest))
         assert "On the regulators Dunlin is cooler than every other in all three conditions" in said
         assert (
-            "A trade-off: Plover is among the coolest on the die and hot spot, but the warmest on the regulators"
+            "A trade-off: Plover is among the coolest on the die and hot spot, but among the warmest on the regulators"
             in said
         )
 
@@ -338,14 +338,16 @@ class TestValue:
         assert [r.name for r in found.rows] == sorted(rows, key=lambda n: BLOCKS[n].price)
         comparison = verdict.main.comparison
         assert comparison is not None
-        pair = comparison.pair("Plover", "Knot")
+        pair = comparison.pair("Plover", "Ruff")
         low, high = sorted((abs(pair.low), abs(pair.high)))
         per = rows["Plover"].per_money
-        assert per is not None and per[0] == pytest.approx(low / 66) and per[2] == pytest.approx(high / 66)
+        assert per is not None and per[0] == pytest.approx(low / 89) and per[2] == pytest.approx(high / 89)
         # the loop: pump, tube, radiator with two fans, reservoir, coolant and paste with the block
         whole = BLOCKS["Knot"].price + 88 + 9 + 71 + 2 * 26 + 41 + 14 + 8
         assert rows["Knot"].whole_price == pytest.approx(whole)
-        assert "buy nothing that was seen" in worth_sentence(rows["Dunlin"], "Knot", "EUR", 0.95)
+        assert "50 EUR more than Ruff buy" in worth_sentence(rows["Dunlin"], "Ruff", "EUR", 0.95)
+        no_cooler = replace(rows["Dunlin"], cooler=(-0.5, 0.2, 0.9))
+        assert "buy nothing that was seen" in worth_sentence(no_cooler, "Ruff", "EUR", 0.95)
 
     def test_what_a_user_would_notice(self, study: Study, verdict: StudyVerdict) -> None:
         told = {n.outcome.label: n.comparison for n in noticed(verdict)}
@@ -416,7 +418,7 @@ class TestAcross:
         part = next(c.part_id for c in first.study.live_candidates if c.name == "Plover")
         known = known_of(part, two, lambda v: verdict_line(v).sentence)
         assert [k.study for k in known] == [first.study.name, other.study.name]
-        assert known[0].mounts == 4 and "cooler than three others" in known[0].place
+        assert known[0].mounts == 4 and "cooler than four others" in known[0].place
 
 
 def test_forty_candidates_one_mount_each_and_equal_values_are_told_plainly(tmp_path: Path) -> None:

@@ -12,6 +12,7 @@ import pytest
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.outcomes import MEASURED
 from kuffin.core.bench.protocol import Step
+from kuffin.core.compare.pairwords import pair_said
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import answering, edits, planedits
@@ -112,7 +113,16 @@ class TestWhatIsCompared:
     def test_each_outcome_reads_what_was_so(self, book: Notebook) -> None:
         v = judge(book, book.study(1))
         possible = {o.key for o in possible_outcomes(v.evidence)}
-        assert possible == {v.school.key, "clock", "power", "energy", "flow", "idle_power", "idle_die"}
+        assert possible == {
+            v.school.key,
+            "clock",
+            "power",
+            "energy",
+            "flow",
+            "level_exceeded",
+            "idle_power",
+            "idle_die",
+        }
         assert means(v, "flow") == pytest.approx(FLOW, abs=1.5)
         assert means(v, "power") == pytest.approx(dict.fromkeys(K_W, LOAD_W), abs=0.5)
         assert means(v, "idle_power") == pytest.approx(dict.fromkeys(K_W, IDLE_W), abs=0.5)
@@ -202,7 +212,7 @@ class TestHeldByALimit:
             edits.change_study(book, 1, "in kelvins", school="die_over_coolant")
             v = judge(book, book.study(1))
             held = [r for r in v.main.readings if r.held]
-            assert [r.candidate for r in held] == ["Knot"] * 3 and "MHz while the temperature stood at 69" in held[
+            assert [r.candidate for r in held] == ["Knot"] * 3 and "MHz while the temperature stood at 68" in held[
                 0
             ].held
             assert means(v, "die_over_coolant")["Knot"] < min(
@@ -219,6 +229,18 @@ class TestHeldByALimit:
             assert per_watt.ranking()[0] == "Knot" and not any(r.held for r in per_watt.readings)
             # that it drew less is no merit either: it was held back
             assert [r.candidate for r in v.by("power").readings if r.held] == ["Knot"] * 3
+            # of what was held at the limit those that met none are ahead, by at least so much
+            at_limit = v.by("power_at_limit")
+            assert at_limit.ranking()[-1] == "Knot" and {r.candidate for r in at_limit.readings if r.held} == {
+                "Tern",
+                "Plover",
+            }
+            pair = at_limit.comparison.pair("Tern", "Knot")  # type: ignore[union-attr]
+            assert pair.settled and pair.held == ("Tern",)
+            assert "by at least" in pair_said(pair, at_limit.comparison, at_limit.outcome)  # type: ignore[arg-type]
+            soon = v.by("minutes_to_limit")
+            knot = next(r for r in soon.readings if r.candidate == "Knot")
+            assert knot.value is not None and knot.value < 8 and soon.ranking()[-1] == "Knot"
             words = told(book)
             assert "On the die Plover is cooler than every other that was compared; Knot was held by a limit" in words
             assert not any("Knot" in s and ("coolest on the die" in s or "thrift" in s) for s in words.split("\n"))

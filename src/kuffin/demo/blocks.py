@@ -3,8 +3,8 @@
 Booth seven renders overnight, and the studio asks whether a dearer block would keep it cooler than the Tern that it has.
 Tern is mounted first and last on each of four days, as the baseline. On the third day a new tube of paste was opened; it
 conducts a little less, so that every mount from then on reads warmer: the bench moved. The maker of Plover claims 3 K. Dunlin
-and Knot are alike on the die. Ruff is as cheap as they come: at 240 W the processor reaches its own limit under it and
-throttles. All of this is known, and tested.
+and Knot are alike on the die. Ruff is as cheap as they come, and was mounted at each day's end: at 240 W the processor
+reaches its own limit under it and throttles. All of this is known, and tested.
 """
 
 from __future__ import annotations
@@ -21,6 +21,7 @@ from kuffin.core.compare.claims import Claimed
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as edit_shelf
+from kuffin.notebook.answering import accept
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
 from kuffin.simulated.hydraulics import Pump
@@ -54,20 +55,21 @@ BLOCKS = {
     "Plover": BlockTruth(0.0425, 0.132, 118.0, "Oxbow Works"),
     "Dunlin": BlockTruth(0.0460, 0.092, 79.0, "Hollin & Daughter"),
     "Knot": BlockTruth(0.0462, 0.113, 52.0, "Hollin & Daughter"),
-    "Ruff": BlockTruth(0.1150, 0.128, 29.0, "Oxbow Works"),
+    "Ruff": BlockTruth(0.0850, 0.128, 29.0, "Oxbow Works"),
 }
 BASELINE = "Tern"
 SAMPLES = {"Plover": {"1": -0.0012, "2": 0.0012}}  # how two specimens of one kind differ, K/W
 _ORDER = (
-    ("Plover", "Knot", "Dunlin", "Ruff"),
-    ("Dunlin", "Plover", "Knot", "Ruff"),
-    ("Knot", "Dunlin", "Plover", "Ruff"),
-    ("Plover", "Dunlin", "Knot", "Ruff"),
+    ("Plover", "Knot", "Dunlin"),
+    ("Dunlin", "Plover", "Knot"),
+    ("Knot", "Dunlin", "Plover"),
+    ("Plover", "Dunlin", "Knot"),
 )
 _PASTE_K_W, _SCATTER = 0.082, 0.013
 _STEP_S, _IDLE_S = 1080.0, 180.0
-LIMIT_C = 84.0  # from here on the processor draws less
-_MOUNTS_A_DAY = len(_ORDER[0]) + 2
+THROTTLES = "Ruff"
+LIMIT_C = 80.0  # from here on the processor draws less
+_MOUNTS_A_DAY = len(_ORDER[0]) + 3
 BLOCK_RUNS = DAYS * _MOUNTS_A_DAY
 
 
@@ -97,11 +99,11 @@ class ClimbingLoad(LoadPlan):
 
 def block_runs(progress: Callable[[int, int], None] | None = None) -> list[BlockRun]:
     """Simulate the study's runs in bench order."""
-    rng = np.random.default_rng(SEED)
+    common = np.random.default_rng(SEED)
     out: list[BlockRun] = []
     for day, middle in enumerate(_ORDER, 1):
-        for slot, name in enumerate((BASELINE, *middle, BASELINE)):
-            truth = BLOCKS[name]
+        for slot, name in enumerate((BASELINE, *middle, BASELINE, THROTTLES)):
+            truth, rng = BLOCKS[name], common if name != THROTTLES else np.random.default_rng([SEED, day])
             sample = str(1 + (day - 1) % 2) if name in SAMPLES else "1"
             own = SAMPLES.get(name, {}).get(sample, 0.0)
             paste = _PASTE_K_W * (1 + float(rng.normal(0, _SCATTER))) + (MOVED_K_W if day >= MOVED_DAY else 0.0)
@@ -124,7 +126,7 @@ def block_runs(progress: Callable[[int, int], None] | None = None) -> list[Block
                     candidate=name,
                     round=day,
                     sample=sample,
-                    control=slot == _MOUNTS_A_DAY - 1,
+                    control=slot == _MOUNTS_A_DAY - 2,
                     table=with_regulators(table, regulator, rng),
                 )
             )
@@ -234,3 +236,7 @@ def _keep(notebook: Notebook, study: int, runs: list[BlockRun]) -> None:
     edits.add_logs(
         notebook, study, [edits.NewRun(r.candidate, r.table, mount_id=m) for r, m in zip(runs, kept, strict=True)]
     )
+    for run, mount in zip(runs, kept, strict=True):
+        if run.candidate == THROTTLES:
+            label = f"{run.candidate}, round {run.round}"
+            accept(notebook, mount, label, ["throttled"], "the processor meets its own limit under it each time")

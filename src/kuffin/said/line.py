@@ -9,7 +9,17 @@ from kuffin.core.base.pointers import ASKS, points_to
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import count, digits_between, joined, number, several, span, to_settle, was_held
+from kuffin.core.compare.pairwords import (
+    beside_nothing,
+    count,
+    digits_for,
+    joined,
+    number,
+    several,
+    span,
+    to_settle,
+    was_held,
+)
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
@@ -111,7 +121,7 @@ def _sentence(v: StudyVerdict) -> str:
     parts = []
     if len(apart) == 1:
         name, pair = apart[0]
-        digits, by = digits_between(pair.low, pair.high), _by(pair, outcome)
+        digits, by = digits_for(pair.high - pair.low), _by(pair, outcome)
         gap = f"{number(abs(pair.difference), digits)} {outcome.difference_unit}".rstrip()
         told = (
             f"{by} {outcome.wording.better} than {name}"
@@ -169,8 +179,8 @@ def _verb(v: StudyVerdict) -> str:
 def _by(pair: PairResult, outcome: Outcome) -> str:
     low, high = sorted((abs(pair.low), abs(pair.high)))
     if pair.held:
-        return f"at least {number(low, digits_between(pair.low, pair.high))} {outcome.difference_unit}".rstrip()
-    return span(low, high, outcome.difference_unit, digits_between(pair.low, pair.high))
+        return f"at least {beside_nothing(low, digits_for(pair.high - pair.low))} {outcome.difference_unit}".rstrip()
+    return span(low, high, outcome.difference_unit, digits_for(pair.high - pair.low))
 
 
 def _cautions(v: StudyVerdict) -> list[str]:

@@ -6,10 +6,11 @@ from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import (
+    beside_nothing,
     best_of,
     better_first,
     count,
-    digits_between,
+    digits_for,
     number,
     several,
     span,
@@ -26,7 +27,7 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     """Two or three sentences on one pair."""
     found = v.main.comparison
     assert found is not None
-    digits, unit, said = digits_between(pair.low, pair.high), v.outcome.difference_unit, v.outcome.wording
+    digits, unit, said = digits_for(pair.high - pair.low), v.outcome.difference_unit, v.outcome.wording
     ca, cb = found.candidate(pair.a), found.candidate(pair.b)
     mounts = (
         f"{several(ca.mounts, 'mount')} of each"
@@ -47,7 +48,7 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
             + f", and the smallest difference that matters here is {limit}."
         )
     elif pair.settled and pair.held:
-        least = f"{number(low, digits)} {unit}".rstrip()
+        least = f"{beside_nothing(low, digits)} {unit}".rstrip()
         told = f"{first} is at least {least} {said.better} than {second} ({basis})."
         more = f"{was_held(pair.held, pair.free)}, so that how much more it is cannot be told."
     elif pair.settled:

@@ -8,7 +8,7 @@ from kuffin.core.base.errors import CompareError
 from kuffin.core.base.leads import VERDICT, ToCandidate, ToMount, ToPair, ToSamples, Where
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
-from kuffin.core.compare.pairwords import best_of, digits_between, joined, number, pair_said, span
+from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_said, span
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.core.findings import KINDS
 from kuffin.core.heat.normalise import SCHOOLS, School
@@ -169,7 +169,7 @@ def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: W
     pair = found.pair(a, b)
     unit = under.outcome.unit
     kelvins = apart(unit)
-    digits = max(2, digits_between(pair.low, pair.high))
+    digits = max(2, digits_for(pair.high - pair.low))
     out = Working(title=f"{pair.a} and {pair.b}", answer=pair_said(pair, found, under.outcome))
     out.add(pair_difference(found, pair, unit, digits, where=where))
     out.say("So", f"{span(pair.low, pair.high, kelvins, digits)}; adjusted p {_p(pair.p)}")

@@ -11,7 +11,7 @@ import numpy as np
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
-from kuffin.core.compare.pairwords import better_first, digits_between, number, span, to_settle, was_held
+from kuffin.core.compare.pairwords import beside_nothing, better_first, digits_for, number, span, to_settle, was_held
 from kuffin.notebook.entities import Claim
 
 if TYPE_CHECKING:
@@ -197,7 +197,7 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     if j.found is None:
         return f"{first} That cannot be judged here: {j.why_not}.{worth}"
     low, _, high = j.found
-    digits, unit, said = digits_between(low, high), j.unit, j.outcome.wording
+    digits, unit, said = digits_for(high - low), j.unit, j.outcome.wording
     best = ", where it comes out best," if j.amount.way == "up to" and len(v.conditions) > 1 else ""
     if not j.against:
         measured = f"We found {span(low, high, unit, digits)}{best}"
@@ -206,7 +206,7 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     elif high < 0:
         measured = f"We found it{best} {span(-high, -low, unit, digits)} {said.worse}"
     else:
-        ends = f"{number(-low, digits)} {unit} {said.worse} and {number(high, digits)} {unit} {said.better}"
+        ends = f"{beside_nothing(-low, digits)} {unit} {said.worse} and {beside_nothing(high, digits)} {unit} {said.better}"
         measured = f"We found a difference{best} between {ends}"
     reaches = j.amount.way in {"at least", "up to"}
     short, there = ("falls short of", "reaches") if reaches else ("does not agree with", "agrees with")

@@ -12,6 +12,7 @@ from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Sibling, against_siblings
 from kuffin.core.findings.firstmount import first_mounts
+from kuffin.core.findings.running import THROTTLED
 from kuffin.notebook.entities import Mount
 from kuffin.reading.judgingrules import limits_of
 from kuffin.reading.runresult import RunResult
@@ -75,6 +76,8 @@ def _of_test(result: RunResult, condition: str | None) -> tuple[Finding, ...]:
 def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> Sibling:
     runs = _main_runs(mount, results, condition)
     keys = {k for r in runs for k in r.figures}
+    if any(f.kind == THROTTLED for r in runs for f in r.findings):
+        keys.discard("power")  # it drew what its limit let through, and that has its own finding
     means = {k: float(np.mean([r.figures[k] for r in runs if k in r.figures])) for k in keys}
     return Sibling(
         mount_id=mount.id,

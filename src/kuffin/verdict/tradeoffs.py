@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from kuffin.core.bench.outcomes import FREE, Outcome
-from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, was_held
+from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, span, was_held
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.grid import Axes, Cell, row_label
 from kuffin.verdict.outcomes import OutcomeResult
@@ -178,9 +178,11 @@ def _trade_off(
     axes: Axes, name: str, candidates: int, seen: Mapping[Cell, Mapping[str, Standing]], results: Results
 ) -> str:
     """Where a candidate is among the best by one outcome and among the worst by another; blank where it is not."""
-    ahead = [c for c in seen if name in seen[c] and seen[c][name].better_than and not seen[c][name].worse_than]
+    most = (candidates - 1) / 2  # to be ahead of a lone laggard is no merit, nor a cost to be behind a lone leader
+    stands = {c: seen[c][name] for c in seen if name in seen[c]}
+    ahead = [c for c, s in stands.items() if len(s.better_than) >= max(most, 1) and not s.worse_than]
     ahead = [c for c in ahead if name not in _held([c], results)]
-    behind = [c for c in seen if name in seen[c] and seen[c][name].worse_than and not seen[c][name].better_than]
+    behind = [c for c, s in stands.items() if len(s.worse_than) >= max(most, 1) and not s.better_than]
     gains, costs = {c.outcome for c in ahead}, {c.outcome for c in behind}
     good = [o for o in axes.outcomes if o.key in gains - costs]
     bad = [o for o in axes.outcomes if o.key in costs - gains]
@@ -246,6 +248,5 @@ def _by(outcome: Outcome, cells: Sequence[Cell], name: str, results: Results) ->
     if not gaps:
         return ""
     low, high = min(g[0] for g in gaps), max(g[1] for g in gaps)
-    digits = 0 if low >= 20 else 1
-    apart = f"{number(low, digits)} to {number(high, digits)} {outcome.difference_unit}".rstrip()
+    apart = span(low, high, outcome.difference_unit, 0 if low >= 20 else 1)
     return f" ({apart} {'over' if not outcome.higher_is_better else 'under'} the {outcome.wording.best} there)"

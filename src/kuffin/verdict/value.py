@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison
-from kuffin.core.compare.pairwords import digits_between, number, span
+from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.entities import Bench, Part, Study
 from kuffin.reading.configurations import built_loop, own_places
 from kuffin.verdict.chosenoutcomes import possible_outcomes
@@ -127,7 +127,7 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
     if row.more_money is None or row.cooler is None:
         return ""
     low, _, high = row.cooler
-    digits = digits_between(low, high)
+    digits = digits_for(high - low)
     if row.more_money <= 0:
         return f"costs as much as {cheapest}"
     money = f"{number(row.more_money, 0)} {currency}".strip()
@@ -135,7 +135,7 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
         dearest, best = row.more_money / low, row.more_money / high
         return (
             f"{money} more than {cheapest} buy {span(low, high, 'K', digits)}: "
-            f"{number(best, 0)} to {number(dearest, 0)} {currency} a kelvin"
+            f"{span(best, dearest, currency, 0 if best >= 10 else 1)} a kelvin"
         )
     if high < 0:
         return f"{money} more than {cheapest}, and {span(-high, -low, 'K', digits)} warmer"

@@ -53,6 +53,31 @@ def test_over_500_studies_nothing_is_said_in_favour_of_one_that_was_held_and_the
     assert 0.975 < holds / free < 0.998
 
 
+def test_of_the_power_held_at_a_limit_those_that_met_none_are_better_by_at_least_and_never_worse() -> None:
+    rng = np.random.default_rng(17)
+    asked, said, true_said = 240.0, 0, 0
+    for _ in range(300):
+        true = dict(zip("ABC", rng.uniform(200, 280, 3), strict=True))  # the power that each could hold
+        mounts = []
+        for name, power in true.items():
+            could = power + rng.normal(0, 1.5, 4)
+            mounts += [
+                MountValue(candidate=name, mount=f"{name}{i}", value=float(min(x, asked)), held=bool(x > asked))
+                for i, x in enumerate(could)
+            ]
+        if sum(not m.held for m in mounts) < 4:
+            continue
+        found = compare(mounts, margin=5.0, better="higher", free=True)
+        for p in (p for p in found.pairs if p.held):
+            assert p.verdict != "same" and p.free
+            if p.settled:
+                worse, better = (p.a, p.b) if p.verdict == "a_lower" else (p.b, p.a)
+                assert p.held == (better,)
+                said += 1
+                true_said += true[better] - true[worse] >= (p.low if better == p.a else -p.high)
+    assert said > 100 and true_said / said > 0.98
+
+
 def test_two_candidates_one_of_them_held() -> None:
     found = compare(study({"Reed": [78.0, 78.4, 77.7], "Rush": [86.0, 87.0, 88.0]}), margin=1.0)
     (pair,) = found.pairs
@@ -76,5 +101,5 @@ def test_one_that_looks_cooler_only_because_it_was_held_wins_nothing() -> None:
 
 
 def test_where_all_were_held_the_reason_is_said() -> None:
-    with pytest.raises(CompareError, match="too few mounts were not held"):
+    with pytest.raises(CompareError, match="too few mounts have values that are no bounds"):
         compare(study({"Reed": [86.0, 87.0], "Rush": [88.0, 86.0]}), margin=1.0)

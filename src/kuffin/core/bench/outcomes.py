@@ -8,8 +8,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from kuffin.core.base.numbers import number
-
 HELD, FREE = "held", "free"
 
 
@@ -122,11 +120,6 @@ class Outcome:
         if self.matters_percent is not None:
             return abs(level) * self.matters_percent / 100 or None
         return study_k if self.matters is None else self.matters
-
-    def by(self, low: float, high: float, digits: int) -> str:
-        """How far apart, as ``1.2 to 2.6 K``."""
-        unit = f" {self.difference_unit}" if self.difference_unit else ""
-        return f"{number(low, digits)} to {number(high, digits)}{unit}"
 
 
 _ALL = (

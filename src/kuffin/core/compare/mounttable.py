@@ -121,7 +121,9 @@ class MountTable:
         return np.array([m.held for m in self.mounts], bool)
 
     def fit_beside_bounds(self) -> LinearFit:
-        """The fit in which the scatter is that of the mounts that were not held: those that were stand at one limit.
+        """The fit in which the scatter is that of the mounts whose values are no bounds: the others stand at one limit.
+
+        Where their rounds leave nothing to judge it by, what rounds add stays in the scatter.
 
         Raises
         ------
@@ -129,9 +131,13 @@ class MountTable:
             Where nothing is left to judge it by.
         """
         fit, free = self.fit(), ~self.held
-        design, y = self.design[free], self.y[free]
-        df = float(y.size - np.linalg.matrix_rank(design)) if y.size else 0.0
-        if df < 1:
+        y = self.y[free]
+        by_candidate = (self.index[free][:, None] == np.arange(len(self.names))).astype(float)
+        for design in (self.design[free], by_candidate):
+            df = float(y.size - np.linalg.matrix_rank(design)) if y.size else 0.0
+            if df >= 1:
+                break
+        else:
             raise CompareError(
                 "too few mounts have values that are no bounds to judge the scatter by; compare by something that no limit touches"
             )

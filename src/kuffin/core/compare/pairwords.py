@@ -22,25 +22,24 @@ def digits_for(spread: float) -> int:
     return 1 if spread >= 0.15 else 2 if spread >= 0.015 else 3
 
 
-def digits_between(low: float, high: float) -> int:
-    """Decimals for an interval's ends: as its width deserves, and so many that an end beside 0 is not written as 0.
+def beside_nothing(x: float, digits: int) -> str:
+    """An interval's end with these decimals, or so many more that an end beside 0 is not written as 0.
 
-    >>> digits_between(0.2, 2.4), digits_between(0.04, 2.4), digits_between(-0.003, 2.4), digits_between(0.0, 2.4)
-    (1, 2, 3, 1)
+    >>> beside_nothing(1.26, 1), beside_nothing(0.04, 1), beside_nothing(-0.003, 1), beside_nothing(0.0, 1)
+    ('1.3', '0.04', '−0.003', '0.0')
     """
-    digits = digits_for(high - low)
-    while digits < _MOST_DIGITS and any(x and not round(x, digits) for x in (low, high)):
+    while digits < _MOST_DIGITS and x and not round(x, digits):
         digits += 1
-    return digits
+    return number(x, digits)
 
 
 def span(low: float, high: float, unit: str, digits: int = 1) -> str:
     """An interval in words: ``1.2 to 2.6 K``.
 
-    >>> span(1.2, 2.64, "K")
-    '1.2 to 2.6 K'
+    >>> span(1.2, 2.64, "K"), span(0.04, 2.64, "K")
+    ('1.2 to 2.6 K', '0.04 to 2.6 K')
     """
-    return f"{number(low, digits)} to {number(high, digits)}{' ' + unit if unit else ''}"
+    return f"{beside_nothing(low, digits)} to {beside_nothing(high, digits)}{' ' + unit if unit else ''}"
 
 
 def joined(parts: Sequence[str]) -> str:
@@ -84,10 +83,8 @@ def to_settle(pair: PairResult, found: Comparison) -> str:
     """
     if pair.held:
         instead = "" if pair.free else "; compare the clock that was held, or a score, instead"
-        its = "its value is" if len(pair.held) == 1 else "their values are"
-        return (
-            f"{was_held(pair.held, pair.free)}, so that {its} only a bound{'' if len(pair.held) == 1 else 's'}{instead}"
-        )
+        bound = "its value is only a bound" if len(pair.held) == 1 else "their values are only bounds"
+        return f"{was_held(pair.held, pair.free)}, so that {bound}{instead}"
     if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
         return "more mounts of these samples will hardly settle it, another sample of each would do more"
     return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
@@ -170,7 +167,7 @@ def pair_sentence(
     'Reed is lower than Rush by 1.4 to 2.6 K.'
     """
     caveat = f", with {left_in} still in it" if left_in else ""
-    digits = digits_between(pair.low, pair.high)
+    digits = digits_for(pair.high - pair.low)
     u = f" {unit}" if unit else ""
     first, second, low, high = better_first(pair, "lower" if wording is None else found.better)
     said = "lower" if wording is None else wording.better
@@ -181,7 +178,7 @@ def pair_sentence(
             return f"{first} and {second} are {limit}; {first} is {said} by a real but small {by}{u}{caveat}."
         return f"{pair.a} and {pair.b} are {limit}{caveat}: the same for this purpose."
     if pair.settled and pair.held:
-        least = number(low, digits)
+        least = beside_nothing(low, digits)
         return f"{first} is {said} than {second} by at least {least}{u}: {was_held(pair.held, pair.free)}{caveat}."
     if pair.settled:
         more = found.margin is not None and low > found.margin

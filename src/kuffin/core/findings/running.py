@@ -65,11 +65,12 @@ def limit_met(run: Recorded) -> Throttling | None:
     parts = [x for x in (run.get("hot_spot"), run.die()) if x is not None]
     if clock is None or not parts:
         return None
-    found = throttling(run.times, parts[0], clock, loaded)
-    for part in parts:
-        if found is None and coolant is not None:
-            found = regulated(run.times, part, clock, coolant, run.loaded(_RECOVERS_S))
-    return found
+    seen = [throttling(run.times, parts[0], clock, loaded)]
+    if coolant is not None:
+        seen += [regulated(run.times, part, clock, coolant, run.loaded(_RECOVERS_S)) for part in parts]
+    return max(
+        (s for s in seen if s is not None), key=lambda s: (round(s.share, 1), not s.as_coolant_warmed), default=None
+    )
 
 
 def throttled(run: Recorded, limits: CheckLimits) -> list[Finding]:

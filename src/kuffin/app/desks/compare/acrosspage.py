@@ -12,7 +12,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, refill, row
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
 from kuffin.app.widgets.texts import text
-from kuffin.core.compare.pairwords import digits_between, digits_for, number, several, span
+from kuffin.core.compare.pairwords import digits_for, number, several, span
 from kuffin.said.line import verdict_line
 from kuffin.said.linkedwords import linked_working
 from kuffin.said.shownworking import Working
@@ -89,7 +89,7 @@ class AcrossPage(ComparePage):
             lines = []
             for r in rows:
                 low, high = r.over_baseline.interval(first.study.confidence)
-                digits = digits_between(low, high)
+                digits = digits_for(high - low)
                 position = self.state.position(r.candidate) if r.study == first.study.name else -1
                 said = f"{number(r.over_baseline.value, digits)} K ({span(low, high, 'K', digits)})"
                 lines.append(

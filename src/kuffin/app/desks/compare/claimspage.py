@@ -13,7 +13,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
 from kuffin.app.widgets.texts import text
-from kuffin.core.compare.pairwords import digits_between, span
+from kuffin.core.compare.pairwords import digits_for, span
 from kuffin.said.working import candidate_working, pair_working
 from kuffin.verdict.claims import TITLES, JudgedClaim, claim_sentences
 from kuffin.verdict.grid import claims_by_condition
@@ -130,7 +130,7 @@ class ClaimsPage(ComparePage):
             low=low,
             middle=middle,
             high=high,
-            said=f"{TITLES[j.judged]}: {span(low, high, j.unit, digits_between(low, high))} measured",
+            said=f"{TITLES[j.judged]}: {span(low, high, j.unit, digits_for(high - low))} measured",
             note=f"{j.said_by or 'claimed'}: {amount}",
             target=j.amount.low,
             target_label=f"claimed {amount}",

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import PairResult
-from kuffin.core.compare.pairwords import digits_between, number, pair_said, span, to_settle
+from kuffin.core.compare.pairwords import digits_for, number, pair_said, span, to_settle
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.outcomes import OutcomeResult, scope
 from kuffin.verdict.study import StudyVerdict
@@ -41,7 +41,7 @@ def pair_rows(result: OutcomeResult) -> list[PairRow]:
     unit = result.outcome.difference_unit
     rows = []
     for pair in found.pairs:
-        digits = digits_between(pair.low, pair.high)
+        digits = digits_for(pair.high - pair.low)
         words = pair_said(pair, found, result.outcome)
         if not pair.settled:  # the interval stands beside it already
             words = f"Not told apart yet: {to_settle(pair, found)}."

@@ -9,7 +9,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import Claimed, guess_claim
-from kuffin.core.compare.pairwords import digits_between, span
+from kuffin.core.compare.pairwords import digits_for, span
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Claim
 from kuffin.notebook.store import Notebook
@@ -73,7 +73,7 @@ class ClaimsTable(WritingTable):
         if judged is None or judged.found is None:
             return "not measured yet"
         low, _, high = judged.found
-        return f"{judged.judged} ({span(low, high, judged.unit, digits_between(low, high))} measured)"
+        return f"{judged.judged} ({span(low, high, judged.unit, digits_for(high - low))} measured)"
 
     def _possible(self) -> dict[str, str]:
         """The outcomes that a claim can be about: label to key."""
