@@ -11,6 +11,7 @@ from typing import Any
 import numpy as np
 import pytest
 
+from kuffin.core.compare.claims import Claimed
 from kuffin.core.compare.linking import through_baseline
 from kuffin.core.heat.normalise import School
 from kuffin.demo import blocks
@@ -18,7 +19,7 @@ from kuffin.demo.blocks import BLOCKS, MOVED_K_W, POWERS_W, SAMPLES
 from kuffin.demo.scenario import REFERENCE_W
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Candidate, Mount, Study
-from kuffin.notebook.shelf import bench_of, parts
+from kuffin.notebook.shelf import bench_of, change_part, parts
 from kuffin.notebook.store import Notebook
 from kuffin.said.line import verdict_line
 from kuffin.said.sentences import paragraphs
@@ -205,6 +206,37 @@ class TestClaimsAndWords:
         planedits.change_claim(demo_notebook, study.live_claims[0].id, amount=kelvins)
         _, v = again(demo_notebook)
         assert v.claims[0].judged == judged
+
+    @pytest.mark.parametrize(
+        ("outcome", "against", "claimed", "judged", "said"),
+        [
+            ("price", "Plover", Claimed(low=60.0), "borne out", "We found it 66.0 EUR cheaper"),
+            ("price", "Plover", Claimed(low=50.0, percent=True), "borne out", "We found it 55.9 % cheaper"),
+            ("price", "", Claimed(way="at most", low=50.0), "refuted", "We found 52.0 EUR"),
+            ("weight", "Plover", Claimed(low=150.0), "open", "We found it 149.0 to 151.0 g lighter"),
+            ("weight", "Tern", Claimed(low=1.0), "gone", "Tern has no weight on the shelf; fill it in there"),
+        ],
+    )
+    def test_claims_of_price_and_weight_are_held_against_the_shelf(
+        self,
+        demo_notebook: Notebook,
+        study: Study,
+        outcome: str,
+        against: str,
+        claimed: Claimed,
+        judged: str,
+        said: str,
+    ) -> None:
+        ids = {c.name: c.id for c in study.live_candidates}
+        part = {c.name: c.part_id for c in study.live_candidates}
+        for name, grams in (("Knot", 310.0), ("Plover", 460.0)):
+            change_part(demo_notebook, part[name], "weigh", fields={"weight_g": grams})
+        planedits.add_claim(demo_notebook, study.id, ids["Knot"], ids.get(against), claimed, outcome=outcome)
+        _, v = again(demo_notebook)
+        found = v.claims[-1]
+        words = dict(paragraphs(v))[f"Claim: {found.claimed}"]
+        assert found.judged == judged and said in words, words
+        assert "Tested at" not in words
 
     def test_a_claim_about_a_candidate_that_is_gone_says_so(self, demo_notebook: Notebook, study: Study) -> None:
         gone = next(c for c in study.live_candidates if c.name == "Plover")

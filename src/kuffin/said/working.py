@@ -8,6 +8,7 @@ from kuffin.core.base.errors import CompareError
 from kuffin.core.base.leads import VERDICT, ToCandidate, ToMount, ToPair, ToSamples, Where
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
+from kuffin.core.compare.claims import Claimed
 from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_said, span
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.core.findings import KINDS
@@ -17,6 +18,7 @@ from kuffin.core.settle import Settled
 from kuffin.reading.runresult import RunResult
 from kuffin.said.shownworking import Link, Working
 from kuffin.verdict.outcomes import MountReading, OutcomeResult, scope
+from kuffin.verdict.partfacts import fact_of
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -185,6 +187,17 @@ def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: W
     if found.rounds > 1:
         out.say("Rounds", "count as blocks: what a whole round had in common is taken out")
     out.say("Scope", scope(found))
+    return out
+
+
+def fact_working(v: StudyVerdict, fact: Outcome, a: str, b: str, amount: Claimed) -> Working:
+    """Where a part's fact, or the difference of two, comes from."""
+    told = fact_of(v.evidence.study, fact, a, b, amount)
+    title = f"{fact.label.capitalize()}: {a}{f' and {b}' if b else ''}"
+    if isinstance(told, str):
+        return Working(title=title, answer=told)
+    out = Working(title=title, answer=f"{number(told.value, told.digits)} {told.unit}".rstrip())
+    out.add(told)
     return out
 
 

@@ -13,6 +13,7 @@ from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
 from kuffin.core.compare.pairwords import beside_nothing, better_first, digits_for, number, span, to_settle, was_held
 from kuffin.notebook.entities import Claim
+from kuffin.verdict.partfacts import fact_named, fact_of
 
 if TYPE_CHECKING:
     from kuffin.verdict.outcomes import OutcomeResult
@@ -65,6 +66,8 @@ class JudgedClaim:
         amount = self.amount.written(self.unit)
         if self.against:
             return f"{self.candidate} is {amount} {self.outcome.wording.better} than {self.against}"
+        if self.outcome.fact:
+            return f"{self.candidate} has a {self.outcome.label} of {amount}"
         return f"{self.candidate} has {amount} of {self.outcome.label.lower()}"
 
     @property
@@ -83,7 +86,7 @@ def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]
     Parameters
     ----------
     results : sequence of OutcomeResult
-        By the claim's outcome: one; for “up to” under every condition that was tested.
+        By the claim's outcome: one; for “up to” under every condition that was tested; none for what the shelf tells.
     """
     study = v.evidence.study
     by_id = {c.id: c.name for c in study.candidates}
@@ -91,12 +94,13 @@ def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]
     b = "" if claim.against_id is None else by_id.get(claim.against_id, "?")
     amount = Claimed(way=claim.way, low=claim.amount, high=claim.high, percent=claim.percent)
     live = {c.name for c in study.live_candidates}
+    fact = fact_named(study, claim.outcome)
     found, why = None, ""
     try:
         gone = [n for n in (a, b) if n and n not in live]
         if gone:
             raise _Gone(f"{gone[0]} is no longer in this study; take it in again, or put the claim into the bin")
-        each = [_interval(r, a, b, amount) for r in results]
+        each = [_fact(v, fact, a, b, amount)] if fact is not None else [_interval(r, a, b, amount) for r in results]
         judged = judge_claim(amount, [(low, high) for low, _, high in each])
         found = max(each, key=lambda x: x[2])
     except _Gone as reason:
@@ -106,15 +110,24 @@ def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]
         candidate=a,
         against=b,
         amount=amount,
-        outcome=results[0].outcome,
+        outcome=fact or results[0].outcome,
         said_by=claim.said_by,
         said_where=claim.said_where,
         found=found,
         judged=judged,
-        tested=_tested_words(v, (a, b)),
+        tested="the shelf" if fact is not None else _tested_words(v, (a, b)),
         made=claim.said_where or "not said",
         why_not=why,
     )
+
+
+def _fact(v: StudyVerdict, fact: Outcome, a: str, b: str, amount: Claimed) -> tuple[float, float, float]:
+    """What the shelf tells: low, estimate, high."""
+    told = fact_of(v.evidence.study, fact, a, b, amount)
+    if isinstance(told, str):
+        raise _Gone(told)
+    half = told.u95 or 0.0
+    return told.value - half, told.value, told.value + half
 
 
 def _interval(result: OutcomeResult, a: str, b: str, amount: Claimed) -> tuple[float, float, float]:
@@ -211,9 +224,11 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     reaches = j.amount.way in {"at least", "up to"}
     short, there = ("falls short of", "reaches") if reaches else ("does not agree with", "agrees with")
     amount = f"{j.amount.low:g} {unit}" if reaches else j.amount.written(unit)
+    under = "" if j.outcome.fact else " under our conditions"
     verdict = {
-        "refuted": f"even the best case {short} {amount}, so the claim does not hold under our conditions",
-        "borne out": f"even the worst case {there} {amount}, so the claim holds under our conditions",
+        "refuted": f"even the best case {short} {amount}, so the claim does not hold{under}",
+        "borne out": f"even the worst case {there} {amount}, so the claim holds{under}",
         "open": f"{amount} may or may not be so, and the claim is neither borne out nor refuted",
     }[j.judged]
-    return f"{first} {measured}: {verdict}. Tested at {j.tested}; {v.temperature.scope_words}.{worth}"
+    how = "It is as the shelf tells it" if j.outcome.fact else f"Tested at {j.tested}; {v.temperature.scope_words}"
+    return f"{first} {measured}: {verdict}. {how}.{worth}"

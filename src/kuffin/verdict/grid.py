@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
 from kuffin.core.base.leads import Where
-from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.outcomes import FACTS, Outcome
 from kuffin.core.bench.roles import spoken
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.baseline import with_baseline
@@ -128,7 +128,10 @@ def claims_of(v: StudyVerdict) -> tuple[JudgedClaim, ...]:
     out = []
     for claim in v.evidence.study.live_claims:
         key = claim.outcome or v.school.key
-        if claim.way == "up to" and len(axes.conditions) > 1:
+        results: list[OutcomeResult]
+        if key in FACTS:
+            results = []
+        elif claim.way == "up to" and len(axes.conditions) > 1:
             results = [cell_result(v, Cell(c, key), each) for c, _ in axes.conditions]
         else:
             results = [v.schools[key] if key in v.schools else v.main if key == v.outcome.key else v.by(key)]
@@ -142,7 +145,7 @@ def claims_by_condition(v: StudyVerdict) -> list[tuple[str, list[JudgedClaim]]]:
     if len(axes.conditions) < 2:
         return []
     confidence = 1 - (1 - _base_confidence(v)) / len(axes.conditions)
-    claims = v.evidence.study.live_claims
+    claims = [c for c in v.evidence.study.live_claims if c.outcome not in FACTS]  # these know no conditions
     return [
         (
             label,

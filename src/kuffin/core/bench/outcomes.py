@@ -53,6 +53,8 @@ class Outcome:
         The role whose mean over the window it is.
     figure : str
         The figure of the run that it is, where it is none of a channel's mean (`kuffin.core.findings.figures`).
+    fact : str
+        The field of the part on the shelf that it is, where it is none of what is measured.
     asked : str
         The name of the number asked for, that it is.
     per_watt : bool
@@ -79,6 +81,7 @@ class Outcome:
     matters_percent: float | None = None
     role: str = ""
     figure: str = ""
+    fact: str = ""
     asked: str = ""
     per_watt: bool = False
     normalised: str = "nothing is taken out: it is compared as it was under the same load"
@@ -144,6 +147,13 @@ _ALL = (
     Outcome(key="frames_low_average", label="1 % low: average rate of the slowest 1 % of frames", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=3.0, figure="frames_low_average"),
 )  # fmt: skip
 MEASURED: dict[str, Outcome] = {o.key: o for o in _ALL}
+FACTS: dict[str, Outcome] = {
+    o.key: o
+    for o in (
+        Outcome(key="price", label="price", wording=Wording("cheaper", "dearer", "cheapest", "dearest"), fact="price"),
+        Outcome(key="weight", label="weight", unit="g", wording=Wording("lighter", "heavier", "lightest", "heaviest"), fact="weight_g"),
+    )
+}  # fmt: skip
 ASKED = Outcome(key="asked", label="number asked for", wording=HIGHER, higher_is_better=True, matters_percent=1.0)
 _ASKED = "asked: "
 

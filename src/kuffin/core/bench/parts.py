@@ -47,6 +47,7 @@ class PartKind:
 
 
 _VOLUME = Field(key="volume_ml", label="volume inside", unit="mL", high=20_000)
+_WEIGHT = Field(key="weight_g", label="weight, as weighed dry", unit="g", high=50_000)
 _THREAD = Field(key="thread", label="threads", kind="choice", options=THREADS)
 _METALS = Field(key="metals", label="wetted metals", kind="several", options=METALS)
 _PRESSURE = Field(key="max_pressure_kpa", label="highest pressure its maker allows", unit="kPa over air", high=2000)
@@ -63,10 +64,13 @@ def _kind(key: str, plural: str, *fields: Field, slot: str = "") -> PartKind:
 KINDS: dict[str, PartKind] = {
     k.key: k
     for k in (
-        _kind("processor block", "processor blocks", _VOLUME, _THREAD, _METALS, _PRESSURE, _SCREWS, slot="block"),
+        _kind(
+            "processor block", "processor blocks", _WEIGHT, _VOLUME, _THREAD, _METALS, _PRESSURE, _SCREWS, slot="block"
+        ),
         _kind(
             "card block",
             "card blocks",
+            _WEIGHT,
             _VOLUME,
             _THREAD,
             _METALS,
@@ -78,6 +82,7 @@ KINDS: dict[str, PartKind] = {
         _kind(
             "radiator",
             "radiators",
+            _WEIGHT,
             Field(key="length_mm", label="length", unit="mm", high=2000),
             Field(key="width_mm", label="width", unit="mm", high=1000),
             Field(key="thickness_mm", label="thickness", unit="mm", high=300),
@@ -94,6 +99,7 @@ KINDS: dict[str, PartKind] = {
         _kind(
             "pump",
             "pumps",
+            _WEIGHT,
             _VOLUME,
             _THREAD,
             _METALS,
@@ -105,6 +111,7 @@ KINDS: dict[str, PartKind] = {
         _kind(
             "fan",
             "fans",
+            _WEIGHT,
             _SIZE,
             Field(key="thickness_mm", label="thickness", unit="mm", high=100),
             Field(key="max_rpm", label="highest speed", unit="rpm", high=20_000),
@@ -155,9 +162,16 @@ KINDS: dict[str, PartKind] = {
             Field(key="conductivity_w_mk", label="conductivity, as claimed", unit="W/(m K)", high=1000),
             slot="pads",
         ),
-        _kind("air cooler", "air coolers", Field(key="height_mm", label="height", unit="mm", high=400), _SIZE, _SCREWS),
-        _kind("chipset block", "chipset blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
-        _kind("regulator block", "regulator blocks", _VOLUME, _THREAD, _METALS, _PRESSURE),
+        _kind(
+            "air cooler",
+            "air coolers",
+            _WEIGHT,
+            Field(key="height_mm", label="height", unit="mm", high=400),
+            _SIZE,
+            _SCREWS,
+        ),
+        _kind("chipset block", "chipset blocks", _WEIGHT, _VOLUME, _THREAD, _METALS, _PRESSURE),
+        _kind("regulator block", "regulator blocks", _WEIGHT, _VOLUME, _THREAD, _METALS, _PRESSURE),
         _kind("memory cooler", "memory coolers", Field(key="height_mm", label="height", unit="mm", high=400)),
         _kind(
             "backplate",

@@ -39,7 +39,8 @@ def span(low: float, high: float, unit: str, digits: int = 1) -> str:
     >>> span(1.2, 2.64, "K"), span(0.04, 2.64, "K")
     ('1.2 to 2.6 K', '0.04 to 2.6 K')
     """
-    return f"{beside_nothing(low, digits)} to {beside_nothing(high, digits)}{' ' + unit if unit else ''}"
+    ends = dict.fromkeys((beside_nothing(low, digits), beside_nothing(high, digits)))  # once where both read the same
+    return " to ".join(ends) + (f" {unit}" if unit else "")
 
 
 def joined(parts: Sequence[str]) -> str:

@@ -14,7 +14,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
 from kuffin.app.widgets.texts import text
 from kuffin.core.compare.pairwords import digits_for, span
-from kuffin.said.working import candidate_working, pair_working
+from kuffin.said.working import candidate_working, fact_working, pair_working
 from kuffin.verdict.claims import TITLES, JudgedClaim, claim_sentences
 from kuffin.verdict.grid import claims_by_condition
 from kuffin.verdict.study import StudyVerdict
@@ -142,6 +142,9 @@ class ClaimsPage(ComparePage):
     def _explain(self, row: int) -> None:
         j, verdict = self.claims[row], self.state.verdict
         if verdict is not None and j.found is not None:
+            if j.outcome.fact:
+                self.working.emit(fact_working(verdict, j.outcome, j.candidate, j.against, j.amount))
+                return
             under = verdict.schools.get(j.outcome.key) or verdict.by(j.outcome.key)
             if j.against:
                 self.working.emit(pair_working(verdict, under, j.candidate, j.against))

@@ -15,6 +15,7 @@ from kuffin.notebook.entities import Claim
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import school_of
 from kuffin.verdict.chosenoutcomes import outcome_named, possible_outcomes
+from kuffin.verdict.partfacts import fact_named, fact_outcomes
 
 if TYPE_CHECKING:
     from kuffin.app.desks.plan.question import QuestionPage
@@ -46,7 +47,7 @@ class ClaimsTable(WritingTable):
         study, verdict = self._page.state.study, self._page.state.verdict
         assert study is not None
         named = outcome_named(verdict.evidence, claim.outcome) if claim.outcome and verdict is not None else None
-        return named or school_of(study)
+        return fact_named(study, claim.outcome) or named or school_of(study)
 
     def _names(self) -> dict[str, int]:
         study = self._page.state.study
@@ -81,7 +82,9 @@ class ClaimsTable(WritingTable):
         others = (
             [] if verdict is None else [o for o in possible_outcomes(verdict.evidence) if o.key != verdict.school.key]
         )
-        return {TEMPERATURE: "", **{o.label: o.key for o in others}}
+        study = self._page.state.study
+        facts = [] if study is None else fact_outcomes(study)
+        return {TEMPERATURE: "", **{o.label: o.key for o in (*others, *facts)}}
 
     def _options(self, _row: int, column: int) -> list[str] | None:
         choices = {
