@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.undertest import kind_under_test
@@ -18,22 +18,27 @@ from kuffin.reading.judgingrules import limits_of, ways_of
 from kuffin.reading.keptresults import run_result, run_signals
 from kuffin.reading.signals import Signals
 from kuffin.said.shownworking import Working
+from kuffin.verdict.elsewhere import mounts_elsewhere
 
 
 @dataclass(frozen=True)
 class OtherMount:
-    """Another mount of the study, to hold this one against."""
+    """Another mount, to hold this one against: of the study, or of the same device in another one."""
 
     candidate: str
     label: str
     signals: Signals = field(repr=False)
     load_start_s: float
+    elsewhere: bool = False
 
 
 def siblings(
     notebook: Notebook, study: Study, mount_id: int | None, progress: Callable[[], None] | None = None
 ) -> list[OtherMount]:
-    """The study's other mounts that count and have die, coolant and power."""
+    """The study's other mounts that count and have die, coolant and power.
+
+    Where there are none and the part sits on the device, the same device's mounts in other studies.
+    """
     found = []
     for candidate in study.live_candidates:
         for mount in candidate.live_mounts:
@@ -44,6 +49,10 @@ def siblings(
             sibling = _sibling(notebook, study, mount, candidate.name)
             if sibling is not None:
                 found.append(sibling)
+    if not found and kind_under_test(study.under_test).on_die:
+        for other, _, name, mount in mounts_elsewhere(notebook, study, ways_of(notebook, study)):
+            sibling = _sibling(notebook, other, mount, f"{name} in “{other.name or other.question}”")
+            found += [] if sibling is None else [replace(sibling, elsewhere=True)]
     return found
 
 
@@ -165,15 +174,17 @@ def _first_mount(
     if not checks:
         return None
     check, what, held = max(checks, key=lambda c: (c[0].state == "worse", c[0].difference_k / max(c[0].u95_k, 1e-9)))
+    abroad = all(o.elsewhere for o in others)
+    who = "in the notebook’s other studies of this device" if abroad else "with the other candidates"
     size, here = f"{number(check.difference_k, 1)} K", number(check.resistance_k_w * check.power_w, 1)
     if check.state == "worse":
         said = (
-            f"the first mount of {candidate}: {what} {here} K, {size} more than with the other candidates. Likely contact or "
+            f"the first mount of {candidate}: {what} {here} K, {size} more than {who}. Likely contact or "
             f"pads: remount before going on, and save {minutes_left:.0f} minutes"
         )
     else:
-        said = f"the first mount of {candidate}: {what} {here} K, as far from the other candidates as candidates are"
-    whose = "the other candidates, each by the mean of its mounts"
+        said = f"the first mount of {candidate}: {what} {here} K, as far from what it was {who} as candidates are"
+    whose = f"{'candidates of the notebook’s other studies' if abroad else 'the other candidates'}, each by the mean of its mounts"
     return MountCheck(check=check, sentence=said, others=held, whose=whose, what=what)
 
 

@@ -9,6 +9,7 @@ import numpy as np
 
 from kuffin.core.bench.conditions import Condition
 from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.findings import Sibling
 from kuffin.notebook.entities import Mount, Study
 from kuffin.reading.judgingrules import JudgingRules
 from kuffin.reading.runresult import RunResult
@@ -28,12 +29,15 @@ class Evidence:
         By the run's id.
     ways : Ways or None
         What runs are judged by.
+    elsewhere : tuple of Sibling
+        The same device's mounts in other studies, where this one has a single mount.
     """
 
     study: Study
     mounts: Mounts
     results: Mapping[int, RunResult] = field(repr=False)
     ways: JudgingRules | None = field(repr=False, default=None)
+    elsewhere: tuple[Sibling, ...] = field(repr=False, default=())
 
     @property
     def condition(self) -> str | None:

@@ -43,7 +43,7 @@ def findings_of(evidence: Evidence, main: OutcomeResult, power_w: float) -> dict
     unreliable = {m for m, own in found.items() if any(f.kind in {"stuck", "swapped", "unreadable"} for f in own)}
     # a mount that is left out, or whose probes tell nothing, is no sibling to hold others against
     siblings = [
-        _sibling(name, m, results, condition)
+        sibling_of(name, m, results, condition)
         for name, m in mounts
         if _main_runs(m, results, condition) and not m.left_out and m.id not in unreliable
     ]
@@ -51,9 +51,9 @@ def findings_of(evidence: Evidence, main: OutcomeResult, power_w: float) -> dict
     # those left out are still held against the rest, one by one, so that the reason stays to be seen
     for name, mount in mounts:
         if mount.left_out and _main_runs(mount, results, condition) and mount.id not in unreliable:
-            one = _sibling(name, mount, results, condition)
+            one = sibling_of(name, mount, results, condition)
             apart[mount.id] = against_siblings([*siblings, one], study.under_test, power_w, limits)[mount.id]
-    for told in (apart, first_mounts(siblings, study.under_test, power_w, limits)):
+    for told in (apart, first_mounts(siblings, study.under_test, power_w, limits, evidence.elsewhere)):
         for mount_id, more in told.items():
             found[mount_id] += more
     _standing_apart(mounts, main, found, limits)
@@ -73,7 +73,8 @@ def _of_test(result: RunResult, condition: str | None) -> tuple[Finding, ...]:
     return tuple(replace(f, weight=REMARK, seen=f"{result.condition}: {f.seen}") for f in result.findings)
 
 
-def _sibling(candidate: str, mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> Sibling:
+def sibling_of(candidate: str, mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> Sibling:
+    """A mount with its figures under a condition."""
     runs = _main_runs(mount, results, condition)
     keys = {k for r in runs for k in r.figures}
     if any(f.kind == THROTTLED for r in runs for f in r.findings):

@@ -19,6 +19,7 @@ from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import BaselineChart, baseline_chart, with_baseline
 from kuffin.verdict.chosenoutcomes import outcome_named, outcome_of
 from kuffin.verdict.claims import JudgedClaim
+from kuffin.verdict.elsewhere import alone, siblings_elsewhere
 from kuffin.verdict.evidence import Evidence, mounts_of
 from kuffin.verdict.fairness import unfair
 from kuffin.verdict.looks import LooksSoFar, looks_so_far
@@ -193,7 +194,8 @@ def judge(
             seen(run, results[run.id])
         if progress is not None:
             progress(done + 1, len(runs))
-    return verdict_from(Evidence(study, mounts, results, ways))
+    others = siblings_elsewhere(notebook, study, ways) if alone(mounts) else ()
+    return verdict_from(Evidence(study, mounts, results, ways, others))
 
 
 def verdict_from(evidence: Evidence) -> StudyVerdict:

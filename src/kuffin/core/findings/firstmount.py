@@ -14,7 +14,7 @@ import numpy as np
 from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.findings.finding import DOUBT, Finding
+from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.siblings import FIGURES, Figure, Sibling
 from kuffin.core.findings.thresholds import CheckLimits
 
@@ -46,7 +46,7 @@ def usual_between(figure: Figure, middle: float, limits: CheckLimits) -> float:
 
 
 def first_mounts(
-    mounts: Sequence[Sibling], under_test: str, power_w: float, limits: CheckLimits
+    mounts: Sequence[Sibling], under_test: str, power_w: float, limits: CheckLimits, elsewhere: Sequence[Sibling] = ()
 ) -> dict[int, list[Finding]]:
     """Which candidates' only mounts look worse than any sound mount of another candidate would.
 
@@ -54,18 +54,22 @@ def first_mounts(
     ----------
     power_w : float
         The study's power: rises are told in kelvins at it.
+    elsewhere : sequence of Sibling
+        The same device in other studies, for a mount that its own has nothing to hold against. Where that is nothing
+        either, what is usual for devices in general is left; beyond it a remark is made, and no doubt.
     """
-    by_candidate: dict[str, list[Sibling]] = {}
-    for m in mounts:
-        by_candidate.setdefault(m.candidate, []).append(m)
+    by_candidate = _grouped(mounts)
     kind = kind_under_test(under_test)
     figures = [f for f in FIGURES if f.between and f.part_makes_it(kind)]
     out: dict[int, list[Finding]] = {}
     for name, own in by_candidate.items():
         if len(own) > 1:
             continue
-        others = {other: them for other, them in by_candidate.items() if other != name}
-        found = [_unlike(f, own[0], others, len(figures), power_w, limits) for f in figures]
+        others = {other: them for other, them in by_candidate.items() if other != name} or _grouped(elsewhere)
+        found = [
+            _unlike(f, own[0], others, len(figures), power_w, limits, bool(by_candidate.keys() - {name}))
+            for f in figures
+        ]
         out[own[0].mount_id] = [f for f in found if f is not None]
     return out
 
@@ -77,13 +81,16 @@ def _unlike(
     figures: int,
     power_w: float,
     limits: CheckLimits,
+    here: bool,
 ) -> Finding | None:
     scale = power_w if figure.per_watt else 1.0
     value = mount.figures.get(figure.key)
     each = {n: [m.figures[figure.key] for m in them if figure.key in m.figures] for n, them in others.items()}
     means = {n: float(np.mean(x)) for n, x in each.items() if x}
-    if value is None or not means:
+    if value is None:
         return None
+    if not means:
+        return _beyond_usual(figure, mount, value * scale, scale, power_w, limits)
     middle = float(np.mean(list(means.values())))
     share = 1.0 if figure.absolute else abs(middle)
     scatter, df = between(list(means.values()), usual_between(figure, middle, limits))
@@ -93,6 +100,8 @@ def _unlike(
         return None
     low, high = max((middle - reach) * scale, 0.0), (middle + reach) * scale
     who = "the other candidate" if len(means) == 1 else f"the other {len(means)} candidates"
+    if not here:
+        who = f"the notebook’s other studies of this device ({len(means)} candidate{'' if len(means) == 1 else 's'})"
     at = f" at {number(power_w, 0)} W" if figure.per_watt else ""
     said = (
         f"{figure.label} {number(value * scale, 1)} {figure.unit}{at}; with {who} it was {number(middle * scale, 1)} "
@@ -107,5 +116,36 @@ def _unlike(
         limit=high,
         unit=figure.unit,
         others=tuple((n, x * scale) for n, x in means.items()),
+        figure=figure.label,
+    )
+
+
+def _grouped(mounts: Sequence[Sibling]) -> dict[str, list[Sibling]]:
+    found: dict[str, list[Sibling]] = {}
+    for m in mounts:
+        found.setdefault(m.candidate, []).append(m)
+    return found
+
+
+def _beyond_usual(
+    figure: Figure, mount: Sibling, value: float, scale: float, power_w: float, limits: CheckLimits
+) -> Finding | None:
+    """What lies beyond a range that is usual in general: not this device's, so that it is only a remark."""
+    most = limits.of(figure.usual_most) * scale
+    if value <= most:
+        return None
+    at = f" at {number(power_w, 0)} W" if figure.per_watt else ""
+    said = (
+        f"{figure.label} {number(value, 1)} {figure.unit}{at}; nothing else was measured on this device yet, and up to "
+        f"{number(most, 1)} {figure.unit} is taken for usual in general"
+    )
+    return Finding(
+        kind=KIND,
+        seen=said,
+        weight=REMARK,
+        channels=tuple(mount.channels[r] for r in figure.roles if r in mount.channels),
+        value=value,
+        limit=most,
+        unit=figure.unit,
         figure=figure.label,
     )

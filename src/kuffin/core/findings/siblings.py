@@ -26,6 +26,8 @@ class Figure:
         The usual scatter between mounts, as a share of the figure (or in its unit where `absolute`).
     between : str
         The threshold that holds the usual scatter between candidates; blank where a first mount is not judged by it.
+    usual_most : str
+        The threshold for the most that is usual for devices in general; told where `between` is.
     least : str
         The threshold below which nobody minds.
     per_watt : bool
@@ -43,6 +45,7 @@ class Figure:
     per_watt: bool = False
     absolute: bool = False
     between: str = ""
+    usual_most: str = ""
     roles: tuple[str, ...] = ()
     part_makes_it: Callable[[UnderTest], bool] = lambda _kind: True
 
@@ -60,10 +63,10 @@ def _none(_kind: UnderTest) -> bool:
 
 
 FIGURES: tuple[Figure, ...] = (
-    Figure(key="die_over_coolant", kind="contact", label="die over coolant", unit="K", usual=0.025, between="first_die_percent", least="rise_k", per_watt=True, absolute=False, roles=("die", "coolant_in", "coolant"), part_makes_it=_block_side),
+    Figure(key="die_over_coolant", kind="contact", label="die over coolant", unit="K", usual=0.025, between="first_die_percent", usual_most="usual_die_k_w", least="rise_k", per_watt=True, absolute=False, roles=("die", "coolant_in", "coolant"), part_makes_it=_block_side),
     Figure(key="coolant_over_air", kind="radiator side", label="coolant over air", unit="K", usual=0.025, least="rise_k", per_watt=True, absolute=False, roles=("coolant_in", "coolant", "air_in", "room"), part_makes_it=_loop_side),
-    Figure(key="hot_spot_over_die", kind="hot spot", label="hot spot over die", unit="K", usual=0.04, between="first_hot_spot_percent", least="hot_spot_k", per_watt=True, absolute=False, roles=("hot_spot", "die"), part_makes_it=_block_side),
-    Figure(key="core_spread", kind="core spread", label="core spread", unit="K", usual=1.0, between="first_spread_k", least="spread_k", per_watt=False, absolute=True, roles=("die",), part_makes_it=_block_side),
+    Figure(key="hot_spot_over_die", kind="hot spot", label="hot spot over die", unit="K", usual=0.04, between="first_hot_spot_percent", usual_most="usual_hot_spot_k_w", least="hot_spot_k", per_watt=True, absolute=False, roles=("hot_spot", "die"), part_makes_it=_block_side),
+    Figure(key="core_spread", kind="core spread", label="core spread", unit="K", usual=1.0, between="first_spread_k", usual_most="usual_spread_k", least="spread_k", per_watt=False, absolute=True, roles=("die",), part_makes_it=_block_side),
     Figure(key="flow", kind="flow off", label="flow", unit="L/h", usual=0.02, least="flow_percent", per_watt=False, absolute=False, roles=("flow",)),
     Figure(key="pump", kind="pump off", label="pump speed", unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("pump",), part_makes_it=_none),
     Figure(key="fan", kind="fan off", label="fan speed", unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("fan",), part_makes_it=_none),
