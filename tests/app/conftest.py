@@ -36,7 +36,8 @@ def window(qtbot: QtBot, tmp_path: Path, qapp: object) -> Iterator[MainWindow]:
     settings.set_value("theme", "light")
     made = MainWindow(settings)
     made.resize(1280, 800)
-    qtbot.addWidget(made)
+    # after a test that failed in the midst of a run the window would ask, and wait
+    qtbot.addWidget(made, before_close_func=lambda w: w.running.stop_now())
     made.show()
     made.activateWindow()
     qtbot.waitUntil(made.isActiveWindow)  # else no shortcut reaches it

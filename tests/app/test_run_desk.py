@@ -421,6 +421,35 @@ class TestPractice:
         assert window.stack.currentWidget() is window.inspect
         assert [b.text() for b in window.start.findChildren(type(page.tell)) if b.text() == "Practise"]
 
+    def test_a_light_load_checks_the_mount_first_and_the_full_one_waits(
+        self, window: MainWindow, at_rest: AtRest, monkeypatch: pytest.MonkeyPatch
+    ) -> None:
+        monkeypatch.setattr("kuffin.demo.practising.draw", lambda: draw(5, "contact"))
+        window.start.practice_wanted.emit()
+        pump_until(lambda: window.state.study is not None and not window.jobs.running)
+        window.show_desk("Plan")
+        window.plan.go("protocol")
+        at_rest()
+        press(window.plan, "Check the mount first")
+        assert "give the mount check a lighter one" in window.strip.trouble.text()
+        assert [s.name for s in window.shelf.steps][:3] == ["idle", "mount check", "load"]
+        window.settings.set_value("bench", "simulated 60")
+        window.show_desk("Run")
+        window.run.renew()
+        window.run.ready.start.click()
+        page = window.run.page
+        pump_until(lambda: window.running.now is not None and window.running.now.stage.held, 40)
+        now = window.running.now
+        assert now.stage.step.name == "mount check" and now.check.worse and page.doing.key == "remount"
+        assert "Held before the full load: stop and remount, or carry on" in page.what.text()
+        press(page, "Carry on")
+        pump_until(lambda: window.running.now.stage.step.name == "load")
+        assert window.running.now.stage.why == "carried on"
+        window.running.stop()
+        pump_until(lambda: not window.running.active)
+        at_rest()
+        assert any("in spite of the mount check" in m.text for m in marks(window, "mark"))
+
     def test_a_sound_looking_mount_is_not_cried_at(
         self, window: MainWindow, at_rest: AtRest, monkeypatch: pytest.MonkeyPatch
     ) -> None:

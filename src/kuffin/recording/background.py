@@ -43,6 +43,12 @@ class Thinker:
         self.usual_s: float | None = None
         self._thread = threading.Thread(target=self._run, daemon=True, name="thinker")
 
+    @property
+    def looks_bad(self) -> bool | None:
+        """What the mount check says at last; None while it is not made, or may still change."""
+        check = self.check
+        return None if check is None or check.check.stretch_s[1] < _CHECK_AT_S - 1 else check.worse
+
     def start(self) -> None:
         """Begin."""
         self._live.bench.pace.looked("thinker")
@@ -110,7 +116,7 @@ class Thinker:
         if begin is None or self._others is None:
             return
         since = live.recorder.elapsed_s - begin
-        if since < _FROM_S or (self.check is not None and self.check.check.stretch_s[1] >= _CHECK_AT_S - 1):
+        if since < _FROM_S or (self.looks_bad is not None):
             return
         so_far = live.seen_now().so_far
         if so_far is None:

@@ -221,7 +221,8 @@ class LiveRun:
         now = self.recorder.elapsed_s
         seen = self.seen_now()
         if self.running:
-            stage = self.leader.at(now, self.forecast.settled and self.forecast.looked_s > self._step_began(now))
+            settled = self.forecast.settled and self.forecast.looked_s > self._step_began(now)
+            stage = self.leader.at(now, settled, self._thinker.looks_bad)
             if stage is None:
                 self._finish("the protocol is through")
             elif stage != self._before:
@@ -284,6 +285,12 @@ class LiveRun:
         now = self.recorder.elapsed_s
         self.leader.hold(on, now)
         self._writer.mark(NewMark(at_s=now, kind="stage", text="held" if on else "goes on", value=None))
+
+    def carry_on(self) -> None:
+        """Go on in spite of a mount check that looks bad."""
+        self.mark("carried on in spite of the mount check")
+        if self.leader.stage is not None and self.leader.stage.step.settle == "check":
+            self.hold(False)
 
     def skip(self, reason: str) -> None:
         """On to the next phase, with the reason."""

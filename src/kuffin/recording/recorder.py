@@ -17,6 +17,7 @@ from kuffin.recording.pace import Pace
 Array = NDArray[np.float64]
 Sink = Callable[[Array], None]
 _GAP_S = 3.0
+_LEAST_S = 1e-6  # no two rows at one moment, even where the clock stands still
 _CATCH_UP_S = 1.0  # what is late by less is caught up with
 
 
@@ -193,7 +194,7 @@ class Recorder:
 
     def _tick(self) -> None:
         due, kept, oldest = self._began + self._every / 2, self._began, 0.0
-        while not self._pace.wait(self._stop, max(0.0, due - self._pace.now())):
+        while not self._pace.wait(self._stop, max(_LEAST_S, due - self._pace.now())):
             self._pace.looked("recorder")
             values = self._row()
             row = [self.elapsed_s, *values]

@@ -2,8 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
+import pytest
+
+from kuffin.core.base.errors import BenchError
 from kuffin.core.bench.leading import Leader, to_do
-from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.protocol import Step, check, with_mount_check
 
 STEPS = (
     Step(name="idle", settle="clock", longest_min=5, measure_min=2),
@@ -46,6 +51,34 @@ def test_a_load_by_hand_is_waited_for_at_its_start_and_at_its_end() -> None:
     leader.at(4800, False)
     stage = leader.at(5100, False)
     assert stage is not None and stage.words == "cool down, waiting for you"
+
+
+def test_a_mount_check_comes_before_the_full_load_and_holds_where_it_looks_bad() -> None:
+    steps = with_mount_check((STEPS[0], replace(STEPS[1], power_w=180.0), STEPS[2]))
+    assert [(s.name, s.power_w) for s in steps[:3]] == [("idle", None), ("mount check", 90.0), ("load", 180.0)]
+    check(steps)
+    with pytest.raises(BenchError, match="under the first load, before any other"):
+        check((*steps[:1], steps[2], steps[1], *steps[3:]))
+    for looks_bad, words in (
+        (False, "load, warming up"),
+        (True, "mount check, warming up"),
+        (None, "mount check, warming up"),
+    ):
+        leader = Leader(steps)
+        for second in range(0, 560):
+            leader.at(float(second), False, looks_bad if second >= 545 else None)
+        assert leader.stage is not None and leader.stage.words == words and leader.stage.held == bool(looks_bad)
+    # it looked bad: held until a person carries on; without an answer the full load comes in the end, and why is said
+    bad = Leader(steps)
+    for second in range(0, 3000):
+        bad.at(float(second), False, True if second >= 545 else None)
+    assert bad.stage is not None and bad.stage.held and bad.stage.number == 2
+    bad.hold(False, 3000)
+    assert (bad.stage.number, bad.stage.why) == (3, "carried on")
+    none = Leader(steps)
+    for second in range(0, 725):
+        none.at(float(second), False)
+    assert none.stage is not None and (none.stage.number, none.stage.why) == (3, "the mount could not be checked")
 
 
 def test_holding_repeating_and_skipping() -> None:

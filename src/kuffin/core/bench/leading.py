@@ -6,11 +6,17 @@ from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
 from kuffin.core.bench.configuration import OF_TEST
-from kuffin.core.bench.protocol import OWN_FIELDS, Step
+from kuffin.core.bench.protocol import CHECK_MIN, OWN_FIELDS, Step
 from kuffin.core.bench.testsettings import written_or
 
 BY_HAND = "stopped by hand"  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
+
+_OVER = {  # why the longest time ends a step
+    "detect": "the longest time is over, not settled",
+    "clock": "by the clock",
+    "check": "the mount could not be checked",
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -52,7 +58,9 @@ class Stage:
 
 def step_s(step: Step, usual_s: float | None) -> float:
     """How long a step is expected to take, with what the study's other runs took to settle."""
-    settling = usual_s if step.settle == "detect" and usual_s is not None else 60 * step.longest_min
+    settling = 60 * (CHECK_MIN if step.settle == "check" else step.longest_min)
+    if step.settle == "detect" and usual_s is not None:
+        settling = usual_s
     return min(settling, 60 * step.longest_min) + 60 * step.measure_min
 
 
@@ -108,13 +116,15 @@ class Leader:
         self.stage: Stage | None = None
         self._begin(first, now_s, "")
 
-    def at(self, now_s: float, settled: bool) -> Stage | None:
+    def at(self, now_s: float, settled: bool, looks_bad: bool | None = None) -> Stage | None:
         """The stage at some time of the run, None where it is over.
 
         Parameters
         ----------
         settled : bool
             Whether the trace that matters has settled in this step.
+        looks_bad : bool or None
+            What the mount check says, None before it is made. A step that waits for it is held where it looks bad.
         """
         stage = self.stage
         if stage is None or stage.phase == WAITING or stage.held:
@@ -123,9 +133,14 @@ class Leader:
         if stage.phase == SETTLING:
             why = ""
             if since >= 60 * stage.step.longest_min:
-                why = "by the clock" if stage.step.settle == "clock" else "the longest time is over, not settled"
+                why = _OVER[stage.step.settle]
             elif stage.step.settle == "detect" and settled:
                 why = "settled"
+            elif stage.step.settle == "check" and looks_bad is not None:
+                why = "the mount looks right"
+                if looks_bad:
+                    self.hold(True, now_s)
+                    return self.stage
             if why and stage.step.measure_min > 0:
                 self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why=why)
             elif why:
@@ -160,7 +175,9 @@ class Leader:
 
     def hold(self, on: bool, now_s: float) -> None:
         """Stay in this phase until it is let go; a phase by the clock begins anew then."""
-        if self.stage is not None and self.stage.held != on:
+        if self.stage is not None and self.stage.step.settle == "check" and not on and self.stage.held:
+            self._begin(self.stage.number + 1, now_s, "carried on")
+        elif self.stage is not None and self.stage.held != on:
             begun = self.stage.begun_s if on or self.stage.phase == SETTLING else now_s
             self.stage = replace(self.stage, held=on, begun_s=begun)
 

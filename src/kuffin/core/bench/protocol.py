@@ -15,6 +15,9 @@ from kuffin.core.bench.testsettings import short_words
 
 DEFAULT_TAU_S = 600.0
 DEFAULT_RISE_K = 12.0
+CHECK_MIN = 2.0  # under the load, until a mount is checked
+_LIGHT = 0.5  # of the full load: enough to be seen, and cool enough with a bad contact
+SETTLES = {"detect": "by itself", "clock": "by the clock", "check": "by the check"}  # and how one says it
 OWN_FIELDS = ("load", "power_w", "pump_percent", "fan_percent")  # settings that a step has a field of its own for
 
 
@@ -32,7 +35,8 @@ class Step:
     power_w, pump_percent, fan_percent : float or None
         None: as it stands.
     settle : str
-        ``detect``: until the trace has settled, at most `longest_min`; ``clock``: `longest_min` by the clock.
+        A key of `SETTLES`. ``detect``: until the trace has settled, at most `longest_min`; ``clock``: `longest_min` by the
+        clock; ``check``: until the mount check is made, a light load before the full one; it holds where it looks bad.
     measure_min : float
         How long is measured after settling.
     ask : str
@@ -82,6 +86,37 @@ def usual_steps() -> tuple[Step, ...]:
     )
 
 
+def with_mount_check(steps: Sequence[Step]) -> tuple[Step, ...]:
+    """The steps with a light load before the first one, under which the mount is checked.
+
+    Raises
+    ------
+    BenchError
+        Where nothing runs under a load, or a check is there already.
+
+    >>> [step.name for step in with_mount_check(usual_steps())]
+    ['idle', 'mount check', 'load', 'cool down']
+    """
+    first = next((i for i, s in enumerate(steps) if s.load), None)
+    if first is None:
+        raise BenchError("no step has a load; give one its load first")
+    if steps[first].settle == "check":
+        raise BenchError(f"“{steps[first].name}” checks the mount already")
+    full = steps[first].power_w
+    light = replace(
+        steps[first],
+        name="mount check",
+        power_w=None if full is None else round(_LIGHT * full, -1),
+        settle="check",
+        longest_min=5.0,
+        measure_min=0.0,
+        ask="",
+        window_from_min=None,
+        window_to_min=None,
+    )
+    return (*steps[:first], light, *steps[first:])
+
+
 def window_words(step: Step) -> str:
     """A step's window in words, as `read_window` reads it."""
     begin, end = step.window_from_min, step.window_to_min
@@ -128,8 +163,10 @@ def check(steps: Sequence[Step]) -> None:
         where = f"step {i} ({step.name or 'no name'})"
         if not step.name.strip():
             raise BenchError(f"step {i} has no name")
-        if step.settle not in {"detect", "clock"}:
-            raise BenchError(f"{where}: it settles by detection or by the clock")
+        if step.settle not in SETTLES:
+            raise BenchError(f"{where}: it settles {' or '.join(SETTLES.values())}")
+        if step.settle == "check" and (not step.load or any(s.load for s in steps[: i - 1])):
+            raise BenchError(f"{where}: the mount is checked under the first load, before any other")
         if not 0 <= step.longest_min <= 1440 or not 0 <= step.measure_min <= 1440:
             raise BenchError(f"{where}: times are between 0 and 1440 minutes")
         for key, value in step.settings.items():
@@ -154,12 +191,8 @@ def step_minutes(
     step: Step, tau_s: float = DEFAULT_TAU_S, rise_k: float = DEFAULT_RISE_K, tolerance_k: float = 0.2
 ) -> float:
     """How long a step is expected to take, from the loop's time constant where it settles by detection."""
-    settling = (
-        min(warm_up_min(tau_s, rise_k, tolerance_k) + 5.0, step.longest_min)
-        if step.settle == "detect"
-        else step.longest_min
-    )
-    return settling + step.measure_min
+    usual = {"detect": warm_up_min(tau_s, rise_k, tolerance_k) + 5.0, "check": CHECK_MIN}
+    return min(usual.get(step.settle, step.longest_min), step.longest_min) + step.measure_min
 
 
 def run_minutes(

@@ -36,7 +36,7 @@ def figures(run: Recorded) -> dict[str, float]:
     ...     window_s=(600.0, 1200.0),
     ... )
     >>> {k: round(x, 3) for k, x in figures(run).items()}
-    {'die_over_coolant': 0.15, 'flow': 150.0, 'power': 200.0}
+    {'die_over_coolant': 0.15, 'flow': 150.0, 'power': 200.0, 'level_over_coolant': 0.15}
     """
     inside = run.windowed()
     out: dict[str, float] = {}

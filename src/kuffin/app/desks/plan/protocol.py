@@ -17,7 +17,16 @@ from kuffin.core.bench.conditions import condition_steps
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits
 from kuffin.core.bench.parts import Field, read_field
-from kuffin.core.bench.protocol import Step, read_window, run_minutes, step_minutes, sweep, window_words
+from kuffin.core.bench.protocol import (
+    SETTLES,
+    Step,
+    read_window,
+    run_minutes,
+    step_minutes,
+    sweep,
+    window_words,
+    with_mount_check,
+)
 from kuffin.core.bench.testsettings import read_settings, settings_words
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Protocol
@@ -38,7 +47,6 @@ _COLUMNS = {
     "expected": "expected",
 }
 _KEYS = tuple(_COLUMNS)
-_SETTLES = {"detect": "by itself", "clock": "by the clock"}
 _AS_IS = "as is"
 _FIELDS = {
     **{
@@ -77,6 +85,11 @@ class ProtocolPage(Page):
         self.column.addWidget(
             row(
                 button("Add a step", self._add),
+                button(
+                    "Check the mount first",
+                    self._add_check,
+                    "A light load before the first one: where the mount looks bad, the run holds before the full load",
+                ),
                 button("Up", lambda: self._move(-1)),
                 button("Down", lambda: self._move(1)),
                 button("Remove it", self._remove),
@@ -176,7 +189,7 @@ class ProtocolPage(Page):
             shown(step.pump_percent, "%"),
             shown(step.fan_percent, "%"),
             settings_words(step.also),
-            _SETTLES[step.settle],
+            SETTLES[step.settle],
             f"{step.longest_min:g} min",
             f"{step.measure_min:g} min",
             window_words(step),
@@ -188,7 +201,7 @@ class ProtocolPage(Page):
         return Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
 
     def _options(self, _at: int, column: int) -> list[str] | None:
-        return list(_SETTLES.values()) if _KEYS[column] == "settle" else None
+        return list(SETTLES.values()) if _KEYS[column] == "settle" else None
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
@@ -225,7 +238,7 @@ class ProtocolPage(Page):
                 if value is None and key.endswith("_min"):
                     value = 0.0
             elif key == "settle":
-                value = next((k for k, words in _SETTLES.items() if words == content), "detect")
+                value = next((k for k, words in SETTLES.items() if words == content), "detect")
             elif key == "load" and content.strip().lower() == "idle":
                 value = ""
             change: dict[str, Any] = {key: value}
@@ -241,6 +254,15 @@ class ProtocolPage(Page):
             self.show_now()
             return
         self._save(tuple(steps))
+
+    def _add_check(self) -> None:
+        try:
+            steps = with_mount_check(self.shelf.steps)
+            self._save(steps)
+            if next(s for s in steps if s.settle == "check").power_w is None:
+                self.state.trouble.emit("the full load has no power of its own; give the mount check a lighter one")
+        except BenchError as error:
+            self.state.trouble.emit(str(error))
 
     def _add(self) -> None:
         at = self.table.currentRow() + 1 if self.table.currentRow() >= 0 else len(self.shelf.steps)

@@ -272,7 +272,7 @@ class RunDesk(QWidget):
             live.repeat()
         elif what == "carry on":
             self._carried_on = True
-            live.mark("carried on in spite of the mount check")
+            live.carry_on()
 
     def _take_up_again(self) -> None:
         """Go on with the run that was stopped: it is open again, with a gap."""

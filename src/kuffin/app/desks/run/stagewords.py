@@ -57,6 +57,9 @@ def sentences(now: Now) -> list[str]:
     out = []
     if not stage.step.load and stage.number > 1:
         out.append("cooling down; what is measured is kept")
+    elif stage.step.settle == "check":
+        bad = "held before the full load: stop and remount, or carry on"
+        out.append(bad if stage.held else "a light load, until the mount is checked; the full load comes after it")
     elif stage.step.load and stage.phase == SETTLING:
         out += now.forecast.sentences()
         if now.forecast.why_not:
@@ -94,7 +97,7 @@ def big_button(now: Now | None, carried_on: bool) -> BigButton:
         if len(stage.to_do) == 1 and stage.to_do[0].startswith(("start", "stop")):
             return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
         return BigButton("acted", "Done")
-    if stage.held:
+    if stage.held and stage.step.settle != "check":
         return BigButton("go on", "Go on")
     if now.check is not None and now.check.worse and not carried_on:
         return BigButton("remount", "Stop and remount")
