@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, field, replace
+from dataclasses import KW_ONLY, dataclass, field, replace
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.undertest import kind_under_test
@@ -29,6 +29,7 @@ class OtherMount:
     label: str
     signals: Signals = field(repr=False)
     load_start_s: float
+    _: KW_ONLY
     elsewhere: bool = False
 
 

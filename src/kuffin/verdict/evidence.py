@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import KW_ONLY, dataclass, field, replace
 
 import numpy as np
 
@@ -37,6 +37,7 @@ class Evidence:
     mounts: Mounts
     results: Mapping[int, RunResult] = field(repr=False)
     ways: JudgingRules | None = field(repr=False, default=None)
+    _: KW_ONLY
     elsewhere: tuple[Sibling, ...] = field(repr=False, default=())
 
     @property

@@ -195,7 +195,7 @@ def judge(
         if progress is not None:
             progress(done + 1, len(runs))
     others = siblings_elsewhere(notebook, study, ways) if alone(mounts) else ()
-    return verdict_from(Evidence(study, mounts, results, ways, others))
+    return verdict_from(Evidence(study, mounts, results, ways, elsewhere=others))
 
 
 def verdict_from(evidence: Evidence) -> StudyVerdict:
