@@ -15,12 +15,13 @@ from pathlib import Path
 import numpy as np
 import pytest
 from PIL import Image
-from PySide6.QtCore import QPointF, Qt
+from PySide6.QtCore import QPoint, QPointF, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QLabel, QWidget
 
 from kuffin.app.frame.window import MainWindow
 from kuffin.core.prepare.cautions import CAUTIONS
+from kuffin.core.prepare.padfit import PRINTS, usual_place
 from kuffin.notebook import photos
 from kuffin.notebook import shelf as shelfedits
 from kuffin.simulated.prints import draw_print
@@ -295,7 +296,7 @@ class TestFit:
         press(page, "Add a pad")
         at_rest()
         # a gap that nobody measured is not assumed, and nothing is called right by it
-        assert page.table.item(0, 2).text() == "" and "measure it" in page.table.item(0, 5).text()
+        assert page.table.item(0, 2).text() == "" and "measure it" in page.table.item(0, 6).text()
         assert page.pads.text().startswith("Whether the die touches the block is not known")
         write_cell(page.table, 0, 2, "0.8")
         at_rest()
@@ -317,6 +318,42 @@ class TestFit:
         at_rest()
         # 1.5 mm may be squeezed to 0.9 mm, the gap is 0.5 mm: the die is 0.4 mm away from the block
         assert "0.4" in page.pads.text()
+
+    def test_pads_are_put_in_their_place_and_held_against_their_print(self, bench: MainWindow, at_rest: Wait) -> None:
+        page, m = bench.prepare.fitting, bench.prepare.fitting.map
+        bench.prepare.go("fit")
+        for pad in (["memory", 1.0, 0.8, 10, 40], ["coils", 2.0, None, 10, 40]):
+            page.keep(pads=[*page.sheet().get("pads", []), pad])
+        at_rest()
+        write_cell(page.table, 0, 5, PRINTS[2])
+        at_rest()
+        assert "its print shows no contact, though it should be squeezed by 20 %" in page.table.item(0, 6).text()
+        assert page.pads.text() == "Not cooled as it should be: memory."
+
+        def place(at: int) -> list[float]:
+            return page.sheet()["pads"][at][6]
+
+        # by the mouse: from its usual place 50 px to the right, and its corner further
+        middle = m.box(usual_place("memory", 0)).center().toPoint()
+        QTest.mousePress(m, Qt.MouseButton.LeftButton, pos=middle)
+        QTest.mouseMove(m, middle + QPoint(50, 0))
+        QTest.mouseRelease(m, Qt.MouseButton.LeftButton, pos=middle + QPoint(50, 0))
+        at_rest()
+        x, y, width, height = place(0)
+        usual = usual_place("memory", 0)
+        assert x > usual[0] + 5 and (y, width, height) == usual[1:]
+        # by the keyboard: the other one, moved and made wider; and Ctrl+Z takes it back
+        m.setFocus()
+        QTest.keyClick(m, Qt.Key.Key_PageDown)
+        QTest.keyClick(m, Qt.Key.Key_Left)
+        at_rest()
+        assert place(1)[0] == usual_place("coils", 0)[0] - 1 and page.table.currentRow() == 1
+        QTest.keyClick(m, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
+        at_rest()
+        assert place(1)[2] == usual_place("coils", 0)[2] + 1
+        bench.state.notebook.undo()
+        at_rest()
+        assert place(1)[2] == usual_place("coils", 0)[2]
 
     def test_dew_point_and_metals(self, bench: MainWindow, at_rest: Wait) -> None:
         page = bench.prepare.fitting

@@ -18,7 +18,8 @@ from kuffin.core.prepare.fill import (
     rinses_needed,
     tube_volume_ml,
 )
-from kuffin.core.prepare.fit import Pad, pads, screw, tightening
+from kuffin.core.prepare.fit import screw, tightening
+from kuffin.core.prepare.padfit import PRINTS, Pad, pads, usual_place
 
 
 def test_volumes() -> None:
@@ -131,6 +132,31 @@ class TestPads:
         assert [p.state for p in found] == ["no contact", "loose"] and stand_off == 0
         with pytest.raises(BenchError, match="cannot be"):
             pads([Pad(where="memory", thickness_mm=1.0, gap_mm=-0.1)])
+
+    @pytest.mark.parametrize(
+        ("gap", "printed", "state", "words"),
+        [
+            (None, PRINTS[0], "touches", "how far it is squeezed is not known"),
+            (None, PRINTS[1], "in part", "loose, or the block sits askew"),
+            (None, PRINTS[2], "no contact", "its print shows no contact"),
+            (0.8, PRINTS[0], "right", "is squeezed by 20 %"),
+            (0.8, PRINTS[2], "no contact", "though it should be squeezed by 20 %"),
+            (1.2, PRINTS[0], "unknown", "measure it again"),
+            (1.2, PRINTS[2], "no contact", "0.20 mm of air"),
+        ],
+    )
+    def test_what_its_print_shows_goes_before_what_a_gap_says(
+        self, gap: float | None, printed: str, state: str, words: str
+    ) -> None:
+        (found,), _, said = pads([Pad(where="memory", thickness_mm=1.0, gap_mm=gap, printed=printed)])
+        assert found.state == state and words in found.sentence
+        assert (said == "The pads let the die touch the block.") == (state == "right")
+
+    def test_places_before_anybody_put_them_right_do_not_lie_on_one_another(self) -> None:
+        places = [usual_place(kind, n) for kind in ("memory", "regulators", "coils") for n in range(2)]
+        for i, (x, y, w, h) in enumerate(places):
+            for x2, y2, w2, h2 in places[:i]:
+                assert abs(x - x2) >= (w + w2) / 2 or abs(y - y2) >= (h + h2) / 2
 
 
 @pytest.mark.parametrize("pattern", ["two", "four", "four in a cross", "six", "eight"])

@@ -1,8 +1,7 @@
-"""Does it fit: screws into a radiator, pads under a block, the order of tightening."""
+"""Does it fit: screws into a radiator, and the order of tightening."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -113,88 +112,6 @@ def screw(
         better_mm=better,
         sentence=f"{state[0].upper()}{state[1:]}: it {words}; {advice}.",
     )
-
-
-@dataclass(frozen=True, kw_only=True)
-class Pad:
-    """A pad in its place: its thickness, the gap it fills (None: nobody measured it), and how far it may be squeezed."""
-
-    where: str
-    thickness_mm: float
-    gap_mm: float | None
-    least_percent: float = 10.0
-    most_percent: float = 40.0
-
-
-@dataclass(frozen=True, kw_only=True)
-class PadFit:
-    """How a pad sits.
-
-    Attributes
-    ----------
-    state : str
-        ``right``, ``loose`` (squeezed too little), ``tight`` (too much), ``no contact``, or ``unknown``.
-    lift_mm : float
-        By how much it would still have to be squeezed beyond its limit: 0 where it yields enough.
-    """
-
-    pad: Pad
-    squeeze_percent: float | None
-    state: str
-    lift_mm: float
-    sentence: str
-
-
-def pads(fitted: Sequence[Pad]) -> tuple[list[PadFit], float, str]:
-    """How all pads sit, the die's stand-off in mm, and what that means.
-
-    The squeeze is ``(pad − gap)/pad``. A pad that must be squeezed beyond its limit holds the block off the die; the
-    most that any pad does so is the stand-off.
-
-    Raises
-    ------
-    BenchError
-        For a gap below zero, no thickness, or limits that cross.
-    """
-    out = []
-    for pad in fitted:
-        if pad.gap_mm is None:
-            words = "the gap is not known: measure it, with putty between the parts, or look at the print"
-            out.append(
-                PadFit(pad=pad, squeeze_percent=None, state="unknown", lift_mm=0.0, sentence=f"{pad.where}: {words}.")
-            )
-            continue
-        if pad.gap_mm < 0:
-            raise BenchError(f"{pad.where}: a gap of {pad.gap_mm:g} mm cannot be; the parts would be inside each other")
-        if pad.thickness_mm <= 0:
-            raise BenchError(f"{pad.where}: a pad has a thickness above 0 mm")
-        if not 0 <= pad.least_percent < pad.most_percent < 100:
-            raise BenchError(f"{pad.where}: the squeeze allowed runs from a smaller to a larger share, under 100 %")
-        squeeze = 100 * (pad.thickness_mm - pad.gap_mm) / pad.thickness_mm
-        lift = max(0.0, pad.thickness_mm * (1 - pad.most_percent / 100) - pad.gap_mm)
-        if squeeze <= 0:
-            state, words = "no contact", f"leaves {pad.gap_mm - pad.thickness_mm:.2f} mm of air: take a thicker pad"
-        elif squeeze < pad.least_percent:
-            state, words = "loose", f"is squeezed by {squeeze:.0f} %, at least {pad.least_percent:g} % are needed"
-        elif lift > 0:
-            state, words = (
-                "tight",
-                f"must be squeezed by {squeeze:.0f} %, at most {pad.most_percent:g} % are allowed: take a thinner or softer pad",
-            )
-        else:
-            state, words = "right", f"is squeezed by {squeeze:.0f} %"
-        out.append(
-            PadFit(pad=pad, squeeze_percent=squeeze, state=state, lift_mm=lift, sentence=f"{pad.where}: {words}.")
-        )
-    stand_off = max((p.lift_mm for p in out), default=0.0)
-    if stand_off > 0:
-        worst = max(out, key=lambda p: p.lift_mm).pad.where
-        said = f"The die would stand off by {stand_off:.2f} mm, because of {worst}: it loses contact."
-    elif unknown := [p.pad.where for p in out if p.state == "unknown"]:
-        said = f"Whether the die touches the block is not known: the gap under {', '.join(dict.fromkeys(unknown))} was not measured."
-    else:
-        said = "The pads let the die touch the block." if out else "No pads are entered."
-    return out, stand_off, said
 
 
 def tightening(pattern: str) -> tuple[list[tuple[float, float]], list[int]]:

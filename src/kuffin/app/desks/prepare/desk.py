@@ -151,5 +151,6 @@ class PrepareDesk(PagedDesk):
         self.leak.plot.set_theme(theme)
         self.bleed.plot.set_theme(theme)
         self.fitting.picture.set_theme(theme)
+        self.fitting.map.set_theme(theme)
         for side in self.contact.sides.values():
             side.marker.set_theme(theme)

@@ -8,18 +8,22 @@ from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
 
 from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.app.widgets.padmap import PadMap
 from kuffin.app.widgets.screws import ScrewPicture
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.prepare.fill import dew_point_c, metal_warnings
-from kuffin.core.prepare.fit import Pad, pads, screw
+from kuffin.core.prepare.fit import screw
+from kuffin.core.prepare.padfit import PRINTS, Pad, PadFit, Place, pads, usual_place
 from kuffin.reading.configurations import metals_of, parts_of
 
 if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
 
+_PRINT, _SITS, _PLACE = 5, 6, 6  # columns of the table; and where a kept pad has its place
+_NOT_LOOKED = "not looked"
 _PATTERNS = next(f.options for f in kind_of("processor block").fields if f.key == "screw_pattern")
 
 
@@ -30,6 +34,7 @@ class FitPage(PreparePage):
 
     def __init__(self, desk: PrepareDesk) -> None:
         super().__init__(desk)
+        self._drawn: list[tuple[PadFit, Place]] = []
         self.heading("Screws into the radiator")
         self.boxes: dict[str, NumberLine] = {}
         self.column.addWidget(
@@ -48,12 +53,33 @@ class FitPage(PreparePage):
         self.column.addWidget(self.screws)
         self.heading("Pads")
         self.table = WritingTable(
-            ["where", "pad, mm", "gap (measured), mm", "squeeze at least, %", "at most, %", "how it sits"],
+            [
+                "where",
+                "pad, mm",
+                "gap (measured), mm",
+                "squeeze at least, %",
+                "at most, %",
+                "its print shows",
+                "how it sits",
+            ],
             "Pads",
-            stretch=5,
+            lambda _row, column: [*PRINTS, _NOT_LOOKED] if column == _PRINT else None,
+            stretch=_SITS,
         )
         self.table.written.connect(self._pad_written)
+        self.table.currentCellChanged.connect(lambda at, *_: self._draw_pads(at))
         self.column.addWidget(self.table)
+        self.map = PadMap(desk.theme)
+        self.map.chosen.connect(lambda at: self.table.setCurrentCell(at, 0))
+        self.map.placed.connect(self._pad_placed)
+        self.column.addWidget(self.map)
+        self.map_words = text(
+            "From above, the die in the middle: drag each pad to the component that it cools, its lower right corner to its size "
+            "(arrows move, Shift and arrows size, Page up and down choose). Filled: its print shows contact all over; half: in "
+            "part; crossed: none; hatched: nobody looked yet.",
+            style="muted",
+        )
+        self.column.addWidget(self.map_words)
         self.column.addWidget(row(button("Add a pad", self._add_pad), button("Remove it", self._remove_pad)))
         self.pads = text()
         self.column.addWidget(self.pads)
@@ -149,19 +175,24 @@ class FitPage(PreparePage):
         try:
             numbers = ("thickness_mm", "gap_mm", "least_percent", "most_percent")
             typed = [dict(zip(numbers, p[1:5], strict=False)) for p in kept]
-            found, _, said = pads([Pad(where=str(p[0]), **told) for p, told in zip(kept, typed, strict=True)])
+            found, _, said = pads(
+                [Pad(where=str(p[0]), printed=_printed(p), **told) for p, told in zip(kept, typed, strict=True)]
+            )
             states = [f.sentence.split(": ", 1)[1] for f in found]
         except KuffinError as error:
-            states, said = [""] * len(kept), str(error)[0].upper() + str(error)[1:] + "."
+            found, states, said = [], [""] * len(kept), str(error)[0].upper() + str(error)[1:] + "."
+        self._drawn = list(zip(found, _places(kept), strict=bool(found)))
+        self._draw_pads(self.table.currentRow())
         self.table.fill(
             [
-                [str(p[0]), *("" if x is None else f"{float(x):g}" for x in p[1:5]), s]
+                [str(p[0]), *("" if x is None else f"{float(x):g}" for x in p[1:5]), _printed(p) or _NOT_LOOKED, s]
                 for p, s in zip(kept, states, strict=True)
             ],
-            fixed=(5,),
+            fixed=(_SITS,),
         )
         self.table.fit(6)
-        self.table.setVisible(bool(kept))
+        for widget in (self.table, self.map, self.map_words):
+            widget.setVisible(bool(kept))
         self.pads.setText(said)
 
     def _say_dew(self, v: dict[str, Any]) -> None:
@@ -203,13 +234,27 @@ class FitPage(PreparePage):
         kept = [list(p) for p in self.sheet().get("pads", [])]
         try:
             written = content.strip()
-            blank = column == 2 and not written
-            kept[at][column] = written if column == 0 else None if blank else float(written.replace(",", "."))
+            if column == _PRINT:
+                kept[at] = _whole(kept[at])
+                kept[at][_PRINT] = "" if written == _NOT_LOOKED else written
+            else:
+                blank = column == 2 and not written
+                kept[at][column] = written if column == 0 else None if blank else float(written.replace(",", "."))
         except ValueError:
             self.state.trouble.emit(f"“{content}” is no number")
             self.show_now()
             return
         self.keep(pads=kept)
+
+    def _pad_placed(self, at: int, place: list[float]) -> None:
+        kept = [list(p) for p in self.sheet().get("pads", [])]
+        if 0 <= at < len(kept):
+            kept[at] = _whole(kept[at])
+            kept[at][_PLACE] = place
+            self.keep(pads=kept)
+
+    def _draw_pads(self, at: int) -> None:
+        self.map.show_pads(self._drawn, at)
 
     def _remove_pad(self) -> None:
         kept, at = self.sheet().get("pads", []), self.table.currentRow()
@@ -217,3 +262,26 @@ class FitPage(PreparePage):
             self.keep(pads=kept[:at] + kept[at + 1 :])
         else:
             self.state.trouble.emit("choose a pad in the table first")
+
+
+def _whole(pad: list[Any]) -> list[Any]:
+    """A kept pad with room for its print and its place; one from before has neither."""
+    return [*pad, *["", None][len(pad) - _PRINT :]] if len(pad) < _PLACE + 1 else pad
+
+
+def _printed(pad: list[Any]) -> str:
+    told = str(pad[_PRINT] or "") if len(pad) > _PRINT else ""
+    return told if told in PRINTS else ""
+
+
+def _places(kept: list[list[Any]]) -> list[Place]:
+    """Where each is drawn: in its place, else in the usual one of its kind."""
+    out: list[Place] = []
+    seen: dict[str, int] = {}
+    for pad in kept:
+        kind = str(pad[0]).strip().lower()
+        seen[kind] = seen.get(kind, -1) + 1
+        own = pad[_PLACE] if len(pad) > _PLACE else None
+        x, y, width, height = own if isinstance(own, list) and len(own) == 4 else usual_place(kind, seen[kind])
+        out.append((float(x), float(y), float(width), float(height)))
+    return out
