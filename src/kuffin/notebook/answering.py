@@ -44,10 +44,32 @@ def remount(notebook: Notebook, mount_id: int, label: str, reason: str) -> int:
         Without a reason.
     """
     reason = _reason(reason, "a mount is made again only with a reason; say in a few words what spoilt this one")
-    with notebook.edit(f"remount {label}") as session:
+    return _next_state(notebook, mount_id, f"remount {label}", f"mounted again: {reason}")
+
+
+def repair(notebook: Notebook, mount_id: int, label: str, done: str) -> int:
+    """Plan the same sample's next state: other pads, screws tightened again. What was before is left out, and stays to be seen.
+
+    Raises
+    ------
+    NotebookError
+        Where it is not said what is done.
+    """
+    done = _reason(done, "say in a few words what is repaired: thicker pads, screws tightened again")
+    return _next_state(notebook, mount_id, f"repair {label}", f"repaired: {done}")
+
+
+def _next_state(notebook: Notebook, mount_id: int, what: str, reason: str) -> int:
+    with notebook.edit(what) as session:
         old = session.get_one(Mount, mount_id)
-        session.add(Exclusion(mount_id=mount_id, reason=f"mounted again: {reason}"))
-        new = Mount(candidate_id=old.candidate_id, sample_id=old.sample_id, round=old.round, position=old.position + 1)
+        session.add(Exclusion(mount_id=mount_id, reason=reason))
+        new = Mount(
+            candidate_id=old.candidate_id,
+            sample_id=old.sample_id,
+            round=old.round,
+            position=old.position + 1,
+            follows_id=mount_id,
+        )
         session.add(new)
         session.flush()
         return new.id

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import base64
 from collections.abc import Callable, Sequence
 from typing import Any
 
 from PIL.Image import Image
-from PySide6.QtGui import QImage
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QImage, QPixmap
 
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
@@ -93,3 +95,14 @@ def to_qt(picture: Image) -> QImage:
     """A picture for the screen; the pixels are its own."""
     width, height = picture.size
     return QImage(picture.tobytes(), width, height, 3 * width, QImage.Format.Format_RGB888).copy()
+
+
+def map_picture(png: str | None, times: int = 1) -> QPixmap:
+    """The small map of a print as it is kept, so many times as large; nothing where there is none."""
+    if not png:
+        return QPixmap()
+    try:
+        image = to_qt(open_photo(base64.b64decode(png), "a map", 192))
+    except (KuffinError, ValueError, TypeError):
+        return QPixmap()
+    return QPixmap.fromImage(image.scaledToHeight(96 * times, Qt.TransformationMode.SmoothTransformation))

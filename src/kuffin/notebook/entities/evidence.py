@@ -24,6 +24,7 @@ class Mount(Binnable):
     round: Mapped[int] = mapped_column(default=1)
     position: Mapped[int] = mapped_column(default=0)
     note: Mapped[str] = mapped_column(default="")
+    follows_id: Mapped[int | None]  # the mount of the same sample that it is the next state of: repaired, or made again
     control: Mapped[bool] = mapped_column(default=False)  # a retest of the baseline
     begun_at: Mapped[str | None]  # when preparing it began
     ready_at: Mapped[str | None]  # when it was ready to run

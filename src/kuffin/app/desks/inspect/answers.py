@@ -27,6 +27,9 @@ class AnswerBox(QWidget):
         self.again = QPushButton("Remount")
         self.again.setToolTip("Leave this mount out and plan it once more in the same round")
         self.again.clicked.connect(self._remount)
+        self.mend = QPushButton("Repair")
+        self.mend.setToolTip("Other pads, screws tightened again: the same sample's next state, held beside this one")
+        self.mend.clicked.connect(lambda: self._answer(answering.repair))
         self.keep = QPushButton("Accept")
         self.keep.setToolTip("It counts in spite of what was found")
         self.keep.clicked.connect(self._accept)
@@ -37,7 +40,7 @@ class AnswerBox(QWidget):
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(self.reason)
         grid = QGridLayout()
-        for i, button in enumerate((self.leave, self.again, self.fail, self.keep)):
+        for i, button in enumerate((self.leave, self.again, self.mend, self.fail, self.keep)):
             grid.addWidget(button, i // columns, i % columns)
         grid.setColumnStretch(columns, 1)
         column.addLayout(grid)
@@ -50,6 +53,7 @@ class AnswerBox(QWidget):
         self.reason.setVisible(not out)
         self.leave.setText("Take it back in" if out else "Leave out")
         self.again.setVisible(not out)
+        self.mend.setVisible(not out)
         self.keep.setVisible(not out and bool(kinds))
         self.fail.setVisible(not out and mount is not None and bool(mount.live_runs))
         self.fail.setText("It was finished" if self._failed() else "Could not be finished")

@@ -18,8 +18,10 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.texts import link_button, text
+from kuffin.verdict.beforeafter import states_of
 
 if TYPE_CHECKING:
+    from kuffin.app.desks.inspect.beforepage import BeforePage
     from kuffin.app.desks.inspect.clockpage import ClockPage
     from kuffin.app.desks.inspect.figurespage import FiguresPage
     from kuffin.app.desks.inspect.findingspage import FindingsPage
@@ -81,6 +83,7 @@ class InspectDesk(QWidget):
                 ("heat", "Heat path", lambda: self.heat),
                 ("figures", "Figures", lambda: self.figures),
                 ("clock", "Clock and frames", lambda: self.clock),
+                ("before", "Before and after", lambda: self.before),
             ]
         )
         state.mount_changed.connect(self.renew)
@@ -122,6 +125,15 @@ class InspectDesk(QWidget):
         from kuffin.app.desks.inspect.clockpage import ClockPage
 
         page = ClockPage(self._state, self._theme)
+        page.working.connect(self.working)
+        return page
+
+    @cached_property
+    def before(self) -> BeforePage:
+        """A repaired mount's two states."""
+        from kuffin.app.desks.inspect.beforepage import BeforePage
+
+        page = BeforePage(self._state)
         page.working.connect(self.working)
         return page
 
@@ -169,7 +181,10 @@ class InspectDesk(QWidget):
         of_study = so_far or bool(verdict is not None and (verdict.findings or verdict.of_study))
         self._empty.setVisible(not there)
         self.paged.setVisible(there or of_study)
-        self.paged.show_pages(there or of_study, _OF_A_RUN if of_study and not there else ())
+        study = self._state.study
+        changed = study is not None and mount is not None and states_of(study, mount) is not None
+        away = () if changed else ("before",)
+        self.paged.show_pages(there or of_study, (*away, *_OF_A_RUN) if of_study and not there else away)
 
     def _renew_so_far(self) -> None:
         if self._state.verdict is None:

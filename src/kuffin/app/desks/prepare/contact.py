@@ -8,11 +8,11 @@ from collections.abc import Sequence
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
-from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QDragEnterEvent, QDropEvent, QImage, QPixmap
+from PySide6.QtCore import Signal
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QImage
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QHBoxLayout, QVBoxLayout, QWidget
 
-from kuffin.app.acts.photojobs import Added, add_photos, load_photos, to_qt
+from kuffin.app.acts.photojobs import Added, add_photos, load_photos, map_picture
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
@@ -21,7 +21,6 @@ from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.forms import NumberLine, button, choice, refill, row
 from kuffin.app.widgets.texts import empty, text
-from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.prepare.contact import Print, both_sides, read_print, turned_round
 from kuffin.notebook.entities import Mount
@@ -175,7 +174,7 @@ class PrintPage(PreparePage):
             side.turn.setVisible("share" in one)
             side.turn.setChecked(bool(one.get("turned")))
             side.said.setText(self._words(one))
-            side.map.setPixmap(_picture(one.get("map")))
+            side.map.setPixmap(map_picture(one.get("map")))
         self.headline.setText(self._headline(kept))
         self._show_gallery()
 
@@ -243,7 +242,7 @@ class PrintPage(PreparePage):
             )
         for i, (label, picture, share, value) in enumerate(rows):
             image = text()
-            image.setPixmap(_picture(picture))
+            image.setPixmap(map_picture(picture))
             image.setAccessibleName(f"Print of {label}")
             at = 4 * (i // 6), i % 6
             for j, widget in enumerate(
@@ -332,13 +331,3 @@ def _map_png(found: Print, side: int = 96) -> str:
     out = io.BytesIO()
     image.save(out, "PNG")
     return base64.b64encode(out.getvalue()).decode("ascii")
-
-
-def _picture(png: str | None) -> QPixmap:
-    if not png:
-        return QPixmap()
-    try:
-        image = to_qt(open_photo(base64.b64decode(png), "a map", 192))
-    except (KuffinError, ValueError, TypeError):
-        return QPixmap()
-    return QPixmap.fromImage(image.scaledToHeight(96, Qt.TransformationMode.SmoothTransformation))
