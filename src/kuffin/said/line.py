@@ -6,7 +6,7 @@ from collections import Counter
 from dataclasses import dataclass
 
 from kuffin.core.base.pointers import ASKS, points_to
-from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import (
@@ -26,6 +26,7 @@ from kuffin.notebook.entities import Mount
 from kuffin.verdict.chosenoutcomes import instead_of
 from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
+from kuffin.verdict.runreadings import limit_seen
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -196,11 +197,24 @@ def _cautions(v: StudyVerdict) -> list[str]:
     for name, mounts in v.main.failed().items():
         out.append(f"{name} could not finish {several(len(mounts), 'mount')}: {mounts[0].failed}.")
     found = v.main.comparison
+    if v.outcome.bounded != HELD:  # where it is, the comparison itself tells
+        out += _throttled(v)
     wide = found.unequal if found is not None else None
     if wide is not None and found is not None:
         how = "each keeps its own spread" if found.sd is None else "one spread is shared by all"
         out.append(f"{wide.name} scatters {wide.times:.0f} times as far as the others: {how}.")
     return out
+
+
+def _throttled(v: StudyVerdict) -> list[str]:
+    """The candidates of which mounts were held by their limit."""
+    told: dict[str, list[bool]] = {}
+    for r in v.main.readings:
+        if r.left_out is None and r.value is not None:
+            under = [v.results[i].at(v.evidence.condition) for i in r.runs]
+            told.setdefault(r.candidate, []).append(any(limit_seen(one) for one in under if one is not None))
+    each = [(n, sum(met), len(met)) for n, met in told.items() if any(met)]
+    return [f"{n} throttled in {'all' if k == of else k} of its {several(of, 'mount')}." for n, k, of in each]
 
 
 def _alike(found: Comparison, names: list[str]) -> list[str]:

@@ -17,7 +17,7 @@ if TYPE_CHECKING:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Change:
+class StateChange:
     """One outcome before and after.
 
     Attributes
@@ -56,7 +56,7 @@ def states_of(study: Study, mount: Mount) -> tuple[Mount, Mount] | None:
     return mounts[after.follows_id], after
 
 
-def changes(v: StudyVerdict, before: Mount, after: Mount) -> list[Change]:
+def changes(v: StudyVerdict, before: Mount, after: Mount) -> list[StateChange]:
     """What both states tell, by the outcomes of the study's grid."""
     out = []
     for outcome in grid_outcomes(v.evidence):
@@ -66,7 +66,7 @@ def changes(v: StudyVerdict, before: Mount, after: Mount) -> list[Change]:
         }
         first, then = found.get(before.id), found.get(after.id)
         if first is not None and then is not None:
-            out.append(Change(outcome=outcome, before=first, after=then, change=_change(outcome, first, then)))
+            out.append(StateChange(outcome=outcome, before=first, after=then, change=_change(outcome, first, then)))
     return out
 
 

@@ -47,6 +47,12 @@ def run_reading(
     return _asked(outcome, evidence, run, result), True
 
 
+def limit_seen(result: RunResult) -> str:
+    """How a run met its limit under its own condition; blank where it met none."""
+    own = next((s for s in result.steps if s.condition == result.condition), result)  # not what other steps show
+    return next((f.seen for f in own.findings if f.kind == THROTTLED), "")
+
+
 def held_by(outcome: Outcome, result: RunResult) -> str:
     """Why a run's value by an outcome is only a bound: what held it back, or that nothing did; blank where it is a value.
 
@@ -54,8 +60,7 @@ def held_by(outcome: Outcome, result: RunResult) -> str:
     """
     if not outcome.bounded:
         return ""
-    own = next((s for s in result.steps if s.condition == result.condition), result)  # not what other steps show
-    held = next((f.seen for f in own.findings if f.kind == THROTTLED), "")
+    held = limit_seen(result)
     if outcome.bounded == FREE:
         return "" if held else "it met no limit"
     return held

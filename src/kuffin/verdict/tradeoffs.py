@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from kuffin.core.bench.outcomes import FREE, Outcome
+from kuffin.core.bench.outcomes import FREE, HELD, Outcome
 from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, span, was_held
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.grid import Axes, Cell, row_label
@@ -72,7 +72,7 @@ class GridSaid:
 def grid_said(axes: Axes, results: Results) -> GridSaid:
     """What the grid says as a whole."""
     seen = {cell: standings(r) for cell, r in results.items() if r.comparison is not None}
-    failed = tuple(failures(axes, results))
+    failed = (*failures(axes, results), *throttled(axes, results))
     if not seen:
         return GridSaid(failed=failed)
     names = list(dict.fromkeys(n for s in seen.values() for n in s))
@@ -124,6 +124,24 @@ def failures(axes: Axes, results: Results) -> list[str]:
     return [
         f"{name} could not finish{'' if key is None else f' {labels[key]}'} "
         f"({n if n < of else 'all'} of {several(of, 'mount')}: {why})."
+        for (key, name), (n, of, why) in told.items()
+    ]
+
+
+def throttled(axes: Axes, results: Results) -> list[str]:
+    """Which candidates a limit held under which condition: a result too, also where per watt the rest can be compared."""
+    told: dict[tuple[str | None, str], tuple[int, int, str]] = {}
+    for cell, result in results.items():
+        if result.outcome.bounded == HELD:
+            held = [r for r in result.readings if r.held and r.left_out is None]
+            for name in dict.fromkeys(r.candidate for r in held):
+                mine = [r for r in held if r.candidate == name]
+                there = sum(r.left_out is None for r in result.of(name))
+                told.setdefault((cell.condition, name), (len(mine), there, mine[0].held))
+    labels = dict(axes.conditions)
+    return [
+        f"{name} was held by a limit{'' if key is None else f' at {labels[key]}'} "
+        f"({n if n < of else 'all'} of {several(of, 'mount')}; in the first {why})."
         for (key, name), (n, of, why) in told.items()
     ]
 

@@ -25,9 +25,8 @@ COOLER = Wording("cooler", "warmer", "coolest", "warmest")
 FASTER = Wording("faster", "slower", "fastest", "slowest")
 HIGHER = Wording("higher", "lower", "highest", "lowest")
 QUIETER = Wording("quieter", "louder", "quietest", "loudest")
-THRIFTIER = Wording("thriftier", "thirstier", "thriftiest", "thirstiest")
-EVENER = Wording("evener", "less even", "most even", "least even")
-FREER = Wording("freer-flowing", "more restrictive", "freest-flowing", "most restrictive")
+LOWER = Wording("lower", "higher", "lowest", "highest")
+EVENER = Wording("more even", "less even", "most even", "least even")
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -127,10 +126,10 @@ class Outcome:
 
 _ALL = (
     Outcome(key="clock", label="clock held", unit="MHz", wording=FASTER, higher_is_better=True, matters=25.0, role="clock", noticed=True),
-    Outcome(key="power", label="power of the part", unit="W", wording=THRIFTIER, matters=3.0, role="power", bounded=HELD),
-    Outcome(key="wall_power", label="power at the wall", unit="W", wording=THRIFTIER, matters=5.0, role="wall_power", bounded=HELD),
-    Outcome(key="energy", label="energy of the load", unit="Wh", wording=THRIFTIER, matters_percent=2.0, figure="energy", bounded=HELD),
-    Outcome(key="flow", label="flow", unit="L/h", wording=FREER, higher_is_better=True, matters=5.0, role="flow"),
+    Outcome(key="power", label="power of the part", unit="W", wording=LOWER, matters=3.0, role="power", bounded=HELD),
+    Outcome(key="wall_power", label="power at the wall", unit="W", wording=LOWER, matters=5.0, role="wall_power", bounded=HELD),
+    Outcome(key="energy", label="energy of the load", unit="Wh", wording=LOWER, matters_percent=2.0, figure="energy", bounded=HELD),
+    Outcome(key="flow", label="flow", unit="L/h", wording=HIGHER, higher_is_better=True, matters=5.0, role="flow"),
     Outcome(key="sound", label="loudness", unit="dBA", wording=QUIETER, matters=1.0, role="sound", noticed=True),
     Outcome(key="fan", label="fan speed", unit="rpm", wording=Wording("slower", "faster", "slowest", "fastest"), matters=50.0, role="fan", noticed=True),
     Outcome(key="score", label="score", wording=HIGHER, higher_is_better=True, matters_percent=1.0, role="score", noticed=True),
@@ -140,7 +139,7 @@ _ALL = (
     Outcome(key="level_exceeded", label="die over coolant, exceeded 1 % of the time", unit="K", figure="level_over_coolant", per_watt=True, temperature=True, normalised="room, radiator, fans and power are taken out"),
     Outcome(key="power_at_limit", label="power held at the limit", unit="W", wording=HIGHER, higher_is_better=True, matters=5.0, role="power", bounded=FREE, noticed=True),
     Outcome(key="minutes_to_limit", label="time until the limit", unit="min", wording=Wording("longer", "shorter", "longest", "shortest"), higher_is_better=True, matters=1.0, figure="minutes_to_limit", bounded=FREE),
-    Outcome(key="idle_power", label="power at idle", unit="W", wording=THRIFTIER, matters=2.0, figure="idle_power", of_run=True),
+    Outcome(key="idle_power", label="power at idle", unit="W", wording=LOWER, matters=2.0, figure="idle_power", of_run=True),
     Outcome(key="idle_die", label="die over coolant at idle", unit="K", figure="idle_die_over_coolant", of_run=True, temperature=True, normalised="room and radiator are taken out, power is not"),
     Outcome(key="frames_average", label="frame rate, average", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=2.0, figure="frames_average", noticed=True),
     Outcome(key="frames_low_percentile", label="1 % low: rate at the 99th percentile of frame times", unit="1/s", wording=HIGHER, higher_is_better=True, matters_percent=3.0, figure="frames_low_percentile"),
@@ -164,7 +163,7 @@ def asked_outcome(name: str, unit: str, lower_is_better: bool = False) -> Outcom
     >>> asked_outcome("score", "").key
     'asked: score'
     """
-    wording = Wording("lower", "higher", "lowest", "highest") if lower_is_better else HIGHER
+    wording = LOWER if lower_is_better else HIGHER
     return Outcome(
         key=f"{_ASKED}{name}",
         label=name,

@@ -15,7 +15,7 @@ from kuffin.core.compare.pairwords import number
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.preparationedits import sheets_of
 from kuffin.said.shownworking import Working
-from kuffin.verdict.beforeafter import Change, changes, states_of
+from kuffin.verdict.beforeafter import StateChange, changes, states_of
 from kuffin.verdict.sheets import PRINT_SIDES, print_words
 
 
@@ -41,7 +41,7 @@ class BeforePage(QWidget):
         self.column.addWidget(text("Its prints", style="heading"))
         self.column.addLayout(self.prints)
         self.column.addStretch(1)
-        self._changes: list[Change] = []
+        self._changes: list[StateChange] = []
         state.mount_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
 
