@@ -98,6 +98,20 @@ def build_parser() -> argparse.ArgumentParser:
     record.add_argument("--json", action="store_true", help="one line of JSON a second")
     record.set_defaults(run=commands.record)
 
+    package = choices.add_parser("package", help="a study's raw data as a data package, for another lab")
+    package.add_argument("notebook")
+    package.add_argument("--study", required=True, metavar="NAME")
+    package.add_argument("--out", required=True, metavar="FILE.zip")
+    package.add_argument(
+        "--everything", action="store_true", help="with notes, prices, samples' labels, logs' paths and own marks"
+    )
+    package.set_defaults(run=commands.package)
+
+    unpack = choices.add_parser("unpack", help="put a data package's study into a notebook")
+    unpack.add_argument("package", metavar="FILE.zip")
+    unpack.add_argument("notebook", help="made where it is not there")
+    unpack.set_defaults(run=commands.unpack)
+
     demo = choices.add_parser("demo", help="open a fresh copy of the demo notebook")
     demo.add_argument("--write", metavar="FILE", help="write the demo notebook to a file, without a window")
     demo.set_defaults(run=commands.demo)

@@ -285,6 +285,44 @@ def record(args: argparse.Namespace) -> None:
     record_run(Path(args.notebook), args.study, args.candidate, args.bench, args.speed, tell)
 
 
+def package(args: argparse.Namespace) -> None:
+    """Write a study as a data package."""
+    from kuffin.notebook.named import study_named
+    from kuffin.notebook.store import Notebook
+    from kuffin.publish.datapackage import package_study
+
+    notebook, target = Notebook.open(args.notebook), Path(args.out)
+    try:
+        study = study_named(notebook, args.study)
+        runs = package_study(notebook, study.id, target, everything=args.everything)
+    finally:
+        notebook.close()
+    print(f"“{study.name}” with {runs} runs is written to {target}")
+
+
+def unpack(args: argparse.Namespace) -> None:
+    """Put a data package's study into a notebook, which is made where it is not there."""
+    from kuffin.notebook.store import Notebook
+    from kuffin.publish.unpacking import unpack_study
+    from kuffin.said.line import verdict_line
+    from kuffin.verdict.study import judge
+
+    path = Path(args.notebook)
+    made = not path.exists()
+    notebook = Notebook.create(path) if made else Notebook.open(path)
+    try:
+        study = unpack_study(Path(args.package), notebook)
+        sentence = verdict_line(judge(notebook, notebook.study(study))).sentence
+    except KuffinError:
+        notebook.close()
+        if made:
+            path.unlink(missing_ok=True)
+        raise
+    name = notebook.study(study).name
+    notebook.close()
+    print(f"“{name}” is in {path}: {sentence}")
+
+
 def demo(args: argparse.Namespace) -> int:
     """Open a fresh copy of the demo notebook, or write it to a file."""
     if args.write:

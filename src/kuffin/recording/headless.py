@@ -11,6 +11,7 @@ from kuffin.core.base.errors import BenchError, KuffinError, NotebookError
 from kuffin.core.bench.leading import WAITING
 from kuffin.core.compare.pairwords import joined
 from kuffin.notebook.entities import Candidate, Mount, Study
+from kuffin.notebook.named import study_named
 from kuffin.notebook.runwriter import close_run, cut_off_runs
 from kuffin.notebook.store import Notebook
 from kuffin.recording.liverun import LiveRun, Now
@@ -48,7 +49,7 @@ def record_run(
     """
     notebook = Notebook.open(path)
     try:
-        found = _study(notebook, study)
+        found = study_named(notebook, study)
         chosen = _candidate(found, candidate)
         for run in cut_off_runs(notebook, found.id):
             close_run(notebook, run.id)
@@ -65,15 +66,6 @@ def record_run(
         return _record(notebook, found, chosen, mount, opened, tell)
     finally:
         notebook.close()
-
-
-def _study(notebook: Notebook, name: str) -> Study:
-    there = notebook.studies()
-    for one in there:
-        if name.strip().lower() in {one.name.lower(), one.question.lower()}:
-            return notebook.study(one.id)
-    listed = ", ".join(f"“{s.name}”" for s in there) or "none"
-    raise KuffinError(f"{notebook.path.name} has no study “{name}”; there is {listed}")
 
 
 def _candidate(study: Study, name: str) -> Candidate:

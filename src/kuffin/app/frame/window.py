@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from pathlib import Path
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeyEvent, QKeySequence, QShortcut
@@ -24,6 +25,7 @@ from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.joininglogs import Joiner
 from kuffin.app.acts.notebooks import Notebooks
 from kuffin.app.acts.ownchannels import OwnChannels
+from kuffin.app.acts.packages import Packages
 from kuffin.app.acts.studies import Studies
 from kuffin.app.acts.typingreadings import Typist
 from kuffin.app.base.calling import Caller
@@ -79,6 +81,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.setAcceptDrops(True)
         self.importer = Importer(self.state, self, OwnChannels(self.settings.channels_path))
         self.typist = Typist(self.state, self)
+        self.packages = Packages(self.state, self)
         self.joiner = Joiner(self.state, self, lambda: self.theme)
         self.header = Header(self.state)
         self.side = LoomSide(self.state, self.theme)
@@ -359,7 +362,11 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        self.studies.add_logs([u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()])
+        files = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
+        for path in (f for f in files if f.lower().endswith(".zip")):
+            self.packages.take_in(Path(path))
+        if logs := [f for f in files if not f.lower().endswith(".zip")]:
+            self.studies.add_logs(logs)
 
     def leave(self) -> None:
         """Close without asking: nobody may be there to answer."""

@@ -1,0 +1,85 @@
+"""A study's raw data out to another lab as a data package, and another lab's in."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtWidgets import QCheckBox, QFileDialog, QMessageBox, QWidget
+
+from kuffin.app.base.jobs import Task
+from kuffin.app.base.settings import documents
+from kuffin.app.state.windowstate import State
+
+_PRIVATE = "With notes, prices paid, labels of samples, paths of logs, and own marks"
+
+
+class Packages:
+    """Sends and takes in; both off the window's thread, and both can be stopped."""
+
+    def __init__(self, state: State, parent: QWidget) -> None:
+        self._state, self._parent = state, parent
+
+    def send(self) -> None:
+        """Ask what goes along and where to, and write the package."""
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Raw data as a package")
+        box.setText(
+            "All runs of this study with their units, roles, bench and protocol: enough to come to the same verdict."
+        )
+        box.setInformativeText("What is private stays here, unless you send it along.")
+        everything = QCheckBox(_PRIVATE)
+        box.setCheckBox(everything)
+        box.setStandardButtons(QMessageBox.StandardButton.Ok | QMessageBox.StandardButton.Cancel)
+        if box.exec() != QMessageBox.StandardButton.Ok:
+            return
+        name = f"{notebook.path.stem}-study-{study.id}.zip"
+        path, _ = QFileDialog.getSaveFileName(self._parent, "Raw data as a package", str(documents() / name), "*.zip")
+        if path:
+            self.write(Path(path if path.endswith(".zip") else path + ".zip"), everything.isChecked())
+
+    def write(self, path: Path, everything: bool = False) -> None:
+        """Write the chosen study's package."""
+        study, notebook = self._state.study, self._state.notebook
+        if study is None or notebook is None:
+            return
+
+        def work(job: Task) -> int:
+            from kuffin.publish.datapackage import package_study
+
+            return package_study(
+                notebook, study.id, path, everything=everything, progress=lambda n, of: job.report(n / of)
+            )
+
+        self._state.jobs.start(
+            f"writing {path.name}",
+            work,
+            lambda runs: self._state.trouble.emit(f"{path.name} is written, with {runs} runs"),
+            self._state.trouble.emit,
+        )
+
+    def ask(self) -> None:
+        """Ask for a package and take it in."""
+        path, _ = QFileDialog.getOpenFileName(self._parent, "Take in a data package", str(documents()), "*.zip")
+        if path:
+            self.take_in(Path(path))
+
+    def take_in(self, path: Path) -> None:
+        """Put a package's study into the open notebook, and turn to it."""
+        notebook = self._state.notebook
+        if notebook is None:
+            self._state.trouble.emit("open a notebook first; the package's study goes into it")
+            return
+
+        def work(job: Task) -> int:
+            from kuffin.publish.unpacking import unpack_study
+
+            return unpack_study(path, notebook, lambda n, of: job.report(n / of))
+
+        def done(study: int) -> None:
+            notebook.changed()
+            self._state.choose_study(study)
+
+        self._state.jobs.start(f"taking in {path.name}", work, done, self._state.trouble.emit)

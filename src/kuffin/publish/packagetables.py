@@ -1,0 +1,153 @@
+"""What of a notebook goes into a study's data package: its tables, which of their columns refer to others, what is private."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Any
+
+from sqlalchemy import JSON, Boolean, Column, Float, Integer, Table
+
+from kuffin.core.base.csvtext import cell, plain
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.plaindata import json_text
+from kuffin.notebook.entities import (
+    Answer,
+    Base,
+    Bench,
+    Candidate,
+    Channel,
+    Claim,
+    Exclusion,
+    Instrument,
+    Mark,
+    Mount,
+    Part,
+    Place,
+    Probe,
+    Protocol,
+    Run,
+    Sample,
+    Study,
+    Window,
+)
+
+FORMAT = 1
+OPEN_MARKS = frozenset(
+    {"stage", "value", "trouble", "alarm", "skip", "failed"}
+)  # a person's own words are not among them
+
+
+@dataclass(frozen=True, kw_only=True)
+class PackedTable:
+    """One table of a package.
+
+    Attributes
+    ----------
+    refers : mapping of column to table
+        Whose ids it holds.
+    private : frozenset of str
+        Columns that are left out unless they are asked for.
+    """
+
+    entity: type[Base]
+    refers: Mapping[str, str] = field(default_factory=dict)
+    private: frozenset[str] = frozenset()
+
+    @property
+    def name(self) -> str:
+        """As the table is called."""
+        return self.table.name
+
+    @property
+    def table(self) -> Table:
+        """Its columns."""
+        found = Base.metadata.tables[self.entity.__tablename__]
+        assert isinstance(found, Table)
+        return found
+
+    def columns(self, everything: bool) -> list[Column[Any]]:
+        """Those that are written; `binned_at` never is."""
+        left = frozenset({"binned_at"}) | (frozenset() if everything else self.private)
+        return [c for c in self.table.columns if c.name not in left]
+
+
+# in the order in which they are read back: what is referred to comes first, but for the references in LATER
+TABLES = (
+    PackedTable(entity=Part, private=frozenset({"price", "currency", "note"})),
+    PackedTable(entity=Sample, refers={"part_id": "part"}, private=frozenset({"note"})),
+    PackedTable(entity=Bench, private=frozenset({"note"})),
+    PackedTable(entity=Place, refers={"bench_id": "bench", "part_id": "part"}),
+    PackedTable(entity=Instrument, refers={"bench_id": "bench"}, private=frozenset({"note"})),
+    PackedTable(entity=Probe, refers={"instrument_id": "instrument"}),
+    PackedTable(entity=Protocol, private=frozenset({"note"})),
+    PackedTable(
+        entity=Study,
+        refers={
+            "bench_id": "bench",
+            "protocol_id": "protocol",
+            "reference_id": "candidate",
+            "baseline_id": "candidate",
+        },
+    ),
+    PackedTable(entity=Candidate, refers={"study_id": "study", "part_id": "part"}),
+    PackedTable(entity=Claim, refers={"study_id": "study", "candidate_id": "candidate", "against_id": "candidate"}),
+    PackedTable(
+        entity=Mount,
+        refers={"candidate_id": "candidate", "sample_id": "sample", "follows_id": "mount"},
+        private=frozenset({"note"}),
+    ),
+    PackedTable(entity=Exclusion, refers={"mount_id": "mount"}),
+    PackedTable(entity=Answer, refers={"mount_id": "mount"}),
+    PackedTable(entity=Run, refers={"mount_id": "mount", "joins_id": "run"}, private=frozenset({"note"})),
+    PackedTable(entity=Channel, refers={"run_id": "run"}),
+    PackedTable(entity=Window, refers={"run_id": "run"}),
+    PackedTable(entity=Mark, refers={"run_id": "run"}),
+)
+LATER = {("study", "reference_id"), ("study", "baseline_id"), ("mount", "follows_id"), ("run", "joins_id")}
+
+
+def kind_of_column(column: Column[Any]) -> str:
+    """The type of a column by the Table Schema: ``integer``, ``number``, ``boolean``, ``any`` (JSON) or ``string``."""
+    kinds: tuple[tuple[type[Any], str], ...] = (
+        (Boolean, "boolean"),
+        (Integer, "integer"),
+        (Float, "number"),
+        (JSON, "any"),
+    )
+    return next((name for kind, name in kinds if isinstance(column.type, kind)), "string")
+
+
+def written(value: Any, column: Column[Any]) -> str:
+    """A value as it stands in a cell."""
+    if value is None:
+        return ""
+    kind = kind_of_column(column)
+    if kind == "any":
+        return str(cell(json_text(value, indent=None)))
+    if kind == "boolean":
+        return "true" if value else "false"
+    return str(cell(value)) if kind == "string" else repr(value)
+
+
+def read_back(text: str, column: Column[Any], where: str) -> Any:
+    """A cell's value.
+
+    Raises
+    ------
+    KuffinError
+        Where it is not of the column's type.
+    """
+    kind = kind_of_column(column)
+    text = plain(text)
+    if text == "" and (column.nullable or kind != "string"):
+        return None
+    try:
+        if kind == "any":
+            return json.loads(text)
+        if kind == "boolean":
+            return {"true": True, "false": False}[text]
+        return int(text) if kind == "integer" else float(text) if kind == "number" else text
+    except (ValueError, KeyError, RecursionError):
+        raise KuffinError(f"{where}, column {column.name}: “{text[:40]}” is no {kind}") from None

@@ -1,0 +1,230 @@
+"""A data package back into a notebook. It may come from anybody: sizes, paths and types are looked at before anything is kept."""
+
+from __future__ import annotations
+
+import csv
+import hashlib
+import io
+import json
+import zipfile
+from collections.abc import Callable, Mapping
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.bench.configuration import SETTINGS
+from kuffin.notebook.entities import Part, Run
+from kuffin.notebook.samples import write_chunks
+from kuffin.notebook.store import Notebook
+from kuffin.publish.packagetables import FORMAT, LATER, TABLES, PackedTable, read_back
+
+Progress = Callable[[int, int], None]
+_LARGEST = 2_000_000_000  # bytes of all files together
+_RATIO = 400  # of what a file unpacks to, against what it is packed in: text of numbers never comes near
+_ROWS = 20_000_000  # values of one run
+
+
+class Package:
+    """A package that is open for reading.
+
+    Raises
+    ------
+    KuffinError
+        Where it is no package, or no sound one.
+    """
+
+    def __init__(self, path: Path) -> None:
+        self.path = path
+        try:
+            self._zip = zipfile.ZipFile(path)
+        except (OSError, zipfile.BadZipFile) as error:
+            raise KuffinError(f"{path.name} is no data package: {error}; choose the .zip file as it was sent") from None
+        for one in self._zip.infolist():
+            self._look_at(one)
+        if sum(one.file_size for one in self._zip.infolist()) > _LARGEST:
+            raise KuffinError(f"{path.name} would unpack to more than {_LARGEST / 1e9:.0f} GB; it is not opened")
+        try:
+            self.about: dict[str, Any] = json.loads(self._bytes("datapackage.json"))
+            told = self.about["kuffin"]["format"]
+            resources = {str(r["name"]): r for r in self.about["resources"]}
+        except (ValueError, KeyError, TypeError, RecursionError):
+            raise KuffinError(
+                f"{path.name}: its datapackage.json does not say that it is a study of a bench notebook; a table of readings "
+                "can be dropped on the window instead"
+            ) from None
+        if not isinstance(told, int) or told > FORMAT:
+            raise KuffinError(
+                f"{path.name} was written by a newer Kuffin (package format {told}); this one knows {FORMAT}"
+            )
+        self._resources = resources
+
+    def _look_at(self, one: zipfile.ZipInfo) -> None:
+        parts = one.filename.replace("\\", "/").split("/")
+        if one.filename.startswith(("/", "\\")) or ".." in parts or ":" in parts[0]:
+            raise KuffinError(
+                f"{self.path.name} holds a path that leads out of it ({one.filename[:60]}); it is not opened"
+            )
+        if one.file_size > 1_000_000 and one.file_size > _RATIO * max(one.compress_size, 1):
+            raise KuffinError(
+                f"{self.path.name}: {one.filename[:60]} would grow {_RATIO} times and more; it is not opened"
+            )
+
+    def _bytes(self, name: str) -> bytes:
+        try:
+            return self._zip.read(name)
+        except KeyError:
+            raise KuffinError(f"{self.path.name} lacks {name}") from None
+        except (OSError, RuntimeError, zipfile.BadZipFile, EOFError) as error:
+            raise KuffinError(f"{self.path.name}: {name} cannot be read ({error}); ask for it again") from None
+
+    def rows(self, name: str) -> tuple[list[str], list[list[str]]]:
+        """A resource's head and rows, after its checksum was looked at."""
+        resource = self._resources.get(name)
+        if resource is None:
+            raise KuffinError(f"{self.path.name} lacks the table “{name}”")
+        data = self._bytes(str(resource.get("path")))
+        told = str(resource.get("hash", ""))
+        if told.startswith("sha256:") and hashlib.sha256(data).hexdigest() != told.removeprefix("sha256:"):
+            raise KuffinError(f"{self.path.name}: {resource['path']} is not as it was sent (its checksum differs)")
+        try:
+            lines = list(csv.reader(io.StringIO(data.decode("utf-8"), newline="")))
+        except (UnicodeDecodeError, csv.Error) as error:
+            raise KuffinError(f"{self.path.name}: {resource['path']} cannot be read ({error})") from None
+        if not lines:
+            raise KuffinError(f"{self.path.name}: {resource['path']} is empty")
+        return lines[0], lines[1:]
+
+    def close(self) -> None:
+        """Let the file go."""
+        self._zip.close()
+
+
+def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = None) -> int:
+    """Put a package's study into a notebook, all of it or nothing; returns the study's id.
+
+    Parameters
+    ----------
+    progress : callable, optional
+        Called with the runs done and their number; may raise to stop.
+
+    Raises
+    ------
+    KuffinError
+        What is wrong with the package, and where.
+    """
+    found = Package(package)
+    try:
+        with notebook.edit(f"take in {package.name}", tell=False) as session:
+            ids: dict[str, dict[int, int]] = {}
+            later: list[tuple[Any, str, str, int]] = []
+            runs: dict[int, Run] = {}
+            for table in TABLES:
+                ids[table.name] = {}
+                for n, told in enumerate(_told(found, table), 1):
+                    where = f"{package.name}, tables/{table.name}.csv, row {n}"
+                    own = told.pop("id", None)
+                    wait = {c: told.pop(c, None) for t, c in LATER if t == table.name}
+                    for column, to in table.refers.items():
+                        if column in told:
+                            told[column] = _new(ids[to], told[column], where, column)
+                    row = table.entity(**_within(table.name, told, ids))
+                    if isinstance(row, Part):
+                        row.name = _free_name(session, row)
+                    session.add(row)
+                    session.flush()
+                    if not isinstance(own, int) or own in ids[table.name]:
+                        raise KuffinError(f"{where}: its id is missing or there twice")
+                    ids[table.name][own] = row.id  # type: ignore[attr-defined]
+                    later += [(row, c, table.refers[c], v) for c, v in wait.items() if v is not None]
+                    if isinstance(row, Run):
+                        runs[own] = row
+            for row, column, to, old in later:
+                setattr(row, column, _new(ids[to], old, f"{package.name}, {to}", column))
+            for i, (own, run) in enumerate(sorted(runs.items()), 1):
+                block = _samples(found, f"run-{own:04d}", len(run.channels))
+                write_chunks(session, run, block[:, 0], list(block[:, 1:].T))
+                run.rows = int(block.shape[0])
+                if progress is not None:
+                    progress(i, len(runs))
+            (study,) = ids["study"].values()
+    except (TypeError, ValueError) as error:
+        raise KuffinError(f"{package.name} does not hold one whole study: {error}") from None
+    finally:
+        found.close()
+    return study
+
+
+def _free_name(session: Session, part: Part) -> str:
+    """A part's name, told apart from one that stands on the shelf already: another lab's is another specimen."""
+    n, name = 1, part.name
+    while session.scalar(select(Part.id).where(Part.kind == part.kind, Part.name == name, Part.binned_at.is_(None))):
+        n += 1
+        name = f"{part.name} ({n})"
+    return name
+
+
+def _told(package: Package, table: PackedTable) -> list[dict[str, Any]]:
+    head, rows = package.rows(table.name)
+    columns = {c.name: c for c in table.columns(everything=True)}
+    out = []
+    for n, row in enumerate(rows, 1):
+        where = f"{package.path.name}, tables/{table.name}.csv, row {n}"
+        if len(row) != len(head):
+            raise KuffinError(f"{where}: it has {len(row)} cells, and the head has {len(head)}")
+        told = {
+            name: read_back(text, columns[name], where) for name, text in zip(head, row, strict=True) if name in columns
+        }
+        lacking = [c.name for c in columns.values() if c.name not in told and not c.nullable and c.default is None]
+        if lacking:
+            raise KuffinError(f"{where}: it lacks {', '.join(lacking)}")
+        # what is blank takes its default where nothing is no value
+        out.append({k: v for k, v in told.items() if v is not None or columns[k].nullable})
+    return out
+
+
+def _new(ids: Mapping[int, int], old: Any, where: str, column: str) -> int | None:
+    if old is None:
+        return None
+    if old not in ids:
+        raise KuffinError(f"{where}: {column} names {old}, which is not in the package")
+    return ids[old]
+
+
+def _within(table: str, told: dict[str, Any], ids: dict[str, dict[int, int]]) -> dict[str, Any]:
+    """Ids within settings and plans, as they are here."""
+    if table in {"bench", "candidate"}:
+        key = "settings" if table == "bench" else "configuration"
+        told[key] = {
+            k: ids["part"].get(v, v) if k in SETTINGS and SETTINGS[k].kind == "part" else v
+            for k, v in dict(told.get(key) or {}).items()
+        }
+    if table == "study" and dict(told.get("plan") or {}).get("places"):
+        told["plan"] = {
+            **told["plan"],
+            "places": [ids["place"][p] for p in told["plan"]["places"] if p in ids["place"]],
+        }
+    return told
+
+
+def _samples(package: Package, name: str, channels: int) -> NDArray[np.float64]:
+    """A run's samples, shape (rows, 1 + channels)."""
+    head, rows = package.rows(name)
+    if len(head) != 1 + channels or any(len(r) != len(head) for r in rows):
+        raise KuffinError(f"{package.path.name}, {name}: its rows do not have a time and {channels} channels each")
+    if not rows or len(rows) * len(head) > _ROWS:
+        raise KuffinError(f"{package.path.name}, {name}: it has {len(rows)} rows, which is none or too many")
+    try:
+        block = np.array([[float(x) if x else np.nan for x in r] for r in rows], dtype=np.float64)
+    except ValueError as error:
+        raise KuffinError(f"{package.path.name}, {name}: {error}") from None
+    times = block[:, 0]
+    if not np.isfinite(times).all() or np.any(np.diff(times) <= 0):
+        raise KuffinError(f"{package.path.name}, {name}: its times do not rise")
+    if np.isinf(block).any():
+        raise KuffinError(f"{package.path.name}, {name}: it holds an endless number")
+    return block
