@@ -180,6 +180,20 @@ class TestNumbersAskedFor:
         assert v.main.comparison is None and "only one candidate has a mount that counts" in verdict_line(v).sentence
         assert v.main.readings[-1].problem == "no score was told"
 
+    def test_numbers_told_in_another_unit_are_not_mixed_with_the_others(self, book: Notebook) -> None:
+        with book.edit("x") as session:
+            for n, run in enumerate(session.query(Run)):
+                told = ("ms", 7.0) if n == 0 else ("1/s", 140.0 + n)
+                session.add(Mark(run_id=run.id, at_s=2390, kind="value", text="frames", value=told[1], unit=told[0]))
+        planedits.set_plan(book, 1, "x", outcome="asked: frames")
+        v = judge(book, book.study(1))
+        first, *others = v.main.readings
+        assert (
+            first.value is None
+            and first.problem == "frames was told in ms in this run and in 1/s in most; tell it in one unit"
+        )
+        assert v.main.outcome.unit == "1/s" and all(r.value is not None and r.value > 140 for r in others)
+
     def test_ties_are_the_same_and_nothing_breaks(self, book: Notebook) -> None:
         with book.edit("x") as session:
             for run in session.query(Run):

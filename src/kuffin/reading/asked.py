@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections import Counter
+from collections.abc import Iterable, Sequence
 from itertools import pairwise
 
 from kuffin.core.bench.protocol import Step, asked_for
@@ -15,6 +16,15 @@ _LATE_S = 1.0  # a number is asked for in the tick after its step
 def asked_names(run: Run) -> dict[str, str]:
     """The names of the numbers told of a run, with their units."""
     return {m.text: m.unit for m in run.marks if m.kind == "value" and m.value is not None and m.text}
+
+
+def usual_units(runs: Iterable[Run]) -> dict[str, str]:
+    """The names of the numbers told of several runs, each with the unit that most were told in."""
+    told: dict[str, Counter[str]] = {}
+    for run in runs:
+        for name, unit in asked_names(run).items():
+            told.setdefault(name, Counter())[unit] += 1
+    return {name: units.most_common(1)[0][0] for name, units in told.items()}
 
 
 def asked_values(run: Run, result: RunResult, steps: Sequence[Step], name: str) -> list[tuple[float, float]]:

@@ -9,7 +9,7 @@ from kuffin.core.bench.roles import FURTHER_PARTS
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.findings.running import THROTTLED
 from kuffin.core.heat.normalise import SCHOOLS, School
-from kuffin.reading.asked import asked_names
+from kuffin.reading.asked import asked_names, usual_units
 from kuffin.reading.evaluating import school_of
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
@@ -29,7 +29,7 @@ def possible_outcomes(evidence: Evidence) -> list[Outcome]:
     told = [o for o in MEASURED.values() if any(_told(o, r) for r in results)]
     out += [o for o in told if o.bounded != FREE or met]
     lower = set(evidence.study.plan.get("lower_is_better", ()))
-    asked = {n: u for _, m in evidence.mounts for r in m.live_runs for n, u in asked_names(r).items()}
+    asked = usual_units(r for _, m in evidence.mounts for r in m.live_runs)
     return out + [asked_outcome(n, u, n in lower) for n, u in asked.items()]
 
 

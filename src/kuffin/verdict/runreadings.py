@@ -12,7 +12,7 @@ from kuffin.core.findings.running import THROTTLED
 from kuffin.core.heat.normalise import School
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Run
-from kuffin.reading.asked import asked_values
+from kuffin.reading.asked import asked_names, asked_values
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
 from kuffin.verdict.noreading import NoReading
@@ -95,6 +95,12 @@ def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) ->
     told = asked_values(run, result, steps, outcome.asked)
     if not told:
         raise NoReading(f"no {outcome.label} was told")
+    other = next(
+        (u for n, u in asked_names(run).items() if n.casefold() == outcome.asked.casefold() and u != outcome.unit), None
+    )
+    if other is not None:
+        here, usual = (f"in {u}" if u else "without a unit" for u in (other, outcome.unit))
+        raise NoReading(f"{outcome.label} was told {here} in this run and {usual} in most; tell it in one unit")
     terms = [
         Worked(name=f"Told at {at_s / 60:.1f} min", symbol=f"y_{i}", value=value, unit=outcome.unit, source="typed")
         for i, (at_s, value) in enumerate(told, 1)
