@@ -1,11 +1,12 @@
-"""A study sent to another lab and taken in there, in the window."""
+"""Out of the window: a study sent to another lab and taken in there, its tables for a spreadsheet and a page."""
 
 from __future__ import annotations
 
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtWidgets import QDialog, QMessageBox
+from openpyxl import load_workbook
+from PySide6.QtWidgets import QApplication, QDialog, QMessageBox
 
 from kuffin.app.frame.window import MainWindow
 from tests.app.driving import action, choose, drop, pump_until, with_dialog
@@ -41,3 +42,16 @@ def test_a_study_is_sent_and_taken_in_and_says_the_same(
     drop(window, target)
     at_rest()
     assert "is no data package" in window.strip.trouble.text()
+
+
+def test_its_tables_are_pasted_and_opened_in_a_spreadsheet(
+    window: MainWindow, at_rest: Callable[[], None], tmp_path: Path
+) -> None:
+    made(tmp_path, names=("Tern", "Plover")).close()
+    assert window.notebooks.open_path(tmp_path / "n.kuffin")
+    at_rest()
+    action(window, "Copy the table, to paste")()
+    data = QApplication.clipboard().mimeData()
+    assert "<table>" in data.html() and data.text().startswith("Which block?") and "| Plover |" in data.text()
+    with_dialog(action(window, "Tables as a spreadsheet …"), choose(tmp_path / "t.xlsx"))
+    assert load_workbook(tmp_path / "t.xlsx")["Pairs"]["B3"].value in {"Tern", "Plover"}

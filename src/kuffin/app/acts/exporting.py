@@ -19,6 +19,7 @@ from kuffin.core.base.wholefile import write_whole
 from kuffin.core.base.worked import Worked
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, MountValue
+from kuffin.publish.spreadsheet import as_spreadsheet
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.said.preparation import Preparation, preparation_rows
 from kuffin.verdict.outcomes import MountReading, OutcomeResult
@@ -39,6 +40,9 @@ def write_table(
     KuffinError
         Where the file cannot be written.
     """
+    if path.suffix.lower() == ".xlsx":
+        write_whole(path, as_spreadsheet(verdict))
+        return
     if path.suffix.lower() == ".json":
         text = as_json(verdict, preparations, of_runs)
     else:

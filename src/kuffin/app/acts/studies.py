@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtCore import QObject, Signal
-from PySide6.QtWidgets import QDialog, QFileDialog, QWidget
+from PySide6.QtCore import QMimeData, QObject, Signal
+from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QWidget
 
 from kuffin.app.acts.exporting import write_preparations, write_table
 from kuffin.app.acts.importing import Importer
@@ -21,6 +21,7 @@ from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import SUFFIX
+from kuffin.publish.summarytable import as_html, as_markdown, summary_rows
 from kuffin.said.preparation import Preparation, preparation_of
 from kuffin.said.runmarks import rows_of_runs
 from kuffin.verdict.planbasis import order_of
@@ -165,6 +166,18 @@ class Studies(QObject):
         path, _ = QFileDialog.getSaveFileName(self._parent, "Write out", str(documents() / name), f"*{ending}")
         if path:
             self.write_to(Path(path if path.endswith(ending) else path + ending), what)
+
+    def copy_table(self) -> None:
+        """Put the table of candidates and outcomes on the clipboard: as HTML where that is taken, else as Markdown."""
+        verdict = self._state.verdict
+        if verdict is None:
+            return
+        rows = summary_rows(verdict)
+        data = QMimeData()
+        data.setHtml(as_html(verdict, rows))
+        data.setText(as_markdown(verdict, rows))
+        QApplication.clipboard().setMimeData(data)
+        self._state.trouble.emit(f"the table is copied, {len(rows)} rows: paste it into a page or a text")
 
     def write_to(self, path: Path, what: str) -> None:
         """Write readings, verdicts or a picture to a file."""

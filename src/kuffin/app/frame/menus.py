@@ -95,6 +95,8 @@ class Menus:
         self._add(out, "Findings as CSV …", lambda: w.studies.write_out("findings", ".csv"), "", "verdict")
         self._add(out, "Preparation as CSV …", lambda: w.studies.write_out("preparation", ".csv"), "", "notebook")
         self._add(out, "Raw data as a package …", w.packages.send, "", "verdict")
+        self._add(out, "Tables as a spreadsheet …", lambda: w.studies.write_out("tables", ".xlsx"), "", "verdict")
+        self._add(out, "Copy the table, to paste", w.studies.copy_table, "", "verdict")
         self._add(out, "Everything as JSON …", lambda: w.studies.write_out("everything", ".json"), "", "verdict")
         self._add(out, "Picture as SVG …", lambda: w.studies.write_out("picture", ".svg"), "", "verdict")
         self._add(out, "Picture as PNG …", lambda: w.studies.write_out("picture", ".png"), "", "verdict")
