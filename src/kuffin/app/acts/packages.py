@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QCheckBox, QFileDialog, QMessageBox, QWidget
 from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.messages import message
 
 _PRIVATE = "With notes, prices paid, labels of samples, paths of logs, and own marks"
 
@@ -24,10 +25,10 @@ class Packages:
         study, notebook = self._state.study, self._state.notebook
         if study is None or notebook is None:
             return
-        box = QMessageBox(self._parent)
-        box.setWindowTitle("Raw data as a package")
-        box.setText(
-            "All runs of this study with their units, roles, bench and protocol: enough to come to the same verdict."
+        box = message(
+            self._parent,
+            "Raw data as a package",
+            "All runs of this study with their units, roles, bench and protocol: enough to come to the same verdict.",
         )
         box.setInformativeText("What is private stays here, unless you send it along.")
         everything = QCheckBox(_PRIVATE)

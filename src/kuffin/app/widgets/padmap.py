@@ -8,6 +8,7 @@ from PySide6.QtGui import QBrush, QKeyEvent, QMouseEvent, QPainter, QPen
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.prepare.padfit import BOARD_MM, PRINTS, PadFit, Place
 
 _DIE_MM = 26.0
@@ -130,7 +131,7 @@ class PadMap(Painted):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         at = self._under(event.position())
-        self.setToolTip(self._pads[at][0].sentence if at >= 0 else "")
+        self.setToolTip(plain_tip(self._pads[at][0].sentence if at >= 0 else ""))
         if self._grip is None or self._at < 0:
             return
         begun, place, sizing = self._grip

@@ -23,5 +23,9 @@ def cell(value: Any) -> Any:
 
 
 def plain(written: str) -> str:
-    """A cell read back: without the apostrophe that `cell` has set."""
+    """A cell read back: without the apostrophe that `cell` has set.
+
+    >>> plain("'=1+1"), plain("Reed"), plain("'t Zand")
+    ('=1+1', 'Reed', "'t Zand")
+    """
     return written[1:] if written.startswith("'") and _FORMULA.match(written[1:].lstrip(" ")) else written
