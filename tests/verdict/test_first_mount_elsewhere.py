@@ -11,9 +11,12 @@ import pytest
 
 from kuffin.core.findings import DOUBT, REMARK, Finding
 from kuffin.notebook import edits
+from kuffin.notebook.entities import Mount, Run
 from kuffin.notebook.shelf import add_bench
 from kuffin.notebook.store import Notebook
+from kuffin.reading.runresult import RunResult
 from kuffin.said.mountcheck import check_mount, siblings
+from kuffin.verdict.openfindings import sibling_of
 from kuffin.verdict.study import judge
 from tests.verdict.test_outcomes import log, made
 
@@ -71,3 +74,19 @@ def test_another_bench_is_another_device_and_what_is_usual_in_general_is_only_a_
     assert "up to 60.0 K is taken for usual in general" in found.seen
     edits.change_study(book, 2, "set its own", plan={**book.study(2).plan, "thresholds": {"usual_die_k_w": 0.6}})
     assert doubts(book) == []
+
+
+def test_a_limit_met_in_another_step_does_not_hide_the_power_of_this_one() -> None:
+    met = Finding(kind="throttled", seen="the clock fell", weight=DOUBT)
+
+    def of(condition: str, *findings: Finding, steps: tuple[RunResult, ...] = ()) -> RunResult:
+        return RunResult(
+            traces={}, problems={}, means={}, window_s=None, names={}, condition=condition, figures={"power": 180.0},
+            findings=findings, steps=steps,
+        )  # fmt: skip
+
+    calm, held = of("180 W"), of("240 W", met)
+    mount = Mount(id=1, round=1, runs=[Run(id=7, closed=True, condition="")], exclusions=[])
+    for main, kept in ((of("180 W", met, steps=(calm, held)), True), (of("240 W", met, steps=(calm, held)), False)):
+        found = sibling_of("Tern", mount, {7: main}, main.condition)
+        assert ("power" in found.figures) == kept

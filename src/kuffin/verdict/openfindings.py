@@ -12,13 +12,13 @@ from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Sibling, against_siblings
 from kuffin.core.findings.firstmount import first_mounts
-from kuffin.core.findings.running import THROTTLED
 from kuffin.notebook.entities import Mount
 from kuffin.reading.judgingrules import limits_of
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.baseline import baseline_chart, moved_words
 from kuffin.verdict.evidence import Evidence, Mounts
 from kuffin.verdict.outcomes import OutcomeResult
+from kuffin.verdict.runreadings import limit_seen
 
 
 @dataclass(frozen=True)
@@ -77,7 +77,7 @@ def sibling_of(candidate: str, mount: Mount, results: Mapping[int, RunResult], c
     """A mount with its figures under a condition."""
     runs = _main_runs(mount, results, condition)
     keys = {k for r in runs for k in r.figures}
-    if any(f.kind == THROTTLED for r in runs for f in r.findings):
+    if any(limit_seen(r) for r in runs):
         keys.discard("power")  # it drew what its limit let through, and that has its own finding
     means = {k: float(np.mean([r.figures[k] for r in runs if k in r.figures])) for k in keys}
     return Sibling(
