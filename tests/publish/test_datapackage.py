@@ -93,6 +93,8 @@ def test_what_is_private_stays_unless_it_is_asked_for(book: Notebook, tmp_path: 
     shelfedits.change_part(book, part.id, "x", price=61.5, currency="SECRET", note="SECRET shop")
     shelfedits.change_sample(book, part.live_samples[0].id, label="SECRET serial", note="SECRET")
 
+    planedits.set_plan(book, 1, "x", days_off=["SECRET day"], seed=7)
+
     def content(everything: bool) -> str:
         target = tmp_path / f"{everything}.zip"
         package_study(book, 1, target, everything=everything)
@@ -102,7 +104,9 @@ def test_what_is_private_stays_unless_it_is_asked_for(book: Notebook, tmp_path: 
     open_one, whole = content(False), content(True)
     assert [line for line in open_one.split("\n") if "SECRET" in line] == []
     assert ",61.5," not in open_one and "tern.csv" in open_one and "load" in open_one
-    assert all(x in whole for x in ("SECRET note", "SECRET comment", "/home/SECRET/logs", "SECRET mark", "61.5"))
+    assert all(
+        x in whole for x in ("SECRET note", "SECRET comment", "/home/SECRET/logs", "SECRET mark", "SECRET day", "61.5")
+    )
 
 
 def test_it_says_what_each_column_is_and_no_name_becomes_a_formula(

@@ -25,7 +25,7 @@ from kuffin.core.base.wholefile import written_whole
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.notebook.entities import SCHEMA_VERSION, Base, Chunk, Part, Place, Run, Study
 from kuffin.notebook.store import Notebook
-from kuffin.publish.packagetables import FORMAT, OPEN_MARKS, TABLES, PackedTable, kind_of_column, written
+from kuffin.publish.packagetables import FORMAT, OPEN_MARKS, OWN_PLAN, TABLES, PackedTable, kind_of_column, written
 from kuffin.said.line import verdict_line
 from kuffin.verdict.study import judge
 
@@ -159,8 +159,12 @@ def _open(table: str, column: str, told: dict[str, Any], ids: dict[str, dict[int
         return {
             k: ids["part"].get(v, v) if k in SETTINGS and SETTINGS[k].kind == "part" else v for k, v in value.items()
         }
-    if (table, column) == ("study", "plan") and value.get("places"):
-        return {**value, "places": [ids["place"][p] for p in value["places"] if p in ids["place"]]}
+    if (table, column) == ("study", "plan"):
+        plan = {k: x for k, x in value.items() if everything or k not in OWN_PLAN}
+        places = (
+            {"places": [ids["place"][p] for p in plan["places"] if p in ids["place"]]} if plan.get("places") else {}
+        )
+        return {**plan, **places}
     if (table, column) == ("run", "source") and not everything:
         return PurePosixPath(value.replace("\\", "/")).name
     if (table, column) == ("sample", "label") and not everything:

@@ -32,10 +32,12 @@ from kuffin.notebook.entities import (
     Study,
     Window,
 )
+from kuffin.reading.failed import FAILED
 
 FORMAT = 1
+OWN_PLAN = frozenset({"begin", "deadline", "hours", "days_off"})  # a person's own time, in a study's plan
 OPEN_MARKS = frozenset(
-    {"stage", "value", "trouble", "alarm", "skip", "failed"}
+    {"stage", "value", "trouble", "alarm", "skip", FAILED}
 )  # a person's own words are not among them
 
 
