@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from pathlib import Path
 
+import pytest
 from openpyxl import load_workbook
 from PySide6.QtWidgets import QApplication, QDialog, QMessageBox
 
@@ -13,12 +14,18 @@ from tests.app.driving import action, choose, drop, pump_until, with_dialog
 from tests.verdict.test_outcomes import made
 
 
-def test_a_study_is_sent_and_taken_in_and_says_the_same(
-    window: MainWindow, at_rest: Callable[[], None], tmp_path: Path
-) -> None:
+@pytest.fixture
+def two_blocks(window: MainWindow, at_rest: Callable[[], None], tmp_path: Path) -> MainWindow:
     made(tmp_path, names=("Tern", "Plover")).close()
     assert window.notebooks.open_path(tmp_path / "n.kuffin")
     at_rest()
+    return window
+
+
+def test_a_study_is_sent_and_taken_in_and_says_the_same(
+    two_blocks: MainWindow, at_rest: Callable[[], None], tmp_path: Path
+) -> None:
+    window = two_blocks
     said = window.header.verdict.text()
     target = tmp_path / "sent.zip"
 
@@ -45,11 +52,9 @@ def test_a_study_is_sent_and_taken_in_and_says_the_same(
 
 
 def test_its_tables_are_pasted_and_opened_in_a_spreadsheet(
-    window: MainWindow, at_rest: Callable[[], None], tmp_path: Path
+    two_blocks: MainWindow, at_rest: Callable[[], None], tmp_path: Path
 ) -> None:
-    made(tmp_path, names=("Tern", "Plover")).close()
-    assert window.notebooks.open_path(tmp_path / "n.kuffin")
-    at_rest()
+    window = two_blocks
     action(window, "Copy the table, to paste")()
     data = QApplication.clipboard().mimeData()
     assert "<table>" in data.html() and data.text().startswith("Which block?") and "| Plover |" in data.text()

@@ -18,6 +18,7 @@ import numpy as np
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step
 from kuffin.core.compare.claims import Claimed
+from kuffin.core.findings.running import THROTTLED
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook import edits, planedits
 from kuffin.notebook import shelf as edit_shelf
@@ -239,4 +240,4 @@ def _keep(notebook: Notebook, study: int, runs: list[BlockRun]) -> None:
     for run, mount in zip(runs, kept, strict=True):
         if run.candidate == THROTTLES:
             label = f"{run.candidate}, round {run.round}"
-            accept(notebook, mount, label, ["throttled"], "the processor meets its own limit under it each time")
+            accept(notebook, mount, label, [THROTTLED], "the processor meets its own limit under it each time")

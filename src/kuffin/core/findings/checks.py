@@ -18,18 +18,9 @@ def check_run(run: Recorded, main: Settled | None, problem: str, limits: CheckLi
         The trace that the study is about; None where it could not be judged, with the reason in `problem`.
 
     >>> import numpy as np
-    >>> from kuffin.core.bench.devices import ChannelRole
-    >>> t = np.arange(0.0, 1200.0, 2.0)
-    >>> told = {"Die": 60.0, "Coolant": 30.0, "Power": 200.0, "Flow": 150.0}
-    >>> roles = [("Die", "die"), ("Coolant", "coolant_in"), ("Power", "power"), ("Flow", "flow")]
-    >>> run = Recorded(
-    ...     times=t,
-    ...     values={name: np.full(t.size, x) for name, x in told.items()},
-    ...     roles=tuple(ChannelRole(name, role) for name, role in roles),
-    ...     window_s=(600.0, 1200.0),
-    ... )
     >>> from kuffin.core.findings.thresholds import CheckLimits
-    >>> [f.kind for f in check_run(run, None, "no trace was chosen", CheckLimits())]
+    >>> nothing = Recorded(times=np.arange(60.0), values={}, roles=())
+    >>> [f.kind for f in check_run(nothing, None, "no channel has a role", CheckLimits())]
     ['unreadable']
     """
     found = [

@@ -117,17 +117,7 @@ def at_rest(run: Recorded) -> float | None:
     line of rise against power goes through nothing. What is left is an offset of the probes, or air at the intake that
     is warmer than the air probe says.
 
-    >>> from kuffin.core.bench.devices import ChannelRole
-    >>> t = np.arange(0.0, 1200.0, 2.0)
-    >>> told = {"Die": 60.0, "Coolant": 30.0, "Power": 200.0, "Flow": 150.0}
-    >>> roles = [("Die", "die"), ("Coolant", "coolant_in"), ("Power", "power"), ("Flow", "flow")]
-    >>> run = Recorded(
-    ...     times=t,
-    ...     values={name: np.full(t.size, x) for name, x in told.items()},
-    ...     roles=tuple(ChannelRole(name, role) for name, role in roles),
-    ...     window_s=(600.0, 1200.0),
-    ... )
-    >>> at_rest(run) is None
+    >>> at_rest(Recorded(times=np.arange(60.0), values={}, roles=())) is None  # nothing tells it
     True
     """
     coolant, air, power = run.get(*COOLANT), run.air(), run.heating()

@@ -8,6 +8,7 @@ between candidates counted as further degrees of freedom, and all of it for a st
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from typing import Any
 
 import numpy as np
 
@@ -107,17 +108,8 @@ def _unlike(
         f"{figure.label} {number(value * scale, 1)} {figure.unit}{at}; with {who} it was {number(middle * scale, 1)} "
         f"{figure.unit}, and {number(low, 1)} to {number(high, 1)} {figure.unit} would be usual for a first mount"
     )
-    return Finding(
-        kind=KIND,
-        seen=said,
-        weight=DOUBT,
-        channels=tuple(mount.channels[r] for r in figure.roles if r in mount.channels),
-        value=value * scale,
-        limit=high,
-        unit=figure.unit,
-        others=tuple((n, x * scale) for n, x in means.items()),
-        figure=figure.label,
-    )
+    beside = tuple((n, x * scale) for n, x in means.items())
+    return _finding(figure, mount, said, DOUBT, value=value * scale, limit=high, others=beside)
 
 
 def _grouped(mounts: Sequence[Sibling]) -> dict[str, list[Sibling]]:
@@ -139,13 +131,11 @@ def _beyond_usual(
         f"{figure.label} {number(value, 1)} {figure.unit}{at}; nothing else was measured on this device yet, and up to "
         f"{number(most, 1)} {figure.unit} is taken for usual in general"
     )
+    return _finding(figure, mount, said, REMARK, value=value, limit=most)
+
+
+def _finding(figure: Figure, mount: Sibling, said: str, weight: str, **found: Any) -> Finding:
+    channels = tuple(mount.channels[r] for r in figure.roles if r in mount.channels)
     return Finding(
-        kind=KIND,
-        seen=said,
-        weight=REMARK,
-        channels=tuple(mount.channels[r] for r in figure.roles if r in mount.channels),
-        value=value,
-        limit=most,
-        unit=figure.unit,
-        figure=figure.label,
+        kind=KIND, seen=said, weight=weight, channels=channels, unit=figure.unit, figure=figure.label, **found
     )
