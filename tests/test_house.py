@@ -194,6 +194,6 @@ def test_the_lock_names_every_dependency() -> None:
 
 
 def test_fonts_and_icons_come_with_their_licences() -> None:
-    look = ROOT / "src" / "kuffin" / "app" / "look"
-    assert "SIL OPEN FONT LICENSE" in (look / "fonts" / "OFL.txt").read_text(encoding="utf-8").upper()
-    assert (look / "icons" / "README.md").exists()
+    kuffin = ROOT / "src" / "kuffin"
+    assert "SIL OPEN FONT LICENSE" in (kuffin / "look" / "fonts" / "OFL.txt").read_text(encoding="utf-8").upper()
+    assert (kuffin / "app" / "look" / "icons" / "README.md").exists()

@@ -12,7 +12,7 @@ from pytestqt.qtbot import QtBot
 from kuffin.app.base.jobs import Jobs
 from kuffin.app.frame.loom import Loom
 from kuffin.app.look import theme as looks
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.staircase import Staircase
@@ -67,7 +67,7 @@ def test_marks_stand_out_and_no_two_of_sixteen_are_alike(theme: looks.Theme) -> 
     assert len({m.shape for m in marks[:8]}) == 8
     for m in marks[:8]:
         # shapes of graphics: 3:1; the lightest two of the set stay a little below on paper and lean on shape and name
-        assert contrast(m.color(theme), theme.color("ground")) >= 1.9
+        assert contrast(tint(m, theme), theme.color("ground")) >= 1.9
 
 
 def picture(i: int, **options: bool) -> bytes:

@@ -7,7 +7,7 @@ from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QToolTip
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.painted import Painted
@@ -211,7 +211,7 @@ class Loom(Painted):
             bold = QFont(self.font())
             bold.setBold(True)
             painter.setFont(bold)
-            painter.setPen(m.color(t))
+            painter.setPen(tint(m, t))
             text = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LABEL - 12))
             painter.drawText(
                 QRectF(0, y - 12, _LABEL - 8, 24), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, text
@@ -306,7 +306,7 @@ class Loom(Painted):
             painter.drawLine(QPointF(at.x() - 9, at.y() + 4), QPointF(at.x() + 9, at.y() - 4))
         elif state == "next":
             painter.setPen(Qt.PenStyle.NoPen)
-            painter.setBrush(mark(row).color(t))
+            painter.setBrush(tint(mark(row), t))
             painter.drawEllipse(at, 2.2, 2.2)
         elif state != "to do":
             painter.save()

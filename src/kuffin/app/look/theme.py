@@ -2,60 +2,28 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from pathlib import Path
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
 from PySide6.QtWidgets import QApplication
 
-FONTS = Path(__file__).with_name("fonts")
-TEXT, FIGURES = "B612", "B612 Mono"
+from kuffin.look import colours
+from kuffin.look.colours import FONTS, TEXT, Colours
+
+ICONS = Path(__file__).with_name("icons")
 
 
 @dataclass(frozen=True, kw_only=True)
-class Theme:
-    """The colours of one theme."""
-
-    name: str
-    ground: str
-    raised: str
-    ink: str
-    muted: str
-    hairline: str
-    accent: str
-    accent_ground: str
-    warn: str
-    levels: tuple[str, str, str, str]  # the staircase: shades of one neutral hue
+class Theme(Colours):
+    """A theme's colours as Qt takes them."""
 
     def color(self, role: str) -> QColor:
         return QColor(getattr(self, role))
 
 
-LIGHT = Theme(
-    name="light",
-    ground="#f6f1e7",
-    raised="#fbf8f1",
-    ink="#22252b",
-    muted="#655f54",
-    hairline="#d8d0bf",
-    accent="#7a3414",
-    accent_ground="#f1e2d2",
-    warn="#9a3412",
-    levels=("#ece5d6", "#ddd4c1", "#cbbfa7", "#b5a68a"),
-)
-DARK = Theme(
-    name="dark",
-    ground="#1b1a18",
-    raised="#242320",
-    ink="#ece6da",
-    muted="#a89f90",
-    hairline="#3d3933",
-    accent="#e8a47c",
-    accent_ground="#38291f",
-    warn="#f0a070",
-    levels=("#2b2925", "#38352f", "#48443c", "#5b554b"),
-)
+LIGHT, DARK = (Theme(**asdict(c)) for c in (colours.LIGHT, colours.DARK))
 
 
 def load_fonts() -> None:
@@ -120,7 +88,7 @@ def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
 
 def sheet(t: Theme, scale: float = 1.0) -> str:
     """The style sheet of a window and of the dialogs that belong to it."""
-    icons = FONTS.with_name("icons").as_posix()
+    icons = ICONS.as_posix()
 
     def pt(x: float) -> str:
         return f"{x * scale:.1f}pt"

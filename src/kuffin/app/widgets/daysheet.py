@@ -10,7 +10,7 @@ from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy, QToolTip
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
@@ -120,7 +120,7 @@ class DaySheet(Painted):
         for phase, begin, end in laid.phases():
             part = QRectF(box.left(), y_of(hour(begin)) + 1, box.width(), y_of(hour(end)) - y_of(hour(begin)) - 1)
             painter.fillRect(part, QColor(t.levels[1 if phase == "run" else 0]))
-        painter.setPen(QPen(m.color(t), 1.4, Qt.PenStyle.DashLine if late else Qt.PenStyle.SolidLine))
+        painter.setPen(QPen(tint(m, t), 1.4, Qt.PenStyle.DashLine if late else Qt.PenStyle.SolidLine))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.drawRect(box)
         draw(painter, m, t, QPointF(box.left() + 10, box.top() + 11), 5)

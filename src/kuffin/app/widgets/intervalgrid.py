@@ -10,7 +10,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
 from PySide6.QtGui import QFont, QPainter, QPen, QPixmap
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
 from kuffin.app.widgets.keywalked import Walked
@@ -185,7 +185,7 @@ class IntervalGrid(Walked):
         for i, name in enumerate(self._order):
             m = mark(self._place.get(name, 0))
             y = box.top() + _HEAD + row * (i + 0.5)
-            painter.setPen(m.color(self._theme))
+            painter.setPen(tint(m, self._theme))
             said = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LEFT - 34))
             painter.drawText(QRectF(24, y - 10, _LEFT - 30, 20), Qt.AlignmentFlag.AlignVCenter, said)
             draw(painter, m, self._theme, QPointF(12, y), 5.0)
@@ -231,7 +231,7 @@ class IntervalGrid(Walked):
                 if c is None or c.bound:
                     continue
                 m = mark(self._place.get(name, 0))
-                painter.setPen(QPen(m.color(t), 2.2 if row > 10 else 1.4))
+                painter.setPen(QPen(tint(m, t), 2.2 if row > 10 else 1.4))
                 low, mean, high = behind(outcome, found, c)
                 painter.drawLine(QPointF(at(low), y), QPointF(at(high), y))
                 draw(painter, m, t, QPointF(at(mean), y), min(5.5, row * 0.4))

@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 from kuffin.app.widgets.keywalked import Walked
@@ -107,7 +107,7 @@ class IntervalLines(Walked):
     def _paint_row(self, painter: QPainter, row: IntervalLine, y: float, at: object, area: QRectF) -> None:
         t = self._theme
         m = mark(row.position) if row.position >= 0 else None
-        colour = m.color(t) if m is not None else t.color("ink")
+        colour = tint(m, t) if m is not None else t.color("ink")
         painter.setFont(self.font())
         painter.setPen(colour if m is not None else t.color("ink"))
         fm = painter.fontMetrics()

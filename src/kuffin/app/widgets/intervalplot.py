@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import CandidateMark, draw, mark
+from kuffin.app.look.marks import CandidateMark, draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.compare.pairwords import digits_for, number
@@ -150,7 +150,7 @@ class IntervalPlot(Painted):
         bold = QFont(self.font())
         bold.setBold(True)
         painter.setFont(bold)
-        painter.setPen(m.color(t))
+        painter.setPen(tint(m, t))
         label = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LEFT - 12))
         painter.drawText(QRectF(area.left(), y - 14, _LEFT - 10, 28), Qt.AlignmentFlag.AlignVCenter, label)
         for reading in self._result.of(name):
@@ -164,7 +164,7 @@ class IntervalPlot(Painted):
             painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, "–")
             return
         c = found.candidate(name)
-        painter.setPen(QPen(m.color(t), 2.6))
+        painter.setPen(QPen(tint(m, t), 2.6))
         painter.drawLine(QPointF(at(c.low), y + 4), QPointF(at(c.high), y + 4))  # type: ignore[operator]
         draw(painter, m, t, QPointF(at(c.mean), y + 4), 8.0)  # type: ignore[operator]
         painter.setPen(t.color("ink"))

@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.verdict.schoolflips import SchoolRow
@@ -69,14 +69,14 @@ class Rankings(Walked):
                 for i, r in enumerate(self._rows)
                 if name in r.ranking
             ]
-            painter.setPen(QPen(m.color(t), 2.0))
+            painter.setPen(QPen(tint(m, t), 2.0))
             for a, b in pairwise(points):
                 painter.drawLine(a, b)
             for point in points:
                 draw(painter, m, t, point, 6.0 if row > 20 else 4.0)
             if points and name in self._rows[0].ranking and row > 20:
                 painter.setFont(self.font())
-                painter.setPen(m.color(t))
+                painter.setPen(tint(m, t))
                 place = QRectF(4, points[0].y() - 10, _LEFT - 12, 20)
                 painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, name)
         self.boxes = [

@@ -9,7 +9,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.marks import draw, mark
+from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
 from kuffin.app.widgets.keywalked import Walked
@@ -83,10 +83,10 @@ class WorthPlot(Walked):
             for r in self._rows:
                 m = mark(self._place.get(r.name, 0))
                 x = at(r.price or 0.0)
-                painter.setPen(QPen(m.color(t), 2.4))
+                painter.setPen(QPen(tint(m, t), 2.4))
                 painter.drawLine(QPointF(x, y_of(r.low)), QPointF(x, y_of(r.high)))
                 draw(painter, m, t, QPointF(x, y_of(r.mean)), 7.0)
-                painter.setPen(m.color(t))
+                painter.setPen(tint(m, t))
                 over = x > area.right() - 80
                 box = QRectF(x - 90 if over else x + 10, y_of(r.mean) - 24, 80, 20)
                 side = Qt.AlignmentFlag.AlignRight if over else Qt.AlignmentFlag.AlignLeft

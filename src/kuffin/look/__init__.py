@@ -1,0 +1,1 @@
+"""How Kuffin looks, on screen and in print: colours, fonts, the candidates' marks."""
