@@ -14,9 +14,9 @@ from PySide6.QtWidgets import QDoubleSpinBox, QPushButton
 
 from kuffin.app.dialogs.joinlog import JoinLog
 from kuffin.app.frame.window import MainWindow
-from kuffin.app.widgets.plotparts import peaks
 from kuffin.app.widgets.texts import Opener
 from kuffin.core.base.leads import ToSamples
+from kuffin.core.base.traces import peaks
 from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import edits
 from kuffin.notebook.samples import read_run

@@ -10,7 +10,6 @@ from pytestqt.qtbot import QtBot
 
 from kuffin.app.base.jobs import Jobs, Task
 from kuffin.app.base.settings import Settings
-from kuffin.app.desks.compare import model as comparemodel
 from kuffin.app.desks.inspect import runwords as inspectmodel
 from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.frame.window import MainWindow
@@ -18,6 +17,7 @@ from kuffin.app.widgets.intervalplot import nice_step
 from kuffin.core.base.errors import KuffinError
 from kuffin.notebook import edits
 from kuffin.notebook.store import Notebook
+from kuffin.said import comparisonwords as comparemodel
 from kuffin.verdict.study import StudyVerdict, judge
 
 

@@ -11,7 +11,13 @@ from dataclasses import dataclass
 _COLOURS = ("#009E73", "#0072B2", "#CC79A7", "#D55E00", "#E69F00", "#56B4E9", "#8C7A00", "#7A7A7A")
 _DARK = ("#2fc79b", "#4aa3e0", "#e29cc4", "#f08038", "#f0b429", "#7cc7f2", "#cdb92c", "#b0b0b0")
 _SHAPES = ("triangle", "circle", "diamond", "square", "pentagon", "down", "hexagon", "bar")
-_POLYGONS = {"triangle": (3, -90.0), "down": (3, 90.0), "diamond": (4, -90.0), "pentagon": (5, -90.0), "hexagon": (6, 0.0)}
+_POLYGONS = {
+    "triangle": (3, -90.0),
+    "down": (3, 90.0),
+    "diamond": (4, -90.0),
+    "pentagon": (5, -90.0),
+    "hexagon": (6, 0.0),
+}
 
 
 @dataclass(frozen=True)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
+from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.bench.roles import FURTHER_PARTS, spoken
 from kuffin.core.heat.heatpath import Flight, flight
@@ -114,3 +115,13 @@ def candidate_flights(v: StudyVerdict, per_watt: bool) -> list[Flight]:
 
         out.append(flight(candidate, [told(n) for n in order], [told(s.name) for s in mine[-1].side], mine[-1].unit))
     return out
+
+
+def flight_words(flight: Flight) -> str:
+    """A flight in words."""
+    digits = 1 if flight.unit == "K" else 4
+    steps = ", ".join(
+        f"{s.name} {number(s.height, digits)} ± {number(s.u95, digits)} {flight.unit}" for s in flight.steps
+    )
+    side = ", ".join(f"{s.name} {number(s.height, digits)} over air" for s in flight.side)
+    return f"{flight.label}: {steps}" + (f"; {side}" if side else "")

@@ -8,6 +8,8 @@ from typing import TYPE_CHECKING
 from kuffin.core.base.leads import Where
 from kuffin.core.bench.outcomes import FACTS, Outcome
 from kuffin.core.bench.roles import spoken
+from kuffin.core.compare import CandidateResult, Comparison
+from kuffin.core.compare.pairwords import best_of
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.baseline import with_baseline
 from kuffin.verdict.chosenoutcomes import grid_outcomes, outcome_named
@@ -54,6 +56,14 @@ class Axes:
 def row_label(outcome: Outcome) -> str:
     """What a row of the grid is called: ``regulators``, ``clock held``."""
     return spoken(outcome.part) if isinstance(outcome, School) else outcome.label
+
+
+def behind(outcome: Outcome, found: Comparison, one: CandidateResult) -> tuple[float, float, float]:
+    """A candidate's low, mean and high behind the best one's mean: the further, the worse."""
+    best = found.candidate(best_of(found)).mean
+    if outcome.higher_is_better:
+        return best - one.high, best - one.mean, best - one.low
+    return one.low - best, one.mean - best, one.high - best
 
 
 def axes_of(v: StudyVerdict) -> Axes:

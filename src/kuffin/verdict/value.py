@@ -91,6 +91,15 @@ def value_of(v: StudyVerdict, bench: Bench | None, shelf: Sequence[Part]) -> Val
     return Value(tuple(sorted(rows, key=lambda r: (r.price is None, r.price or 0.0))), currency, tuple(lacking))
 
 
+def unbeaten(rows: Sequence[Worth]) -> list[Worth]:
+    """Those with a price that none as cheap or cheaper beats by its mean, cheapest first."""
+    best: list[Worth] = []
+    for r in sorted((r for r in rows if r.price is not None), key=lambda r: (r.price or 0.0, r.mean)):
+        if not best or r.mean < best[-1].mean:
+            best.append(r)
+    return best
+
+
 def _against(row: Worth, cheapest: Worth, found: Comparison) -> Worth:
     if row.name == cheapest.name or row.price is None or cheapest.price is None:
         return row

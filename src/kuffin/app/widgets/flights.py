@@ -12,6 +12,7 @@ from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Flight, Tread
+from kuffin.said.stairs import flight_words
 
 
 @guarded
@@ -35,7 +36,7 @@ class Flights(Painted):
     def show_flights(self, flights: Sequence[Flight]) -> None:
         """Show flights; none clears it."""
         self._flights = flights
-        self.setAccessibleDescription("; ".join(spoken(f) for f in flights))
+        self.setAccessibleDescription("; ".join(flight_words(f) for f in flights))
         self.update()
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
@@ -131,13 +132,3 @@ class Flights(Painted):
         painter.drawLine(QPointF(x, low), QPointF(x, high))
         for y in (low, high):
             painter.drawLine(QPointF(x - 3, y), QPointF(x + 3, y))
-
-
-def spoken(flight: Flight) -> str:
-    """A flight in words."""
-    digits = 1 if flight.unit == "K" else 4
-    steps = ", ".join(
-        f"{s.name} {number(s.height, digits)} ± {number(s.u95, digits)} {flight.unit}" for s in flight.steps
-    )
-    side = ", ".join(f"{s.name} {number(s.height, digits)} over air" for s in flight.side)
-    return f"{flight.label}: {steps}" + (f"; {side}" if side else "")

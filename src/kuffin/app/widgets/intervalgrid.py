@@ -15,21 +15,12 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.bench.outcomes import Outcome
-from kuffin.core.compare import CandidateResult, Comparison
 from kuffin.core.compare.pairwords import best_of, number
-from kuffin.verdict.grid import Axes, Cell, row_label
+from kuffin.verdict.grid import Axes, Cell, behind, row_label
 from kuffin.verdict.outcomes import OutcomeResult
 
 _PATIENCE_S = 0.02
 _LEFT, _TOP, _GAP, _HEAD, _FOOT = 120.0, 26.0, 16.0, 22.0, 22.0
-
-
-def behind(outcome: Outcome, found: Comparison, one: CandidateResult) -> tuple[float, float, float]:
-    """A candidate's low, mean and high behind the best one's mean: the further, the worse."""
-    best = found.candidate(best_of(found)).mean
-    if outcome.higher_is_better:
-        return best - one.high, best - one.mean, best - one.low
-    return one.low - best, one.mean - best, one.high - best
 
 
 @guarded

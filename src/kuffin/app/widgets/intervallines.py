@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFont, QPainter, QPen
@@ -13,43 +12,9 @@ from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.said.intervalline import IntervalLine
 
 _ROW, _LEFT, _RIGHT, _FOOT = 46.0, 210.0, 250.0, 26.0
-
-
-@dataclass(frozen=True, kw_only=True)
-class IntervalLine:
-    """One interval.
-
-    Attributes
-    ----------
-    label, note : str
-        On the left; and smaller, below it.
-    low, middle, high : float or None
-        None: there is none, and `said` tells why.
-    said : str
-        On the right.
-    target : float or None
-        What it is held against: a line across this row, with `target_label`.
-    beyond : str
-        ``right`` where the target is met to the right of it; blank where it is only a line.
-    position : int
-        Which candidate's colour and shape it has; -1: ink.
-    loud : bool
-        Whether what is said is a warning.
-    """
-
-    label: str
-    low: float | None
-    middle: float | None
-    high: float | None
-    said: str
-    note: str = ""
-    target: float | None = None
-    target_label: str = ""
-    beyond: str = ""
-    position: int = -1
-    loud: bool = False
 
 
 @guarded

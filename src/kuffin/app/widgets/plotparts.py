@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 from PySide6.QtGui import QPainterPath
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.traces import peaks
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
@@ -87,24 +88,6 @@ class LongLine:
             if factor not in self._levels:
                 self._levels[factor] = peaks(minutes, values, factor)
             self._item.setData(*self._levels[factor])
-
-
-def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
-    """The lowest and the highest of each so many samples; NaN only where all are missing.
-
-    Returns
-    -------
-    (times, values), each of shape (2·⌈n/factor⌉,)
-    """
-    n = -(-values.size // factor) * factor
-    padded = np.concatenate((values, np.full(n - values.size, np.nan))).reshape(-1, factor)
-    bare = ~np.isfinite(padded)
-    low = np.where(bare, np.inf, padded).min(axis=1)
-    high = np.where(bare, -np.inf, padded).max(axis=1)
-    low, high = np.where(np.isfinite(low), low, np.nan), np.where(np.isfinite(high), high, np.nan)
-    at = times[np.minimum(np.arange(low.size) * factor, times.size - 1)]
-    later = times[np.minimum(np.arange(low.size) * factor + factor // 2, times.size - 1)]
-    return np.column_stack((at, later)).ravel(), np.column_stack((low, high)).ravel()
 
 
 def add_usual_range(values: Array, lows: list[float], highs: list[float]) -> None:

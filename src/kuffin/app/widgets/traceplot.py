@@ -12,8 +12,8 @@ from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, smoothed, tick
-from kuffin.app.widgets.traceview import USUAL_ROWS, TraceRow, TraceView
 from kuffin.core.settle import Settling
+from kuffin.reading.traceview import USUAL_ROWS, TraceRow, TraceView
 
 Array = NDArray[np.float64]
 _AXIS = 58

@@ -14,7 +14,7 @@ from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.compare.pairwords import number
-from kuffin.verdict.value import Worth
+from kuffin.verdict.value import Worth, unbeaten
 
 _LEFT, _RIGHT, _TOP, _FOOT = 62.0, 30.0, 24.0, 40.0
 
@@ -71,10 +71,7 @@ class WorthPlot(Walked):
                 side = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
                 painter.drawText(box, side, number(value, digits))
             painter.drawText(QRectF(0, 0, 120, 20), Qt.AlignmentFlag.AlignLeft, f"{self._unit}, lower is cooler")
-            best: list[Worth] = []
-            for r in sorted(self._rows, key=lambda r: (r.price or 0.0, r.mean)):
-                if not best or r.mean < best[-1].mean:
-                    best.append(r)
+            best = unbeaten(self._rows)
             painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))
             for a, b in pairwise(best):
                 painter.drawLine(QPointF(at(a.price or 0), y_of(a.mean)), QPointF(at(b.price or 0), y_of(b.mean)))

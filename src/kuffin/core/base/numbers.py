@@ -15,6 +15,15 @@ def number(x: float, digits: int = 1) -> str:
     return written.replace("-", "−")
 
 
+def begun(said: str) -> str:
+    """A sentence that begins with a capital; nothing else in it is changed.
+
+    >>> begun("air at 21 °C")
+    'Air at 21 °C'
+    """
+    return said[:1].upper() + said[1:]
+
+
 def minutes(seconds: float) -> str:
     """A moment on a run's clock, in minutes.
 

@@ -19,6 +19,27 @@ def few(x: Array, most: int = 20_000) -> Array:
     return x[:: max(1, x.size // most)]
 
 
+def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
+    """The lowest and the highest of each so many samples; NaN only where all are missing.
+
+    Returns
+    -------
+    (times, values), each of shape (2·⌈n/factor⌉,)
+
+    >>> peaks(np.arange(4.0), np.array([1.0, 3.0, 2.0, 0.0]), 2)[1].tolist()
+    [1.0, 3.0, 0.0, 2.0]
+    """
+    n = -(-values.size // factor) * factor
+    padded = np.concatenate((values, np.full(n - values.size, np.nan))).reshape(-1, factor)
+    bare = ~np.isfinite(padded)
+    low = np.where(bare, np.inf, padded).min(axis=1)
+    high = np.where(bare, -np.inf, padded).max(axis=1)
+    low, high = np.where(np.isfinite(low), low, np.nan), np.where(np.isfinite(high), high, np.nan)
+    at = times[np.minimum(np.arange(low.size) * factor, times.size - 1)]
+    later = times[np.minimum(np.arange(low.size) * factor + factor // 2, times.size - 1)]
+    return np.column_stack((at, later)).ravel(), np.column_stack((low, high)).ravel()
+
+
 def quantum(values: Array) -> float:
     """The step of a coarse sensor: the smallest common step between readings, 0 where there is none.
 

@@ -10,9 +10,10 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, refill, row
-from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
+from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.texts import text
 from kuffin.core.compare.pairwords import digits_for, number, several, span
+from kuffin.said.intervalline import IntervalLine
 from kuffin.said.line import verdict_line
 from kuffin.said.linkedwords import linked_working
 from kuffin.said.shownworking import Working

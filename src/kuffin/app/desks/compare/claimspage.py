@@ -11,11 +11,11 @@ from kuffin.app.desks.compare.page import ComparePage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.app.widgets.intervallines import IntervalLine, IntervalLines
+from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.texts import text
-from kuffin.core.compare.pairwords import digits_for, span
+from kuffin.said.intervalline import claim_line
 from kuffin.said.working import candidate_working, fact_working, pair_working
-from kuffin.verdict.claims import TITLES, JudgedClaim, claim_sentences
+from kuffin.verdict.claims import JudgedClaim, claim_sentences
 from kuffin.verdict.grid import claims_by_condition
 from kuffin.verdict.study import StudyVerdict
 
@@ -93,7 +93,11 @@ class ClaimsPage(ComparePage):
         for n, picture in enumerate((self.lines, *self.further)):
             unit, self._rows[n] = groups[n] if n < len(groups) else ("", [])
             of_values = any(not self.claims[i].against for i in self._rows[n])
-            picture.show_lines([self._line(self.claims[i]) for i in self._rows[n]], unit, differences=not of_values)
+            picture.show_lines(
+                [claim_line(self.claims[i], self.state.position(self.claims[i].candidate)) for i in self._rows[n]],
+                unit,
+                differences=not of_values,
+            )
             picture.setVisible(bool(self._rows[n]))
 
     def _explain_in(self, picture: int, row: int) -> None:
@@ -104,40 +108,12 @@ class ClaimsPage(ComparePage):
         if verdict is not self.state.verdict:
             return
         lines = [
-            replace(self._line(j), label=f"{j.candidate} over {j.against}, {label}")
+            replace(claim_line(j, self.state.position(j.candidate)), label=f"{j.candidate} over {j.against}, {label}")
             for label, claims in found
             for j in claims
             if j.against and j.unit == self.claims[0].unit
         ]
         self.under.show_lines(lines, self.claims[0].unit)
-
-    def _line(self, j: JudgedClaim) -> IntervalLine:
-        position = self.state.position(j.candidate)
-        low, middle, high = (None, None, None) if j.found is None else j.found
-        if j.found is None or low is None or high is None:
-            return IntervalLine(
-                label=j.claimed,
-                low=None,
-                middle=None,
-                high=None,
-                said=f"{TITLES[j.judged]}: {j.why_not}",
-                target=j.amount.low,
-                loud=True,
-            )
-        amount = j.amount.written(j.unit)
-        return IntervalLine(
-            label=f"{j.candidate} over {j.against}" if j.against else f"{j.candidate}, {j.outcome.label.lower()}",
-            low=low,
-            middle=middle,
-            high=high,
-            said=f"{TITLES[j.judged]}: {span(low, high, j.unit, digits_for(high - low))} measured",
-            note=f"{j.said_by or 'claimed'}: {amount}",
-            target=j.amount.low,
-            target_label=f"claimed {amount}",
-            beyond="right" if j.amount.way in {"at least", "up to"} else "",
-            position=position,
-            loud=j.judged == "refuted",
-        )
 
     def _explain(self, row: int) -> None:
         j, verdict = self.claims[row], self.state.verdict

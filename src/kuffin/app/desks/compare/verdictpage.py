@@ -18,7 +18,6 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.desks.compare import model
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
@@ -26,6 +25,7 @@ from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.texts import text
 from kuffin.core.heat.normalise import SCHOOLS, default_school
 from kuffin.notebook import edits, planedits
+from kuffin.said import comparisonwords as model
 from kuffin.said.working import candidate_working, mount_working, pair_working
 from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.outcomes import OutcomeResult
@@ -190,6 +190,7 @@ class VerdictPage(QWidget):
         self._left_out.setText(" ".join(left_out))
         self._left_out.setVisible(bool(left_out))
         foot = model.footnote(verdict, result)
+        foot += " · click any number for its working" if result.comparison is not None else ""
         pairs = 0 if result.comparison is None else len(result.comparison.pairs)
         if pairs > MOST_PAIRS:
             foot = f"The first {MOST_PAIRS} of {pairs} pairs; all of them are in the words and in the verdicts that are exported. {foot}"

@@ -12,7 +12,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.notebook.entities import Mount
 
 if TYPE_CHECKING:
-    from kuffin.app.widgets.traceview import TraceView
+    from kuffin.reading.traceview import TraceView
 
 
 class LayOver(QComboBox):
@@ -61,7 +61,7 @@ class LayOver(QComboBox):
         result = self._state.result(run.id)
 
         def work(_job: Task) -> TraceView:
-            from kuffin.app.widgets.traceview import view_of
+            from kuffin.reading.traceview import view_of
 
             return view_of(notebook, study, run, trace, "", None, result)
 

@@ -45,7 +45,7 @@ from kuffin.said.working import mount_working, trace_working
 
 if TYPE_CHECKING:
     from kuffin.app.widgets.traceplot import TracePlot
-    from kuffin.app.widgets.traceview import TraceView
+    from kuffin.reading.traceview import TraceView
 
 _HINT = "Point at the traces to read every channel there. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
 
@@ -161,7 +161,7 @@ class RunPage(QWidget):
     def plot(self) -> TracePlot:
         """The traces; made when a run is first looked at, as the plotting library is slow to import."""
         from kuffin.app.widgets.traceplot import TracePlot
-        from kuffin.app.widgets.traceview import USUAL_ROWS
+        from kuffin.reading.traceview import USUAL_ROWS
 
         plot = TracePlot(self._theme)
         kept = self._settings.value("inspect/rows", ",".join(USUAL_ROWS))
@@ -233,9 +233,9 @@ class RunPage(QWidget):
         window = self._window_in_use(run)
 
         def work(_job: Task) -> TraceView:
-            from kuffin.app.widgets.traceview import view_of
+            from kuffin.reading.traceview import axis_label, view_of
 
-            return view_of(notebook, study, run, trace, model.axis_label(trace), window, result)
+            return view_of(notebook, study, run, trace, axis_label(trace), window, result)
 
         def done(found: object) -> None:
             if self.shown == key:

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import numpy as np
 
-from kuffin.app.widgets.traceview import TraceView
 from kuffin.core.base.units import shown
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.roles import spoken
@@ -14,8 +13,8 @@ from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Rise, StairLevel, step
 from kuffin.core.settle import Settled
 from kuffin.notebook.entities import Mount, Run
-from kuffin.reading.evaluating import parse_trace
 from kuffin.reading.runresult import RunResult
+from kuffin.reading.traceview import TraceView, trace_label
 from kuffin.said.equations import figure
 from kuffin.verdict.outcomes import MountReading
 from kuffin.verdict.runreadings import trace_reading
@@ -26,18 +25,7 @@ _FACTS = ("air_in", "room", "coolant_in", "power", "flow", "pump", "fan", "sound
 
 def trace_choices(under_test: str) -> list[tuple[str, str]]:
     """The traces that can be looked at: key and label."""
-    return [(t, _label(t)) for t in kind_under_test(under_test).traces]
-
-
-def axis_label(trace: str) -> str:
-    """The axis of the judged trace."""
-    return f"{_label(trace).replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
-
-
-def _label(trace: str) -> str:
-    """A trace's name: ``Die over coolant, per watt``."""
-    part, base, per_watt = parse_trace(trace)
-    return f"{spoken(part).capitalize()} over {spoken(base)}" + (", per watt" if per_watt else "")
+    return [(t, trace_label(t)) for t in kind_under_test(under_test).traces]
 
 
 def test_words(run: Run) -> str:

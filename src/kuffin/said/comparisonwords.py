@@ -1,4 +1,4 @@
-"""What the Compare desk says; no widgets, so that it can be tested without a window."""
+"""What is said beside a comparison: its title, its pairs, what depends on the school, what was left out, what it rests on."""
 
 from __future__ import annotations
 
@@ -121,8 +121,8 @@ def footnote(v: StudyVerdict, result: OutcomeResult) -> str:
     pairs = f"{len(found.pairs)} pairs together" if len(found.pairs) > 1 else "the pair"
     return (
         f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:.4g} % over {pairs} · "
-        f"{_matters(result)}click any number for its working"
-    )
+        f"{_matters(result)}"
+    ).removesuffix(" · ")
 
 
 def _matters(result: OutcomeResult) -> str:

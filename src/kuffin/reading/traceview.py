@@ -9,13 +9,13 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.units import shown
-from kuffin.core.bench.roles import ROLES
+from kuffin.core.bench.roles import ROLES, spoken
 from kuffin.core.findings import Recorded
 from kuffin.core.settle import Settled, Settling
 from kuffin.notebook.entities import Mark, Run, Study
 from kuffin.notebook.samples import RunData, read_run
 from kuffin.notebook.store import Notebook
-from kuffin.reading.evaluating import settle_trace
+from kuffin.reading.evaluating import parse_trace, settle_trace
 from kuffin.reading.judgingrules import JudgingRules, ways_of
 from kuffin.reading.keptresults import step_of
 from kuffin.reading.runresult import RunResult
@@ -171,3 +171,14 @@ def _passes(settling: Settling | None) -> Array:
     if settling is None or settling.load.period_s is None or settling.load.start_s is None:
         return np.empty(0)
     return np.arange(settling.load.start_s, settling.load.end_s + 1e-6, settling.load.period_s)
+
+
+def axis_label(trace: str) -> str:
+    """The axis of the judged trace."""
+    return f"{trace_label(trace).replace(', per watt', '')}, {'K/W' if trace.endswith('per_watt') else 'K'}"
+
+
+def trace_label(trace: str) -> str:
+    """A trace's name: ``Die over coolant, per watt``."""
+    part, base, per_watt = parse_trace(trace)
+    return f"{spoken(part).capitalize()} over {spoken(base)}" + (", per watt" if per_watt else "")

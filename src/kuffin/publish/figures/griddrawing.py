@@ -1,0 +1,145 @@
+"""Several outcomes and conditions at once: each cell how far every candidate is behind the best one."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from functools import partial
+
+from kuffin.core.base.numbers import begun
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.compare.pairwords import best_of, joined, number
+from kuffin.look.candidatemarks import mark
+from kuffin.publish.figures.basis import measured_words, mounts_words
+from kuffin.publish.figures.canvas import Canvas
+from kuffin.publish.figures.drawing import Drawing, Shown, Stage
+from kuffin.verdict.grid import Axes, Cell, behind, family_confidence, row_label
+from kuffin.verdict.outcomes import OutcomeResult
+from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.tradeoffs import grid_said
+
+Results = Mapping[Cell, OutcomeResult]
+
+
+def grid_drawings(v: StudyVerdict, axes: Axes, results: Results, together: int = 2) -> list[Drawing]:
+    """The grid of all outcomes under all conditions, so many outcomes on a picture; none where there is only one cell."""
+    if len(axes.cells) < 2 or not any(r.comparison is not None for r in results.values()):
+        return []
+    groups = [axes.outcomes[i : i + together] for i in range(0, len(axes.outcomes), together)]
+    return [_drawing(v, axes, Axes(axes.conditions, group), results, i) for i, group in enumerate(groups)]
+
+
+def _drawing(v: StudyVerdict, whole: Axes, axes: Axes, results: Results, number_: int) -> Drawing:
+    order = v.main.ranking()
+    order += [n for n in v.candidates if n not in order]
+    here = {c: r for c, r in results.items() if c in axes.cells}
+    said = grid_said(axes, here)
+    measured = measured_words(v, v.condition, power=len(axes.conditions) < 2)
+    counts = mounts_words(next(iter(here.values())))
+    names = [row_label(o) for o in axes.outcomes]
+    return Drawing(
+        key=f"outcomes{f'-{number_ + 1}' if number_ else ''}",
+        title=f"{begun(joined(names))}: how far each is behind the best",
+        basis=(
+            begun(" · ".join(w for w in (f"measured at {measured}" if measured else "", counts) if w)),
+            f"Bars: interval of each mean; judged {family_confidence(v, whole)[1]}; 0 is the best candidate's mean",
+        ),
+        alt=" ".join([*said.first, *said.rest]) or "Nothing is told apart in any cell.",
+        lines=len(axes.outcomes) * (1.25 * len(order) + 3.4) + 1.6,
+        paint=partial(_paint, v.candidates, axes, here, order),
+        stages=(
+            Stage(cue="What was measured, one below the other.", shown=Shown(rows=0)),
+            *(Stage(cue=f"{begun(name)}.", shown=Shown(rows=i)) for i, name in enumerate(reversed(names), 1)),
+        ),
+    )
+
+
+def _span(axes: Axes, results: Results, outcome: Outcome) -> tuple[float, float]:
+    """How far the scale of an outcome reaches, below the best and behind it; a boundless interval does not squash the others."""
+    found = [r.comparison for c, r in results.items() if c.outcome == outcome.key and r.comparison is not None]
+    one = next((f.margin for f in found if f.margin), outcome.matters or 1.0)
+    below, most = 0.1 * one, 0.2 * one
+    for comparison in found:
+        each = [behind(outcome, comparison, c) for c in comparison.candidates if not c.bound]
+        spread = max((mean for _, mean, _ in each), default=0.0)
+        most = max([most, *(min(high, 2 * spread + 3 * one) for _, _, high in each)])
+        below = max([below, *(min(-low, 3 * one) for low, _, _ in each)])
+    return 1.1 * below, 1.08 * most
+
+
+def _paint(
+    candidates: tuple[str, ...], axes: Axes, results: Results, order: list[str], canvas: Canvas, shown: Shown
+) -> None:
+    em, colours = canvas.em, canvas.colours
+    size = min(1.0, canvas.height / (len(axes.outcomes) * (1.25 * len(order) + 3.4) + 1.6) / (1.35 * em) * 1.05)
+    size = max(min(size, 1.0), 0.55)
+    left = min(canvas.widest(order, size), 0.22 * canvas.width) + 2.8 * em * size
+    head = 1.6 * em * size if len(axes.conditions) > 1 else 0.0
+    tall = (canvas.height - head) / len(axes.outcomes)
+    wide = (canvas.width - left) / len(axes.conditions)
+    for column, (_, label) in enumerate(axes.conditions if head else ()):
+        canvas.say(left + column * wide, 0.5 * em * size, label, bold=True, size=size, most=wide - em)
+    for row, outcome in enumerate(axes.outcomes):
+        if not shown.has(row, len(axes.outcomes)):
+            continue
+        top = head + row * tall
+        inside = tall - 3.2 * em * size
+        for i, name in enumerate(order):
+            y = top + 1.5 * em * size + inside * (i + 0.5) / len(order)
+            m = mark(candidates.index(name) if name in candidates else 0)
+            canvas.say(1.6 * em * size, y, name, size=size, colour=m.on(colours.name), most=left - 2.2 * em * size)
+        dots = canvas.axes(0, top + 1.5 * em * size, 1.4 * em * size, inside)
+        dots.set_xlim(0, 1)
+        dots.set_ylim(len(order), 0)
+        dots.axis("off")
+        for i, name in enumerate(order):
+            canvas.mark(dots, 0.5, i + 0.5, mark(candidates.index(name) if name in candidates else 0), 0.3 * size)
+        below, reach = _span(axes, results, outcome)
+        for column, (condition, _) in enumerate(axes.conditions):
+            cell = Cell(condition, outcome.key)
+            if cell in results:
+                box = (left + column * wide, top + 1.5 * em * size, wide - 1.5 * em * size, inside)
+                _paint_cell(canvas, candidates, outcome, results[cell], order, box, (below, reach), size)
+
+
+def _paint_cell(
+    canvas: Canvas,
+    candidates: tuple[str, ...],
+    outcome: Outcome,
+    result: OutcomeResult,
+    order: list[str],
+    box: tuple[float, float, float, float],
+    ends: tuple[float, float],
+    size: float,
+) -> None:
+    em, colours, found = canvas.em, canvas.colours, result.comparison
+    x, y, width, height = box
+    head = row_label(outcome)
+    if found is None:
+        canvas.say(
+            x, y - 0.8 * em * size, f"{head}: {result.why_not}", size=0.85 * size, colour=colours.muted, most=width
+        )
+        return
+    spread = (outcome.matters or 1.0) if found.margin is None else found.margin
+    best = number(found.candidate(best_of(found)).mean, 0 if spread >= 3 else 1)
+    over = "under" if outcome.higher_is_better else "over"
+    canvas.say(x, y - 0.8 * em * size, f"{head}, {over} {best} {outcome.unit}".rstrip(), size=0.9 * size, most=width)
+    area = canvas.axes(x, y, width, height, outcome.difference_unit)
+    area.set_ylim(len(order), 0)
+    canvas.tick_words(area, -ends[0], ends[1])
+    area.tick_params(labelsize=0.75 * canvas.point * size)
+    canvas.line(area, [0, 0], [0, len(order)], colours.muted, 0.08)
+    there, failed = {c.name: c for c in found.candidates}, result.failed()
+    for i, name in enumerate(order):
+        c = there.get(name)
+        instead = (
+            ("met no limit" if found.free else "held by a limit: only a bound") if c is not None and c.bound else ""
+        )
+        instead = "could not be finished" if c is None and name in failed else instead
+        if instead:
+            place = x + width * (ends[0] / (ends[0] + ends[1])) + 0.4 * em
+            canvas.say(place, y + height * (i + 0.5) / len(order), instead, size=0.75 * size, colour=colours.muted)
+        elif c is not None:
+            m = mark(candidates.index(name) if name in candidates else 0)
+            low, mean, high = behind(outcome, found, c)
+            canvas.line(area, [max(low, -ends[0]), min(high, ends[1])], [i + 0.5] * 2, m.on(colours.name), 0.14 * size)
+            canvas.mark(area, mean, i + 0.5, m, 0.28 * size)

@@ -1,0 +1,100 @@
+"""From a drawing to a file's bytes: the same drawing gives the same bytes."""
+
+from __future__ import annotations
+
+import base64
+import io
+import re
+import warnings
+from html import escape
+from threading import Lock
+from typing import Any
+
+import matplotlib
+from fontTools import subset
+from fontTools.ttLib import TTFont
+from matplotlib.backends.backend_agg import FigureCanvasAgg
+from matplotlib.backends.backend_pdf import FigureCanvasPdf
+from matplotlib.backends.backend_svg import FigureCanvasSVG
+
+from kuffin.core.base.errors import KuffinError
+from kuffin.look.colours import FONTS, TEXT
+from kuffin.publish.figures.canvas import Canvas
+from kuffin.publish.figures.drawing import ALL, FORMS, Drawing, Ground, Shown, Size
+
+_SETTINGS: Any = {"svg.fonttype": "none", "pdf.fonttype": 42, "path.simplify": True, "font.family": TEXT}
+
+_ONE_AT_A_TIME = Lock()  # the library's settings are those of the whole program
+
+
+def rendered(drawing: Drawing, size: Size, ground: Ground, form: str, shown: Shown = ALL) -> bytes:
+    """A drawing as SVG (text as text, its fonts inside), PNG or PDF.
+
+    Raises
+    ------
+    KuffinError
+        Where there is no such form.
+    """
+    if form not in FORMS:
+        raise KuffinError(f"“{form}” is no form of pictures; use {', '.join(FORMS)}")
+    if form == "svg":
+        return _own_fonts(svg_of(drawing, size, ground, shown), drawing).encode()
+    out = io.BytesIO()
+    with _ONE_AT_A_TIME, matplotlib.rc_context(_SETTINGS), warnings.catch_warnings():
+        warnings.filterwarnings("ignore", message="Glyph .* missing")  # a box stands for a letter that no font here has
+        canvas = Canvas(drawing, size, ground, shown)
+        drawing.paint(canvas, shown)
+        if form == "png":
+            about = {"Software": None, "Title": drawing.title, "Description": drawing.alt}
+            FigureCanvasAgg(canvas.figure).print_png(out, metadata=about)
+        else:
+            told = {
+                "CreationDate": None,
+                "Creator": None,
+                "Producer": None,
+                "Title": drawing.title,
+                "Subject": drawing.alt,
+            }
+            FigureCanvasPdf(canvas.figure).print_pdf(out, metadata=told)
+    return out.getvalue()
+
+
+def svg_of(drawing: Drawing, size: Size, ground: Ground, shown: Shown = ALL) -> str:
+    """A drawing as an SVG element that can stand in a page: names of its parts are its own, its words are with it."""
+    out = io.BytesIO()
+    with _ONE_AT_A_TIME, matplotlib.rc_context({**_SETTINGS, "svg.hashsalt": drawing.key}), warnings.catch_warnings():
+        warnings.filterwarnings("ignore", message="Glyph .* missing")
+        canvas = Canvas(drawing, size, ground, shown)
+        drawing.paint(canvas, shown)
+        FigureCanvasSVG(canvas.figure).print_svg(
+            out, metadata={"Date": None, "Creator": None, "Format": None, "Type": None}
+        )
+    drawn = out.getvalue().decode()
+    drawn = drawn[drawn.index("<svg") :]
+    drawn = re.sub(r"<metadata>.*?</metadata>", "", drawn, flags=re.DOTALL)
+    drawn = re.sub(r'\bid="([^"]+)"', rf'id="{drawing.key}-\1"', drawn)
+    drawn = re.sub(r'(url\(#|href="#)', rf"\1{drawing.key}-", drawn)
+    opened, rest = drawn.split(">", 1)
+    name = f"{drawing.key}-name"
+    words = f'<title id="{name}">{escape(drawing.title)}</title><desc id="{name}-more">{escape(drawing.alt)}</desc>'
+    return f'{opened} role="img" aria-labelledby="{name} {name}-more">{words}{rest}'.strip()
+
+
+def _own_fonts(drawn: str, drawing: Drawing) -> str:
+    """An SVG with the letters that it uses inside, so that it looks the same everywhere."""
+    used = set(re.sub(r"<[^>]*>", "", drawn))
+    faces = []
+    for weight, file in (("normal", f"{TEXT}-Regular.otf"), ("bold", f"{TEXT}-Bold.otf")):
+        font = TTFont(FONTS / file, recalcTimestamp=False)
+        options = subset.Options()
+        options.notdef_outline = True
+        cutter = subset.Subsetter(options)
+        cutter.populate(unicodes=[ord(c) for c in used])
+        cutter.subset(font)
+        kept = io.BytesIO()
+        font.save(kept)
+        data = base64.b64encode(kept.getvalue()).decode()
+        faces.append(f'@font-face{{font-family:"{TEXT}";font-weight:{weight};src:url(data:font/otf;base64,{data})}}')
+    return '<?xml version="1.0" encoding="utf-8"?>\n' + drawn.replace(
+        "<desc", f"<style>{''.join(faces)}</style><desc", 1
+    )
