@@ -136,6 +136,14 @@ _PLAN = {
     "correct_by_baseline": bool | None,
     "thresholds": dict[str, Number],
 }
+_PUBLISHED = {
+    "order": Annotated[list[Text], Meta(max_length=200)],
+    "switched": dict[Text, bool],
+    "titles": dict[Text, Text],
+    "words": dict[Text, Text],
+    "since": dict[Text, dict[Text, Text]],
+    "answers": dict[Text, Text],
+}
 _PRINT_SIDE = _Checked(
     dict[str, Annotated[str, Meta(max_length=400_000)] | Number | bool | list[list[Number]] | None], _side
 )
@@ -179,6 +187,7 @@ FORMS: dict[tuple[str, str], Form] = {
     ("study", "same"): _list_of(Text),
     ("study", "fair_because"): _by_key({}, Text),
     ("study", "plan"): _by_key(_PLAN),
+    ("study", "published"): _by_key(_PUBLISHED),
     ("candidate", "configuration"): _by_key(_SETTINGS),
     ("bench", "settings"): _by_key({**_SETTINGS, **_WALL}),
     ("place", "settings"): _by_key({"length_mm": _between(0, 100_000)}),

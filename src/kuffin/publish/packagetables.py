@@ -92,6 +92,7 @@ TABLES = (
             "reference_id": "candidate",
             "baseline_id": "candidate",
         },
+        private=frozenset({"published"}),
     ),
     PackedTable(entity=Candidate, refers={"study_id": "study", "part_id": "part"}),
     PackedTable(entity=Claim, refers={"study_id": "study", "candidate_id": "candidate", "against_id": "candidate"}),

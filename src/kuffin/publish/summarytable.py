@@ -64,7 +64,8 @@ def title(v: StudyVerdict) -> str:
     return f"{v.question} {verdict_line(v).sentence}"
 
 
-def _cells(row: Row) -> list[str]:
+def row_cells(row: Row) -> list[str]:
+    """A row as it is printed."""
     digits = 2 if row["half-width"] is not None and row["half-width"] < 0.5 else 1
     figures = ["–" if row[k] is None else number(row[k], digits) for k in ("mean", "half-width")]
     return [row["outcome"], row["candidate"], str(row["mounts"]), *figures, row["unit"], row["remark"]]
@@ -76,7 +77,7 @@ _HEAD = ("outcome", "candidate", "mounts", "mean", "± half-width", "unit", "")
 def as_markdown(v: StudyVerdict, rows: Sequence[Row]) -> str:
     """The table in Markdown; names are text, whatever is in them."""
     lines = [_escaped(title(v)), "", _line(_HEAD), _line(["---", "---", "--:", "--:", "--:", "---", "---"])]
-    return "\n".join([*lines, *(_line([_escaped(c) for c in _cells(r)]) for r in rows)]) + "\n"
+    return "\n".join([*lines, *(_line([_escaped(c) for c in row_cells(r)]) for r in rows)]) + "\n"
 
 
 def _line(cells: Sequence[str]) -> str:
@@ -92,7 +93,7 @@ def _escaped(said: str) -> str:
 def as_html(v: StudyVerdict, rows: Sequence[Row]) -> str:
     """The table in HTML; names are text, whatever is in them."""
     head = "".join(f'<th scope="col">{html.escape(h)}</th>' for h in _HEAD)
-    body = "\n".join(f"<tr>{''.join(f'<td>{html.escape(c)}</td>' for c in _cells(r))}</tr>" for r in rows)
+    body = "\n".join(f"<tr>{''.join(f'<td>{html.escape(c)}</td>' for c in row_cells(r))}</tr>" for r in rows)
     caption = html.escape(title(v))
     return (
         f"<table>\n<caption>{caption}</caption>\n<thead><tr>{head}</tr></thead>\n<tbody>\n{body}\n</tbody>\n</table>\n"

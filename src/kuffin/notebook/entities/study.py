@@ -35,6 +35,7 @@ class Study(Binnable):
     same: Mapped[list[Any]] = mapped_column(default=list)  # settings that must stay the same
     fair_because: Mapped[dict[str, Any]] = mapped_column(default=dict)  # what differs and stays: the reason, by its key
     plan: Mapped[dict[str, Any]] = mapped_column(default=dict)  # goal, order and hours; see docs/notebook-format.md
+    published: Mapped[dict[str, Any]] = mapped_column(default=dict)  # how its page is laid out, with own words
     created_at: Mapped[str] = mapped_column(default=now_text)
     candidates: Mapped[list[Candidate]] = relationship(back_populates="study", order_by="Candidate.position")
     claims: Mapped[list[Claim]] = relationship(back_populates="study", order_by="Claim.id")

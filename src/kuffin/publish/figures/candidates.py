@@ -131,7 +131,7 @@ def _paint(
             continue
         m, middle = mark(candidates.index(name) if name in candidates else 0), row_height * (row + 0.5)
         colour = m.on(colours.name)
-        canvas.say(0, middle, name, bold=True, colour=colour, most=left - 0.6 * em)
+        canvas.say(0, middle, name, bold=True, most=left - 0.6 * em)
         for reading in result.of(name):
             _paint_mount(
                 canvas, area, reading, row + 0.5 - apart, candidates.index(name) if name in candidates else 0, doubtful

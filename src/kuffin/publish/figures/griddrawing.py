@@ -69,7 +69,7 @@ def _span(axes: Axes, results: Results, outcome: Outcome) -> tuple[float, float]
 def _paint(
     candidates: tuple[str, ...], axes: Axes, results: Results, order: list[str], canvas: Canvas, shown: Shown
 ) -> None:
-    em, colours = canvas.em, canvas.colours
+    em = canvas.em
     size = min(1.0, canvas.height / (len(axes.outcomes) * (1.25 * len(order) + 3.4) + 1.6) / (1.35 * em) * 1.05)
     size = max(min(size, 1.0), 0.55)
     left = min(canvas.widest(order, size), 0.22 * canvas.width) + 2.8 * em * size
@@ -85,8 +85,7 @@ def _paint(
         inside = tall - 3.2 * em * size
         for i, name in enumerate(order):
             y = top + 1.5 * em * size + inside * (i + 0.5) / len(order)
-            m = mark(candidates.index(name) if name in candidates else 0)
-            canvas.say(1.6 * em * size, y, name, size=size, colour=m.on(colours.name), most=left - 2.2 * em * size)
+            canvas.say(1.6 * em * size, y, name, size=size, most=left - 2.2 * em * size)
         dots = canvas.axes(0, top + 1.5 * em * size, 1.4 * em * size, inside)
         dots.set_xlim(0, 1)
         dots.set_ylim(len(order), 0)

@@ -87,9 +87,7 @@ def _paint(rows: Sequence[IntervalLine], unit: str, zero: str, canvas: Canvas, s
         colour = m.on(colours.name) if m is not None else colours.ink
         middle, y = head + height * (i + 0.5) / len(rows), i + 0.5
         half = 0.9 * em * len(rows) / height
-        canvas.say(
-            0, middle - (0.65 * em if row.note else 0), row.label, bold=True, colour=colour, most=left - 0.6 * em
-        )
+        canvas.say(0, middle - (0.65 * em if row.note else 0), row.label, bold=True, most=left - 0.6 * em)
         if row.note:
             canvas.say(0, middle + 0.65 * em, row.note, size=0.8, colour=colours.muted, most=left - 0.6 * em)
         if row.target is not None:

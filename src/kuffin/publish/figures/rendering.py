@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import base64
 import io
 import re
 import warnings
@@ -11,16 +10,15 @@ from threading import Lock
 from typing import Any
 
 import matplotlib
-from fontTools import subset
-from fontTools.ttLib import TTFont
 from matplotlib.backends.backend_agg import FigureCanvasAgg
 from matplotlib.backends.backend_pdf import FigureCanvasPdf
 from matplotlib.backends.backend_svg import FigureCanvasSVG
 
 from kuffin.core.base.errors import KuffinError
-from kuffin.look.colours import FONTS, TEXT
+from kuffin.look.colours import TEXT
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import ALL, FORMS, Drawing, Ground, Shown, Size
+from kuffin.publish.fonts import font_faces
 
 _SETTINGS: Any = {"svg.fonttype": "none", "pdf.fonttype": 42, "path.simplify": True, "font.family": TEXT}
 
@@ -38,7 +36,7 @@ def rendered(drawing: Drawing, size: Size, ground: Ground, form: str, shown: Sho
     if form not in FORMS:
         raise KuffinError(f"“{form}” is no form of pictures; use {', '.join(FORMS)}")
     if form == "svg":
-        return _own_fonts(svg_of(drawing, size, ground, shown), drawing).encode()
+        return _own_fonts(svg_of(drawing, size, ground, shown)).encode()
     out = io.BytesIO()
     with _ONE_AT_A_TIME, matplotlib.rc_context(_SETTINGS), warnings.catch_warnings():
         warnings.filterwarnings("ignore", message="Glyph .* missing")  # a box stands for a letter that no font here has
@@ -80,21 +78,7 @@ def svg_of(drawing: Drawing, size: Size, ground: Ground, shown: Shown = ALL) -> 
     return f'{opened} role="img" aria-labelledby="{name} {name}-more">{words}{rest}'.strip()
 
 
-def _own_fonts(drawn: str, drawing: Drawing) -> str:
+def _own_fonts(drawn: str) -> str:
     """An SVG with the letters that it uses inside, so that it looks the same everywhere."""
-    used = set(re.sub(r"<[^>]*>", "", drawn))
-    faces = []
-    for weight, file in (("normal", f"{TEXT}-Regular.otf"), ("bold", f"{TEXT}-Bold.otf")):
-        font = TTFont(FONTS / file, recalcTimestamp=False)
-        options = subset.Options()
-        options.notdef_outline = True
-        cutter = subset.Subsetter(options)
-        cutter.populate(unicodes=[ord(c) for c in used])
-        cutter.subset(font)
-        kept = io.BytesIO()
-        font.save(kept)
-        data = base64.b64encode(kept.getvalue()).decode()
-        faces.append(f'@font-face{{font-family:"{TEXT}";font-weight:{weight};src:url(data:font/otf;base64,{data})}}')
-    return '<?xml version="1.0" encoding="utf-8"?>\n' + drawn.replace(
-        "<desc", f"<style>{''.join(faces)}</style><desc", 1
-    )
+    faces = font_faces(re.sub(r"<[^>]*>", "", drawn))
+    return '<?xml version="1.0" encoding="utf-8"?>\n' + drawn.replace("<desc", f"<style>{faces}</style><desc", 1)

@@ -60,4 +60,4 @@ def _paint(candidates: tuple[str, ...], rows: list[SchoolRow], canvas: Canvas, s
         for x, y in places:
             canvas.mark(area, x, y, m, 0.4)
         first = head + height * places[0][1] / len(candidates)
-        canvas.say(0, first, name, bold=True, colour=m.on(colours.name), most=left - 0.6 * em)
+        canvas.say(0, first, name, bold=True, most=left - 0.6 * em)

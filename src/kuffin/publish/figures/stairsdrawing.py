@@ -61,7 +61,7 @@ def _paint(flights: tuple[Flight, ...], canvas: Canvas, shown: Shown) -> None:
             _paint_flight(
                 canvas,
                 flight,
-                (i * width, 2.6 * em, width - (1.2 * em if len(flights) > 1 else 0), canvas.height - 4.2 * em),
+                (i * width, 2.6 * em, width - (1.2 * em if len(flights) > 1 else 0), canvas.height - 4.8 * em),
                 top,
             )
 
@@ -103,7 +103,7 @@ def _paint_flight(canvas: Canvas, flight: Flight, box: tuple[float, float, float
                 if place + 0.6 * em * size < foot:
                     canvas.say(left + 0.25 * em, place, line, size=0.85 * size)
     at = x + len(flight.treads) * column
-    for tread in flight.side:
+    for j, tread in enumerate(flight.side):
         level = up(tread.height)
         canvas.block(
             at + 0.2 * em, level, 0.62 * column - 0.3 * em, foot - level, colours.levels[0], colours.muted, dashed=True
@@ -118,12 +118,12 @@ def _paint_flight(canvas: Canvas, flight: Flight, box: tuple[float, float, float
         )
         canvas.say(
             at + 0.31 * column,
-            foot + 0.8 * em,
+            foot + (0.8 + j % 2) * em,  # narrow columns: their names stand on two lines in turn
             tread.name,
-            size=canvas.fitted(tread.name, 0.6 * column, 0.72 * size, 0.4),
+            size=canvas.fitted(tread.name, 1.2 * column, 0.72 * size, 0.4),
             colour=colours.muted,
             side="center",
-            most=0.62 * column,
+            most=1.24 * column,
         )
         at += 0.62 * column
 

@@ -105,7 +105,7 @@ def _range(values: Sequence[Array]) -> tuple[float, float]:
 
 def _paint_run(view: TraceView, rows: list[TraceRow], canvas: Canvas, shown: Shown) -> None:
     em, colours = canvas.em, canvas.colours
-    left, foot, gap = 3.6 * em, 2.2 * em, 0.9 * em
+    left, foot, gap = 4.4 * em, 2.2 * em, 0.9 * em
     height = canvas.height - foot - gap * len(rows)
     share = height / (2.0 + len(rows))
     span = (float(view.times[0]) / 60, float(view.times[-1]) / 60) if view.times.size > 1 else (0.0, 1.0)
@@ -153,8 +153,8 @@ def _paint_run(view: TraceView, rows: list[TraceRow], canvas: Canvas, shown: Sho
 
 def _paint_several(views: tuple[tuple[str, int, TraceView], ...], canvas: Canvas, shown: Shown) -> None:
     em, colours = canvas.em, canvas.colours
-    right = min(canvas.widest([label for label, _, _ in views], 0.85), 0.25 * canvas.width) + 0.8 * em
-    left, foot = 3.6 * em, 2.6 * em
+    right = min(canvas.widest([_name(label) for label, _, _ in views], 0.9, bold=True), 0.25 * canvas.width) + 1.8 * em
+    left, foot = 4.4 * em, 2.6 * em
     unit = views[0][2].label.rsplit(", ", 1)[-1]
     height = canvas.height - foot
     area = canvas.axes(left, 0, canvas.width - left - right, height, unit, upright=True)
@@ -166,18 +166,34 @@ def _paint_several(views: tuple[tuple[str, int, TraceView], ...], canvas: Canvas
         times, means = _averaged(view.times[: s.trace.size] - view.load_start_s, s.trace)
         canvas.line(area, times / 60, means, m.on(colours.name), 0.12)  # type: ignore[arg-type]
         lows.append(means[times >= 0])
-        ends.append((float(s.warm_up.final), label, position, float(times[-1]) / 60))
+        final = float(s.warm_up.final)
+        ends.append((final, label, position, float(times[-1]) / 60))
+        canvas.line(area, (0.0, ends[-1][3]), [final, final], m.on(colours.name), 0.06, linestyle="--")
     span = 0.0, max(end for _, _, _, end in ends)
     area.set_xlim(*span)
     low, high = _range([*lows, np.array([f for f, _, _, _ in ends])])
     canvas.tick_words(area, low, high, upright=True)
     taken = -1e9
-    for final, label, position, _ in sorted(ends, reverse=True):
-        m = mark(position)
-        canvas.line(area, span, [final, final], m.on(colours.name), 0.06, linestyle="--")
-        y = max(height * (high - final) / (high - low), taken + 1.05 * em)
-        canvas.say(canvas.width - right + 0.5 * em, y, label, size=0.85, colour=m.on(colours.name), most=right)
+    for name, position, final in _by_candidate(ends):
+        y = max(height * (high - final) / (high - low), taken + 1.1 * em)
+        canvas.rule(
+            canvas.width - right + 0.2 * em, y, canvas.width - right + 1.2 * em, y, mark(position).on(colours.name), 0.2
+        )
+        canvas.say(canvas.width - right + 1.5 * em, y, name, size=0.9, bold=True, most=right - 1.5 * em)
         taken = y
     area.xaxis.set_visible(True)
     area.grid(visible=False, axis="x")
     canvas.say(left, canvas.height - 0.4 * em, "minutes under load", size=0.8, colour=colours.muted)
+
+
+def _name(label: str) -> str:
+    """The candidate of a mount's label."""
+    return label.rsplit(", ", 1)[0]
+
+
+def _by_candidate(ends: Sequence[tuple[float, str, int, float]]) -> list[tuple[str, int, float]]:
+    """Each candidate's name, position and the mean of where its mounts are heading, from the highest down."""
+    finals: dict[tuple[str, int], list[float]] = {}
+    for final, label, position, _ in ends:
+        finals.setdefault((_name(label), position), []).append(final)
+    return sorted(((n, at, float(np.mean(x))) for (n, at), x in finals.items()), key=lambda t: -t[2])

@@ -62,5 +62,5 @@ def _paint(
         canvas.mark(area, x, r.mean, m, 0.4)
         area.annotate(
             r.name, (x, r.mean), (0.7 * canvas.point, 0.35 * canvas.point), textcoords="offset points",
-            color=m.on(colours.name), fontsize=0.95 * canvas.point, fontweight="bold", parse_math=False,
+            color=colours.ink, fontsize=0.95 * canvas.point, fontweight="bold", parse_math=False,
         )  # fmt: skip
