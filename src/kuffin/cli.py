@@ -107,6 +107,14 @@ def build_parser() -> argparse.ArgumentParser:
     )
     package.set_defaults(run=commands.package)
 
+    report = choices.add_parser("report", help="a study's page, figures and tables, into a folder")
+    report.add_argument("notebook")
+    report.add_argument("--study", required=True, metavar="NAME")
+    report.add_argument("--out", required=True, metavar="FOLDER")
+    report.add_argument("--theme", choices=("light", "dark"), default="light")
+    report.add_argument("--json", action="store_true")
+    report.set_defaults(run=commands.report)
+
     unpack = choices.add_parser("unpack", help="put a data package's study into a notebook")
     unpack.add_argument("package", metavar="FILE.zip")
     unpack.add_argument("notebook", help="made where it is not there")

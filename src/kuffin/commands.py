@@ -285,6 +285,24 @@ def record(args: argparse.Namespace) -> None:
     record_run(Path(args.notebook), args.study, args.candidate, args.bench, args.speed, tell)
 
 
+def report(args: argparse.Namespace) -> None:
+    """Write a study's page, figures and tables."""
+    from kuffin.notebook.named import study_named
+    from kuffin.notebook.store import Notebook
+    from kuffin.publish.report import write_report
+
+    notebook, folder = Notebook.open(args.notebook), Path(args.out)
+    try:
+        study = study_named(notebook, args.study)
+        files = write_report(notebook, study, folder, args.theme)
+    finally:
+        notebook.close()
+    if args.json:
+        _print_json({"study": study.name, "folder": str(folder), "files": files})
+        return
+    print(f"“{study.name}”: {len(files)} files are written to {folder}; begin with {folder / 'page.html'}")
+
+
 def package(args: argparse.Namespace) -> None:
     """Write a study as a data package."""
     from kuffin.notebook.named import study_named

@@ -1,20 +1,28 @@
-"""The text font for what is published, with only the letters that are used, to be carried inside a file."""
+"""The text font for what is published, with the letters that are used, to be carried inside a file."""
 
 from __future__ import annotations
 
 import base64
 import io
 from collections.abc import Iterable
+from functools import lru_cache
 
 from fontTools import subset
 from fontTools.ttLib import TTFont
 
 from kuffin.look.colours import FONTS, TEXT
 
+_USUAL = frozenset(range(0x20, 0x7F)) | frozenset(map(ord, "°±·×÷–—−…“”‘’≥≤ΔτΣσ²³√→Ω£€µ\u00a0"))
+
 
 def font_faces(used: Iterable[str]) -> str:
-    """Style rules that carry the text font, regular and bold, with the letters that are used."""
-    letters = {ord(c) for c in used}
+    """Style rules that carry the text font, regular and bold, with the usual letters and those that are used besides."""
+    shipped = frozenset(map(ord, used)) & _shipped()  # others come from elsewhere
+    return _faces(shipped | _USUAL)
+
+
+@lru_cache(maxsize=16)
+def _faces(letters: frozenset[int]) -> str:
     faces = []
     for weight, file in (("normal", f"{TEXT}-Regular.otf"), ("bold", f"{TEXT}-Bold.otf")):
         font = TTFont(FONTS / file, recalcTimestamp=False)
@@ -28,3 +36,8 @@ def font_faces(used: Iterable[str]) -> str:
         data = base64.b64encode(kept.getvalue()).decode()
         faces.append(f'@font-face{{font-family:"{TEXT}";font-weight:{weight};src:url(data:font/otf;base64,{data})}}')
     return "\n".join(faces)
+
+
+@lru_cache(maxsize=1)
+def _shipped() -> frozenset[int]:
+    return frozenset(TTFont(FONTS / f"{TEXT}-Regular.otf").getBestCmap())

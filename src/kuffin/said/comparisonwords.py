@@ -86,8 +86,7 @@ def school_warnings(v: StudyVerdict, shown: OutcomeResult) -> list[str]:
         if flipped and not SCHOOLS[other.outcome.key].rebased:  # re-based differs from over air by a constant only
             some = "; ".join(f"{a} and {b}" for a, b in flipped[:2])
             out.append(f"The verdict depends on the school for {some}: {other.outcome.label.lower()} judges otherwise.")
-    told = list(dict.fromkeys(out))
-    return told if len(told) < 3 else [*told[:2], "More on the Schools page."]
+    return list(dict.fromkeys(out))
 
 
 def _verdicts(result: OutcomeResult) -> dict[tuple[str, str], str]:

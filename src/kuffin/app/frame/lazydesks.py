@@ -9,10 +9,13 @@ from typing import TYPE_CHECKING
 from PySide6.QtWidgets import QScrollArea
 
 if TYPE_CHECKING:
+    from kuffin.app.acts.packages import Packages
+    from kuffin.app.acts.studies import Studies
     from kuffin.app.base.calling import Caller
     from kuffin.app.base.settings import Settings
     from kuffin.app.desks.plan.desk import PlanDesk
     from kuffin.app.desks.prepare.desk import PrepareDesk
+    from kuffin.app.desks.publish.desk import PublishDesk
     from kuffin.app.desks.run.desk import RunDesk
     from kuffin.app.desks.shelf.benchpage import BenchPage
     from kuffin.app.desks.shelf.shelfpage import ShelfPage
@@ -34,6 +37,9 @@ class MadeLater:
     strip: Strip
     running: Running
     caller: Caller
+    studies: Studies
+    packages: Packages
+    go_to: Callable[[str], None]
     show_desk: Callable[[str], None]
     open_mount: Callable[[int], None]
     practise: Callable[[], None]
@@ -70,6 +76,19 @@ class MadeLater:
         desk.desk_wanted.connect(self.show_desk)
         desk.practise_wanted.connect(self.practise)
         desk.escaped.connect(self.working.leave)
+        return desk
+
+    @cached_property
+    def publish(self) -> PublishDesk:
+        """The Publish desk."""
+        from kuffin.app.desks.publish.desk import PublishDesk
+
+        desk = PublishDesk(self.state, self.theme, self.settings)
+        desk.desk_wanted.connect(self.go_to)
+        desk.write_wanted.connect(self.studies.write_out)
+        desk.package_wanted.connect(self.packages.send)
+        desk.take_wanted.connect(self.packages.ask)
+        desk.copy_wanted.connect(self.studies.copy_table)
         return desk
 
     @cached_property

@@ -3,5 +3,5 @@
 from __future__ import annotations
 
 # desk -> its place in the working order, which fixes its key (Ctrl+1 …)
-DESKS = {"Plan": 1, "Prepare": 2, "Run": 3, "Inspect": 4, "Compare": 5}
+DESKS = {"Plan": 1, "Prepare": 2, "Run": 3, "Inspect": 4, "Compare": 5, "Publish": 6}
 BEHIND = {"Shelf": "Ctrl+Shift+H", "Bench": "Ctrl+Shift+B"}  # what stands behind the desks, with its key

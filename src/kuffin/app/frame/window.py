@@ -121,6 +121,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             "Run": lambda: self.run,
             "Inspect": lambda: self.inspect,
             "Compare": lambda: self.compare,
+            "Publish": lambda: self.publish,
             "Shelf": lambda: self.shelf_page,
             "Bench": lambda: self._bench_scroll,
         }
@@ -246,6 +247,10 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
     def _page(self) -> int:
         """The first page stands where there is no study, unless one looks at the shelf or the bench."""
         return 0 if self.state.study is None and self._desk not in BEHIND else 1
+
+    def go_to(self, name: str) -> None:
+        """Go to a desk, or to what stands behind the desks."""
+        (self.show_behind if name in BEHIND else self.show_desk)(name)
 
     def show_behind(self, name: str) -> None:
         """Look at the shelf or the bench; they are kept in a notebook, so one is needed."""

@@ -12,6 +12,7 @@ if TYPE_CHECKING:
     from kuffin.publish.figures.canvas import Canvas
 
 FORMS = ("svg", "png", "pdf")
+LINES = (1080, 2160)  # of frames for a video
 
 
 @dataclass(frozen=True, kw_only=True)

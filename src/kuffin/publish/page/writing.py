@@ -10,6 +10,7 @@ from functools import lru_cache, partial
 from jinja2 import Environment, PackageLoader, StrictUndefined
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import several
 from kuffin.publish.figures.drawing import GROUNDS, PAGE, Drawing
 from kuffin.publish.figures.rendering import svg_of
@@ -96,7 +97,7 @@ def page_html(
     own.filters = {**templates.filters, "svg": partial(_drawn, drawn)}
     v = m.verdict
     runs = sum(len(mount.live_runs) for _, mount in v.evidence.mounts)
-    byline = f"{several(len(v.candidates), 'candidate')}, {several(v.mounts, 'mount')}, {several(runs, 'run')}. Worked out by Kuffin from its own recordings."
+    byline = f"{begun(several(len(v.candidates), 'candidate'))}, {several(v.mounts, 'mount')}, {several(runs, 'run')}. Worked out by Kuffin from its own recordings."
     told = {"title": v.question or m.study.name, "byline": byline, "written": written, "colours": ground.colours}
     body = own.get_template("page.html.j2")
     style = own.get_template("page.css.j2").render(c=ground.colours, extra=extra_style)
@@ -126,4 +127,3 @@ def page_pdf(html: str, *, media: str = "print") -> bytes:
     inside = weasyprint.urls.URLFetcher(allowed_protocols=("data",))  # nothing is fetched for a page
     made: bytes = weasyprint.HTML(string=html, url_fetcher=inside, media_type=media).write_pdf(pdf_variant="pdf/ua-1")
     return made
-

@@ -5,7 +5,7 @@ from __future__ import annotations
 from functools import partial
 
 from kuffin.app.base.jobs import Job, Task
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -26,7 +26,7 @@ _PURPOSE = (
 )
 
 
-class AcrossPage(ComparePage):
+class AcrossPage(RenewedPage):
     """Nothing is edited here."""
 
     def __init__(self, state: State, theme: Theme) -> None:

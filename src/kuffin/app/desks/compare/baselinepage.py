@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QCheckBox
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.controlplot import ControlPlot
@@ -22,7 +22,7 @@ _PURPOSE = (
 )
 
 
-class BaselinePage(ComparePage):
+class BaselinePage(RenewedPage):
     """It edits only whether the study is corrected by its baseline."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -7,7 +7,7 @@ from functools import partial
 
 from PySide6.QtWidgets import QVBoxLayout
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -25,7 +25,7 @@ _PURPOSE = (
 )
 
 
-class ClaimsPage(ComparePage):
+class ClaimsPage(RenewedPage):
     """A line for each claim; the shaded side is where the claim would be true."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -18,7 +18,7 @@ from kuffin.app.widgets.keywalked import Walked
 from kuffin.app.widgets.paged import PagedDesk
 
 if TYPE_CHECKING:
-    from kuffin.app.desks.compare.page import ComparePage
+    from kuffin.app.desks.renewedpage import RenewedPage
     from kuffin.app.widgets.intervalplot import IntervalPlot
 
 # key, title, and where the page is: each brings its own imports, off the window's start
@@ -49,7 +49,7 @@ class CompareDesk(QWidget):
         self.verdict = VerdictPage(state, theme)
         self.verdict.working.connect(self.working)
         self.verdict.mount_wanted.connect(self.mount_wanted)
-        self._made: dict[str, ComparePage] = {}
+        self._made: dict[str, RenewedPage] = {}
         self.paged = PagedDesk("compare", settings)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
@@ -66,11 +66,11 @@ class CompareDesk(QWidget):
         """The picture of the verdict."""
         return self.verdict.plot
 
-    def page(self, key: str) -> ComparePage:
+    def page(self, key: str) -> RenewedPage:
         """A page by its key, made where it is not there yet."""
         if key not in self._made:
             module, name = next((m, n) for k, _, m, n in _PAGES if k == key)
-            made: ComparePage = getattr(import_module(f"kuffin.app.desks.compare.{module}"), name)(
+            made: RenewedPage = getattr(import_module(f"kuffin.app.desks.compare.{module}"), name)(
                 self._state, self._theme
             )
             made.working.connect(self.working)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -17,7 +17,7 @@ _PURPOSE = (
 )
 
 
-class LeftOutPage(ComparePage):
+class LeftOutPage(RenewedPage):
     """Mounts and reasons above, verdicts both ways below."""
 
     def __init__(self, state: State, theme: Theme) -> None:

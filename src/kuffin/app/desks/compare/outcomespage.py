@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QToolButton
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Job, Task
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
@@ -32,7 +32,7 @@ _PURPOSE = (
 
 
 @guarded
-class OutcomesPage(ComparePage):
+class OutcomesPage(RenewedPage):
     """It edits which outcomes stand in the grid, how the family is judged, and which condition the verdict line is about."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QLineEdit
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -27,7 +27,7 @@ _USUAL = (
 )
 
 
-class RoundsPage(ComparePage):
+class RoundsPage(RenewedPage):
     """It edits only the declared looks."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from PySide6.QtCore import Qt
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -22,7 +22,7 @@ _PURPOSE = (
 )
 
 
-class ScatterPage(ComparePage):
+class ScatterPage(RenewedPage):
     """It edits only the verdict's scope and how spreads are taken."""
 
     def __init__(self, state: State, theme: Theme) -> None:

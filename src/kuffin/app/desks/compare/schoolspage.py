@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -17,7 +17,7 @@ _PURPOSE = (
 )
 
 
-class SchoolsPage(ComparePage):
+class SchoolsPage(RenewedPage):
     """A school is taken into use by clicking its column."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
@@ -16,7 +16,7 @@ from kuffin.verdict.value import Value, noticed, value_of, worth_sentence
 _PURPOSE = "Value sets price against temperature. It needs a comparison, and prices on the parts' pages on the Shelf."
 
 
-class ValuePage(ComparePage):
+class ValuePage(RenewedPage):
     """Nothing is edited here; prices are the parts'."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -184,7 +184,7 @@ class VerdictPage(QWidget):
         self.plot.show_verdict(verdict, result)
         self._fill_pairs(result)
         notes = model.school_warnings(verdict, result)
-        self.warning.setText(" ".join(notes))
+        self.warning.setText(" ".join(notes if len(notes) < 3 else [*notes[:2], "More on the Schools page."]))
         self.warning.setVisible(bool(notes))
         left_out = model.left_out_lines(verdict)
         self._left_out.setText(" ".join(left_out))

@@ -5,7 +5,7 @@ from __future__ import annotations
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QApplication, QVBoxLayout, QWidget
 
-from kuffin.app.desks.compare.page import ComparePage
+from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
@@ -18,7 +18,7 @@ _PURPOSE = (
 MOST = 60
 
 
-class WordsPage(ComparePage):
+class WordsPage(RenewedPage):
     """Paragraphs that can be selected, and copied one by one or all together."""
 
     def __init__(self, state: State, theme: Theme) -> None:

@@ -1,4 +1,4 @@
-"""What the pages of the Compare desk share."""
+"""A page that shows the verdict, and is renewed when that changes."""
 
 from __future__ import annotations
 
@@ -13,7 +13,7 @@ from kuffin.app.widgets.texts import text
 
 
 @guarded
-class ComparePage(QWidget):
+class RenewedPage(QWidget):
     """A column that is renewed when the verdict changes, while it is seen; else when it is seen next.
 
     `working` gives something to explain; `wanted` asks for a mount's run by its id.

@@ -1,0 +1,89 @@
+"""Tables and raw data: what goes out to be reckoned with, and another lab's package in."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from functools import partial
+
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QVBoxLayout, QWidget
+
+from kuffin.app.base.guarded import guarded
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.forms import button, flowing
+from kuffin.app.widgets.texts import text
+
+# what, its file's ending, what is on the button, what it is
+_TABLES: Sequence[tuple[str, str, str, str]] = (
+    ("tables", ".xlsx", "Spreadsheet …", "a sheet each for outcomes, readings, pairs and findings"),
+    ("readings", ".csv", "Readings as CSV …", "a row for each mount, under every school"),
+    ("verdicts", ".csv", "Pairs as CSV …", "a row for each pair and school, with its interval"),
+    ("findings", ".csv", "Findings as CSV …", "what was found, and how it was answered"),
+    ("preparation", ".csv", "Preparation as CSV …", "what was ticked, noted and measured before each run"),
+    ("everything", ".json", "Everything as JSON …", "all of it, with the working of each number"),
+)
+
+
+@guarded
+class DataPage(QWidget):
+    """Buttons with what each gives; it edits nothing."""
+
+    write_wanted = Signal(str, str)
+    package_wanted = Signal()
+    take_wanted = Signal()
+    copy_wanted = Signal()
+
+    def __init__(self, state: State) -> None:
+        super().__init__()
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 4, 8, 8)
+        column.setSpacing(8)
+        column.addWidget(text("Tables", style="heading"))
+        self._out = []
+        for what, ending, label, said in _TABLES:
+            made = button(label, partial(self.write_wanted.emit, what, ending))
+            self._out.append(made)
+            column.addWidget(flowing(made, text(said, style="muted", wrap=False)))
+        copy = button("Copy the table, to paste", self.copy_wanted.emit)
+        column.addWidget(
+            flowing(copy, text("candidates by outcomes, as a table for pages and texts", style="muted", wrap=False))
+        )
+        column.addSpacing(10)
+        column.addWidget(text("Raw data, for another lab to check", style="heading"))
+        send = button("Send a data package …", self.package_wanted.emit)
+        column.addWidget(
+            flowing(
+                send,
+                text(
+                    "all runs with units, roles, bench and protocol: the same verdict to the last digit",
+                    style="muted",
+                    wrap=False,
+                ),
+            )
+        )
+        column.addWidget(
+            text(
+                "Notes, prices paid, labels of samples, paths of logs, own marks and own words stay here unless you send them along. Reasons why mounts were left out or kept go with it, as do the instruments' own troubles.",
+                style="small",
+            )
+        )
+        take = button("Take in a data package …", self.take_wanted.emit)
+        column.addWidget(
+            flowing(
+                take,
+                text(
+                    "another lab's study stands beside yours; Compare · Across links the two where both mounted the same",
+                    style="muted",
+                    wrap=False,
+                ),
+            )
+        )
+        column.addStretch()
+        self._out += [copy, send]
+        state.verdict_changed.connect(lambda: self._enable(state))
+        self._enable(state)
+
+    def _enable(self, state: State) -> None:
+        able = state.verdict is not None and state.verdict.mounts > 0
+        for made in self._out:
+            made.setEnabled(able)

@@ -1,0 +1,137 @@
+"""The page as it will be: on paper, on a screen, on a phone; set in the background, shown sheet by sheet."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QImage, QPixmap, QResizeEvent
+from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+
+from kuffin.app.base.guarded import guarded
+from kuffin.app.base.jobs import Job, Jobs, Task
+from kuffin.app.widgets.texts import empty, text
+
+if TYPE_CHECKING:
+    from kuffin.publish.page.layout import Layout
+    from kuffin.publish.page.material import Material
+
+# how it is looked at: label, and the rules that make a sheet of it
+WAYS = (("paper", "On paper"), ("screen", "On a screen"), ("phone", "On a phone"))
+_SHEETS = {
+    "paper": "",
+    "screen": "@page { size: 1000px 1400px; margin: 0; }",
+    "phone": "@page { size: 400px 800px; margin: 0; } nav ol { columns: 1; } figure svg { min-width: 34rem; } table { min-width: 30rem; }",
+}
+
+
+@guarded
+class Preview(QScrollArea):
+    """Sheets below each other, as wide as there is room for. `ready` tells when they are there."""
+
+    ready = Signal()
+    failed = Signal(str)
+
+    def __init__(self, jobs: Jobs) -> None:
+        super().__init__()
+        self._jobs = jobs
+        self._job: Job | None = None
+        self.images: list[QImage] = []
+        self._labels: list[QWidget] = []
+        self._inside = QWidget()
+        self._column = QVBoxLayout(self._inside)
+        self._column.setContentsMargins(0, 0, 8, 0)
+        self._column.setSpacing(10)
+        self.setWidget(self._inside)
+        self.setWidgetResizable(True)
+        self.setAccessibleName("The page as it will be")
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+
+    def sizeHint(self) -> QSize:
+        return QSize(560, 600)
+
+    def show_page(self, m: Material, layout: Layout, theme: str, way: str) -> None:
+        """Set the page and show it; what was shown stays until then."""
+        if self._job is not None:
+            self._job.cancel()
+
+        def work(job: Task) -> list[QImage]:
+            import pypdfium2
+
+            from kuffin.publish.page.writing import page_html, page_pdf
+
+            html = page_html(m, layout, theme, extra_style=_SHEETS[way], report=lambda x: job.report(0.4 * x))
+            job.report(0.45)
+            pdf = pypdfium2.PdfDocument(page_pdf(html, media="print" if way == "paper" else "screen"))
+            images = []
+            for i in range(len(pdf)):
+                job.report(0.8 + 0.2 * i / len(pdf))
+                images.append(_image(pdf[i], way))
+            pdf.close()
+            return images
+
+        def done(images: list[QImage]) -> None:
+            self._job = None
+            self.show_images(images)
+            self.ready.emit()
+
+        def failed(sentence: str) -> None:
+            self._job = None
+            self.say(sentence)
+            self.failed.emit(sentence)
+
+        self._job = self._jobs.start("setting the page", work, done, failed)
+
+    @property
+    def busy(self) -> bool:
+        """Whether a page is being set."""
+        return self._job is not None
+
+    def say(self, words: str) -> None:
+        """Show words instead of a page."""
+        if self._job is not None:
+            self._job.cancel()
+            self._job = None
+        self.images = []
+        empty(self._column)
+        self._labels = []
+        self._column.addWidget(text(words, style="muted"))
+        self._column.addStretch()
+
+    def show_images(self, images: list[QImage]) -> None:
+        """Show sheets; where one stands stays."""
+        at = self.verticalScrollBar().value()
+        self.images = images
+        empty(self._column)
+        self._labels = []
+        for i, _ in enumerate(images, 1):
+            label = text(wrap=False)
+            label.setAlignment(Qt.AlignmentFlag.AlignHCenter)
+            label.setAccessibleName(f"Sheet {i} of {len(images)}")
+            self._column.addWidget(label)
+            self._labels.append(label)
+        self._column.addStretch()
+        self._fit()
+        self.verticalScrollBar().setValue(at)
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._fit()
+
+    def _fit(self) -> None:
+        ratio = self.devicePixelRatioF()
+        room = max(self.viewport().width() - 12, 120)
+        for label, image in zip(self._labels, self.images, strict=True):
+            wide = min(room, int(image.width() / 1.5))
+            shown = image.scaledToWidth(int(wide * ratio), Qt.TransformationMode.SmoothTransformation)
+            shown.setDevicePixelRatio(ratio)
+            label.setPixmap(QPixmap.fromImage(shown))  # type: ignore[attr-defined]
+
+
+def _image(sheet: object, way: str) -> QImage:
+    """A sheet in half as many dots again as it is shown with."""
+    points = 850.0 if way != "phone" else 400.0
+    scale = 1.5 * points / float(sheet.get_width())  # type: ignore[attr-defined]
+    drawn = sheet.render(scale=scale, rev_byteorder=True, prefer_bgrx=True)  # type: ignore[attr-defined]
+    made = QImage(drawn.buffer, drawn.width, drawn.height, drawn.stride, QImage.Format.Format_RGBX8888)
+    return made.copy()  # the sheet's own memory ends with it
