@@ -131,12 +131,12 @@ def _doubtful(m: Material) -> tuple[str, str] | None:
         return None
     said = (
         [
-            f"{several(len(waiting), 'finding')} {'is' if len(waiting) == 1 else 'are'} open: {joined(list(dict.fromkeys(o.label for o in waiting))[:4])}"
+            f"{several(len(waiting), 'finding')} {'is' if len(waiting) == 1 else 'are'} open: {_listed(list(dict.fromkeys(o.label for o in waiting)))}"
         ]
         if waiting
         else []
     )
-    said += [f"{joined(kept)} {'was' if len(kept) == 1 else 'were'} kept with a reason"] if kept else []
+    said += [f"{_listed(kept)} {'was' if len(kept) == 1 else 'were'} kept with a reason"] if kept else []
     return "Some mounts look doubtful. Why do they count?", f"{begun('; '.join(said))}."
 
 
@@ -166,7 +166,7 @@ def _unsettled(m: Material) -> tuple[str, str] | None:
         return None
     return (
         "Did you wait long enough?",
-        f"{joined(loose[:5])} had not settled; {'it counts' if len(loose) == 1 else 'they count'} with the level that the fit points to, and a wider interval.",
+        f"{_listed(loose)} had not settled; {'it counts' if len(loose) == 1 else 'they count'} with the level that the fit points to, and a wider interval.",
     )
 
 
@@ -237,6 +237,12 @@ def _flips(m: Material) -> tuple[str, str] | None:
         "Does the answer depend on how you take the room out?",
         f"By {joined([o.lower() for o in others])} another candidate would be first.",
     )
+
+
+def _listed(labels: list[str], most: int = 5) -> str:
+    """Mounts by name, which have commas in them."""
+    more = len(labels) - most
+    return "; ".join(labels[:most]) + (f"; and {more} more" if more > 0 else "")
 
 
 _QUESTIONS = (

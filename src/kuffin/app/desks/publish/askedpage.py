@@ -5,14 +5,13 @@ from __future__ import annotations
 from functools import partial
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QLineEdit, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.desks.publish.gathered import Gathered
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.forms import row
 from kuffin.app.widgets.texts import empty, link_button, text
 from kuffin.notebook import publishedits as edits
 
@@ -94,13 +93,13 @@ class AskedPage(QWidget):
         for c in self.concerns:
             self._column.addWidget(text(c.asked, style="heading"))
             self._column.addWidget(text(c.said))
-            mend = text(c.mend, style="muted")
             if c.where in _DESKS:
                 there = link_button(f"to {c.where} ›", f"{c.asked} Mend it on {c.where}")
                 there.clicked.connect(partial(self._go, c.where))
-                self._column.addWidget(row(there, mend))
+                self._column.addWidget(text(c.mend, style="muted"))
+                self._column.addWidget(there, 0, Qt.AlignmentFlag.AlignLeft)
             else:
-                self._column.addWidget(mend)
+                self._column.addWidget(text(c.mend, style="muted"))
             if not c.key.startswith("words "):
                 line = QLineEdit(str(answers.get(c.key, "")))
                 line.setPlaceholderText("your own answer, printed before Kuffin's")

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.forms import button, flowing
+from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
 
 # what, its file's ending, what is on the button, what it is
@@ -43,16 +43,16 @@ class DataPage(QWidget):
         for what, ending, label, said in _TABLES:
             made = button(label, partial(self.write_wanted.emit, what, ending))
             self._out.append(made)
-            column.addWidget(flowing(made, text(said, style="muted", wrap=False)))
+            column.addWidget(row(made, text(said, style="muted", wrap=False)))
         copy = button("Copy the table, to paste", self.copy_wanted.emit)
         column.addWidget(
-            flowing(copy, text("candidates by outcomes, as a table for pages and texts", style="muted", wrap=False))
+            row(copy, text("candidates by outcomes, as a table for pages and texts", style="muted", wrap=False))
         )
         column.addSpacing(10)
         column.addWidget(text("Raw data, for another lab to check", style="heading"))
         send = button("Send a data package …", self.package_wanted.emit)
         column.addWidget(
-            flowing(
+            row(
                 send,
                 text(
                     "all runs with units, roles, bench and protocol: the same verdict to the last digit",
@@ -69,7 +69,7 @@ class DataPage(QWidget):
         )
         take = button("Take in a data package …", self.take_wanted.emit)
         column.addWidget(
-            flowing(
+            row(
                 take,
                 text(
                     "another lab's study stands beside yours; Compare · Across links the two where both mounted the same",

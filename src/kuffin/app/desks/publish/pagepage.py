@@ -52,6 +52,7 @@ class PagePage(QWidget):
         self._kept = ("", "")  # the section whose words are shown, and those that are kept of it
         self.sections = QListWidget()
         self.sections.setAccessibleName("Sections of the page")
+        self.sections.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.sections.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         self.sections.itemChanged.connect(self._switched)
         self.sections.currentItemChanged.connect(lambda: self._show_section())

@@ -50,6 +50,7 @@ class PicturesPage(QWidget):
         self._image = QImage()
         self.list = QListWidget()
         self.list.setAccessibleName("Pictures")
+        self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda: self._show())
         self.runs = button(

@@ -107,8 +107,9 @@ class Preview(QScrollArea):
         for i, _ in enumerate(images, 1):
             label = text(wrap=False)
             label.setAlignment(Qt.AlignmentFlag.AlignHCenter)
+            label.setProperty("sheet", "true")
             label.setAccessibleName(f"Sheet {i} of {len(images)}")
-            self._column.addWidget(label)
+            self._column.addWidget(label, 0, Qt.AlignmentFlag.AlignHCenter)
             self._labels.append(label)
         self._column.addStretch()
         self._fit()
