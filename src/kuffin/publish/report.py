@@ -16,7 +16,7 @@ from kuffin.publish.figures.drawing import FORMS, GROUNDS, SIZES, Drawing, Groun
 from kuffin.publish.figures.ofstudy import run_drawings, verdict_drawings
 from kuffin.publish.figures.rendering import rendered
 from kuffin.publish.packagetables import OPEN_MARKS
-from kuffin.publish.page.layout import Layout
+from kuffin.publish.page.layout import PageLayout
 from kuffin.publish.page.material import Material, gather
 from kuffin.publish.page.writing import page_html, page_pdf
 from kuffin.publish.spreadsheet import as_spreadsheet
@@ -75,7 +75,7 @@ def put(folder: Path, made: Made) -> None:
 def report_files(m: Material, theme: str = "light", report: Report = lambda _: None) -> Iterator[Made]:
     """All files of a report, one after the other."""
     v = m.verdict
-    html = page_html(m, Layout.of(m.study.published), theme, report=lambda x: report(0.2 * x))
+    html = page_html(m, PageLayout.of(m.study.published), theme, report=lambda x: report(0.2 * x))
     yield Made("page.html", html.encode())
     yield Made("page.pdf", page_pdf(html))
     report(0.5)

@@ -118,7 +118,11 @@ def with_mount_check(steps: Sequence[Step]) -> tuple[Step, ...]:
 
 
 def window_words(step: Step) -> str:
-    """A step's window in words, as `read_window` reads it."""
+    """A step's window in words, as `read_window` reads it.
+
+    >>> window_words(Step(name="load")), window_words(Step(name="load", window_to_min=3.0))
+    ('found', 'last 3 min')
+    """
     begin, end = step.window_from_min, step.window_to_min
     if begin is None and end is None:
         return "found"

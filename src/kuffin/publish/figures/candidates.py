@@ -12,7 +12,7 @@ from kuffin.look.candidatemarks import mark
 from kuffin.look.colours import TEXT
 from kuffin.publish.figures.basis import basis_of
 from kuffin.publish.figures.canvas import Canvas
-from kuffin.publish.figures.drawing import Drawing, Shown, Stage
+from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
 from kuffin.said.comparisonwords import pair_rows, title
 from kuffin.said.line import verdict_line
 from kuffin.verdict.outcomes import MountReading, OutcomeResult
@@ -55,12 +55,12 @@ def alt_text(v: StudyVerdict, result: OutcomeResult) -> str:
     return f"{title(v, result.outcome)}, best first: {'; '.join(rows)}. {'. '.join(told)}."
 
 
-def _stages(v: StudyVerdict, result: OutcomeResult, names: list[str]) -> list[Stage]:
+def _stages(v: StudyVerdict, result: OutcomeResult, names: list[str]) -> list[BuildStep]:
     found, outcome = result.comparison, result.outcome
     unit = outcome.unit
     way = "right" if outcome.higher_is_better else "left"
     stages = [
-        Stage(
+        BuildStep(
             cue=f"{title(v, outcome)}, in {unit or 'numbers'}. Further {way} is better.",
             shown=Shown(rows=0, intervals=False, ties=False),
         )
@@ -73,21 +73,21 @@ def _stages(v: StudyVerdict, result: OutcomeResult, names: list[str]) -> list[St
             else f"{name}: {several(len(values), 'mount')}, "
             + (f"{number(values[0])} {unit}." if len(values) == 1 else f"from {span(min(values), max(values), unit)}.")
         )
-        stages.append(Stage(cue=cue, shown=Shown(rows=i, intervals=False, ties=False)))
+        stages.append(BuildStep(cue=cue, shown=Shown(rows=i, intervals=False, ties=False)))
     if found is not None:
         halves = [(c.high - c.low) / 2 for c in found.candidates]
         digits = digits_for(min(halves))
         stages.append(
-            Stage(
+            BuildStep(
                 cue=f"Each mean with its interval: half-widths {span(min(halves), max(halves), outcome.difference_unit, digits)}.",
                 shown=Shown(ties=False),
             )
         )
         ties = [joined(t) for t in tied(result)]
         if ties:
-            stages.append(Stage(cue=f"Not told apart: {'; '.join(ties)}.", shown=Shown()))
+            stages.append(BuildStep(cue=f"Not told apart: {'; '.join(ties)}.", shown=Shown()))
     sentence = verdict_line(v).sentence
-    stages.append(Stage(cue=sentence, shown=Shown(sentence=sentence)))
+    stages.append(BuildStep(cue=sentence, shown=Shown(sentence=sentence)))
     return stages
 
 

@@ -96,7 +96,7 @@ ALL = Shown()
 
 
 @dataclass(frozen=True, kw_only=True)
-class Stage:
+class BuildStep:
     """A step in which a picture is built up, and what there is to say with it."""
 
     cue: str
@@ -121,7 +121,7 @@ class Drawing:
         How high its inside is at least, in lines of text.
     paint : callable
         Draws its inside on a `Canvas`, as much as is `Shown`.
-    stages : tuple of Stage
+    stages : tuple of BuildStep
         How it is built up for a video, where it can be.
     """
 
@@ -131,4 +131,4 @@ class Drawing:
     alt: str
     lines: float
     paint: Callable[[Canvas, Shown], None]
-    stages: tuple[Stage, ...] = field(default=())
+    stages: tuple[BuildStep, ...] = field(default=())

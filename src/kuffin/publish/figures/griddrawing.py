@@ -11,7 +11,7 @@ from kuffin.core.compare.pairwords import best_of, joined, number
 from kuffin.look.candidatemarks import mark
 from kuffin.publish.figures.basis import measured_words, mounts_words
 from kuffin.publish.figures.canvas import Canvas
-from kuffin.publish.figures.drawing import Drawing, Shown, Stage
+from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
 from kuffin.verdict.grid import Axes, Cell, behind, family_confidence, row_label
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
@@ -47,8 +47,8 @@ def _drawing(v: StudyVerdict, whole: Axes, axes: Axes, results: Results, number_
         lines=len(axes.outcomes) * (1.25 * len(order) + 3.4) + 1.6,
         paint=partial(_paint, v.candidates, axes, here, order),
         stages=(
-            Stage(cue="What was measured, one below the other.", shown=Shown(rows=0)),
-            *(Stage(cue=f"{begun(name)}.", shown=Shown(rows=i)) for i, name in enumerate(reversed(names), 1)),
+            BuildStep(cue="What was measured, one below the other.", shown=Shown(rows=0)),
+            *(BuildStep(cue=f"{begun(name)}.", shown=Shown(rows=i)) for i, name in enumerate(reversed(names), 1)),
         ),
     )
 

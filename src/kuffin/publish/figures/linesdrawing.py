@@ -10,7 +10,7 @@ from kuffin.core.compare.pairwords import several
 from kuffin.look.candidatemarks import mark
 from kuffin.publish.figures.basis import basis_of
 from kuffin.publish.figures.canvas import Canvas
-from kuffin.publish.figures.drawing import Drawing, Shown, Stage
+from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
 from kuffin.said.intervalline import IntervalLine, claim_line
 from kuffin.verdict.study import StudyVerdict
 
@@ -47,10 +47,13 @@ def claims_drawings(v: StudyVerdict) -> list[Drawing]:
     return out
 
 
-def line_stages(rows: Sequence[IntervalLine]) -> list[Stage]:
+def line_stages(rows: Sequence[IntervalLine]) -> list[BuildStep]:
     """A row after the other, from the last to the first."""
-    first = Stage(cue="What was said, and what was measured.", shown=Shown(rows=0))
-    return [first, *(Stage(cue=f"{r.label}: {r.said}.", shown=Shown(rows=i)) for i, r in enumerate(reversed(rows), 1))]
+    first = BuildStep(cue="What was said, and what was measured.", shown=Shown(rows=0))
+    return [
+        first,
+        *(BuildStep(cue=f"{r.label}: {r.said}.", shown=Shown(rows=i)) for i, r in enumerate(reversed(rows), 1)),
+    ]
 
 
 def _paint(rows: Sequence[IntervalLine], unit: str, zero: str, canvas: Canvas, shown: Shown) -> None:

@@ -10,7 +10,7 @@ from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Flight, Tread
 from kuffin.publish.figures.basis import conditions_words, mounts_words
 from kuffin.publish.figures.canvas import Canvas
-from kuffin.publish.figures.drawing import Drawing, Shown, Stage
+from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
 from kuffin.reading.runresult import RunResult
 from kuffin.said.stairs import candidate_flights, flight_words, flights_of
 from kuffin.verdict.study import StudyVerdict
@@ -37,9 +37,9 @@ def run_stairs(result: RunResult, label: str, key: str) -> Drawing | None:
 
 
 def _drawing(key: str, title: str, basis: tuple[str, ...], flights: Sequence[Flight]) -> Drawing:
-    first = Stage(cue="Heat falls from the die to the coolant to the air.", shown=Shown(rows=0))
+    first = BuildStep(cue="Heat falls from the die to the coolant to the air.", shown=Shown(rows=0))
     build = [
-        Stage(cue=f"{flight_words(f)}.", shown=Shown(rows=len(flights) - i)) for i, f in enumerate(flights)
+        BuildStep(cue=f"{flight_words(f)}.", shown=Shown(rows=len(flights) - i)) for i, f in enumerate(flights)
     ]  # the first flight first: rows are counted from the last
     return Drawing(
         key=key,

@@ -10,7 +10,7 @@ from kuffin.publish.page.sections import SECTIONS, Section
 
 
 @dataclass(frozen=True, kw_only=True)
-class Layout:
+class PageLayout:
     """The layout of a page.
 
     Attributes
@@ -35,7 +35,7 @@ class Layout:
     answers: Mapping[str, str] = field(default_factory=dict)
 
     @classmethod
-    def of(cls, kept: Mapping[str, Any]) -> Layout:
+    def of(cls, kept: Mapping[str, Any]) -> PageLayout:
         """As the notebook keeps it."""
         return cls(
             order=tuple(kept.get("order") or ()),

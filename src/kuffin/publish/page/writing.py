@@ -16,14 +16,14 @@ from kuffin.publish.figures.drawing import GROUNDS, PAGE, Drawing
 from kuffin.publish.figures.rendering import svg_of
 from kuffin.publish.fonts import font_faces
 from kuffin.publish.page.blocks import Picture, Words, Written
-from kuffin.publish.page.layout import Layout
+from kuffin.publish.page.layout import PageLayout
 from kuffin.publish.page.material import Material
 from kuffin.publish.page.ownwords import Doubt, doubts_of, fields_of, filled
 
 Report = Callable[[float], None]
 
 
-def written_sections(m: Material, layout: Layout, report: Report = lambda _: None) -> list[Written]:
+def written_sections(m: Material, layout: PageLayout, report: Report = lambda _: None) -> list[Written]:
     """The sections that are on, in their order, each with what it says now."""
     fields = fields_of(m.verdict)
     doubts = doubts_in(m, layout)
@@ -43,7 +43,7 @@ def written_sections(m: Material, layout: Layout, report: Report = lambda _: Non
     return out
 
 
-def doubts_in(m: Material, layout: Layout) -> tuple[Doubt, ...]:
+def doubts_in(m: Material, layout: PageLayout) -> tuple[Doubt, ...]:
     """Sentences in a person's own words that the evidence does not support, in the page's order."""
     out: list[Doubt] = []
     for section in layout.sections:
@@ -68,7 +68,7 @@ def _templates() -> Environment:
 
 
 def page_html(
-    m: Material, layout: Layout, theme: str = "light", *, extra_style: str = "", report: Report = lambda _: None
+    m: Material, layout: PageLayout, theme: str = "light", *, extra_style: str = "", report: Report = lambda _: None
 ) -> str:
     """The page as one HTML file: styles, fonts and figures inside, nothing fetched.
 

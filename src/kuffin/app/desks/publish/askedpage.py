@@ -66,10 +66,10 @@ class AskedPage(QWidget):
         if m is None or study is None:
             return []
         from kuffin.publish.page.critic import concerns
-        from kuffin.publish.page.layout import Layout
+        from kuffin.publish.page.layout import PageLayout
         from kuffin.publish.page.writing import doubts_in
 
-        return concerns(m, doubts_in(m, Layout.of(study.published)))
+        return concerns(m, doubts_in(m, PageLayout.of(study.published)))
 
     def renew(self) -> None:
         """Show the questions as the study stands; only while they are looked at."""

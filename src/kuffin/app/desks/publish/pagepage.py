@@ -30,11 +30,11 @@ from kuffin.app.desks.publish.gathered import Gathered
 from kuffin.app.desks.publish.preview import WAYS, Preview
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, row
-from kuffin.app.widgets.texts import no_keys, text
+from kuffin.app.widgets.texts import no_keys, plain_tip, text
 from kuffin.notebook import publishedits as edits
 
 if TYPE_CHECKING:
-    from kuffin.publish.page.layout import Layout
+    from kuffin.publish.page.layout import PageLayout
     from kuffin.publish.page.sections import Section
 
 _PURPOSE = "The page tells a reader what was found. It needs a study with mounts that can be read."
@@ -48,7 +48,7 @@ class PagePage(QWidget):
     def __init__(self, state: State, gathered: Gathered) -> None:
         super().__init__()
         self.state, self._gathered, self._filling = state, gathered, False
-        self._layout: Layout | None = None
+        self._layout: PageLayout | None = None
         self._kept = ("", "")  # the section whose words are shown, and those that are kept of it
         self.sections = QListWidget()
         self.sections.setAccessibleName("Sections of the page")
@@ -130,14 +130,14 @@ class PagePage(QWidget):
             self._layout = None
             self.preview.say(self._gathered.problem or ("Working …" if self.state.verdict is not None else _PURPOSE))
             return
-        from kuffin.publish.page.layout import Layout
+        from kuffin.publish.page.layout import PageLayout
 
-        self._layout = Layout.of(study.published)
+        self._layout = PageLayout.of(study.published)
         self._fill_sections(self._layout)
         self._show_section()
         self._set_page()
 
-    def _fill_sections(self, layout: Layout) -> None:
+    def _fill_sections(self, layout: PageLayout) -> None:
         self._filling = True
         chosen = self._chosen()
         self.sections.clear()
@@ -148,7 +148,7 @@ class PagePage(QWidget):
             item.setFlags(item.flags() & ~Qt.ItemFlag.ItemIsDropEnabled)
             item.setCheckState(Qt.CheckState.Checked if layout.on(section) else Qt.CheckState.Unchecked)
             if section.private:
-                item.setToolTip(f"Off unless you ask for it: {section.private}.")
+                item.setToolTip(plain_tip(f"Off unless you ask for it: {section.private}."))
             self.sections.addItem(item)
             if section.key == chosen:
                 self.sections.setCurrentItem(item)

@@ -13,7 +13,7 @@ from kuffin.app.base.jobs import Job, Jobs, Task
 from kuffin.app.widgets.texts import empty, text
 
 if TYPE_CHECKING:
-    from kuffin.publish.page.layout import Layout
+    from kuffin.publish.page.layout import PageLayout
     from kuffin.publish.page.material import Material
 
 # how it is looked at: label, and the rules that make a sheet of it
@@ -50,7 +50,7 @@ class Preview(QScrollArea):
     def sizeHint(self) -> QSize:
         return QSize(560, 600)
 
-    def show_page(self, m: Material, layout: Layout, theme: str, way: str) -> None:
+    def show_page(self, m: Material, layout: PageLayout, theme: str, way: str) -> None:
         """Set the page and show it; what was shown stays until then."""
         if self._job is not None:
             self._job.cancel()
