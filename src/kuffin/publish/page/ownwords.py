@@ -175,7 +175,7 @@ def _against(result: OutcomeResult, sentence: str, names: list[str]) -> Iterator
                 yield _state(result, p, p.verdict) + (", which is not the same as alike" if not p.settled else "")
     elif _has(sentence, (w.best, w.worst, *_BEST, *_WORST)) and len(names) == 1:
         best = bool(_has(sentence, (w.best, *_BEST)))
-        for p in found.pairs:
+        for p in sorted(found.pairs, key=lambda p: p.p):  # what speaks loudest against it is said first
             if names[0] in {p.a, p.b}:
                 other = p.b if p.a == names[0] else p.a
                 yield from _not_better(result, p, *((names[0], other) if best else (other, names[0])))
