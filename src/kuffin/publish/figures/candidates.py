@@ -34,7 +34,7 @@ def candidates_drawing(v: StudyVerdict, result: OutcomeResult, key: str = "verdi
         title=title(v, result.outcome),
         basis=(condition, begun(marks), *rest),
         alt=alt_text(v, result),
-        lines=3.2 * len(names) + 2.0,
+        lines=2.7 * len(names) + 1.8,
         paint=partial(_paint, v.candidates, result, names, frozenset(doubtful)),
         stages=tuple(_stages(v, result, names)),
     )

@@ -8,7 +8,7 @@ from typing import Any
 
 import kuffin
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.numbers import begun, number
+from kuffin.core.base.numbers import number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.configuration import SETTINGS, written
 from kuffin.core.bench.parts import KINDS
@@ -42,7 +42,9 @@ def bench(m: Material) -> Iterator[Block]:
         for p in m.bench.loop
     ]
     rows = [("Loop, in the direction of flow", ", ".join(loop))] if loop else []
-    rows += _settings(m.bench.settings, names)
+    settings = _settings(m.bench.settings, names)
+    if settings:
+        rows.append(("Set so, where a study does not say otherwise", "; ".join(settings)))
     if rows:
         yield Terms(rows)
     instruments = m.bench.live_instruments
@@ -55,13 +57,13 @@ def bench(m: Material) -> Iterator[Block]:
         )
 
 
-def _settings(kept: Mapping[str, Any], names: Mapping[int, str]) -> list[tuple[str, str]]:
+def _settings(kept: Mapping[str, Any], names: Mapping[int, str]) -> list[str]:
     out = []
     for key, value in kept.items():
         setting = SETTINGS.get(key)
         if setting is not None and value not in (None, ""):
             said = names.get(value, "?") if setting.kind == "part" else written(setting, value)
-            out.append((begun(setting.spoken), said))
+            out.append(f"{setting.spoken} {said}")
     return out
 
 
@@ -142,11 +144,13 @@ def parts_and_samples(m: Material) -> Iterator[Block]:
                     s.came or "not said",
                 )
             )
+    head = ["candidate", "part", "used so", "sample", "mounts", "how it came, who paid"]
+    shown = [i for i in range(len(head)) if i != 2 or any(r[2] for r in rows)]
     yield Grid(
         caption="What was compared, and how each sample came",
-        head=("candidate", "part", "used so", "sample", "mounts", "how it came, who paid"),
-        rows=rows,
-        words=frozenset({0, 1, 2, 5}),
+        head=[head[i] for i in shown],
+        rows=[[r[i] for i in shown] for r in rows],
+        words=frozenset(n for n, i in enumerate(shown) if i in {0, 1, 2, 5}),
     )
     if any(r[5] == "not said" for r in rows):
         yield Words("How a sample came and who paid for it was not written down for every sample.", "small")
@@ -177,7 +181,7 @@ def method(m: Material) -> Iterator[Block]:
             f"What is compared is {school.label.lower()}: {school.normalised}.",
             *(
                 [
-                    f"Candidates are compared by {found.method}: {100 * found.confidence:.4g} % over {several(len(found.pairs), 'pair')} together, so that one wrong pair in all of them is as rare as one in one."
+                    f"Candidates are compared by {found.method}: {100 * found.confidence:.4g} % over {several(len(found.pairs), 'pair')} together, so that a wrong one among them all is no likelier than in a single one."
                 ]
                 if found is not None
                 else []

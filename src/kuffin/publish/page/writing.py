@@ -6,8 +6,10 @@ import base64
 import re
 from collections.abc import Callable
 from functools import lru_cache, partial
+from typing import Any
 
 from jinja2 import Environment, PackageLoader, StrictUndefined
+from markupsafe import Markup
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import begun
@@ -21,6 +23,7 @@ from kuffin.publish.page.material import Material
 from kuffin.publish.page.ownwords import Doubt, doubts_of, fields_of, filled
 
 Report = Callable[[float], None]
+_NUMBER = re.compile(r"(\d) (?=[%°KWL])")
 
 
 def written_sections(m: Material, layout: PageLayout, report: Report = lambda _: None) -> list[Written]:
@@ -53,12 +56,18 @@ def doubts_in(m: Material, layout: PageLayout) -> tuple[Doubt, ...]:
     return tuple(out)
 
 
+def _with_units(value: Any) -> Any:
+    """Text in which a number and its unit stay on one line; what is markup already is left alone."""
+    return value if isinstance(value, Markup) or not isinstance(value, str) else _NUMBER.sub("\\1\u00a0", value)
+
+
 @lru_cache(maxsize=1)
 def _templates() -> Environment:
     made = Environment(
         loader=PackageLoader("kuffin.publish.page", "."),
         autoescape=True,
         undefined=StrictUndefined,
+        finalize=_with_units,
         trim_blocks=True,
         lstrip_blocks=True,
     )
