@@ -31,10 +31,10 @@ def report() -> None:
     from kuffin.app.look import theme as looks
     from kuffin.app.look.application import application
     from kuffin.app.widgets.traceplot import TracePlot
-    from kuffin.reading.traceview import ROWS, drawn
     from kuffin.core.bench.devices import ChannelRole
     from kuffin.core.settle import settle
     from kuffin.notebook.samples import RunData
+    from kuffin.reading.traceview import ROWS, drawn
 
     app = application()
     looks.apply(app, looks.LIGHT)

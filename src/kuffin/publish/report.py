@@ -13,8 +13,8 @@ from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook.entities import Study
 from kuffin.notebook.store import Notebook
 from kuffin.publish.figures.drawing import FORMS, GROUNDS, SIZES, Drawing, Ground, Size
-from kuffin.publish.figures.ofstudy import run_drawings, verdict_drawings
-from kuffin.publish.figures.rendering import rendered
+from kuffin.publish.figures.ofstudy import verdict_drawings
+from kuffin.publish.figures.rendering import rendered_as
 from kuffin.publish.packagetables import OPEN_MARKS
 from kuffin.publish.page.layout import PageLayout
 from kuffin.publish.page.material import Material, gather
@@ -24,7 +24,7 @@ from kuffin.publish.summarytable import as_html, as_markdown, summary_rows
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
 from kuffin.publish.video import card
 from kuffin.said.runmarks import rows_of_runs
-from kuffin.verdict.study import StudyVerdict, judge
+from kuffin.verdict.study import judge
 
 Report = Callable[[float], None]  # how far it is; may raise to stop
 
@@ -95,16 +95,8 @@ def figure_files(
     d: Drawing, size: Size, ground: Ground, forms: tuple[str, ...], into: str = "figures/"
 ) -> Iterator[Made]:
     """A drawing in several forms."""
-    for form in forms:
-        yield Made(f"{into}{d.key}.{form}", rendered(d, size, ground, form))
-
-
-def run_figure_files(
-    notebook: Notebook, v: StudyVerdict, size: Size, ground: Ground, forms: tuple[str, ...], report: Report
-) -> Iterator[Made]:
-    """The traces and staircases of all runs in several forms."""
-    for d in run_drawings(notebook, v, report):
-        yield from figure_files(d, size, ground, forms, "figures/runs/")
+    for form, data in rendered_as(d, size, ground, forms).items():
+        yield Made(f"{into}{d.key}.{form}", data)
 
 
 def table_files(m: Material) -> Iterator[Made]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
-from functools import lru_cache
+from functools import cached_property, lru_cache
 from itertools import pairwise
 from typing import Any
 
@@ -180,6 +180,17 @@ class Canvas:
         made.grid(axis="y" if upright else "x", color=self.colours.hairline, linewidth=0.06 * self.point)
         made.set_axisbelow(True)
         made.unit = unit  # type: ignore[attr-defined]
+        return made
+
+    @cached_property
+    def sheet(self) -> Axes:
+        """Axes over the whole inside whose data are inches from its upper left corner."""
+        made = self.figure.add_axes(
+            (*self.at(0, self.height), self.width / self._size[0], self.height / self._size[1]), facecolor="none"
+        )
+        made.axis("off")
+        made.set_xlim(0, self.width)
+        made.set_ylim(self.height, 0)
         return made
 
     def tick_words(self, made: Axes, low: float, high: float, *, upright: bool = False) -> None:

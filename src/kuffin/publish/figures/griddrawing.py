@@ -86,12 +86,7 @@ def _paint(
         for i, name in enumerate(order):
             y = top + 1.5 * em * size + inside * (i + 0.5) / len(order)
             canvas.say(1.6 * em * size, y, name, size=size, most=left - 2.2 * em * size)
-        dots = canvas.axes(0, top + 1.5 * em * size, 1.4 * em * size, inside)
-        dots.set_xlim(0, 1)
-        dots.set_ylim(len(order), 0)
-        dots.axis("off")
-        for i, name in enumerate(order):
-            canvas.mark(dots, 0.5, i + 0.5, mark(candidates.index(name) if name in candidates else 0), 0.3 * size)
+            canvas.mark(canvas.sheet, 0.7 * em * size, y, mark(_place(candidates, name)), 0.3 * size)
         below, reach = _span(axes, results, outcome)
         for column, (condition, _) in enumerate(axes.conditions):
             cell = Cell(condition, outcome.key)
@@ -138,7 +133,11 @@ def _paint_cell(
             place = x + width * (ends[0] / (ends[0] + ends[1])) + 0.4 * em
             canvas.say(place, y + height * (i + 0.5) / len(order), instead, size=0.75 * size, colour=colours.muted)
         elif c is not None:
-            m = mark(candidates.index(name) if name in candidates else 0)
+            m = mark(_place(candidates, name))
             low, mean, high = behind(outcome, found, c)
             canvas.line(area, [max(low, -ends[0]), min(high, ends[1])], [i + 0.5] * 2, m.on(colours.name), 0.14 * size)
             canvas.mark(area, mean, i + 0.5, m, 0.28 * size)
+
+
+def _place(candidates: tuple[str, ...], name: str) -> int:
+    return candidates.index(name) if name in candidates else 0
