@@ -14,12 +14,14 @@ from typing import Any
 
 import numpy as np
 import pytest
+from PIL import Image
 
 from kuffin.cli import main
 from kuffin.core.base.errors import KuffinError
-from kuffin.notebook import edits, planedits
+from kuffin.notebook import edits, planedits, preparationedits
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import Mark, Mount, Run
+from kuffin.notebook.photos import add_photo, photo_data, photos
 from kuffin.notebook.store import Notebook
 from kuffin.publish.datapackage import package_study
 from kuffin.publish.unpacking import unpack_study
@@ -109,6 +111,32 @@ def test_what_is_private_stays_unless_it_is_asked_for(book: Notebook, tmp_path: 
     )
 
 
+def test_photos_and_preparation_go_along_where_they_are_asked_for(
+    book: Notebook, elsewhere: Notebook, tmp_path: Path
+) -> None:
+    mount = book.study(1).live_candidates[0].live_mounts[0].id
+    Image.new("RGB", (60, 40), "#884422").save(tmp_path / "print.png")
+    photo = add_photo(book, tmp_path / "print.png", mount_id=mount, kind="print block")
+    side = {"photo": photo, "corners": [[1, 1], [50, 1], [50, 30], [1, 30]], "share": 0.9, "low": 0.8, "high": 0.95, "thin": 0.1, "map": ""}  # fmt: skip
+    preparationedits.keep_sheet(book, mount, "print", {"block": side})
+    preparationedits.tick(book, mount, "drain", "Drain the loop", True)
+    for everything in (False, True):
+        package_study(book, 1, tmp_path / "p.zip", everything=everything)
+        got = elsewhere.study(unpack_study(tmp_path / "p.zip", elsewhere)).live_candidates[0].live_mounts[0].id
+        there = preparationedits.prepared(elsewhere, got)
+        assert there.ticks["drain"].text == "Drain the loop" and there.sheets["print"]["block"]["share"] == 0.9
+        shown = photos(elsewhere, mount_id=got)
+        assert [p.name for p in shown] == (["print.png"] if everything else [])
+        if everything:
+            assert there.sheets["print"]["block"]["photo"] == shown[0].id
+            assert photo_data(elsewhere, shown[0].id) == (tmp_path / "print.png").read_bytes()
+        else:
+            assert "photo" not in there.sheets["print"]["block"]
+    bad = changed(tmp_path / "p.zip", tmp_path / "bad.zip", "photos/0001", lambda _: b"MZ no photo")
+    with pytest.raises(KuffinError, match="no photo that Kuffin can read"):
+        unpack_study(bad, elsewhere)
+
+
 def test_it_says_what_each_column_is_and_no_name_becomes_a_formula(
     book: Notebook, elsewhere: Notebook, tmp_path: Path
 ) -> None:
@@ -153,13 +181,15 @@ def changed(source: Path, target: Path, name: str, change: Callable[[bytes], byt
         ("tables/run.csv", lambda d: d.replace(b",2400,", b",many,") if b",2400," in d else d.replace(b"true", b"perhaps"), "is no"),
         ("tables/study.csv", lambda d: b"\n".join(d.split(b"\n")[:1]) + b"\n", "study_id names 1, which is not in the package"),
         ("tables/candidate.csv", lambda d: d + b"1,2\n", "it has 2 cells"),
+        ("tables/study.csv", lambda d: d.replace(b",0.95,", b",95.0,"), "its confidence is out of all bounds"),
+        ("tables/study.csv", lambda d: d.replace(b",block,", b",rocket,"), "its under test is “rocket”"),
         ("tables/candidate.csv", lambda d: b"\xff\xfe" + d, "cannot be read"),
         ("runs/0001.csv", lambda d: d.replace(b"\n2.0,", b"\n0.0,", 1), "its times do not rise"),
         ("runs/0001.csv", lambda d: d.split(b"\n")[0] + b"\n", "which is none or too many"),
         ("runs/0001.csv", lambda d: d.replace(b"\n2.0,", b"\ninf,", 1), "do not rise"),
         ("datapackage.json", lambda d: d.replace(b'"format": 1', b'"format": 99'), "written by a newer Kuffin"),
         ("datapackage.json", lambda d: b"{}", "does not say that it is a study"),
-        ("datapackage.json", lambda d: d.replace(b'"mount"', b'"mounts"', 1), "lacks the table “mount”"),
+        ("datapackage.json", lambda d: d.replace(b'"mount"', b'"mounts"', 1), "lacks “mount”"),
     ],
 )  # fmt: skip
 def test_a_bad_package_is_refused_in_a_sentence_and_nothing_of_it_stays(

@@ -23,9 +23,32 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.plaindata import json_text
 from kuffin.core.base.wholefile import written_whole
 from kuffin.core.bench.configuration import SETTINGS
-from kuffin.notebook.entities import SCHEMA_VERSION, Base, Chunk, Part, Place, Run, Study
+from kuffin.notebook.entities import (
+    SCHEMA_VERSION,
+    Attachment,
+    Base,
+    Blob,
+    Chunk,
+    Mount,
+    Part,
+    Place,
+    Run,
+    Sheet,
+    Study,
+    Tick,
+)
 from kuffin.notebook.store import Notebook
-from kuffin.publish.packagetables import FORMAT, OPEN_MARKS, OWN_PLAN, TABLES, PackedTable, kind_of_column, written
+from kuffin.publish.packagetables import (
+    FORMAT,
+    OPEN_MARKS,
+    OWN_PLAN,
+    TABLES,
+    PackedTable,
+    kind_of_column,
+    photos_of_sheet,
+    tables,
+    written,
+)
 from kuffin.said.line import verdict_line
 from kuffin.verdict.study import judge
 
@@ -41,7 +64,7 @@ def package_study(
     Parameters
     ----------
     everything : bool
-        With notes, prices, samples' own labels, logs' paths and a person's own marks, which are left out otherwise.
+        With notes, prices, samples' own labels, logs' paths, photos and a person's own marks and words, left out otherwise.
     progress : callable, optional
         Called with the runs done and their number; may raise to stop, and then nothing is left behind.
 
@@ -60,11 +83,13 @@ def package_study(
         runs: list[Run] = rows["run"]
         resources = []
         with written_whole(target) as partial, zipfile.ZipFile(partial, "w", zipfile.ZIP_DEFLATED) as packed:
-            for table in TABLES:
+            for table in tables(everything):
                 content = _table_csv(table, rows[table.name], ids, everything)
                 resources.append(
                     _resource(packed, f"tables/{table.name}.csv", table.name, content, _schema(table, everything))
                 )
+            for i, photo in enumerate(rows["attachment"] if everything else (), 1):
+                resources.append(_photo(packed, session, photo, i))
             for i, run in enumerate(runs, 1):
                 content = _samples_csv(session, run)
                 resources.append(_resource(packed, f"runs/{i:04d}.csv", f"run-{i:04d}", content, _run_schema(run)))
@@ -117,6 +142,9 @@ def _rows(session: Session, study: Study, everything: bool) -> dict[str, list[An
             if {c.candidate_id, c.against_id or c.candidate_id} <= {x.id for x in candidates}
         ],
         "mount": mounts,
+        "tick": list(session.scalars(select(Tick).where(Tick.mount_id.in_([m.id for m in mounts])))),
+        "sheet": list(session.scalars(select(Sheet).where(Sheet.mount_id.in_([m.id for m in mounts])))),
+        "attachment": _photos(session, mounts, parts) if everything else [],
         "exclusion": [e for m in mounts for e in m.exclusions],
         "answer": [a for m in mounts for a in m.answers],
         "run": runs,
@@ -125,6 +153,26 @@ def _rows(session: Session, study: Study, everything: bool) -> dict[str, list[An
         "mark": marks,
     }
     return {name: sorted(rows, key=lambda r: r.id) for name, rows in found.items()}
+
+
+def _photos(session: Session, mounts: Sequence[Mount], parts: Sequence[Part]) -> list[Attachment]:
+    """The photos of a study's mounts and parts."""
+    theirs = Attachment.mount_id.in_([m.id for m in mounts]) | Attachment.part_id.in_([p.id for p in parts])
+    return list(session.scalars(select(Attachment).where(theirs, Attachment.binned_at.is_(None))))
+
+
+def _photo(packed: zipfile.ZipFile, session: Session, photo: Attachment, number: int) -> dict[str, Any]:
+    """A photo's bytes beside the tables."""
+    data = session.scalar(select(Blob.data).where(Blob.attachment_id == photo.id)) or b""
+    path = f"photos/{number:04d}"
+    _put_bytes(packed, path, data)
+    return {
+        "name": f"photo-{number:04d}",
+        "path": path,
+        "profile": "data-resource",
+        "bytes": len(data),
+        "hash": f"sha256:{hashlib.sha256(data).hexdigest()}",
+    }
 
 
 def _entity(name: str) -> Any:
@@ -165,6 +213,8 @@ def _open(table: str, column: str, told: dict[str, Any], ids: dict[str, dict[int
             {"places": [ids["place"][p] for p in plan["places"] if p in ids["place"]]} if plan.get("places") else {}
         )
         return {**plan, **places}
+    if (table, column) == ("sheet", "values"):
+        return photos_of_sheet(value, ids["attachment"] if everything else None)
     if (table, column) == ("run", "source") and not everything:
         return PurePosixPath(value.replace("\\", "/")).name
     if (table, column) == ("sample", "label") and not everything:
@@ -241,14 +291,22 @@ def _resource(packed: zipfile.ZipFile, path: str, name: str, content: str, schem
 
 def _put(packed: zipfile.ZipFile, path: str, content: str) -> bytes:
     data = content.encode("utf-8")
-    entry = zipfile.ZipInfo(path, _MOMENT)
-    entry.compress_type, entry.external_attr = zipfile.ZIP_DEFLATED, 0o644 << 16
-    packed.writestr(entry, data)
+    _put_bytes(packed, path, data)
     return data
 
 
+def _put_bytes(packed: zipfile.ZipFile, path: str, data: bytes) -> None:
+    entry = zipfile.ZipInfo(path, _MOMENT)
+    entry.compress_type, entry.external_attr = zipfile.ZIP_DEFLATED, 0o644 << 16
+    packed.writestr(entry, data)
+
+
 def _readme(study: Study, sentence: str, everything: bool) -> str:
-    left = "" if everything else "Notes, prices, labels of samples, paths of logs and own marks were left out.\n\n"
+    left = (
+        ""
+        if everything
+        else "Notes, prices, labels of samples, paths of logs, photos, own marks and own words were left out.\n\n"
+    )
     return (
         f"{study.question}\n\n{sentence}\n\n"
         "This is a study of a bench notebook as a data package. `datapackage.json` says what each file and column is, with its "

@@ -14,6 +14,7 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.plaindata import json_text
 from kuffin.notebook.entities import (
     Answer,
+    Attachment,
     Base,
     Bench,
     Candidate,
@@ -29,7 +30,9 @@ from kuffin.notebook.entities import (
     Protocol,
     Run,
     Sample,
+    Sheet,
     Study,
+    Tick,
     Window,
 )
 from kuffin.reading.failed import FAILED
@@ -51,11 +54,17 @@ class PackedTable:
         Whose ids it holds.
     private : frozenset of str
         Columns that are left out unless they are asked for.
+    asked : bool
+        Whether the whole table is left out unless it is asked for.
+    later : bool
+        Whether earlier packages have none.
     """
 
     entity: type[Base]
     refers: Mapping[str, str] = field(default_factory=dict)
     private: frozenset[str] = frozenset()
+    asked: bool = False
+    later: bool = False
 
     @property
     def name(self) -> str:
@@ -101,6 +110,9 @@ TABLES = (
         refers={"candidate_id": "candidate", "sample_id": "sample", "follows_id": "mount"},
         private=frozenset({"note"}),
     ),
+    PackedTable(entity=Tick, refers={"mount_id": "mount"}, private=frozenset({"note"}), later=True),
+    PackedTable(entity=Attachment, refers={"mount_id": "mount", "part_id": "part"}, asked=True, later=True),
+    PackedTable(entity=Sheet, refers={"mount_id": "mount"}, later=True),
     PackedTable(entity=Exclusion, refers={"mount_id": "mount"}),
     PackedTable(entity=Answer, refers={"mount_id": "mount"}),
     PackedTable(entity=Run, refers={"mount_id": "mount", "joins_id": "run"}, private=frozenset({"note"})),
@@ -109,6 +121,22 @@ TABLES = (
     PackedTable(entity=Mark, refers={"run_id": "run"}),
 )
 LATER = {("study", "reference_id"), ("study", "baseline_id"), ("mount", "follows_id"), ("run", "joins_id")}
+
+
+def tables(everything: bool) -> list[PackedTable]:
+    """Those that go out."""
+    return [t for t in TABLES if everything or not t.asked]
+
+
+def photos_of_sheet(values: Mapping[str, Any], ids: Mapping[int, int] | None) -> dict[str, Any]:
+    """A sheet's values with the photos that it names counted anew; without them where there are none."""
+    out = dict(values)
+    for key, side in values.items():
+        if isinstance(side, dict) and "photo" in side:
+            kept = {k: v for k, v in side.items() if k != "photo"}
+            photo = None if ids is None else ids.get(side["photo"])
+            out[key] = kept if photo is None else {**kept, "photo": photo}
+    return out
 
 
 def kind_of_column(column: Column[Any]) -> str:

@@ -17,11 +17,14 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.plaindata import json_text
 from kuffin.core.bench.configuration import SETTINGS
-from kuffin.notebook.entities import Part, Run
+from kuffin.notebook.cellrules import look_at
+from kuffin.notebook.entities import Attachment, Blob, Part, Run, Study
+from kuffin.notebook.photos import open_photo
 from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
-from kuffin.publish.packagetables import FORMAT, LATER, TABLES, PackedTable, read_back
+from kuffin.publish.packagetables import FORMAT, LATER, TABLES, PackedTable, photos_of_sheet, read_back
 
 Progress = Callable[[int, int], None]
 _LARGEST = 2_000_000_000  # bytes of all files together
@@ -82,21 +85,30 @@ class Package:
         except (OSError, RuntimeError, zipfile.BadZipFile, EOFError) as error:
             raise KuffinError(f"{self.path.name}: {name} cannot be read ({error}); ask for it again") from None
 
-    def rows(self, name: str) -> tuple[list[str], list[list[str]]]:
-        """A resource's head and rows, after its checksum was looked at."""
+    def has(self, name: str) -> bool:
+        """Whether there is such a resource."""
+        return name in self._resources
+
+    def data(self, name: str) -> bytes:
+        """A resource's bytes, after its checksum was looked at."""
         resource = self._resources.get(name)
         if resource is None:
-            raise KuffinError(f"{self.path.name} lacks the table “{name}”")
+            raise KuffinError(f"{self.path.name} lacks “{name}”")
         data = self._bytes(str(resource.get("path")))
         told = str(resource.get("hash", ""))
         if told.startswith("sha256:") and hashlib.sha256(data).hexdigest() != told.removeprefix("sha256:"):
             raise KuffinError(f"{self.path.name}: {resource['path']} is not as it was sent (its checksum differs)")
+        return data
+
+    def rows(self, name: str) -> tuple[list[str], list[list[str]]]:
+        """A resource's head and rows, after its checksum was looked at."""
+        data, where = self.data(name), self._resources[name]["path"]
         try:
             lines = list(csv.reader(io.StringIO(data.decode("utf-8"), newline="")))
         except (UnicodeDecodeError, csv.Error) as error:
-            raise KuffinError(f"{self.path.name}: {resource['path']} cannot be read ({error})") from None
+            raise KuffinError(f"{self.path.name}: {where} cannot be read ({error})") from None
         if not lines:
-            raise KuffinError(f"{self.path.name}: {resource['path']} is empty")
+            raise KuffinError(f"{self.path.name}: {where} is empty")
         return lines[0], lines[1:]
 
     def close(self) -> None:
@@ -125,6 +137,8 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
             runs: dict[int, Run] = {}
             for table in TABLES:
                 ids[table.name] = {}
+                if table.later and not found.has(table.name):
+                    continue
                 for n, told in enumerate(_told(found, table), 1):
                     where = f"{package.name}, tables/{table.name}.csv, row {n}"
                     own = told.pop("id", None)
@@ -134,7 +148,11 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
                             told[column] = _new(ids[to], told[column], where, column)
                     row = table.entity(**_within(table.name, told, ids))
                     if isinstance(row, Part):
-                        row.name = _free_name(session, row)
+                        _stand_beside(session, row)
+                    if isinstance(row, Study):
+                        row.name = _free(
+                            row.name, lambda n: _taken(session, Study.name == n, Study.binned_at.is_(None))
+                        )
                     session.add(row)
                     session.flush()
                     if not isinstance(own, int) or own in ids[table.name]:
@@ -143,6 +161,10 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
                     later += [(row, c, table.refers[c], v) for c, v in wait.items() if v is not None]
                     if isinstance(row, Run):
                         runs[own] = row
+                    if isinstance(row, Attachment):
+                        data = found.data(f"photo-{own:04d}")
+                        open_photo(data, row.name, 256)  # whoever brought it
+                        session.add(Blob(attachment_id=row.id, data=data))
             for row, column, to, old in later:
                 setattr(row, column, _new(ids[to], old, f"{package.name}, {to}", column))
             for i, (own, run) in enumerate(sorted(runs.items()), 1):
@@ -159,13 +181,25 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
     return study
 
 
-def _free_name(session: Session, part: Part) -> str:
-    """A part's name, told apart from one that stands on the shelf already: another lab's is another specimen."""
-    n, name = 1, part.name
-    while session.scalar(select(Part.id).where(Part.kind == part.kind, Part.name == name, Part.binned_at.is_(None))):
+def _stand_beside(session: Session, part: Part) -> None:
+    """Another lab's part beside what stands on the shelf already: its samples are others, and what it is called stays known."""
+    name = _free(part.name, lambda n: _taken(session, Part.kind == part.kind, Part.name == n, Part.binned_at.is_(None)))
+    if name != part.name:
+        part.product = part.product or part.name
+        part.name = name
+
+
+def _free(name: str, taken: Callable[[str], bool]) -> str:
+    """A name, told apart from one that is there already."""
+    n, free = 1, name
+    while taken(free):
         n += 1
-        name = f"{part.name} ({n})"
-    return name
+        free = f"{name} ({n})"
+    return free
+
+
+def _taken(session: Session, *where: Any) -> bool:
+    return session.scalar(select(1).where(*where).limit(1)) is not None
 
 
 def _told(package: Package, table: PackedTable) -> list[dict[str, Any]]:
@@ -182,9 +216,22 @@ def _told(package: Package, table: PackedTable) -> list[dict[str, Any]]:
         lacking = [c.name for c in columns.values() if c.name not in told and not c.nullable and c.default is None]
         if lacking:
             raise KuffinError(f"{where}: it lacks {', '.join(lacking)}")
+        _hold_to_rules(table, told, where)
         # what is blank takes its default where nothing is no value
         out.append({k: v for k, v in told.items() if v is not None or columns[k].nullable})
     return out
+
+
+def _hold_to_rules(table: PackedTable, told: Mapping[str, Any], where: str) -> None:
+    """A row is held to what a notebook's own rows must be: bounds, words, the insides of JSON."""
+    stored = {k: json_text(v, indent=None) if isinstance(v, (dict, list)) else v for k, v in told.items()}
+    for name, value in stored.items():
+        column = table.table.columns[name]
+        if value is None or name == "id" or name in table.refers:
+            continue
+        spoilt = look_at(table.table, column, value, stored)
+        if spoilt is not None:
+            raise KuffinError(f"{where}: {spoilt.what}")
 
 
 def _new(ids: Mapping[int, int], old: Any, where: str, column: str) -> int | None:
@@ -208,6 +255,8 @@ def _within(table: str, told: dict[str, Any], ids: dict[str, dict[int, int]]) ->
             **told["plan"],
             "places": [ids["place"][p] for p in told["plan"]["places"] if p in ids["place"]],
         }
+    if table == "sheet":
+        told["values"] = photos_of_sheet(told.get("values") or {}, ids["attachment"])
     return told
 
 

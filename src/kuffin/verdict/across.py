@@ -11,7 +11,7 @@ from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.linking import LinkedDifference
 from kuffin.core.compare.pairwords import count, joined
 from kuffin.core.compare.worked import candidate_mean
-from kuffin.notebook.entities import Candidate, Study
+from kuffin.notebook.entities import Candidate, Part, Study
 from kuffin.verdict.study import StudyVerdict
 
 
@@ -39,7 +39,7 @@ class Linked:
     over_baseline: LinkedDifference
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LinkedStudies:
     """Studies that were linked, or why they cannot be.
 
@@ -47,37 +47,39 @@ class LinkedStudies:
     ----------
     baseline : str
         The shared part's name; blank where there is none.
+    remark : str
+        What these lines do not hold.
     """
 
-    baseline: str
-    rows: tuple[Linked, ...]
-    refused: tuple[str, ...]
+    baseline: str = ""
+    rows: tuple[Linked, ...] = ()
+    refused: tuple[str, ...] = ()
     power_w: float = 0.0
+    remark: str = ""
 
 
-def shared_parts(a: Study, b: Study) -> list[int]:
-    """Parts that are candidates of both studies, their baselines first."""
-    both = [
-        p for p in dict.fromkeys(c.part_id for c in a.live_candidates) if any(c.part_id == p for c in b.live_candidates)
-    ]
+def shared_parts(a: Study, b: Study) -> list[Part]:
+    """Products that are candidates of both studies, as they stand in the first, their baselines first."""
+    own = list({c.part_id: c.part for c in a.live_candidates}.values())
+    both = [p for p in own if any(p.is_product(c.part) for c in b.live_candidates)]
     return sorted(
-        both, key=lambda p: -sum(c.id == s.baseline_id for s in (a, b) for c in s.live_candidates if c.part_id == p)
+        both,
+        key=lambda p: -sum(c.id == s.baseline_id for s in (a, b) for c in s.live_candidates if p.is_product(c.part)),
     )
 
 
-def _standing_for(study: Study, part: int) -> Candidate | None:
-    """The candidate that is a part; of several, which are the part in different ways, the baseline; else None."""
-    found = [c for c in study.live_candidates if c.part_id == part]
+def standing_for(study: Study, part: Part) -> Candidate | None:
+    """The candidate that is a product; of several, which are the part in different ways, the baseline; else None."""
+    found = [c for c in study.live_candidates if part.is_product(c.part)]
     return found[0] if len(found) == 1 else next((c for c in found if c.id == study.baseline_id), None)
 
 
-def _why_no_link(a: Study, b: Study, part: int) -> str:
+def _why_no_link(a: Study, b: Study, part: Part) -> str:
     """Why a part cannot link two studies; blank where it can."""
-    own, other = _standing_for(a, part), _standing_for(b, part)
+    own, other = standing_for(a, part), standing_for(b, part)
     for study, found in ((a, own), (b, other)):
         if found is None:
-            name = next(c.part.name for c in study.live_candidates if c.part_id == part)
-            return f"“{study.name}” has {name} in several ways; choose on Plan which of them is its baseline"
+            return f"“{study.name}” has {part.name} in several ways; choose on Plan which of them is its baseline"
     assert own is not None and other is not None
     keys = {*own.configuration, *other.configuration}
     unlike = [
@@ -88,12 +90,28 @@ def _why_no_link(a: Study, b: Study, part: int) -> str:
     return ""
 
 
+def _untold_makers(a: Study, b: Study) -> list[str]:
+    """Names that stand in both studies, of which nobody knows whether they are the same product, as a maker is not told."""
+    return [
+        c.part.name
+        for c in a.live_candidates
+        for d in b.live_candidates
+        if c.part.kind == d.part.kind
+        and (c.part.product or c.part.name).casefold() == (d.part.product or d.part.name).casefold()
+        and not c.part.is_product(d.part)
+        and not (c.part.maker and d.part.maker)
+    ]
+
+
 def why_not(first: Judged, other: Judged) -> str:
     """Why two studies cannot be linked; blank where they can."""
     a, b = first.study, other.study
     if a.under_test != b.under_test:
         return f"“{b.name}” compares {kind_under_test(b.under_test).words}, “{a.name}” {kind_under_test(a.under_test).words}"
     if not shared_parts(a, b):
+        untold = _untold_makers(a, b)
+        if untold:
+            return f"{untold[0]} stands in “{a.name}” and “{b.name}”, but its maker is not told in both; write it on the Shelf, where it is the same product"
         return f"“{b.name}” and “{a.name}” have no candidate in common; mount one of these in the other study, as its baseline"
     reasons = [_why_no_link(a, b, p) for p in shared_parts(a, b)]
     if all(reasons):
@@ -122,7 +140,7 @@ def linked(first: Judged, others: Sequence[Judged]) -> LinkedStudies:
             refused.append(why)
         else:
             taken.append(other)
-    common: list[int] = []
+    common: list[Part] = []
     for other in taken:
         both = shared_parts(first.study, other.study)
         shared = [p for p in both if not _why_no_link(first.study, other.study, p)]
@@ -130,21 +148,37 @@ def linked(first: Judged, others: Sequence[Judged]) -> LinkedStudies:
     if not taken or not common:
         if taken:
             refused.append("these studies share parts pairwise, but no one part is in all of them")
-        return LinkedStudies("", (), tuple(refused))
+        return LinkedStudies(refused=tuple(refused))
     part = common[0]
-    name = next(c.part.name for c in first.study.live_candidates if c.part_id == part)
     power = first.verdict.reference_power_w
     rows = []
     for judged in (first, *taken):
         rows += _over_baseline(judged, part, power, refused)
-    return LinkedStudies(name, tuple(sorted(rows, key=lambda r: r.over_baseline.value)), tuple(refused), power)
+    return LinkedStudies(
+        baseline=part.name,
+        rows=tuple(sorted(rows, key=lambda r: r.over_baseline.value)),
+        refused=tuple(refused),
+        power_w=power,
+        remark=_own_samples(part, (first, *taken)),
+    )
 
 
-def _over_baseline(judged: Judged, part: int, power_w: float, refused: list[str]) -> list[Linked]:
+def _own_samples(part: Part, judged: Sequence[Judged]) -> str:
+    """What is to be said where each study mounted a sample of its own of the baseline; blank where they shared one."""
+    used = []
+    for one in judged:
+        standing = standing_for(one.study, part)
+        used.append({m.sample_id for m in standing.live_mounts if m.live_runs} if standing is not None else set())
+    if set.intersection(*used) - {None}:
+        return ""
+    return f"Each mounted a sample of {part.name} of its own: how far samples of it differ is not in these lines."
+
+
+def _over_baseline(judged: Judged, part: Part, power_w: float, refused: list[str]) -> list[Linked]:
     """Each candidate of a study less the baseline, rescaled to the first study's reference power."""
     v, found = judged.verdict, judged.verdict.temperature.comparison
     assert found is not None
-    standing = _standing_for(judged.study, part)
+    standing = standing_for(judged.study, part)
     assert standing is not None
     base = standing.name
     scale = power_w / v.reference_power_w if v.school.per_watt else 1.0
@@ -180,14 +214,17 @@ class Known:
 def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[StudyVerdict], str]) -> list[Known]:
     """All that the notebook's studies know of a part."""
     out = []
-    of_part = [(one, c) for one in judged for c in one.study.live_candidates if c.part_id == part_id]
+    part = next((c.part for one in judged for c in one.study.live_candidates if c.part_id == part_id), None)
+    of_part = [
+        (one, c) for one in judged for c in one.study.live_candidates if part is not None and part.is_product(c.part)
+    ]
     for one, candidate in of_part:
         found = one.verdict.temperature.comparison
         there = found is not None and candidate.name in {c.name for c in found.candidates}
         school = one.verdict.school
         label = school.label + (f", at {one.verdict.reference_power_w:g} W" if school.per_watt else "")
         mounts = [r for r in one.verdict.temperature.of(candidate.name) if r.value is not None and r.left_out is None]
-        ways = sum(c.part_id == part_id for c in one.study.live_candidates)
+        ways = sum(c.part_id == candidate.part_id for c in one.study.live_candidates)
         name = one.study.name if ways < 2 else f"{one.study.name}: {candidate.name}"
         if not there or found is None:
             out.append(

@@ -11,7 +11,7 @@ from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import message
 
-_PRIVATE = "With notes, prices paid, labels of samples, paths of logs, and own marks"
+_PRIVATE = "With notes, prices paid, labels of samples, paths of logs, photos, own marks and own words"
 
 
 class Packages:

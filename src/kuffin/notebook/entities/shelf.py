@@ -17,6 +17,7 @@ class Part(Binnable):
     kind: Mapped[str]
     name: Mapped[str]
     maker: Mapped[str] = mapped_column(default="")
+    product: Mapped[str] = mapped_column(default="")  # what it is called elsewhere, where its name here was taken
     fields: Mapped[dict[str, Any]] = mapped_column(default=dict)
     price: Mapped[float | None]
     currency: Mapped[str] = mapped_column(default="")
@@ -24,6 +25,13 @@ class Part(Binnable):
     claim_where: Mapped[str] = mapped_column(default="")
     note: Mapped[str] = mapped_column(default="")
     samples: Mapped[list[Sample]] = relationship(back_populates="part", order_by="Sample.id")
+
+    def is_product(self, other: Part) -> bool:
+        """Whether another part is the same product: the same kind, by the same maker, of the same name; where a maker is not told, nobody knows."""
+        if self.id == other.id:
+            return True
+        own, its = ((p.kind, p.maker.casefold(), (p.product or p.name).casefold()) for p in (self, other))
+        return bool(self.maker) and own == its
 
     @property
     def live_samples(self) -> list[Sample]:

@@ -18,6 +18,7 @@ from kuffin.said.line import verdict_line
 from kuffin.said.linkedwords import linked_working
 from kuffin.said.shownworking import Working
 from kuffin.verdict.across import Judged, Known, LinkedStudies, known_of, linked
+from kuffin.verdict.sidebyside import SharedPair, side_by_side
 from kuffin.verdict.study import judge
 
 _PURPOSE = (
@@ -34,23 +35,31 @@ class AcrossPage(RenewedPage):
         self._job: Job | None = None
         self._judged: list[Judged] = []
         self._wanted: int | None = None
-        self.link = LinkedStudies("", (), ())
+        self.link = LinkedStudies()
         self.said = text()
         self.lines = IntervalLines(theme, "Candidates of several studies over the shared baseline")
         self.lines.chosen.connect(self._explain)
         self.refused = text(style="muted")
+        self._pairs_title = text("The same pair, each on its own bench; nothing is pooled", style="heading")
+        self.pairs = IntervalLines(theme, "Pairs that several studies have", zero="no difference")
+        self.pairs.chosen.connect(self._explain_pair)
+        self._agree = text()
+        self.shared: list[SharedPair] = []
         self.part = choice((), "Part")
         self.part.activated.connect(self._show_part)
         self.known = FigureTable("What the notebook knows of a part")
         self.column.addWidget(self.said)
         self.column.addWidget(self.lines)
         self.column.addWidget(self.refused)
+        for widget in (self._pairs_title, self.pairs, self._agree):
+            self.column.addWidget(widget)
         self.column.addWidget(row(text("all that is known of", style="muted", wrap=False), self.part, None))
         self.column.addWidget(self.known)
 
     def set_theme(self, theme: Theme) -> None:
         super().set_theme(theme)
         self.lines.set_theme(theme)
+        self.pairs.set_theme(theme)
 
     def renew(self) -> None:
         """Judge the notebook's other studies in the background; what was judged before is quick."""
@@ -108,12 +117,14 @@ class AcrossPage(RenewedPage):
             self.said.setText(
                 f"Kelvins over {self.link.baseline}, which each of these studies mounted, as at {self.link.power_w:g} W; plain "
                 f"{100 * first.study.confidence:g} % intervals. Candidates of different studies stand apart by more than either "
-                "line shows, as the baseline's scatter comes in twice: click one for its differences."
+                "line shows, as the baseline's scatter comes in twice: click one for its differences. "
+                + self.link.remark
             )
         else:
             self.said.setText("Nothing can be linked with this study." if others else "This notebook has one study.")
         self.refused.setText("\n".join(f"Not linked: {why}." for why in self.link.refused))
         self.refused.setVisible(bool(self.link.refused))
+        self._show_pairs(first, others)
         listed = {c.part_id: (c.name, c.part.kind) for j in self._judged for c in j.study.live_candidates}
         names = [name for name, _ in listed.values()]
         parts = {i: name if names.count(name) < 2 else f"{name} ({kind})" for i, (name, kind) in listed.items()}
@@ -126,6 +137,36 @@ class AcrossPage(RenewedPage):
             chosen = next((c.part_id for c in first.study.live_candidates if ranking and c.name == ranking[0]), None)
         refill(self.part, [(name, part) for part, name in sorted(parts.items(), key=lambda x: x[1])], chosen)
         self._show_part()
+
+    def _show_pairs(self, first: Judged, others: list[Judged]) -> None:
+        """Each pair that another study has too, a line for each study."""
+        self.shared = side_by_side(first, others)
+        lines = []
+        for pair in self.shared:
+            for study, step, _ in pair.rows:
+                low, high = step.interval(first.study.confidence)
+                digits = digits_for(high - low)
+                said = f"{number(step.value, digits)} K ({span(low, high, 'K', digits)})"
+                position = self.state.position(pair.a) if study == first.study.name else -1
+                lines.append(
+                    IntervalLine(
+                        label=f"{pair.a} − {pair.b}", low=low, middle=step.value, high=high, said=said, note=study,
+                        position=position,
+                    )
+                )  # fmt: skip
+        for widget in (self._pairs_title, self.pairs, self._agree):
+            widget.setVisible(bool(lines))
+        if lines:
+            self.pairs.show_lines(lines, "K", "no difference")
+        self._agree.setText("\n".join(f"{p.a} and {p.b}: {p.agreement}" for p in self.shared))
+
+    def _explain_pair(self, i: int) -> None:
+        flat = [(p, row) for p in self.shared for row in p.rows]
+        pair, (study, step, said) = flat[i]
+        working = Working.of(f"{pair.a} and {pair.b} ({study})", step.worked(f"{pair.a} less {pair.b}", "d"))
+        working.say("There", said)
+        working.say("Together", pair.agreement)
+        self.working.emit(working)
 
     def look_at(self, part_id: int) -> None:
         """Show what is known of a part; once the studies are read."""

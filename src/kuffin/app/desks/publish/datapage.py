@@ -63,7 +63,7 @@ class DataPage(QWidget):
         )
         column.addWidget(
             text(
-                "Notes, prices paid, labels of samples, paths of logs, own marks and own words stay here unless you send them along. Reasons why mounts were left out or kept go with it, as do the instruments' own troubles.",
+                "Notes, prices paid, labels of samples, paths of logs, photos, own marks and own words stay here unless you send them along. Reasons why mounts were left out or kept go with it, as do the instruments' own troubles.",
                 style="small",
             )
         )
