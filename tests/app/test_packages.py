@@ -7,10 +7,12 @@ from pathlib import Path
 
 import pytest
 from openpyxl import load_workbook
-from PySide6.QtWidgets import QApplication, QDialog, QMessageBox
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QApplication, QDialog, QMessageBox, QTableWidget
 
 from kuffin.app.frame.window import MainWindow
-from tests.app.driving import action, choose, drop, pump_until, with_dialog
+from tests.app.driving import action, choose, drop, pump_until, shown_words, with_dialog
+from tests.publish.test_otherpackage import about, packed
 from tests.verdict.test_outcomes import made
 
 
@@ -60,3 +62,19 @@ def test_its_tables_are_pasted_and_opened_in_a_spreadsheet(
     assert "<table>" in data.html() and data.text().startswith("Which block?") and "| Plover |" in data.text()
     with_dialog(action(window, "Tables as a spreadsheet …"), choose(tmp_path / "t.xlsx"))
     assert load_workbook(tmp_path / "t.xlsx")["Pairs"]["B3"].value in {"Tern", "Plover"}
+
+
+def test_another_programs_package_is_looked_at_like_logs(
+    two_blocks: MainWindow, at_rest: Callable[[], None], tmp_path: Path
+) -> None:
+    package = packed(tmp_path / "theirs.zip", about())
+    drop(two_blocks, package)
+    pump_until(lambda: two_blocks.importer.dialog is not None)
+    assert "another program's: one table to be read like logs" in two_blocks.strip.trouble.text()
+    dialog = two_blocks.importer.dialog
+    assert "run one" in shown_words(dialog) or "run one" in "".join(
+        item.text() for item in dialog.findChildren(QTableWidget)[0].findItems("run one", Qt.MatchFlag.MatchContains)
+    )
+    dialog.reject()
+    at_rest()
+    assert len(two_blocks.state.notebook.studies()) == 1

@@ -32,6 +32,28 @@ _RATIO = 400  # of what a file unpacks to, against what it is packed in: text of
 _ROWS = 20_000_000  # values of one run
 
 
+def checked_zip(path: Path) -> zipfile.ZipFile:
+    """An archive that is open for reading: no path in it leads out of it, and it does not grow beyond all bounds.
+
+    Raises
+    ------
+    KuffinError
+    """
+    try:
+        packed = zipfile.ZipFile(path)
+    except (OSError, zipfile.BadZipFile) as error:
+        raise KuffinError(f"{path.name} is no data package: {error}; choose the .zip file as it was sent") from None
+    for one in packed.infolist():
+        parts = one.filename.replace("\\", "/").split("/")
+        if one.filename.startswith(("/", "\\")) or ".." in parts or ":" in parts[0]:
+            raise KuffinError(f"{path.name} holds a path that leads out of it ({one.filename[:60]}); it is not opened")
+        if one.file_size > 1_000_000 and one.file_size > _RATIO * max(one.compress_size, 1):
+            raise KuffinError(f"{path.name}: {one.filename[:60]} would grow {_RATIO} times and more; it is not opened")
+    if sum(one.file_size for one in packed.infolist()) > _LARGEST:
+        raise KuffinError(f"{path.name} would unpack to more than {_LARGEST / 1e9:.0f} GB; it is not opened")
+    return packed
+
+
 class Package:
     """A package that is open for reading.
 
@@ -43,14 +65,7 @@ class Package:
 
     def __init__(self, path: Path) -> None:
         self.path = path
-        try:
-            self._zip = zipfile.ZipFile(path)
-        except (OSError, zipfile.BadZipFile) as error:
-            raise KuffinError(f"{path.name} is no data package: {error}; choose the .zip file as it was sent") from None
-        for one in self._zip.infolist():
-            self._look_at(one)
-        if sum(one.file_size for one in self._zip.infolist()) > _LARGEST:
-            raise KuffinError(f"{path.name} would unpack to more than {_LARGEST / 1e9:.0f} GB; it is not opened")
+        self._zip = checked_zip(path)
         try:
             self.about: dict[str, Any] = json.loads(self._bytes("datapackage.json"))
             told = self.about["kuffin"]["format"]
@@ -65,17 +80,6 @@ class Package:
                 f"{path.name} was written by a newer Kuffin (package format {told}); this one knows {FORMAT}"
             )
         self._resources = resources
-
-    def _look_at(self, one: zipfile.ZipInfo) -> None:
-        parts = one.filename.replace("\\", "/").split("/")
-        if one.filename.startswith(("/", "\\")) or ".." in parts or ":" in parts[0]:
-            raise KuffinError(
-                f"{self.path.name} holds a path that leads out of it ({one.filename[:60]}); it is not opened"
-            )
-        if one.file_size > 1_000_000 and one.file_size > _RATIO * max(one.compress_size, 1):
-            raise KuffinError(
-                f"{self.path.name}: {one.filename[:60]} would grow {_RATIO} times and more; it is not opened"
-            )
 
     def _bytes(self, name: str) -> bytes:
         try:

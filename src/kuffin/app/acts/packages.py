@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from pathlib import Path
+from tempfile import TemporaryDirectory
 
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QMessageBox, QWidget
 
@@ -10,15 +12,18 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import message
+from kuffin.core.compare.pairwords import several
 
+PACKAGES = (".zip", "datapackage.json")  # how their files end
 _PRIVATE = "With notes, prices paid, labels of samples, paths of logs, photos, own marks and own words"
 
 
 class Packages:
     """Sends and takes in; both off the window's thread, and both can be stopped."""
 
-    def __init__(self, state: State, parent: QWidget) -> None:
-        self._state, self._parent = state, parent
+    def __init__(self, state: State, parent: QWidget, add_logs: Callable[[list[str]], None]) -> None:
+        self._state, self._parent, self._add_logs = state, parent, add_logs
+        self._tables: TemporaryDirectory[str] | None = None  # of another program's package, while they are looked at
 
     def send(self) -> None:
         """Ask what goes along and where to, and write the package."""
@@ -63,24 +68,39 @@ class Packages:
 
     def ask(self) -> None:
         """Ask for a package and take it in."""
-        path, _ = QFileDialog.getOpenFileName(self._parent, "Take in a data package", str(documents()), "*.zip")
+        path, _ = QFileDialog.getOpenFileName(
+            self._parent, "Take in a data package", str(documents()), "*.zip datapackage.json"
+        )
         if path:
             self.take_in(Path(path))
 
     def take_in(self, path: Path) -> None:
-        """Put a package's study into the open notebook, and turn to it."""
+        """Put a package's study into the open notebook, and turn to it; another program's tables are looked at like logs."""
         notebook = self._state.notebook
         if notebook is None:
             self._state.trouble.emit("open a notebook first; the package's study goes into it")
             return
 
-        def work(job: Task) -> int:
+        if self._tables is not None:
+            self._tables.cleanup()
+        self._tables = folder = TemporaryDirectory(prefix="kuffin-")
+
+        def work(job: Task) -> int | list[str]:
+            from kuffin.publish.otherpackage import is_own, tables_as_logs
             from kuffin.publish.unpacking import unpack_study
 
-            return unpack_study(path, notebook, lambda n, of: job.report(n / of))
+            if is_own(path):
+                return unpack_study(path, notebook, lambda n, of: job.report(n / of))
+            return [str(p) for p in tables_as_logs(path, Path(folder.name))]
 
-        def done(study: int) -> None:
-            notebook.changed()
-            self._state.choose_study(study)
+        def done(found: int | list[str]) -> None:
+            if isinstance(found, int):
+                notebook.changed()
+                self._state.choose_study(found)
+            else:
+                self._state.trouble.emit(
+                    f"{path.name} is another program's: {several(len(found), 'table')} to be read like logs"
+                )
+                self._add_logs(found)
 
         self._state.jobs.start(f"taking in {path.name}", work, done, self._state.trouble.emit)

@@ -25,7 +25,7 @@ from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.joininglogs import Joiner
 from kuffin.app.acts.notebooks import Notebooks
 from kuffin.app.acts.ownchannels import OwnChannels
-from kuffin.app.acts.packages import Packages
+from kuffin.app.acts.packages import PACKAGES, Packages
 from kuffin.app.acts.studies import Studies
 from kuffin.app.acts.typingreadings import Typist
 from kuffin.app.base.calling import Caller
@@ -81,7 +81,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.setAcceptDrops(True)
         self.importer = Importer(self.state, self, OwnChannels(self.settings.channels_path))
         self.typist = Typist(self.state, self)
-        self.packages = Packages(self.state, self)
+        self.packages = Packages(self.state, self, lambda paths: self.studies.add_logs(paths))
         self.joiner = Joiner(self.state, self, lambda: self.theme)
         self.header = Header(self.state)
         self.side = LoomSide(self.state, self.theme)
@@ -368,9 +368,9 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
 
     def dropEvent(self, event: QDropEvent) -> None:
         files = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
-        for path in (f for f in files if f.lower().endswith(".zip")):
+        for path in (f for f in files if f.lower().endswith(PACKAGES)):
             self.packages.take_in(Path(path))
-        if logs := [f for f in files if not f.lower().endswith(".zip")]:
+        if logs := [f for f in files if not f.lower().endswith(PACKAGES)]:
             self.studies.add_logs(logs)
 
     def leave(self) -> None:
