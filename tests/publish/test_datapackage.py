@@ -111,6 +111,28 @@ def test_what_is_private_stays_unless_it_is_asked_for(book: Notebook, tmp_path: 
     )
 
 
+def test_a_channel_in_another_unit_is_brought_to_ours(book: Notebook, elsewhere: Notebook, tmp_path: Path) -> None:
+    package_study(book, 1, tmp_path / "p.zip")
+
+    def in_fahrenheit(data: bytes) -> bytes:
+        rows = list(csv.reader(io.StringIO(data.decode())))
+        at = rows[0].index("Die")
+        for row in rows[1:]:
+            row[at] = repr(float(row[at]) * 1.8 + 32)
+        out = io.StringIO()
+        csv.writer(out, lineterminator="\n").writerows(rows)
+        return out.getvalue().encode()
+
+    sent = tmp_path / "p.zip"
+    for n in range(1, 7):
+        changed(sent, tmp_path / f"{n}.zip", f"runs/{n:04d}.csv", in_fahrenheit)
+        sent = tmp_path / f"{n}.zip"
+    changed(sent, tmp_path / "f.zip", "tables/channel.csv", lambda d: d.replace(b",Die,degC,", b",Die,\xc2\xb0F,"))
+    v = judge(elsewhere, elsewhere.study(unpack_study(tmp_path / "f.zip", elsewhere)))
+    ours = judge(book, book.study(1))
+    assert [r.value for r in v.main.readings] == pytest.approx([r.value for r in ours.main.readings], abs=1e-6)
+
+
 def test_photos_and_preparation_go_along_where_they_are_asked_for(
     book: Notebook, elsewhere: Notebook, tmp_path: Path
 ) -> None:

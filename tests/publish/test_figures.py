@@ -17,6 +17,7 @@ from PIL import Image
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import number
+from kuffin.look import colours
 from kuffin.notebook import edits
 from kuffin.publish.figures.candidates import candidates_drawing
 from kuffin.publish.figures.canvas import cut, wrapped
@@ -211,3 +212,9 @@ def test_an_unreadable_outcome_draws_nothing(published: Callable[[str], Material
         m.verdict.main, readings=tuple(replace(r, worked=None) for r in m.verdict.main.readings), comparison=None
     )
     assert candidates_drawing(m.verdict, bare) is None
+
+
+def test_a_font_that_is_gone_is_said_in_a_sentence(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(colours, "FONTS", tmp_path)
+    with pytest.raises(KuffinError, match="install Kuffin anew"):
+        colours.shipped_font("B612-Regular.otf")

@@ -5,8 +5,24 @@ from __future__ import annotations
 from dataclasses import dataclass
 from pathlib import Path
 
+from kuffin.core.base.errors import KuffinError
+
 FONTS = Path(__file__).with_name("fonts")
 TEXT, FIGURES = "B612", "B612 Mono"
+
+
+def shipped_font(name: str) -> Path:
+    """The file of a font that ships, such as ``B612-Regular.otf``.
+
+    Raises
+    ------
+    KuffinError
+        Where it is gone.
+    """
+    path = FONTS / name
+    if not path.is_file():
+        raise KuffinError(f"the font {name} that ships with Kuffin is gone from {FONTS}; install Kuffin anew")
+    return path
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -10,7 +10,7 @@ from functools import lru_cache
 from fontTools import subset
 from fontTools.ttLib import TTFont
 
-from kuffin.look.colours import FONTS, TEXT
+from kuffin.look.colours import TEXT, shipped_font
 
 _USUAL = frozenset(range(0x20, 0x7F)) | frozenset(map(ord, "°±·×÷–—−…“”‘’≥≤ΔτΣσ²³√→Ω£€µ\u00a0"))
 
@@ -25,7 +25,7 @@ def font_faces(used: Iterable[str]) -> str:
 def _faces(letters: frozenset[int]) -> str:
     faces = []
     for weight, file in (("normal", f"{TEXT}-Regular.otf"), ("bold", f"{TEXT}-Bold.otf")):
-        font = TTFont(FONTS / file, recalcTimestamp=False)
+        font = TTFont(shipped_font(file), recalcTimestamp=False)
         options = subset.Options()
         options.notdef_outline = True
         cutter = subset.Subsetter(options)
@@ -40,4 +40,4 @@ def _faces(letters: frozenset[int]) -> str:
 
 @lru_cache(maxsize=1)
 def _shipped() -> frozenset[int]:
-    return frozenset(TTFont(FONTS / f"{TEXT}-Regular.otf").getBestCmap())
+    return frozenset(TTFont(shipped_font(f"{TEXT}-Regular.otf")).getBestCmap())

@@ -18,9 +18,10 @@ from sqlalchemy.orm import Session
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.plaindata import json_text
+from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.notebook.cellrules import look_at
-from kuffin.notebook.entities import Attachment, Blob, Part, Run, Study
+from kuffin.notebook.entities import Attachment, Blob, Channel, Part, Run, Study
 from kuffin.notebook.photos import open_photo
 from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
@@ -173,6 +174,8 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
                 setattr(row, column, _new(ids[to], old, f"{package.name}, {to}", column))
             for i, (own, run) in enumerate(sorted(runs.items()), 1):
                 block = _samples(found, f"run-{own:04d}", len(run.channels))
+                for at, channel in enumerate(run.channels, 1):
+                    _in_own_unit(channel, block, at)
                 write_chunks(session, run, block[:, 0], list(block[:, 1:].T))
                 run.rows = int(block.shape[0])
                 if progress is not None:
@@ -262,6 +265,14 @@ def _within(table: str, told: dict[str, Any], ids: dict[str, dict[int, int]]) ->
     if table == "sheet":
         told["values"] = photos_of_sheet(told.get("values") or {}, ids["attachment"])
     return told
+
+
+def _in_own_unit(channel: Channel, block: NDArray[np.float64], at: int) -> None:
+    """A channel in the unit that Kuffin keeps its quantity in, whatever it was sent in; a unit that is not known stays."""
+    unit = parse_unit(channel.unit) if channel.unit else None
+    if unit is not None and unit.canonical != channel.unit:
+        block[:, at], channel.unit = to_canonical(block[:, at], unit)
+        channel.quantity = unit.quantity
 
 
 def _samples(package: Package, name: str, channels: int) -> NDArray[np.float64]:

@@ -98,14 +98,17 @@ def card(v: StudyVerdict) -> Drawing:
 
 
 def _paint_card(sentence: str, canvas: Canvas, shown: Shown) -> None:
-    size = 2.0
-    while size > 0.8:
-        lines = wrapped(sentence, canvas.width / (size * canvas.em))
-        if len(lines) * 1.35 * size * canvas.em <= canvas.height - canvas.em:
+    first, _, rest = sentence.partition(". ")
+    said = ((first + ("." if rest else ""), 1.0), (rest, 0.55))  # the gist large, its cautions smaller
+    size, sizes = 2.2, list[tuple[list[str], float]]()
+    while size >= 0.8:
+        sizes = [(wrapped(words, canvas.width / (part * size * canvas.em)), part * size) for words, part in said]
+        if sum(len(lines) * 1.35 * s * canvas.em for lines, s in sizes) <= canvas.height - 1.5 * canvas.em:
             break
         size -= 0.1
-    lines = wrapped(sentence, canvas.width / (size * canvas.em))
-    step = 1.35 * size * canvas.em
-    top = max((canvas.height - len(lines) * step) / 2, 0.0)
-    for i, line in enumerate(lines):
-        canvas.say(0, top + step * (i + 0.5), line, size=size)
+    y = max((canvas.height - sum(len(lines) * 1.35 * s * canvas.em for lines, s in sizes)) / 3, 0.0)
+    for lines, s in sizes:
+        for line in lines:
+            y += 1.35 * s * canvas.em
+            canvas.say(0, y - 0.67 * s * canvas.em, line, size=s)
+        y += 0.6 * canvas.em

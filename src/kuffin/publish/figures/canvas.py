@@ -20,7 +20,7 @@ from matplotlib.ticker import MaxNLocator
 
 from kuffin.core.base.numbers import number
 from kuffin.look.candidatemarks import CandidateMark, outline
-from kuffin.look.colours import FONTS, TEXT, Colours
+from kuffin.look.colours import TEXT, Colours, shipped_font
 from kuffin.publish.figures.drawing import ALL, Drawing, Ground, Shown, Size
 
 FALLBACK = "DejaVu Sans"  # for what the shipped font has no letter for
@@ -31,8 +31,8 @@ _WITH_UNIT = re.compile(r"(\d) (?=[%°KWL])")  # a number and its unit stay on o
 @lru_cache(maxsize=1)
 def load_fonts() -> None:
     """Make the shipped text font known."""
-    for path in sorted(FONTS.glob(f"{TEXT}-*.otf")):
-        font_manager.fontManager.addfont(str(path))
+    for style in ("Regular", "Bold"):
+        font_manager.fontManager.addfont(str(shipped_font(f"{TEXT}-{style}.otf")))
 
 
 @lru_cache(maxsize=4000)
