@@ -165,7 +165,20 @@ def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     blocks = next(s.id for s in window.state.notebook.studies() if "Blocks" in s.name)
     window.state.choose_study(blocks)
     settle_down(app, window)
-    for page in ("outcomes", "schools", "claims"):
+    window.show_desk("Publish")
+    window.publish.page_page.words.setPlainText(
+        "Plover keeps the die {Plover, Tern} than our old Tern. Dunlin is cooler than Knot."
+    )
+    window.publish.page_page.keep_words()
+    for _ in range(2):  # the edit is judged, then set
+        settle_down(app, window)
+    shoot("publish-page")
+    window.publish.go("pictures")
+    settle_down(app, window)
+    shoot("publish-pictures")
+    window.publish.go("page")
+    window.show_desk("Compare")
+    for page in ("outcomes", "claims"):
         window.compare.go(page)
         settle_down(app, window)
         shoot(f"compare-{page}")
@@ -189,7 +202,6 @@ def cards(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[
     window.state.look_at_run(both.id)
     window.inspect.heat._what.button(0).click()
     window.inspect.paged.go("heat")
-    shoot("inspect-heat")
     window.inspect.paged.go("run")
     for name, number, test, table in card_runs()[:6]:
         at = dt.datetime.fromisoformat(str(table.start)) + dt.timedelta(days=14)

@@ -249,6 +249,13 @@ class Canvas:
             )
         )  # fmt: skip
 
+    def frame(self, x: float, y: float, width: float, height: float) -> None:
+        """A hairline round a box in inches."""
+        for a, b in (((x, y), (x + width, y)), ((x, y + height), (x + width, y + height))):
+            self.rule(*a, *b, self.colours.muted, 0.05)
+        for a, b in (((x, y), (x, y + height)), ((x + width, y), (x + width, y + height))):
+            self.rule(*a, *b, self.colours.muted, 0.05)
+
     def rule(
         self, x0: float, y0: float, x1: float, y1: float, colour: str = "", width: float = 0.1, dashed: bool = False
     ) -> None:

@@ -66,9 +66,12 @@ def _paint(prints: tuple[PrintMap, ...], rows: int, canvas: Canvas, shown: Shown
             image = np.asarray(open_photo(base64.b64decode(p.png), p.label, 400))
         except (KuffinError, ValueError):
             image = np.full((8, 8, 3), 128, np.uint8)
-        area = canvas.axes(x, y, side, side)
+        high, wide_px = image.shape[:2]
+        shrink = side / max(high, wide_px)
+        area = canvas.axes(x, y, shrink * wide_px, shrink * high)
+        canvas.frame(x, y, shrink * wide_px, shrink * high)
         area.axis("off")
-        area.imshow(image, interpolation="nearest", aspect="equal")
+        area.imshow(image, interpolation="nearest", aspect="auto")
         canvas.say(x, y + side + 0.8 * em, p.label, bold=True, size=0.9, most=wide - 0.5 * em)
         canvas.say(x, y + side + 1.9 * em, f"{p.where}: {p.said}", size=0.75, most=wide - 0.5 * em)
         canvas.say(x, y + side + 2.9 * em, p.reading, size=0.75, colour=colours.muted, most=wide - 0.5 * em)
