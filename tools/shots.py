@@ -166,6 +166,7 @@ def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     window.state.choose_study(blocks)
     settle_down(app, window)
     window.show_desk("Publish")
+    settle_down(app, window)
     window.publish.page_page.words.setPlainText(
         "Plover keeps the die {Plover, Tern} than our old Tern. Dunlin is cooler than Knot."
     )

@@ -84,7 +84,8 @@ class PagePage(QWidget):
         self.preview = Preview(state.jobs)
         self._said = text(style="small", wrap=False)
         self.preview.ready.connect(lambda: self._said.setText(self._sheets()))
-        left = QWidget()
+        self._left = left = QWidget()
+        left.setEnabled(False)  # until it is known what the notebook holds
         column = QVBoxLayout(left)
         column.setContentsMargins(0, 0, 10, 0)
         column.setSpacing(6)
@@ -126,6 +127,7 @@ class PagePage(QWidget):
         if not self.isVisible():
             return
         m, study = self._gathered.material, self.state.study
+        self._left.setEnabled(m is not None and study is not None)
         if m is None or study is None:
             self._layout = None
             self.preview.say(self._gathered.problem or ("Working …" if self.state.verdict is not None else _PURPOSE))
