@@ -135,7 +135,7 @@ def test_compare_writes_tables_and_pictures(tmp_path: Path, capsys: pytest.Captu
     assert table[1]["in_words"].startswith("Sedge is lower than Rush by ")
     assert " K." in table[1]["in_words"]
     svg = (tmp_path / "p.svg").read_text(encoding="utf-8")
-    assert svg.count("#009e73") >= 2
+    assert svg.count("#009e73") >= 2 and "rise by radiator".capitalize() in svg
     assert (tmp_path / "p.png").read_bytes().startswith(b"\x89PNG")
     code, _, err = said(capsys, *command, "--csv", str(tmp_path / "none" / "pairs.csv"))
     assert code == 2

@@ -74,7 +74,7 @@ def build_parser() -> argparse.ArgumentParser:
         help="noticed: separate where one scatters far more",
     )
     compare.add_argument("--csv", metavar="FILE", help="write the pairs as a table")
-    compare.add_argument("--picture", metavar="FILE", help="draw the comparison; the name ends in .svg or .png")
+    compare.add_argument("--picture", metavar="FILE", help="draw the comparison; the name ends in .svg, .png or .pdf")
     compare.add_argument("--json", action="store_true")
     compare.set_defaults(run=commands.compare_table)
 

@@ -211,9 +211,13 @@ def compare_table(args: argparse.Namespace) -> None:
     if args.csv:
         write_whole(args.csv, as_csv(comparison_rows(found, unit)))
     if args.picture:
-        from kuffin.app.acts.exporting import draw_comparison
+        from kuffin.publish.figures.candidates import table_drawing
+        from kuffin.publish.figures.drawing import GROUNDS, SIZES
+        from kuffin.publish.figures.rendering import rendered
 
-        draw_comparison(found, unit, Path(args.picture))
+        target = Path(args.picture)
+        drawn = table_drawing(found, f"{split_names([response])[0].name} by {args.by}", unit)
+        write_whole(target, rendered(drawn, SIZES["wide"], GROUNDS["light"], target.suffix.removeprefix(".").lower()))
     if args.json:
         _print_json(
             {

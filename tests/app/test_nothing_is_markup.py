@@ -119,7 +119,7 @@ def test_markup_is_text_on_every_desk(evil: MainWindow, at_rest: AtRest, tmp_pat
     assert seen >= 5
     assert "&&amp; &&" in window.menus.undo.text() or "&" not in window.menus.undo.text()
     window.explain()
-    write_picture(window.compare.plot, window.theme, tmp_path / "x.svg")
+    write_picture(window.state.verdict, "light", tmp_path / "x.svg")
     drawn = (tmp_path / "x.svg").read_text()
     assert "<img" not in drawn and "&lt;img" in drawn
 

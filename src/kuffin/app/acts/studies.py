@@ -8,7 +8,7 @@ from pathlib import Path
 from PySide6.QtCore import QMimeData, QObject, Signal
 from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QWidget
 
-from kuffin.app.acts.exporting import write_preparations, write_table
+from kuffin.app.acts.exporting import write_picture, write_preparations, write_table
 from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.notebooks import Notebooks
 from kuffin.app.base.settings import documents
@@ -16,6 +16,7 @@ from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.dialogs.channels import Channels
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.dialogs.onemount import OneMount
+from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
@@ -33,16 +34,11 @@ class Studies(QObject):
     started = Signal()  # a study without logs, which is to be planned
 
     def __init__(
-        self,
-        parent: QWidget,
-        state: State,
-        notebooks: Notebooks,
-        importer: Importer,
-        draw_picture: Callable[[Path], None],
+        self, parent: QWidget, state: State, notebooks: Notebooks, importer: Importer, theme: Callable[[], Theme]
     ) -> None:
         super().__init__(parent)
         self._parent, self._state, self._notebooks, self._importer = parent, state, notebooks, importer
-        self._draw_picture = draw_picture
+        self._theme = theme
         self.pending: list[str] = []
 
     def new_study(self) -> None:
@@ -181,8 +177,15 @@ class Studies(QObject):
 
     def write_to(self, path: Path, what: str) -> None:
         """Write readings, verdicts or a picture to a file."""
-        if what == "picture":
-            self._state.attempt(self._draw_picture, path)
+        verdict = self._state.verdict
+        if what == "picture" and verdict is not None:
+            name = self._theme().name
+            self._state.jobs.start(
+                f"drawing {path.name}",
+                lambda _job: write_picture(verdict, name, path),
+                lambda _: self._state.trouble.emit(f"{path.name} is written"),
+                self._state.trouble.emit,
+            )
         elif what == "preparation":
             self._state.attempt(write_preparations, self._preparations(), path)
         elif self._state.verdict is not None:

@@ -99,6 +99,7 @@ class Menus:
         self._add(out, "Copy the table, to paste", w.studies.copy_table, "", "verdict")
         self._add(out, "Everything as JSON …", lambda: w.studies.write_out("everything", ".json"), "", "verdict")
         self._add(out, "Picture as SVG …", lambda: w.studies.write_out("picture", ".svg"), "", "verdict")
+        self._add(out, "Picture as PDF …", lambda: w.studies.write_out("picture", ".pdf"), "", "verdict")
         self._add(out, "Picture as PNG …", lambda: w.studies.write_out("picture", ".png"), "", "verdict")
 
     def _view(self, menu: QMenu) -> None:

@@ -20,7 +20,6 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin import __version__
-from kuffin.app.acts.exporting import write_picture
 from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.joininglogs import Joiner
 from kuffin.app.acts.notebooks import Notebooks
@@ -94,13 +93,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.strip = Strip(self.state, self.jobs)
         self.unkept = Unkept(self.running, self)
         self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
-        self.studies = Studies(
-            self,
-            self.state,
-            self.notebooks,
-            self.importer,
-            lambda path: write_picture(self.compare.plot, self.theme, path),
-        )
+        self.studies = Studies(self, self.state, self.notebooks, self.importer, lambda: self.theme)
         self.menus = Menus(self)
         self._lay_out()
         self._connect()

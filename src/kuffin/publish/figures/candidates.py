@@ -7,10 +7,13 @@ from functools import partial
 from matplotlib.axes import Axes
 
 from kuffin.core.base.numbers import begun
+from kuffin.core.base.worked import Worked
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import digits_for, joined, number, several, span
 from kuffin.look.candidatemarks import mark
 from kuffin.look.colours import TEXT
-from kuffin.publish.figures.basis import basis_of
+from kuffin.publish.figures.basis import basis_of, interval_words, mounts_words
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
 from kuffin.said.comparisonwords import pair_rows, title
@@ -40,11 +43,40 @@ def candidates_drawing(v: StudyVerdict, result: OutcomeResult, key: str = "verdi
     )
 
 
+def table_drawing(found: Comparison, what: str, unit: str) -> Drawing:
+    """A comparison of a table of readings, which knows no study."""
+    outcome = Outcome(key="table", label=what, unit=unit, higher_is_better=found.better == "higher")
+    readings = tuple(
+        MountReading(
+            mount_id=i,
+            candidate=m.candidate,
+            round=1,
+            worked=Worked(name="Value", symbol="y", value=m.value, source="as the table says"),
+            settled=True,
+            left_out=None,
+        )
+        for i, m in enumerate(found.mounts)
+    )
+    result = OutcomeResult(outcome=outcome, readings=readings, comparison=found, why_not=None)
+    return Drawing(
+        key="table",
+        title=begun(what),
+        basis=("Open marks: single mounts", f"{begun(mounts_words(result))} · {interval_words(result)}"),
+        alt=_alt_text(begun(what), result),
+        lines=2.7 * len(found.candidates) + 1.8,
+        paint=partial(_paint, tuple(c.name for c in found.candidates), result, result.ranking(), frozenset()),
+    )
+
+
 def alt_text(v: StudyVerdict, result: OutcomeResult) -> str:
     """The picture in words, made from the verdict."""
+    return _alt_text(title(v, result.outcome), result)
+
+
+def _alt_text(what: str, result: OutcomeResult) -> str:
     found, unit = result.comparison, result.outcome.unit
     if found is None:
-        return f"{title(v, result.outcome)}: single mounts, no comparison yet. {result.why_not or ''}".strip()
+        return f"{what}: single mounts, no comparison yet. {result.why_not or ''}".strip()
     rows = []
     for name in result.ranking():
         c = found.candidate(name)
@@ -52,7 +84,7 @@ def alt_text(v: StudyVerdict, result: OutcomeResult) -> str:
         bound = "at least " if c.bound else ""
         rows.append(f"{name} {bound}{number(c.mean, digits)} {unit} ({span(c.low, c.high, unit, digits)})")
     told = [r.verdict.rstrip(".") for r in pair_rows(result)[:6]]
-    return f"{title(v, result.outcome)}, best first: {'; '.join(rows)}. {'. '.join(told)}."
+    return f"{what}, best first: {'; '.join(rows)}. {'. '.join(told)}."
 
 
 def _stages(v: StudyVerdict, result: OutcomeResult, names: list[str]) -> list[BuildStep]:
