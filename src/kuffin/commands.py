@@ -255,6 +255,19 @@ def compare_table(args: argparse.Namespace) -> None:
         print(f"note: {text}", file=sys.stderr)
 
 
+def flow(args: argparse.Namespace) -> None:
+    """Restriction of parts, and the flow of a loop."""
+    from kuffin.flowcommand import flow_said, flow_told
+
+    told = flow_told(args)
+    if args.json:
+        _print_json(told)
+        return
+    print("\n".join(flow_said(told)))
+    for warning in told["warnings"]:
+        print(warning, file=sys.stderr)
+
+
 def plan(args: argparse.Namespace) -> None:
     """How many mounts a question takes."""
     from kuffin.core.plan.design import plan_mounts

@@ -158,7 +158,10 @@ def _rebuild(db: sqlite3.Connection, table: Table) -> None:
 
 def _give_candidates_parts(db: sqlite3.Connection) -> None:
     """Format 1 had samples of candidates; from 2 on they are samples of parts on the shelf."""
-    db.execute(str(CreateTable(Base.metadata.tables["part"]).compile(dialect=sqlite.dialect())))
+    part_table = Base.metadata.tables["part"]
+    db.execute(str(CreateTable(part_table).compile(dialect=sqlite.dialect())))
+    # whatever columns the table has by now
+    usual = {c.name: _default(c) for c in part_table.columns if c.default is not None and not c.nullable}
     for table in ("candidate", "sample"):
         db.execute(f"ALTER TABLE {table} ADD COLUMN part_id INTEGER")
     db.execute("ALTER TABLE study ADD COLUMN reference_id INTEGER")
@@ -169,11 +172,9 @@ def _give_candidates_parts(db: sqlite3.Connection) -> None:
     for candidate, name, under_test in rows:
         kind = kind_under_test(under_test).part_kinds[0]
         if (kind, name) not in parts:
-            made = db.execute(
-                "INSERT INTO part (kind, name, maker, fields, currency, claim, claim_where, note) "
-                "VALUES (?, ?, '', '{}', '', '', '', '')",
-                (kind, name),
-            )
+            told = {**usual, "kind": kind, "name": name}
+            places = ", ".join("?" * len(told))
+            made = db.execute(f"INSERT INTO part ({', '.join(told)}) VALUES ({places})", tuple(told.values()))
             parts[kind, name] = int(made.lastrowid or 0)
         part = parts[kind, name]
         db.execute("UPDATE candidate SET part_id = ? WHERE id = ?", (part, candidate))

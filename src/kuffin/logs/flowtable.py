@@ -1,0 +1,93 @@
+"""Tables of flow and pressure drop, and of a pump's curve: their columns in canonical units."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.base.errors import CompareError
+from kuffin.core.base.units import parse_unit, to_canonical
+from kuffin.logs.header import split_names
+from kuffin.logs.tidy import TidyTable
+from kuffin.logs.values import is_missing, parse_number
+
+Array = NDArray[np.float64]
+
+
+@dataclass(frozen=True, kw_only=True)
+class FlowPoints:
+    """Points of one part: L/h, kPa, and how many were in series."""
+
+    flow: Array
+    drop: Array
+    count: Array
+
+
+def points_by_part(
+    table: TidyTable, part: str, flow: str, drop: str, count: str | None = None
+) -> tuple[dict[str, FlowPoints], list[str]]:
+    """A table's points by part, in the order of first appearance, and warnings.
+
+    Raises
+    ------
+    CompareError
+        Where a column is missing, or a cell is no number: the sentence says which.
+    """
+    part_at = table.find(part)
+    columns = [_column(table, name, quantity) for name, quantity in ((flow, "flow"), (drop, "pressure"))]
+    counts = np.ones(len(table.rows)) if count is None else _column(table, count, "")
+    found: dict[str, list[int]] = {}
+    blank = 0
+    for i, row in enumerate(table.rows):
+        if not row[part_at] or any(not np.isfinite(c[i]) for c in (*columns, counts)):
+            blank += 1
+            continue
+        found.setdefault(row[part_at], []).append(i)
+    if not found:
+        raise CompareError(f"{table.file}: no row has a part, a flow and a drop")
+    warnings = [f"{blank} row{'' if blank == 1 else 's'} with blanks left out"] if blank else []
+    return {
+        name: FlowPoints(flow=columns[0][at], drop=columns[1][at], count=counts[at]) for name, at in found.items()
+    }, warnings
+
+
+def pump_points(table: TidyTable) -> tuple[Array, Array, Array]:
+    """A pump's speed as a share, its flow in L/h and its head in kPa; columns are found by their names.
+
+    Raises
+    ------
+    CompareError
+    """
+    speed = _column(table, "speed", "share") / 100
+    flow, head = _column(table, "flow", "flow"), _column(table, "head", "pressure")
+    ok = np.isfinite(speed) & np.isfinite(flow) & np.isfinite(head)
+    return speed[ok], flow[ok], head[ok]
+
+
+def _column(table: TidyTable, name: str, quantity: str) -> Array:
+    """A column in its quantity's canonical unit; NaN where it is blank."""
+    at = table.find(name)
+    values = np.full(len(table.rows), np.nan)
+    for i, row in enumerate(table.rows):
+        if is_missing(row[at]):
+            continue
+        values[i], _ = parse_number(row[at], table.decimal)
+        if not np.isfinite(values[i]):
+            raise CompareError(
+                f"{table.file}: line {i + 2}, column “{table.columns[at]}”: “{row[at]}” is no number; mend or blank it"
+            )
+    written = split_names([table.columns[at]])[0].unit
+    unit = parse_unit(written) if written else None
+    if unit is None or not quantity:
+        if written and quantity and unit is None:
+            raise CompareError(
+                f"{table.file}: “{written}” of column “{table.columns[at]}” is no unit that Kuffin knows"
+            )
+        return values
+    if unit.quantity != quantity:
+        raise CompareError(
+            f"{table.file}: column “{table.columns[at]}” is in {written}, which is no unit of {quantity}"
+        )
+    return to_canonical(values, unit)[0]

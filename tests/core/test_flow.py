@@ -1,0 +1,127 @@
+"""Restriction and flow: known curves are found again, intervals hold, and what is no restriction is refused by name."""
+
+from __future__ import annotations
+
+import numpy as np
+import pytest
+
+from kuffin.core.base.errors import BenchError, CompareError
+from kuffin.core.bench.calibration import Within
+from kuffin.core.flow.accuracy import Accuracies, common_share, read_accuracy
+from kuffin.core.flow.measured import Measured, measured
+from kuffin.core.flow.operating import crossing, fit_pump, in_parallel
+from kuffin.core.flow.restriction import Restriction, fit_restriction
+from kuffin.simulated.hydraulics import Pump, loop_flow
+from kuffin.simulated.hydraulics import Restriction as TrueRestriction
+
+A, B = 0.012, 0.00031
+FLOW = np.linspace(60, 260, 9)
+GOOD = Accuracies(Within(2.0, 0.0), Within(1.0, 0.1))
+
+
+def read(rng: np.random.Generator, common: float = 0.0, count: int = 1) -> Restriction:
+    """Readings with errors of their own, and one that all share, each within its instrument's accuracy."""
+    own = np.sqrt(1 - common**2)
+    flow = FLOW * (1 + 0.01 * (own * rng.normal(size=9) + common * rng.normal()))
+    drop = count * (A * FLOW + B * FLOW**2) * (1 + 0.005 * (own * rng.normal(size=9) + common * rng.normal()))
+    drop = drop + 0.05 * (own * rng.normal(size=9) + common * rng.normal())
+    return fit_restriction("Tern", flow, drop, GOOD, np.full(9, float(count)))
+
+
+@pytest.mark.parametrize("common", [0.0, 0.7, 1.0])
+@pytest.mark.parametrize("count", [1, 3])
+def test_intervals_hold_the_truth_whether_errors_are_the_readings_own_or_common(common: float, count: int) -> None:
+    """Also where a meter is off by the same share in all of its readings, which no scatter shows."""
+    held = 0
+    for seed in range(120):
+        found = measured({"Tern": read(np.random.default_rng(seed), common, count)}, GOOD)
+        held += sum(d.low <= A * q + B * q * q <= d.high for q in (100, 220) for d in [found.drop("Tern", q)])
+    assert held >= 0.9 * 240
+
+
+def test_what_the_scatter_shows_already_is_not_counted_again() -> None:
+    rng = np.random.default_rng(3)
+    own, common = measured({"Tern": read(rng)}, GOOD), measured({"Tern": read(rng, 1.0)}, GOOD)
+    assert common.common > 0.95 > own.common
+    narrow, wide = (m.drop("Tern", 150) for m in (own, common))
+    assert narrow.high - narrow.low < wide.high - wide.low
+
+
+def test_what_all_readings_share_cancels_between_parts() -> None:
+    rng = np.random.default_rng(4)
+    found = measured({"Tern": read(rng, 1.0), "Knot": read(rng, 1.0)}, GOOD)
+    apart = found.difference("Tern", "Knot", 150)
+    alone = found.drop("Tern", 150)
+    assert apart.high - apart.low < 0.7 * (alone.high - alone.low)
+
+
+def loop() -> tuple[Measured, float]:
+    pump, parts = Pump(head_kpa=30, free_flow_l_h=500), [TrueRestriction(A, B)] * 2
+    return measured({"Tern": read(np.random.default_rng(5))}, GOOD), loop_flow(pump, 0.8, parts)
+
+
+def test_a_loops_flow_is_that_of_the_simulated_bench() -> None:
+    found, truth = loop()
+    rng = np.random.default_rng(6)
+    speed = np.repeat([0.6, 1.0], 7)
+    flow = np.concatenate([np.linspace(20, 0.9 * 500 * s, 7) for s in (0.6, 1.0)])
+    head = 30 * (speed**2 - (flow / 500) ** 2) * (1 + 0.005 * rng.normal(size=14))
+    pump = fit_pump(speed, flow, head, GOOD)
+    point = found.loop(["Tern", "Tern"], pump, 0.8)
+    assert point.low <= truth <= point.high and abs(point.flow / truth - 1) < 0.03 and not point.beyond
+    assert point.head == pytest.approx(2 * (A * point.flow + B * point.flow**2), rel=0.03)
+    assert found.loop(["Tern"], pump, 0.2).beyond == ("Tern",)
+    with pytest.raises(CompareError, match="at no speed"):
+        found.loop(["Tern"], pump, 0.0)
+
+
+def test_series_add_drops_and_parallel_adds_flows() -> None:
+    one = fit_restriction("Tern", FLOW, A * FLOW + B * FLOW**2, Accuracies())
+    assert (one.a, one.b) == pytest.approx((A, B), rel=1e-6)
+    three = fit_restriction("Tern", FLOW, 3 * (A * FLOW + B * FLOW**2), Accuracies(), np.full(9, 3.0))
+    assert (three.a, three.b) == pytest.approx((A, B), rel=1e-6)
+    assert in_parallel([one, one, one], one.at(50.0)) == pytest.approx(150.0)
+    assert float(crossing(A, B, one.at(150.0), 0.0, 1.0)) == pytest.approx(150.0)
+
+
+@pytest.mark.parametrize(
+    ("flow", "drop", "said"),
+    [
+        ([100.0], [4.0], "Tern has 1 point"),
+        ([100.0, 100.0, 100.0, 101.0], [4.0, 4.1, 4.0, 4.2], "2 different flows"),
+        ([50, 100, 150, 200], [9, 7, 5, 3], "the drop of Tern falls"),
+        ([-50, 100, 150, 200], [1, 3, 5, 9], "negative flow"),
+        ([50, 100, 150, 200], [-1, 3, 5, 9], "negative drop"),
+    ],
+)
+def test_what_is_no_restriction_is_refused_by_name(flow: list[float], drop: list[float], said: str) -> None:
+    with pytest.raises(CompareError, match=said):
+        fit_restriction("Tern", np.array(flow), np.array(drop), GOOD)
+
+
+def test_a_point_that_stands_off_is_named() -> None:
+    drop = A * FLOW + B * FLOW**2
+    drop[4] *= 1.4
+    assert fit_restriction("Tern", FLOW, drop, GOOD).standing_off == [4]
+
+
+def test_a_pump_whose_head_rises_is_refused() -> None:
+    with pytest.raises(CompareError, match="does not fall"):
+        fit_pump(np.ones(4), np.array([50.0, 100, 200, 300]), np.array([5.0, 8, 15, 30]), GOOD)
+    with pytest.raises(CompareError, match="2 points"):
+        fit_pump(np.ones(2), np.array([50.0, 100]), np.array([30.0, 28]), GOOD)
+
+
+@pytest.mark.parametrize(
+    ("written", "unit", "percent", "fixed"),
+    [("2%", "L/h", 2, 0), ("1% + 0.1 kPa", "kPa", 1, 0.1), ("10 mbar", "kPa", 0, 1.0), ("± 0.5 % + 0.2", "kPa", 0.5, 0.2)],
+)  # fmt: skip
+def test_accuracies_are_read_as_people_write_them(written: str, unit: str, percent: float, fixed: float) -> None:
+    read_it = read_accuracy(written, unit)
+    assert (read_it.percent, read_it.fixed) == pytest.approx((percent, fixed))
+
+
+def test_an_accuracy_in_another_quantity_is_refused() -> None:
+    with pytest.raises(BenchError, match="no unit of kPa"):
+        read_accuracy("1 % + 2 L/h", "kPa")
+    assert common_share([], []) == 1.0  # nothing tells how much is common: all of it
