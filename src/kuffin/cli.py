@@ -6,6 +6,8 @@ import argparse
 import os
 import sys
 import warnings
+from collections.abc import Callable
+from importlib import import_module
 from typing import NoReturn
 
 # the matrices here are small: more threads only get in each other's way (set before NumPy is imported)
@@ -21,6 +23,15 @@ class _Parser(argparse.ArgumentParser):
 
     def error(self, message: str) -> NoReturn:
         self.exit(2, f"{self.prog}: {message}; see {self.prog} --help\n")
+
+
+def _later(name: str) -> Callable[[argparse.Namespace], object]:
+    """A command that is imported only when it is run."""
+
+    def run(args: argparse.Namespace) -> object:
+        return getattr(import_module(f"kuffin.commands.{name}"), name)(args)
+
+    return run
 
 
 def _how_to_read(parser: argparse.ArgumentParser) -> None:
@@ -73,10 +84,15 @@ def build_parser() -> argparse.ArgumentParser:
         default="pooled",
         help="noticed: separate where one scatters far more",
     )
+    compare.add_argument("--along", metavar="COL", help="mounts were swept over this: read each off its own curve")
+    compare.add_argument("--at", type=float, metavar="X", help="the place at which mounts are read")
+    compare.add_argument(
+        "--along-is", choices=("speed", "flow", "level"), default="speed", help="what the sweep goes along"
+    )
     compare.add_argument("--csv", metavar="FILE", help="write the pairs as a table")
     compare.add_argument("--picture", metavar="FILE", help="draw the comparison; the name ends in .svg, .png or .pdf")
     compare.add_argument("--json", action="store_true")
-    compare.set_defaults(run=commands.compare_table)
+    compare.set_defaults(run=_later("compare"))
 
     flow = choices.add_parser("flow", help="restriction of parts from pairs of flow and pressure drop")
     flow.add_argument("table")
@@ -91,7 +107,7 @@ def build_parser() -> argparse.ArgumentParser:
     flow.add_argument("--pump", metavar="TABLE", help="a table with speed (%%), flow and head")
     flow.add_argument("--pump-speed", type=float, default=100.0, metavar="S", help="per cent of full speed")
     flow.add_argument("--json", action="store_true")
-    flow.set_defaults(run=commands.flow)
+    flow.set_defaults(run=_later("flow"))
 
     plan = choices.add_parser("plan", help="how many mounts a question takes")
     plan.add_argument("--candidates", type=int, required=True, metavar="K")

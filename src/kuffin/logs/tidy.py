@@ -5,10 +5,11 @@ from __future__ import annotations
 import csv
 import io
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from pathlib import Path
 
 import numpy as np
+from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError, LogError
 from kuffin.core.compare import MountValue
@@ -83,6 +84,29 @@ def mount_values(
     response : str
         The response's full column name.
     """
+    rows, warnings, name = rows_by_mount(table, response, by, unit, sample, rounds, adjust)
+    mounts = [
+        replace(m, value=float(v.mean(axis=0)[0]), covariates=tuple(map(float, v.mean(axis=0)[1:]))) for m, v in rows
+    ]
+    return mounts, warnings, name
+
+
+def rows_by_mount(
+    table: TidyTable,
+    response: str,
+    by: str,
+    unit: str | None = None,
+    sample: str | None = None,
+    rounds: str | None = None,
+    adjust: Sequence[str] = (),
+) -> tuple[list[tuple[MountValue, NDArray[np.float64]]], list[str], str]:
+    """A tidy table's rows, mount by mount: each of shape (rows, 1 + adjust), the response first.
+
+    Raises
+    ------
+    CompareError
+        Where a column is missing, or a cell is no number.
+    """
     y_at, by_at = table.find(response), table.find(by)
     unit_at = None if unit is None else table.find(unit)
     sample_at = None if sample is None else table.find(sample)
@@ -126,17 +150,8 @@ def mount_values(
             warnings.append(
                 f"mount {twice[0][2]} of {twice[0][0]} stands in several rounds; each is taken for a mount of its own"
             )
-    mounts = []
-    for (candidate, s, m, r), numbers in groups.items():
-        mean = np.mean(numbers, axis=0)
-        mounts.append(
-            MountValue(
-                candidate=candidate,
-                mount=m,
-                value=float(mean[0]),
-                round=r,
-                sample=s,
-                covariates=tuple(float(v) for v in mean[1:]),
-            )
-        )
-    return mounts, warnings, table.columns[y_at]
+    found = [
+        (MountValue(candidate=candidate, mount=m, value=float("nan"), round=r, sample=s), np.asarray(numbers, float))
+        for (candidate, s, m, r), numbers in groups.items()
+    ]
+    return found, warnings, table.columns[y_at]

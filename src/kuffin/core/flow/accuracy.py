@@ -17,7 +17,7 @@ from kuffin.core.bench.calibration import Within
 Array = NDArray[np.float64]
 _COVERS = 1.96  # an accuracy is a half-width of 95 %
 _NOT_TOLD = Within()
-_CAUTIOUS = 0.8  # how sure the scatter's share has to be
+_CAUTIOUS = 0.65  # how sure the scatter's share has to be
 
 
 def read_accuracy(written: str, unit: str) -> Within:
@@ -71,7 +71,7 @@ def common_share(chi2: Sequence[float], freedom: Sequence[int]) -> float:
     common to all of them and does not average out. The scatter's share is taken at its lower end, as few readings tell it badly.
 
     >>> round(common_share([30.0], [30]), 2), common_share([0.1], [30]) > 0.99
-    (0.41, True)
+    (0.27, True)
     """
     nu = int(sum(freedom))
     if nu < 1:

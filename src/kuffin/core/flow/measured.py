@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.flow.accuracy import Accuracies, common_share
 from kuffin.core.flow.operating import OperatingPoint, PumpCurve, operating_point, with_common
-from kuffin.core.flow.restriction import DRAWS, Restriction
+from kuffin.core.flow.restriction import DRAWS, PartCurve
 
 Array = NDArray[np.float64]
 _SEED = 18
@@ -36,7 +36,7 @@ class Measured:
         The share of the instruments' accuracy that is the same in all readings.
     """
 
-    parts: Mapping[str, Restriction]
+    parts: Mapping[str, PartCurve]
     common: float
     accuracies: Accuracies
     draws: Mapping[str, Array] = field(repr=False)
@@ -65,7 +65,7 @@ class Measured:
         return np.asarray(a * flow + b * flow**2 + self.offset, float)
 
 
-def measured(parts: Mapping[str, Restriction], accuracies: Accuracies) -> Measured:
+def measured(parts: Mapping[str, PartCurve], accuracies: Accuracies) -> Measured:
     """Put together what was measured with the same instruments."""
     rng = np.random.default_rng(_SEED)
     common = common_share([p.chi2 for p in parts.values()], [p.freedom for p in parts.values()])

@@ -11,7 +11,7 @@ from scipy.optimize import nnls
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.flow.accuracy import Accuracies
-from kuffin.core.flow.restriction import DRAWS, Restriction, drawn
+from kuffin.core.flow.restriction import DRAWS, PartCurve, drawn
 
 Array = NDArray[np.float64]
 
@@ -101,7 +101,7 @@ class OperatingPoint:
 def crossing(a: Array | float, b: Array | float, h: Array | float, k: Array | float, speed: float) -> Array:
     """The flow at which a·V̇ + b·V̇² = h·s² − k·V̇², L/h; the root is written so that it stays exact for small flows.
 
-    >>> float(crossing(0.0, 0.0003, 30.0, 0.0001, 1.0)) ** 2 * 0.0004
+    >>> round(float(crossing(0.0, 0.0003, 30.0, 0.0001, 1.0)) ** 2 * 0.0004, 6)
     30.0
     """
     square = np.asarray(b, float) + np.asarray(k, float)
@@ -112,7 +112,7 @@ def crossing(a: Array | float, b: Array | float, h: Array | float, k: Array | fl
 
 
 def operating_point(
-    parts: Sequence[Restriction], drawn_parts: Sequence[Array], pump: PumpCurve, speed: float, rng: np.random.Generator
+    parts: Sequence[PartCurve], drawn_parts: Sequence[Array], pump: PumpCurve, speed: float, rng: np.random.Generator
 ) -> OperatingPoint:
     """The flow of parts in series on a pump.
 
@@ -144,7 +144,7 @@ def operating_point(
     )
 
 
-def in_parallel(parts: Sequence[Restriction], drop: float) -> float:
+def in_parallel(parts: Sequence[PartCurve], drop: float) -> float:
     """The flow through parts side by side at a drop, L/h: flows add at the same drop.
 
     >>> q = np.array([60.0, 120.0, 180.0])

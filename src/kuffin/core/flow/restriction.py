@@ -24,7 +24,7 @@ _FEWEST = 3
 
 
 @dataclass(frozen=True, kw_only=True)
-class Restriction:
+class PartCurve:
     """A part's fitted curve.
 
     Attributes
@@ -76,7 +76,7 @@ class Restriction:
 
 def fit_restriction(
     name: str, flow: Array, drop: Array, accuracies: Accuracies, count: Array | None = None
-) -> Restriction:
+) -> PartCurve:
     """Fit a part's curve.
 
     Parameters
@@ -114,7 +114,7 @@ def fit_restriction(
     residuals = (each - design @ fitted) / sigma
     weighted = design / sigma[:, None]
     covariance = np.linalg.pinv(weighted.T @ weighted)
-    return Restriction(
+    return PartCurve(
         name=name,
         a=float(fitted[0]),
         b=float(fitted[1]),

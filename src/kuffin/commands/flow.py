@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import argparse
 import itertools
+import sys
 from typing import Any
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.plaindata import json_text
 from kuffin.core.flow.accuracy import Accuracies, read_accuracy
 from kuffin.core.flow.measured import Measured, measured
 from kuffin.core.flow.operating import PumpCurve, fit_pump
@@ -136,3 +138,14 @@ def flow_said(told: dict[str, Any]) -> list[str]:
             f"{' + '.join(loop['parts'])}: {loop['flow_l_h']:.0f} L/h ({loop['low']:.0f} to {loop['high']:.0f}) at {loop['head_kpa']:.1f} kPa{beyond}"
         )
     return lines
+
+
+def flow(args: argparse.Namespace) -> None:
+    """PartCurve of parts, and the flow of a loop."""
+    told = flow_told(args)
+    if args.json:
+        print(json_text(told))
+        return
+    print("\n".join(flow_said(told)))
+    for warning in told["warnings"]:
+        print(warning, file=sys.stderr)

@@ -10,16 +10,15 @@ from kuffin.core.bench.calibration import Within
 from kuffin.core.flow.accuracy import Accuracies, common_share, read_accuracy
 from kuffin.core.flow.measured import Measured, measured
 from kuffin.core.flow.operating import crossing, fit_pump, in_parallel
-from kuffin.core.flow.restriction import Restriction, fit_restriction
-from kuffin.simulated.hydraulics import Pump, loop_flow
-from kuffin.simulated.hydraulics import Restriction as TrueRestriction
+from kuffin.core.flow.restriction import PartCurve, fit_restriction
+from kuffin.simulated.hydraulics import Pump, Restriction, loop_flow
 
 A, B = 0.012, 0.00031
 FLOW = np.linspace(60, 260, 9)
 GOOD = Accuracies(Within(2.0, 0.0), Within(1.0, 0.1))
 
 
-def read(rng: np.random.Generator, common: float = 0.0, count: int = 1) -> Restriction:
+def read(rng: np.random.Generator, common: float = 0.0, count: int = 1) -> PartCurve:
     """Readings with errors of their own, and one that all share, each within its instrument's accuracy."""
     own = np.sqrt(1 - common**2)
     flow = FLOW * (1 + 0.01 * (own * rng.normal(size=9) + common * rng.normal()))
@@ -56,7 +55,7 @@ def test_what_all_readings_share_cancels_between_parts() -> None:
 
 
 def loop() -> tuple[Measured, float]:
-    pump, parts = Pump(head_kpa=30, free_flow_l_h=500), [TrueRestriction(A, B)] * 2
+    pump, parts = Pump(head_kpa=30, free_flow_l_h=500), [Restriction(A, B)] * 2
     return measured({"Tern": read(np.random.default_rng(5))}, GOOD), loop_flow(pump, 0.8, parts)
 
 
