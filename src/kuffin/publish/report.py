@@ -13,7 +13,6 @@ from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook.entities import Study
 from kuffin.notebook.store import Notebook
 from kuffin.publish.figures.drawing import FORMS, GROUNDS, SIZES, Drawing, Ground, Size
-from kuffin.publish.figures.ofstudy import verdict_drawings
 from kuffin.publish.figures.rendering import rendered_as
 from kuffin.publish.packagetables import OPEN_MARKS
 from kuffin.publish.page.layout import PageLayout
@@ -22,7 +21,6 @@ from kuffin.publish.page.writing import page_html, page_pdf
 from kuffin.publish.spreadsheet import as_spreadsheet
 from kuffin.publish.summarytable import as_html, as_markdown, summary_rows
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
-from kuffin.publish.video import card
 from kuffin.said.runmarks import rows_of_runs
 from kuffin.verdict.study import judge
 
@@ -74,13 +72,12 @@ def put(folder: Path, made: Made) -> None:
 
 def report_files(m: Material, theme: str = "light", report: Report = lambda _: None) -> Iterator[Made]:
     """All files of a report, one after the other."""
-    v = m.verdict
     html = page_html(m, PageLayout.of(m.study.published), theme, report=lambda x: report(0.2 * x))
     yield Made("page.html", html.encode())
     yield Made("page.pdf", page_pdf(html))
     report(0.5)
     yield from table_files(m)
-    pictures = [*verdict_drawings(m.notebook, v, m.grid), card(v)]
+    pictures = m.slides
     for i, drawing in enumerate(pictures):
         report(0.55 + 0.45 * i / len(pictures))
         yield from figure_files(drawing, SIZES["wide"], GROUNDS[theme], FORMS)

@@ -154,7 +154,6 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QCheckBox::indicator, QListWidget::indicator {{ width: 13px; height: 13px; border: 1px solid {t.muted}; border-radius: 2px; background: {t.raised}; }}
     QCheckBox::indicator:checked, QListWidget::indicator:checked {{ image: url({icons}/tick.svg); }}
     QCheckBox:focus {{ text-decoration: underline; }}
-    QLabel[sheet="true"] {{ border: 1px solid {t.hairline}; }}
     QSizeGrip {{ image: none; }}
     QComboBox QAbstractItemView {{ background: {t.raised}; color: {t.ink}; selection-background-color: {t.accent_ground};
         selection-color: {t.ink}; border: 1px solid {t.hairline}; }}

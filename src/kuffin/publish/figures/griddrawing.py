@@ -19,6 +19,8 @@ from kuffin.verdict.tradeoffs import grid_said
 
 Results = Mapping[Cell, OutcomeResult]
 
+GRID = "outcomes"  # its key, and how those of its further pictures begin
+
 
 def grid_drawings(v: StudyVerdict, axes: Axes, results: Results, together: int = 2) -> list[Drawing]:
     """The grid of all outcomes under all conditions, so many outcomes on a picture; none where there is only one cell."""
@@ -37,7 +39,7 @@ def _drawing(v: StudyVerdict, whole: Axes, axes: Axes, results: Results, number_
     counts = mounts_words(next(iter(here.values())))
     names = [row_label(o) for o in axes.outcomes]
     return Drawing(
-        key=f"outcomes{f'-{number_ + 1}' if number_ else ''}",
+        key=f"{GRID}{f'-{number_ + 1}' if number_ else ''}",
         title=f"{begun(joined(names))}: how far each is behind the best",
         basis=(
             begun(" · ".join(w for w in (f"measured at {measured}" if measured else "", counts) if w)),

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Any
 
@@ -15,7 +15,7 @@ from kuffin.publish.figures.baselinedrawing import baseline_drawing
 from kuffin.publish.figures.basis import conditions_words
 from kuffin.publish.figures.candidates import candidates_drawing
 from kuffin.publish.figures.drawing import Drawing
-from kuffin.publish.figures.griddrawing import Results, grid_drawings
+from kuffin.publish.figures.griddrawing import GRID, Results, grid_drawings
 from kuffin.publish.figures.linesdrawing import claims_drawings
 from kuffin.publish.figures.printsdrawing import PrintMap, prints_drawing
 from kuffin.publish.figures.scatterdrawing import scatter_drawing
@@ -52,7 +52,7 @@ def grid_of(v: StudyVerdict, report: Report = lambda _: None) -> GridResults:
     return GridResults(axes=axes, results=results)
 
 
-def verdict_drawings(notebook: Notebook, v: StudyVerdict, grid: GridResults, together: int = 2) -> list[Drawing]:
+def verdict_drawings(notebook: Notebook, v: StudyVerdict, grid: GridResults, together: int) -> list[Drawing]:
     """Every picture that is made from the verdict; what there is nothing for is left out."""
     study = v.evidence.study
     shown = [
@@ -67,6 +67,17 @@ def verdict_drawings(notebook: Notebook, v: StudyVerdict, grid: GridResults, tog
         prints_drawing(prints_of(notebook, v)),
     ]
     return [d for d in shown if d is not None]
+
+
+def as_slides(v: StudyVerdict, drawings: Iterable[Drawing], grid: GridResults) -> list[Drawing]:
+    """The same pictures for a screen, where the grid of outcomes takes several."""
+    out: list[Drawing] = []
+    for d in drawings:
+        if not d.key.startswith(GRID):
+            out.append(d)
+        elif d.key == GRID:
+            out += grid_drawings(v, grid.axes, grid.results)
+    return out
 
 
 def run_drawings(notebook: Notebook, v: StudyVerdict, report: Report = lambda _: None) -> Iterator[Drawing]:

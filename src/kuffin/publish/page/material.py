@@ -11,7 +11,8 @@ from kuffin.notebook.photos import photos
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
 from kuffin.publish.figures.drawing import Drawing
-from kuffin.publish.figures.ofstudy import GridResults, grid_of, verdict_drawings
+from kuffin.publish.figures.ofstudy import GridResults, as_slides, grid_of, verdict_drawings
+from kuffin.publish.video import card
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.value import Value, value_of
 
@@ -26,7 +27,9 @@ class Material:
     Attributes
     ----------
     drawings : dict
-        By their key.
+        Those of the page, by their key.
+    slides : tuple of Drawing
+        Those for a screen, the card with the verdict among them.
     photos : tuple of (Mount, Attachment)
     """
 
@@ -39,6 +42,7 @@ class Material:
     grid: GridResults
     value: Value | None
     drawings: dict[str, Drawing]
+    slides: tuple[Drawing, ...]
     photos: tuple[tuple[Mount, Attachment], ...]
 
     def pictures(self, key: str) -> list[Drawing]:
@@ -70,6 +74,8 @@ def gather(notebook: Notebook, v: StudyVerdict, report: Report = lambda _: None)
     with notebook.session() as session:
         protocol = None if study.protocol_id is None else session.get(Protocol, study.protocol_id)
     pictures = tuple((m, p) for _, m in v.evidence.mounts for p in photos(notebook, mount_id=m.id))
+    on_paper = max(1, int(_PAGE_LINES / (1.25 * len(v.candidates) + 3.4)))
+    drawings = verdict_drawings(notebook, v, grid, together=on_paper)
     return Material(
         notebook=notebook,
         verdict=v,
@@ -79,11 +85,7 @@ def gather(notebook: Notebook, v: StudyVerdict, report: Report = lambda _: None)
         protocol=protocol,
         grid=grid,
         value=value_of(v, bench, shelf),
-        drawings={
-            d.key: d
-            for d in verdict_drawings(
-                notebook, v, grid, together=max(1, int(_PAGE_LINES / (1.25 * len(v.candidates) + 3.4)))
-            )
-        },
+        drawings={d.key: d for d in drawings},
+        slides=(*as_slides(v, drawings, grid), card(v)),
         photos=pictures,
     )

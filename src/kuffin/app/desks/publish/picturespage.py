@@ -134,12 +134,8 @@ class PicturesPage(QWidget):
             self.said.show()
             self._clear()
             return
-        from kuffin.publish.figures.ofstudy import verdict_drawings
-        from kuffin.publish.video import card
-
         self.said.hide()
-        found = [*verdict_drawings(m.notebook, m.verdict, m.grid), card(m.verdict)]
-        self._list({d.key: d for d in found})
+        self._list({d.key: d for d in m.slides})
 
     def _list(self, drawings: dict[str, Drawing]) -> None:
         chosen = self._chosen_key()

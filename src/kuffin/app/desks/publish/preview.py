@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QImage, QPixmap, QResizeEvent
+from PySide6.QtCore import QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QImage, QPainter, QPen, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Job, Jobs, Task
+from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import empty, text
 
 if TYPE_CHECKING:
@@ -26,6 +27,28 @@ _SHEETS = {
 
 
 @guarded
+class Sheet(Painted):
+    """One sheet, drawn as wide as it is; only while it is seen."""
+
+    def __init__(self, image: QImage, name: str) -> None:
+        super().__init__()
+        self.image = image
+        self.setAccessibleName(name)
+
+    def fit(self, width: int) -> None:
+        """Take a width."""
+        self.setFixedSize(width, int(width * self.image.height() / max(self.image.width(), 1)))
+
+    def draw(self, painter: QPainter, seen: QRect) -> None:
+        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+        share = self.image.width() / max(self.width(), 1)
+        part = QRectF(seen.x() * share, seen.y() * share, seen.width() * share, seen.height() * share)
+        painter.drawImage(QRectF(seen), self.image, part)
+        painter.setPen(QPen(self.palette().mid().color()))
+        painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+
+
+@guarded
 class Preview(QScrollArea):
     """Sheets below each other, as wide as there is room for. `ready` tells when they are there."""
 
@@ -37,7 +60,7 @@ class Preview(QScrollArea):
         self._jobs = jobs
         self._job: Job | None = None
         self.images: list[QImage] = []
-        self._labels: list[QWidget] = []
+        self._sheets: list[Sheet] = []
         self._inside = QWidget()
         self._column = QVBoxLayout(self._inside)
         self._column.setContentsMargins(0, 0, 8, 0)
@@ -94,7 +117,7 @@ class Preview(QScrollArea):
             self._job = None
         self.images = []
         empty(self._column)
-        self._labels = []
+        self._sheets = []
         self._column.addWidget(text(words, style="muted"))
         self._column.addStretch()
 
@@ -103,14 +126,11 @@ class Preview(QScrollArea):
         at = self.verticalScrollBar().value()
         self.images = images
         empty(self._column)
-        self._labels = []
-        for i, _ in enumerate(images, 1):
-            label = text(wrap=False)
-            label.setAlignment(Qt.AlignmentFlag.AlignHCenter)
-            label.setProperty("sheet", "true")
-            label.setAccessibleName(f"Sheet {i} of {len(images)}")
-            self._column.addWidget(label, 0, Qt.AlignmentFlag.AlignHCenter)
-            self._labels.append(label)
+        self._sheets = []
+        for i, image in enumerate(images, 1):
+            sheet = Sheet(image, f"Sheet {i} of {len(images)}")
+            self._column.addWidget(sheet, 0, Qt.AlignmentFlag.AlignHCenter)
+            self._sheets.append(sheet)
         self._column.addStretch()
         self._fit()
         self.verticalScrollBar().setValue(at)
@@ -120,13 +140,9 @@ class Preview(QScrollArea):
         self._fit()
 
     def _fit(self) -> None:
-        ratio = self.devicePixelRatioF()
         room = max(self.viewport().width() - 12, 120)
-        for label, image in zip(self._labels, self.images, strict=True):
-            wide = min(room, int(image.width() / 1.5))
-            shown = image.scaledToWidth(int(wide * ratio), Qt.TransformationMode.SmoothTransformation)
-            shown.setDevicePixelRatio(ratio)
-            label.setPixmap(QPixmap.fromImage(shown))  # type: ignore[attr-defined]
+        for sheet in self._sheets:
+            sheet.fit(min(room, int(sheet.image.width() / 1.5)))
 
 
 def _image(sheet: object, way: str) -> QImage:
