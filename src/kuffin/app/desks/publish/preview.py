@@ -27,7 +27,7 @@ _SHEETS = {
 
 
 @guarded
-class Sheet(Painted):
+class PaperSheet(Painted):
     """One sheet, drawn as wide as it is; only while it is seen."""
 
     def __init__(self, image: QImage, name: str) -> None:
@@ -60,7 +60,7 @@ class Preview(QScrollArea):
         self._jobs = jobs
         self._job: Job | None = None
         self.images: list[QImage] = []
-        self._sheets: list[Sheet] = []
+        self._sheets: list[PaperSheet] = []
         self._inside = QWidget()
         self._column = QVBoxLayout(self._inside)
         self._column.setContentsMargins(0, 0, 8, 0)
@@ -128,7 +128,7 @@ class Preview(QScrollArea):
         empty(self._column)
         self._sheets = []
         for i, image in enumerate(images, 1):
-            sheet = Sheet(image, f"Sheet {i} of {len(images)}")
+            sheet = PaperSheet(image, f"Sheet {i} of {len(images)}")
             self._column.addWidget(sheet, 0, Qt.AlignmentFlag.AlignHCenter)
             self._sheets.append(sheet)
         self._column.addStretch()
