@@ -109,6 +109,21 @@ def build_parser() -> argparse.ArgumentParser:
     flow.add_argument("--json", action="store_true")
     flow.set_defaults(run=_later("flow"))
 
+    sound = choices.add_parser("sound", help="levels and tones of a recording")
+    sound.add_argument("recording")
+    sound.add_argument("--calibration", metavar="FILE", help="a recording of a calibrator's tone")
+    sound.add_argument("--level", type=float, default=94.0, metavar="DB", help="the calibrator's level, default 94 dB")
+    sound.add_argument(
+        "--calibration-gain",
+        type=float,
+        default=0.0,
+        metavar="DB",
+        help="how much higher it was recorded than the rest; negative: lower",
+    )
+    sound.add_argument("--background", metavar="FILE", help="a recording of the place with everything off")
+    sound.add_argument("--json", action="store_true")
+    sound.set_defaults(run=_later("sound"))
+
     plan = choices.add_parser("plan", help="how many mounts a question takes")
     plan.add_argument("--candidates", type=int, required=True, metavar="K")
     plan.add_argument("--sd", type=float, required=True, metavar="S")

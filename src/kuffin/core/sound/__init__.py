@@ -1,0 +1,1 @@
+"""Recordings: levels, third octaves and tones."""
