@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QRect, QSize, Qt, Signal
 from PySide6.QtGui import QImage, QPainter, QPen, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
@@ -32,7 +32,7 @@ class PaperSheet(Painted):
 
     def __init__(self, image: QImage, name: str) -> None:
         super().__init__()
-        self.image = image
+        self.image, self._drawn = image, QImage()
         self.setAccessibleName(name)
 
     def fit(self, width: int) -> None:
@@ -40,10 +40,12 @@ class PaperSheet(Painted):
         self.setFixedSize(width, int(width * self.image.height() / max(self.image.width(), 1)))
 
     def draw(self, painter: QPainter, seen: QRect) -> None:
-        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
-        share = self.image.width() / max(self.width(), 1)
-        part = QRectF(seen.x() * share, seen.y() * share, seen.width() * share, seen.height() * share)
-        painter.drawImage(QRectF(seen), self.image, part)
+        ratio = self.devicePixelRatioF()
+        dots = int(self.width() * ratio)
+        if self._drawn.width() != dots:  # made small well, once for each width
+            self._drawn = self.image.scaledToWidth(dots, Qt.TransformationMode.SmoothTransformation)
+            self._drawn.setDevicePixelRatio(ratio)
+        painter.drawImage(0, 0, self._drawn)
         painter.setPen(QPen(self.palette().mid().color()))
         painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
 
