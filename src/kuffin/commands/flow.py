@@ -141,7 +141,7 @@ def flow_said(told: dict[str, Any]) -> list[str]:
 
 
 def flow(args: argparse.Namespace) -> None:
-    """PartCurve of parts, and the flow of a loop."""
+    """Restriction of parts, and the flow of a loop."""
     told = flow_told(args)
     if args.json:
         print(json_text(told))
