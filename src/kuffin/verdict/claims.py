@@ -11,8 +11,9 @@ import numpy as np
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
-from kuffin.core.compare.pairwords import beside_nothing, better_first, digits_for, number, span, to_settle, was_held
+from kuffin.core.compare.pairwords import beside_nothing, better_first, digits_for, span, to_settle, was_held
 from kuffin.notebook.entities import Claim
+from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.partfacts import fact_named, fact_of
 
 if TYPE_CHECKING:
@@ -115,7 +116,7 @@ def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]
         said_where=claim.said_where,
         found=found,
         judged=judged,
-        tested="the shelf" if fact is not None else _tested_words(v, (a, b)),
+        tested="the shelf" if fact is not None else measured_words(v, of=(a, b)) or "no conditions were recorded",
         made=claim.said_where or "not said",
         why_not=why,
     )
@@ -173,32 +174,6 @@ def _share(found: Comparison, pair: PairResult, a: str, b: str, outcome: Outcome
     middle = 100 * sign * (one.mean / other.mean - 1)
     half = 100 * pair.q * float(np.hypot(one.se / other.mean, one.mean * other.se / other.mean**2))
     return middle - half, middle, middle + half
-
-
-def _tested_words(v: StudyVerdict, names: tuple[str, ...]) -> str:
-    """Under which conditions a pair was tested, from what was measured: power, room, flow, fans."""
-    said = []
-    for role, label, unit, digits in (
-        ("power", "", "W", 0),
-        ("air_in", "air", "°C", 1),
-        ("flow", "flow", "L/h", 0),
-        ("fan", "fans", "rpm", 0),
-    ):
-        values = [
-            m
-            for r in v.temperature.readings
-            if r.candidate in names and r.left_out is None
-            for run in r.runs
-            if run in v.results and (m := v.results[run].mean_of(role)) is not None
-        ]
-        if values:
-            low, high = float(np.min(values)), float(np.max(values))
-            if number(low, digits) == number(high, digits):
-                text = f"{number(low, digits)} {unit}"
-            else:
-                text = f"{number(low, digits)} to {number(high, digits)} {unit}"
-            said.append(f"{label} {text}".strip())
-    return ", ".join(said) or "no conditions were recorded"
 
 
 def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:

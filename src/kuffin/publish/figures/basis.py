@@ -4,19 +4,18 @@ from __future__ import annotations
 
 from kuffin.core.base.numbers import begun
 from kuffin.core.bench.outcomes import Outcome
-from kuffin.core.compare.pairwords import several, span
+from kuffin.core.compare.pairwords import several
 from kuffin.core.heat.normalise import School
+from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
-
-_MEASURED = ((("power",), "W", 0, ""), (("air_in", "room"), "°C", 1, "air "), (("flow",), "L/h", 0, "flow "))
 
 
 def conditions_words(v: StudyVerdict, outcome: Outcome) -> str:
     """The conditions: the load step, what was measured of power, air and flow, and what is left in or was carried."""
     about = next((c for c in v.conditions if c.name == v.condition), None)
     said = [f"Under {about.words}"] if about is not None and not outcome.of_run else []
-    measured = measured_words(v, v.condition)
+    measured = measured_words(v)
     if measured:
         said.append(f"measured at {measured}")
     if isinstance(outcome, School) and outcome.rebased:
@@ -26,19 +25,6 @@ def conditions_words(v: StudyVerdict, outcome: Outcome) -> str:
     if v.corrected and v.baseline is not None:
         said.append(f"corrected by the baseline {v.baseline.name}")
     return begun(" · ".join(said))
-
-
-def measured_words(v: StudyVerdict, condition: str | None, *, power: bool = True) -> str:
-    """The range of the runs' own power (where asked for), air and flow, where they were recorded."""
-    told = []
-    results = [one for r in v.results.values() if (one := r.at(condition)) is not None]
-    for roles, unit, digits, name in _MEASURED if power else _MEASURED[1:]:
-        means = [
-            x for r in results if (x := next((m for k in roles if (m := r.mean_of(k)) is not None), None)) is not None
-        ]
-        if means:
-            told.append(name + span(min(means), max(means), unit, digits))
-    return ", ".join(told)
 
 
 def mounts_words(result: OutcomeResult) -> str:

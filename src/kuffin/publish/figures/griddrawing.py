@@ -9,10 +9,11 @@ from kuffin.core.base.numbers import begun
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.pairwords import best_of, joined, number
 from kuffin.look.candidatemarks import mark
-from kuffin.publish.figures.basis import measured_words, mounts_words
+from kuffin.publish.figures.basis import mounts_words
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
 from kuffin.verdict.grid import Axes, Cell, behind, family_confidence, row_label
+from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.tradeoffs import grid_said
@@ -35,7 +36,7 @@ def _drawing(v: StudyVerdict, whole: Axes, axes: Axes, results: Results, number_
     order += [n for n in v.candidates if n not in order]
     here = {c: r for c, r in results.items() if c in axes.cells}
     said = grid_said(axes, here)
-    measured = measured_words(v, v.condition, power=len(axes.conditions) < 2)
+    measured = measured_words(v, without=("power",) if len(axes.conditions) > 1 else ())
     counts = mounts_words(next(iter(here.values())))
     names = [row_label(o) for o in axes.outcomes]
     return Drawing(

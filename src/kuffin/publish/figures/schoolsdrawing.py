@@ -6,9 +6,10 @@ from functools import partial
 
 from kuffin.core.compare.pairwords import joined
 from kuffin.look.candidatemarks import mark
-from kuffin.publish.figures.basis import measured_words, mounts_words
+from kuffin.publish.figures.basis import mounts_words
 from kuffin.publish.figures.canvas import Canvas, wrapped
 from kuffin.publish.figures.drawing import Drawing, Shown
+from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.schoolflips import SchoolRow, side_by_side, summary
 from kuffin.verdict.study import StudyVerdict
 
@@ -19,7 +20,7 @@ def schools_drawing(v: StudyVerdict) -> Drawing | None:
         return None
     rows = side_by_side(v)
     ranked = [r for r in rows if r.ranking]
-    measured = measured_words(v, v.condition)
+    measured = measured_words(v)
     return Drawing(
         key="schools",
         title="The order under every way of taking out room, power and flow",

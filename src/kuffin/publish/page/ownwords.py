@@ -12,9 +12,9 @@ from dataclasses import dataclass
 
 from kuffin.core.compare import PairResult
 from kuffin.core.compare.pairwords import better_first, digits_for, number, span
-from kuffin.publish.figures.basis import measured_words
 from kuffin.said.line import verdict_line
 from kuffin.verdict.grid import axes_of
+from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
 
@@ -42,7 +42,7 @@ def fields_of(v: StudyVerdict) -> dict[str, str]:
     """Every live field: by what stands between the braces, what it says now."""
     found, unit = v.main.comparison, v.outcome.unit
     out = {"answer": verdict_line(v).sentence, "question": v.question, "mounts": str(_counting(v))}
-    measured = measured_words(v, v.condition)
+    measured = measured_words(v)
     if measured:
         out["conditions"] = measured
     if v.outcome.temperature:
