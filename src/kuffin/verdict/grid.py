@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -64,6 +65,26 @@ def behind(outcome: Outcome, found: Comparison, one: CandidateResult) -> tuple[f
     if outcome.higher_is_better:
         return best - one.high, best - one.mean, best - one.low
     return one.low - best, one.mean - best, one.high - best
+
+
+def small_by(outcome: Outcome, found: Sequence[Comparison]) -> float:
+    """What is small by an outcome: the difference that matters, where it is told."""
+    return next((f.margin for f in found if f.margin), outcome.matters or 1.0)
+
+
+def reach(outcome: Outcome, found: Sequence[Comparison]) -> tuple[float, float]:
+    """How far an outcome's scale goes below the best, and behind it, in all its cells together.
+
+    A candidate of one mount may have a boundless interval: it must not squash the others.
+    """
+    one = small_by(outcome, found)
+    below, most = 0.1 * one, 0.2 * one
+    for comparison in found:
+        each = [behind(outcome, comparison, c) for c in comparison.candidates if not c.bound]
+        spread = max((mean for _, mean, _ in each), default=0.0)
+        most = max([most, *(min(high, 2 * spread + 3 * one) for _, _, high in each)])
+        below = max([below, *(min(-low, 3 * one) for low, _, _ in each)])
+    return below, most
 
 
 def axes_of(v: StudyVerdict) -> Axes:

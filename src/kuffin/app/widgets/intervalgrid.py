@@ -15,8 +15,9 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import best_of, number
-from kuffin.verdict.grid import Axes, Cell, behind, row_label
+from kuffin.verdict.grid import Axes, Cell, behind, reach, row_label, small_by
 from kuffin.verdict.outcomes import OutcomeResult
 
 _PATIENCE_S = 0.02
@@ -83,28 +84,13 @@ class IntervalGrid(Walked):
         y = _TOP + keys.index(cell.outcome) * (self._cell_height() + _GAP)
         return QRectF(x, y, width - 12, self._cell_height())
 
-    def _behind(self, outcome: Outcome) -> list[list[tuple[float, float, float]]]:
-        """Of each cell of an outcome that is there: every candidate's low, mean and high behind the best one's mean."""
-        return [
-            [behind(outcome, found, c) for c in found.candidates if not c.bound]
-            for cell, result in self._results.items()
-            if cell.outcome == outcome.key and (found := result.comparison) is not None
-        ]
-
-    def _scale(self, outcome: Outcome) -> float:
-        """What is small by an outcome: the difference that matters, where it is told."""
-        margins = [r.comparison.margin for c, r in self._results.items() if c.outcome == outcome.key and r.comparison]
-        return next((m for m in margins if m), outcome.matters or 1.0)
+    def _found(self, outcome: Outcome) -> list[Comparison]:
+        """The comparisons of an outcome that are there."""
+        return [r.comparison for c, r in self._results.items() if c.outcome == outcome.key and r.comparison is not None]
 
     def _span(self, outcome: Outcome) -> tuple[float, float]:
         """How far the scale reaches in all cells of an outcome, and how far it goes below the best."""
-        one = self._scale(outcome)
-        most, least = 0.2 * one, 0.1 * one
-        for cell in self._behind(outcome):
-            # a candidate of one mount may have a boundless interval: it must not squash the others
-            spread = max(mean for _, mean, _ in cell)
-            most = max([most, *(min(high, 2 * spread + 3.0 * one) for _, _, high in cell)])
-            least = max([least, *(min(-low, 3.0 * one) for low, _, _ in cell)])
+        least, most = reach(outcome, self._found(outcome))
         for where, means in self._rough.items():
             if means and where.outcome == outcome.key:
                 most = max(most, max(means.values()) - min(means.values()))
@@ -194,7 +180,9 @@ class IntervalGrid(Walked):
         painter.setPen(t.color("muted"))
         what = row_label(outcome)
         if found is not None:
-            best = number(found.candidate(best_of(found)).mean, 0 if self._scale(outcome) >= 3 else 1)
+            best = number(
+                found.candidate(best_of(found)).mean, 0 if small_by(outcome, self._found(outcome)) >= 3 else 1
+            )
             head = f"{what}, {'under' if outcome.higher_is_better else 'over'} {best} {outcome.unit}".rstrip()
         elif result is not None:
             head = f"{what}: {result.why_not}"

@@ -12,7 +12,7 @@ from kuffin.look.candidatemarks import mark
 from kuffin.publish.figures.basis import mounts_words
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
-from kuffin.verdict.grid import Axes, Cell, behind, family_confidence, row_label
+from kuffin.verdict.grid import Axes, Cell, behind, family_confidence, reach, row_label, small_by
 from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
@@ -56,16 +56,10 @@ def _drawing(v: StudyVerdict, whole: Axes, axes: Axes, results: Results, number_
     )
 
 
-def _span(axes: Axes, results: Results, outcome: Outcome) -> tuple[float, float]:
-    """How far the scale of an outcome reaches, below the best and behind it; a boundless interval does not squash the others."""
+def _ends(results: Results, outcome: Outcome) -> tuple[float, float]:
+    """The ends of an outcome's scale: below the best, and behind it."""
     found = [r.comparison for c, r in results.items() if c.outcome == outcome.key and r.comparison is not None]
-    one = next((f.margin for f in found if f.margin), outcome.matters or 1.0)
-    below, most = 0.1 * one, 0.2 * one
-    for comparison in found:
-        each = [behind(outcome, comparison, c) for c in comparison.candidates if not c.bound]
-        spread = max((mean for _, mean, _ in each), default=0.0)
-        most = max([most, *(min(high, 2 * spread + 3 * one) for _, _, high in each)])
-        below = max([below, *(min(-low, 3 * one) for low, _, _ in each)])
+    below, most = reach(outcome, found)
     return 1.1 * below, 1.08 * most
 
 
@@ -90,12 +84,12 @@ def _paint(
             y = top + 1.5 * em * size + inside * (i + 0.5) / len(order)
             canvas.say(1.6 * em * size, y, name, size=size, most=left - 2.2 * em * size)
             canvas.mark(canvas.sheet, 0.7 * em * size, y, mark(_place(candidates, name)), 0.3 * size)
-        below, reach = _span(axes, results, outcome)
+        ends = _ends(results, outcome)
         for column, (condition, _) in enumerate(axes.conditions):
             cell = Cell(condition, outcome.key)
             if cell in results:
                 box = (left + column * wide, top + 1.5 * em * size, wide - 1.5 * em * size, inside)
-                _paint_cell(canvas, candidates, outcome, results[cell], order, box, (below, reach), size)
+                _paint_cell(canvas, candidates, outcome, results[cell], order, box, ends, size)
 
 
 def _paint_cell(
@@ -116,8 +110,7 @@ def _paint_cell(
             x, y - 0.8 * em * size, f"{head}: {result.why_not}", size=0.85 * size, colour=colours.muted, most=width
         )
         return
-    spread = (outcome.matters or 1.0) if found.margin is None else found.margin
-    best = number(found.candidate(best_of(found)).mean, 0 if spread >= 3 else 1)
+    best = number(found.candidate(best_of(found)).mean, 0 if small_by(outcome, [found]) >= 3 else 1)
     over = "under" if outcome.higher_is_better else "over"
     canvas.say(x, y - 0.8 * em * size, f"{head}, {over} {best} {outcome.unit}".rstrip(), size=0.9 * size, most=width)
     area = canvas.axes(x, y, width, height, outcome.difference_unit)
