@@ -4,11 +4,10 @@ from __future__ import annotations
 
 import argparse
 import itertools
-import sys
 from typing import Any
 
+from kuffin.commands.telling import tell
 from kuffin.core.base.errors import CompareError
-from kuffin.core.base.plaindata import json_text
 from kuffin.core.flow.accuracy import Accuracies, read_accuracy
 from kuffin.core.flow.measured import Measured, measured
 from kuffin.core.flow.operating import PumpCurve, fit_pump
@@ -142,10 +141,4 @@ def flow_said(told: dict[str, Any]) -> list[str]:
 
 def flow(args: argparse.Namespace) -> None:
     """Restriction of parts, and the flow of a loop."""
-    told = flow_told(args)
-    if args.json:
-        print(json_text(told))
-        return
-    print("\n".join(flow_said(told)))
-    for warning in told["warnings"]:
-        print(warning, file=sys.stderr)
+    tell(args, flow_told(args), flow_said)

@@ -3,10 +3,9 @@
 from __future__ import annotations
 
 import argparse
-import sys
 from typing import Any
 
-from kuffin.core.base.plaindata import json_text
+from kuffin.commands.telling import tell
 from kuffin.core.sound.levels import Levels, levels, look_at_recording, sensitivity, without_background
 from kuffin.logs.audio import read_recording
 
@@ -88,10 +87,4 @@ def sound_said(told: dict[str, Any]) -> list[str]:
 
 def sound(args: argparse.Namespace) -> None:
     """Levels and tones of a recording."""
-    told = sound_told(args)
-    if args.json:
-        print(json_text(told))
-        return
-    print("\n".join(sound_said(told)))
-    for warning in told["warnings"]:
-        print(warning, file=sys.stderr)
+    tell(args, sound_told(args), sound_said)
