@@ -10,7 +10,7 @@ import pytest
 from kuffin.core.base.errors import NotebookError
 from kuffin.logs.quoted import one_line_each
 from kuffin.logs.reader import read_log
-from kuffin.logs.tidy import mount_values, read_tidy
+from kuffin.logs.tidy import mount_values, read_tidy, rows_by_mount
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.store import Notebook
@@ -28,7 +28,8 @@ def test_a_name_that_looks_like_a_blank_is_a_name(tmp_path: Path, name: str) -> 
     table = tmp_path / "table.csv"
     rows = [f"{c},{m},{m},{10 + i}" for i, c in enumerate((name, "Chalk")) for m in (name, "2", "3")]
     table.write_text("paste,mount,round,rise\n" + "\n".join([*rows, f"{name},4,4,NA"]) + "\n")
-    mounts, warnings, _ = mount_values(read_tidy(table), "rise", "paste", "mount", None, "round")
+    rows, warnings, _ = rows_by_mount(read_tidy(table), "rise", "paste", "mount", None, "round")
+    mounts = mount_values(rows)
     assert {m.candidate for m in mounts} == {name, "Chalk"} and len(mounts) == 6
     assert {m.mount for m in mounts} == {name, "2", "3"} == {m.round for m in mounts}
     assert warnings == ["1 row with a blank was left out"]

@@ -14,7 +14,7 @@ from kuffin.logs.channelguess import guess_role
 from kuffin.logs.guess import guess_candidate
 from kuffin.logs.header import is_unit_row, split_names, unique_names
 from kuffin.logs.table import LogChannel
-from kuffin.logs.tidy import mount_values, read_tidy
+from kuffin.logs.tidy import mount_values, read_tidy, rows_by_mount
 from kuffin.logs.values import parse_number
 
 
@@ -177,7 +177,8 @@ TABLE = "rise;candidate;mount;air\n10,5;Sedge;1;21\n10,7;Sedge;1;21\n;Sedge;2;22
 def test_readings_of_one_mount_are_averaged_and_blanks_dropped_with_a_word(tmp_path: Path) -> None:
     path = tmp_path / "table.csv"
     path.write_text(TABLE)
-    mounts, warnings, response = mount_values(read_tidy(path), "RIS", "cand", "mount", adjust=["air"])
+    rows, warnings, response = rows_by_mount(read_tidy(path), "RIS", "cand", "mount", adjust=["air"])
+    mounts = mount_values(rows)
     assert response == "rise"
     assert [(m.candidate, m.value, m.covariates) for m in mounts] == [
         ("Sedge", pytest.approx(10.6), (21.0,)),
@@ -190,7 +191,7 @@ def test_readings_of_one_mount_are_averaged_and_blanks_dropped_with_a_word(tmp_p
 def test_each_row_is_a_mount_where_none_is_named(tmp_path: Path) -> None:
     path = tmp_path / "table.csv"
     path.write_text("v,g\n1,a\n2,a\n3,b\n")
-    assert len(mount_values(read_tidy(path), "v", "g")[0]) == 3
+    assert len(rows_by_mount(read_tidy(path), "v", "g")[0]) == 3
 
 
 @pytest.mark.parametrize(
@@ -207,4 +208,4 @@ def test_odd_tables_are_refused_with_the_place(tmp_path: Path, text: str, column
     path = tmp_path / "table.csv"
     path.write_text(text)
     with pytest.raises((CompareError, LogError), match=says):
-        mount_values(read_tidy(path), column, "g")
+        rows_by_mount(read_tidy(path), column, "g")

@@ -11,8 +11,12 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.plaindata import json_text
 
 if TYPE_CHECKING:
+    from collections.abc import Sequence
+
+    import numpy as np
+    from numpy.typing import NDArray
+
     from kuffin.core.compare import MountValue
-    from kuffin.logs.tidy import TidyTable
 
 
 def compare(args: argparse.Namespace) -> None:
@@ -21,17 +25,20 @@ def compare(args: argparse.Namespace) -> None:
     from kuffin.core.compare import compare as compared
     from kuffin.core.compare.pairwords import pair_sentence
     from kuffin.logs.header import split_names
-    from kuffin.logs.tidy import mount_values, read_tidy
+    from kuffin.logs.tidy import mount_values, read_tidy, rows_by_mount
     from kuffin.publish.tables import as_csv, comparison_rows
 
     adjust = [a.strip() for a in (args.adjust or "").split(",") if a.strip()]
     table = read_tidy(args.table)
-    columns = (args.response, args.by, args.unit, args.sample, args.round)
+    beside = _beside(args, adjust)
+    rows, warnings, response = rows_by_mount(table, args.response, args.by, args.unit, args.sample, args.round, beside)
     along: dict[str, Any] | None = None
     if args.along:
-        mounts, warnings, response, along = _along(args, table)
+        mounts, outside, along = _read_off(args, table.columns[table.find(args.along)], rows)
+        if outside:
+            warnings.append(f"not swept as far as {args.at:g}: {', '.join(outside[:6])}")
     else:
-        mounts, warnings, response = mount_values(table, *columns, adjust)
+        mounts = mount_values(rows)
     if args.reference is not None and args.reference not in {m.candidate for m in mounts}:
         near = [c for c in dict.fromkeys(m.candidate for m in mounts) if args.reference.lower() in c.lower()]
         args.reference = near[0] if len(near) == 1 else args.reference
@@ -104,24 +111,26 @@ def compare(args: argparse.Namespace) -> None:
         print(f"note: {text}", file=sys.stderr)
 
 
-def _along(args: argparse.Namespace, table: TidyTable) -> tuple[list[MountValue], list[str], str, dict[str, Any]]:
-    """Every mount's value off its own curve at the place that is asked for, and what is told of the curves."""
-    from kuffin.core.compare.along import Swept, read_along
-    from kuffin.logs.tidy import rows_by_mount
-
+def _beside(args: argparse.Namespace, adjust: list[str]) -> list[str]:
+    """The columns that are read beside the response: the sweep's, or those that are taken out."""
+    if not args.along:
+        return adjust
     if args.at is None or args.unit is None:
         raise KuffinError("--along needs --at X, the place where mounts are read, and --unit, the column of the mounts")
-    if args.adjust:
+    if adjust:
         raise KuffinError("--along takes the sweep's own curve out; --adjust does not go with it")
-    rows, warnings, response = rows_by_mount(
-        table, args.response, args.by, args.unit, args.sample, args.round, [args.along]
-    )
+    return [args.along]
+
+
+def _read_off(
+    args: argparse.Namespace, column: str, rows: Sequence[tuple[MountValue, NDArray[np.float64]]]
+) -> tuple[list[MountValue], list[str], dict[str, Any]]:
+    """Every mount's value off its own curve at the place asked for, those not swept so far, and what is told of the curves."""
+    from kuffin.core.compare.along import Swept, read_along
+
     curves = read_along([Swept(m, v[:, 1], v[:, 0]) for m, v in rows], args.at, args.along_is)
-    outside = [m.mount.mount for m in curves.mounts if m.value is None]
-    if outside:
-        warnings.append(f"not swept as far as {args.at:g}: {', '.join(outside[:6])}")
     told = {
-        "column": table.columns[table.find(args.along)],
+        "column": column,
         "at": args.at,
         "c": curves.c,
         "mounts": [
@@ -130,4 +139,4 @@ def _along(args: argparse.Namespace, table: TidyTable) -> tuple[list[MountValue]
             if m.value is not None
         ],
     }
-    return curves.values(), warnings, response, told
+    return curves.values(), [m.mount.mount for m in curves.mounts if m.value is None], told

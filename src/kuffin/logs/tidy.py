@@ -65,32 +65,6 @@ def read_tidy(path: Path | str) -> TidyTable:
     return TidyTable(path.name, header, tuple(body), "," if commas else ".")
 
 
-def mount_values(
-    table: TidyTable,
-    response: str,
-    by: str,
-    unit: str | None = None,
-    sample: str | None = None,
-    rounds: str | None = None,
-    adjust: Sequence[str] = (),
-) -> tuple[list[MountValue], list[str], str]:
-    """Average a tidy table's rows into one value for each mount.
-
-    Returns
-    -------
-    mounts : list of MountValue
-        In the order of first appearance.
-    warnings : list of str
-    response : str
-        The response's full column name.
-    """
-    rows, warnings, name = rows_by_mount(table, response, by, unit, sample, rounds, adjust)
-    mounts = [
-        replace(m, value=float(v.mean(axis=0)[0]), covariates=tuple(map(float, v.mean(axis=0)[1:]))) for m, v in rows
-    ]
-    return mounts, warnings, name
-
-
 def rows_by_mount(
     table: TidyTable,
     response: str,
@@ -100,7 +74,15 @@ def rows_by_mount(
     rounds: str | None = None,
     adjust: Sequence[str] = (),
 ) -> tuple[list[tuple[MountValue, NDArray[np.float64]]], list[str], str]:
-    """A tidy table's rows, mount by mount: each of shape (rows, 1 + adjust), the response first.
+    """A tidy table's rows, mount by mount.
+
+    Returns
+    -------
+    rows : list of (MountValue, ndarray)
+        In the order of first appearance; each array of shape (rows, 1 + adjust), the response first.
+    warnings : list of str
+    response : str
+        The response's full column name.
 
     Raises
     ------
@@ -155,3 +137,12 @@ def rows_by_mount(
         for (candidate, s, m, r), numbers in groups.items()
     ]
     return found, warnings, table.columns[y_at]
+
+
+def mount_values(rows: Sequence[tuple[MountValue, NDArray[np.float64]]]) -> list[MountValue]:
+    """One value for each mount: the mean of its rows as `rows_by_mount` gives them, in their order."""
+    means = [v.mean(axis=0) for _, v in rows]
+    return [
+        replace(m, value=float(mean[0]), covariates=tuple(map(float, mean[1:])))
+        for (m, _), mean in zip(rows, means, strict=True)
+    ]

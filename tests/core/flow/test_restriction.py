@@ -9,7 +9,7 @@ from kuffin.core.base.errors import BenchError, CompareError
 from kuffin.core.bench.calibration import Within
 from kuffin.core.flow.accuracy import Accuracies, common_share, read_accuracy
 from kuffin.core.flow.measured import Measured, measured
-from kuffin.core.flow.operating import crossing, fit_pump, in_parallel
+from kuffin.core.flow.operating import crossing, fit_pump
 from kuffin.core.flow.restriction import PartCurve, fit_restriction
 from kuffin.simulated.hydraulics import Pump, Restriction, loop_flow
 
@@ -74,12 +74,11 @@ def test_a_loops_flow_is_that_of_the_simulated_bench() -> None:
         found.loop(["Tern"], pump, 0.0)
 
 
-def test_series_add_drops_and_parallel_adds_flows() -> None:
+def test_parts_in_series_add_their_drops() -> None:
     one = fit_restriction("Tern", FLOW, A * FLOW + B * FLOW**2, Accuracies())
     assert (one.a, one.b) == pytest.approx((A, B), rel=1e-6)
     three = fit_restriction("Tern", FLOW, 3 * (A * FLOW + B * FLOW**2), Accuracies(), np.full(9, 3.0))
     assert (three.a, three.b) == pytest.approx((A, B), rel=1e-6)
-    assert in_parallel([one, one, one], one.at(50.0)) == pytest.approx(150.0)
     assert float(crossing(A, B, one.at(150.0), 0.0, 1.0)) == pytest.approx(150.0)
 
 

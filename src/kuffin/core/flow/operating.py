@@ -144,18 +144,6 @@ def operating_point(
     )
 
 
-def in_parallel(parts: Sequence[PartCurve], drop: float) -> float:
-    """The flow through parts side by side at a drop, L/h: flows add at the same drop.
-
-    >>> q = np.array([60.0, 120.0, 180.0])
-    >>> from kuffin.core.flow.restriction import fit_restriction
-    >>> one = fit_restriction("Tern", q, 0.0003 * q**2, Accuracies())
-    >>> round(in_parallel([one, one], one.at(100.0)), 3)
-    200.0
-    """
-    return float(sum(crossing(p.a, p.b, drop, 0.0, 1.0) for p in parts))
-
-
 def with_common(draws: Array, flow_gain: Array, drop_gain: Array) -> Array:
     """Draws of a part's coefficients with errors that all readings share: a gain of the flow meter, and one of the gauge."""
     assert draws.shape == (DRAWS, 2)
