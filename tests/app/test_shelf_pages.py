@@ -32,7 +32,7 @@ class TestTheShelf:
     ) -> None:
         with_dialog(window.start.shelf_wanted.emit, choose(tmp_path / "shelf.kuffin"))
         at_rest()
-        assert window.pages.currentIndex() == 1 and window.stack.currentWidget() is window.shelf_page
+        assert window.pages.currentIndex() == 1 and window.stack.currentWidget() is window.shelf_desk
         page = window.shelf_page
         with_dialog(lambda: page.ask_part("processor block"), type_in("Tern"))
         at_rest()

@@ -11,7 +11,7 @@ import pytest
 
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.uncertainty import Source, in_a_comparison
-from kuffin.core.heat.heatbalance import mass_percent, properties
+from kuffin.core.heat.coolant import Mix, mass_percent, properties
 from kuffin.demo.scenario import demo_runs
 from kuffin.notebook import edits, shelf
 from kuffin.notebook.store import Notebook
@@ -58,7 +58,7 @@ class TestGlycol:
 
     def test_more_than_the_table_knows_is_refused_not_clamped(self) -> None:
         with pytest.raises(TraceError, match=r"62\.6 % ethylene glycol by mass; known are 0 to 50 %"):
-            properties(30.0, "ethylene glycol", mass_percent("ethylene glycol", 60))
+            properties(30.0, Mix("ethylene glycol", mass_percent("ethylene glycol", 60)))
 
 
 class TestTheBudget:

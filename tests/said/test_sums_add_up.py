@@ -15,7 +15,8 @@ from kuffin.core.compare import Comparison, MountValue, compare
 from kuffin.core.compare.linking import LinkedDifference, linked_by_baseline, through_baseline
 from kuffin.core.compare.worked import candidate_mean, pair_difference
 from kuffin.core.findings.earlycheck import early_check
-from kuffin.core.heat.heatbalance import Mix, closure
+from kuffin.core.heat.coolant import Mix
+from kuffin.core.heat.heatbalance import closure
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.core.settle import Settled, settle
 from kuffin.core.settle.reading import final_level, plain_window

@@ -9,8 +9,9 @@ from typing import Any
 from kuffin.commands.telling import tell
 from kuffin.core.base.errors import CompareError
 from kuffin.core.flow.accuracy import Accuracies, read_accuracy
-from kuffin.core.flow.measured import Measured, measured
-from kuffin.core.flow.operating import PumpCurve, fit_pump
+from kuffin.core.flow.circuit import in_series
+from kuffin.core.flow.measured import Measured, Taken, measured
+from kuffin.core.flow.pump import PumpCurve, fit_pump
 from kuffin.core.flow.restriction import fit_restriction
 from kuffin.logs.flowtable import points_by_part, pump_points
 from kuffin.logs.tidy import read_tidy
@@ -33,7 +34,8 @@ def flow_told(args: argparse.Namespace) -> dict[str, Any]:
         if fit.standing_off:
             at = ", ".join(f"{fit.flow[i]:.0f} L/h" for i in fit.standing_off[:5])
             warnings.append(f"{name}: the point{'s' if len(fit.standing_off) > 1 else ''} at {at} stand off the curve")
-    found = measured(fits, accuracies)
+    pump = _pump(args, accuracies) if args.loop else None
+    found = measured(fits, accuracies, pump, Taken(accuracies))
     places = _flows(args.at)
     pairs = list(itertools.combinations(fits, 2))
     told: dict[str, Any] = {
@@ -53,7 +55,7 @@ def flow_told(args: argparse.Namespace) -> dict[str, Any]:
         "warnings": warnings,
     }
     if args.loop:
-        told["loop"] = _loop(args, found, _pump(args, accuracies))
+        told["loop"] = _loop(args, found)
     return told
 
 
@@ -90,19 +92,19 @@ def _pair(found: Measured, a: str, b: str, flow: float, pairs: int) -> dict[str,
     }
 
 
-def _loop(args: argparse.Namespace, found: Measured, pump: PumpCurve | None) -> dict[str, Any]:
+def _loop(args: argparse.Namespace, found: Measured) -> dict[str, Any]:
     names = [n.strip() for n in args.loop.split(",") if n.strip()]
     unknown = next((n for n in names if n not in found.parts), None)
     if unknown is not None:
         raise CompareError(f"the loop names “{unknown}”, which has no points; there are {', '.join(found.parts)}")
-    if pump is None:
+    if found.pump is None:
         return {"parts": names, "flow_l_h": None, "low": None, "high": None, "head_kpa": None, "beyond": False}
-    point = found.loop(names, pump, args.pump_speed / 100)
+    point = found.point(in_series(names), args.pump_speed / 100)
     return {
         "parts": names,
-        "flow_l_h": point.flow,
-        "low": point.low,
-        "high": point.high,
+        "flow_l_h": point.flow.value,
+        "low": point.flow.low,
+        "high": point.flow.high,
         "head_kpa": point.head,
         "beyond": bool(point.beyond),
     }

@@ -19,6 +19,7 @@ from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
 from kuffin.demo.pads import add_pad_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
+from kuffin.demo.restrictions import add_restrictions
 from kuffin.demo.shelf import fill_shelf
 from kuffin.logs.table import LogTable
 from kuffin.notebook import edits
@@ -129,6 +130,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + BLOCK_RUNS, total)),
             add_pad_study(notebook),
         ]
+        add_restrictions(notebook)
         forget_history(notebook)
         if judged:
             for one in (*further, study):

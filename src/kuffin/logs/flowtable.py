@@ -9,8 +9,9 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.units import parse_unit, to_canonical
+from kuffin.core.flow.curvekinds import CurveKind, checked
 from kuffin.logs.header import split_names
-from kuffin.logs.tidy import TidyTable
+from kuffin.logs.tidy import TidyTable, tidy_text
 from kuffin.logs.values import is_missing, parse_number
 
 Array = NDArray[np.float64]
@@ -53,6 +54,37 @@ def points_by_part(
     }, warnings
 
 
+def points_of_kind(table: TidyTable, kind: CurveKind) -> list[list[float]]:
+    """A table's rows as readings of a kind: columns by their names or, where none has such a name, in the kind's order.
+
+    Raises
+    ------
+    CompareError, BenchError
+        Where a column is missing or in a unit of another quantity, or a cell is no number.
+    """
+    named = [_by_name(table, c.name) for c in kind.columns]
+    at = named if None not in named[:2] else [i if i < len(table.columns) else None for i in range(3)]
+    if None in at[:2]:
+        wanted = " and ".join(f"“{c.name}”" for c in kind.columns[:2])
+        raise CompareError(f"{table.file}: columns for {wanted} are needed; it has {', '.join(table.columns)}")
+    columns = [
+        None if i is None else _column(table, table.columns[i], c.quantity)
+        for i, c in zip(at, kind.columns, strict=True)
+    ]
+    rows = [
+        [None if c is None or not np.isfinite(c[i]) else float(c[i]) for c in columns] for i in range(len(table.rows))
+    ]
+    return checked(kind, [r for r in rows if r[0] is not None and r[1] is not None])
+
+
+def _by_name(table: TidyTable, name: str) -> int | None:
+    """The one column whose name holds all of the words."""
+    found = [i for i, c in enumerate(table.columns) if all(w in c.casefold() for w in name.split())]
+    exact = [i for i in found if split_names([table.columns[i]])[0].name.casefold().strip() == name]
+    chosen = exact or found
+    return chosen[0] if len(chosen) == 1 else None
+
+
 def pump_points(table: TidyTable) -> tuple[Array, Array, Array]:
     """A pump's speed as a share, its flow in L/h and its head in kPa; columns are found by their names.
 
@@ -91,3 +123,25 @@ def _column(table: TidyTable, name: str, quantity: str) -> Array:
             f"{table.file}: column “{table.columns[at]}” is in {written}, which is no unit of {quantity}"
         )
     return to_canonical(values, unit)[0]
+
+
+def pasted_points(text: str, kind: CurveKind) -> list[list[float]]:
+    """Readings of a kind from pasted text, with or without a head.
+
+    Raises
+    ------
+    CompareError, BenchError, LogError
+    """
+    lines = [line for line in text.splitlines() if line.strip()]
+    if not lines:
+        raise CompareError("there is nothing to paste: copy rows of a table first")
+    first = lines[0]
+    delimiter = next((d for d in ("\t", ";", "|") if d in first), None)
+    if delimiter is None and not any(c.isalpha() for c in first):
+        blanks = first.count(" ") >= 1 and len(first.split()) in {2, 3}
+        lines = [";".join(line.split()) if blanks else line.replace(",", ";") for line in lines]
+        delimiter = ";"
+    if not any(c.isalpha() for c in first):
+        columns = len(lines[0].split(delimiter or ","))
+        lines.insert(0, (delimiter or ",").join(c.name for c in kind.columns[:columns]))
+    return points_of_kind(tidy_text("\n".join(lines), "what was pasted"), kind)

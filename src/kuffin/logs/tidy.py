@@ -47,22 +47,41 @@ def read_tidy(path: Path | str) -> TidyTable:
     """
     path = Path(path)
     with open_text(path) as table:
-        text = table.whole().decode("utf-8", "replace")
+        return tidy_text(table.whole().decode("utf-8", "replace"), path.name)
+
+
+def tidy_text(text: str, name: str) -> TidyTable:
+    """A tidy table from text, such as was pasted; see `read_tidy`.
+
+    Raises
+    ------
+    LogError
+    """
     lines = [line for line in text.split("\n") if line.strip() and not line.lstrip().startswith("#")]
     if len(lines) < 2:
-        raise LogError(f"{path.name}: a header and at least one row are needed")
-    delimiter = max((",", ";", "\t", "|"), key=lines[0].count)
+        raise LogError(f"{name}: a header and at least one row are needed")
+    delimiter = _delimiter(lines)
     rows = list(csv.reader(io.StringIO("\n".join(lines)), delimiter=delimiter, skipinitialspace=True))
     header = tuple(c.strip() for c in rows[0])
     body = []
     for number, row in enumerate(rows[1:], 2):
         if len(row) != len(header):
-            raise LogError(f"{path.name}: line {number} has {len(row)} of {len(header)} fields; mend or remove it")
+            raise LogError(f"{name}: line {number} has {len(row)} of {len(header)} fields; mend or remove it")
         body.append(tuple(c.strip() for c in row))
     commas = delimiter != "," and any(
         "," in c and "." not in c and parse_number(c, ",")[0] == parse_number(c, ",")[0] for r in body for c in r
     )
-    return TidyTable(path.name, header, tuple(body), "," if commas else ".")
+    return TidyTable(name, header, tuple(body), "," if commas else ".")
+
+
+def _delimiter(lines: Sequence[str]) -> str:
+    """What parts the head as often as the rows, where there is such a thing; else what parts the head most."""
+
+    def fits(sign: str) -> tuple[bool, int]:
+        often = lines[0].count(sign)
+        return often > 0 and all(line.count(sign) == often for line in lines[1:20]), often
+
+    return max((",", ";", "\t", "|"), key=fits)
 
 
 def rows_by_mount(

@@ -21,6 +21,7 @@ from kuffin.notebook.entities import (
     Channel,
     Chunk,
     Claim,
+    Curve,
     Edit,
     Exclusion,
     Instrument,
@@ -38,6 +39,7 @@ from kuffin.notebook.entities import (
     Tick,
     Window,
 )
+from kuffin.notebook.entities.preparing import RECORDINGS
 from kuffin.notebook.journal import BY_UNDO
 from kuffin.notebook.store import Notebook
 
@@ -62,12 +64,13 @@ _KINDS: dict[str, type[Binnable]] = {
     "bench": Bench,
     "instrument": Instrument,
     "protocol": Protocol,
-    "photo": Attachment,
+    "curve": Curve,
+    "attachment": Attachment,
 }
 
 
 # an edit that is undone and then given up leaves these: they came from outside, and may be nowhere else
-_NEVER_UNDONE_AWAY = {"run", "photo"}
+_NEVER_UNDONE_AWAY = {"run", "attachment"}
 
 
 def _label(kind: str, item: Any) -> str:
@@ -77,6 +80,10 @@ def _label(kind: str, item: Any) -> str:
         return f"{item.part.name}, sample {item.label}"
     if kind == "run":
         return f"run {item.source}"
+    if kind == "curve":
+        return f"{item.kind} of {item.part.name}"
+    if kind == "attachment":
+        return f"{'recording' if item.kind in RECORDINGS else 'photo'} {item.name}"
     return f"{kind} “{item.name}”" if kind in {"study", "protocol", "bench"} else f"{kind} {item.name}"
 
 
@@ -129,12 +136,13 @@ _BELONGS: tuple[tuple[type[Base], dict[str, type[Base]]], ...] = (
     (Probe, {"instrument_id": Instrument}),
     (Part, {}),
     (Sample, {"part_id": Part}),
-    (Attachment, {"mount_id": Mount, "part_id": Part}),
+    (Curve, {"part_id": Part}),
+    (Attachment, {"mount_id": Mount, "part_id": Part, "bench_id": Bench, "run_id": Run}),
     (Blob, {"attachment_id": Attachment}),
 )
 # what still holds on to these keeps them, binned as they are
 _HELD: dict[type[Base], tuple[tuple[type[Base], str], ...]] = {
-    Part: ((Candidate, "part_id"), (Place, "part_id")),
+    Part: ((Candidate, "part_id"), (Place, "part_id"), (Curve, "coolant_id")),
     Sample: ((Mount, "sample_id"),),
     Bench: ((Study, "bench_id"),),
     Protocol: ((Study, "protocol_id"),),

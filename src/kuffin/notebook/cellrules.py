@@ -14,6 +14,7 @@ from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, Strin
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.bench.undertest import KINDS as UNDER_TEST
 from kuffin.core.bench.undertest import PAIRS
+from kuffin.core.flow.curvekinds import CURVE_KINDS, SOURCES
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook.entities import Base
 from kuffin.notebook.jsonforms import FORMS, part_fields, sheet_values
@@ -42,11 +43,14 @@ _BETWEEN: dict[tuple[str, str], tuple[float, float]] = {
     ("claim", "high"): (0.0, 1e9),
     ("part", "price"): (0.0, 1e9),
     ("tick", "seconds"): (0.0, 1e7),
+    ("curve", "temperature_c"): (-40.0, 150.0),
 }
 _ONE_OF: dict[tuple[str, str], frozenset[str]] = {
     ("study", "under_test"): frozenset({**UNDER_TEST, **PAIRS}),
     ("study", "school"): frozenset(SCHOOLS),
     ("part", "kind"): frozenset(KINDS),
+    ("curve", "kind"): frozenset(CURVE_KINDS),
+    ("curve", "source"): frozenset(SOURCES),
 }
 _MOMENTS = {"started_at", "created_at", "added_at", "begun_at", "ready_at", "done_at"}
 _NOT_LOOKED_INTO = {("reading", "values"), ("edit", "changes")}  # the one on use, the other by itself

@@ -180,10 +180,21 @@ _SETTINGS = {
     key: {"number": _between(s.low, s.high), "part": int | Text | None}.get(s.kind, Text | None)
     for key, s in SETTINGS.items()
 }
+_RECORDED = {
+    "distance_m": _between(0.01, 100),
+    "position": Text | None,
+    "level_db": _between(20, 140),
+    "level_accuracy_db": _between(0, 10),
+    "gain_db": _between(-120, 120),
+    "load": Text | None,
+}
 _WALL = {"wall_idle_w": _between(0, 5000), "wall_efficiency_percent": _between(1, 100)}
 _LIMITS = {f: bool if f == "leak" else _between(-50, 100_000) for f in Limits.__dataclass_fields__}
 
 FORMS: dict[tuple[str, str], Form] = {
+    ("curve", "points"): _list_of(Annotated[list[Number], Meta(min_length=3, max_length=3)]),
+    ("attachment", "about"): _by_key(_RECORDED),
+    ("bench", "sound"): _by_key(_RECORDED),
     ("study", "same"): _list_of(Text),
     ("study", "fair_because"): _by_key({}, Text),
     ("study", "plan"): _by_key(_PLAN),

@@ -11,6 +11,7 @@ from sqlalchemy import func, select
 
 from kuffin.core.base.errors import NotebookError
 from kuffin.notebook.entities import Attachment, Blob, now_text
+from kuffin.notebook.entities.preparing import RECORDINGS
 from kuffin.notebook.store import Notebook
 
 if TYPE_CHECKING:
@@ -93,7 +94,8 @@ def add_photo(
 def photos(notebook: Notebook, *, mount_id: int | None = None, part_id: int | None = None) -> list[Attachment]:
     """The photos of a mount or a part, oldest first."""
     with notebook.session() as session:
-        query = select(Attachment).where(Attachment.binned_at.is_(None)).order_by(Attachment.id)
+        query = select(Attachment).where(Attachment.binned_at.is_(None), Attachment.kind.not_in(RECORDINGS))
+        query = query.order_by(Attachment.id)
         if mount_id is not None:
             query = query.where(Attachment.mount_id == mount_id)
         if part_id is not None:

@@ -10,14 +10,21 @@ from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.base.errors import NotebookError
 from kuffin.core.bench.parts import KINDS, kind_of
-from kuffin.notebook.entities import Bench, Candidate, Instrument, Part, Place, Probe, Sample, now_text
+from kuffin.notebook.entities import Bench, Candidate, Curve, Instrument, Part, Place, Probe, Sample, now_text
 from kuffin.notebook.store import Notebook
 
 
 def parts(notebook: Notebook) -> list[Part]:
     """All parts on the shelf with their samples, by kind and name."""
     with notebook.session() as session:
-        found = session.scalars(select(Part).where(Part.binned_at.is_(None)).options(selectinload(Part.samples)))
+        found = session.scalars(
+            select(Part)
+            .where(Part.binned_at.is_(None))
+            .options(
+                selectinload(Part.samples),
+                selectinload(Part.curves).options(selectinload(Curve.part), selectinload(Curve.coolant)),
+            )
+        )
         return sorted(found, key=lambda p: (p.kind, p.name.lower()))
 
 

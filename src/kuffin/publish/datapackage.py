@@ -123,12 +123,15 @@ def _rows(session: Session, study: Study, everything: bool) -> dict[str, list[An
     for c in candidates:
         wanted |= set(_part_ids(c.configuration))
     parts = [p for p in session.scalars(select(Part).where(Part.id.in_(wanted)).order_by(Part.id))]
+    wanted |= {c.coolant_id for p in parts for c in p.live_curves if c.coolant_id is not None}
+    parts = [p for p in session.scalars(select(Part).where(Part.id.in_(wanted)).order_by(Part.id))]
     instruments = [] if bench is None else bench.live_instruments
     protocol = None if study.protocol_id is None else session.get(_entity("protocol"), study.protocol_id)
     marks = [k for r in runs for k in r.marks if everything or k.kind in OPEN_MARKS]
     found = {
         "part": parts,
         "sample": [s for p in parts for s in p.live_samples],
+        "curve": [c for p in parts for c in p.live_curves],
         "bench": [] if bench is None else [bench],
         "place": places,
         "instrument": instruments,
@@ -144,7 +147,7 @@ def _rows(session: Session, study: Study, everything: bool) -> dict[str, list[An
         "mount": mounts,
         "tick": list(session.scalars(select(Tick).where(Tick.mount_id.in_([m.id for m in mounts])))),
         "sheet": list(session.scalars(select(Sheet).where(Sheet.mount_id.in_([m.id for m in mounts])))),
-        "attachment": _photos(session, mounts, parts) if everything else [],
+        "attachment": _attached(session, mounts, parts, study.bench_id) if everything else [],
         "exclusion": [e for m in mounts for e in m.exclusions],
         "answer": [a for m in mounts for a in m.answers],
         "run": runs,
@@ -155,9 +158,12 @@ def _rows(session: Session, study: Study, everything: bool) -> dict[str, list[An
     return {name: sorted(rows, key=lambda r: r.id) for name, rows in found.items()}
 
 
-def _photos(session: Session, mounts: Sequence[Mount], parts: Sequence[Part]) -> list[Attachment]:
-    """The photos of a study's mounts and parts."""
+def _attached(
+    session: Session, mounts: Sequence[Mount], parts: Sequence[Part], bench_id: int | None
+) -> list[Attachment]:
+    """The photos and recordings of a study's mounts, parts and bench."""
     theirs = Attachment.mount_id.in_([m.id for m in mounts]) | Attachment.part_id.in_([p.id for p in parts])
+    theirs |= Attachment.bench_id == bench_id if bench_id is not None else Attachment.id < 0
     return list(session.scalars(select(Attachment).where(theirs, Attachment.binned_at.is_(None))))
 
 

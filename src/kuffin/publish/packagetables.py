@@ -20,6 +20,7 @@ from kuffin.notebook.entities import (
     Candidate,
     Channel,
     Claim,
+    Curve,
     Exclusion,
     Instrument,
     Mark,
@@ -88,6 +89,9 @@ class PackedTable:
 TABLES = (
     PackedTable(entity=Part, private=frozenset({"price", "currency", "note"})),
     PackedTable(entity=Sample, refers={"part_id": "part"}, private=frozenset({"note"})),
+    PackedTable(
+        entity=Curve, refers={"part_id": "part", "coolant_id": "part"}, private=frozenset({"note"}), later=True
+    ),
     PackedTable(entity=Bench, private=frozenset({"note"})),
     PackedTable(entity=Place, refers={"bench_id": "bench", "part_id": "part"}),
     PackedTable(entity=Instrument, refers={"bench_id": "bench"}, private=frozenset({"note"})),
@@ -111,7 +115,12 @@ TABLES = (
         private=frozenset({"note"}),
     ),
     PackedTable(entity=Tick, refers={"mount_id": "mount"}, private=frozenset({"note"}), later=True),
-    PackedTable(entity=Attachment, refers={"mount_id": "mount", "part_id": "part"}, asked=True, later=True),
+    PackedTable(
+        entity=Attachment,
+        refers={"mount_id": "mount", "part_id": "part", "bench_id": "bench", "run_id": "run"},
+        asked=True,
+        later=True,
+    ),
     PackedTable(entity=Sheet, refers={"mount_id": "mount"}, later=True),
     PackedTable(entity=Exclusion, refers={"mount_id": "mount"}),
     PackedTable(entity=Answer, refers={"mount_id": "mount"}),
@@ -120,7 +129,13 @@ TABLES = (
     PackedTable(entity=Window, refers={"run_id": "run"}),
     PackedTable(entity=Mark, refers={"run_id": "run"}),
 )
-LATER = {("study", "reference_id"), ("study", "baseline_id"), ("mount", "follows_id"), ("run", "joins_id")}
+LATER = {
+    ("study", "reference_id"),
+    ("study", "baseline_id"),
+    ("mount", "follows_id"),
+    ("run", "joins_id"),
+    ("attachment", "run_id"),
+}
 
 
 def tables(everything: bool) -> list[PackedTable]:

@@ -11,8 +11,7 @@ from kuffin.core.bench.devices import NOT_TOLD, Cooled
 from kuffin.core.bench.protocol import Step, from_plain
 from kuffin.core.bench.testsettings import Value
 from kuffin.core.findings import CheckLimits
-from kuffin.core.heat.coolanttable import TABLE
-from kuffin.core.heat.heatbalance import Mix, mass_percent
+from kuffin.core.heat.coolant import mix_told
 from kuffin.notebook.entities import Bench, Candidate, Part, Protocol, Study
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
@@ -84,15 +83,8 @@ class JudgingRules:
     def of(self, study: Study, candidate: Candidate) -> CheckLimits:
         """The thresholds for one candidate's runs, with the coolant that they are run with."""
         coolant = parts_of(study, candidate, self.bench, self.shelf).get("coolant")
-        glycol = str(coolant.fields.get("glycol") or "none") if coolant is not None else "none"
-        if coolant is None or glycol not in TABLE:
-            return self.limits
-        by_mass, by_volume = (coolant.fields.get(k) for k in ("glycol_mass_percent", "share_percent"))
-        if not by_mass and not by_volume:
-            return self.limits
-        # what heat needs is the share by mass; mixing is done by volume
-        share = float(by_mass) if by_mass else mass_percent(glycol, float(by_volume or 0.0))
-        return replace(self.limits, mix=Mix(glycol, share))
+        mix = mix_told(coolant.fields) if coolant is not None else None
+        return self.limits if mix is None else replace(self.limits, mix=mix)
 
 
 def ways_of(notebook: Notebook, study: Study) -> JudgingRules:

@@ -11,7 +11,8 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.traces import showing_load
 from kuffin.core.bench.roles import AIR, COOLANT, DIE, ROLES, SIGNALS, TEMPERATURES, missing_signals
-from kuffin.core.heat.heatbalance import Mix, carried_w_k
+from kuffin.core.heat.coolant import Mix
+from kuffin.core.heat.heatbalance import carried_w_k
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.samples import RunData
 

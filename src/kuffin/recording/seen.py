@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.bench.devices import ChannelRole, Cooled, Whose, whose
 from kuffin.core.bench.roles import ROLES, SIGNALS
-from kuffin.core.heat.heatbalance import Mix
+from kuffin.core.heat.coolant import Mix
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.samples import RunData
 from kuffin.reading.judgingrules import JudgingRules

@@ -17,6 +17,7 @@ from kuffin.simulated.thermal import Course, Loop, simulate
 
 Array = NDArray[np.float64]
 STEP_S = 0.5
+REST_OF_LOOP = Restriction(0.006, 4e-5)  # tubes, fittings, reservoir
 _CLOCK_OF_POWER = 0.45  # power goes with the clock and the square of its voltage, which falls with it
 
 
@@ -121,7 +122,7 @@ INSTRUMENTS = {
 
 def built(plan: RunPlan, pump: Pump, fan_rpm: float, pump_speed: float) -> tuple[Loop, float]:
     """The loop at some speed of fans and pump, and its flow in L/h."""
-    parts = [plan.radiator.restriction, plan.block.restriction, Restriction(0.006, 4e-5)]
+    parts = [plan.radiator.restriction, plan.block.restriction, REST_OF_LOOP]
     flow = loop_flow(pump, pump_speed, parts) * (1 - plan.trapped_air)
     air_effect = 1 + 0.45 * plan.trapped_air  # air in the radiator's tubes covers some of its surface
     loop = Loop(

@@ -25,7 +25,8 @@ from kuffin.core.findings.running import limit_met
 from kuffin.core.findings.siblings import outlying
 from kuffin.core.findings.thresholds import OF_KIND, checked
 from kuffin.core.heat.boost import boost, throttling
-from kuffin.core.heat.heatbalance import closure, properties
+from kuffin.core.heat.coolant import Mix, properties
+from kuffin.core.heat.heatbalance import closure
 from kuffin.core.settle import settle
 from kuffin.simulated.faults import Fault
 from kuffin.simulated.hydraulics import Pump
@@ -354,8 +355,10 @@ def test_the_coolants_table_is_true(glycol: str) -> None:
     short = {"propylene glycol": "MPG", "ethylene glycol": "MEG"}[glycol]
     for share, at in ((0, 22.0), (25, 31.0), (40, 47.0)):
         fluid = "Water" if share == 0 else f"INCOMP::{short}[{share / 100:g}]"
-        density, capacity = properties(at, glycol, share)
-        assert density == pytest.approx(PropsSI("D", "T", at + 273.15, "P", 101325, fluid), rel=1e-3)
-        assert capacity == pytest.approx(PropsSI("C", "T", at + 273.15, "P", 101325, fluid), rel=2e-3)
+        found = properties(at, Mix(glycol, share))
+        assert found.density_kg_m3 == pytest.approx(PropsSI("D", "T", at + 273.15, "P", 101325, fluid), rel=1e-3)
+        thick = 1e3 * PropsSI("V", "T", at + 273.15, "P", 101325, fluid)
+        assert found.viscosity_mpa_s == pytest.approx(thick, rel=0.02)  # straight lines between 10 K and 10 %
+        assert found.heat_capacity_j_kg_k == pytest.approx(PropsSI("C", "T", at + 273.15, "P", 101325, fluid), rel=2e-3)
     with pytest.raises(TraceError, match="not at 90"):
         properties(90.0)

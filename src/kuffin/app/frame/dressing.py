@@ -56,7 +56,7 @@ class Dressing:
         self.setStyleSheet(looks.sheet(self.theme, self._scale))
         for dressed in (self.side, self.inspect, self.compare):
             dressed.set_theme(self.theme)
-        for made in ("plan", "prepare", "run", "bench_page"):
+        for made in ("plan", "prepare", "run", "shelf_desk", "bench_page"):
             if made in self.__dict__:
                 getattr(self, made).set_theme(self.theme)
         self.compare.renew()

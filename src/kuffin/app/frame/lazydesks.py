@@ -18,6 +18,7 @@ if TYPE_CHECKING:
     from kuffin.app.desks.publish.desk import PublishDesk
     from kuffin.app.desks.run.desk import RunDesk
     from kuffin.app.desks.shelf.benchpage import BenchPage
+    from kuffin.app.desks.shelf.desk import ShelfDesk
     from kuffin.app.desks.shelf.shelfpage import ShelfPage
     from kuffin.app.frame.strip import Strip
     from kuffin.app.look.theme import Theme
@@ -92,14 +93,19 @@ class MadeLater:
         return desk
 
     @cached_property
-    def shelf_page(self) -> ShelfPage:
-        """The shelf."""
-        from kuffin.app.desks.shelf.shelfpage import ShelfPage
+    def shelf_desk(self) -> ShelfDesk:
+        """The shelf, with what its parts restrict."""
+        from kuffin.app.desks.shelf.desk import ShelfDesk
 
-        page = ShelfPage(self.state, self.shelf)
-        page.said.connect(self.strip.say)
-        page.known_wanted.connect(self.show_known)
-        return page
+        desk = ShelfDesk(self.state, self.shelf, self.theme, self.settings)
+        desk.said.connect(self.strip.say)
+        desk.parts.known_wanted.connect(self.show_known)
+        return desk
+
+    @property
+    def shelf_page(self) -> ShelfPage:
+        """The shelf's parts."""
+        return self.shelf_desk.parts
 
     @cached_property
     def bench_page(self) -> BenchPage:

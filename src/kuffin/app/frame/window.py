@@ -115,7 +115,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             "Inspect": lambda: self.inspect,
             "Compare": lambda: self.compare,
             "Publish": lambda: self.publish,
-            "Shelf": lambda: self.shelf_page,
+            "Shelf": lambda: self.shelf_desk,
             "Bench": lambda: self._bench_scroll,
         }
         self._desk = "Compare"

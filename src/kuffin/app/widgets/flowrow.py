@@ -63,14 +63,24 @@ class FlowRow(QLayout):
     def _laid(self, rect: QRect, really: bool) -> int:
         """Lay the widgets out; returns the height that takes."""
         margins = self.contentsMargins()
-        x, y, row = rect.x() + margins.left(), rect.y() + margins.top(), 0
+        x, y = rect.x() + margins.left(), rect.y() + margins.top()
         right = rect.right() - margins.right()
-        for item in self._items:
-            size = item.sizeHint()
-            if x + size.width() > right + 1 and row > 0:
-                x, y, row = rect.x() + margins.left(), y + row + self.spacing(), 0
-            if really:
-                item.setGeometry(QRect(QPoint(x, y), size))
-            x += size.width() + self.spacing()
-            row = max(row, size.height())
-        return y + row - rect.y() + margins.bottom()
+        line: list[tuple[QLayoutItem, int]] = []
+
+        def end_line() -> int:
+            """Put a line's widgets level with its tallest; returns how tall it is."""
+            tall = max((i.sizeHint().height() for i, _ in line), default=0)
+            for item, left in line if really else ():
+                size = item.sizeHint()
+                item.setGeometry(QRect(QPoint(left, y + (tall - size.height()) // 2), size))
+            line.clear()
+            return tall
+
+        for item in (i for i in self._items if not i.isEmpty()):
+            wide = item.sizeHint().width()
+            if line and x + wide > right + 1:
+                y += end_line() + self.spacing()
+                x = rect.x() + margins.left()
+            line.append((item, x))
+            x += wide + self.spacing()
+        return y + end_line() - rect.y() + margins.bottom()

@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.uncertainty import Accuracy
-from kuffin.core.heat.heatbalance import Mix
+from kuffin.core.heat.coolant import Mix
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -8,7 +8,7 @@ variance; F. M. White, *Fluid Mechanics*, chapter 6, for the laminar and the tur
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -63,6 +63,11 @@ class PartCurve:
         """Whether a flow lies outside what was measured."""
         low, high = self.measured
         return not low <= flow <= high
+
+    def carried(self, viscosity: float, density: float) -> PartCurve:
+        """In another coolant (the ratios to the one it was measured in): a goes with viscosity, b with density."""
+        by = np.diag((viscosity, density))
+        return replace(self, a=self.a * viscosity, b=self.b * density, covariance=by @ self.covariance @ by)
 
     @property
     def standing_off(self) -> list[int]:

@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.base.worked import Worked, worked
-from kuffin.core.heat.coolanttable import SHARES_PERCENT, TABLE, TEMPERATURES_C
+from kuffin.core.heat.coolant import WATER, Mix, properties
 
 Array = NDArray[np.float64]
 
@@ -145,37 +145,6 @@ class HeatBalance:
         return tuple((name, u * u / total) for name, u in parts.items())
 
 
-@dataclass(frozen=True)
-class Mix:
-    """What the coolant is: its glycol, and how much of the mix is that, % by mass; none and 0 is water."""
-
-    glycol: str = "none"
-    share_percent: float = 0.0
-
-    @property
-    def words(self) -> str:
-        """In words."""
-        return "water" if self.share_percent == 0 else f"{self.share_percent:.3g} % {self.glycol} by mass"
-
-
-WATER = Mix()
-GLYCOL_KG_M3 = {"propylene glycol": 1036.0, "ethylene glycol": 1113.0}  # at 20 °C
-_WATER_KG_M3 = 998.0
-
-
-def mass_percent(glycol: str, volume_percent: float) -> float:
-    """The share of glycol by mass of a mix that was poured together by volume: ``v·ρg / (v·ρg + (1 − v)·ρw)``.
-
-    The concentrate is taken for pure glycol, as its maker's sheet alone can say more.
-
-    >>> round(mass_percent("propylene glycol", 20.0), 1)
-    20.6
-    """
-    v = volume_percent / 100
-    of_glycol = v * GLYCOL_KG_M3[glycol]
-    return 100 * of_glycol / (of_glycol + (1 - v) * _WATER_KG_M3)
-
-
 def known_u(
     instruments: Mapping[str, Accuracy], in_c: float, out_c: float, flow_l_h: float, power_w: float
 ) -> tuple[float, float, float]:
@@ -195,37 +164,6 @@ def known_u(
     return pair, flow, power
 
 
-def properties(temperature_c: float, glycol: str = "none", share_percent: float = 0.0) -> tuple[float, float]:
-    """Density in kg/m³ and heat capacity in J/(kg·K) of water or a glycol mix, from the table that ships.
-
-    Raises
-    ------
-    TraceError
-        Outside 5 to 75 °C or 0 to 50 % of a known glycol.
-
-    >>> density, capacity = properties(30.0)
-    >>> round(density), round(capacity, -1)
-    (996, 4180.0)
-    """
-    if not TEMPERATURES_C[0] <= temperature_c <= TEMPERATURES_C[-1]:
-        raise TraceError(
-            f"coolant properties are known from {TEMPERATURES_C[0]} to {TEMPERATURES_C[-1]} °C, not at {temperature_c:.0f} °C"
-        )
-    if glycol in {"none", ""}:
-        glycol, share_percent = "propylene glycol", 0.0
-    if glycol not in TABLE or not 0 <= share_percent <= SHARES_PERCENT[-1]:
-        raise TraceError(
-            f"no properties of {share_percent:.3g} % {glycol} by mass; known are 0 to {SHARES_PERCENT[-1]} % of "
-            f"{' and '.join(TABLE)}"
-        )
-    table = np.asarray(TABLE[glycol], float)  # share, temperature, (density, heat capacity)
-    at_share = [
-        [np.interp(share_percent, SHARES_PERCENT, table[:, j, k]) for j in range(table.shape[1])] for k in (0, 1)
-    ]
-    density, capacity = (float(np.interp(temperature_c, TEMPERATURES_C, row)) for row in at_share)
-    return density, capacity
-
-
 def carried_w_k(flow_l_h: Array, temperature_c: float, mix: Mix = WATER) -> Array:
     """What a flow carries for each kelvin it is warmed by, W/K: ``ρ·c_p·V̇`` at a temperature.
 
@@ -234,8 +172,8 @@ def carried_w_k(flow_l_h: Array, temperature_c: float, mix: Mix = WATER) -> Arra
     TraceError
         See `properties`.
     """
-    density, capacity = properties(min(max(temperature_c, 5.0), 75.0), mix.glycol, mix.share_percent)
-    return np.asarray(density * capacity * flow_l_h / 3.6e6, float)
+    now = properties(min(max(temperature_c, 5.0), 75.0), mix)
+    return np.asarray(now.density_kg_m3 * now.heat_capacity_j_kg_k * flow_l_h / 3.6e6, float)
 
 
 def closure(
@@ -272,14 +210,14 @@ def closure(
     """
     if not flow_l_h > 0 or not power_w > 0:
         raise TraceError("a heat balance needs flow and power above nothing")
-    density, capacity = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), mix.glycol, mix.share_percent)
+    now = properties(min(max((in_c + out_c) / 2, 5.0), 75.0), mix)
     return HeatBalance(
         in_c=in_c,
         out_c=out_c,
         flow_l_h=flow_l_h,
         power_w=power_w,
-        density_kg_m3=density,
-        heat_capacity_j_kg_k=capacity,
+        density_kg_m3=now.density_kg_m3,
+        heat_capacity_j_kg_k=now.heat_capacity_j_kg_k,
         pair_u_k=pair_u_k,
         flow_u=flow_u,
         power_u=power_u,

@@ -16,7 +16,7 @@ from kuffin.notebook.entities.evidence import (
     in_bench_order,
 )
 from kuffin.notebook.entities.preparing import Attachment, Blob, Sheet, Tick
-from kuffin.notebook.entities.shelf import Bench, Instrument, Part, Place, Probe, Sample
+from kuffin.notebook.entities.shelf import Bench, Curve, Instrument, Part, Place, Probe, Sample
 from kuffin.notebook.entities.study import Candidate, Claim, Protocol, Study
 
 __all__ = [
@@ -32,6 +32,7 @@ __all__ = [
     "Channel",
     "Chunk",
     "Claim",
+    "Curve",
     "Edit",
     "Exclusion",
     "Instrument",

@@ -9,6 +9,9 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from kuffin.notebook.entities.base import Base, Binnable, now_text
 
+# kinds of attachments that are sounds: of what is tested, of the calibrator, of the bench at rest
+RECORDINGS = ("recording", "calibrator", "background")
+
 
 class Tick(Base):
     """One step of preparing a mount that was done (or left out with a note), and how long it took."""
@@ -36,11 +39,14 @@ class Sheet(Base):
 
 
 class Attachment(Binnable):
-    """A photo of a mount or a part; its bytes are in Blob."""
+    """A photo of a mount or a part, or a recording of a mount, one of its runs or a bench; its bytes are in Blob."""
 
     __tablename__ = "attachment"
     mount_id: Mapped[int | None] = mapped_column(ForeignKey("mount.id"), index=True)
     part_id: Mapped[int | None] = mapped_column(ForeignKey("part.id"), index=True)
+    bench_id: Mapped[int | None] = mapped_column(ForeignKey("bench.id"), index=True)
+    run_id: Mapped[int | None] = mapped_column(ForeignKey("run.id"), index=True)
+    about: Mapped[dict[str, Any]] = mapped_column(default=dict)  # how a recording was made
     kind: Mapped[str] = mapped_column(default="photo")
     name: Mapped[str]
     note: Mapped[str] = mapped_column(default="")

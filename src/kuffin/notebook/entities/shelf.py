@@ -7,7 +7,7 @@ from typing import Any
 from sqlalchemy import ForeignKey
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from kuffin.notebook.entities.base import Binnable
+from kuffin.notebook.entities.base import Binnable, now_text
 
 
 class Part(Binnable):
@@ -25,6 +25,7 @@ class Part(Binnable):
     claim_where: Mapped[str] = mapped_column(default="")
     note: Mapped[str] = mapped_column(default="")
     samples: Mapped[list[Sample]] = relationship(back_populates="part", order_by="Sample.id")
+    curves: Mapped[list[Curve]] = relationship(back_populates="part", order_by="Curve.id", foreign_keys="Curve.part_id")
 
     def is_product(self, other: Part) -> bool:
         """Whether another part is the same product: the same kind, by the same maker, of the same name; where a maker is not told, nobody knows."""
@@ -37,6 +38,31 @@ class Part(Binnable):
     def live_samples(self) -> list[Sample]:
         """Those that are not in the bin."""
         return [s for s in self.samples if s.binned_at is None]
+
+    @property
+    def live_curves(self) -> list[Curve]:
+        """Those that are not in the bin."""
+        return [c for c in self.curves if c.binned_at is None]
+
+
+class Curve(Binnable):
+    """Readings of flow and pressure on a part, or a pump's head, as they were taken; what is fitted to them is not kept."""
+
+    __tablename__ = "curve"
+    part_id: Mapped[int] = mapped_column(ForeignKey("part.id"), index=True)
+    kind: Mapped[str]  # by kuffin.core.flow.curvekinds
+    points: Mapped[list[Any]] = mapped_column(default=list)  # [flow L/h, kPa, pieces in series or speed in %]
+    measured_on: Mapped[str] = mapped_column(default="")
+    source: Mapped[str] = mapped_column(default="measured")
+    coolant_id: Mapped[int | None] = mapped_column(ForeignKey("part.id"))
+    temperature_c: Mapped[float | None]
+    instruments: Mapped[str] = mapped_column(default="")
+    flow_accuracy: Mapped[str] = mapped_column(default="")  # as it is written: 2 %, 1 % + 0.1
+    pressure_accuracy: Mapped[str] = mapped_column(default="")
+    note: Mapped[str] = mapped_column(default="")
+    added_at: Mapped[str] = mapped_column(default=now_text)
+    part: Mapped[Part] = relationship(back_populates="curves", foreign_keys=[part_id])
+    coolant: Mapped[Part | None] = relationship(foreign_keys=[coolant_id])
 
 
 class Sample(Binnable):
@@ -59,6 +85,7 @@ class Bench(Binnable):
     settings: Mapped[dict[str, Any]] = mapped_column(
         default=dict
     )  # the usual configuration, see kuffin.core.bench.configuration
+    sound: Mapped[dict[str, Any]] = mapped_column(default=dict)  # how recordings are made here
     places: Mapped[list[Place]] = relationship(back_populates="bench", order_by="Place.position")
     instruments: Mapped[list[Instrument]] = relationship(back_populates="bench", order_by="Instrument.id")
 

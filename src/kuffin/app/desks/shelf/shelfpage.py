@@ -24,7 +24,9 @@ from PySide6.QtWidgets import (
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import documents
 from kuffin.app.desks.photos import local_files
+from kuffin.app.desks.shelf.partcurves import PartCurves
 from kuffin.app.desks.shelf.partform import PartForm
+from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
@@ -41,8 +43,9 @@ class ShelfPage(QWidget):
 
     said = Signal(str)
     known_wanted = Signal(int)  # a part's id
+    readings_wanted = Signal(int)  # a curve's id
 
-    def __init__(self, state: State, behind: ShelfState) -> None:
+    def __init__(self, state: State, behind: ShelfState, theme: Theme) -> None:
         super().__init__()
         self._state, self._behind = state, behind
         self.setAcceptDrops(True)
@@ -87,6 +90,9 @@ class ShelfPage(QWidget):
             "All that is known of it", self._ask_known, "What every study of this notebook says of this part"
         )
         column.addWidget(row(self.known, None))
+        self.curves = PartCurves(theme)
+        self.curves.readings_wanted.connect(self.readings_wanted)
+        column.addWidget(self.curves)
         column.addStretch(1)
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
@@ -147,6 +153,11 @@ class ShelfPage(QWidget):
         self.form.setVisible(part is not None)
         self.known.setVisible(part is not None)
         self.form.show_part(part)
+        self.curves.show_part(part)
+
+    def set_theme(self, theme: Theme) -> None:
+        """Take another theme."""
+        self.curves.set_theme(theme)
 
     def chosen(self) -> Part | None:
         """The part that is looked at."""

@@ -1,0 +1,359 @@
+"""The readings behind a curve: typed, pasted, from a log, or live while a valve is closed step by step."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from pathlib import Path
+
+import numpy as np
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QKeySequence, QShortcut
+from PySide6.QtWidgets import QApplication, QFileDialog, QHBoxLayout, QLineEdit, QVBoxLayout, QWidget
+
+from kuffin.app.base.jobs import Task
+from kuffin.app.base.settings import documents
+from kuffin.app.desks.renewedpage import RenewedPage
+from kuffin.app.desks.shelf.curvefacts import CurveFacts
+from kuffin.app.desks.shelf.livepairs import LivePairs
+from kuffin.app.desks.shelf.newreadings import NewReadings
+from kuffin.app.dialogs.askingreadings import asking_on
+from kuffin.app.look.theme import Theme
+from kuffin.app.state.shelfstate import ShelfState
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
+from kuffin.app.widgets.forms import WritingTable, button, choice, flowing, refill, row
+from kuffin.app.widgets.sketch import Guide, Series, Sketch
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.bench.writtenfigures import read_figure
+from kuffin.core.flow.curvekinds import CurveKind, curve_kind
+from kuffin.core.flow.steady import steady_stretches
+from kuffin.logs.flowtable import pasted_points, points_of_kind
+from kuffin.logs.table import ToldOfLog
+from kuffin.logs.tidy import read_tidy
+from kuffin.notebook import curveedits
+from kuffin.notebook.entities import Curve
+from kuffin.reading.shelfcurves import fit_part, fit_pump_of, with_and_without
+from kuffin.said.flowwords import without_gauge_words
+
+_PURPOSE = "Readings of flow and pressure on one part, and what they are worth. Choose a part to begin with."
+_STEPS = 60
+
+
+class ReadingsPage(RenewedPage):
+    """One part's readings; drop a table or a log on it."""
+
+    said = Signal(str)
+
+    def __init__(self, state: State, theme: Theme, behind: ShelfState, bench_path: Path) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self._behind = behind
+        self.curve_id: int | None = None
+        state.notebook_changed.connect(lambda: self.look_at(None))
+        self.setAcceptDrops(True)
+        self.new = NewReadings(self.begin)
+        self.box = choice([], "Whose readings")
+        self.box.activated.connect(lambda _i: self.look_at(self.box.currentData()))
+        self.box.setMinimumContentsLength(44)
+        self.bin = button("Bin them", self._bin)
+        self.column.addWidget(flowing(self.box, self.new, self.bin))
+        self.heading = text(style="heading")
+        self.column.addWidget(self.heading)
+        self.lines = [QLineEdit() for _ in range(3)]
+        for line in self.lines:
+            line.setMaximumWidth(140)
+            line.returnPressed.connect(self.add_typed)
+        self.entry = row(*self.lines, button("Add", self.add_typed, "Enter does the same"))
+        self.table = WritingTable(["", "", ""], "Readings", stretch=2)
+        self.table.written.connect(self._written)
+        QShortcut(QKeySequence.StandardKey.Delete, self.table, self._remove, context=Qt.ShortcutContext.WidgetShortcut)
+        QShortcut(QKeySequence.StandardKey.Paste, self.table, self.paste, context=Qt.ShortcutContext.WidgetShortcut)
+        self.live = LivePairs(state, bench_path)
+        self.live.taken.connect(lambda flow, pressure: self.add_rows([[flow, pressure, None]]))
+        self.plot = CurvePlot(theme, "Readings and the curve through them", 300)
+        self.residuals = Sketch(theme, "Residuals", 130)
+        self.told = text()
+        self.facts = CurveFacts(self._change)
+        left = QVBoxLayout()
+        left.addWidget(self.entry)
+        left.addWidget(self.table, 1)
+        left.addWidget(
+            row(
+                button("Paste", self.paste, "Rows from a table, with or without a head"),
+                button("Take a table or log …", self._ask_file),
+                button("Remove row", self._remove),
+            )
+        )
+        left.addWidget(self.live)
+        right = QVBoxLayout()
+        right.addWidget(self.plot)
+        right.addWidget(self.residuals)
+        right.addWidget(self.told)
+        right.addStretch(1)
+        both = QHBoxLayout()
+        both.addLayout(left, 4)
+        both.addLayout(right, 5)
+        self.body = QWidget()
+        body = QVBoxLayout(self.body)
+        body.setContentsMargins(0, 0, 0, 0)
+        body.addLayout(both)
+        body.addWidget(self.facts)
+        self.column.addWidget(self.body)
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.plot.set_theme(theme)
+        self.residuals.set_theme(theme)
+
+    # --- choosing --------------------------------------------------------------------------------------------------
+
+    def _all(self) -> list[Curve]:
+        return [c for p in self._behind.parts for c in p.live_curves]
+
+    def curve(self) -> Curve | None:
+        """The curve that is looked at; the newest where none was chosen."""
+        every = self._all()
+        found = next((c for c in every if c.id == self.curve_id), None)
+        return found or max(every, key=lambda c: c.id, default=None)
+
+    def look_at(self, curve_id: int | None) -> None:
+        """Look at a curve's readings."""
+        self.curve_id = curve_id
+        if self.isVisible():
+            self.renew()
+
+    def begin(self, part_id: int, kind: str) -> None:
+        """Begin readings of a part, told as its last were."""
+        if self.state.notebook is None:
+            return
+        last = next((c for c in reversed(self._all()) if c.kind == kind), None)
+        kept = ("coolant_id", "temperature_c", "instruments", "flow_accuracy", "pressure_accuracy")
+        told = {} if last is None else {k: getattr(last, k) for k in kept}
+        made = self.state.attempt(curveedits.add_curve, self.state.notebook, part_id, kind, **told)
+        if isinstance(made, int):
+            self.look_at(made)
+            self.lines[0].setFocus()
+
+    # --- showing ---------------------------------------------------------------------------------------------------
+
+    def renew(self) -> None:
+        self.new.offer(self._behind.parts)
+        curve = self.curve()
+        for widget in (self.box, self.bin, self.heading, self.body):
+            widget.setVisible(curve is not None)
+        self.empty.setVisible(curve is None)
+        if curve is None:
+            return
+        self.curve_id = curve.id
+        refill(self.box, [(_called(c), c.id) for c in self._all()], curve.id)
+        kind = curve_kind(curve.kind)
+        self.heading.setText(f"{curve.part.name}: {kind.label}")
+        heads = [f"{c.name}, {c.unit}" if c.unit else c.name for c in kind.columns]
+        self.table.setHorizontalHeaderLabels(heads)
+        for line, column in zip(self.lines, kind.columns, strict=True):
+            usual = "" if column.usual is None else f" ({column.usual:g})"
+            line.setPlaceholderText(f"{column.name}, {column.unit}{usual}" if column.unit else f"{column.name}{usual}")
+            line.setAccessibleName(f"{column.name}, {column.unit}" if column.unit else column.name)
+        self.table.fill([[f"{v:.5g}" for v in r] for r in curve.points])
+        self.live.setVisible(kind.second in {"drop", "head"})
+        self.facts.show_curve(curve, [p for p in self._behind.parts if p.kind == "coolant"])
+        self._draw(curve, kind)
+
+    def _draw(self, curve: Curve, kind: CurveKind) -> None:
+        points = np.asarray(curve.points, float).reshape(-1, 3)
+        drawn: list[DrawnCurve] = []
+        residuals: np.ndarray = np.empty(0)
+        at = points[:, 0]
+        try:
+            if curve.kind == "restriction":
+                fit = fit_part(curve)
+                xs = np.linspace(0, 1.05 * float(at.max()), _STEPS)
+                drawn = [
+                    DrawnCurve(
+                        name="",
+                        xs=list(xs),
+                        ys=[fit.at(x) for x in xs],
+                        points=list(zip(fit.flow, fit.drop, strict=True)),
+                        odd=fit.standing_off,
+                        solid=fit.measured,
+                    )
+                ]
+                residuals = fit.residuals
+                said = (
+                    f"drop of one = {fit.a:.4g}·q + {fit.b:.4g}·q² kPa. {_scatter_words(fit.chi2, fit.freedom, curve)}"
+                )
+                if fit.standing_off:
+                    where = ", ".join(f"{fit.flow[i]:.0f} L/h" for i in fit.standing_off)
+                    said += f" Ringed: the reading{'s' if len(fit.standing_off) > 1 else ''} at {where} stand off by more than 3 standard uncertainties; look at them again."
+            elif curve.kind == "pump":
+                pump = fit_pump_of(curve)
+                for speed in sorted(set(points[:, 2])):
+                    own = points[points[:, 2] == speed]
+                    most = min(1.08 * float(own[:, 0].max()), float(np.sqrt(pump.h / pump.k)) * speed / 100)
+                    xs = np.linspace(0, most, _STEPS)
+                    drawn.append(
+                        DrawnCurve(
+                            name=f"{speed:.0f} %",
+                            xs=list(xs),
+                            ys=[pump.head(x, speed / 100) for x in xs],
+                            points=[(p[0], p[1]) for p in own],
+                            solid=(float(own[:, 0].min()), float(own[:, 0].max())),
+                        )
+                    )
+                residuals = pump.residuals
+                said = f"head = {pump.h:.4g}·s² − {pump.k:.4g}·q² kPa, s the share of full speed. {_scatter_words(pump.chi2, pump.freedom, curve)}"
+            else:
+                told, why = with_and_without([curve.part])
+                said = "\n".join([*without_gauge_words(told), *(f"{w}." for w in why.values())])
+        except KuffinError as error:
+            said = f"Not fitted yet: {error}."
+            drawn = [DrawnCurve(name="", points=[(p[0], p[1]) for p in points])]
+        both = kind.second in {"drop", "head"}
+        self.plot.setVisible(both)
+        self.plot.show_curves(drawn, "flow, L/h", f"{kind.second}, kPa", spoken=said, from_nothing=True)
+        self.residuals.setVisible(both and residuals.size > 0)
+        self.residuals.show_series(
+            [Series(xs=list(at), ys=list(residuals), style="dots")],
+            "flow, L/h",
+            "off the curve, in standard uncertainties",
+            guides=(Guide(0.0, ""),),
+        )
+        self.told.setText(said)
+
+    # --- taking ----------------------------------------------------------------------------------------------------
+
+    def add_typed(self) -> None:
+        """Take what stands in the entry line; a value may bring its unit."""
+        curve = self.curve()
+        if curve is None:
+            return
+        values: list[float | None] = []
+        for line, column in zip(self.lines, curve_kind(curve.kind).columns, strict=True):
+            written = line.text().strip()
+            try:
+                values.append(read_figure(written, column.quantity).value if written else None)
+            except BenchError as error:
+                self.state.trouble.emit(f"{column.name}: {error}")
+                line.setFocus()
+                return
+        if self.add_rows([values]):
+            for line in self.lines[:2]:
+                line.clear()
+            self.lines[0].setFocus()
+
+    def add_rows(self, rows: Sequence[Sequence[float | None]]) -> bool:
+        """Add readings; False where one cannot be, which is said."""
+        curve, before = self.curve(), self.curve()
+        if curve is None:
+            return False
+        self._change(f"read {curve.part.name}", points=[*curve.points, *rows])
+        now = self.curve()
+        return now is not None and before is not None and len(now.points) > len(before.points)
+
+    def _change(self, label: str, **values: object) -> None:
+        curve = self.curve()
+        if curve is not None and self.state.notebook is not None:
+            self.state.attempt(curveedits.change_curve, self.state.notebook, curve.id, label, **values)
+            self.renew()
+
+    def _written(self, at: int, column: int, content: str) -> None:
+        curve = self.curve()
+        if curve is None:
+            return
+        rows: list[list[float | None]] = [list(r) for r in curve.points]
+        kind = curve_kind(curve.kind).columns[column]
+        try:
+            rows[at][column] = read_figure(content, kind.quantity).value if content.strip() else None
+        except BenchError as error:
+            self.state.trouble.emit(f"{kind.name}: {error}")
+            self.renew()
+            return
+        self._change(f"mend a reading of {curve.part.name}", points=rows)
+
+    def _remove(self) -> None:
+        curve, at = self.curve(), self.table.currentRow()
+        if curve is not None and 0 <= at < len(curve.points):
+            self._change(f"remove a reading of {curve.part.name}", points=[*curve.points[:at], *curve.points[at + 1 :]])
+
+    def _bin(self) -> None:
+        curve = self.curve()
+        if curve is not None and self.state.notebook is not None:
+            self.state.attempt(curveedits.bin_curve, self.state.notebook, curve.id)
+            self.look_at(None)
+
+    def paste(self) -> None:
+        """Take rows from the clipboard."""
+        curve = self.curve()
+        if curve is None:
+            return
+        rows = self.state.attempt(pasted_points, QApplication.clipboard().text(), curve_kind(curve.kind))
+        if isinstance(rows, list):
+            self.add_rows(rows)
+            self.said.emit(f"{len(rows)} readings pasted")
+
+    def _ask_file(self) -> None:
+        path, _ = QFileDialog.getOpenFileName(self, "Take a table or a log", str(documents()))
+        if path:
+            self.take_file(path)
+
+    def take_file(self, path: str) -> None:
+        """Take readings from a table, or from the steady stretches of a log that tells flow and pressure."""
+        curve = self.curve()
+        if curve is None:
+            return
+        kind = curve_kind(curve.kind)
+        try:
+            rows = points_of_kind(read_tidy(path), kind)
+        except KuffinError as error:
+            if kind.second not in {"drop", "head"}:
+                self.state.trouble.emit(str(error))
+                return
+            self._take_log(path, str(error))
+            return
+        self.add_rows(rows)
+        self.said.emit(f"{len(rows)} readings taken from {Path(path).name}")
+
+    def _take_log(self, path: str, no_table: str) -> None:
+        def work(task: Task, told: ToldOfLog) -> list[list[float | None]]:
+            from kuffin.logs.reader import read_log
+
+            table = read_log(path, task.report, told)
+            by_role = {c.role: c for c in reversed(table.channels) if c.role in {"flow", "pressure"}}
+            if len(by_role) < 2:
+                raise KuffinError(
+                    f"{table.file} is neither a table of readings ({no_table}) nor a log of flow and pressure"
+                )
+            found = steady_stretches(np.asarray(table.times, float), by_role["flow"].values, by_role["pressure"].values)
+            return [[round(s.flow, 2), round(s.pressure, 3), None] for s in found]
+
+        def done(rows: object) -> None:
+            assert isinstance(rows, list)
+            self.add_rows(rows)
+            self.said.emit(f"{len(rows)} steady stretches taken from {Path(path).name}")
+
+        asking_on(self, self.state, "reading the log", work, done)
+
+    def dragEnterEvent(self, event) -> None:  # type: ignore[no-untyped-def]
+        if event.mimeData().hasUrls() and self.curve() is not None:
+            event.acceptProposedAction()
+
+    def dropEvent(self, event) -> None:  # type: ignore[no-untyped-def]
+        for url in event.mimeData().urls():
+            if url.isLocalFile():
+                self.take_file(url.toLocalFile())
+
+
+def _called(curve: Curve) -> str:
+    n = len(curve.points)
+    return (
+        f"{curve.part.name} · {curve_kind(curve.kind).label} · {n} reading{'' if n == 1 else 's'} · {curve.measured_on}"
+    )
+
+
+def _scatter_words(chi2: float, freedom: int, curve: Curve) -> str:
+    if freedom < 1:
+        return "As many readings as the curve has numbers: nothing tells how well it fits."
+    if not (curve.flow_accuracy or curve.pressure_accuracy):
+        return "The instruments' accuracy is not told: bands hold the readings' scatter only."
+    ratio = (chi2 / freedom) ** 0.5
+    return f"Readings scatter by {ratio:.1f} times what the instruments' accuracy allows."

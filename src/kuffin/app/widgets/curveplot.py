@@ -1,0 +1,298 @@
+"""Curves over a setting or a flow, each with its band and its points, and a line across them that one drags to read off."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPen, QPolygonF
+from PySide6.QtWidgets import QSizePolicy
+
+from kuffin.app.base.guarded import guarded
+from kuffin.app.look.marks import draw, mark, tint
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
+from kuffin.app.widgets.painted import Painted
+from kuffin.core.compare.pairwords import number
+
+_LEFT, _RIGHT, _TOP, _FOOT = 58.0, 92.0, 26.0, 40.0
+_BAND = 42  # of 255, how opaque a band is
+
+
+@dataclass(frozen=True, kw_only=True)
+class DrawnCurve:
+    """A curve; a band of its own width goes with it, or none.
+
+    Attributes
+    ----------
+    place : int or None
+        Its candidate's, for colour and shape; None is drawn in ink.
+    xs, ys, low, high : sequence of float
+        The curve and its band; `low` may be empty.
+    points : sequence of (x, y)
+        What was read.
+    odd : sequence of int
+        Points that stand off.
+    solid : (float, float) or None
+        Where it was measured; dashed outside.
+    faint : bool
+        One mount's own curve, behind its candidate's.
+    other : bool
+        Drawn in the accent colour, where it has no place: what the others are set against.
+    """
+
+    name: str
+    place: int | None = None
+    xs: Sequence[float] = ()
+    ys: Sequence[float] = ()
+    low: Sequence[float] = ()
+    high: Sequence[float] = ()
+    points: Sequence[tuple[float, float]] = ()
+    odd: Sequence[int] = ()
+    solid: tuple[float, float] | None = None
+    faint: bool = False
+    other: bool = False
+
+
+@guarded
+class CurvePlot(Painted):
+    """The picture. `moved` tells where the line was put: by dragging, or with the arrow keys (Shift: tenfold)."""
+
+    moved = Signal(float)
+
+    def __init__(self, theme: Theme, name: str, height: int = 320) -> None:
+        super().__init__()
+        self._theme = theme
+        self._curves: tuple[DrawnCurve, ...] = ()
+        self._x = self._y = ""
+        self._line: float | None = None
+        self._crosses: tuple[tuple[float, float, str], ...] = ()
+        self._from_nothing = False
+        self._area = QRectF()
+        self._dragging = False
+        self.setAccessibleName(name)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setMouseTracking(True)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFixedHeight(height)
+
+    def sizeHint(self) -> QSize:
+        return QSize(640, self.height())
+
+    def set_theme(self, theme: Theme) -> None:
+        """Take another theme."""
+        self._theme = theme
+        self.update()
+
+    def show_curves(
+        self,
+        curves: Sequence[DrawnCurve],
+        x: str,
+        y: str,
+        line: float | None = None,
+        crosses: Sequence[tuple[float, float, str]] = (),
+        spoken: str = "",
+        from_nothing: bool = False,
+    ) -> None:
+        """Show curves.
+
+        Parameters
+        ----------
+        x, y : str
+            What the axes are, with their units.
+        line : float, optional
+            Where the line across stands; None: there is none.
+        crosses : sequence of (x, y, words)
+            Places that are pointed out, such as an operating point.
+        from_nothing : bool
+            Whether both axes begin at 0.
+        """
+        self._curves, self._x, self._y = tuple(curves), x, y
+        self._line, self._crosses, self._from_nothing = line, tuple(crosses), from_nothing
+        self.setAccessibleDescription(spoken)
+        self.update()
+
+    @property
+    def line(self) -> float | None:
+        """Where the line stands."""
+        return self._line
+
+    # --- places ----------------------------------------------------------------------------------------------------
+
+    def _spans(self) -> tuple[float, float, float, float]:
+        xs = [x for c in self._curves for x in (*c.xs, *(p[0] for p in c.points)) if math.isfinite(x)]
+        ys = [v for c in self._curves for v in (*c.ys, *c.low, *c.high, *(p[1] for p in c.points)) if math.isfinite(v)]
+        xs += [x for x, _, _ in self._crosses]
+        ys += [y for _, y, _ in self._crosses]
+        x0, x1 = (min(xs), max(xs)) if xs else (0.0, 1.0)
+        y0, y1 = (min(ys), max(ys)) if ys else (0.0, 1.0)
+        room_x, room_y = 0.03 * (x1 - x0) or 0.5, 0.07 * (y1 - y0) or 0.5
+        if self._from_nothing:
+            return 0.0, x1 + room_x, 0.0, y1 + room_y
+        return x0 - room_x, x1 + room_x, y0 - room_y, y1 + room_y
+
+    def _x_of(self, place: float) -> float:
+        x0, x1, _, _ = self._spans()
+        share = (place - self._area.left()) / max(self._area.width(), 1.0)
+        return x0 + min(max(share, 0.0), 1.0) * (x1 - x0)
+
+    def place_of(self, x: float) -> float:
+        """Where a value of the lower axis stands, in pixels."""
+        x0, x1, _, _ = self._spans()
+        return self._area.left() + (x - x0) / max(x1 - x0, 1e-12) * self._area.width()
+
+    # --- drawing ---------------------------------------------------------------------------------------------------
+
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        t = self._theme
+        self._area = area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+        x0, x1, y0, y1 = self._spans()
+        at_x = paint_axis(painter, t, area, x0, x1)
+
+        def y_of(value: float) -> float:
+            return area.bottom() - (value - y0) / max(y1 - y0, 1e-12) * area.height()
+
+        digits = decimals(round_step(y1 - y0, 6))
+        painter.setFont(figures_font(self.font().pointSizeF()))
+        for value in ticks(y0, y1, 6):
+            painter.setPen(QPen(t.color("hairline"), 1.0))
+            painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
+            painter.setPen(t.color("muted"))
+            box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
+            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, digits))
+        painter.setFont(self.font())
+        painter.setPen(t.color("muted"))
+        painter.drawText(QRectF(0, 0, self.width() - 8, 20), Qt.AlignmentFlag.AlignLeft, self._y)
+        painter.drawText(
+            QRectF(area.left(), area.bottom() + 20, area.width(), 20), Qt.AlignmentFlag.AlignRight, self._x
+        )
+        painter.save()
+        painter.setClipRect(area.adjusted(-8, -6, 8, 6))
+        for curve in self._curves:
+            self._band(painter, curve, at_x, y_of)
+        for curve in self._curves:
+            self._curve(painter, curve, at_x, y_of)
+        painter.restore()
+        self._names(painter, area, y_of)
+        self._cross(painter, area, at_x, y_of)
+        self._read_line(painter, area, at_x)
+
+    def _colour(self, curve: DrawnCurve) -> QColor:
+        if curve.place is not None:
+            return tint(mark(curve.place), self._theme)
+        return self._theme.color("accent" if curve.other else "ink")
+
+    def _band(self, painter: QPainter, curve: DrawnCurve, at_x, y_of) -> None:  # type: ignore[no-untyped-def]
+        if not len(curve.low):
+            return
+        colour = self._colour(curve)
+        colour.setAlpha(_BAND)
+        upper = [QPointF(at_x(x), y_of(y)) for x, y in zip(curve.xs, curve.high, strict=True)]
+        lower = [QPointF(at_x(x), y_of(y)) for x, y in zip(curve.xs, curve.low, strict=True)]
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour)
+        painter.drawPolygon(QPolygonF([*upper, *reversed(lower)]))
+
+    def _curve(self, painter: QPainter, curve: DrawnCurve, at_x, y_of) -> None:  # type: ignore[no-untyped-def]
+        colour = self._colour(curve)
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        low, high = curve.solid or (-math.inf, math.inf)
+        pieces: list[tuple[bool, list[QPointF]]] = []
+        for x, y in zip(curve.xs, curve.ys, strict=True):
+            inside = low - 1e-9 <= x <= high + 1e-9
+            if not pieces or pieces[-1][0] != inside:
+                pieces.append((inside, [pieces[-1][1][-1]] if pieces else []))
+            pieces[-1][1].append(QPointF(at_x(x), y_of(y)))
+        for inside, points in pieces:
+            style = Qt.PenStyle.SolidLine if inside else Qt.PenStyle.DashLine
+            painter.setPen(QPen(colour, 1.0 if curve.faint else 2.0, style))
+            painter.drawPolyline(QPolygonF(points))
+        for i, (x, y) in enumerate(curve.points):
+            centre = QPointF(at_x(x), y_of(y))
+            if curve.place is not None:
+                draw(painter, mark(curve.place), self._theme, centre, 4.0 if curve.faint else 5.0)
+            else:
+                painter.setPen(Qt.PenStyle.NoPen)
+                painter.setBrush(colour)
+                painter.drawEllipse(centre, 3.6, 3.6)
+            if i in curve.odd:
+                painter.setPen(QPen(self._theme.color("warn"), 1.6))
+                painter.setBrush(Qt.BrushStyle.NoBrush)
+                painter.drawEllipse(centre, 9.0, 9.0)
+
+    def _names(self, painter: QPainter, area: QRectF, y_of) -> None:  # type: ignore[no-untyped-def]
+        """Each curve's name at its end, pushed apart where they would lie over one another."""
+        ends = sorted((y_of(c.ys[-1]), i) for i, c in enumerate(self._curves) if len(c.ys) and c.name and not c.faint)
+        tall, last = painter.fontMetrics().height(), -math.inf
+        places = []
+        for y, i in ends:
+            last = max(y, last + tall)
+            places.append((last, i))
+        over = max((places[-1][0] if places else 0.0) - area.bottom(), 0.0)
+        for y, i in places:
+            painter.setPen(self._colour(self._curves[i]))
+            box = QRectF(area.right() + 10, y - over - tall / 2, _RIGHT - 12, tall)
+            painter.drawText(box, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, self._curves[i].name)
+
+    def _cross(self, painter: QPainter, area: QRectF, at_x, y_of) -> None:  # type: ignore[no-untyped-def]
+        for x, y, words in self._crosses:
+            centre = QPointF(at_x(x), y_of(y))
+            painter.setPen(QPen(self._theme.color("accent"), 2.0))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawEllipse(centre, 6.0, 6.0)
+            wide = painter.fontMetrics().horizontalAdvance(words)
+            left = centre.x() + 12 if centre.x() + wide + 20 < area.right() else centre.x() - wide - 12
+            box = QRectF(left, centre.y() - 30, wide + 4, painter.fontMetrics().height())
+            painter.fillRect(box, self._theme.color("ground"))
+            painter.drawText(box, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, words)
+
+    def _read_line(self, painter: QPainter, area: QRectF, at_x) -> None:  # type: ignore[no-untyped-def]
+        if self._line is None:
+            return
+        x = at_x(self._line)
+        style = Qt.PenStyle.DashLine if not self.hasFocus() else Qt.PenStyle.SolidLine
+        painter.setPen(QPen(self._theme.color("accent"), 1.6, style))
+        painter.drawLine(QPointF(x, area.top()), QPointF(x, area.bottom() + 4))
+        handle = QPolygonF([QPointF(x - 6, area.top() - 8), QPointF(x + 6, area.top() - 8), QPointF(x, area.top())])
+        painter.setBrush(self._theme.color("accent"))
+        painter.drawPolygon(handle)
+
+    # --- the line --------------------------------------------------------------------------------------------------
+
+    def _near(self, event: QMouseEvent) -> bool:
+        return self._line is not None and abs(event.position().x() - self.place_of(self._line)) < 8
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if self._line is not None and self._area.adjusted(-8, -14, 8, 8).contains(event.position()):
+            self._dragging = True
+            self._put(self._x_of(event.position().x()))
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self._dragging:
+            self._put(self._x_of(event.position().x()))
+        self.setCursor(Qt.CursorShape.SplitHCursor if self._near(event) else Qt.CursorShape.ArrowCursor)
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        self._dragging = False
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        way = {Qt.Key.Key_Left: -1.0, Qt.Key.Key_Right: 1.0}.get(Qt.Key(event.key()))
+        if way is None or self._line is None:
+            super().keyPressEvent(event)
+            return
+        x0, x1, _, _ = self._spans()
+        tenfold = 10.0 if event.modifiers() & Qt.KeyboardModifier.ShiftModifier else 1.0
+        step = round_step(x1 - x0, 6) / 20
+        self._put(min(max((round(self._line / step) + way * tenfold) * step, x0), x1))
+
+    def _put(self, x: float) -> None:
+        x0, x1, _, _ = self._spans()
+        step = round_step(x1 - x0, 6) / 20
+        x = round(x / step) * step
+        if x != self._line:
+            self._line = x
+            self.update()
+            self.moved.emit(x)
