@@ -9,7 +9,7 @@ import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QPushButton
+from PySide6.QtWidgets import QApplication, QComboBox, QPushButton
 
 from kuffin.app.desks.compare.desk import PAGES
 from kuffin.app.frame.window import MainWindow
@@ -17,6 +17,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.widgets.axis import decimals, round_step, ticks
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.demo import blocks
+from kuffin.demo.quiet import NAME as QUIET
 from kuffin.notebook import edits
 from kuffin.verdict.grid import Cell
 from tests.app.driving import give, press, shown_words
@@ -271,10 +272,8 @@ class TestTheBlocks:
         desk.compare.set_theme(looks.LIGHT)
         open_study(desk, "Radiators", at_rest)
         said = shown_words(page(desk, "outcomes", at_rest))
-        assert (
-            "On the coolant nothing is told apart" in said
-            and "All are the same for this purpose by loudness (within 1 dBA)" in said
-        )
+        assert "On the coolant nothing is told apart" in said
+        assert "By loudness, Reed, Bulrush and Rush are not louder than any other" in said  # Sedge's tight fins are
 
 
 def test_empty_pages_say_what_they_are_for(window: MainWindow, at_rest: Wait) -> None:
@@ -294,3 +293,52 @@ def test_ticks_are_round_and_cover_the_axis() -> None:
         assert all(low - 1e-9 <= x <= low + span + 1e-6 * span for x in found)
         assert all(abs(x / step - round(x / step)) < 1e-6 for x in found)
         assert round(step, decimals(step)) == pytest.approx(step)
+
+
+class TestAlongASweep:
+    """Compare · Along a sweep, on the demo's radiators that were swept over the fans."""
+
+    def swept(self, window: MainWindow, at_rest: Wait) -> Any:
+        open_study(window, QUIET, at_rest)
+        return page(window, "along", at_rest)
+
+    def choose(self, box: QComboBox, words: str) -> None:
+        box.setCurrentIndex(next(i for i in range(box.count()) if words in box.itemText(i)))
+        box.activated.emit(box.currentIndex())
+
+    def test_a_line_is_dragged_and_candidates_are_read_off(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        along = self.swept(demo_window, at_rest)
+        assert along.axis.currentText() == "loudness, dBA"
+        place = QPoint(int(along.plot.place_of(31.0)), 150)
+        QTest.mouseClick(along.plot, Qt.MouseButton.LeftButton, pos=place)
+        assert along.at.value() == pytest.approx(31.0, abs=0.4)
+        before = along.heading.text()
+        assert "Reed is cooler than" in before and "Each at its own operating point (fans" in along.there.text()
+        QTest.keyClick(along.plot, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
+        assert along.at.value() > 31.5
+        along.at.setValue(46.0)
+        assert "Reed and Bulrush: not swept as far as that" in along.heading.text() + along.there.text()
+        assert "Reed beats" not in along.ranking.text() and "Sedge and Reed: below" in along.ranking.text()
+        self.choose(along.axis, "fan speed")
+        assert "above" in along.ranking.text() and "Sedge is cooler" in along.ranking.text()
+        assert not along.beaten.isVisibleTo(along) and along.at.suffix() == " rpm"
+        along.wanted.setValue(9.0)
+        assert along.takes.text().startswith("For 9.0 K: Sedge takes")
+
+    def test_a_figure_shows_its_working_with_each_mounts_curve(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        along = self.swept(demo_window, at_rest)
+        button = next(b for b in along.table.findChildren(QPushButton) if "K" in b.text())
+        button.click()
+        at_rest()
+        numbers = [n for top in demo_window.working.shown.numbers for n in top.all()]
+        assert any(n.name == "Reed, round 1" and "read off its own curve, 4 points" in n.source for n in numbers)
+
+    def test_what_says_nothing_is_said_to(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        along = self.swept(demo_window, at_rest)
+        self.choose(along.outcome, "Loudness")
+        assert "along itself says nothing" in along.heading.text() and not along.plot.isVisibleTo(along)
+        self.choose(along.axis, "fan speed")
+        assert along.plot.isVisibleTo(along) and "quieter than Sedge" in along.heading.text() + along.there.text()
+        demo_window.state.choose_study(demo_window.state.notebook.studies()[0].id)
+        at_rest()
+        assert "tested at three settings or more" in along.empty.text() and along.empty.isVisibleTo(along)

@@ -19,6 +19,7 @@ from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
 from kuffin.demo.pads import add_pad_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
+from kuffin.demo.quiet import SEDGE, add_quiet_study
 from kuffin.demo.restrictions import add_restrictions
 from kuffin.demo.shelf import fill_shelf
 from kuffin.logs.table import LogTable
@@ -41,7 +42,7 @@ RADIATORS = {
     for r in (
         Radiator(name="Reed", k_w=0.0578),
         Radiator(name="Rush", k_w=0.0690),
-        Radiator(name="Sedge", k_w=0.0566),
+        SEDGE,
         Radiator(name="Bulrush", k_w=0.0640),
     )
 }
@@ -129,6 +130,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             add_block_study(notebook, _after(progress, 2 * sum(map(len, ORDER)), total)),
             add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + BLOCK_RUNS, total)),
             add_pad_study(notebook),
+            add_quiet_study(notebook),
         ]
         add_restrictions(notebook)
         forget_history(notebook)

@@ -11,6 +11,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+BACKGROUND_DBA = 18.0  # of the booth with everything off
+FAN_DBA = 31.0  # of the fans on an open radiator at 1000 rpm, at the meter
+
 
 @dataclass(frozen=True)
 class Pump:
@@ -49,12 +52,12 @@ def loop_flow(pump: Pump, speed: float, parts: list[Restriction]) -> float:
 def sound_level(
     pump: Pump,
     pump_speed: float | NDArray[np.float64],
-    fan_rpm: float,
+    fan_rpm: float | NDArray[np.float64],
     fan_dba_at_1000: float,
-    background_dba: float = 18.0,
+    background_dba: float = BACKGROUND_DBA,
 ) -> NDArray[np.float64]:
-    """Level at the meter from fans, pump and background, dBA; of the pump speed's shape."""
-    fans = fan_dba_at_1000 + 50 * np.log10(max(fan_rpm, 50.0) / 1000.0)
+    """Level at the meter from fans, pump and background, dBA; of the speeds' shape."""
+    fans = fan_dba_at_1000 + 50 * np.log10(np.maximum(fan_rpm, 50.0) / 1000.0)
     pump_level = pump.sound_dba + 50 * np.log10(np.maximum(pump_speed, 0.05))
     levels = (fans, pump_level, background_dba)
     return np.asarray(10 * np.log10(sum(10 ** (np.asarray(level) / 10) for level in levels)), float)

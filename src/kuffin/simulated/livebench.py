@@ -153,4 +153,6 @@ class SimulatedBench:
         self._now = float(times[-1])
         self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
         speed = self._pump_speed if self._worn is None else self._worn
-        return truths(self._pump, self._loop, self._flow, self._fan_rpm, speed, air, demand, course)
+        return truths(
+            self._pump, self._loop, self._flow, self._fan_rpm, speed, air, demand, course, self.plan.radiator.sound_db
+        )

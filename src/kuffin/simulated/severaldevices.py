@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.logs.table import LogChannel, LogTable
-from kuffin.simulated.hydraulics import Pump, Restriction, loop_flow, sound_level
+from kuffin.simulated.hydraulics import FAN_DBA, Pump, Restriction, loop_flow, sound_level
 from kuffin.simulated.sensors import Sensor
 from kuffin.simulated.station import STEP_S, Block, LoadPlan, RunPlan
 
@@ -92,7 +92,7 @@ def record_several(
             "dBA",
             "sound_level",
             "sound",
-            seen(sound_level(pump, np.full(t.size, plan.pump_speed), plan.fan_rpm, 31.0), 0.25, 0.1),
+            seen(sound_level(pump, np.full(t.size, plan.pump_speed), plan.fan_rpm, FAN_DBA), 0.25, 0.1),
         ),
     ]
     for i, h in enumerate(heated):

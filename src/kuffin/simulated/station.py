@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.simulated.faults import Fault, misread, worn
-from kuffin.simulated.hydraulics import Pump, Restriction, loop_flow, sound_level
+from kuffin.simulated.hydraulics import FAN_DBA, Pump, Restriction, loop_flow, sound_level
 from kuffin.simulated.room import Room
 from kuffin.simulated.sensors import Sensor
 from kuffin.simulated.thermal import Course, Loop, simulate
@@ -31,6 +31,7 @@ class Radiator:
     flow_exponent: float = 0.08
     restriction: Restriction = field(default_factory=lambda: Restriction(0.004, 6e-5))
     heat_capacity_j_k: float = 900.0
+    sound_db: float = 0.0  # by how much its fins make the same fans louder
 
     def resistance(self, fan_rpm: float, flow_l_h: float) -> float:
         """Coolant to air, K/W."""
@@ -91,6 +92,7 @@ class RunPlan:
     leakage: float = 0.0012
     limit_c: float | None = None  # the processor's own
     interval_s: float = 2.0
+    fan_steps: tuple[tuple[float, float], ...] = ()  # from which second on the fans turn at which rpm
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -143,11 +145,12 @@ def truths(
     pump: Pump,
     loop: Loop,
     flow: float | Array,
-    fan_rpm: float,
+    fan_rpm: float | Array,
     pump_speed: float | Array,
     air: Array,
     demand: Array,
     course: Course,
+    sound_db: float = 0.0,
 ) -> dict[str, Array]:
     """What every instrument of the bench would read if it were perfect, by channel, each of shape (n,)."""
     t = course.times
@@ -166,8 +169,8 @@ def truths(
         "Clock": np.where(idle, 1400.0, free * course.share**_CLOCK_OF_POWER),
         "Flow": np.zeros(t.size) + flow + 0.4 * np.sin(t / 420),
         "Pump": pump.full_rpm * speed,
-        "Fan": np.full(t.size, fan_rpm),
-        "Sound": sound_level(pump, speed, fan_rpm, 31.0),
+        "Fan": np.zeros(t.size) + fan_rpm,
+        "Sound": sound_level(pump, speed, fan_rpm, FAN_DBA + sound_db),
     }
 
 
@@ -185,8 +188,12 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str, fault: Fault | None 
         then, speed = worn(fault, plan, plan.pump_speed, float(at))
         changes.append((float(at), built(then, pump, plan.fan_rpm, speed)))
         speeds[t >= at], flows[t >= at] = speed, changes[-1][1][1]
+    fans = np.full(t.size, plan.fan_rpm)
+    for begin, rpm in plan.fan_steps:
+        changes.append((begin, built(plan, pump, rpm, plan.pump_speed)))
+        fans[t >= begin] = rpm
     course = simulate(loop, t, demand, air + fault.warm_intake_k, changes=[(at, made[0]) for at, made in changes])
-    truth = truths(pump, loop, flows, plan.fan_rpm, speeds, air, demand, course)
+    truth = truths(pump, loop, flows, fans, speeds, air, demand, course, plan.radiator.sound_db)
     at_s = np.arange(0.0, end, plan.interval_s)
     read = {n: sensor.read(np.interp(at_s, t, truth[n]), rng) for n, (_, _, _, sensor) in INSTRUMENTS.items()}
     read = misread(fault, at_s, read)

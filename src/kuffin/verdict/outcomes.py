@@ -199,30 +199,42 @@ def under_outcome(
         for r, (_, m) in zip(readings, evidence.mounts, strict=True)
         if r.value is not None and r.left_out is None
     ]
-    order = {c.name: i for i, c in enumerate(study.live_candidates)}
-    values.sort(key=lambda v: order.get(v.candidate, 0))
-    level = float(np.mean([v.value for v in values])) if values else 0.0
-    margin = evidence.margin_of(outcome, level)
-    spread = str(study.plan.get("spread") or "as noticed")
-    if spread == "separate":  # each candidate's own spread holds what rounds add to it
-        values = [replace(v, round=None) for v in values]
     try:
-        chosen = study.candidate(study.reference_id)
-        reference = chosen.name if chosen is not None and chosen.name in {v.candidate for v in values} else None
-        found = compare(
-            values,
-            reference=reference,
-            margin=margin,
-            better=outcome.better,
-            confidence=confidence or study.confidence,
-            spread=spread,
-            covariate_names=("the bench's move",),
-            scope=scope_of(study, values),
-            free=outcome.bounded == FREE,
-        )
+        found = compared(evidence, outcome, values, confidence)
         return OutcomeResult(outcome=outcome, readings=tuple(readings), comparison=found, why_not=None, moved=by)
     except KuffinError as error:
         return OutcomeResult(outcome=outcome, readings=tuple(readings), comparison=None, why_not=str(error))
+
+
+def compared(
+    evidence: Evidence, outcome: Outcome, values: Sequence[MountValue], confidence: float | None = None
+) -> Comparison:
+    """Compare mounts' values as the study is judged: its reference, margin, spread and confidence, candidates in its order.
+
+    Raises
+    ------
+    KuffinError
+        Why they cannot be compared.
+    """
+    study = evidence.study
+    order = {c.name: i for i, c in enumerate(study.live_candidates)}
+    values = sorted(values, key=lambda v: order.get(v.candidate, 0))
+    level = float(np.mean([v.value for v in values])) if values else 0.0
+    spread = str(study.plan.get("spread") or "as noticed")
+    if spread == "separate":  # each candidate's own spread holds what rounds add to it
+        values = [replace(v, round=None) for v in values]
+    chosen = study.candidate(study.reference_id)
+    return compare(
+        values,
+        reference=chosen.name if chosen is not None and chosen.name in {v.candidate for v in values} else None,
+        margin=evidence.margin_of(outcome, level),
+        better=outcome.better,
+        confidence=confidence or study.confidence,
+        spread=spread,
+        covariate_names=("the bench's move",),
+        scope=scope_of(study, values),
+        free=outcome.bounded == FREE,
+    )
 
 
 def _without_the_move(

@@ -11,7 +11,7 @@ import pytest
 from kuffin.cli import main
 from kuffin.core.base.errors import CompareError
 from kuffin.core.compare import MountValue
-from kuffin.core.compare.along import Swept, read_along
+from kuffin.core.compare.along import Swept, places_for, read_along
 
 GRID = {"level": np.array([27.0, 30, 33, 36, 39]), "flow": np.array([60.0, 100, 150, 200, 250]), "speed": np.array([600.0, 900, 1200, 1500, 1800])}  # fmt: skip
 AT = {"level": 35.0, "flow": 140.0, "speed": 1000.0}
@@ -89,3 +89,30 @@ def test_the_command_compares_at_equal_loudness(tmp_path: Path, capsys: pytest.C
     assert main([*asked, "--at", "35"]) == 0 and "read off its own curve at dBA = 35" in capsys.readouterr().out
     assert main([*asked, "--at", "60"]) == 2 and "Reed was swept from 27 to 39 only" in capsys.readouterr().err
     assert main(asked) == 2 and "--along needs --at" in capsys.readouterr().err
+
+
+def test_the_place_of_a_value_is_read_back_exactly_and_only_where_it_was_swept() -> None:
+    x = np.array([400.0, 700.0, 1000.0, 1400.0])
+    swept = [
+        Swept(MountValue(candidate=n, mount=f"{n}{k}", value=0.0), x, a + k / 10 + 300 * x**-0.6)
+        for n, a in (("Reed", 5.0), ("Rush", 6.0))
+        for k in range(2)
+    ]
+    wanted = 10.0
+    found = places_for(swept, wanted, "speed")
+    for m, s in zip(found.mounts, swept, strict=True):
+        level = s.y[0] - 300 * x[0] ** -0.6
+        assert m.value == pytest.approx(((wanted - level) / 300) ** (-1 / 0.6), rel=1e-4)
+    assert all(m.value is None for m in places_for(swept, 3.0, "speed").mounts)  # never
+    assert all(m.value is None for m in places_for(swept, 30.0, "speed").mounts)  # far slower than was swept
+
+
+def test_along_a_power_an_outcome_may_rise() -> None:
+    x = np.array([60.0, 120.0, 180.0, 240.0])
+    swept = [Swept(MountValue(candidate=n, mount=n + str(k), value=0.0), x, 2 + r * x + k / 20) for n, r in (("Reed", 0.05), ("Rush", 0.06)) for k in range(2)]  # fmt: skip
+    curves = read_along(swept, 150.0, "power")
+    assert curves.c == pytest.approx(1.0, abs=0.01)
+    assert [m.value for m in curves.mounts] == pytest.approx([9.5, 9.55, 11.0, 11.05], abs=1e-3)
+    again = read_along(swept, 200.0, "power", curves.shape)
+    assert again.mounts[0].value == pytest.approx(12.0, abs=1e-3)
+    assert curves.curve(curves.mounts[0], np.array([200.0]))[0] == pytest.approx(12.0, abs=1e-3)

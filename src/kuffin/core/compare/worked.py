@@ -45,9 +45,7 @@ def candidate_mean(
         bare = Worked(
             name=m.candidate + (f", round {m.round}" if m.round else ""), symbol="y", value=m.value, unit=unit
         )
-        terms.append(
-            replace(bare if read is None else replace(read, name=bare.name), symbol=f"y_{i}", digits=digits + 1)
-        )
+        terms.append(replace(bare if read is None else read, symbol=f"y_{i}", digits=digits + 1))
     n = len(used)
     half = _half(c.t, standard_error(found, c, apart(unit), digits), apart(unit), digits)
     if np.allclose([w for _, w in used], 1 / n, rtol=0, atol=1e-12):

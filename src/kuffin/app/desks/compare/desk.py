@@ -24,6 +24,7 @@ if TYPE_CHECKING:
 # key, title, and where the page is: each brings its own imports, off the window's start
 _PAGES = (
     ("outcomes", "Outcomes", "outcomespage", "OutcomesPage"),
+    ("along", "Along a sweep", "alongpage", "AlongPage"),
     ("schools", "Schools", "schoolspage", "SchoolsPage"),
     ("claims", "Claims", "claimspage", "ClaimsPage"),
     ("baseline", "Baseline", "baselinepage", "BaselinePage"),

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QWidget
+from PySide6.QtWidgets import QComboBox, QWidget
 
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import choice, number, refill
@@ -26,6 +26,7 @@ class CoolantChoice(QWidget):
         super().__init__()
         self._parts: dict[int, Part] = {}
         self.box = choice([("as measured", _AS_MEASURED), ("water", _WATER)], "Coolant that curves are carried to")
+        self.box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self.warmth = number(5, 75, "°C", 0, 5, "Coolant temperature")
         self.warmth.setValue(30)
         self.warmth.setEnabled(False)

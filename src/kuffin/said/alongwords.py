@@ -1,0 +1,215 @@
+"""Sweeps in words: who leads where, what it takes, which settings nothing beats, and where each figure comes from."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from kuffin.core.base.numbers import begun, number
+from kuffin.core.base.worked import Worked
+from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.sweepaxes import SweepAxis
+from kuffin.core.compare import Comparison
+from kuffin.core.compare.pairwords import best_of, digits_for, joined, pair_said, span
+from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
+from kuffin.said.shownworking import Working
+from kuffin.verdict.along import AlongRange, ReadThere, Stretch, Sweep
+from kuffin.verdict.unbeatensettings import Setting
+
+
+def place_words(axis: SweepAxis, at: float) -> str:
+    """``at 33 dBA``."""
+    return f"at {number(at, 1 if axis.way == 'level' else 0)} {axis.unit}"
+
+
+def there_words(sweep: Sweep, there: ReadThere) -> list[str]:
+    """What may be said of each pair at one place, the settled ones first; what was refused, by name."""
+    said = []
+    where = begun(place_words(sweep.axis, there.at))
+    found = there.comparison
+    if found is None:
+        said.append(f"{where} nothing is compared: {there.why_not}.")
+    else:
+        pairs = sorted(found.pairs, key=lambda p: (not p.settled, p.p))
+        said += [f"{where}: {pair_said(p, found, there.outcome)}" for p in pairs]
+    if there.refused:
+        low, high = sweep.span
+        said.append(
+            f"{joined(there.refused)}: not swept as far as that, so nothing is said ({number(low, 0)} to {number(high, 0)} {sweep.axis.unit} in all)."
+        )
+    return said
+
+
+def needed_words(sweep: Sweep, there: ReadThere, wanted: float) -> list[str]:
+    """What it takes: the loudness, or the speed, at which each candidate has a wanted value."""
+    axis, outcome = sweep.axis, sweep.outcome
+    digits = 1 if axis.way == "level" else 0
+    value = f"{number(wanted, 1)} {outcome.unit}".rstrip()
+    said = []
+    found = there.comparison
+    if found is not None:
+        order = sorted(found.candidates, key=lambda c: c.mean, reverse=not axis.fewer_is_better)
+        told = [
+            f"{c.name} takes {number(c.mean, digits)} {axis.unit} ({span(c.low, c.high, '', digits)})" for c in order
+        ]
+        said.append(f"For {value}: {joined(told)}.")
+        said += [pair_said(p, found, there.outcome) for p in found.pairs]
+    elif len(there.refused) < len(sweep.candidates):
+        said.append(f"For {value} nothing is compared: {there.why_not}.")
+    if there.refused:
+        said.append(
+            f"{joined(there.refused)} {'does' if len(there.refused) == 1 else 'do'} not reach {value} within what was swept."
+        )
+    return said
+
+
+def ranking_words(sweep: Sweep, found: AlongRange) -> list[str]:
+    """How the ranking changes along the range, a sentence for each pair."""
+    return [_pair_along(sweep, a, b, stretches) for (a, b), stretches in found.pairs.items()]
+
+
+def _pair_along(sweep: Sweep, a: str, b: str, stretches: Sequence[Stretch]) -> str:
+    axis, wording = sweep.axis, sweep.outcome.wording
+    digits = 0
+
+    def said(s: Stretch) -> str:
+        if s.better:
+            return f"{s.better} is {wording.better}"
+        return "they are the same for this purpose" if s.same else "they are not told apart"
+
+    if len(stretches) == 1:
+        only = stretches[0]
+        where = f"from {number(only.begin, digits)} to {number(only.end, digits)} {axis.unit}"
+        return begun(f"{a} and {b}: {said(only)} {where}.")
+    pieces = []
+    for i, s in enumerate(stretches):
+        edge = (s.begin + stretches[i - 1].end) / 2 if i else s.begin
+        if i == 0:
+            pieces.append(f"below {number((s.end + stretches[1].begin) / 2, digits)} {axis.unit} {said(s)}")
+        elif i == len(stretches) - 1:
+            pieces.append(f"above {number(edge, digits)} {axis.unit} {said(s)}")
+        else:
+            pieces.append(f"up to {number((s.end + stretches[i + 1].begin) / 2, digits)} {axis.unit} {said(s)}")
+    return f"{a} and {b}: {'; '.join(pieces)}."
+
+
+def quietest_words(sweep: Sweep, there: ReadThere) -> str:
+    """What it costs to be as quiet as the quietest: the others at the lowest place that all reach."""
+    found = there.comparison
+    if found is None or len(found.candidates) < 2:
+        return ""
+    first = found.candidate(best_of(found))
+    unit = apart(sweep.outcome.unit)
+    costs = []
+    for c in found.candidates:
+        if c.name == first.name:
+            continue
+        pair = found.pair(c.name, first.name)
+        sign = 1.0 if pair.a == c.name else -1.0
+        low, high = sorted((sign * pair.low, sign * pair.high))
+        digits = digits_for(high - low)
+        verb = f"costs {number(abs(pair.difference), digits)} {unit} ({span(low, high, '', digits)})"
+        costs.append(
+            f"{c.name} {verb}"
+            if pair.settled and pair.verdict != "same"
+            else f"{c.name} costs nothing that can be told"
+        )
+    return f"{begun(place_words(sweep.axis, there.at))}, the quietest that all of them reach, beside {first.name}: {joined(costs)}."
+
+
+def unbeaten_rows(sweep: Sweep, settings: Sequence[Setting]) -> list[tuple[str, str, str, str]]:
+    """A row for each candidate at each setting: what it costs, what it gives, what beats it."""
+    axis, outcome = sweep.axis, sweep.outcome
+    rows = []
+    for s in settings:
+        beaten = f"{s.beaten_by} beats it" + ("" if s.surely else ", as far as single mounts tell")
+        rows.append(
+            (
+                f"{s.candidate}, {s.condition}",
+                _with_half(s.x, s.x_half, axis.unit),
+                _with_half(s.y, s.y_half, outcome.unit),
+                beaten if s.beaten_by else "nothing beats it",
+            )
+        )
+    return rows
+
+
+def _with_half(value: float, half: float | None, unit: str) -> str:
+    if half is None:
+        return f"{number(value, 1)} {unit}".rstrip()
+    digits = 0 if half >= 5 else digits_for(2 * half)
+    return f"{number(value, digits)} ± {number(half, digits)} {unit}".rstrip()
+
+
+def _bare(worked: Worked) -> Worked:
+    """A worked value whose terms lead nowhere else: all there is stands in it."""
+    half = None if worked.half is None else _bare(worked.half)
+    return replace(worked, leads=None, terms=tuple(map(_bare, worked.terms)), half=half)
+
+
+def _mounts(sweep: Sweep, there: ReadThere, labels: dict[str, str]) -> dict[str, Worked]:
+    found = {s.mount.mount: s for s in sweep.swept}
+    out = {}
+    for m in there.curves.mounts:
+        if m.value is None:
+            continue
+        own = found[m.mount.mount]
+        span_words = f"{own.x.min():.4g} to {own.x.max():.4g} {sweep.axis.unit}"
+        half = (
+            None
+            if m.u95 is None
+            else Worked(
+                name="What its own curve scatters by", symbol="U", value=m.u95, unit=apart(there.outcome.unit), digits=2
+            )
+        )
+        out[m.mount.mount] = Worked(
+            name=labels.get(m.mount.mount, m.mount.mount),
+            symbol="y",
+            value=m.value,
+            unit=there.outcome.unit,
+            half=half,
+            source=f"read off its own curve, {m.points} points from {span_words}",
+        )
+    return out
+
+
+def along_working(sweep: Sweep, there: ReadThere, name: str, labels: dict[str, str]) -> Working:
+    """How a candidate's figure at a place came about: its mounts, each off its own curve."""
+    found = there.comparison
+    assert found is not None
+    c, unit = found.candidate(name), there.outcome.unit
+    out = Working(
+        title=f"{name} {place_words(sweep.axis, there.at) if there.outcome.key == sweep.outcome.key else 'as wanted'}",
+        answer=f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)})",
+    )
+    out.add(_bare(candidate_mean(found, name, unit, _mounts(sweep, there, labels))))
+    out.say("Curves", _curve_words(sweep, there))
+    for p in found.pairs:
+        if name in {p.a, p.b}:
+            out.say(f"{p.a} and {p.b}", pair_said(p, found, there.outcome))
+            out.add(_bare(pair_difference(found, p, unit, 2)))
+    for where, why in sweep.left_out.items():
+        out.say("Not in it", f"{where}: {why}")
+    out.say(
+        "Interval",
+        f"{100 * found.confidence:.4g} %, from how far mounts differ; what a curve scatters by stands with its mount and is not used again",
+    )
+    return out
+
+
+def _curve_words(sweep: Sweep, there: ReadThere) -> str:
+    c = there.curves.c
+    g = {"level": f"10^(−{c:.2f}·x/50)", "power": f"x^{c:.2f}"}.get(sweep.axis.way, f"x^(−{c:.2f})")
+    whose = "of each mount with four points or more" if there.curves.own_slopes else "of its candidate"
+    return f"y = a + b·g(x) with g = {g}: a of the mount, b {whose}, the exponent of the whole study"
+
+
+def digits_of(found: Comparison) -> int:
+    """Decimals for a comparison's means."""
+    return digits_for(max(c.high - c.low for c in found.candidates))
+
+
+def mean_words(found: Comparison, name: str, outcome: Outcome) -> str:
+    """A candidate's mean with its interval."""
+    c, digits = found.candidate(name), digits_of(found)
+    return f"{number(c.mean, digits)} {outcome.unit} ({span(c.low, c.high, '', digits)})".replace("  ", " ")
