@@ -1,10 +1,10 @@
 #!/usr/bin/env bash
-# Install the Debian libraries that Qt and the PDF page need, or name them where we may not.
+# Install the Debian libraries that Qt, the PDF page and sound need, or name them where we may not.
 set -u
 wanted=(libegl1 libgl1 libxkbcommon-x11-0 libdbus-1-3 libxcb-cursor0 libxcb-icccm4 libxcb-keysyms1
-        libxcb-shape0 libxcb-xinerama0 libfontconfig1 libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0 xvfb)
+        libxcb-shape0 libxcb-xinerama0 libfontconfig1 libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0 libportaudio2 xvfb)
 command -v dpkg-query >/dev/null 2>&1 || {
-  echo "This is no Debian-like system. Qt and the PDF page need these libraries, by whatever name they have here: ${wanted[*]}" >&2
+  echo "This is no Debian-like system. Qt, the PDF page and sound need these libraries, by whatever name they have here: ${wanted[*]}" >&2
   exit 0
 }
 missing=()

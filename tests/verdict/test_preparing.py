@@ -91,8 +91,10 @@ def test_scatter_is_pooled_over_studies_or_a_guess_that_says_so(demo: Bench) -> 
     verdicts = judged_studies(demo.notebook)
     found = scatter_of(demo.study, verdicts)
     spreads = [v.main.comparison.scatter for v in verdicts if v.under_test == "radiator" and v.main.comparison]
-    assert len(spreads) == 1 and not found.guessed
-    assert (found.sd_k, found.df) == pytest.approx(spreads[0])
+    assert len(spreads) == 2 and not found.guessed
+    df = sum(s[1] for s in spreads)
+    pooled = np.sqrt(sum(sd**2 * n for sd, n in spreads) / df)
+    assert (found.sd_k, found.df) == pytest.approx((pooled, df))
     twice = scatter_of(demo.study, [*verdicts, *verdicts])
     assert twice.sd_k == pytest.approx(found.sd_k) and twice.df == 2 * found.df
     # a study of two, which keep their own spreads, knows its scatter too

@@ -19,24 +19,24 @@ def sound_told(args: argparse.Namespace) -> dict[str, Any]:
         What is wrong with a recording.
     """
     run = read_recording(args.recording)
-    warnings = [*run.warnings, *look_at_recording(run.name, run.energies)]
+    warnings = [*run.warnings, *look_at_recording(run.name, run.heard)]
     pascals = None
     if args.calibration:
         calibrator = read_recording(args.calibration)
-        pascals = sensitivity(calibrator.name, calibrator.energies, args.level, args.calibration_gain)
-    found = levels(run.energies, pascals)
+        pascals = sensitivity(calibrator.name, calibrator.heard, args.level, args.calibration_gain)
+    found = levels(run.heard, pascals)
     background, corrected, how = None, None, None
     if args.background:
         ground = read_recording(args.background)
-        warnings += look_at_recording(ground.name, ground.energies)
-        quiet = levels(ground.energies, pascals)
+        warnings += look_at_recording(ground.name, ground.heard)
+        quiet = levels(ground.heard, pascals)
         if found.laeq is not None and quiet.laeq is not None:
             background = quiet.laeq
             corrected, how = without_background(found.laeq, background)
     return {
         "file": run.name,
-        "rate_hz": run.energies.rate,
-        "duration_s": run.duration_s,
+        "rate_hz": run.heard.rate,
+        "duration_s": run.heard.duration_s,
         "channel": run.channel,
         "calibrated": found.calibrated,
         "laeq_dba": found.laeq,

@@ -51,7 +51,7 @@ _OTHERS: tuple[tuple[str, str, str, dict[str, Any]], ...] = (
     ("pump", "Dipper", "Oxbow Works", {"volume_ml": 45.0, "thread": "G1/4", "metals": ["stainless steel"], "max_pressure_kpa": 50.0, "voltage_v": 12.0}),
     ("reservoir", "Tarn", "Hollin & Daughter", {"thread": "G1/4", "max_pressure_kpa": 50.0}),
     ("tube", "clear tube", "", {"inner_mm": 10.0, "outer_mm": 13.0, "max_pressure_kpa": 150.0}),
-    ("fan", "Wagtail", "Oxbow Works", {"fan_size_mm": 120.0, "thickness_mm": 25.0, "max_rpm": 1500.0}),
+    ("fan", "Wagtail", "Oxbow Works", {"fan_size_mm": 120.0, "thickness_mm": 25.0, "max_rpm": 1650.0, "blades": 9.0}),
     ("coolant", "Rill", "Hollin & Daughter", {"sort": "concentrate", "share_percent": 20.0, "glycol": "propylene glycol"}),
     ("coolant", "Brook", "Oxbow Works", {"sort": "ready mixed", "glycol": "none"}),
     ("paste", "Chalk", "Oxbow Works", {"sort": "ordinary", "rest_h": 1.0}),

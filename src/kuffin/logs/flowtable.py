@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.units import parse_unit, to_canonical
-from kuffin.core.flow.curvekinds import CurveKind, checked
+from kuffin.core.flow.curvekinds import CurveKind, checked_rows
 from kuffin.logs.header import split_names
 from kuffin.logs.tidy import TidyTable, tidy_text
 from kuffin.logs.values import is_missing, parse_number
@@ -74,7 +74,7 @@ def points_of_kind(table: TidyTable, kind: CurveKind) -> list[list[float]]:
     rows = [
         [None if c is None or not np.isfinite(c[i]) else float(c[i]) for c in columns] for i in range(len(table.rows))
     ]
-    return checked(kind, [r for r in rows if r[0] is not None and r[1] is not None])
+    return checked_rows(kind, [r for r in rows if r[0] is not None and r[1] is not None])
 
 
 def _by_name(table: TidyTable, name: str) -> int | None:

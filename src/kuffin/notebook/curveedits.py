@@ -7,7 +7,7 @@ from typing import Any
 
 from kuffin.core.base.errors import NotebookError
 from kuffin.core.flow.accuracy import read_accuracy
-from kuffin.core.flow.curvekinds import checked, curve_kind
+from kuffin.core.flow.curvekinds import checked_rows, curve_kind
 from kuffin.notebook.entities import Curve, Part, now_text
 from kuffin.notebook.store import Notebook
 
@@ -23,7 +23,7 @@ def add_curve(
         Where a row cannot be, or the part is of another kind.
     """
     found = curve_kind(kind)
-    rows = checked(found, points)
+    rows = checked_rows(found, points)
     _look_at(values)
     with notebook.edit(f"add {found.label}") as session:
         part = session.get_one(Part, part_id)
@@ -45,7 +45,7 @@ def change_curve(notebook: Notebook, curve_id: int, label: str, **values: Any) -
     with notebook.edit(label) as session:
         curve = session.get_one(Curve, curve_id)
         if "points" in values:
-            values["points"] = checked(curve_kind(curve.kind), values["points"])
+            values["points"] = checked_rows(curve_kind(curve.kind), values["points"])
         for key, value in values.items():
             setattr(curve, key, value)
 

@@ -14,6 +14,7 @@ from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.parts import KINDS, Field
 from kuffin.core.bench.protocol import Step, check, from_plain
+from kuffin.core.sound.heard import heard_from_plain
 
 Number = Annotated[float, Meta(ge=-1e9, le=1e9)]
 Share = Annotated[float, Meta(ge=-1.0, le=2.0)]
@@ -187,6 +188,8 @@ _RECORDED = {
     "level_accuracy_db": _between(0, 10),
     "gain_db": _between(-120, 120),
     "load": Text | None,
+    "channel": _between(1, 1000),
+    "heard": _Checked(dict[str, Any], lambda told: heard_from_plain(told) is not None),
 }
 _WALL = {"wall_idle_w": _between(0, 5000), "wall_efficiency_percent": _between(1, 100)}
 _LIMITS = {f: bool if f == "leak" else _between(-50, 100_000) for f in Limits.__dataclass_fields__}

@@ -20,8 +20,10 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.plaindata import json_text
 from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.core.bench.configuration import SETTINGS
+from kuffin.logs.audio import read_sound
 from kuffin.notebook.cellrules import look_at
 from kuffin.notebook.entities import Attachment, Blob, Channel, Part, Run, Study
+from kuffin.notebook.entities.preparing import RECORDINGS
 from kuffin.notebook.photos import open_photo
 from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
@@ -168,7 +170,10 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
                         runs[own] = row
                     if isinstance(row, Attachment):
                         data = found.data(f"photo-{own:04d}")
-                        open_photo(data, row.name, 256)  # whoever brought it
+                        if row.kind in RECORDINGS:
+                            read_sound(io.BytesIO(data), row.name)
+                        else:
+                            open_photo(data, row.name, 256)  # whoever brought it
                         session.add(Blob(attachment_id=row.id, data=data))
             for row, column, to, old in later:
                 setattr(row, column, _new(ids[to], old, f"{package.name}, {to}", column))

@@ -13,8 +13,8 @@ from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import best_of, digits_for, joined, pair_said, span
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.said.shownworking import Working
-from kuffin.verdict.along import AlongRange, ReadThere, Stretch, Sweep
-from kuffin.verdict.unbeatensettings import Setting
+from kuffin.verdict.along import AlongRange, AlongStretch, ReadThere, Sweep
+from kuffin.verdict.unbeatensettings import SettingPoint
 
 
 def place_words(axis: SweepAxis, at: float) -> str:
@@ -68,11 +68,11 @@ def ranking_words(sweep: Sweep, found: AlongRange) -> list[str]:
     return [_pair_along(sweep, a, b, stretches) for (a, b), stretches in found.pairs.items()]
 
 
-def _pair_along(sweep: Sweep, a: str, b: str, stretches: Sequence[Stretch]) -> str:
+def _pair_along(sweep: Sweep, a: str, b: str, stretches: Sequence[AlongStretch]) -> str:
     axis, wording = sweep.axis, sweep.outcome.wording
     digits = 0
 
-    def said(s: Stretch) -> str:
+    def said(s: AlongStretch) -> str:
         if s.better:
             return f"{s.better} is {wording.better}"
         return "they are the same for this purpose" if s.same else "they are not told apart"
@@ -117,7 +117,7 @@ def quietest_words(sweep: Sweep, there: ReadThere) -> str:
     return f"{begun(place_words(sweep.axis, there.at))}, the quietest that all of them reach, beside {first.name}: {joined(costs)}."
 
 
-def unbeaten_rows(sweep: Sweep, settings: Sequence[Setting]) -> list[tuple[str, str, str, str]]:
+def unbeaten_rows(sweep: Sweep, settings: Sequence[SettingPoint]) -> list[tuple[str, str, str, str]]:
     """A row for each candidate at each setting: what it costs, what it gives, what beats it."""
     axis, outcome = sweep.axis, sweep.outcome
     rows = []

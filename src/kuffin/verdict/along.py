@@ -6,6 +6,7 @@ The mount stays the unit: it is read off its own curve (`kuffin.core.compare.alo
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
+from contextlib import suppress
 from dataclasses import dataclass, field
 
 import numpy as np
@@ -17,7 +18,9 @@ from kuffin.core.bench.sweepaxes import SWEEP_AXES, SweepAxis
 from kuffin.core.compare import Comparison, MountValue
 from kuffin.core.compare.along import Curves, Swept, places_for, read_along
 from kuffin.notebook.entities import Mount
+from kuffin.verdict.noreading import NoReading
 from kuffin.verdict.outcomes import MountReading, compared, readings_under
+from kuffin.verdict.recordedsound import recorded_level
 from kuffin.verdict.study import StudyVerdict
 
 Array = NDArray[np.float64]
@@ -130,6 +133,9 @@ def _mean_of(v: StudyVerdict, mount: Mount, role: str, condition: str) -> float 
         name = None if one is None else (one.names.get(role) if role == "power" else one.roles.get(role))
         if one is not None and name in one.means:
             found.append(one.means[name][0])
+    if not found and role == "sound":
+        with suppress(NoReading):
+            return recorded_level(v.evidence.sounds, mount.id, condition).value
     return float(np.mean(found)) if found else None
 
 
@@ -239,7 +245,7 @@ def _compared(v: StudyVerdict, sweep: Sweep, outcome: Outcome, found: Curves, sh
 
 
 @dataclass(frozen=True, kw_only=True)
-class Stretch:
+class AlongStretch:
     """From where to where the same is said of two candidates: who is better, blank where they are not told apart."""
 
     begin: float
@@ -260,7 +266,7 @@ class AlongRange:
     """
 
     places: tuple[ReadThere, ...]
-    pairs: Mapping[tuple[str, str], tuple[Stretch, ...]]
+    pairs: Mapping[tuple[str, str], tuple[AlongStretch, ...]]
 
 
 def along_range(v: StudyVerdict, sweep: Sweep, report: Callable[[float], None] = lambda _: None) -> AlongRange:
@@ -276,7 +282,7 @@ def along_range(v: StudyVerdict, sweep: Sweep, report: Callable[[float], None] =
         places.append(read_there(v, sweep, float(at), curves, share))
         curves = places[-1].curves
         report((n + 1) / _PLACES)
-    pairs: dict[tuple[str, str], list[Stretch]] = {}
+    pairs: dict[tuple[str, str], list[AlongStretch]] = {}
     for there in places:
         for p in there.comparison.pairs if there.comparison is not None else ():
             better = (
@@ -287,7 +293,7 @@ def along_range(v: StudyVerdict, sweep: Sweep, report: Callable[[float], None] =
             own = pairs.setdefault((p.a, p.b), [])
             told = (better, p.verdict == "same")
             if own and (own[-1].better, own[-1].same) == told:
-                own[-1] = Stretch(begin=own[-1].begin, end=there.at, better=better, same=told[1])
+                own[-1] = AlongStretch(begin=own[-1].begin, end=there.at, better=better, same=told[1])
             else:
-                own.append(Stretch(begin=there.at, end=there.at, better=better, same=told[1]))
+                own.append(AlongStretch(begin=there.at, end=there.at, better=better, same=told[1]))
     return AlongRange(places=tuple(places), pairs={k: tuple(s) for k, s in pairs.items()})

@@ -26,7 +26,7 @@ def possible_outcomes(evidence: Evidence) -> list[Outcome]:
     keys = (p + school.key.removeprefix(school.part) for p in parts)  # a whole trace is only the heat path's
     out: list[Outcome] = [school, *(SCHOOLS[k] for k in keys if k in SCHOOLS)]
     met = any(f.kind == THROTTLED for r in results for f in r.findings)
-    told = [o for o in MEASURED.values() if any(_told(o, r) for r in results)]
+    told = [o for o in MEASURED.values() if any(_told(o, r) for r in results) or _recorded(o, evidence)]
     out += [o for o in told if o.bounded != FREE or met]
     lower = set(evidence.study.plan.get("lower_is_better", ()))
     asked = usual_units(r for _, m in evidence.mounts for r in m.live_runs)
@@ -41,7 +41,14 @@ def _candidates_told(evidence: Evidence, outcome: Outcome) -> int:
         tells = {n for n, m in evidence.mounts for r in m.live_runs if outcome.asked in asked_names(r)}
     else:
         tells = {n for n, m in evidence.mounts for r in m.live_runs if _told(outcome, evidence.results[r.id])}
+        tells |= {n for n, m in evidence.mounts if _recorded(outcome, evidence) and m.id in evidence.sounds}
     return len(tells)
+
+
+def _recorded(outcome: Outcome, evidence: Evidence) -> bool:
+    """Whether recordings tell an outcome."""
+    levels = (r.sound.worked for each in evidence.sounds.values() for r in each)
+    return outcome.role == "sound" and any(x is not None for x in levels)
 
 
 def _told(outcome: Outcome, result: RunResult) -> bool:

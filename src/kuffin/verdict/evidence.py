@@ -13,6 +13,7 @@ from kuffin.core.findings import Sibling
 from kuffin.notebook.entities import Mount, Study
 from kuffin.reading.judgingrules import JudgingRules
 from kuffin.reading.runresult import RunResult
+from kuffin.verdict.recordedsound import Sounds
 
 Mounts = Sequence[tuple[str, Mount]]
 
@@ -31,6 +32,8 @@ class Evidence:
         What runs are judged by.
     elsewhere : tuple of Sibling
         The same device's mounts in other studies, where this one has a single mount.
+    sounds : mapping
+        Each mount's recordings, by its id.
     """
 
     study: Study
@@ -39,6 +42,7 @@ class Evidence:
     ways: JudgingRules | None = field(repr=False, default=None)
     _: KW_ONLY
     elsewhere: tuple[Sibling, ...] = field(repr=False, default=())
+    sounds: Sounds = field(repr=False, default_factory=dict)
 
     @property
     def condition(self) -> str | None:

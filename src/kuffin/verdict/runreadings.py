@@ -16,6 +16,7 @@ from kuffin.reading.asked import asked_names, asked_values
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
 from kuffin.verdict.noreading import NoReading
+from kuffin.verdict.recordedsound import recorded_level
 from kuffin.verdict.typedreadings import typed_figures, typed_temperature
 
 
@@ -40,6 +41,8 @@ def run_reading(
     if isinstance(outcome, School):
         return _temperature(outcome, result, power_w, evidence.study.reference_air_c)
     settled = all(t.settled for t in result.traces.values()) or result.by_hand
+    if outcome.role == "sound" and result.roles.get("sound") not in result.means:
+        return recorded_level(evidence.sounds, run.mount_id, result.condition), settled
     if outcome.role:
         return _channel_mean(outcome, result), settled
     if outcome.figure:

@@ -25,6 +25,7 @@ from kuffin.verdict.fairness import unfair
 from kuffin.verdict.looks import LooksSoFar, looks_so_far
 from kuffin.verdict.openfindings import OpenFinding, about_the_study, answers_of, findings_of
 from kuffin.verdict.outcomes import MountReading, OutcomeResult, readings_under
+from kuffin.verdict.recordedsound import sounds_of
 
 Progress = Callable[[int, int], None]
 
@@ -195,7 +196,7 @@ def judge(
         if progress is not None:
             progress(done + 1, len(runs))
     others = siblings_elsewhere(notebook, study, ways) if alone(mounts) else ()
-    return verdict_from(Evidence(study, mounts, results, ways, elsewhere=others))
+    return verdict_from(Evidence(study, mounts, results, ways, elsewhere=others, sounds=sounds_of(notebook, study)))
 
 
 def verdict_from(evidence: Evidence) -> StudyVerdict:

@@ -12,7 +12,7 @@ from kuffin.verdict.along import Sweep
 
 
 @dataclass(frozen=True, kw_only=True)
-class Setting:
+class SettingPoint:
     """A candidate at one setting: means over its mounts, and what beats it.
 
     Attributes
@@ -37,7 +37,7 @@ class Setting:
     surely: bool = False
 
 
-def settings_of(sweep: Sweep) -> list[Setting]:
+def settings_of(sweep: Sweep) -> list[SettingPoint]:
     """Every candidate at every setting, from the least along the axis to the most."""
     per: dict[tuple[str, str], list[tuple[float, float]]] = {}
     for p in sweep.points:
@@ -45,7 +45,7 @@ def settings_of(sweep: Sweep) -> list[Setting]:
     found = []
     for (candidate, condition), pairs in per.items():
         (x, x_half), (y, y_half) = (_mean(z) for z in zip(*pairs, strict=True))
-        found.append(Setting(candidate=candidate, condition=condition, x=x, y=y, x_half=x_half, y_half=y_half))
+        found.append(SettingPoint(candidate=candidate, condition=condition, x=x, y=y, x_half=x_half, y_half=y_half))
     less, sign = (1.0 if sweep.axis.fewer_is_better else -1.0), (-1.0 if sweep.outcome.higher_is_better else 1.0)
     return sorted((_against(one, found, less, sign) for one in found), key=lambda s: s.x)
 
@@ -57,20 +57,20 @@ def _mean(values: Sequence[float]) -> tuple[float, float | None]:
     return float(x.mean()), float(t_quantile(0.975, x.size - 1.0) * x.std(ddof=1) / np.sqrt(x.size))
 
 
-def _against(one: Setting, others: Sequence[Setting], less: float, sign: float) -> Setting:
+def _against(one: SettingPoint, others: Sequence[SettingPoint], less: float, sign: float) -> SettingPoint:
     """A setting with the best of those that beat it: clearly better in one, and not clearly worse in the other.
 
     Where a single mount leaves nothing clear, one that is better in both by its means beats it, but not surely.
     """
 
-    def gaps(o: Setting) -> tuple[float, float]:
+    def gaps(o: SettingPoint) -> tuple[float, float]:
         """By how much another is better, along the axis and in the outcome."""
         return less * (one.x - o.x), sign * (one.y - o.y)
 
     def clear(gap: float, a: float | None, b: float | None) -> bool:
         return a is not None and b is not None and gap > float(np.hypot(a, b))
 
-    def beats(o: Setting) -> bool:
+    def beats(o: SettingPoint) -> bool:
         x, y = gaps(o)
         ends = ((x, one.x_half, o.x_half), (y, one.y_half, o.y_half))
         return any(clear(g, a, b) for g, a, b in ends) and not any(clear(-g, a, b) for g, a, b in ends)

@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 
 from kuffin.core.base.errors import BenchError, CompareError
-from kuffin.core.flow.curvekinds import CURVE_KINDS, checked, kinds_for
+from kuffin.core.flow.curvekinds import CURVE_KINDS, checked_rows, kinds_for
 from kuffin.core.flow.steady import steady_stretches
 
 HELD = (240.0, 180.0, 130.0, 90.0)
@@ -44,10 +44,10 @@ def test_a_log_in_which_nothing_was_held_is_said_to_be_one() -> None:
 
 
 def test_rows_are_filled_in_and_what_cannot_be_is_named() -> None:
-    assert checked(CURVE_KINDS["pump"], [[100.0, 20.0]]) == [[100.0, 20.0, 100.0]]
+    assert checked_rows(CURVE_KINDS["pump"], [[100.0, 20.0]]) == [[100.0, 20.0, 100.0]]
     with pytest.raises(BenchError, match=r"row 2, drop: -3 kPa is outside"):
-        checked(CURVE_KINDS["restriction"], [[100.0, 4.0, 1.0], [120.0, -3.0, 1.0]])
+        checked_rows(CURVE_KINDS["restriction"], [[100.0, 4.0, 1.0], [120.0, -3.0, 1.0]])
     with pytest.raises(BenchError, match="row 1 has no drop"):
-        checked(CURVE_KINDS["restriction"], [[100.0, None]])
+        checked_rows(CURVE_KINDS["restriction"], [[100.0, None]])
     assert [k.key for k in kinds_for("radiator")] == ["restriction", "with and without"]
     assert kinds_for("coolant") == [] and kinds_for("fan") == []

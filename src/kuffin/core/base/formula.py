@@ -16,6 +16,8 @@ _FUNCTIONS: dict[str, Callable[..., float]] = {
     "sqrt": math.sqrt,
     "hypot": math.hypot,
     "exp": math.exp,
+    "log10": math.log10,
+    "power10": lambda x: 10.0**x,
     "abs": abs,
     "max": max,
     "min": min,
@@ -137,8 +139,11 @@ def _written(node: ast.expr, told: Callable[[str], str], times: str) -> tuple[st
                     return f"|{_written(arguments[0], told, times)[0]}|", _ATOM
                 case "hypot":
                     return f"√({' + '.join(inside(x, _ATOM) + '²' for x in arguments)})", _ATOM
-                case "exp":
-                    return f"exp({_written(arguments[0], told, times)[0]})", _ATOM
+                case "exp" | "log10":
+                    called = {"exp": "exp", "log10": "log₁₀"}[name]
+                    return f"{called}({_written(arguments[0], told, times)[0]})", _ATOM
+                case "power10":
+                    return f"10^({_written(arguments[0], told, times)[0]})", _POWER
                 case _:
                     each = ", ".join(_written(x, told, times)[0] for x in arguments)
                     return f"the {'largest' if name == 'max' else 'smallest'} of ({each})", _ATOM

@@ -115,6 +115,7 @@ KINDS: dict[str, PartKind] = {
             _SIZE,
             Field(key="thickness_mm", label="thickness", unit="mm", high=100),
             Field(key="max_rpm", label="highest speed", unit="rpm", high=20_000),
+            Field(key="blades", label="blades", low=1, high=50),
             slot="fans",
         ),
         _kind(

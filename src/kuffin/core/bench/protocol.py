@@ -226,6 +226,9 @@ def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
     ------
     BenchError
         Where there is nothing to sweep.
+
+    >>> [s.name for s in sweep(Step(name="load", load="long mix"), "fan_percent", [40, 70])]
+    ['load, fans 40 %', 'load, fans 70 %']
     """
     setting = OF_TEST.get(what)
     if setting is None or setting.kind != "number":

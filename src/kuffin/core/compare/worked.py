@@ -102,6 +102,12 @@ def pair_difference(
     ----------
     narrow : bool
         With the interval at 2C − 1, by which two are called the same.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.2), ("Rush", 3.0), ("Rush", 3.2))
+    >>> found = compare([MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values])
+    >>> round(pair_difference(found, found.pairs[0], "K").value, 3)
+    -2.0
     """
     fine = digits + 1
     a, b = found.candidate(pair.a), found.candidate(pair.b)

@@ -36,7 +36,11 @@ def in_series(names: Sequence[str]) -> Circuit:
 
 
 def names_of(circuit: Circuit) -> list[str]:
-    """The parts of a loop, each once."""
+    """The parts of a loop, each once.
+
+    >>> names_of(((Branch("Sedge"), Branch("Reed")), (Branch("Tern"),), (Branch("Reed"),)))
+    ['Sedge', 'Reed', 'Tern']
+    """
     return list(dict.fromkeys(b.name for stage in circuit for b in stage))
 
 

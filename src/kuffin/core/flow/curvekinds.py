@@ -94,6 +94,9 @@ def curve_kind(key: str) -> CurveKind:
     ------
     BenchError
         For one that Kuffin does not know.
+
+    >>> curve_kind("pump").second
+    'head'
     """
     found = CURVE_KINDS.get(key)
     if found is None:
@@ -110,7 +113,7 @@ def kinds_for(part_kind: str) -> list[CurveKind]:
     return [k for k in CURVE_KINDS.values() if part_kind in PART_KINDS and k.fits(PART_KINDS[part_kind])]
 
 
-def checked(kind: CurveKind, rows: Sequence[Sequence[float | None]]) -> list[list[float]]:
+def checked_rows(kind: CurveKind, rows: Sequence[Sequence[float | None]]) -> list[list[float]]:
     """Rows with what was left out filled in.
 
     Raises
@@ -118,7 +121,7 @@ def checked(kind: CurveKind, rows: Sequence[Sequence[float | None]]) -> list[lis
     BenchError
         Where a number is missing or cannot be: the sentence says which row.
 
-    >>> checked(CURVE_KINDS["restriction"], [[100.0, 4.2]])
+    >>> checked_rows(CURVE_KINDS["restriction"], [[100.0, 4.2]])
     [[100.0, 4.2, 1.0]]
     """
     out = []

@@ -187,6 +187,12 @@ def measured(
     ----------
     taken : Accuracies or mapping of part to Taken
         Accuracies alone: all parts were measured with the same instruments.
+
+    >>> from kuffin.core.flow.restriction import fit_restriction
+    >>> q = np.array([60.0, 120.0, 180.0, 240.0])
+    >>> found = measured({"Tern": fit_restriction("Tern", q, 0.01 * q + 0.0003 * q**2, Accuracies())}, Accuracies())
+    >>> round(found.drop("Tern", 150.0).value, 2)
+    8.25
     """
     rng = np.random.default_rng(_SEED)
     told = {n: Taken(taken, "the same") if isinstance(taken, Accuracies) else taken.get(n, Taken()) for n in parts}

@@ -63,6 +63,11 @@ def fit_pump(speed: Array, flow: Array, head: Array, accuracies: Accuracies) -> 
     ------
     CompareError
         Where there are too few points, or the head does not fall as the flow grows.
+
+    >>> q = np.array([50.0, 150.0, 250.0, 350.0])
+    >>> fit = fit_pump(np.ones(4), q, 38 - 0.0001 * q**2, Accuracies())
+    >>> round(fit.h, 2), round(fit.k, 6), round(fit.head(100.0, 0.5), 2)
+    (38.0, 0.0001, 8.5)
     """
     if flow.size < 3:
         raise CompareError(f"the pump has {flow.size} point{'' if flow.size == 1 else 's'}; its curve needs three")

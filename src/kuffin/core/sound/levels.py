@@ -10,13 +10,15 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import TraceError
-from kuffin.core.sound.spectrum import Energies
-from kuffin.core.sound.tones import Tone, tones
+from kuffin.core.sound.heard import Heard
+from kuffin.core.sound.tones import Tone
 from kuffin.core.sound.weighting import P0
 
 _SHORTEST_S = 2.0
 _STEADY_DB = 0.5  # by how much a calibrator's tone may waver
 _PURE = 0.9  # share of a calibrator's energy that its tone has to have
+_FEW_CLIPPED = 5  # samples at full scale that may be chance
+_CALIBRATORS = ((1000.0, 30.0), (250.0, 10.0))  # Hz, and how far off one may be
 _CLEAR_DB, _TOO_CLOSE_DB = 15.0, 3.0
 CORRECTIONS = ("none needed", "corrected", "too close")
 
@@ -49,27 +51,33 @@ class Levels:
         return self.laeq is not None
 
 
-def look_at_recording(name: str, e: Energies) -> list[str]:
+def look_at_recording(name: str, found: Heard) -> list[str]:
     """What is to be said of a recording before its levels are.
 
     Raises
     ------
     TraceError
         Where it is too short, or silent.
+
+    >>> from kuffin.core.sound.heard import heard
+    >>> from kuffin.core.sound.spectrum import Energies
+    >>> e = Energies(8000)
+    >>> e.add(0.1 * np.sin(2 * np.pi * 1000 * np.arange(24_000) / 8000))
+    >>> look_at_recording("run.wav", heard(e))
+    []
     """
-    seconds = e.samples / e.rate
-    if seconds < _SHORTEST_S:
-        raise TraceError(f"{name} is {seconds:.1f} s long; a level needs {_SHORTEST_S:.0f} s at least")
-    if not e.mean_square > 1e-18:
+    if found.duration_s < _SHORTEST_S:
+        raise TraceError(f"{name} is {found.duration_s:.1f} s long; a level needs {_SHORTEST_S:.0f} s at least")
+    if not found.plain > 1e-18:
         raise TraceError(f"{name} is silent: no microphone was on, or the wrong input was chosen")
-    if e.clipped > 5:
+    if found.clipped > _FEW_CLIPPED:
         return [
-            f"{name} is clipped ({e.clipped} samples at full scale): its level is too low; record it again with less gain"
+            f"{name} is clipped ({found.clipped} samples at full scale): its level is too low; record it again with less gain"
         ]
     return []
 
 
-def sensitivity(name: str, e: Energies, level_db: float, gain_db: float) -> float:
+def sensitivity(name: str, found: Heard, level_db: float, gain_db: float) -> float:
     """Pascals for each unit of a recording, from a calibrator's recording.
 
     Parameters
@@ -83,50 +91,58 @@ def sensitivity(name: str, e: Energies, level_db: float, gain_db: float) -> floa
     ------
     TraceError
         Where it is no steady tone.
+
+    >>> from kuffin.core.sound.heard import heard
+    >>> from kuffin.core.sound.spectrum import Energies
+    >>> e = Energies(8000)
+    >>> e.add(0.5 * np.sin(2 * np.pi * 1000 * np.arange(24_000) / 8000))
+    >>> round(sensitivity("calibrator.wav", heard(e), 94.0, 0.0), 2)  # 1 Pa is 0.35 of full scale
+    2.83
     """
-    look_at_recording(name, e)
-    if e.clipped > 5:
+    look_at_recording(name, found)
+    if found.clipped > _FEW_CLIPPED:
         raise TraceError(
             f"{name} is clipped, so it calibrates nothing; record the calibrator again with less gain, and tell the gain"
         )
-    hz, lines = e.lines
-    at = int(np.argmax(lines))
-    share = float(lines[max(at - 3, 0) : at + 4].sum() / max(lines.sum(), 1e-30))
-    wavering = 10 * np.log10(np.percentile(e.fast, 95) / max(np.percentile(e.fast, 5), 1e-30)) if e.fast.size else 0.0
-    if share < _PURE or wavering > _STEADY_DB:
+    if found.strongest_share < _PURE or found.wavering_db > _STEADY_DB:
         raise TraceError(
-            f"{name} is no calibrator's steady tone ({100 * share:.0f} % of it at {hz[at]:.0f} Hz, wavering by {wavering:.1f} dB); "
-            "give the recording of the calibrator itself"
+            f"{name} is no calibrator's steady tone ({100 * found.strongest_share:.0f} % of it at {found.strongest_hz:.0f} Hz, "
+            f"wavering by {found.wavering_db:.1f} dB); give the recording of the calibrator itself"
         )
-    if abs(float(hz[at]) - 1000) > 30 and abs(float(hz[at]) - 250) > 10:
-        raise TraceError(f"the tone of {name} is at {hz[at]:.0f} Hz; calibrators sound at 1000 or 250 Hz")
-    rms = np.sqrt(e.mean_square) / 10 ** (gain_db / 20)
+    if all(abs(found.strongest_hz - hz) > within for hz, within in _CALIBRATORS):
+        raise TraceError(f"the tone of {name} is at {found.strongest_hz:.0f} Hz; calibrators sound at 1000 or 250 Hz")
+    rms = np.sqrt(found.plain) / 10 ** (gain_db / 20)
     return float(P0 * 10 ** (level_db / 20) / rms)
 
 
-def levels(e: Energies, pascals: float | None) -> Levels:
+def levels(found: Heard, pascals: float | None) -> Levels:
     """The levels of a recording.
 
     Parameters
     ----------
     pascals : float or None
         For each unit of the recording; None without a calibration.
+
+    >>> from kuffin.core.sound.heard import heard
+    >>> from kuffin.core.sound.spectrum import Energies
+    >>> e = Energies(8000)
+    >>> e.add(0.5 * np.sin(2 * np.pi * 1000 * np.arange(24_000) / 8000))
+    >>> round(levels(heard(e), 2.83).laeq, 1), round(levels(heard(e), None).relative_db, 1)
+    (94.0, -6.0)
     """
     scale = 2.0 if pascals is None else pascals**2 / P0**2  # a full-scale sine has a mean square of a half
 
     def db(mean_square: float) -> float:
         return float(10 * np.log10(max(mean_square * scale, 1e-30)))
 
-    hz, lines = e.lines
-    fast = e.fast if e.fast.size else np.array([e.weighted])
     told = pascals is not None
     return Levels(
-        laeq=db(e.weighted) if told else None,
-        la90=db(float(np.percentile(fast, 10))) if told else None,
-        lafmax=db(float(fast.max())) if told else None,
-        relative_db=float(10 * np.log10(max(2 * e.weighted, 1e-30))),
-        thirds=tuple((mid, db(float(x))) for (mid, _, _), x in zip(e.bands, e.in_bands, strict=True)),
-        tones=tuple((t, db(t.power)) for t in tones(hz, lines)),
+        laeq=db(found.weighted) if told else None,
+        la90=db(found.quiet) if told else None,
+        lafmax=db(found.loudest) if told else None,
+        relative_db=float(10 * np.log10(max(2 * found.weighted, 1e-30))),
+        thirds=tuple((mid, db(x)) for mid, x in found.thirds),
+        tones=tuple((t, db(t.power)) for t in found.tones),
     )
 
 

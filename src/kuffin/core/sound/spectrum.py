@@ -36,6 +36,8 @@ class Energies:
         self._in_bands = np.zeros(len(self.bands))
         self._lines = np.zeros(int(_LINE_S * rate) // 2 + 1)
         self._windows = 0
+        self.picture_hz, self._cuts = _fine_bands(rate, self._lines.size)
+        self._picture: list[Array] = []
         self._rest = np.empty(0)
         self._fast = 0.0
         self._moments: list[Array] = []
@@ -79,7 +81,10 @@ class Energies:
         while at + size <= signal.size:
             lines = np.abs(np.fft.rfft(signal[at : at + size] * window)) ** 2
             lines[1 : (size + 1) // 2] *= 2
-            self._lines += lines / (size * float(window @ window))
+            lines /= size * float(window @ window)
+            self._lines += lines
+            total = np.concatenate(([0.0], np.cumsum(lines)))
+            self._picture.append(np.diff(total[self._cuts]))
             self._windows += 1
             at += size // 2
         self._rest = signal[at:]
@@ -105,11 +110,28 @@ class Energies:
         moments = np.concatenate(self._moments or [np.empty(0)])
         return moments[int(1.0 / _STEP_S) :]
 
+    def waterfall(self, most: int = 300) -> tuple[Array, Array]:
+        """Moments, s, and the mean square in fine bands (`picture_hz`) at each, shape (moments, bands); no more than so many."""
+        if not self._picture:
+            return np.empty(0), np.empty((0, self.picture_hz.size))
+        rows = np.array(self._picture)
+        each = max(int(np.ceil(len(rows) / most)), 1)
+        kept = [rows[i : i + each].mean(axis=0) for i in range(0, len(rows), each)]
+        return (np.arange(len(kept)) + 0.5) * each * _LINE_S / 2, np.array(kept)
+
     @property
     def lines(self) -> tuple[Array, Array]:
         """Frequencies, Hz, and the mean square of each line."""
         size = int(_LINE_S * self.rate)
         return _line_hz(size, self.rate), self._lines / max(self._windows, 1)
+
+
+def _fine_bands(rate: int, lines: int) -> tuple[Array, NDArray[np.int64]]:
+    """Mid-frequencies of twelfths of an octave as far as lines tell them apart, and where they are cut among the lines."""
+    step = 1 / _LINE_S
+    edges = 25.0 * 2 ** (np.arange(0, 12 * np.log2(min(20_000.0, 0.5 * rate) / 25.0) + 1) / 12)
+    cuts = np.unique(np.clip(np.round(edges / step).astype(np.int64), 1, lines))
+    return np.asarray(np.sqrt(cuts[:-1] * cuts[1:]) * step, float), cuts
 
 
 def _line_hz(samples: int, rate: int) -> Array:

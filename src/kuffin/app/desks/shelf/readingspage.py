@@ -10,6 +10,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeySequence, QShortcut
 from PySide6.QtWidgets import QApplication, QFileDialog, QHBoxLayout, QLineEdit, QVBoxLayout, QWidget
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
 from kuffin.app.desks.renewedpage import RenewedPage
@@ -40,6 +41,7 @@ _PURPOSE = "Readings of flow and pressure on one part, and what they are worth. 
 _STEPS = 60
 
 
+@guarded
 class ReadingsPage(RenewedPage):
     """One part's readings; drop a table or a log on it."""
 
