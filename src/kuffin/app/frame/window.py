@@ -3,10 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from pathlib import Path
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QGuiApplication, QKeyEvent, QKeySequence, QShortcut
+from PySide6.QtGui import QCloseEvent, QGuiApplication, QKeyEvent, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
     QApplication,
     QButtonGroup,
@@ -24,7 +23,7 @@ from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.joininglogs import Joiner
 from kuffin.app.acts.notebooks import Notebooks
 from kuffin.app.acts.ownchannels import OwnChannels
-from kuffin.app.acts.packages import PACKAGES, Packages
+from kuffin.app.acts.packages import Packages
 from kuffin.app.acts.studies import Studies
 from kuffin.app.acts.typingreadings import Typist
 from kuffin.app.base.calling import Caller
@@ -36,6 +35,7 @@ from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.dialogs.unkept import Unkept
 from kuffin.app.frame.dressing import Dressing
+from kuffin.app.frame.dropping import Dropping
 from kuffin.app.frame.header import Header
 from kuffin.app.frame.lazydesks import MadeLater
 from kuffin.app.frame.links import Follower
@@ -60,7 +60,7 @@ from kuffin.said.working import mount_working
 
 
 @guarded
-class MainWindow(QMainWindow, Dressing, MadeLater):
+class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
     """One window on one notebook."""
 
     def __init__(self, settings: Settings | None = None) -> None:
@@ -181,7 +181,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.header.study_wanted.connect(s.choose_study)
         self.side.loom.chosen.connect(self.open_mount)
         self.side.loom.place_chosen.connect(self.studies.ask_logs_for)
-        self.side.loom.files_dropped.connect(self.studies.add_logs)
+        self.side.loom.files_dropped.connect(self.take_files)
         for source in (self.header, self.inspect, self.compare):
             source.working.connect(self._show_working)
         self.working.followed.connect(self.follower.follow)
@@ -191,6 +191,7 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
         self.inspect.channels_wanted.connect(self.studies.ask_channels)
         self.inspect.join_wanted.connect(self.joiner.ask)
         self.inspect.one_mount_wanted.connect(self.studies.ask_one_mount)
+        self.inspect.bench_wanted.connect(lambda: self.show_behind("Bench"))
         self.running.ticked.connect(self._show_running)
         self.running.ended.connect(lambda _run, _why: self._show_running(None))
         self.start.demo_wanted.connect(self.notebooks.open_demo)
@@ -354,17 +355,6 @@ class MainWindow(QMainWindow, Dressing, MadeLater):
             self.working.leave()
         else:
             super().keyPressEvent(event)
-
-    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
-        if event.mimeData().hasUrls():
-            event.acceptProposedAction()
-
-    def dropEvent(self, event: QDropEvent) -> None:
-        files = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
-        for path in (f for f in files if f.lower().endswith(PACKAGES)):
-            self.packages.take_in(Path(path))
-        if logs := [f for f in files if not f.lower().endswith(PACKAGES)]:
-            self.studies.add_logs(logs)
 
     def leave(self) -> None:
         """Close without asking: nobody may be there to answer."""

@@ -82,6 +82,11 @@ def heard_from_plain(kept: Mapping[str, Any]) -> Heard:
     ------
     KeyError, TypeError, ValueError
         Where that is none.
+
+    >>> e = Energies(8000)
+    >>> e.add(0.1 * np.sin(2 * np.pi * 1000 * np.arange(24_000) / 8000))
+    >>> heard_from_plain(heard(e).to_plain()) == heard(e)
+    True
     """
     told = dict(kept)
     thirds = tuple((float(a), float(b)) for a, b in told.pop("thirds"))

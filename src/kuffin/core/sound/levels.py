@@ -97,7 +97,7 @@ def sensitivity(name: str, found: Heard, level_db: float, gain_db: float) -> flo
     >>> e = Energies(8000)
     >>> e.add(0.5 * np.sin(2 * np.pi * 1000 * np.arange(24_000) / 8000))
     >>> round(sensitivity("calibrator.wav", heard(e), 94.0, 0.0), 2)  # 1 Pa is 0.35 of full scale
-    2.83
+    2.84
     """
     look_at_recording(name, found)
     if found.clipped > _FEW_CLIPPED:

@@ -10,7 +10,9 @@ from kuffin.app.widgets.texts import text
 from kuffin.app.widgets.worthplot import WorthPlot
 from kuffin.core.compare.pairwords import digits_for, number, pair_said
 from kuffin.notebook.shelf import bench_of, parts
+from kuffin.said.soundwords import heard_words
 from kuffin.said.worthwords import noticed_working, worth_working
+from kuffin.verdict.tonesheard import tones_of
 from kuffin.verdict.value import Value, noticed, value_of, worth_sentence
 
 _PURPOSE = "Value sets price against temperature. It needs a comparison, and prices on the parts' pages on the Shelf."
@@ -33,7 +35,18 @@ class ValuePage(RenewedPage):
             "comparison here.",
             style="small",
         )
-        for widget in (self.plot, self.table, self.lacking, self._noticed_title, self.noticed, self._note):
+        self._tones_title = text("Tones that are heard", style="heading")
+        self.tones = FigureTable("Tones that are heard")
+        for widget in (
+            self.plot,
+            self.table,
+            self.lacking,
+            self._noticed_title,
+            self.noticed,
+            self._note,
+            self._tones_title,
+            self.tones,
+        ):
             self.column.addWidget(widget)
 
     def set_theme(self, theme: Theme) -> None:
@@ -93,6 +106,10 @@ class ValuePage(RenewedPage):
             told.append((n.outcome.label, f"{values} {unit}".rstrip(), said))
         for widget in (self._noticed_title, self.noticed, self._note):
             widget.setVisible(bool(told))
+        heard = heard_words(tones_of(verdict))
+        for widget in (self._tones_title, self.tones):
+            widget.setVisible(bool(heard))
+        self.tones.show_rows(("", "tone", "whose it may be"), heard, words=True, left={1})
         self.noticed.show_rows(
             ("", "means", "what may be said"),
             told,

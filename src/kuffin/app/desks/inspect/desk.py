@@ -26,9 +26,10 @@ if TYPE_CHECKING:
     from kuffin.app.desks.inspect.figurespage import FiguresPage
     from kuffin.app.desks.inspect.findingspage import FindingsPage
     from kuffin.app.desks.inspect.heatpage import HeatPage
+    from kuffin.app.desks.inspect.soundpage import SoundPage
 
 
-_OF_A_RUN = ("run", "heat", "figures", "clock")  # pages that have nothing to say without one
+_OF_A_RUN = ("run", "heat", "figures", "clock", "sound")  # pages that have nothing to say without one
 
 
 @guarded
@@ -39,6 +40,7 @@ class InspectDesk(QWidget):
     channels_wanted = Signal(int)  # a run's id
     join_wanted = Signal(int)
     one_mount_wanted = Signal()
+    bench_wanted = Signal()
 
     def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
@@ -83,6 +85,7 @@ class InspectDesk(QWidget):
                 ("heat", "Heat path", lambda: self.heat),
                 ("figures", "Figures", lambda: self.figures),
                 ("clock", "Clock and frames", lambda: self.clock),
+                ("sound", "Sound", lambda: self.sound),
                 ("before", "Before and after", lambda: self.before),
             ]
         )
@@ -129,6 +132,16 @@ class InspectDesk(QWidget):
         return page
 
     @cached_property
+    def sound(self) -> SoundPage:
+        """Recordings."""
+        from kuffin.app.desks.inspect.soundpage import SoundPage
+
+        page = SoundPage(self._state, self._theme)
+        page.working.connect(self.working)
+        page.bench_wanted.connect(self.bench_wanted)
+        return page
+
+    @cached_property
     def before(self) -> BeforePage:
         """A repaired mount's two states."""
         from kuffin.app.desks.inspect.beforepage import BeforePage
@@ -140,7 +153,7 @@ class InspectDesk(QWidget):
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         self.run_page.set_theme(theme)
-        for made in ("findings", "heat", "clock"):
+        for made in ("findings", "heat", "clock", "sound"):
             if made in self.__dict__:
                 getattr(self, made).set_theme(theme)
 
@@ -194,6 +207,13 @@ class InspectDesk(QWidget):
         """Turn to a finding."""
         self.paged.go("findings")
         self.findings.choose(mount_id, kind)
+
+    def add_sounds(self, paths: list[str], mount_id: int | None = None) -> None:
+        """Keep recordings of a mount, or of the one that is looked at, and turn to them."""
+        if mount_id is not None:
+            self._state.look_at(mount_id)
+        self.sound.add(paths)
+        self.paged.go("sound")
 
     def show_run(self, mount_id: int) -> None:
         """Turn to a mount's run."""

@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QInputDialog
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.desks.shelf.measuring import Measuring
+from kuffin.app.desks.shelf.soundsetup import SoundSetup
 from kuffin.app.desks.shelf.thiscomputer import ThisComputer
 from kuffin.app.desks.shelf.wallpower import WallPowerRow
 from kuffin.app.look.theme import Theme
@@ -84,6 +85,10 @@ class BenchPage(Page):
         self.wall.told.connect(self._tell_wall)
         self.wall.refused.connect(self.state.trouble)
         self.column.addWidget(self.wall)
+        self.heading("Sound")
+        self.sound = SoundSetup(state, self.edit)
+        self.sound.refused.connect(state.trouble)
+        self.column.addWidget(self.sound)
         if settings is not None:
             self.heading("On this computer, live")
             self.live = ThisComputer(settings, state.jobs, busy)
@@ -145,6 +150,7 @@ class BenchPage(Page):
         self.loop.fit(16)
         self._say_sums(bench)
         self.measuring.show_bench(bench)
+        self.sound.show_bench(bench)
         self.wall.show_told(bench.settings if bench is not None else {})
 
     def _say_sums(self, bench: Bench | None) -> None:

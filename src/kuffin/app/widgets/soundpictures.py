@@ -1,0 +1,169 @@
+"""A recording in pictures: third octaves as bars with its tones above them, and how it sounded from moment to moment."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
+from PySide6.QtGui import QImage, QPainter, QPen
+from PySide6.QtWidgets import QSizePolicy
+
+from kuffin.app.base.guarded import guarded
+from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.widgets.axis import paint_axis, ticks
+from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.numbers import number
+
+Array = NDArray[np.float64]
+_LEFT, _RIGHT, _TOP, _FOOT = 52.0, 16.0, 24.0, 40.0
+_MARKS = (31.5, 63, 125, 250, 500, 1000, 2000, 4000, 8000, 16000)
+_DEPTH_DB = 50.0  # from the loudest to blank
+
+
+def _rgb(theme: Theme, name: str) -> Array:
+    colour = theme.color(name)
+    return np.array([colour.red(), colour.green(), colour.blue()], dtype=np.float64)
+
+
+def _hz_words(hz: float) -> str:
+    return f"{hz / 1000:g}k" if hz >= 1000 else f"{hz:g}"
+
+
+@guarded
+class _OverFrequency(Painted):
+    """A picture over a logarithmic axis of frequency."""
+
+    def __init__(self, theme: Theme, name: str, height: int) -> None:
+        super().__init__()
+        self._theme = theme
+        self._low, self._high = 25.0, 20_000.0
+        self.setAccessibleName(name)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFixedHeight(height)
+
+    def sizeHint(self) -> QSize:
+        return QSize(560, self.height())
+
+    def set_theme(self, theme: Theme) -> None:
+        """Take another theme."""
+        self._theme = theme
+        self.update()
+
+    @property
+    def _area(self) -> QRectF:
+        return QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+
+    def _share(self, hz: float) -> float:
+        return float(np.log(hz / self._low) / np.log(self._high / self._low))
+
+
+@guarded
+class ThirdOctaves(_OverFrequency):
+    """Bars for levels, and a stroke with its frequency for each prominent tone."""
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__(theme, "Third octaves", 230)
+        self._thirds: Sequence[tuple[float, float]] = ()
+        self._tones: Sequence[tuple[float, float, bool]] = ()
+        self._unit = "dB"
+
+    def show_levels(
+        self, thirds: Sequence[tuple[float, float]], tones: Sequence[tuple[float, float, bool]], unit: str
+    ) -> None:
+        """Show levels: (Hz, dB), and tones: (Hz, dB, whether it is prominent)."""
+        self._thirds, self._tones, self._unit = thirds, tones, unit
+        said = "; ".join(f"{hz:.0f} Hz {db:.0f} {unit}" for hz, db in thirds)
+        self.setAccessibleDescription(said)
+        self.update()
+
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        if not self._thirds:
+            return
+        t, area = self._theme, self._area
+        self._low, self._high = self._thirds[0][0] * 10**-0.05, self._thirds[-1][0] * 10**0.05
+        values = [db for _, db in self._thirds] + [db for _, db, _ in self._tones]
+        high = max(values) + 6
+        low = max(min(values) - 3, high - 60)
+
+        def y_of(db: float) -> float:
+            return area.bottom() - (max(db, low) - low) / (high - low) * area.height()
+
+        painter.setFont(figures_font(self.font().pointSizeF()))
+        for value in ticks(low, high, 5):
+            painter.setPen(QPen(t.color("hairline"), 1.0))
+            painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
+            painter.setPen(t.color("muted"))
+            box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
+            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, 0))
+        for hz, db in self._thirds:
+            left = area.left() + self._share(hz * 10**-0.045) * area.width()
+            right = area.left() + self._share(hz * 10**0.045) * area.width()
+            painter.fillRect(QRectF(left, y_of(db), right - left, area.bottom() - y_of(db)), t.color("muted"))
+        last = -100.0
+        for hz, db, prominent in self._tones:
+            x = area.left() + self._share(hz) * area.width()
+            painter.setPen(QPen(t.color("accent" if prominent else "ink"), 2.0 if prominent else 1.0))
+            painter.drawLine(QPointF(x, area.bottom()), QPointF(x, y_of(db)))
+            if prominent and x - last > 44:
+                painter.drawText(QRectF(x - 40, y_of(db) - 19, 80, 18), Qt.AlignmentFlag.AlignCenter, f"{hz:.0f} Hz")
+                last = x
+        painter.setPen(t.color("muted"))
+        for hz in _MARKS:
+            if self._low < hz < self._high:
+                x = area.left() + self._share(hz) * area.width()
+                painter.drawText(
+                    QRectF(x - 24, area.bottom() + 3, 48, 18), Qt.AlignmentFlag.AlignHCenter, _hz_words(hz)
+                )
+        painter.setFont(self.font())
+        painter.drawText(QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, f"third octaves, {self._unit}")
+        painter.drawText(QRectF(area.left(), area.bottom() + 20, area.width(), 20), Qt.AlignmentFlag.AlignRight, "Hz")
+
+
+@guarded
+class Waterfall(_OverFrequency):
+    """Time to the right, frequency up, the louder the darker."""
+
+    def __init__(self, theme: Theme) -> None:
+        super().__init__(theme, "How it sounded over time", 230)
+        self._times, self._hz, self._picture = np.empty(0), np.empty(0), np.empty((0, 0))
+
+    def show_sound(self, times: Array, hz: Array, picture: Array) -> None:
+        """Show mean squares, shape (times, hz); nothing for none."""
+        self._times, self._hz, self._picture = times, hz, picture
+        self.setVisible(picture.size > 0)
+        self.update()
+
+    def _image(self) -> QImage:
+        """The picture, from the ground's colour to ink."""
+        db = 10 * np.log10(np.maximum(self._picture, 1e-30))
+        high = float(np.percentile(db, 99.8))
+        share = np.clip((db - (high - _DEPTH_DB)) / _DEPTH_DB, 0.0, 1.0).T[::-1, :, None]
+        ground, ink = (_rgb(self._theme, name) for name in ("ground", "ink"))
+        pixels = np.ascontiguousarray(np.round(ground + (ink - ground) * share).astype(np.uint8))
+        tall, wide, _ = pixels.shape
+        return QImage(pixels.data, wide, tall, 3 * wide, QImage.Format.Format_RGB888).copy()
+
+    def draw(self, painter: QPainter, _seen: QRect) -> None:
+        if not self._picture.size:
+            return
+        t, area = self._theme, self._area
+        self._low, self._high = float(self._hz[0]), float(self._hz[-1])
+        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+        painter.drawImage(area, self._image())
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        paint_axis(painter, t, QRectF(area.left(), area.bottom(), area.width(), 0.0), 0.0, float(self._times[-1]), "s")
+        painter.setFont(figures_font(self.font().pointSizeF()))
+        painter.setPen(t.color("muted"))
+        for hz in _MARKS[1::2]:
+            if self._low < hz < self._high:
+                y = area.bottom() - self._share(hz) * area.height()
+                painter.drawLine(QPointF(area.left() - 4, y), QPointF(area.left(), y))
+                box = QRectF(0, y - 10, _LEFT - 8, 20)
+                painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, _hz_words(hz))
+        painter.setFont(self.font())
+        painter.drawText(
+            QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, "over time, Hz; the louder the darker"
+        )

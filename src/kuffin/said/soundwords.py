@@ -1,0 +1,104 @@
+"""Recordings in words: levels, what was taken off, tones and whose they may be, how they were made."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from typing import Any
+
+from kuffin.core.base.numbers import number
+from kuffin.core.compare.pairwords import joined
+from kuffin.core.sound.owners import Turning, owner_words
+from kuffin.notebook.entities import Attachment
+from kuffin.notebook.recordings import USUAL, drift_db
+from kuffin.reading.soundlevels import SoundLevel
+from kuffin.said.shownworking import Working
+from kuffin.verdict.tonesheard import ToneHeard
+
+_HEARD_FROM = 3.0  # dB over its surroundings, from which a tone that is not prominent is listed
+
+
+def level_words(sound: SoundLevel) -> str:
+    """The level of a recording with its interval; relative, or at most, where that is all there is."""
+    if sound.worked is not None:
+        half = "" if sound.worked.u95 is None else f" ± {number(sound.worked.u95, 1)}"
+        return f"{number(sound.worked.value, 1)}{half} dBA"
+    if sound.at_most is not None:
+        return f"at most {number(sound.at_most, 1)} dBA"
+    return f"{number(sound.levels.relative_db, 1)} dB, relative"
+
+
+def background_words(sound: SoundLevel) -> str:
+    """What the background did to it."""
+    if sound.background is None:
+        return "no background recorded"
+    told = f"{number(sound.background, 1)} dBA"
+    return {"none needed": f"{told}, far below", "corrected": f"{told}, taken off", "too close": f"{told}, too close"}[
+        sound.how
+    ]
+
+
+def tone_rows(sound: SoundLevel, turning: Sequence[Turning]) -> list[tuple[str, str, str, str]]:
+    """A row for each tone that stands out: frequency, level, over its surroundings, whose it may be."""
+    unit = "dBA" if sound.levels.calibrated else "dB"
+    rows = []
+    for tone, db in sound.levels.tones:
+        if tone.tnr_db < _HEARD_FROM:
+            continue
+        over = f"{number(tone.tnr_db, 0)} dB" + (", prominent" if tone.prominent else "")
+        rows.append(
+            (f"{tone.hz:.0f} Hz", f"{number(db, 1)} {unit.removesuffix('A')}", over, owner_words(tone, turning))
+        )
+    return rows
+
+
+def set_up_words(sound: Mapping[str, Any]) -> str:
+    """How recordings are made on a bench; what is not told is named."""
+    distance, position = sound.get("distance_m"), sound.get("position")
+    told = [f"{distance:g} m off" if distance else "", str(position or "")]
+    said = ", ".join(x for x in told if x) or "distance and position are not told"
+    gain = float(sound.get("gain_db", USUAL["gain_db"]))
+    louder = f", recorded {abs(gain):g} dB {'louder' if gain > 0 else 'lower'} than the rest" if gain else ""
+    return f"Microphone: {said}. Calibrator: {float(sound.get('level_db', USUAL['level_db'])):g} dB{louder}."
+
+
+def calibration_words(of_bench: Sequence[Attachment]) -> str:
+    """Which calibrator and background a bench has, and how far the calibrations drifted."""
+    calibrators = [o for o in of_bench if o.kind == "calibrator"]
+    grounds = [o for o in of_bench if o.kind == "background"]
+    if not calibrators:
+        return "No calibrator was recorded: levels are relative only, which says something of recordings made at the same place and gain."
+    drift = drift_db(calibrators)
+    drifted = "" if drift is None else f"; they lie within {number(drift, 2)} dB"
+    ground = f"background: {grounds[-1].name}" if grounds else "no background was recorded, so none is taken off"
+    which = ", each recording by the last before it" if len(calibrators) > 1 else ""
+    return f"Calibrated by {joined([c.name for c in calibrators[-2:]])}{which}{drifted}; {ground}."
+
+
+def heard_words(tones: Sequence[ToneHeard]) -> list[tuple[str, str, str]]:
+    """A row for each candidate's tone: who, which, whose it may be."""
+    return [
+        (
+            t.candidate + (f", {t.condition}" if t.condition else ""),
+            f"{t.hz:.0f} Hz, {number(t.over_db, 0)} dB over its surroundings, in {t.mounts} of {t.of} mount{'' if t.of == 1 else 's'}",
+            t.owner,
+        )
+        for t in tones
+    ]
+
+
+def sound_working(sound: SoundLevel) -> Working:
+    """How a recording's level came about."""
+    if sound.worked is None:
+        out = Working(title=sound.kept.name, answer=level_words(sound))
+        out.say("Why no level", sound.why_not)
+        return out
+    out = Working.of(f"{sound.kept.name}: loudness", sound.worked)
+    told = sound.levels
+    if told.la90 is not None and told.lafmax is not None:
+        out.say("Exceeded 90 % of the time", f"{number(told.la90, 1)} dBA (LA90)")
+        out.say("Loudest moment", f"{number(told.lafmax, 1)} dBA (Fast weighting)")
+    prominent = [f"{t.hz:.0f} Hz" for t, _ in told.tones if t.prominent]
+    if prominent:
+        out.say("Prominent tones", joined(prominent))
+    out.say("Weighting", "A, IEC 61672-1; equivalent level over the whole recording")
+    return out
