@@ -24,6 +24,7 @@ from kuffin.app.look.application import application
 from kuffin.demo import practising
 from kuffin.demo.cards import card_runs
 from kuffin.demo.practising import draw as drawn
+from kuffin.demo.quiet import NAME as QUIET
 from kuffin.demo.shipped import unpack_demo
 from kuffin.notebook import answering, edits, planedits, preparationedits
 from kuffin.simulated.prints import draw_print
@@ -145,7 +146,6 @@ def run(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> 
 def bench(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
     """The bench, and this computer's instruments: the simulated bench through real interfaces."""
     window.show_desk("Bench")
-    shoot("bench")
     live = window.bench_page.live
     live.loads.serve()
     live.instruments.setCurrentCell(1, 0)
@@ -179,17 +179,39 @@ def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
     shoot("publish-pictures")
     window.publish.go("page")
     window.show_desk("Compare")
-    for page in ("outcomes", "claims"):
-        window.compare.go(page)
-        settle_down(app, window)
-        shoot(f"compare-{page}")
     window.set_mode("dark")
-    window.compare.go("baseline")
-    shoot("compare-baseline")
+    window.compare.go("outcomes")
+    settle_down(app, window)
+    shoot("compare-outcomes")
     window.set_mode("light")
     window.compare.go("verdict")
     window.state.choose_study(before)
     settle_down(app, window)
+
+
+def sweeps(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
+    """Radiators along their loudness, a recording of one, and what parts restrict."""
+    assert window.state.notebook is not None and window.state.study is not None
+    before = window.state.study.id
+    window.state.choose_study(next(s.id for s in window.state.notebook.studies() if s.name == QUIET))
+    settle_down(app, window)
+    window.show_desk("Compare")
+    window.compare.go("along")
+    settle_down(app, window)
+    shoot("compare-along")
+    window.compare.go("verdict")
+    window.open_mount(next(m.id for m in window.state.mounts() if m.candidate.name == "Sedge"))
+    window.inspect.paged.go("sound")
+    settle_down(app, window, 1.0)
+    shoot("inspect-sound")
+    window.inspect.paged.go("run")
+    window.state.choose_study(before)
+    settle_down(app, window)
+    window.show_desk("Shelf")
+    window.shelf_desk.go("restriction")
+    settle_down(app, window)
+    shoot("shelf-restriction")
+    window.shelf_desk.go("parts")
 
 
 def cards(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[str], None], save: Path) -> None:
@@ -274,6 +296,7 @@ def main(folder: Path) -> None:
         shoot("working")
         window.working.hide()
         compare(app, window, shoot)
+        sweeps(app, window, shoot)
         plan(window, shoot)
         prepare(window, shoot)
         window.show_desk("Shelf")

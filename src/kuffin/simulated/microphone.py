@@ -86,9 +86,9 @@ def _noise(n: int, rate: int, level_dba: float, rng: np.random.Generator) -> Arr
     """Noise that falls by 5 dB an octave, of an A-weighted level, in pascals."""
     hz = np.asarray(np.fft.rfftfreq(n, 1 / rate), float)
     shape = np.where(hz > 30, np.maximum(hz, 30.0) ** -0.83, 0.0)
-    spectrum = shape * (rng.normal(size=hz.size) + 1j * rng.normal(size=hz.size))
-    weighted = np.sum(np.abs(spectrum) ** 2 * 10 ** (a_weighting(hz) / 10))
-    made = np.fft.irfft(spectrum, n)
+    lines = shape * (rng.normal(size=hz.size) + 1j * rng.normal(size=hz.size))
+    weighted = np.sum(np.abs(lines) ** 2 * 10 ** (a_weighting(hz) / 10))
+    made = np.fft.irfft(lines, n)
     power = 2 * weighted / n**2
     return np.asarray(made * P0 * 10 ** (level_dba / 20) / np.sqrt(power), float)
 
