@@ -161,6 +161,20 @@ def build_parser() -> argparse.ArgumentParser:
     report.add_argument("--json", action="store_true")
     report.set_defaults(run=commands.report)
 
+    predict = choices.add_parser("predict", help="what a candidate would do at another power, room, fan or pump")
+    predict.add_argument("notebook")
+    predict.add_argument("--study", required=True, metavar="NAME")
+    predict.add_argument("--candidate", required=True, metavar="NAME")
+    predict.add_argument(
+        "--power", metavar="W[,W]", help="of the device asked about; further ones heat the coolant too"
+    )
+    predict.add_argument("--air", type=float, metavar="C", help="the room")
+    predict.add_argument("--fan", type=float, metavar="PERCENT", help="the fans' setting")
+    predict.add_argument("--pump", type=float, metavar="PERCENT", help="the pump's setting")
+    predict.add_argument("--limit", type=float, metavar="C", help="tell the highest power at this temperature")
+    predict.add_argument("--json", action="store_true")
+    predict.set_defaults(run=_later("predict"))
+
     unpack = choices.add_parser("unpack", help="put a data package's study into a notebook")
     unpack.add_argument("package", metavar="FILE.zip")
     unpack.add_argument("notebook", help="made where it is not there")

@@ -342,3 +342,25 @@ class TestAlongASweep:
         demo_window.state.choose_study(demo_window.state.notebook.studies()[0].id)
         at_rest()
         assert "tested at three settings or more" in along.empty.text() and along.empty.isVisibleTo(along)
+
+
+class TestWhatIf:
+    def test_another_power_room_and_limit_are_asked_for_and_shown_to_be_known_less_well(
+        self, desk: MainWindow, at_rest: Wait
+    ) -> None:
+        what = page(desk, "what if", at_rest)
+        assert (what.power.value(), what.air.value(), what.fan.text()) == (240.0, 22.0, "55")
+        assert "the die is coolest under Plover" in what.heading.text() and "measured" in what.heading.text()
+        what.power.setValue(480)
+        give(what.limit, "85")
+        at_rest()
+        assert "Power beyond what was measured" in what.heading.text() and "power at 85 °C" in shown_words(what.table)
+        assert "Plover is cooler than Tern by" in what.pairs.text() and "(estimated)" in what.pairs.text()
+        place = QPoint(int(what.plot.place_of(180.0)), 150)
+        QTest.mouseClick(what.plot, LEFT, pos=place)
+        at_rest()
+        assert what.power.value() == pytest.approx(180, abs=6)
+        next(b for b in what.table.findChildren(QPushButton) if "°C" in b.text()).click()
+        assert desk.working.shown.title.startswith("Plover at 18")
+        give(what.pump, "300")
+        assert "lies between 5 and 120" in desk.strip.trouble.text()

@@ -59,11 +59,11 @@ def test_levels_tones_and_pictures_are_there_and_a_level_shows_its_working(swept
 def test_a_recording_is_dropped_on_a_mount_told_what_ran_binned_and_brought_back(
     swept: MainWindow, at_rest: Wait, tmp_path: Path
 ) -> None:
-    page, before = swept.inspect.sound, len(swept.inspect.sound._all())
+    page, before = swept.inspect.sound, len(swept.inspect.sound.recordings_shown())
     swept.side.loom.files_dropped.emit([str(sound_file(tmp_path))], "Reed", 2)
     pump_until(lambda: not swept.jobs.running)
     at_rest()
-    assert swept.inspect.title.text() == "Reed, round 2" and len(page._all()) == before + 1
+    assert swept.inspect.title.text() == "Reed, round 2" and len(page.recordings_shown()) == before + 1
     assert page.heading.text().startswith("quick.flac: ")
     page.condition.setCurrentIndex(page.condition.findText("fans 100 %"))
     page.condition.activated.emit(page.condition.currentIndex())
@@ -71,10 +71,10 @@ def test_a_recording_is_dropped_on_a_mount_told_what_ran_binned_and_brought_back
     assert page.chosen().condition == "sweep, fans 100 %"
     press(page, "Bin it")
     at_rest()
-    assert len(page._all()) == before
+    assert len(page.recordings_shown()) == before
     action(swept, swept.menus.undo.text())()
     at_rest()
-    assert len(page._all()) == before + 1
+    assert len(page.recordings_shown()) == before + 1
     text = tmp_path / "notes.txt"
     text.write_text("x")
     drop(page, text)
@@ -88,13 +88,13 @@ def test_a_recording_is_dropped_on_a_mount_told_what_ran_binned_and_brought_back
 def test_the_simulated_microphone_records_what_the_run_did_and_listening_plays_it(
     swept: MainWindow, at_rest: Wait
 ) -> None:
-    page, before = swept.inspect.sound, len(swept.inspect.sound._all())
+    page, before = swept.inspect.sound, len(swept.inspect.sound.recordings_shown())
     page.source.setCurrentIndex(page.source.findText("simulated microphone"))
     page.seconds.setValue(5)
     press(page, "Record")
     pump_until(lambda: not swept.jobs.running and page.record.text() == "Record")
     at_rest()
-    assert len(page._all()) == before + 1
+    assert len(page.recordings_shown()) == before + 1
     made = page.chosen()
     assert made.kept.name.startswith("Sedge, round 1, 3") and made.sound.worked is not None
     assert made.sound.worked.value < 40  # the simulated microphone knows nothing of Sedge's fins
@@ -122,12 +122,13 @@ def test_the_bench_remembers_how_recordings_are_made(swept: MainWindow, at_rest:
     press(swept.inspect.sound, "How recordings are made …")
     at_rest()
     section = swept.bench_page.sound
-    assert swept.stack.currentWidget() is swept._bench_scroll and "calibrator, evening.flac" in shown_words(section)
+    assert swept.stack.currentWidget() is swept.desks["Bench"]() and "calibrator, evening.flac" in shown_words(section)
     give(section.numbers["distance_m"], "1,0")
     at_rest()
     give(section.position, "behind the chair")
     at_rest()
-    assert (section._bench.sound["distance_m"], section._bench.sound["position"]) == (1.0, "behind the chair")
+    told = swept.shelf.benches[0].sound
+    assert (told["distance_m"], told["position"]) == (1.0, "behind the chair")
     path = tmp_path / "new.flac"
     write_sound(path, calibrator(np.random.default_rng(2), 94.0), RATE)
     section.add([str(path)], "calibrator")

@@ -18,7 +18,8 @@ from PIL import Image
 
 from kuffin.cli import main
 from kuffin.core.base.errors import KuffinError
-from kuffin.notebook import edits, planedits, preparationedits
+from kuffin.demo.quiet import NAME as QUIET
+from kuffin.notebook import edits, planedits, preparationedits, recordings
 from kuffin.notebook import shelf as shelfedits
 from kuffin.notebook.entities import Mark, Mount, Run
 from kuffin.notebook.photos import add_photo, photo_data, photos
@@ -64,6 +65,28 @@ def test_studies_of_the_demo_come_to_the_same_verdict_and_the_same_bytes(
             assert told(judge(elsewhere, elsewhere.study(got))) == told(judge(book, book.study(study.id)))
             package_study(elsewhere, got, back)
             assert back.read_bytes() == first.read_bytes()
+
+
+def test_curves_of_the_parts_go_along_and_recordings_where_they_are_asked_for(
+    demo: Path, elsewhere: Notebook, tmp_path: Path
+) -> None:
+    with closing(Notebook.open(demo)) as book:
+        study = book.study(next(s.id for s in book.studies() if s.name == QUIET))
+        there = recordings.recordings(book)
+        levels = {r.kept.name: r.sound.worked.value for each in judge(book, study).evidence.sounds.values() for r in each if r.sound.worked is not None}  # fmt: skip
+        open_one, whole = tmp_path / "open.zip", tmp_path / "whole.zip"
+        package_study(book, study.id, open_one)
+        package_study(book, study.id, whole, everything=True)
+    got = unpack_study(open_one, elsewhere)
+    assert recordings.recordings(elsewhere) == [] and judge(elsewhere, elsewhere.study(got)).evidence.sounds == {}
+    curves = {p.name: [(c.kind, len(c.points), c.coolant.name) for c in p.live_curves] for p in shelfedits.parts(elsewhere) if p.live_curves}  # fmt: skip
+    assert curves["Tern"] == [("restriction", 15, "Brook")] and curves["Dipper"][0][:2] == ("pump", 18)
+    again = unpack_study(whole, elsewhere)
+    assert len(recordings.recordings(elsewhere)) == len(there)
+    sounds = judge(elsewhere, elsewhere.study(again)).evidence.sounds
+    assert {
+        r.kept.name: r.sound.worked.value for each in sounds.values() for r in each if r.sound.worked is not None
+    } == levels
 
 
 def test_drawn_studies_come_to_the_same_verdict(tmp_path: Path, elsewhere: Notebook) -> None:

@@ -30,7 +30,14 @@ from kuffin.verdict.study import judge
 from tests.verdict.test_outcomes import made
 
 SVG = "{http://www.w3.org/2000/svg}"
-STUDIES = ("Radiators, spring", "Pastes, winter", "Blocks, late winter", "Card blocks, spring", "Pads, spring")
+STUDIES = (
+    "Radiators, spring",
+    "Pastes, winter",
+    "Blocks, late winter",
+    "Card blocks, spring",
+    "Pads, spring",
+    "Radiators, how quiet",
+)
 
 
 def words_of(svg: str) -> list[str]:

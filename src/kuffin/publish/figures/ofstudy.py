@@ -11,6 +11,7 @@ from kuffin.core.compare.pairwords import number
 from kuffin.notebook.preparationedits import prepared
 from kuffin.notebook.shelf import bench_of, parts
 from kuffin.notebook.store import Notebook
+from kuffin.publish.figures.alongdrawing import along_drawings
 from kuffin.publish.figures.baselinedrawing import baseline_drawing
 from kuffin.publish.figures.basis import conditions_words
 from kuffin.publish.figures.candidates import candidates_drawing
@@ -59,6 +60,7 @@ def verdict_drawings(notebook: Notebook, v: StudyVerdict, grid: GridResults, tog
         candidates_drawing(v, v.main),
         candidates_stairs(v),
         *grid_drawings(v, grid.axes, grid.results, together),
+        *along_drawings(v),
         *claims_drawings(v),
         worth_drawing(v, value_of(v, bench_of(notebook, study.bench_id), parts(notebook))),
         schools_drawing(v),

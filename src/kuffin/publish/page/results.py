@@ -6,6 +6,7 @@ from collections.abc import Iterator
 
 from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import digits_for, number, span
+from kuffin.publish.figures.alongdrawing import ALONG
 from kuffin.publish.figures.candidates import tied
 from kuffin.publish.page.blocks import Block, Grid, Picture, Terms, Words
 from kuffin.publish.page.material import Material
@@ -13,10 +14,12 @@ from kuffin.publish.summarytable import row_cells, summary_rows
 from kuffin.said.comparisonwords import footnote, left_out_lines, school_warnings
 from kuffin.said.line import verdict_line
 from kuffin.said.sentences import paragraphs
+from kuffin.said.soundwords import heard_words, set_up_words
 from kuffin.said.warmings import warmings
 from kuffin.verdict.claims import claim_sentences
 from kuffin.verdict.scatter import buys_words, scatter_of
 from kuffin.verdict.schoolflips import both_ways, side_by_side, summary
+from kuffin.verdict.tonesheard import tones_of
 from kuffin.verdict.tradeoffs import grid_said, standings
 from kuffin.verdict.value import worth_sentence
 
@@ -106,6 +109,31 @@ def outcomes(m: Material) -> Iterator[Block]:
             rows=rows,
             words=frozenset({0, 1, 5, 6}),
         )
+
+
+def along(m: Material) -> Iterator[Block]:
+    """How the ranking changes along what was swept."""
+    for drawing in m.pictures(ALONG):
+        yield Picture(drawing)
+        yield Words(drawing.alt)
+
+
+def sound(m: Material) -> Iterator[Block]:
+    """The tones that are heard of each candidate, and how recordings were made."""
+    v = m.verdict
+    rows = heard_words(tones_of(v))
+    if not v.evidence.sounds:
+        return
+    yield Words(set_up_words(m.bench.sound if m.bench is not None else {}), "small")
+    if rows:
+        yield Grid(
+            caption="Tones that stand out to the ear",
+            head=("candidate", "tone", "whose it may be, by its frequency alone"),
+            rows=rows,
+            words=frozenset({0, 1, 2}),
+        )
+    else:
+        yield Words("No tone stands out to the ear in any recording.")
 
 
 def claims(m: Material) -> Iterator[Block]:

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from kuffin.publish.page import results, setting
 from kuffin.publish.page.blocks import Block, Terms
 from kuffin.publish.page.critic import printed
+from kuffin.publish.page.elsewhere import elsewhere
 from kuffin.publish.page.limitsofit import cannot_be_said
 from kuffin.publish.page.material import Material
 
@@ -48,7 +49,10 @@ SECTIONS: tuple[Section, ...] = (
     Section(key="pairs", title="Pair by pair", build=results.pairs),
     Section(key="staircase", title="Where the kelvins are", build=results.staircase),
     Section(key="outcomes", title="Conditions and outcomes", build=results.outcomes),
+    Section(key="along", title="Along the sweep", build=results.along),
+    Section(key="sound", title="How it sounds", build=results.sound),
     Section(key="claims", title="What is claimed", build=results.claims, without="No claim was tested."),
+    Section(key="elsewhere", title="In a reader's own computer", build=elsewhere),
     Section(key="value", title="What it costs", build=results.worth, without="No prices were compared."),
     Section(key="schools", title="Does it depend on how the room is taken out?", build=results.schools),
     Section(key="baseline", title="Did the bench stay the same?", build=lambda m: results.pictures(m, "baseline"), without="No baseline was mounted again and again: whether the bench moved is not known."),

@@ -32,6 +32,7 @@ _PAGES = (
     ("rounds", "Rounds", "roundspage", "RoundsPage"),
     ("left out", "Left out", "leftoutpage", "LeftOutPage"),
     ("value", "Value", "valuepage", "ValuePage"),
+    ("what if", "What if", "whatifpage", "WhatIfPage"),
     ("across", "Across", "acrosspage", "AcrossPage"),
     ("words", "In words", "wordspage", "WordsPage"),
 )

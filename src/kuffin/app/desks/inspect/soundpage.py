@@ -128,20 +128,21 @@ class SoundPage(QWidget):
 
     # --- showing ---------------------------------------------------------------------------------------------------
 
-    def _all(self) -> list[MountRecording]:
+    def recordings_shown(self) -> list[MountRecording]:
+        """The recordings of the mount that is looked at."""
         v, mount = self._state.verdict, self._state.mount()
         return [] if v is None or mount is None else list(v.evidence.sounds.get(mount.id, ()))
 
     def chosen(self) -> MountRecording | None:
         """The recording that is looked at."""
-        every = self._all()
+        every = self.recordings_shown()
         return next((r for r in every if r.kept.id == self._chosen), every[0] if every else None)
 
     def renew(self) -> None:
         """Show the mount's recordings as they are now."""
         if not self.isVisible():
             return
-        every, notebook = self._all(), self._state.notebook
+        every, notebook = self.recordings_shown(), self._state.notebook
         bench = study_bench(self._state)
         self.empty.setVisible(not every)
         if bench is not None and notebook is not None:
@@ -279,7 +280,7 @@ class SoundPage(QWidget):
             return
         self._card = self.cards[self.source.currentData()]()
         self.record.setText("Stop recording")
-        name = f"{mount.candidate.name}, round {mount.round}, {len(self._all()) + 1}.flac".replace("/", "-")
+        name = f"{mount.candidate.name}, round {mount.round}, {len(self.recordings_shown()) + 1}.flac".replace("/", "-")
         whose = {
             "mount_id": mount.id,
             "run_id": run.id if run is not None else None,

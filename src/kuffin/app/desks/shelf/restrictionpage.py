@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import itertools
+from collections.abc import Sequence
 
 import numpy as np
 from PySide6.QtCore import Signal
@@ -128,14 +129,15 @@ class RestrictionPage(RenewedPage):
         most = max((p.measured[1] for p in shown.parts.values()), default=100.0)
         flows = np.linspace(0.0, 1.08 * most, _STEPS)
         curves = []
-        for i, (name, part) in enumerate(whole.parts.items()):
+        places = self._places(list(whole.parts))
+        for name, part in whole.parts.items():
             if name not in shown.parts:
                 continue
             drops = [whole.drop(name, float(q)) for q in flows]
             curves.append(
                 DrawnCurve(
                     name=name,
-                    place=i,
+                    place=places[name],
                     xs=list(flows),
                     ys=[d.value for d in drops],
                     low=[d.low for d in drops],
@@ -149,6 +151,13 @@ class RestrictionPage(RenewedPage):
         pairs = list(itertools.combinations(shown.parts, 2))
         self.along.setText("\n".join(along_words(shown, a, b, len(pairs)) for a, b in pairs[:_MOST_PAIRS]))
         self._read_off()
+
+    def _places(self, names: Sequence[str]) -> dict[str, int]:
+        """Each part's colour and shape: a candidate of the study on the desk keeps its own, the others take those that are left."""
+        study = self.state.study
+        candidates = [] if study is None else [c.name for c in study.live_candidates]
+        free = iter(range(len(candidates), len(candidates) + len(names)))
+        return {n: candidates.index(n) if n in candidates else next(free) for n in names}
 
     def _read_off(self) -> None:
         if self.found is None or not self.isVisibleTo(self.window()):

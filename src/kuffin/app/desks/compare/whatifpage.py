@@ -1,0 +1,216 @@
+"""What if: candidates at another power, in another room, with other fans or another pump speed."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+from PySide6.QtWidgets import QWidget
+
+from kuffin.app.base.jobs import Job, Task
+from kuffin.app.desks.renewedpage import RenewedPage
+from kuffin.app.look.theme import Theme
+from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
+from kuffin.app.widgets.figuretable import FigureTable
+from kuffin.app.widgets.forms import NumberLine, flowing, number
+from kuffin.app.widgets.texts import text
+from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.numbers import begun
+from kuffin.core.predict.carrying import Foreseen
+from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
+from kuffin.verdict.carried import WhatIf, measured_at
+from kuffin.verdict.predicting import Prediction, difference, predict, predict_all
+from kuffin.verdict.study import StudyVerdict
+
+_PURPOSE = (
+    "What if carries what was measured to another power, room, fan or pump speed. It needs temperatures per watt of two mounts of a "
+    "candidate at least; every step says whether it was measured, carried or estimated."
+)
+_POWERS = 11
+_MOST_PAIRS = 6
+
+
+class WhatIfPage(RenewedPage):
+    """Nothing is edited here."""
+
+    def __init__(self, state: State, theme: Theme) -> None:
+        super().__init__(state, theme, _PURPOSE)
+        self.power = number(1, 5000, "W", 0, 10, "Power of the device")
+        self.air = number(-20, 60, "°C", 1, 1, "Air")
+        self.fan = NumberLine("%", "Fans", 5, 120)
+        self.pump = NumberLine("%", "Pump", 5, 120)
+        self.limit = NumberLine("°C", "Limit", 20, 130)
+        for box in (self.power, self.air):
+            box.valueChanged.connect(lambda _v: self._ask())
+        for line in (self.fan, self.pump, self.limit):
+            line.given.connect(lambda _v: self._ask())
+            line.refused.connect(state.trouble.emit)
+
+        def label(words: str) -> QWidget:
+            return text(words, style="muted", wrap=False)
+
+        self.column.addWidget(
+            flowing(
+                label("at"), self.power, label("air"), self.air, label("fans"), self.fan, label("%, pump"), self.pump, label("%, limit"), self.limit, label("°C")
+            )
+        )  # fmt: skip
+        self.heading = text(style="heading")
+        self.plot = CurvePlot(theme, "Temperature against power", 320)
+        self.plot.moved.connect(self.power.setValue)
+        self.table = FigureTable("Candidates as they would be")
+        self.pairs = text()
+        self.note = text(
+            "Intervals are for one more mount of each (95 %). Measured: along what was swept. Carried: a rise per watt, taken to another power. "
+            "Estimated: beyond that, or by what fans and flow usually do; dashed in the picture.",
+            style="small",
+        )
+        for widget in (self.heading, self.plot, self.table, self.pairs, self.note):
+            self.column.addWidget(widget)
+        self.found: dict[str, Prediction] = {}
+        self._of: int | None = None
+        self._job: Job | None = None
+        self._curves: list[DrawnCurve] = []
+
+    def set_theme(self, theme: Theme) -> None:
+        super().set_theme(theme)
+        self.plot.set_theme(theme)
+
+    def renew(self) -> None:
+        v = self.state.verdict
+        if v is None or v.mounts == 0:
+            self.show_purpose(_PURPOSE)
+            return
+        if self._of != v.study_id:
+            self._of = v.study_id
+            for box, value in ((self.power, v.reference_power_w), (self.air, v.reference_air_c)):
+                box.blockSignals(True)
+                box.setValue(value)
+                box.blockSignals(False)
+            there = measured_at(v)
+            self.fan.show_value(there.usual("fan"))
+            self.pump.show_value(there.usual("pump"))
+            self.limit.show_value(None)
+        self._ask()
+
+    def asked(self) -> WhatIf:
+        """What stands in the fields."""
+        return WhatIf(
+            power_w=self.power.value(),
+            air_c=self.air.value(),
+            fan=self.fan.value(),
+            pump=self.pump.value(),
+            limit_c=self.limit.value(),
+        )
+
+    def _ask(self) -> None:
+        v = self.state.verdict
+        if v is None:
+            return
+        try:
+            asked = self.asked()
+            self.found = predict_all(v, asked)
+        except KuffinError as error:
+            self.show_purpose(f"{_PURPOSE} {begun(str(error))}.")
+            return
+        self.show_purpose("")
+        self._show(v, asked)
+        self._draw(v, asked)
+
+    def _show(self, v: StudyVerdict, asked: WhatIf) -> None:
+        def warm(p: Prediction) -> Foreseen:
+            first = p.die if p.die is not None else p.coolant
+            assert first is not None
+            return first
+
+        order = sorted(self.found.values(), key=lambda p: warm(p).value)
+        best = order[0]
+        what = "the die" if best.die is not None else "the coolant"
+        beyond = f" {begun(' and '.join(best.beyond))} beyond what was measured." if best.beyond else ""
+        self.heading.setText(
+            f"{begun(asked_words(best.asked))}: {what} is coolest under {best.candidate}, {foreseen_words(warm(best), '°C')}, {warm(best).label}.{beyond}"
+        )
+        limit = asked.limit_c is not None
+        rows: list[Sequence[str]] = []
+        for p in order:
+            highest: tuple[str, ...] = ()
+            if limit:
+                told = predict(v, p.candidate, asked).highest_power
+                highest = ("not within what can be said" if told is None else foreseen_words(told, "W"),)
+            how = "; ".join(f"{f.name} {f.kelvins.label}" for f in p.flights)
+            rows.append(
+                (
+                    p.candidate,
+                    foreseen_words(p.die, "°C"),
+                    foreseen_words(p.coolant, "°C"),
+                    foreseen_words(p.flow, "L/h"),
+                    *highest,
+                    how,
+                )
+            )
+        head = (
+            "candidate",
+            "die",
+            "coolant",
+            "flow",
+            *((f"power at {asked.limit_c:g} °C",) if limit else ()),
+            "how it is known",
+        )
+        names = [p.candidate for p in order]
+
+        def explain(i: int) -> None:
+            self.working.emit(prediction_working(self.found[names[i]]))
+
+        self.table.show_rows(head, rows, words=True, opens={1: explain, 2: explain})
+        pairs = [(a, b) for i, a in enumerate(names) for b in names[i + 1 :]][:_MOST_PAIRS]
+        self.pairs.setText("\n".join(difference_words(a, b, difference(v, a, b, asked)) for a, b in pairs))
+
+    def _draw(self, v: StudyVerdict, asked: WhatIf) -> None:
+        """The curves over power are worked out off the window's thread."""
+        if self._job is not None:
+            self._job.cancel()
+        levels = measured_at(v).levels.get("power", (v.reference_power_w,))
+        low, high = min(levels), max(levels)
+        powers = np.linspace(0.6 * low, max(1.6 * high, 1.1 * self.power.value()), _POWERS)
+        self._place()
+
+        def work(job: Task) -> list[dict[str, Prediction]]:
+            out = []
+            for i, power in enumerate(powers):
+                out.append(
+                    predict_all(v, WhatIf(power_w=float(power), air_c=asked.air_c, fan=asked.fan, pump=asked.pump))
+                )
+                job.report((i + 1) / len(powers))
+            return out
+
+        def done(found: list[dict[str, Prediction]]) -> None:
+            curves = []
+            for name in self.found:
+                there = [
+                    (float(p), f[name].die or f[name].coolant) for p, f in zip(powers, found, strict=True) if name in f
+                ]
+                curves.append(
+                    DrawnCurve(
+                        name=name,
+                        place=self.state.position(name),
+                        xs=[p for p, _ in there],
+                        ys=[x.value for _, x in there if x is not None],
+                        low=[x.low for _, x in there if x is not None],
+                        high=[x.high for _, x in there if x is not None],
+                        solid=(low, high),
+                    )
+                )
+            self._curves = curves
+            self._place()
+
+        self._job = self.state.jobs.start("carrying what was measured", work, done, self.state.trouble.emit)
+        self._job.ended.connect(self._ended)
+
+    def _ended(self) -> None:
+        self._job = None
+
+    def _place(self) -> None:
+        what = "die" if any(p.die is not None for p in self.found.values()) else "coolant"
+        self.plot.show_curves(
+            self._curves, "power, W", f"{what}, °C", line=self.power.value(), spoken=self.heading.text()
+        )

@@ -1,0 +1,1 @@
+"""Prediction: what measured parts would do at another power, in another room, with other fans or another pump speed."""

@@ -1,0 +1,129 @@
+"""Carrying what mounts were measured at to where they were not: the value for one more mount, with what is not known about the way.
+
+One more mount: mean ± t·s·√(1 + 1/n) (D. C. Montgomery, *Design and Analysis of Experiments*, section 2.4), s pooled over all candidates.
+Where a setting was not swept, the exponent by which a resistance answers it is between what forced convection allows
+(F. P. Incropera et al., *Fundamentals of Heat and Mass Transfer*, chapters 7 and 8), and the interval holds all of that.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.base.errors import CompareError
+from kuffin.core.base.student import t_quantile
+
+MEASURED, CARRIED, ESTIMATED = "measured", "carried", "estimated"
+LABELS = (MEASURED, CARRIED, ESTIMATED)  # from the surest down
+
+
+@dataclass(frozen=True, kw_only=True)
+class Answers:
+    """How something answers a ratio x/x₀ of a setting: (x/x₀)^e with e anywhere in between."""
+
+    least: float
+    most: float
+
+    def factor(self, ratio: float) -> tuple[float, float]:
+        """The middle factor, and by how much (half-width of 95 %) it may be another, as a share of it.
+
+        >>> factor, half = Answers(least=-0.7, most=-0.25).factor(0.5)
+        >>> round(factor, 2), round(half, 2)
+        (1.39, 0.15)
+        """
+        ends = sorted((ratio**self.least, ratio**self.most))
+        middle = float(np.sqrt(ends[0] * ends[1]))
+        return middle, float(0.95 * (ends[1] - ends[0]) / 2 / middle)
+
+
+RADIATOR_BY_FAN = Answers(least=-0.7, most=-0.25)
+RADIATOR_BY_FLOW = Answers(least=-0.15, most=0.0)
+BLOCK_BY_FLOW = Answers(least=-0.5, most=0.0)
+FLOW_BY_PUMP = Answers(least=0.95, most=1.3)
+BY_POWER = 0.05  # share by which a resistance may be another for each factor of e in power that it was not measured at
+
+
+@dataclass(frozen=True, kw_only=True)
+class Foreseen:
+    """A value for one more mount, and how it was had.
+
+    Attributes
+    ----------
+    label : str
+        One of `LABELS`.
+    """
+
+    value: float
+    half: float
+    label: str
+
+    @property
+    def low(self) -> float:
+        """The lower end of its 95 % interval."""
+        return self.value - self.half
+
+    @property
+    def high(self) -> float:
+        """The upper end."""
+        return self.value + self.half
+
+
+def worst(labels: Sequence[str]) -> str:
+    """The least sure of several labels.
+
+    >>> worst([MEASURED, ESTIMATED, CARRIED]), worst([])
+    ('estimated', 'measured')
+    """
+    return max(labels, key=LABELS.index, default=MEASURED)
+
+
+@dataclass(frozen=True)
+class Pooled:
+    """Scatter between mounts of one candidate, pooled over all, with its degrees of freedom."""
+
+    sd: float
+    df: float
+
+
+def pooled(values: Mapping[str, Sequence[float]]) -> Pooled:
+    """The scatter of mounts within candidates.
+
+    Raises
+    ------
+    CompareError
+        Where no candidate has a second mount.
+
+    >>> found = pooled({"Reed": [10.0, 10.2], "Rush": [12.0, 12.4, 12.2]})
+    >>> round(found.sd, 3), found.df
+    (0.183, 3.0)
+    """
+    groups = [np.asarray(v, float) for v in values.values() if len(v) > 1]
+    df = float(sum(g.size - 1 for g in groups))
+    if df < 1:
+        raise CompareError("no candidate has a second mount: nothing tells how far another mount would be from these")
+    return Pooled(float(np.sqrt(sum(float(((g - g.mean()) ** 2).sum()) for g in groups) / df)), df)
+
+
+def one_more(values: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:
+    """What one more mount would show.
+
+    Parameters
+    ----------
+    values : sequence of float
+        Each mount's own, carried.
+    also : sequence of float
+        Further half-widths: of the readings themselves, of the way there.
+    """
+    n = len(values)
+    own = t_quantile(0.975, scatter.df) * scatter.sd * np.sqrt(1 + 1 / n)
+    half = float(np.sqrt(own**2 + sum(x**2 for x in also)))
+    return Foreseen(value=float(np.mean(values)), half=half, label=label)
+
+
+def apart(a: Sequence[float], b: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:
+    """The difference of two candidates' means, a less b, with its 95 % interval."""
+    own = t_quantile(0.975, scatter.df) * scatter.sd * np.sqrt(1 / len(a) + 1 / len(b))
+    half = float(np.sqrt(own**2 + sum(x**2 for x in also)))
+    return Foreseen(value=float(np.mean(a) - np.mean(b)), half=half, label=label)

@@ -1,0 +1,250 @@
+"""What a candidate would do at another power, in another room, with other fans or pump: carried mount by mount from what was measured."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from kuffin.core.base.errors import CompareError
+from kuffin.core.bench.outcomes import MEASURED as OUTCOMES
+from kuffin.core.heat.normalise import SCHOOLS
+from kuffin.core.predict.carrying import (
+    BLOCK_BY_FLOW,
+    FLOW_BY_PUMP,
+    RADIATOR_BY_FAN,
+    RADIATOR_BY_FLOW,
+    Answers,
+    Foreseen,
+    apart,
+    pooled,
+)
+from kuffin.verdict.carried import (
+    ALONG,
+    SETTINGS_ASKED,
+    Carried,
+    MeasuredAt,
+    WhatIf,
+    carry,
+    flow_ratio,
+    measured_at,
+    together,
+    with_flow,
+)
+from kuffin.verdict.study import StudyVerdict
+
+COOLANT_OVER_AIR, DIE_OVER_COOLANT, DIE_OVER_AIR = "coolant over air", "die over coolant", "die over air"
+_AROUND = (0.6, 0.8, 1.0, 1.2, 1.45)  # of a first guess of the highest power
+
+
+@dataclass(frozen=True, kw_only=True)
+class FlightAhead:
+    """One flight of the staircase: from what down to what, kelvins, and why it is known no better."""
+
+    name: str
+    kelvins: Foreseen
+    why: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, kw_only=True)
+class Prediction:
+    """What a candidate would do.
+
+    Attributes
+    ----------
+    device : str or None
+        Whose die it is, where that is told.
+    asked : WhatIf
+        With what was left open filled in as it was measured.
+    flights : tuple of FlightAhead
+    die, coolant : Foreseen or None
+        °C.
+    flow : Foreseen or None
+        L/h.
+    highest_power : Foreseen or None
+        W at the limit, where one was asked for.
+    beyond : tuple of str
+        What of it lies outside what was measured.
+    """
+
+    candidate: str
+    device: str | None
+    asked: WhatIf
+    flights: tuple[FlightAhead, ...]
+    die: Foreseen | None
+    coolant: Foreseen | None
+    flow: Foreseen | None
+    highest_power: Foreseen | None
+    beyond: tuple[str, ...]
+    mounts: int
+
+
+def predict(v: StudyVerdict, candidate: str, asked: WhatIf) -> Prediction:
+    """What a candidate would do.
+
+    Raises
+    ------
+    CompareError
+        Where too little was measured to say anything, or what is asked cannot be.
+    """
+    if candidate not in v.candidates:
+        raise CompareError(f"there is no candidate “{candidate}”; there are {', '.join(v.candidates)}")
+    found = predict_all(v, asked)
+    if candidate not in found:
+        raise CompareError(f"{candidate} has no mount that can be read")
+    there = measured_at(v)
+    highest = None if asked.limit_c is None else _highest(v, candidate, found[candidate].asked, there)
+    return replace(found[candidate], highest_power=highest)
+
+
+def predict_all(v: StudyVerdict, asked: WhatIf) -> dict[str, Prediction]:
+    """What every candidate with a mount that can be read would do, by name; without the highest power.
+
+    Raises
+    ------
+    CompareError
+        See `predict`.
+    """
+    _look_at(asked)
+    there = measured_at(v)
+    asked = _filled(v, asked, there)
+    assert asked.power_w is not None and asked.air_c is not None
+    rises, flow = _flights(v, asked, there, asked.power_w)
+    watts, whole = _watts(v, asked, rises, asked.power_w), _whole(v, asked, rises, asked.power_w)
+    out = {}
+    for name in whole.values:
+        flights = tuple(
+            FlightAhead(name=n, kelvins=_scaled(rise.foreseen(name), watts[n] / v.reference_power_w), why=rise.why)
+            for n, rise in rises.items()
+        )
+        coolant = next((f.kelvins for f in flights if f.name == COOLANT_OVER_AIR), None)
+        die = whole.foreseen(name) if set(rises) != {COOLANT_OVER_AIR} else None
+        out[name] = Prediction(
+            candidate=name,
+            device=None if v.evidence.ways is None else v.evidence.ways.cooled.device,
+            asked=asked,
+            flights=flights,
+            die=None if die is None else replace(die, value=die.value + asked.air_c),
+            coolant=None if coolant is None else replace(coolant, value=coolant.value + asked.air_c),
+            flow=None if flow is None or name not in flow.values else flow.foreseen(name),
+            highest_power=None,
+            beyond=tuple(dict.fromkeys(b for r in rises.values() for b in r.beyond)),
+            mounts=len(whole.values[name]),
+        )
+    return out
+
+
+def difference(v: StudyVerdict, a: str, b: str, asked: WhatIf) -> Foreseen:
+    """How far two candidates would be apart, a less b, K: of their dies, or of the coolant where only that was measured.
+
+    Raises
+    ------
+    CompareError
+        Where one of them cannot be read.
+    """
+    there = measured_at(v)
+    asked = _filled(v, asked, there)
+    assert asked.power_w is not None
+    whole = _whole(v, asked, _flights(v, asked, there, asked.power_w)[0], asked.power_w)
+    for name in (a, b):
+        if name not in whole.values:
+            raise CompareError(f"{name} has no mount that can be read")
+    gap = abs(whole.of(a) - whole.of(b))
+    return apart(whole.values[a], whole.values[b], pooled(whole.values), [s * gap for s in whole.shares], whole.label)
+
+
+def _look_at(asked: WhatIf) -> None:
+    for value, low, high, what in (
+        (asked.power_w, 1.0, 5000.0, "power, W"),
+        (asked.air_c, -20.0, 60.0, "air, °C"),
+        (asked.fan, 5.0, 120.0, "fans, %"),
+        (asked.pump, 5.0, 120.0, "pump, %"),
+        (asked.limit_c, 20.0, 130.0, "limit, °C"),
+    ):
+        if value is not None and not low <= value <= high:
+            raise CompareError(f"{what}: {value:g} is outside {low:g} to {high:g}")
+
+
+def _filled(v: StudyVerdict, asked: WhatIf, there: MeasuredAt) -> WhatIf:
+    """What was left open, as the verdict's condition has it."""
+    main = next((c for c in v.conditions if c.name == v.condition), None)
+
+    def usual(key: str) -> float | None:
+        told = None if main is None else main.settings.get(SETTINGS_ASKED[key])
+        return float(told) if isinstance(told, (int, float)) else there.usual(key)
+
+    return replace(
+        asked,
+        power_w=v.reference_power_w if asked.power_w is None else asked.power_w,
+        air_c=v.reference_air_c if asked.air_c is None else asked.air_c,
+        fan=usual("fan") if asked.fan is None else asked.fan,
+        pump=usual("pump") if asked.pump is None else asked.pump,
+    )
+
+
+def _flights(
+    v: StudyVerdict, asked: WhatIf, there: MeasuredAt, power_w: float
+) -> tuple[dict[str, Carried], Carried | None]:
+    """Each flight's rise at the study's reference power, carried to what is asked; and the flow."""
+    flow = carry(v, OUTCOMES["flow"], asked, there, None, {"pump": FLOW_BY_PUMP}, along=("pump",))
+    ratio = 1.0 if flow is None else flow_ratio(v, flow)
+
+    def rise(
+        key: str, answers: Mapping[str, Answers], by_flow: Answers, along: Sequence[str] = ALONG
+    ) -> Carried | None:
+        found = carry(v, SCHOOLS[key], asked, there, power_w, answers, along)
+        return None if found is None else with_flow(found, ratio, by_flow, asked, there)
+
+    coolant = rise("coolant_over_air_per_watt", {"fan": RADIATOR_BY_FAN}, RADIATOR_BY_FLOW)
+    die = rise("die_over_coolant_per_watt", {}, BLOCK_BY_FLOW, along=("pump", "power"))
+    if coolant is not None and die is not None:
+        return {COOLANT_OVER_AIR: coolant, DIE_OVER_COOLANT: die}, flow
+    whole = rise("die_over_air_per_watt", {"fan": RADIATOR_BY_FAN}, BLOCK_BY_FLOW)
+    if whole is not None:
+        return {DIE_OVER_AIR: whole}, flow
+    if coolant is not None:
+        return {COOLANT_OVER_AIR: coolant}, flow
+    raise CompareError("no temperature was measured over air and per watt: a die or coolant, air and power are needed")
+
+
+def _watts(v: StudyVerdict, asked: WhatIf, rises: Mapping[str, Carried], power_w: float) -> dict[str, float]:
+    """The power that makes each rise: the coolant is heated by all devices."""
+    whole, own = (v.evidence.typical_power(p, v.condition) for p in ("coolant", "die"))
+    others = max((whole or 0.0) - (own or 0.0), 0.0) if asked.others_w is None else asked.others_w
+    return {name: power_w + (others if name == COOLANT_OVER_AIR else 0.0) for name in rises}
+
+
+def _whole(v: StudyVerdict, asked: WhatIf, rises: Mapping[str, Carried], power_w: float) -> Carried:
+    """All flights together, mount by mount."""
+    watts = _watts(v, asked, rises, power_w)
+    return together(list(rises.values()), [watts[n] for n in rises], v.reference_power_w)
+
+
+def _scaled(x: Foreseen, factor: float) -> Foreseen:
+    return replace(x, value=x.value * factor, half=x.half * factor)
+
+
+def _highest(v: StudyVerdict, candidate: str, asked: WhatIf, there: MeasuredAt) -> Foreseen | None:
+    """The power at which it stands at the limit: where the rise of one more mount crosses what is left for it."""
+    assert asked.limit_c is not None and asked.air_c is not None
+    room = asked.limit_c - asked.air_c
+    if room <= 0:
+        return None
+
+    def rise(power_w: float) -> Foreseen:
+        return _whole(v, asked, _flights(v, asked, there, power_w)[0], power_w).foreseen(candidate)
+
+    first = v.reference_power_w * room / max(rise(v.reference_power_w).value, 1e-6)
+    powers = np.array([first * f for f in _AROUND])
+    found = [rise(float(p)) for p in powers]
+
+    def crossing(side: float) -> float:
+        kelvins = np.array([x.value + side * x.half for x in found])
+        return float(np.interp(room, kelvins, powers))
+
+    least, middle, most = (crossing(side) for side in (1.0, 0.0, -1.0))
+    if not powers[0] < middle < powers[-1]:
+        return None
+    nearest = int(np.argmin(np.abs(powers - middle)))
+    return Foreseen(value=middle, half=max(most - middle, middle - least), label=found[nearest].label)
