@@ -12,7 +12,16 @@ import pytest
 
 from kuffin.cli import main
 from kuffin.core.base.errors import CompareError
-from kuffin.core.predict.carrying import ESTIMATED, FLOW_BY_PUMP, MEASURED, Answers, apart, one_more, pooled, worst
+from kuffin.core.predict.carrying import (
+    ESTIMATED,
+    FLOW_BY_PUMP,
+    MEASURED,
+    Answers,
+    means_apart,
+    one_more,
+    pooled,
+    worst,
+)
 from kuffin.demo.blocks import BLOCKS, LIMIT_C, MOVED_DAY, MOVED_K_W, block_of
 from kuffin.demo.quiet import NAME, SWEPT
 from kuffin.notebook.store import Notebook
@@ -133,7 +142,7 @@ def test_the_interval_of_one_more_mount_is_that_of_the_textbook() -> None:
     scatter = pooled({"Reed": [10.0, 10.2, 10.4]})
     assert one_more([10.0, 10.2, 10.4], scatter, [], MEASURED).half == pytest.approx(0.994, abs=1e-3)
     assert one_more([10.0, 10.2, 10.4], scatter, [0.994], MEASURED).half == pytest.approx(0.994 * np.sqrt(2), abs=1e-3)
-    gap = apart([10.0, 10.4], [8.0, 8.4], pooled({"a": [10.0, 10.4], "b": [8.0, 8.4]}), [], MEASURED)
+    gap = means_apart([10.0, 10.4], [8.0, 8.4], pooled({"a": [10.0, 10.4], "b": [8.0, 8.4]}), [], MEASURED)
     assert gap.value == pytest.approx(2.0) and gap.half == pytest.approx(4.303 * 0.2828, abs=1e-3)
     factor, half = Answers(least=-1.0, most=-1.0).factor(2.0)
     assert (factor, half) == pytest.approx((0.5, 0.0)) and FLOW_BY_PUMP.factor(1.0) == pytest.approx((1.0, 0.0))

@@ -57,7 +57,7 @@ class WhatIf:
     others_w: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Carried:
     """An outcome of every mount, carried to what is asked: by candidate, with further half-widths as shares of it."""
 
@@ -69,9 +69,11 @@ class Carried:
     why: tuple[str, ...] = ()
 
     def of(self, name: str) -> float:
+        """A candidate's mean."""
         return float(np.mean(self.values[name]))
 
     def foreseen(self, name: str) -> Foreseen:
+        """What one more mount of a candidate would show."""
         also = [self.readings_half, *(s * abs(self.of(name)) for s in self.shares)]
         return one_more(self.values[name], pooled(self.values), also, self.label)
 
@@ -83,6 +85,7 @@ class MeasuredAt:
     levels: Mapping[str, tuple[float, ...]] = field(default_factory=dict)
 
     def usual(self, key: str) -> float | None:
+        """The middle of a setting's levels; None where it is not told."""
         values = self.levels.get(key)
         return float(np.median(values)) if values else None
 
@@ -184,7 +187,12 @@ def _swept_along(
         unit = "W" if key == "power" else "%"
         why = (f"{key} at {at:g} {unit}, along the curve of {low:g} to {high:g} {unit}",)
         found = Carried(
-            values, float(np.median(halves)), (share,), MEASURED if inside else ESTIMATED, () if inside else (key,), why
+            values=values,
+            readings_half=float(np.median(halves)),
+            shares=(share,),
+            label=MEASURED if inside else ESTIMATED,
+            beyond=() if inside else (key,),
+            why=why,
         )
         return found, key
     return None
@@ -202,7 +210,7 @@ def _mean_near(v: StudyVerdict, outcome: Outcome, asked: WhatIf) -> Carried | No
                 halves.append(r.u95 or 0.0)
         if len(halves) > len(best[1]):
             best = values, halves
-    return Carried(best[0], float(np.median(best[1]))) if best[1] else None
+    return Carried(values=best[0], readings_half=float(np.median(best[1]))) if best[1] else None
 
 
 def _by_nearness(v: StudyVerdict, asked: WhatIf) -> Iterator[str | None]:
@@ -262,5 +270,9 @@ def together(rises: Sequence[Carried], watts: Sequence[float], reference_w: floa
     ]
     half = float(np.sqrt(sum((r.readings_half * f) ** 2 for r, f in zip(rises, factors, strict=True))))
     return Carried(
-        values, half, tuple(shares), worst([r.label for r in rises]), tuple(b for r in rises for b in r.beyond)
+        values=values,
+        readings_half=half,
+        shares=tuple(shares),
+        label=worst([r.label for r in rises]),
+        beyond=tuple(b for r in rises for b in r.beyond),
     )

@@ -17,7 +17,7 @@ from kuffin.core.predict.carrying import (
     RADIATOR_BY_FLOW,
     Answers,
     Foreseen,
-    apart,
+    means_apart,
     pooled,
 )
 from kuffin.verdict.carried import (
@@ -151,7 +151,9 @@ def difference(v: StudyVerdict, a: str, b: str, asked: WhatIf) -> Foreseen:
         if name not in whole.values:
             raise CompareError(f"{name} has no mount that can be read")
     gap = abs(whole.of(a) - whole.of(b))
-    return apart(whole.values[a], whole.values[b], pooled(whole.values), [s * gap for s in whole.shares], whole.label)
+    return means_apart(
+        whole.values[a], whole.values[b], pooled(whole.values), [s * gap for s in whole.shares], whole.label
+    )
 
 
 def _look_at(asked: WhatIf) -> None:

@@ -122,7 +122,7 @@ def one_more(values: Sequence[float], scatter: Pooled, also: Sequence[float], la
     return Foreseen(value=float(np.mean(values)), half=half, label=label)
 
 
-def apart(a: Sequence[float], b: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:
+def means_apart(a: Sequence[float], b: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:
     """The difference of two candidates' means, a less b, with its 95 % interval."""
     own = t_quantile(0.975, scatter.df) * scatter.sd * np.sqrt(1 / len(a) + 1 / len(b))
     half = float(np.sqrt(own**2 + sum(x**2 for x in also)))

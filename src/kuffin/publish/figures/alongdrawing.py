@@ -9,7 +9,7 @@ import numpy as np
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import several
-from kuffin.look.candidatemarks import mark
+from kuffin.look.candidatemarks import CandidateMark, mark
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import Drawing, Shown
 from kuffin.said.alongwords import ranking_words
@@ -54,7 +54,7 @@ def _paint(
 ) -> None:
     em, colours = canvas.em, canvas.colours
     left, head = 3.2 * em, 1.5 * em
-    right = canvas.widest(sweep.candidates) + 1.2 * em
+    right = canvas.widest(sweep.candidates, 1.0, True) + 1.8 * em
     width, height = canvas.width - left - right, canvas.height - head - 1.8 * em
     unit = sweep.outcome.unit
     canvas.say(0, 0.4 * em, said if unit in said.split() else f"{said}, {unit}", size=0.85, colour=colours.muted)
@@ -68,7 +68,8 @@ def _paint(
     canvas.tick_words(area, low - room, high + room)
     area.unit = unit  # type: ignore[attr-defined]
     canvas.tick_words(area, float(every.min()) - spare, float(every.max()) + spare, upright=True)
-    ends, curves = [], found.places[0].curves
+    ends: list[tuple[float, str, CandidateMark]] = []
+    curves = found.places[0].curves
     for name in sweep.candidates:
         m = mark(candidates.index(name))
         colour = m.on(colours.name)
@@ -91,7 +92,7 @@ def _paint(
             means = np.array([c.mean for _, c in there])
             canvas.line(area, list(xs), list(means), colour, 0.12, linestyle="--")
             canvas.line(area, list(xs[inside]), list(means[inside]), colour, 0.2)
-            ends.append((float(means[-1]), name, colour))
+            ends.append((float(means[-1]), name, m))
         for s in own:
             along = np.linspace(s.x.min(), s.x.max(), 30)
             read = next(m for m in curves.mounts if m.mount is s.mount)
@@ -104,11 +105,17 @@ def _paint(
 
 
 def _names(
-    canvas: Canvas, ends: list[tuple[float, str, str]], x: float, head: float, height: float, span: tuple[float, float]
+    canvas: Canvas,
+    ends: list[tuple[float, str, CandidateMark]],
+    x: float,
+    head: float,
+    height: float,
+    span: tuple[float, float],
 ) -> None:
     """Each candidate's name at its curve's end, none over another."""
     last = -1e9
-    for value, name, colour in sorted(ends, reverse=True):
+    for value, name, m in sorted(ends, key=lambda e: -e[0]):
         y = head + height * (1 - (value - span[0]) / (span[1] - span[0]))
         last = max(y, last + 1.3 * canvas.em)
-        canvas.say(x, last, name, bold=True, colour=colour)
+        canvas.mark(canvas.sheet, x + 0.3 * canvas.em, last, m, 0.34)
+        canvas.say(x + 0.9 * canvas.em, last, name, bold=True)
