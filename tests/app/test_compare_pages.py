@@ -21,6 +21,7 @@ from kuffin.demo.quiet import NAME as QUIET
 from kuffin.notebook import edits
 from kuffin.verdict.grid import Cell
 from tests.app.driving import give, press, shown_words
+from tests.verdict.test_whatnext import bench
 
 Wait = Callable[[], None]
 LEFT = Qt.MouseButton.LeftButton
@@ -364,3 +365,37 @@ class TestWhatIf:
         assert desk.working.shown.title.startswith("Plover at 18")
         give(what.pump, "300")
         assert "lies between 5 and 120" in desk.strip.trouble.text()
+
+
+class TestWhatToMountNext:
+    def test_a_round_is_proposed_with_its_working_and_planned_with_a_button(
+        self, demo_window: MainWindow, at_rest: Wait
+    ) -> None:
+        open_study(demo_window, "Radiators, spring", at_rest)
+        rounds = page(demo_window, "rounds", at_rest)
+        assert "next: " in rounds.next_said.text() and "on average" in rounds.next_said.text()
+        button = next(b for b in rounds.choices.findChildren(QPushButton) if "open pair" in b.text())
+        button.click()
+        assert "Drawn from" in [r.label for r in demo_window.working.shown.rows]
+        names = set(rounds.next_said.text().split(" next:")[0].replace(" and ", ", ").split(", "))
+        press(rounds, "Plan this round")
+        at_rest()
+        planned = {m.candidate.name for m in demo_window.state.mounts() if not m.live_runs}
+        assert planned == names and len(planned) < 4
+
+    def test_where_it_is_not_worth_it_what_would_be_enough_is_accepted_with_a_button(
+        self, demo_window: MainWindow, at_rest: Wait
+    ) -> None:
+        open_study(demo_window, "Radiators, spring", at_rest)
+        rounds = page(demo_window, "rounds", at_rest)
+        alike = {"Sedge": [30.0, 31.5, 29.0, 30.6, 29.4, 31.0], "Reed": [30.7, 29.2, 31.4, 30.4, 31.1, 29.3]}
+        demo_window.state.verdict = bench(alike, margin_k=0.05, plan={"looks": [6]}).judge()
+        rounds.renew()
+        at_rest()
+        assert rounds.next_said.text().startswith("More mounts will hardly settle Sedge and Reed within 0.05 K")
+        assert not rounds.plan_it.isVisibleTo(rounds.content)
+        accepted = rounds.accept.text()
+        press(rounds, accepted)
+        at_rest()
+        assert demo_window.state.study is not None
+        assert accepted == f"Accept {demo_window.state.study.margin_k:g} K as what matters"

@@ -264,6 +264,12 @@ def draw_order(notebook: Notebook, study_id: int, slots: Sequence[Slot], seed: i
         study.blocks = True
 
 
+def plan_round(notebook: Notebook, study_id: int, slots: Sequence[Slot], label: str) -> None:
+    """Lay the planned mounts anew: what is done, and then the round that is proposed."""
+    with notebook.edit(label) as session:
+        _lay(session, study_id, slots)
+
+
 def move_mount(notebook: Notebook, study_id: int, mount_id: int, target: int, round_number: int) -> None:
     """Move a mount to another place in the order, and into the round of where it lands."""
     with notebook.edit("move a mount in the order") as session:

@@ -23,11 +23,13 @@ from kuffin.core.compare.pairwords import (
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
+from kuffin.said.whatnextwords import stop_words
 from kuffin.verdict.chosenoutcomes import instead_of
 from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
 from kuffin.verdict.runreadings import limit_seen
 from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.whatnext import what_next
 
 
 @dataclass(frozen=True)
@@ -323,4 +325,7 @@ def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str,
         number_ = max((max(done, default=0) for name, done in rounds.items() if name not in behind), default=1)
     name, pair = open_[0]
     hint = f"{to_settle(pair, found)}: {best} and {name}"
+    told = what_next(v, weigh=False)
+    if told is not None and told.hardly:
+        return NextStep("say how near they are", stop_words(v, told), "rounds")
     return NextStep(f"{make} {joined(behind)}, round {number_}", hint, "add")

@@ -4,19 +4,25 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QLineEdit
 
+from kuffin.app.base.jobs import Task
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.app.widgets.forms import row
+from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.numbers import number
 from kuffin.core.compare.looks import read_looks
-from kuffin.notebook import planedits
+from kuffin.core.compare.pairwords import joined, several
+from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Study
 from kuffin.said.roundwords import chance_working, look_working
+from kuffin.said.whatnextwords import choice_working, proposal_words, settled_words
 from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.schoolflips import verdict_words
+from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.whatnext import WhatNext, margin_to_accept, round_slots, what_next
 
 _PURPOSE = (
     "Rounds says whether it is enough, and what the next round could still change. It needs two candidates with mounts."
@@ -33,6 +39,7 @@ class RoundsPage(RenewedPage):
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
         self.enough = text(style="heading")
+        self._next: WhatNext | None = None
         self.looks = QLineEdit()
         self.looks.setMaximumWidth(160)
         self.looks.setPlaceholderText("such as 2, 4")
@@ -45,7 +52,17 @@ class RoundsPage(RenewedPage):
             "Chances are drawn from what is known now: the scatter, the means, and one more mount of each candidate.",
             style="small",
         )
+        self.next_title = text("What to mount next", style="heading")
+        self.next_said = text()
+        self.choices = FigureTable("What to mount next")
+        self.plan_it = button(
+            "Plan this round", self._plan_round, "What was planned and not begun goes to the bin; Ctrl+Z brings it back"
+        )
+        self.accept = button("", self._accept)
         self.column.addWidget(self.enough)
+        for widget in (self.next_title, self.next_said, self.choices):
+            self.column.addWidget(widget)
+        self.column.addWidget(row(self.plan_it, self.accept, None))
         self.column.addWidget(self.chances)
         self.column.addWidget(self._note)
         self.column.addWidget(row(text("judged after rounds", style="muted", wrap=False), self.looks, None))
@@ -61,6 +78,7 @@ class RoundsPage(RenewedPage):
         found = verdict.main.comparison
         out = outlook(verdict)
         self.enough.setText("" if out is None else out.sentence.replace(" %", "\u00a0%"))
+        self._show_next(verdict)
         rows, pairs = [], []
         if out is not None:
             for p in found.pairs:
@@ -99,6 +117,62 @@ class RoundsPage(RenewedPage):
         self.spent.show_rows(
             ("look", "confidence", ""), table, opens={1: lambda i: self.working.emit(look_working(looks, i))}
         )
+
+    def _show_next(self, verdict: StudyVerdict) -> None:
+        """What is proposed, and what else could be mounted; it is drawn off the window's thread."""
+
+        def work(_job: Task) -> WhatNext | None:
+            return what_next(verdict)
+
+        def done(told: object) -> None:
+            if self.state.verdict is verdict:
+                self._show_choices(verdict, told if isinstance(told, WhatNext) else None)
+
+        if self._next is None:
+            self._show_choices(verdict, None)
+        self.state.jobs.start("weighing what to mount next", work, done, self.state.trouble.emit)
+
+    def _show_choices(self, verdict: StudyVerdict, told: WhatNext | None) -> None:
+        self._next = told
+        for widget in (self.next_title, self.next_said, self.choices):
+            widget.setVisible(told is not None)
+        self.plan_it.setVisible(told is not None and not told.hardly)
+        self.accept.setVisible(told is not None and told.hardly and verdict.outcome.temperature)
+        if told is None:
+            return
+        self.next_said.setText(proposal_words(verdict, told))
+        self.accept.setText(f"Accept {margin_to_accept(told.near):g} K as what matters")
+        rows = [
+            (
+                joined(list(c.names)),
+                several(c.rounds, "round"),
+                f"{number(c.hours, 0)} h",
+                settled_words(told, c),
+                f"{100 * c.all_settled:.0f} %",
+                f"{100 * c.per_hour:.1f} %",
+            )
+            for c in told.choices
+        ]
+        self.choices.show_rows(
+            ("mounted again", "for", "takes", "settles", "all of them", "an hour is worth"),
+            rows,
+            left={1},
+            opens={3: lambda i: self.working.emit(choice_working(verdict, told, told.choices[i]))},
+        )
+
+    def _plan_round(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None and self._next is not None:
+            names = self._next.choices[0].names
+            label = f"plan {joined(list(names))} next"
+            self.state.attempt(planedits.plan_round, notebook, study.id, round_slots(study, names), label)
+
+    def _accept(self) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        if study is not None and notebook is not None and self._next is not None:
+            margin = margin_to_accept(self._next.near)
+            label = f"accept {margin:g} K as what matters"
+            self.state.attempt(edits.change_study, notebook, study.id, label, margin_k=margin)
 
     def _looks_written(self) -> None:
         study, notebook = self.state.study, self.state.notebook

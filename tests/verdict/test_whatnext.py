@@ -1,0 +1,70 @@
+"""What to mount next in a study: said in a sentence, taken with a button, and left where it is not worth its hours."""
+
+from __future__ import annotations
+
+from benchmarks.studies import Bench
+
+from kuffin.core.compare.nextmounts import NearEnough
+from kuffin.core.plan.order import Slot
+from kuffin.notebook import planedits
+from kuffin.notebook.store import Notebook
+from kuffin.said.whatnextwords import choice_working, proposal_words
+from kuffin.verdict.study import judge
+from kuffin.verdict.whatnext import margin_to_accept, round_slots, what_next
+
+
+def bench(values: dict[str, list[float]], **how: object) -> Bench:
+    made = Bench.of(list(values), 4, **how)  # type: ignore[arg-type]
+    for name, each in values.items():
+        for i, k in enumerate(each, 1):
+            made.mount(name, i, k)
+    return made
+
+
+def test_those_who_are_still_in_question_are_proposed_and_the_rest_is_out_of_it() -> None:
+    v = bench({"Tern": [30.0, 30.4, 29.7], "Knot": [30.9, 30.5, 31.2], "Ruff": [36.0, 36.3, 35.8]}).judge()
+    told = what_next(v)
+    assert told is not None and not told.hardly and set(told.choices[0].names) <= {"Tern", "Knot"}
+    said = proposal_words(v, told)
+    assert "Ruff is out of it." in said and "Tern and Knot in" in said and said.endswith(" out of it.")
+    working = choice_working(v, told, told.choices[0])
+    assert any("min for a change-over" in str(x) for x in vars(working).values())
+
+
+def test_it_stops_by_itself_where_more_mounts_are_not_worth_it_and_says_what_may_be_said() -> None:
+    values = {"Tern": [30.0, 31.5, 29.0, 30.6, 29.4, 31.0], "Knot": [30.7, 29.2, 31.4, 30.4, 31.1, 29.3]}
+    made = bench(values, margin_k=0.05, plan={"looks": [6]})
+    told = what_next(made.judge())
+    assert told is not None and told.hardly
+    said = proposal_words(made.judge(), told)
+    near = told.near[0].within
+    assert (
+        said.startswith("More mounts will hardly settle Tern and Knot within 0.05 K")
+        and f"are within {near:.1f} K" in said
+    )
+    assert made.line().step.action == "rounds"
+    wide = bench(values, margin_k=margin_to_accept(told.near), plan={"looks": [6]}).judge().main.comparison
+    assert wide is not None and wide.pairs[0].verdict == "same"
+    assert margin_to_accept([NearEnough("a", "b", 1.02)]) == 1.5 and margin_to_accept([]) == 0.1
+
+
+def test_the_proposed_round_takes_the_place_of_what_was_planned_and_undo_brings_that_back(
+    demo_notebook: Notebook,
+) -> None:
+    study = demo_notebook.study(1)
+    before = round_slots(study, [])
+    assert len(before) == 12  # three rounds of four are done; the fourth is only planned
+    slots = round_slots(study, ["Reed", "Sedge"])
+    assert slots[-2:] == [Slot("Sedge", 4), Slot("Reed", 4)]
+    planedits.plan_round(demo_notebook, 1, slots, "plan Sedge and Reed next")
+    planned = [
+        (m.candidate.name, m.round)
+        for c in demo_notebook.study(1).live_candidates
+        for m in c.live_mounts
+        if not m.live_runs
+    ]
+    assert planned == [("Sedge", 4), ("Reed", 4)]
+    demo_notebook.undo()
+    again = [m for c in demo_notebook.study(1).live_candidates for m in c.live_mounts if not m.live_runs]
+    assert len(again) == 4
+    assert judge(demo_notebook, demo_notebook.study(1)).main.comparison is not None
