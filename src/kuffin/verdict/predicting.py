@@ -156,6 +156,11 @@ def difference(v: StudyVerdict, a: str, b: str, asked: WhatIf) -> Foreseen:
     )
 
 
+def as_measured(v: StudyVerdict) -> WhatIf:
+    """What the study was measured at: the verdict's condition, else the middle of all."""
+    return _filled(v, WhatIf(), measured_at(v))
+
+
 def _look_at(asked: WhatIf) -> None:
     for value, low, high, what in (
         (asked.power_w, 1.0, 5000.0, "power, W"),

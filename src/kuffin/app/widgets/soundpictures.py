@@ -124,7 +124,7 @@ class ThirdOctaves(_OverFrequency):
 
 @guarded
 class Waterfall(_OverFrequency):
-    """Time to the right, frequency up, the louder the darker."""
+    """Time to the right, frequency up, the louder the stronger."""
 
     def __init__(self, theme: Theme) -> None:
         super().__init__(theme, "How it sounded over time", 230)
@@ -165,5 +165,5 @@ class Waterfall(_OverFrequency):
                 painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, _hz_words(hz))
         painter.setFont(self.font())
         painter.drawText(
-            QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, "over time, Hz; the louder the darker"
+            QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, "over time, Hz; the louder the stronger"
         )

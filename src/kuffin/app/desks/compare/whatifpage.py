@@ -20,7 +20,7 @@ from kuffin.core.base.numbers import begun
 from kuffin.core.predict.carrying import Foreseen
 from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
 from kuffin.verdict.carried import WhatIf, measured_at
-from kuffin.verdict.predicting import Prediction, difference, predict, predict_all
+from kuffin.verdict.predicting import Prediction, as_measured, difference, predict, predict_all
 from kuffin.verdict.study import StudyVerdict
 
 _PURPOSE = (
@@ -87,9 +87,9 @@ class WhatIfPage(RenewedPage):
                 box.blockSignals(True)
                 box.setValue(value)
                 box.blockSignals(False)
-            there = measured_at(v)
-            self.fan.show_value(there.usual("fan"))
-            self.pump.show_value(there.usual("pump"))
+            usual = as_measured(v)
+            self.fan.show_value(usual.fan)
+            self.pump.show_value(usual.pump)
             self.limit.show_value(None)
         self._ask()
 

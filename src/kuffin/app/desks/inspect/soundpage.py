@@ -170,7 +170,7 @@ class SoundPage(QWidget):
             )
         self.table.setVisible(bool(rows))
         self.table.show_rows(
-            ("recording", "level", "LA90", "loudest", "prominent tones", "what ran; background"),
+            ("recording", "level", "LA90", "loudest", "tones", "what ran; background"),
             rows,
             words=True,
             opens={1: lambda i: self._open(every[i])},
