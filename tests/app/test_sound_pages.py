@@ -8,6 +8,8 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QPushButton
 
 from kuffin.app.frame.window import MainWindow
@@ -103,6 +105,10 @@ def test_the_simulated_microphone_records_what_the_run_did_and_listening_plays_i
     press(page, "Listen")
     pump_until(lambda: card.played)
     assert card.played == [(5 * RATE, RATE)]
+    pump_until(page.fall.isVisible)
+    QTest.mouseClick(page.fall, Qt.MouseButton.LeftButton, pos=QPoint(page.fall.width() // 2, 80))  # from its middle on
+    pump_until(lambda: len(card.played) == 2)
+    assert 0.3 * 5 * RATE < card.played[1][0] < 0.7 * 5 * RATE
 
 
 def test_where_there_is_no_sound_the_page_says_so_and_works_on(

@@ -95,14 +95,15 @@ def record_now(
     return state.jobs.start("recording sound", work, done, state.trouble.emit)
 
 
-def listen(state: State, card: SoundCard, attachment_id: int, channel: int) -> None:
-    """Play a kept recording."""
+def listen(state: State, card: SoundCard, attachment_id: int, channel: int, from_s: float = 0.0) -> None:
+    """Play a kept recording from some moment on."""
     notebook = state.notebook
     if notebook is None:
         return
 
     def work(_job: Task) -> None:
         samples, rate = samples_of(io.BytesIO(recordings.sound_data(notebook, attachment_id)), channel)
+        samples = samples[int(from_s * rate) :]
         peak = float(abs(samples).max()) if samples.size else 0.0
         card.play(samples * (0.5 / peak if peak > 0 else 1.0), rate)  # quiet things are made loud enough to hear
 

@@ -6,8 +6,8 @@ from collections.abc import Sequence
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QImage, QPainter, QPen
+from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
@@ -61,19 +61,26 @@ class _OverFrequency(Painted):
 
 @guarded
 class ThirdOctaves(_OverFrequency):
-    """Bars for levels, and a stroke with its frequency for each prominent tone."""
+    """Bars for levels, a line for the finer spectrum, and a stroke with its frequency for each prominent tone."""
 
     def __init__(self, theme: Theme) -> None:
         super().__init__(theme, "Third octaves", 230)
         self._thirds: Sequence[tuple[float, float]] = ()
         self._tones: Sequence[tuple[float, float, bool]] = ()
         self._unit = "dB"
+        self._fine: tuple[Array, Array] = (np.empty(0), np.empty(0))
+
+    def show_spectrum(self, hz: Array, db: Array) -> None:
+        """Show the level in each twelfth of an octave; nothing for none."""
+        self._fine = hz, db
+        self.update()
 
     def show_levels(
         self, thirds: Sequence[tuple[float, float]], tones: Sequence[tuple[float, float, bool]], unit: str
     ) -> None:
         """Show levels: (Hz, dB), and tones: (Hz, dB, whether it is prominent)."""
         self._thirds, self._tones, self._unit = thirds, tones, unit
+        self._fine = np.empty(0), np.empty(0)
         said = "; ".join(f"{hz:.0f} Hz {db:.0f} {unit}" for hz, db in thirds)
         self.setAccessibleDescription(said)
         self.update()
@@ -101,7 +108,14 @@ class ThirdOctaves(_OverFrequency):
         for hz, db in self._thirds:
             left = area.left() + self._share(hz * 10**-0.045) * area.width()
             right = area.left() + self._share(hz * 10**0.045) * area.width()
-            painter.fillRect(QRectF(left, y_of(db), right - left, area.bottom() - y_of(db)), t.color("muted"))
+            painter.fillRect(QRectF(left, y_of(db), right - left, area.bottom() - y_of(db)), t.color("hairline"))
+        fine = [
+            QPointF(area.left() + self._share(float(hz)) * area.width(), y_of(float(db)))
+            for hz, db in zip(*self._fine, strict=True)
+            if self._low <= hz <= self._high
+        ]
+        painter.setPen(QPen(t.color("ink"), 1.2))
+        painter.drawPolyline(QPolygonF(fine))
         last = -100.0
         for hz, db, prominent in self._tones:
             x = area.left() + self._share(hz) * area.width()
@@ -118,13 +132,19 @@ class ThirdOctaves(_OverFrequency):
                     QRectF(x - 24, area.bottom() + 3, 48, 18), Qt.AlignmentFlag.AlignHCenter, _hz_words(hz)
                 )
         painter.setFont(self.font())
-        painter.drawText(QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, f"third octaves, {self._unit}")
+        painter.drawText(
+            QRectF(0, 0, self.width(), 20),
+            Qt.AlignmentFlag.AlignLeft,
+            f"third octaves, and a line for twelfths, {self._unit}",
+        )
         painter.drawText(QRectF(area.left(), area.bottom() + 20, area.width(), 20), Qt.AlignmentFlag.AlignRight, "Hz")
 
 
 @guarded
 class Waterfall(_OverFrequency):
-    """Time to the right, frequency up, the louder the stronger."""
+    """Time to the right, frequency up, the louder the stronger; a click chooses a moment, from which one listens."""
+
+    chosen = Signal(float)  # seconds
 
     def __init__(self, theme: Theme) -> None:
         super().__init__(theme, "How it sounded over time", 230)
@@ -134,7 +154,13 @@ class Waterfall(_OverFrequency):
         """Show mean squares, shape (times, hz); nothing for none."""
         self._times, self._hz, self._picture = times, hz, picture
         self.setVisible(picture.size > 0)
+        self.setToolTip("Click to listen from there")
         self.update()
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if self._picture.size:
+            share = (event.position().x() - self._area.left()) / max(self._area.width(), 1.0)
+            self.chosen.emit(float(np.clip(share, 0.0, 1.0) * self._times[-1]))
 
     def _image(self) -> QImage:
         """The picture, from the ground's colour to ink."""

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
+import numpy as np
 from PySide6.QtCore import Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
@@ -74,6 +75,7 @@ class SoundPage(QWidget):
         self.heading = text(style="heading")
         self.thirds = ThirdOctaves(theme)
         self.fall = Waterfall(theme)
+        self.fall.chosen.connect(self._listen)
         self.tones = FigureTable("Tones of the recording")
         self.no_tones = text("No tone stands out of its surroundings.", style="muted")
         self.note = text(
@@ -220,6 +222,7 @@ class SoundPage(QWidget):
         if known is not None:
             times, picture = known.energies.waterfall()
             self.fall.show_sound(times, known.energies.picture_hz, picture)
+            self._draw_spectrum(known, picture)
             return
         self.fall.hide()
         if notebook is None or self._job is not None:
@@ -240,6 +243,17 @@ class SoundPage(QWidget):
 
         self._job = self._state.jobs.start("drawing the recording", work, done, self._state.trouble.emit)
         self._job.ended.connect(ended)
+
+    def _draw_spectrum(self, known: Recording, picture: np.ndarray) -> None:
+        """The finer spectrum, in the same levels as the bars."""
+        r = self.chosen()
+        if r is None or not picture.size or not r.sound.heard.plain > 0:
+            return
+        (_, first), (_, db) = r.sound.heard.thirds[-1], r.sound.levels.thirds[-1]
+        shift = db - 10 * np.log10(max(first, 1e-30))
+        self.thirds.show_spectrum(
+            known.energies.picture_hz, 10 * np.log10(np.maximum(picture.mean(axis=0), 1e-30)) + shift
+        )
 
     # --- acting ----------------------------------------------------------------------------------------------------
 
@@ -305,11 +319,11 @@ class SoundPage(QWidget):
             power = result.means[name][0]
         return told.get("fans", 900.0), told.get("pump", 2976.0), power
 
-    def _listen(self) -> None:
+    def _listen(self, from_s: float = 0.0) -> None:
         r = self.chosen()
         if r is not None:
             card = self.cards[ThisComputersSound.name]()
-            listen(self._state, card, r.kept.id, int(r.kept.about.get("channel", 1)))
+            listen(self._state, card, r.kept.id, int(r.kept.about.get("channel", 1)), from_s)
 
     def _stop(self) -> None:
         self.cards[ThisComputersSound.name]().stop()
