@@ -20,6 +20,7 @@ import os
 from collections import Counter
 from concurrent.futures import ProcessPoolExecutor
 from dataclasses import dataclass, field, replace
+from functools import partial
 from typing import Any
 
 import numpy as np
@@ -28,6 +29,7 @@ from numpy.typing import NDArray
 from benchmarks.studies import Bench
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare import Comparison, MountValue, compare
+from kuffin.core.compare.nextmounts import HARDLY, MOST_ROUNDS, chance_of_settling, round_choices
 from kuffin.core.findings import CheckLimits, Sibling, against_siblings
 from kuffin.core.findings.earlycheck import early_check, early_resistance, pooled_scatter
 from kuffin.core.settle import settle
@@ -158,8 +160,14 @@ class Outcome:
     hours: dict[str, float] = field(default_factory=dict)
 
 
-def study(seed: int) -> Outcome:
-    """Draw a study and judge it by all ways."""
+def study(seed: int, proposed: bool = False) -> Outcome:
+    """Draw a study and judge it by all ways.
+
+    Parameters
+    ----------
+    proposed : bool
+        Whether (c) mounts what the Rounds page proposes, and stops where that says that more mounts are not worth it.
+    """
     rng = np.random.default_rng(seed)
     t = draw_truth(rng)
     k = len(t.names)
@@ -220,6 +228,9 @@ def study(seed: int) -> Outcome:
             mine = [p for p in found.pairs if leader in {p.a, p.b}]
             near = {leader, *(n for p in mine if not p.settled for n in (p.a, p.b))}
             open_ = [i for i, n in enumerate(t.names) if n in near]
+            if proposed and len(open_) > 1:
+                next_ = _proposed(found)
+                open_ = [i for i, n in enumerate(t.names) if n in next_]
             if len(open_) < 2 or number + 1 == ROUNDS:
                 stopped = found
                 out.hours["c"] = minutes / 60
@@ -242,6 +253,15 @@ def study(seed: int) -> Outcome:
         out.counts["with identical"] = 1
         out.counts["false lower"] = any(stopped.pair(a, b).verdict in {"a_lower", "b_lower"} for a, b in identical)
     return out
+
+
+def _proposed(found: Comparison) -> tuple[str, ...]:
+    """Who is mounted next by the Rounds page; nobody where it says that more mounts are not worth their hours."""
+    if chance_of_settling(found, MOST_ROUNDS) < HARDLY:
+        return ()
+    minutes = dict.fromkeys((c.name for c in found.candidates), CHANGE_OVER_MIN + 40.0)
+    choices = round_choices(found, minutes)
+    return choices[0].names if choices else ()
 
 
 def as_the_window_judges(kept: list[MountValue]) -> Comparison:
@@ -313,18 +333,24 @@ def _kuffins(out: Outcome, found: Comparison, t: Truth, true_best: set[str]) -> 
             out.counts["c narrowed wrongly"] = not left & true_best
 
 
-def one(seed: int) -> Outcome | None:
+def one(seed: int, proposed: bool = False) -> Outcome | None:
     """A study, or None where it could not be judged (counted)."""
     try:
-        return study(seed)
+        return study(seed, proposed)
     except KuffinError:
         return None
 
 
 def report(studies: int = 1000, seed: int = 1) -> None:
-    """Run and print."""
+    """Run and print, as rounds are made by the leader and all that are open, and as the Rounds page proposes them."""
+    seeds = range(seed * 100_000, seed * 100_000 + studies)
     with ProcessPoolExecutor(os.cpu_count()) as pool:
-        found = list(pool.map(one, range(seed * 100_000, seed * 100_000 + studies), chunksize=5))
+        for proposed in (False, True):
+            print("\nas the Rounds page proposes:" if proposed else "the leader and all that are open, round by round:")
+            _print(list(pool.map(partial(one, proposed=proposed), seeds, chunksize=5)))
+
+
+def _print(found: list[Outcome | None]) -> None:
     done = [o for o in found if o is not None]
     total: Counter[str] = Counter()
     hours: Counter[str] = Counter()

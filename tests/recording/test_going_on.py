@@ -80,7 +80,7 @@ class TestLooks:
 class TestNext:
     def test_it_names_the_leader_and_all_who_are_open_round_by_round(self) -> None:
         rng = np.random.default_rng(7)
-        bench = Bench.of("ABC", 3, margin_k=0.1)
+        bench = Bench.of("ABC", 3, margin_k=0.7)
         for r in (1, 2, 3):
             for n in "ABC":
                 bench.mount(n, r, 10 + float(rng.normal(0, 0.5)))
