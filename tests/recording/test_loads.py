@@ -164,7 +164,7 @@ def test_a_stage_waits_where_its_load_does_not_run(demo: Path, tmp_path: Path) -
     study = notebook.study(1)
     bench = SimulatedBench(bench_for("radiator", "Reed", 1), Pump(), 3, 60)
     flag = tmp_path / "works now"
-    command = f"/bin/sh -c 'test -e \"{flag}\" && exec sleep 60'"
+    command = f"/bin/sh -c 'sleep 0.3; test -e \"{flag}\" && exec sleep 60'"
     opened = OpenBench(
         name="by command",
         instruments=[bench],

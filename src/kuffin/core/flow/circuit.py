@@ -15,7 +15,8 @@ from kuffin.core.base.errors import CompareError
 
 Array = NDArray[np.float64]
 Coefficients = Mapping[str, tuple[Array, Array]]  # a and b of each part, each of shape (draws,)
-_HALVINGS = 46
+_CLOSE = 1e-13  # of itself; where Newton's steps stop
+_STEPS = 60
 
 
 @dataclass(frozen=True)
@@ -83,12 +84,27 @@ def _stage_drop(stage: Stage, of: Coefficients, flow: Array) -> Array:
         a, b = each[0]
         return np.asarray(a * flow + b * flow**2, float)
 
-    def lacking(drop: Array) -> Array:
-        return np.asarray(sum(_flow_at(a, b, drop) for a, b in each) - flow, float)
+    def lacking(drop: Array) -> tuple[Array, Array]:
+        together = np.sum([_flow_at(a, b, drop) for a, b in each], axis=0)
+        return np.asarray(together - flow, float), _flow_slope(each, drop)
 
-    # no branch alone needs less than all of them together
-    most = np.min([a * flow + b * flow**2 for a, b in each], axis=0)
-    return _halved(lacking, np.zeros_like(most), most)
+    # With equal shares the easiest branch needs no more than all of them together; the flow against the drop bends
+    # downwards, so from there every step stays on this side.
+    share = flow / len(each)
+    return _newton(lacking, np.min([a * share + b * share**2 for a, b in each], axis=0))
+
+
+def _stage_slope(stage: Stage, of: Coefficients, flow: Array, drop: Array) -> Array:
+    """What a stage's drop rises by for each L/h more."""
+    each = [(of[b.name][0] * b.count, of[b.name][1] * b.count) for b in stage]
+    if len(each) == 1:
+        return np.asarray(each[0][0] + 2 * each[0][1] * flow, float)
+    return np.asarray(1 / _flow_slope(each, drop), float)
+
+
+def _flow_slope(each: Sequence[tuple[Array, Array]], drop: Array) -> Array:
+    """What the flow of branches beside one another rises by for each kPa more."""
+    return np.asarray(np.sum([1 / np.maximum(np.sqrt(a**2 + 4 * b * drop), 1e-300) for a, b in each], axis=0), float)
 
 
 def _flow_at(a: Array, b: Array, drop: Array) -> Array:
@@ -97,13 +113,19 @@ def _flow_at(a: Array, b: Array, drop: Array) -> Array:
     return np.asarray(2 * drop / np.maximum(a + root, 1e-300), float)
 
 
-def _halved(rising: Callable[[Array], Array], low: Array, high: Array) -> Array:
-    """Where a rising function is nothing, for many at once."""
-    for _ in range(_HALVINGS):
-        middle = (low + high) / 2
-        over = rising(middle) > 0
-        low, high = np.where(over, low, middle), np.where(over, middle, high)
-    return np.asarray((low + high) / 2, float)
+def _newton(lacking: Callable[[Array], tuple[Array, Array]], start: Array) -> Array:
+    """Where a rising function that bends one way is nothing, for many at once, by Newton's steps.
+
+    `lacking` gives the function and its slope; `start` is on the side from which no step goes too far.
+    """
+    at = start
+    for _ in range(_STEPS):
+        value, slope = lacking(at)
+        step = value / slope
+        at = np.asarray(at - step, float)
+        if np.all(np.abs(step) <= _CLOSE * np.abs(at)):
+            break
+    return at
 
 
 def crossing(a: Array | float, b: Array | float, h: Array | float, k: Array | float, speed: float) -> Array:
@@ -134,12 +156,15 @@ def circuit_flow(circuit: Circuit, of: Coefficients, h: Array, k: Array, speed: 
             np.sum([of[s[0].name][i] * s[0].count for s in circuit], axis=0) if circuit else np.zeros(1) for i in (0, 1)
         )
         return crossing(a, b, h, k, speed)
-    most = np.sqrt(h / k) * speed
 
-    def lacking(flow: Array) -> Array:
-        return circuit_drop(circuit, of, flow) + k * flow**2 - h * speed**2
+    def lacking(flow: Array) -> tuple[Array, Array]:
+        drops = stage_drops(circuit, of, flow)
+        slope = sum((_stage_slope(stage, of, flow, drop) for drop, stage in drops), 2 * k * flow)
+        over = sum((drop for drop, _ in drops), k * flow**2 - h * speed**2)
+        return np.asarray(over, float), np.asarray(slope, float)
 
-    return _halved(lacking, np.zeros_like(most), most)
+    # no loop at all gets the most; drops bend upwards, so from there every step stays on this side
+    return _newton(lacking, np.sqrt(h / k) * speed)
 
 
 def speed_for(circuit: Circuit, of: Coefficients, h: Array, k: Array, flow: float) -> Array:
