@@ -64,26 +64,41 @@ def what_next(v: StudyVerdict, weigh: bool = True) -> WhatNext | None:
     found = v.main.comparison
     if found is None or not open_pairs(found) or found.scatter[0] <= 0:
         return None
-    steps = v.evidence.ways.steps if v.evidence.ways is not None else ()
-    told = durations(v.evidence.study, steps, [v])
-    each = told.run_min + (_USUAL_CHANGE_MIN if told.change_min is None else told.change_min)
+    told = mount_minutes(v)
+    each = told.minutes
     then = None if v.looks is None else v.looks.confidence_then
     minutes = {c.name: each for c in found.candidates}
     choices = round_choices(found, minutes, then) if weigh else []
     open_names = {n for p in open_pairs(found) for n in (p.a, p.b)}
-    change = (
-        "change-overs as this study's were"
-        if told.change_min is not None
-        else f"{_USUAL_CHANGE_MIN:.0f} min for a change-over, until some were timed"
-    )
     return WhatNext(
         choices=tuple(choices),
         chance=chance_of_settling(found, MOST_ROUNDS, then),
         rounds=MOST_ROUNDS,
         hours=MOST_ROUNDS * len(open_names) * each / 60,
         near=tuple(near_enough(found)),
-        minutes_from=f"{each:.0f} min each: {told.run_min:.0f} min for a run, {change}",
+        minutes_from=told.words,
     )
+
+
+@dataclass(frozen=True)
+class MountMinutes:
+    """What one mount takes, change-over and run, and from what that is known."""
+
+    minutes: float
+    words: str
+
+
+def mount_minutes(v: StudyVerdict) -> MountMinutes:
+    """What one more mount of a study takes."""
+    steps = v.evidence.ways.steps if v.evidence.ways is not None else ()
+    told = durations(v.evidence.study, steps, [v])
+    each = told.run_min + (_USUAL_CHANGE_MIN if told.change_min is None else told.change_min)
+    change = (
+        "change-overs as this study's were"
+        if told.change_min is not None
+        else f"{_USUAL_CHANGE_MIN:.0f} min for a change-over, until some were timed"
+    )
+    return MountMinutes(each, f"{each:.0f} min each: {told.run_min:.0f} min for a run, {change}")
 
 
 def margin_to_accept(near: Sequence[NearEnough]) -> float:

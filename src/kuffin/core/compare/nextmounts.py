@@ -59,7 +59,13 @@ class NearEnough:
 
 
 def open_pairs(found: Comparison) -> list[PairResult]:
-    """The leader's pairs that are not settled, and that more mounts could settle."""
+    """The leader's pairs that are not settled, and that more mounts could settle.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.3), ("Rush", 1.5), ("Rush", 1.1), ("Sedge", 9.5), ("Sedge", 9.2))
+    >>> [(p.a, p.b) for p in open_pairs(compare([MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]))]
+    [('Reed', 'Rush')]
+    """
     best = best_of(found)
     return [p for p in found.pairs if best in {p.a, p.b} and not p.settled and not p.held]
 

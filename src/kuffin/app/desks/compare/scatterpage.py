@@ -13,9 +13,13 @@ from kuffin.app.widgets.scatterbars import ScatterBars
 from kuffin.app.widgets.texts import link_button, text
 from kuffin.core.compare.pairwords import digits_for, number
 from kuffin.notebook import planedits
+from kuffin.notebook.shelf import bench_of
+from kuffin.said.narrowingwords import purchase_row, purchase_working, spending_words
 from kuffin.said.scatterwords import scatter_working
 from kuffin.said.shownworking import Working
+from kuffin.verdict.narrowing import spending_of
 from kuffin.verdict.scatter import StudyScatter, buys_words, scatter_of
+from kuffin.verdict.study import StudyVerdict
 
 _PURPOSE = (
     "Scatter splits what mounts of one candidate differ by into its sources. It needs a second mount of one candidate."
@@ -44,6 +48,9 @@ class ScatterPage(RenewedPage):
         )
         self.spread.activated.connect(self._spread_chosen)
         self.samples = FigureTable("Samples")
+        self.spend_title = text("What to spend on", style="heading")
+        self.spend_said = text()
+        self.spend = FigureTable("What to spend on")
         self.column.addWidget(text("standard deviation of each source, under the school in use", style="small"))
         self.column.addWidget(self.bars)
         self._shares = link_button("how it was split ›", "What the scatter is made of; show its working")
@@ -60,6 +67,8 @@ class ScatterPage(RenewedPage):
         )
         self.column.addWidget(self._scope_said)
         self.column.addWidget(self.samples)
+        for widget in (self.spend_title, self.spend_said, self.spend):
+            self.column.addWidget(widget)
 
     def set_theme(self, theme: Theme) -> None:
         super().set_theme(theme)
@@ -105,6 +114,23 @@ class ScatterPage(RenewedPage):
                 )
             },
         )
+
+        self._show_spending(verdict, found, unit)
+
+    def _show_spending(self, verdict: StudyVerdict, found: StudyScatter, unit: str) -> None:
+        study, notebook = self.state.study, self.state.notebook
+        bench = None if study is None or notebook is None else bench_of(notebook, study.bench_id)
+        told = spending_of(verdict, found, bench)
+        for widget in (self.spend_title, self.spend_said, self.spend):
+            widget.setVisible(told is not None)
+        if told is not None:
+            self.spend_said.setText(spending_words(told, unit))
+            self.spend.show_rows(
+                ("spent on", "on the bench", "interval then", ""),
+                [purchase_row(p, unit) for p in told.purchases],
+                words=True,
+                opens={2: lambda i: self.working.emit(purchase_working(told, told.purchases[i], unit))},
+            )
 
     def _explain(self) -> None:
         if self._found is not None:

@@ -1,0 +1,37 @@
+"""What to spend on, in words."""
+
+from __future__ import annotations
+
+from kuffin.core.base.numbers import begun, number
+from kuffin.said.shownworking import Working
+from kuffin.verdict.narrowing import Purchase, Spending
+
+
+def spending_words(told: Spending, unit: str) -> str:
+    """What narrows a pair's interval most for its hours."""
+    now = f"The difference of {told.pair.a} and {told.pair.b} is known to {_half(told.now.value, unit)}."
+    best = told.best
+    if best is None or best.half is None or best.hours is None:
+        return f"{now} Nothing here would narrow that by much."
+    return f"{now} For its hours this narrows it most: {best.what}, to {_half(best.half.value, unit)} in {number(best.hours, 1)}\u00a0h."
+
+
+def purchase_row(p: Purchase, unit: str) -> tuple[str, ...]:
+    """A purchase as a row: what, hours on the bench, half-width, why."""
+    half = "–" if p.half is None else _half(p.half.value, unit)
+    return begun(p.what), "–" if p.hours is None else f"{number(p.hours, 1)} h", half, p.because
+
+
+def purchase_working(told: Spending, p: Purchase, unit: str) -> Working:
+    """How the half-width after a purchase is come to, and what the purchase takes."""
+    assert p.half is not None
+    out = Working(title=f"{told.pair.a} and {told.pair.b}: {p.what}", answer=_half(p.half.value, unit))
+    out.add(p.half)
+    if p.hours is not None:
+        out.say("Takes", f"{number(p.hours, 1)} h on the bench")
+    out.say("Rests on", p.because)
+    return out
+
+
+def _half(half: float, unit: str) -> str:
+    return f"±\u00a0{number(half, 2 if half < 1 else 1)}\u00a0{unit}"
