@@ -188,15 +188,38 @@ def test_our_own_faults_are_one_line_and_exit_1(
     assert "fault of Kuffin's own" in err
 
 
-@pytest.mark.parametrize("args", [(), ("demo",), ("booth.kuffin",)])
+@pytest.mark.parametrize("args", [(), ("demo",), ("LOG",)])
 def test_without_a_screen_it_says_so(
-    capsys: pytest.CaptureFixture[str], monkeypatch: pytest.MonkeyPatch, args: tuple[str, ...]
+    log: Path, capsys: pytest.CaptureFixture[str], monkeypatch: pytest.MonkeyPatch, args: tuple[str, ...]
 ) -> None:
     for name in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM"):
         monkeypatch.delenv(name, raising=False)
-    code, _, err = said(capsys, *args)
+    code, _, err = said(capsys, *[str(log) if a == "LOG" else a for a in args])
     assert code == 2
     assert "no screen" in err
+
+
+def test_files_open_the_window_and_what_is_not_there_is_said(
+    log: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str], monkeypatch: pytest.MonkeyPatch
+) -> None:
+    opened: list[tuple[str | None, list[str]]] = []
+    monkeypatch.setenv("QT_QPA_PLATFORM", "offscreen")
+    monkeypatch.setattr(
+        "kuffin.app.main.run", lambda notebook=None, files=(): opened.append((notebook, list(files))) or 0
+    )
+    book, other = tmp_path / "booth.kuffin", tmp_path / "other.kuffin"
+    for wanted, says in (
+        ((str(book),), f"there is no file {book}"),
+        ((str(log), "gone.csv"), "there is no file gone.csv"),
+    ):
+        code, out, err = said(capsys, *wanted)
+        assert (code, out) == (2, "") and says in err and len(err.strip().splitlines()) == 1
+    book.touch()
+    other.touch()
+    assert said(capsys, str(log))[0] == said(capsys, str(log), str(book))[0] == 0
+    assert opened == [(None, [str(log)]), (str(book), [str(log)])]
+    code, _, err = said(capsys, str(book), str(other))
+    assert code == 2 and "one notebook at a time" in err and len(opened) == 2
 
 
 def test_the_installed_command_runs_without_a_screen(log: Path) -> None:

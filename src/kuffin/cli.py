@@ -14,7 +14,7 @@ from typing import NoReturn
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
-from kuffin import commands
+from kuffin import __version__, commands
 from kuffin.core.base.errors import KuffinError, OpenReading
 
 
@@ -43,8 +43,15 @@ def _how_to_read(parser: argparse.ArgumentParser) -> None:
 
 def build_parser() -> argparse.ArgumentParser:
     """The commands and their options."""
-    parser = _Parser(prog="kuffin", description="A bench notebook for people who test cooling parts.")
-    choices = parser.add_subparsers(dest="command")
+    parser = _Parser(
+        prog="kuffin",
+        description="A bench notebook for people who test cooling parts.",
+        usage="%(prog)s [NOTEBOOK.kuffin] [LOG …]\n       %(prog)s COMMAND …",
+        epilog="Without a command the window opens: on the last notebook, or on the one that is named, with the logs, recordings or "
+        "packages that are named waiting. Each command tells its own options: kuffin COMMAND --help.",
+    )
+    parser.add_argument("--version", action="version", version=f"kuffin {__version__}")
+    choices = parser.add_subparsers(dest="command", prog="kuffin")
 
     read = choices.add_parser("read", help="what a delimited log holds")
     read.add_argument("log")
@@ -186,14 +193,19 @@ def build_parser() -> argparse.ArgumentParser:
     return parser
 
 
+def _names_files(argv: list[str]) -> bool:
+    """Whether these are files to open: no command has a point in it."""
+    return "." in argv[0] and not any(a.startswith("-") for a in argv)
+
+
 def main(argv: list[str] | None = None) -> int:
     """Run a command, or open the window."""
     argv = sys.argv[1:] if argv is None else argv
     if not os.environ.get("KUFFIN_DEBUG"):
         warnings.simplefilter("ignore")  # one line on standard error is for the person
     try:
-        if not argv or (argv[0].endswith(".kuffin") and len(argv) == 1):
-            return commands.open_window(argv[0] if argv else None)
+        if not argv or _names_files(argv):
+            return commands.open_window(argv)
         args = build_parser().parse_args(argv)
         return args.run(args) or 0
     except OpenReading as error:

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from pathlib import Path
 
+from PySide6.QtCore import QTimer
 from PySide6.QtGui import QIcon
 
 from kuffin.app.base.endsignals import EndSignals
@@ -15,8 +17,8 @@ from kuffin.app.look import theme as looks
 from kuffin.app.look.application import application
 
 
-def run(notebook: str | None = None, demo: bool = False) -> int:
-    """Open the window on a notebook, on the demo, or on the last notebook."""
+def run(notebook: str | None = None, demo: bool = False, files: Sequence[str] = ()) -> int:
+    """Open the window on a notebook, on the demo, or on the last notebook; files are taken as if they were dropped on it."""
     app = application()
     settings = Settings()
     looks.apply(
@@ -34,4 +36,6 @@ def run(notebook: str | None = None, demo: bool = False) -> int:
         window.notebooks.open_path(notebook)
     else:
         window.notebooks.open_last()
+    if files:
+        QTimer.singleShot(0, window, lambda: window.take_all(list(files)))
     return int(app.exec())

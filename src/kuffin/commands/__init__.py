@@ -6,6 +6,7 @@ import argparse
 import os
 import signal
 import sys
+from collections.abc import Sequence
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
@@ -288,12 +289,26 @@ def demo(args: argparse.Namespace) -> int:
     return run(demo=True)
 
 
-def open_window(notebook: str | None) -> int:
-    """Open the window on a notebook, or on the last one."""
+def open_window(files: Sequence[str] = ()) -> int:
+    """Open the window on a notebook, or on the last one, with what else is named waiting.
+
+    Raises
+    ------
+    KuffinError
+        Where there is no such file, or more than one notebook.
+    """
+    missing = [f for f in files if not Path(f).is_file()]
+    if missing:
+        raise KuffinError(f"there is no file {' and no file '.join(missing)}; see kuffin --help for the commands")
+    from kuffin.notebook.store import SUFFIX
+
+    notebooks = [f for f in files if f.endswith(SUFFIX)]
+    if len(notebooks) > 1:
+        raise KuffinError(f"one notebook at a time, please: {' and '.join(notebooks)}")
     _need_a_screen()
     from kuffin.app.main import run
 
-    return run(notebook)
+    return run(notebooks[0] if notebooks else None, files=[f for f in files if f not in notebooks])
 
 
 def _need_a_screen() -> None:

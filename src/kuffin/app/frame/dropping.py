@@ -35,7 +35,10 @@ class Dropping:
             event.acceptProposedAction()
 
     def dropEvent(self, event: QDropEvent) -> None:
-        files = local_files(event)
+        self.take_all(local_files(event))
+
+    def take_all(self, files: list[str]) -> None:
+        """Take files of any kind, dropped or named when Kuffin was started."""
         for path in (f for f in files if f.lower().endswith(PACKAGES)):
             self.packages.take_in(Path(path))
         self.take_files([f for f in files if not f.lower().endswith(PACKAGES)])
