@@ -6,6 +6,7 @@ import csv
 import json
 import subprocess
 import sys
+from collections.abc import Sequence
 from pathlib import Path
 
 import numpy as np
@@ -204,9 +205,12 @@ def test_files_open_the_window_and_what_is_not_there_is_said(
 ) -> None:
     opened: list[tuple[str | None, list[str]]] = []
     monkeypatch.setenv("QT_QPA_PLATFORM", "offscreen")
-    monkeypatch.setattr(
-        "kuffin.app.main.run", lambda notebook=None, files=(): opened.append((notebook, list(files))) or 0
-    )
+
+    def opens(notebook: str | None = None, files: Sequence[str] = ()) -> int:
+        opened.append((notebook, list(files)))
+        return 0
+
+    monkeypatch.setattr("kuffin.app.main.run", opens)
     book, other = tmp_path / "booth.kuffin", tmp_path / "other.kuffin"
     for wanted, says in (
         ((str(book),), f"there is no file {book}"),
