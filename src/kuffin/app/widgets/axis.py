@@ -1,11 +1,11 @@
-"""A plain horizontal axis for pictures that are painted by hand: round ticks, hairlines, numbers."""
+"""Plain axes for pictures that are painted by hand: round ticks, hairlines, numbers."""
 
 from __future__ import annotations
 
 from collections.abc import Callable
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRectF
+from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.look.theme import Theme, figures_font
@@ -53,3 +53,22 @@ def paint_axis(
         wide = painter.fontMetrics().horizontalAdvance(said) + 2.0
         painter.drawText(QPointF(max(at(x) - wide / 2, 0.0), area.bottom() + 2 + painter.fontMetrics().ascent()), said)
     return at
+
+
+def paint_upright_axis(
+    painter: QPainter, theme: Theme, area: QRectF, low: float, high: float, most: int = 5
+) -> Callable[[float], float]:
+    """Hairlines across an area with numbers to its left; returns what turns a value into its place in y."""
+
+    def y_of(value: float) -> float:
+        return area.bottom() - (value - low) / max(high - low, 1e-12) * area.height()
+
+    digits = decimals(round_step(high - low, most))
+    painter.setFont(figures_font(painter.font().pointSizeF()))
+    for value in ticks(low, high, most):
+        painter.setPen(QPen(theme.color("hairline"), 1.0))
+        painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
+        painter.setPen(theme.color("muted"))
+        box = QRectF(0, y_of(value) - 10, area.left() - 8, 20)
+        painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, digits))
+    return y_of

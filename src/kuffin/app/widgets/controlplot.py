@@ -8,8 +8,8 @@ from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
-from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.axis import decimals, round_step, ticks
+from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.axis import paint_upright_axis
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.compare.pairwords import number
 from kuffin.verdict.baseline import BaselineChart
@@ -59,19 +59,9 @@ class ControlPlot(Walked):
         room = max(0.08 * (high - low), 0.1)
         low, high = low - room, high + room
 
-        def y_of(value: float) -> float:
-            return area.bottom() - (value - low) / (high - low) * area.height()
-
         n = chart.values.size
         step = area.width() / n
-        painter.setFont(figures_font(self.font().pointSizeF()))
-        digits = decimals(round_step(high - low, 5))
-        for value in ticks(low, high, 5):
-            painter.setPen(QPen(t.color("hairline"), 1.0))
-            painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
-            painter.setPen(t.color("muted"))
-            box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
-            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, digits))
+        y_of = paint_upright_axis(painter, t, area, low, high)
         self._paint_days(painter, found, area, step)
         side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
         painter.setFont(self.font())

@@ -12,10 +12,9 @@ from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
-from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
+from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.axis import paint_axis, paint_upright_axis, round_step
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.compare.pairwords import number
 
 _LEFT, _RIGHT, _TOP, _FOOT = 58.0, 92.0, 26.0, 40.0
 _BAND = 42  # of 255, how opaque a band is
@@ -151,18 +150,7 @@ class CurvePlot(Painted):
         self._area = area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
         x0, x1, y0, y1 = self._spans()
         at_x = paint_axis(painter, t, area, x0, x1)
-
-        def y_of(value: float) -> float:
-            return area.bottom() - (value - y0) / max(y1 - y0, 1e-12) * area.height()
-
-        digits = decimals(round_step(y1 - y0, 6))
-        painter.setFont(figures_font(self.font().pointSizeF()))
-        for value in ticks(y0, y1, 6):
-            painter.setPen(QPen(t.color("hairline"), 1.0))
-            painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
-            painter.setPen(t.color("muted"))
-            box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
-            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, digits))
+        y_of = paint_upright_axis(painter, t, area, y0, y1, 6)
         painter.setFont(self.font())
         painter.setPen(t.color("muted"))
         painter.drawText(QRectF(0, 0, self.width() - 8, 20), Qt.AlignmentFlag.AlignLeft, self._y)

@@ -12,9 +12,8 @@ from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.axis import paint_axis, ticks
+from kuffin.app.widgets.axis import paint_axis, paint_upright_axis
 from kuffin.app.widgets.painted import Painted
-from kuffin.core.base.numbers import number
 
 Array = NDArray[np.float64]
 _LEFT, _RIGHT, _TOP, _FOOT = 52.0, 16.0, 24.0, 40.0
@@ -95,16 +94,11 @@ class ThirdOctaves(_OverFrequency):
         high = max(values) + 6
         low = max(min(values) - 3, high - 60)
 
-        def y_of(db: float) -> float:
-            return area.bottom() - (max(db, low) - low) / (high - low) * area.height()
+        on_axis = paint_upright_axis(painter, t, area, low, high)
 
-        painter.setFont(figures_font(self.font().pointSizeF()))
-        for value in ticks(low, high, 5):
-            painter.setPen(QPen(t.color("hairline"), 1.0))
-            painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
-            painter.setPen(t.color("muted"))
-            box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
-            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, number(value, 0))
+        def y_of(db: float) -> float:
+            return on_axis(max(db, low))
+
         for hz, db in self._thirds:
             left = area.left() + self._share(hz * 10**-0.045) * area.width()
             right = area.left() + self._share(hz * 10**0.045) * area.width()

@@ -10,8 +10,8 @@ from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
-from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.axis import decimals, paint_axis, round_step, ticks
+from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.axis import paint_axis, paint_upright_axis
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.compare.pairwords import number
 from kuffin.verdict.value import Worth, unbeaten
@@ -58,18 +58,7 @@ class WorthPlot(Walked):
             spare = max(0.08 * (high - low), 0.1)
             low, high = low - spare, high + spare
 
-            def y_of(value: float) -> float:
-                return area.bottom() - (value - low) / (high - low) * area.height()
-
-            digits = decimals(round_step(high - low, 5))
-            painter.setFont(figures_font(self.font().pointSizeF()))
-            for value in ticks(low, high, 5):
-                painter.setPen(QPen(t.color("hairline"), 1.0))
-                painter.drawLine(QPointF(area.left(), y_of(value)), QPointF(area.right(), y_of(value)))
-                painter.setPen(t.color("muted"))
-                box = QRectF(0, y_of(value) - 10, _LEFT - 8, 20)
-                side = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
-                painter.drawText(box, side, number(value, digits))
+            y_of = paint_upright_axis(painter, t, area, low, high)
             painter.drawText(QRectF(0, 0, 120, 20), Qt.AlignmentFlag.AlignLeft, f"{self._unit}, lower is cooler")
             best = unbeaten(self._rows)
             painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))
