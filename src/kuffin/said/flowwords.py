@@ -8,6 +8,8 @@ from kuffin.core.base.numbers import begun, number
 from kuffin.core.compare.pairwords import joined, span
 from kuffin.core.flow.circuit import Circuit, words_of
 from kuffin.core.flow.measured import Measured, Spread
+from kuffin.core.flow.pump import PumpCurve
+from kuffin.core.flow.restriction import PartCurve
 from kuffin.reading.shelfcurves import WithAndWithout
 
 _NEARLY = 0.98  # of full speed: nothing to spare
@@ -117,3 +119,25 @@ def without_gauge_words(told: Sequence[WithAndWithout]) -> list[str]:
             said += f"; estimated from the pump's curve, it drops {drop_words(one.drop)} at {one.flow:.0f} L/h"
         out.append(f"{said}.")
     return out
+
+
+def restriction_fit_words(fit: PartCurve, accuracy_told: bool) -> str:
+    """What a restriction's readings were fitted to, how well, and which of them stand off."""
+    said = f"drop of one = {fit.a:.4g}·q + {fit.b:.4g}·q² kPa. {_scatter_words(fit.chi2, fit.freedom, accuracy_told)}"
+    if fit.standing_off:
+        where = ", ".join(f"{fit.flow[i]:.0f} L/h" for i in fit.standing_off)
+        said += f" Ringed: the reading{'s' if len(fit.standing_off) > 1 else ''} at {where} stand off by more than 3 standard uncertainties; look at them again."
+    return said
+
+
+def pump_fit_words(pump: PumpCurve, accuracy_told: bool) -> str:
+    """What a pump's readings were fitted to, and how well."""
+    return f"head = {pump.h:.4g}·s² − {pump.k:.4g}·q² kPa, s the share of full speed. {_scatter_words(pump.chi2, pump.freedom, accuracy_told)}"
+
+
+def _scatter_words(chi2: float, freedom: int, accuracy_told: bool) -> str:
+    if freedom < 1:
+        return "As many readings as the curve has numbers: nothing tells how well it fits."
+    if not accuracy_told:
+        return "The instruments' accuracy is not told: bands hold the readings' scatter only."
+    return f"Readings scatter by {(chi2 / freedom) ** 0.5:.1f} times what the instruments' accuracy allows."

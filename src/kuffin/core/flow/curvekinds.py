@@ -47,6 +47,11 @@ class CurveKind:
         """What the second column is."""
         return self.columns[1].name
 
+    @property
+    def by_pressure(self) -> bool:
+        """Whether a gauge reads it beside the flow, so that it is drawn, fitted and can be read live or from a log."""
+        return self.columns[1].quantity == "pressure"
+
     def fits(self, part: PartKind) -> bool:
         """Whether a kind of part can have such readings: what coolant runs through, and only a pump has a head."""
         return part.wet and part.slot != "coolant" and (part.slot == "pump") == self.of_pump

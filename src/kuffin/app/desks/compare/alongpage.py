@@ -182,8 +182,8 @@ class AlongPage(RenewedPage):
             self._put(self.wanted, round(float(np.median(every)), 1))
         self.ranking.setText("\n".join(ranking_words(self.sweep, self.range)))
         self._quietest(v, low)
-        self.beaten_title.setVisible(axis.key in {"sound", "power"})
-        self.beaten.setVisible(axis.key in {"sound", "power"})
+        self.beaten_title.setVisible(axis.is_cost)
+        self.beaten.setVisible(axis.is_cost)
         rows = unbeaten_rows(self.sweep, settings_of(self.sweep))
         self.beaten.show_rows(("setting", axis.label, "it gives", ""), rows, words=True)
         lacking = [f"{where}: {why}" for where, why in self.sweep.left_out.items()]

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
-import numpy as np
+from dataclasses import replace
+
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
+from kuffin.app.desks.shelf.fittedreadings import fitted_readings
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.figuretable import FigureTable
@@ -13,9 +15,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.flow.curvekinds import curve_kind
 from kuffin.notebook.entities import Curve, Part
-from kuffin.reading.shelfcurves import fit_part, fit_pump_of, state_of
-
-_STEPS = 40
+from kuffin.reading.shelfcurves import state_of
 
 
 class PartCurves(QWidget):
@@ -41,7 +41,7 @@ class PartCurves(QWidget):
         """Show a part's curves."""
         curves = [] if part is None else part.live_curves
         self.setVisible(bool(curves))
-        drawn = [d for c in curves if (d := _drawn(c)) is not None]
+        drawn = [d for c in curves for d in _drawn(c)]
         self.plot.setVisible(bool(drawn))
         self.plot.show_curves(drawn, "flow, L/h", "pressure, kPa", from_nothing=True)
         rows = []
@@ -58,32 +58,9 @@ class PartCurves(QWidget):
         )
 
 
-def _drawn(curve: Curve) -> DrawnCurve | None:
-    """The curve of some readings; None where they tell none."""
+def _drawn(curve: Curve) -> list[DrawnCurve]:
+    """The curves of some readings, a nameless one by its date; none where they tell none."""
     try:
-        if curve.kind == "restriction":
-            fit = fit_part(curve)
-            xs = np.linspace(0.0, 1.05 * fit.measured[1], _STEPS)
-            points = list(zip(fit.flow, fit.drop, strict=True))
-            return DrawnCurve(
-                name=curve.measured_on,
-                xs=list(xs),
-                ys=[fit.at(float(x)) for x in xs],
-                points=points,
-                odd=fit.standing_off,
-                solid=fit.measured,
-            )
-        if curve.kind == "pump":
-            pump = fit_pump_of(curve)
-            xs = np.linspace(0.0, min(1.05 * pump.measured[1], float(np.sqrt(pump.h / pump.k))), _STEPS)
-            full = [(p[0], p[1]) for p in curve.points if p[2] == 100.0]
-            return DrawnCurve(
-                name="full speed",
-                xs=list(xs),
-                ys=[pump.head(float(x), 1.0) for x in xs],
-                points=full,
-                solid=pump.measured,
-            )
+        return [replace(d, name=d.name or curve.measured_on) for d in fitted_readings(curve).curves]
     except KuffinError:
-        return None
-    return None
+        return []

@@ -15,6 +15,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.desks.shelf.curvefacts import CurveFacts
+from kuffin.app.desks.shelf.fittedreadings import FittedReadings, fitted_readings
 from kuffin.app.desks.shelf.livepairs import LivePairs
 from kuffin.app.desks.shelf.newreadings import NewReadings
 from kuffin.app.dialogs.askingreadings import asking_on
@@ -34,8 +35,6 @@ from kuffin.logs.table import ToldOfLog
 from kuffin.logs.tidy import read_tidy
 from kuffin.notebook import curveedits
 from kuffin.notebook.entities import Curve
-from kuffin.reading.shelfcurves import fit_part, fit_pump_of, with_and_without
-from kuffin.said.flowwords import without_gauge_words
 
 _PURPOSE = "Readings of flow and pressure on one part, and what they are worth. Choose a part to begin with."
 _STEPS = 60
@@ -157,70 +156,27 @@ class ReadingsPage(RenewedPage):
             line.setPlaceholderText(f"{column.name}, {column.unit}{usual}" if column.unit else f"{column.name}{usual}")
             line.setAccessibleName(f"{column.name}, {column.unit}" if column.unit else column.name)
         self.table.fill([[f"{v:.5g}" for v in r] for r in curve.points])
-        self.live.setVisible(kind.second in {"drop", "head"})
+        self.live.setVisible(kind.by_pressure)
         self.facts.show_curve(curve, [p for p in self._behind.parts if p.kind == "coolant"])
         self._draw(curve, kind)
 
     def _draw(self, curve: Curve, kind: CurveKind) -> None:
         points = np.asarray(curve.points, float).reshape(-1, 3)
-        drawn: list[DrawnCurve] = []
-        residuals: np.ndarray = np.empty(0)
-        at = points[:, 0]
         try:
-            if curve.kind == "restriction":
-                fit = fit_part(curve)
-                xs = np.linspace(0, 1.05 * float(at.max()), _STEPS)
-                drawn = [
-                    DrawnCurve(
-                        name="",
-                        xs=list(xs),
-                        ys=[fit.at(x) for x in xs],
-                        points=list(zip(fit.flow, fit.drop, strict=True)),
-                        odd=fit.standing_off,
-                        solid=fit.measured,
-                    )
-                ]
-                residuals = fit.residuals
-                said = (
-                    f"drop of one = {fit.a:.4g}·q + {fit.b:.4g}·q² kPa. {_scatter_words(fit.chi2, fit.freedom, curve)}"
-                )
-                if fit.standing_off:
-                    where = ", ".join(f"{fit.flow[i]:.0f} L/h" for i in fit.standing_off)
-                    said += f" Ringed: the reading{'s' if len(fit.standing_off) > 1 else ''} at {where} stand off by more than 3 standard uncertainties; look at them again."
-            elif curve.kind == "pump":
-                pump = fit_pump_of(curve)
-                for speed in sorted(set(points[:, 2])):
-                    own = points[points[:, 2] == speed]
-                    most = min(1.08 * float(own[:, 0].max()), float(np.sqrt(pump.h / pump.k)) * speed / 100)
-                    xs = np.linspace(0, most, _STEPS)
-                    drawn.append(
-                        DrawnCurve(
-                            name=f"{speed:.0f} %",
-                            xs=list(xs),
-                            ys=[pump.head(x, speed / 100) for x in xs],
-                            points=[(p[0], p[1]) for p in own],
-                            solid=(float(own[:, 0].min()), float(own[:, 0].max())),
-                        )
-                    )
-                residuals = pump.residuals
-                said = f"head = {pump.h:.4g}·s² − {pump.k:.4g}·q² kPa, s the share of full speed. {_scatter_words(pump.chi2, pump.freedom, curve)}"
-            else:
-                told, why = with_and_without([curve.part])
-                said = "\n".join([*without_gauge_words(told), *(f"{w}." for w in why.values())])
+            found = fitted_readings(curve)
         except KuffinError as error:
-            said = f"Not fitted yet: {error}."
-            drawn = [DrawnCurve(name="", points=[(p[0], p[1]) for p in points])]
-        both = kind.second in {"drop", "head"}
-        self.plot.setVisible(both)
-        self.plot.show_curves(drawn, "flow, L/h", f"{kind.second}, kPa", spoken=said, from_nothing=True)
-        self.residuals.setVisible(both and residuals.size > 0)
+            only_points = DrawnCurve(name="", points=[(p[0], p[1]) for p in points])
+            found = FittedReadings([only_points], np.empty(0), f"Not fitted yet: {error}.")
+        self.plot.setVisible(kind.by_pressure)
+        self.plot.show_curves(found.curves, "flow, L/h", f"{kind.second}, kPa", spoken=found.said, from_nothing=True)
+        self.residuals.setVisible(kind.by_pressure and found.residuals.size > 0)
         self.residuals.show_series(
-            [Series(xs=list(at), ys=list(residuals), style="dots")],
+            [Series(xs=list(points[:, 0]), ys=list(found.residuals), style="dots")],
             "flow, L/h",
             "off the curve, in standard uncertainties",
             guides=(Guide(0.0, ""),),
         )
-        self.told.setText(said)
+        self.told.setText(found.said)
 
     # --- taking ----------------------------------------------------------------------------------------------------
 
@@ -307,7 +263,7 @@ class ReadingsPage(RenewedPage):
         try:
             rows = points_of_kind(read_tidy(path), kind)
         except KuffinError as error:
-            if kind.second not in {"drop", "head"}:
+            if not kind.by_pressure:
                 self.state.trouble.emit(str(error))
                 return
             self._take_log(path, str(error))
@@ -350,12 +306,3 @@ def _called(curve: Curve) -> str:
     return (
         f"{curve.part.name} · {curve_kind(curve.kind).label} · {n} reading{'' if n == 1 else 's'} · {curve.measured_on}"
     )
-
-
-def _scatter_words(chi2: float, freedom: int, curve: Curve) -> str:
-    if freedom < 1:
-        return "As many readings as the curve has numbers: nothing tells how well it fits."
-    if not (curve.flow_accuracy or curve.pressure_accuracy):
-        return "The instruments' accuracy is not told: bands hold the readings' scatter only."
-    ratio = (chi2 / freedom) ** 0.5
-    return f"Readings scatter by {ratio:.1f} times what the instruments' accuracy allows."
