@@ -2,14 +2,17 @@
 
 from __future__ import annotations
 
+import gc
 import shutil
+import weakref
 from collections.abc import Callable
 from pathlib import Path
 
 import pytest
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QCoreApplication, QEvent, Qt
 from PySide6.QtTest import QTest
 
+from kuffin.app.base.settings import Settings
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.frame.strip import with_capital
 from kuffin.app.frame.window import MainWindow
@@ -210,3 +213,26 @@ def test_a_mount_is_drawn_once(demo_window: MainWindow, at_rest: Wait, monkeypat
     window.open_mount(mount_of(window, "Sedge", 2).id)
     at_rest()
     assert sum(v is not None for v in drawn) == 1
+
+
+def looked_at_everywhere(window: MainWindow, path: Path) -> tuple[weakref.ref[object], ...]:
+    """Open a notebook, show every desk, and give what was worked out and read."""
+    window.show()
+    assert window.notebooks.open_path(path)
+    pump_until(lambda: not window.jobs.running and window.state.verdict is not None)
+    for desk in window.desks:
+        window.show_desk(desk)
+    pump_until(lambda: not window.jobs.running)
+    return weakref.ref(window.state.verdict), weakref.ref(window.state.study)
+
+
+def test_a_closed_window_keeps_nothing_in_memory(qapp: object, demo: Path, tmp_path: Path) -> None:
+    window = MainWindow(Settings(tmp_path / "window.ini"))
+    kept = looked_at_everywhere(window, demo)
+    assert all(k() is not None for k in kept)
+    window.close()
+    window.deleteLater()
+    QCoreApplication.sendPostedEvents(None, QEvent.Type.DeferredDelete)
+    del window
+    gc.collect()
+    assert not any(k() is not None for k in kept)

@@ -21,7 +21,7 @@ class ShelfState(QObject):
     changed = Signal()
 
     def __init__(self, state: State) -> None:
-        super().__init__()
+        super().__init__(state)
         self._state = state
         self.parts: list[Part] = []
         self.benches: list[Bench] = []

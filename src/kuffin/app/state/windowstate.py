@@ -43,7 +43,7 @@ class State(QObject):
     succeeded = Signal()  # an edit is made
 
     def __init__(self, jobs: Jobs) -> None:
-        super().__init__()
+        super().__init__(jobs)  # it goes with the window, and with it what listens to it
         self.jobs = jobs
         self.notebook: Notebook | None = None
         self.study: Study | None = None
