@@ -73,7 +73,7 @@ def recorded(window: MainWindow) -> Run:
 
 def test_the_next_mount_is_run_and_the_verdict_line_changes(demo_window: MainWindow, at_rest: AtRest) -> None:
     window = demo_window
-    on_desk(window, 150)  # slower than usual, so that a busy machine still reads enough for the mount check
+    on_desk(window, 300)
     assert window.run.ready.title.text() == "Reed, round 4"
     before = window.state.verdict.main.comparison.candidate("Reed")
     line = window.header.verdict.text()

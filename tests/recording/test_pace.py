@@ -72,5 +72,5 @@ def test_a_window_that_stalls_misses_nothing_of_a_fast_bench(demo: Path) -> None
     ]
     assert now.check is not None and now.check.check.stretch_s[1] >= 119  # the thinker kept up, too
     times = read_run(notebook, live.run_id or 0).times
-    assert np.max(np.diff(times)) <= 91  # nor did the recorder fall behind, however little of the machine it had
+    assert np.allclose(np.diff(times), bench.interval_s)  # nor did the recorder, however little of the machine it had
     notebook.close()

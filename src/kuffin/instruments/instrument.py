@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Protocol
+from typing import Protocol, runtime_checkable
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -47,4 +47,13 @@ class LiveInstrument(Protocol):
 
     def close(self) -> None:
         """Let it go."""
+        ...
+
+
+@runtime_checkable
+class RememberingInstrument(LiveInstrument, Protocol):
+    """One that can still tell what it read at a moment that has passed: no row is lost, however late it is asked."""
+
+    def read_at(self, moment: float) -> Sequence[float]:
+        """The channels' values at a moment of the recorder's clock, not before one that was asked for already."""
         ...

@@ -11,7 +11,15 @@ _LOOK_S = 0.002
 
 
 class Pace:
-    """The computer's own clock: a changed system time does not touch it, and it goes on while the computer is suspended."""
+    """The computer's own clock: a changed system time does not touch it, and it goes on while the computer is suspended.
+
+    Attributes
+    ----------
+    catch_up_s : float
+        What is late by less is caught up with; more is a gap.
+    """
+
+    catch_up_s = 1.0
 
     def now(self) -> float:
         """Seconds."""
@@ -45,6 +53,7 @@ class FollowedPace(Pace):
 
     def __init__(self, ahead_s: float, clock: Callable[[], float] = steady) -> None:
         self._ahead, self._clock = ahead_s, clock
+        self.catch_up_s = max(self.catch_up_s, 2 * ahead_s)
         self._lock = threading.Lock()
         self._seen: dict[str, float] = {}
         self._told = self._time = clock()

@@ -11,14 +11,13 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
-from kuffin.instruments.instrument import LiveInstrument
+from kuffin.instruments.instrument import LiveInstrument, RememberingInstrument
 from kuffin.recording.pace import Pace
 
 Array = NDArray[np.float64]
 Sink = Callable[[Array], None]
 _GAP_S = 3.0
 _LEAST_S = 1e-6  # no two rows at one moment, even where the clock stands still
-_CATCH_UP_S = 1.0  # what is late by less is caught up with
 
 
 @dataclass
@@ -100,6 +99,7 @@ class Recorder:
         self._instruments, self._sink, self._pace = instruments, sink, pace or Pace()
         self._every, self._speed = interval_s / speed, speed
         self._latest = [_Latest([float("nan")] * len(i.channels)) for i in instruments]
+        self._remembers = all(isinstance(i, RememberingInstrument) for i in instruments)
         self._seen, self._from_s = seen, from_s
         self._rows: list[list[float]] = []
         self._blocks: list[Array] = []  # rows that the sink has refused
@@ -108,7 +108,7 @@ class Recorder:
         self._spilt = ""
         self._stop = threading.Event()
         self._told = threading.Condition()
-        self._began = 0.0
+        self._began, self._ended = 0.0, float("inf")
         self._threads: list[threading.Thread] = []
         self.rows = 0
         self.trouble = ""
@@ -135,9 +135,8 @@ class Recorder:
     def start(self) -> None:
         """Begin."""
         self._began = self._pace.now()
-        jobs: list[Callable[[], None]] = [
-            partial(self._poll, i, s) for i, s in zip(self._instruments, self._latest, strict=True)
-        ]
+        polled = [] if self._remembers else zip(self._instruments, self._latest, strict=True)
+        jobs: list[Callable[[], None]] = [partial(self._poll, i, s) for i, s in polled]
         for job in (*jobs, self._tick):
             thread = threading.Thread(target=job, daemon=True, name="recorder")
             self._threads.append(thread)
@@ -162,13 +161,15 @@ class Recorder:
 
     def stop(self) -> None:
         """End in order: the last rows are handed on, the instruments let go. What could not be handed on is `waiting`."""
+        self._ended = self._pace.now()
         self._stop.set()
         self._pace.left("recorder")
         for thread in self._threads[-1:]:
             thread.join(10)
         self.hand_on()
-        for thread, instrument in zip(self._threads, self._instruments, strict=False):
+        for thread in self._threads[:-1]:
             thread.join(0.5)
+        for instrument in self._instruments:
             instrument.close()
 
     def _poll(self, instrument: LiveInstrument, latest: _Latest) -> None:
@@ -188,17 +189,16 @@ class Recorder:
                     latest.values, latest.fresh = values, True
                     self._told.notify_all()
             due += every
-            if due < self._pace.now() - _CATCH_UP_S:
+            if due < self._pace.now() - self._pace.catch_up_s:
                 due = self._pace.now()
             self._pace.wait(self._stop, max(0.0, due - self._pace.now()))
 
     def _tick(self) -> None:
         due, kept, oldest = self._began + self._every / 2, self._began, 0.0
-        while not self._pace.wait(self._stop, max(_LEAST_S, due - self._pace.now())):
+        while self._is_on(due):
             self._pace.looked("recorder")
-            values = self._row()
-            row = [self.elapsed_s, *values]
-            if self.last and self._pace.now() - due > _GAP_S:
+            row = self._remembered(due) if self._remembers else [self.elapsed_s, *self._row()]
+            if self.last and row[0] - self.last[0] > (self._every + _GAP_S) * self._speed:
                 self.gaps.append((self.last[0], row[0]))
             self.last = row
             oldest = oldest if self._rows else self._pace.now()
@@ -207,12 +207,27 @@ class Recorder:
                 self._seen(row)
             now = self._pace.now()
             due += self._every
-            if due < now - _CATCH_UP_S:  # suspended, or held up for long: no rows are made up for the gap
+            if due < now - self._pace.catch_up_s:  # suspended, or held up for long: no rows are made up for the gap
                 due = now
             # the row after this one, a little late as they are, would make the oldest wait for too long
             if now + 1.25 * self._every - oldest >= self.KEEP_S and (not self._blocks or now - kept >= self.KEEP_S):
                 kept = now
                 self.hand_on()
+
+    def _is_on(self, due: float) -> bool:
+        """Wait for a row's moment; whether it is to be made. One that is remembered is made however late it is."""
+        now = self._pace.now()
+        if self._remembers and due <= min(now, self._ended):
+            return True
+        return not self._pace.wait(self._stop, max(_LEAST_S, due - now))
+
+    def _remembered(self, moment: float) -> list[float]:
+        """The row of a moment that has passed, where all instruments still know it."""
+        row = [self._from_s + (moment - self._began) * self._speed]
+        for instrument in self._instruments:
+            assert isinstance(instrument, RememberingInstrument)
+            row += instrument.read_at(moment)
+        return row
 
     def _row(self) -> list[float]:
         """What was told since the row before. A reading that is a little late is waited for, up to half a row."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import threading
+from collections import deque
 from collections.abc import Callable
 from dataclasses import replace
 
@@ -15,6 +16,7 @@ from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.station import INSTRUMENTS, STEP_S, RunPlan, built, truths
 from kuffin.simulated.thermal import simulate
 
+_REMEMBERED_S = 900.0
 _LONGEST_S = 12 * 3600.0  # the room is laid out for so long
 FULL_FAN_RPM = 1636.0
 
@@ -69,7 +71,8 @@ class SimulatedBench:
         self._loop, self._flow = built(plan, pump, self._fan_rpm, self._pump_speed)
         self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]) + self._fault.warm_intake_k)
         self._began, self._now = clock(), 0.0
-        self._truths = self._run(1)
+        self._past: deque[tuple[float, dict[str, np.ndarray]]] = deque()  # each stretch with its begin, s
+        self._run(1)
         self._lock = threading.Lock()
 
     @property
@@ -106,19 +109,30 @@ class SimulatedBench:
     def read(self) -> list[float]:
         """The channels' values now."""
         with self._lock:
-            values = self._advance()
-            read = {
-                c.name: float(INSTRUMENTS[c.name][3].read(values[c.name][-1:], self._rng)[0]) for c in self.channels
-            }
-            return list(self._faulty(read).values())
+            self._advance()
+            return self._read(self._now)
 
-    def _faulty(self, read: dict[str, float]) -> dict[str, float]:
+    def read_at(self, moment: float) -> list[float]:
+        """The channels' values at a moment of the clock, of the last quarter of an hour."""
+        with self._lock:
+            self._advance()
+            return self._read((moment - self._began) * self._speed)
+
+    def _read(self, at_s: float) -> list[float]:
+        begin, values = next((p for p in reversed(self._past) if p[0] <= at_s), self._past[0])
+        n = min(max(int((at_s - begin) / STEP_S + 1e-6), 0), values["Die"].size - 1)
+        read = {
+            c.name: float(INSTRUMENTS[c.name][3].read(values[c.name][n : n + 1], self._rng)[0]) for c in self.channels
+        }
+        return list(self._faulty(read, begin + n * STEP_S).values())
+
+    def _faulty(self, read: dict[str, float], at_s: float) -> dict[str, float]:
         fault = self._fault
-        at = np.array([self._now])
+        at = np.array([at_s])
         read = {
             name: float(x[0]) for name, x in misread(fault, at, {n: np.array([v]) for n, v in read.items()}).items()
         }
-        if fault.stuck is not None and self._now >= fault.stuck[1]:
+        if fault.stuck is not None and at_s >= fault.stuck[1]:
             if self._stuck_at is None:
                 self._stuck_at = read[fault.stuck[0]]
             read[fault.stuck[0]] = self._stuck_at
@@ -137,22 +151,23 @@ class SimulatedBench:
     def close(self) -> None:
         """Nothing to let go of."""
 
-    def _advance(self) -> dict[str, np.ndarray]:
-        """Let the model run up to now; the truth on the way there, its last moment now."""
+    def _advance(self) -> None:
+        """Let the model run up to now."""
         self._wear()
         steps = int(((self._clock() - self._began) * self._speed - self._now) / STEP_S)
         if steps > 0:
-            self._truths = self._run(steps)
-        return self._truths
+            self._run(steps)
 
-    def _run(self, steps: int) -> dict[str, np.ndarray]:
+    def _run(self, steps: int) -> None:
         times = np.asarray(self._now + STEP_S * np.arange(steps + 1), float)
         air = np.interp(times, self._grid, self._air)
         demand = self.load.demand(times, self._load_begin)
         course = simulate(self._loop, times, demand, air + self._fault.warm_intake_k, start=self._state)
-        self._now = float(times[-1])
+        began, self._now = self._now, float(times[-1])
         self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
         speed = self._pump_speed if self._worn is None else self._worn
-        return truths(
-            self._pump, self._loop, self._flow, self._fan_rpm, speed, air, demand, course, self.plan.radiator.sound_db
-        )
+        sound = self.plan.radiator.sound_db
+        truth = truths(self._pump, self._loop, self._flow, self._fan_rpm, speed, air, demand, course, sound)
+        self._past.append((began, truth))
+        while len(self._past) > 1 and self._past[1][0] < self._now - _REMEMBERED_S:
+            self._past.popleft()
