@@ -178,6 +178,8 @@ def build_parser() -> argparse.ArgumentParser:
     predict.add_argument("--air", type=float, metavar="C", help="the room")
     predict.add_argument("--fan", type=float, metavar="PERCENT", help="the fans' setting")
     predict.add_argument("--pump", type=float, metavar="PERCENT", help="the pump's setting")
+    predict.add_argument("--part", metavar="NAME", help="another radiator, block …, which another study measured")
+    predict.add_argument("--coolant", metavar="NAME", help="water, or a coolant of the shelf")
     predict.add_argument("--limit", type=float, metavar="C", help="tell the highest power at this temperature")
     predict.add_argument("--json", action="store_true")
     predict.set_defaults(run=_later("predict"))

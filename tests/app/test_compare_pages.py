@@ -296,16 +296,17 @@ def test_ticks_are_round_and_cover_the_axis() -> None:
         assert round(step, decimals(step)) == pytest.approx(step)
 
 
+def choose(box: QComboBox, words: str) -> None:
+    box.setCurrentIndex(next(i for i in range(box.count()) if words in box.itemText(i)))
+    box.activated.emit(box.currentIndex())
+
+
 class TestAlongASweep:
     """Compare · Along a sweep, on the demo's radiators that were swept over the fans."""
 
     def swept(self, window: MainWindow, at_rest: Wait) -> Any:
         open_study(window, QUIET, at_rest)
         return page(window, "along", at_rest)
-
-    def choose(self, box: QComboBox, words: str) -> None:
-        box.setCurrentIndex(next(i for i in range(box.count()) if words in box.itemText(i)))
-        box.activated.emit(box.currentIndex())
 
     def test_a_line_is_dragged_and_candidates_are_read_off(self, demo_window: MainWindow, at_rest: Wait) -> None:
         along = self.swept(demo_window, at_rest)
@@ -320,7 +321,7 @@ class TestAlongASweep:
         along.at.setValue(46.0)
         assert "Reed and Bulrush: not swept as far as that" in along.heading.text() + along.there.text()
         assert "Reed beats" not in along.ranking.text() and "Sedge and Reed: below" in along.ranking.text()
-        self.choose(along.axis, "fan speed")
+        choose(along.axis, "fan speed")
         assert "above" in along.ranking.text() and "Sedge is cooler" in along.ranking.text()
         assert not along.beaten.isVisibleTo(along) and along.at.suffix() == " rpm"
         along.wanted.setValue(9.0)
@@ -336,9 +337,9 @@ class TestAlongASweep:
 
     def test_what_says_nothing_is_said_to(self, demo_window: MainWindow, at_rest: Wait) -> None:
         along = self.swept(demo_window, at_rest)
-        self.choose(along.outcome, "Loudness")
+        choose(along.outcome, "Loudness")
         assert "along itself says nothing" in along.heading.text() and not along.plot.isVisibleTo(along)
-        self.choose(along.axis, "fan speed")
+        choose(along.axis, "fan speed")
         assert along.plot.isVisibleTo(along) and "quieter than Sedge" in along.heading.text() + along.there.text()
         demo_window.state.choose_study(demo_window.state.notebook.studies()[0].id)
         at_rest()
@@ -365,6 +366,24 @@ class TestWhatIf:
         assert desk.working.shown.title.startswith("Plover at 18")
         give(what.pump, "300")
         assert "lies between 5 and 120" in desk.strip.trouble.text()
+
+    def test_another_studys_part_and_another_coolant_are_chosen_and_what_cannot_be_is_said_beside_the_fields(
+        self, demo_window: MainWindow, at_rest: Wait
+    ) -> None:
+        open_study(demo_window, "Radiators, spring", at_rest)
+        what = page(demo_window, "what if", at_rest)
+        assert "die" not in what.heading.text().split(":")[1]
+        choose(what.part, "Plover (Blocks, late winter)")
+        choose(what.coolant, "Brook")
+        at_rest()
+        assert "with Plover, Brook as coolant: the die is coolest under" in what.heading.text()
+        next(b for b in what.table.findChildren(QPushButton) if "°C" in b.text()).click()
+        told = " ".join(r.text for r in demo_window.working.shown.rows)
+        assert "Plover, 4 mounts in “Blocks, late winter”" in told and "Brook’s film" in told
+        choose(what.part, "as on the bench")
+        open_study(demo_window, "Pastes, winter", at_rest)
+        choose(what.coolant, "water")
+        assert "which coolant the bench has is not told" in what.trouble.text().lower() and what.coolant.isVisible()
 
 
 class TestWhatToMountNext:

@@ -172,10 +172,14 @@ def test_the_command_tells_the_same(copy: Path, blocks: StudyVerdict, capsys: py
     assert told["coolant_c"] == found.coolant.value and told["highest_power_w"] == found.highest_power.value
     assert told["beyond"] == []
     assert main(asked) == 0 and "the die under Plover: 72" in capsys.readouterr().out
+    assert main([*asked, "--part", "Rush", "--coolant", "water"]) == 0
+    assert "with Rush, water as coolant" in capsys.readouterr().out
     for wrong, said in (
         (["--candidate", "Heron"], "no candidate “Heron”"),
         (["--power", "much"], "is no power"),
         (["--study", "Owls"], "has no study"),
+        (["--part", "Heron"], "no other study offers “Heron”"),
+        (["--coolant", "ink"], "no coolant “ink”"),
     ):
         assert main([*asked, *wrong]) == 2
         assert said in capsys.readouterr().err

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import argparse
 from contextlib import closing
+from dataclasses import replace
 from pathlib import Path
 from typing import Any
 
@@ -13,8 +14,10 @@ from kuffin.core.predict.carrying import Foreseen
 from kuffin.notebook.named import study_named
 from kuffin.notebook.store import Notebook
 from kuffin.said.predictionwords import prediction_words
+from kuffin.verdict.across import Judged
 from kuffin.verdict.carried import WhatIf
-from kuffin.verdict.predicting import Prediction
+from kuffin.verdict.otherparts import coolants_of, parts_elsewhere, with_parts
+from kuffin.verdict.predicting import Prediction, as_measured
 from kuffin.verdict.predicting import predict as foresee
 from kuffin.verdict.study import judge
 
@@ -38,7 +41,41 @@ def predicted(args: argparse.Namespace) -> Prediction:
     )
     with closing(Notebook.open(Path(args.notebook))) as notebook:
         study = study_named(notebook, args.study)
-        return foresee(judge(notebook, study), args.candidate, asked)
+        first = Judged(study, judge(notebook, study))
+        if args.part or args.coolant:
+            asked = _with_others(notebook, first, asked, args.part, args.coolant)
+        return foresee(first.verdict, args.candidate, asked)
+
+
+def _with_others(notebook: Notebook, first: Judged, asked: WhatIf, part: str | None, coolant: str | None) -> WhatIf:
+    """What is asked for with another study's part, and one of the shelf's coolants, by their names."""
+    others = [
+        Judged(study, judge(notebook, study))
+        for study in (notebook.study(s.id) for s in notebook.studies() if s.id != first.study.id)
+        if part
+    ]
+    offered, refused = parts_elsewhere(first, others)
+    ways = first.verdict.evidence.ways
+    mixes = coolants_of(() if ways is None else ways.shelf)
+    swapped = next((p for p in offered if p.name.casefold() == (part or "").casefold()), None)
+    mix = next((m for m in mixes if m.name.casefold() == (coolant or "").casefold()), None)
+    if part and swapped is None:
+        names = ", ".join(dict.fromkeys(p.name for p in offered)) or "none"
+        raise CompareError(
+            f"no other study offers “{part}” for this one; there are: {names}. {'; '.join(refused)}".strip()
+        )
+    if coolant and mix is None:
+        raise CompareError(
+            f"the shelf has no coolant “{coolant}” that tells what is in it; there are {', '.join(m.name for m in mixes)}"
+        )
+    source = next((j for j in others if swapped is not None and j.verdict is swapped.verdict), None)
+    usual = as_measured(first.verdict)
+    filled = replace(
+        asked,
+        air_c=usual.air_c if asked.air_c is None else asked.air_c,
+        pump=usual.pump if asked.pump is None else asked.pump,
+    )
+    return with_parts(first, filled, swapped, source, mix)
 
 
 def _powers(written: str | None) -> list[float]:

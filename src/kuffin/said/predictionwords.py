@@ -25,6 +25,8 @@ def asked_words(asked: WhatIf) -> str:
         f"air at {asked.air_c:g} °C" if asked.air_c is not None else "",
         f"fans {asked.fan:g} %" if asked.fan is not None else "",
         f"pump {asked.pump:g} %" if asked.pump is not None else "",
+        f"with {asked.part.name}" if asked.part is not None else "",
+        f"{asked.coolant.name} as coolant" if asked.coolant is not None else "",
     ]
     return ", ".join(t for t in told if t)
 

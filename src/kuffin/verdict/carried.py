@@ -38,6 +38,46 @@ ALONG = ("fan", "pump", "power")  # what an outcome may have been swept along
 
 
 @dataclass(frozen=True, kw_only=True)
+class OtherPart:
+    """A part that was measured in another study, taken in for what the bench has in its place.
+
+    Attributes
+    ----------
+    kind, name, study : str
+        Such as ``radiators``, ``Sedge``, and the study that measured it.
+    flight : str
+        The flight of the staircase that it makes.
+    verdict : StudyVerdict
+        Of the study that measured it.
+    same_bench : bool
+    """
+
+    kind: str
+    name: str
+    study: str
+    flight: str
+    verdict: StudyVerdict
+    same_bench: bool
+
+
+@dataclass(frozen=True, kw_only=True)
+class OtherFlow:
+    """What other parts or another coolant do to the flow: the factor, its half-width as a share, and how it is known."""
+
+    factor: float
+    share: float
+    why: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class OtherCoolant:
+    """Another coolant: what it does to each flight, as a factor with its half-width as a share."""
+
+    name: str
+    flights: Mapping[str, tuple[float, float]]
+
+
+@dataclass(frozen=True, kw_only=True)
 class WhatIf:
     """What is asked for; None: as it was measured.
 
@@ -47,6 +87,10 @@ class WhatIf:
         Of the device that is asked about.
     others_w : float or None
         Of all others that heat the coolant.
+    part : OtherPart or None
+    coolant : OtherCoolant or None
+    flow : OtherFlow or None
+        What the two do to the flow.
     """
 
     power_w: float | None = None
@@ -55,6 +99,9 @@ class WhatIf:
     pump: float | None = None
     limit_c: float | None = None
     others_w: float | None = None
+    part: OtherPart | None = None
+    coolant: OtherCoolant | None = None
+    flow: OtherFlow | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -130,7 +177,7 @@ def carry(
             rise = replace(rise, why=(*rise.why, f"the {key}'s setting of the tests is not told: taken as it was"))
         elif abs(want / was - 1) > _SAME:
             factor, share = answer.factor(want / was)
-            rise = _times(rise, factor, share, ESTIMATED, f"{key} at {want:g} %, measured at {was:g} %", key)
+            rise = times(rise, factor, share, ESTIMATED, f"{key} at {want:g} %, measured at {was:g} %", key)
     if power_w is not None and taken != "power":
         rise = _to_power(rise, power_w, there.levels.get("power", ()))
     return rise
@@ -147,10 +194,11 @@ def _to_power(rise: Carried, power_w: float, levels: Sequence[float]) -> Carried
     inside = low * (1 - _NEAR) <= power_w <= high * (1 + _NEAR)
     share = BY_POWER * abs(float(np.log(power_w / nearest)))
     said = f"{power_w:.0f} W, measured at {nearest:.0f} W"
-    return _times(rise, 1.0, share, CARRIED, said, "" if inside else "power")
+    return times(rise, 1.0, share, CARRIED, said, "" if inside else "power")
 
 
-def _times(rise: Carried, factor: float, share: float, label: str, why: str, beyond: str) -> Carried:
+def times(rise: Carried, factor: float, share: float, label: str, why: str, beyond: str) -> Carried:
+    """A rise by a factor that is itself known to a share of it only."""
     return replace(
         rise,
         values={n: [x * factor for x in xs] for n, xs in rise.values.items()},
@@ -248,7 +296,7 @@ def with_flow(rise: Carried, ratio: float, answers: Answers, asked: WhatIf, ther
     factor, share = answers.factor(ratio)
     was = there.usual("pump")
     said = f"{100 * ratio:.0f} % of the flow, as the pump is at {asked.pump or 0:g} % and not {was or 0:g} %"
-    return _times(rise, factor, share, ESTIMATED, said, "pump")
+    return times(rise, factor, share, ESTIMATED, said, "pump")
 
 
 def together(rises: Sequence[Carried], watts: Sequence[float], reference_w: float) -> Carried:

@@ -12,6 +12,9 @@ from kuffin.core.bench.outcomes import MEASURED as OUTCOMES
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.core.predict.carrying import (
     BLOCK_BY_FLOW,
+    CARRIED,
+    ESTIMATED,
+    FLOW_BY_PART,
     FLOW_BY_PUMP,
     RADIATOR_BY_FAN,
     RADIATOR_BY_FLOW,
@@ -19,22 +22,27 @@ from kuffin.core.predict.carrying import (
     Foreseen,
     means_apart,
     pooled,
+    worst,
 )
 from kuffin.verdict.carried import (
     ALONG,
     SETTINGS_ASKED,
     Carried,
     MeasuredAt,
+    OtherPart,
     WhatIf,
     carry,
     flow_ratio,
     measured_at,
+    times,
     together,
     with_flow,
 )
 from kuffin.verdict.study import StudyVerdict
 
 COOLANT_OVER_AIR, DIE_OVER_COOLANT, DIE_OVER_AIR = "coolant over air", "die over coolant", "die over air"
+_BY_FLOW = {COOLANT_OVER_AIR: RADIATOR_BY_FLOW, DIE_OVER_COOLANT: BLOCK_BY_FLOW, DIE_OVER_AIR: BLOCK_BY_FLOW}
+_NOTABLE = 0.03  # share by which a flow must be another before it is said
 _AROUND = (0.6, 0.8, 1.0, 1.2, 1.45)  # of a first guess of the highest power
 
 
@@ -194,6 +202,69 @@ def _flights(
     v: StudyVerdict, asked: WhatIf, there: MeasuredAt, power_w: float
 ) -> tuple[dict[str, Carried], Carried | None]:
     """Each flight's rise at the study's reference power, carried to what is asked; and the flow."""
+    rises, flow = _own_flights(v, asked, there, power_w)
+    made_elsewhere = "" if asked.part is None else asked.part.flight
+    if asked.part is not None:
+        rises = _with_part(v, rises, asked.part, asked, power_w, flow)
+    if asked.flow is not None:
+        factor, share, why = asked.flow.factor, asked.flow.share, asked.flow.why
+        flow = None if flow is None else times(flow, factor, share, ESTIMATED, why, "flow")
+        for name in rises:
+            by, unsure = _BY_FLOW[name].factor(factor)
+            if abs(factor - 1) > _NOTABLE:
+                rises[name] = times(rises[name], by, unsure, ESTIMATED, why, "")
+    elif made_elsewhere:
+        why = f"what {asked.part.name if asked.part else ''} does to the flow is not known"
+        for name in set(rises) - {made_elsewhere}:
+            unsure = _BY_FLOW[name].factor(FLOW_BY_PART)[1]
+            rises[name] = times(rises[name], 1.0, unsure, ESTIMATED, why, "")
+    if asked.coolant is not None:
+        for name in rises:
+            if name not in asked.coolant.flights:
+                raise CompareError(
+                    "what another coolant does can be said of die over coolant and coolant over air only"
+                )
+            by, unsure = asked.coolant.flights[name]
+            said = f"{asked.coolant.name}’s film instead of the coolant’s"
+            rises[name] = times(rises[name], by, unsure, ESTIMATED, said, "coolant")
+    return rises, flow
+
+
+def _with_part(
+    v: StudyVerdict, rises: dict[str, Carried], part: OtherPart, asked: WhatIf, power_w: float, flow: Carried | None
+) -> dict[str, Carried]:
+    """The flights with one that another study measured in the place of the bench's."""
+    if DIE_OVER_AIR in rises:
+        raise CompareError(
+            f"die over air was measured as one here: nothing tells which part of it {part.name} would take"
+        )
+    alone = replace(asked, part=None, flow=None, coolant=None)
+    theirs, their_flow = _own_flights(part.verdict, alone, measured_at(part.verdict), power_w)
+    if part.flight not in theirs or part.name not in theirs[part.flight].values:
+        raise CompareError(f"{part.name} has no {part.flight} that can be read")
+    own = theirs[part.flight]
+    if flow is not None and their_flow is not None and part.name in their_flow.values:
+        ratio = float(np.mean([x for xs in flow.values.values() for x in xs])) / their_flow.of(part.name)
+        if abs(ratio - 1) > _NOTABLE:
+            by, unsure = _BY_FLOW[part.flight].factor(ratio)
+            own = times(own, by, unsure, ESTIMATED, f"{100 * ratio:.0f} % of the flow that it was measured at", "")
+    one = _scaled(own.foreseen(part.name), v.reference_power_w / part.verdict.reference_power_w)
+    mounts = len(own.values[part.name])
+    where = f"{part.name}, {mounts} mounts in “{part.study}”" + ("" if part.same_bench else ", on another bench")
+    like = next(iter(rises.values()))
+    taken = Carried(
+        values={n: [one.value] * len(xs) for n, xs in like.values.items()},
+        readings_half=one.half,
+        label=worst([one.label, CARRIED if part.same_bench else ESTIMATED]),
+        beyond=(*own.beyond, *(() if part.same_bench else ("bench",))),
+        why=(where, *own.why),
+    )
+    return {n: taken if n == part.flight else r for n, r in {**rises, part.flight: taken}.items()}
+
+
+def _own_flights(
+    v: StudyVerdict, asked: WhatIf, there: MeasuredAt, power_w: float
+) -> tuple[dict[str, Carried], Carried | None]:
     flow = carry(v, OUTCOMES["flow"], asked, there, None, {"pump": FLOW_BY_PUMP}, along=("pump",))
     ratio = 1.0 if flow is None else flow_ratio(v, flow)
 

@@ -359,6 +359,7 @@ def test_the_coolants_table_is_true(glycol: str) -> None:
         assert found.density_kg_m3 == pytest.approx(PropsSI("D", "T", at + 273.15, "P", 101325, fluid), rel=1e-3)
         thick = 1e3 * PropsSI("V", "T", at + 273.15, "P", 101325, fluid)
         assert found.viscosity_mpa_s == pytest.approx(thick, rel=0.02)  # straight lines between 10 K and 10 %
+        assert found.conductivity_w_m_k == pytest.approx(PropsSI("L", "T", at + 273.15, "P", 101325, fluid), rel=5e-3)
         assert found.heat_capacity_j_kg_k == pytest.approx(PropsSI("C", "T", at + 273.15, "P", 101325, fluid), rel=2e-3)
     with pytest.raises(TraceError, match="not at 90"):
         properties(90.0)

@@ -1,4 +1,4 @@
-"""What the coolant is, and its density, heat capacity and viscosity: from the table that ships."""
+"""What the coolant is, and its density, heat capacity, viscosity and conductivity: from the table that ships."""
 
 from __future__ import annotations
 
@@ -69,10 +69,11 @@ class Properties:
     density_kg_m3: float
     heat_capacity_j_kg_k: float
     viscosity_mpa_s: float
+    conductivity_w_m_k: float
 
 
 def properties(temperature_c: float, mix: Mix = WATER) -> Properties:
-    """Density, heat capacity and viscosity of water or a glycol mix; the viscosity is interpolated in its logarithm.
+    """What water or a glycol mix is like; the viscosity is interpolated in its logarithm.
 
     Raises
     ------
@@ -92,10 +93,15 @@ def properties(temperature_c: float, mix: Mix = WATER) -> Properties:
         raise TraceError(
             f"no properties of {share:.3g} % {glycol} by mass; known are 0 to {SHARES_PERCENT[-1]} % of {' and '.join(TABLE)}"
         )
-    table = np.asarray(TABLE[glycol], float)  # share, temperature, (density, heat capacity, viscosity)
+    table = np.asarray(TABLE[glycol], float)  # share, temperature, (density, heat capacity, viscosity, conductivity)
     table[:, :, 2] = np.log(table[:, :, 2])
     at_share = [
         [np.interp(share, SHARES_PERCENT, table[:, j, k]) for j in range(table.shape[1])] for k in range(table.shape[2])
     ]
-    density, capacity, thick = (float(np.interp(temperature_c, TEMPERATURES_C, row)) for row in at_share)
-    return Properties(density_kg_m3=density, heat_capacity_j_kg_k=capacity, viscosity_mpa_s=float(np.exp(thick)))
+    density, capacity, thick, conductivity = (float(np.interp(temperature_c, TEMPERATURES_C, row)) for row in at_share)
+    return Properties(
+        density_kg_m3=density,
+        heat_capacity_j_kg_k=capacity,
+        viscosity_mpa_s=float(np.exp(thick)),
+        conductivity_w_m_k=conductivity,
+    )

@@ -19,6 +19,16 @@ MEASURED, CARRIED, ESTIMATED = "measured", "carried", "estimated"
 LABELS = (MEASURED, CARRIED, ESTIMATED)  # from the surest down
 
 
+def between(low: float, high: float) -> tuple[float, float]:
+    """The middle of two factors, and the half-width of 95 % of what lies between them, as a share of it.
+
+    >>> between(1.0, 1.21)
+    (1.1, 0.090681818182)
+    """
+    middle = float(np.sqrt(low * high))
+    return round(middle, 12), round(float(0.95 * (high - low) / 2 / middle), 12)
+
+
 @dataclass(frozen=True, kw_only=True)
 class Answers:
     """How something answers a ratio x/x₀ of a setting: (x/x₀)^e with e anywhere in between."""
@@ -33,15 +43,16 @@ class Answers:
         >>> round(factor, 2), round(half, 2)
         (1.39, 0.15)
         """
-        ends = sorted((ratio**self.least, ratio**self.most))
-        middle = float(np.sqrt(ends[0] * ends[1]))
-        return middle, float(0.95 * (ends[1] - ends[0]) / 2 / middle)
+        low, high = sorted((ratio**self.least, ratio**self.most))
+        return between(low, high)
 
 
 RADIATOR_BY_FAN = Answers(least=-0.7, most=-0.25)
 RADIATOR_BY_FLOW = Answers(least=-0.15, most=0.0)
 BLOCK_BY_FLOW = Answers(least=-0.5, most=0.0)
 FLOW_BY_PUMP = Answers(least=0.95, most=1.3)
+FLOW_BY_VISCOSITY = Answers(least=-0.3, most=0.0)
+FLOW_BY_PART = 0.8  # how far down another part may take the flow, where no curve tells
 BY_POWER = 0.05  # share by which a resistance may be another for each factor of e in power that it was not measured at
 
 

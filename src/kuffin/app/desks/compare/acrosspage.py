@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-from functools import partial
-
-from kuffin.app.base.jobs import Job, Task
+from kuffin.app.desks.compare.otherstudies import OtherStudies
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
@@ -19,7 +17,6 @@ from kuffin.said.linkedwords import linked_working
 from kuffin.said.shownworking import Working
 from kuffin.verdict.across import Judged, Known, LinkedStudies, known_of, linked
 from kuffin.verdict.sidebyside import SharedPair, side_by_side
-from kuffin.verdict.study import judge
 
 _PURPOSE = (
     "Across studies sets candidates of different studies side by side, through a baseline that both have mounted. "
@@ -32,7 +29,7 @@ class AcrossPage(RenewedPage):
 
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
-        self._job: Job | None = None
+        self._others = OtherStudies(state)
         self._judged: list[Judged] = []
         self._wanted: int | None = None
         self.link = LinkedStudies()
@@ -62,33 +59,19 @@ class AcrossPage(RenewedPage):
         self.pairs.set_theme(theme)
 
     def renew(self) -> None:
-        """Judge the notebook's other studies in the background; what was judged before is quick."""
-        verdict, study, notebook = self.state.verdict, self.state.study, self.state.notebook
-        if self._job is not None:
-            self._job.cancel()
-            self._job = None
-        if verdict is None or study is None or notebook is None:
+        verdict, study = self.state.verdict, self.state.study
+        if verdict is None or study is None or self.state.notebook is None:
+            self._others.forget()
             self.show_purpose(_PURPOSE)
             return
         self.show_purpose("")
         self.said.setText("Reading the other studies …")
-        others = [s.id for s in notebook.studies() if s.id != study.id]
         first = Judged(study, verdict)
+        self._others.read(lambda found: self._judge_with([first, *found]))
 
-        def work(job: Task) -> list[Judged]:
-            found = []
-            for i, study_id in enumerate(others):
-                other = notebook.study(study_id)
-                begun = i / max(len(others), 1)
-                found.append(Judged(other, judge(notebook, other, partial(_held_at, job, begun))))
-            return found
-
-        def done(found: object) -> None:
-            self._job = None
-            self._judged = [first, *found]  # type: ignore[misc]
-            self._show()
-
-        self._job = self.state.jobs.start("reading the other studies", work, done, self.state.trouble.emit)
+    def _judge_with(self, judged: list[Judged]) -> None:
+        self._judged = judged
+        self._show()
 
     def _show(self) -> None:
         first, others = self._judged[0], self._judged[1:]
@@ -171,7 +154,7 @@ class AcrossPage(RenewedPage):
     def look_at(self, part_id: int) -> None:
         """Show what is known of a part; once the studies are read."""
         self._wanted = part_id
-        if self._judged and self._job is None:
+        if self._judged and not self._others.reading:
             self._show()
 
     def _show_part(self) -> None:
@@ -211,8 +194,3 @@ class AcrossPage(RenewedPage):
 
     def _explain(self, i: int) -> None:
         self.working.emit(linked_working(self.link, self.link.rows[i]))
-
-
-def _held_at(job: Task, share: float, _done: int, _all: int) -> None:
-    """While one study is judged, what is shown as done stays."""
-    job.report(share)

@@ -1,32 +1,37 @@
-"""What if: candidates at another power, in another room, with other fans or another pump speed."""
+"""What if: candidates at another power, in another room, with other fans, another pump speed, part or coolant."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 import numpy as np
-from PySide6.QtWidgets import QWidget
+from PySide6.QtWidgets import QComboBox, QWidget
 
 from kuffin.app.base.jobs import Job, Task
+from kuffin.app.desks.compare.otherstudies import OtherStudies
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.app.widgets.forms import NumberLine, flowing, number
+from kuffin.app.widgets.forms import NumberLine, choice, flowing, number, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import begun
 from kuffin.core.predict.carrying import Foreseen
 from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
-from kuffin.verdict.carried import WhatIf, measured_at
+from kuffin.verdict.across import Judged
+from kuffin.verdict.carried import OtherPart, WhatIf, measured_at
+from kuffin.verdict.otherparts import coolants_of, parts_elsewhere, with_parts
 from kuffin.verdict.predicting import Prediction, as_measured, difference, predict, predict_all
 from kuffin.verdict.study import StudyVerdict
 
 _PURPOSE = (
-    "What if carries what was measured to another power, room, fan or pump speed. It needs temperatures per watt of two mounts of a "
+    "What if carries what was measured to another power, room, fan or pump speed, part or coolant. It needs temperatures per watt of two mounts of a "
     "candidate at least; every step says whether it was measured, carried or estimated."
 )
+_AS_THERE = "as on the bench"
 _POWERS = 11
 _MOST_PAIRS = 6
 
@@ -47,14 +52,23 @@ class WhatIfPage(RenewedPage):
             line.given.connect(lambda _v: self._ask())
             line.refused.connect(state.trouble.emit)
 
+        self.part = choice([(_AS_THERE, None)], "Another part")
+        self.coolant = choice([(_AS_THERE, None)], "Another coolant")
+        for chooser in (self.part, self.coolant):
+            chooser.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+            chooser.activated.connect(lambda _i: self._ask())
+        self._part_row = row(text("with", style="muted", wrap=False), self.part)
+
         def label(words: str) -> QWidget:
             return text(words, style="muted", wrap=False)
 
         self.column.addWidget(
             flowing(
-                label("at"), self.power, label("air"), self.air, label("fans"), self.fan, label("%, pump"), self.pump, label("%, limit"), self.limit, label("°C")
+                label("at"), self.power, label("air"), self.air, label("fans"), self.fan, label("%, pump"), self.pump, label("%, limit"), self.limit, label("°C"), self._part_row, row(label("coolant"), self.coolant)
             )
         )  # fmt: skip
+        self.trouble = text(style="warn")
+        self.column.addWidget(self.trouble)
         self.heading = text(style="heading")
         self.plot = CurvePlot(theme, "Temperature against power", 320)
         self.plot.moved.connect(self.power.setValue)
@@ -70,6 +84,9 @@ class WhatIfPage(RenewedPage):
         self.found: dict[str, Prediction] = {}
         self._of: int | None = None
         self._job: Job | None = None
+        self._others = OtherStudies(state)
+        self._judged: list[Judged] = []
+        self._parts: list[OtherPart] = []
         self._curves: list[DrawnCurve] = []
 
     def set_theme(self, theme: Theme) -> None:
@@ -83,6 +100,8 @@ class WhatIfPage(RenewedPage):
             return
         if self._of != v.study_id:
             self._of = v.study_id
+            self._judged, self._parts = [], []
+            self._offer(v)
             for box, value in ((self.power, v.reference_power_w), (self.air, v.reference_air_c)):
                 box.blockSignals(True)
                 box.setValue(value)
@@ -92,9 +111,45 @@ class WhatIfPage(RenewedPage):
             self.pump.show_value(usual.pump)
             self.limit.show_value(None)
         self._ask()
+        self._others.read(self._judge_with)
+
+    def _judge_with(self, judged: list[Judged]) -> None:
+        """The other studies are read: their parts can be chosen."""
+        v = self.state.verdict
+        if v is None or self.state.study is None:
+            return
+        self._judged = judged
+        self._parts, _ = parts_elsewhere(Judged(self.state.study, v), judged)
+        self._offer(v)
+
+    def _offer(self, v: StudyVerdict) -> None:
+        """Fill the choices of parts and coolants; one that is there no longer is as on the bench."""
+        ways = v.evidence.ways
+        named = [(f"{p.name} ({p.study})", f"{p.study}\n{p.name}") for p in self._parts]
+        refill(self.part, [(_AS_THERE, None), *named], self.part.currentData())
+        mixes = coolants_of(() if ways is None else ways.shelf)
+        refill(self.coolant, [(_AS_THERE, None), *((m.name, m.name) for m in mixes)], self.coolant.currentData())
+        self._part_row.setVisible(bool(self._parts))
 
     def asked(self) -> WhatIf:
-        """What stands in the fields."""
+        """What stands in the fields, with the part and the coolant that are chosen.
+
+        Raises
+        ------
+        CompareError
+            Where nothing tells what another coolant would do.
+        """
+        plain = self._plain()
+        v, study = self.state.verdict, self.state.study
+        if v is None or study is None:
+            return plain
+        part = next((p for p in self._parts if f"{p.study}\n{p.name}" == self.part.currentData()), None)
+        source = next((j for j in self._judged if part is not None and j.verdict is part.verdict), None)
+        shelf = () if v.evidence.ways is None else v.evidence.ways.shelf
+        coolant = next((m for m in coolants_of(shelf) if m.name == self.coolant.currentData()), None)
+        return with_parts(Judged(study, v), plain, part, source, coolant)
+
+    def _plain(self) -> WhatIf:
         return WhatIf(
             power_w=self.power.value(),
             air_c=self.air.value(),
@@ -111,11 +166,19 @@ class WhatIfPage(RenewedPage):
             asked = self.asked()
             self.found = predict_all(v, asked)
         except KuffinError as error:
-            self.show_purpose(f"{_PURPOSE} {begun(str(error))}.")
+            self._shown(f"{begun(str(error))}.")
             return
-        self.show_purpose("")
+        self._shown("")
         self._show(v, asked)
         self._draw(v, asked)
+
+    def _shown(self, trouble: str) -> None:
+        """Show the picture and its tables, or why there are none; what is asked for can be changed in either case."""
+        self.show_purpose("")
+        self.trouble.setText(trouble)
+        self.trouble.setVisible(bool(trouble))
+        for widget in (self.heading, self.plot, self.table, self.pairs, self.note):
+            widget.setVisible(not trouble)
 
     def _show(self, v: StudyVerdict, asked: WhatIf) -> None:
         def warm(p: Prediction) -> Foreseen:
@@ -177,9 +240,7 @@ class WhatIfPage(RenewedPage):
         def work(job: Task) -> list[dict[str, Prediction]]:
             out = []
             for i, power in enumerate(powers):
-                out.append(
-                    predict_all(v, WhatIf(power_w=float(power), air_c=asked.air_c, fan=asked.fan, pump=asked.pump))
-                )
+                out.append(predict_all(v, replace(asked, power_w=float(power), limit_c=None)))
                 job.report((i + 1) / len(powers))
             return out
 
