@@ -9,7 +9,7 @@ from kuffin.core.base.errors import CompareError, KuffinError
 from kuffin.core.bench.undertest import KINDS, kind_under_test
 from kuffin.core.flow.circuit import in_series
 from kuffin.core.heat.coolant import Mix, mix_told, properties
-from kuffin.core.predict.carrying import FLOW_BY_VISCOSITY, between
+from kuffin.core.predict.carrying import FLOW_BY_VISCOSITY, halfway
 from kuffin.core.predict.coolantheat import BLOCK_FILM, RADIATOR_FILM, by_coolant
 from kuffin.notebook.entities import Part
 from kuffin.reading.configurations import parts_of
@@ -140,7 +140,7 @@ def _other_flow(
         except KuffinError:
             ratio, whole = 0.0, False
         if ratio > 0:
-            middle, share = (ratio, 0.03) if whole else between(*sorted((ratio, 1.0)))
+            middle, share = (ratio, 0.03) if whole else halfway(*sorted((ratio, 1.0)))
             known = "by the shelf’s curves" if whole else "by the shelf’s curves, which do not tell the whole loop"
             return OtherFlow(factor=middle, share=share, why=f"{100 * middle:.0f} % of the flow, {known}")
     if swap is not None or coolant is None or was is None:

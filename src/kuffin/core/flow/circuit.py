@@ -32,7 +32,11 @@ Circuit = tuple[Stage, ...]  # one after the other
 
 
 def in_series(names: Sequence[str]) -> Circuit:
-    """Parts one after the other."""
+    """Parts one after the other.
+
+    >>> words_of(in_series(["Tern", "Reed"]))
+    'Tern + Reed'
+    """
     return tuple((Branch(name),) for name in names)
 
 

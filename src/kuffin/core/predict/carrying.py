@@ -19,10 +19,10 @@ MEASURED, CARRIED, ESTIMATED = "measured", "carried", "estimated"
 LABELS = (MEASURED, CARRIED, ESTIMATED)  # from the surest down
 
 
-def between(low: float, high: float) -> tuple[float, float]:
+def halfway(low: float, high: float) -> tuple[float, float]:
     """The middle of two factors, and the half-width of 95 % of what lies between them, as a share of it.
 
-    >>> between(1.0, 1.21)
+    >>> halfway(1.0, 1.21)
     (1.1, 0.090681818182)
     """
     middle = float(np.sqrt(low * high))
@@ -44,7 +44,7 @@ class Answers:
         (1.39, 0.15)
         """
         low, high = sorted((ratio**self.least, ratio**self.most))
-        return between(low, high)
+        return halfway(low, high)
 
 
 RADIATOR_BY_FAN = Answers(least=-0.7, most=-0.25)

@@ -11,7 +11,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from kuffin.core.heat.coolant import Properties
-from kuffin.core.predict.carrying import between
+from kuffin.core.predict.carrying import halfway
 
 
 @dataclass(frozen=True)
@@ -41,4 +41,4 @@ def by_coolant(was: Properties, now: Properties, film: FilmShare) -> tuple[float
     viscosity = now.viscosity_mpa_s / was.viscosity_mpa_s
     films = (k, k ** (2 / 3) * (density * c) ** (1 / 3), k**0.6 * c**0.4 * density**0.8 * viscosity**-0.4)
     factors = [1 + share * (1 / h - 1) for h in films for share in (film.least, film.most)]
-    return between(min(factors), max(factors))
+    return halfway(min(factors), max(factors))
