@@ -91,7 +91,7 @@ def test_curves_of_the_parts_go_along_and_recordings_where_they_are_asked_for(
 
 def test_drawn_studies_come_to_the_same_verdict(tmp_path: Path, elsewhere: Notebook) -> None:
     rng = np.random.default_rng(17)
-    for n in range(6):
+    for n in range(3):
         folder = tmp_path / str(n)
         folder.mkdir()
         with closing(made(folder, names=("Tern", "Plover", "Knot")[: 2 + n % 2])) as book:

@@ -199,10 +199,10 @@ class TestOwnWords:
 NASTY = ("<script>alert(1)</script>", "{{ 7 * 7 }}", "سدج ‮evil", "😀 & <b>", '"><img src=x onerror=alert(1)>')
 
 
-@pytest.mark.parametrize("name", NASTY)
-def test_names_and_words_are_text_wherever_they_stand(book: Notebook, name: str) -> None:
+def test_names_and_words_are_text_wherever_they_stand(book: Notebook) -> None:
     first, second = book.study(1).live_candidates
-    edits.change_candidates(book, 1, [(first.id, name), (second.id, second.name)])
+    edits.change_candidates(book, 1, [(first.id, NASTY[0]), (second.id, " ".join(NASTY[1:]))])
+    name = " ".join(NASTY)
     edits.change_study(book, 1, "ask", question=name)
     publishedits.write_words(book, 1, "answer", f"{name} and {{answer}}", {})
     publishedits.entitle_section(book, 1, "answer", name)

@@ -34,6 +34,7 @@ from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.livebench import SimulatedBench
 from kuffin.simulated.served import ServedBench
 from tests.recording.jumpingclock import JumpingClock
+from tests.recording.waiting import wait_until
 
 
 class Counting:
@@ -98,8 +99,7 @@ def test_a_changed_system_time_is_marked_and_touches_nothing(demo: Path, monkeyp
     steps = (Step(name="idle", settle="clock", longest_min=60), Step(name="load", load="x"))
     live = LiveRun(notebook, study, candidate.name, None, open_simulated(study, candidate, None, 60), steps, Limits())
     live.start()
-    time.sleep(1.5)
-    live.tick()
+    wait_until(lambda: live.tick().rows > 10)
     real = time.time
     monkeypatch.setattr(time, "time", lambda: real() - 7200)
     live.tick()
@@ -200,11 +200,15 @@ def test_a_load_that_only_a_person_can_stop_is_not_said_to_be_stopped(demo: Path
     opened = OpenBench(name="by hand", instruments=[bench], load=LoadByHand(), interval_s=bench.interval_s, speed=60)
     live = LiveRun(notebook, study, "Reed", None, opened, (Step(name="load", load="x"),), Limits(die_c=45.0))
     live.start()
-    end = time.monotonic() + 20
-    while live.running and time.monotonic() < end:
-        now = live.tick()
+    seen = []
+
+    def over() -> bool:
+        seen.append(live.tick())
         live.acted()
-        time.sleep(0.05)
+        return not live.running
+
+    wait_until(over)
+    now = seen[-1]
     live.close()
     assert "past its limit of 45 °C" in live.over and "STOP THE LOAD NOW" in live.over
     assert "load is stopped" not in live.over and any(a.stop for a in now.alarms)

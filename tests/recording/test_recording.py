@@ -39,6 +39,7 @@ from kuffin.simulated.livebench import SimulatedBench
 from kuffin.simulated.station import built
 from kuffin.verdict.study import judge
 from tests.recording.jumpingclock import JumpingClock
+from tests.recording.waiting import wait_until
 
 
 class Meter:
@@ -181,12 +182,10 @@ class TestAFullDiskAtTheEnd:
         bench = open_simulated(study, study.live_candidates[1], None, 60)
         live = LiveRun(notebook, study, study.live_candidates[1].name, None, bench, steps, Limits())
         live.start()
-        time.sleep(2.2)
-        live.tick()
+        wait_until(lambda: live.tick().rows > 60)
         full[0] = True
-        time.sleep(1.5)
+        wait_until(lambda: any("wait in memory" in t for t in live.tick().troubles) and live.recorder.waiting > 20)
         live.mark("after it was full")
-        assert any("wait in memory" in t for t in live.tick().troubles)
         live.stop()
         assert not live.close() and live.recorder.waiting > 20 and "full" in live.keeping.unkept
         return notebook, live, full
