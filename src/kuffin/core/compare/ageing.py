@@ -1,0 +1,204 @@
+"""Ageing: what a mount that was left in place reads after days, weeks and months, less what the baseline did over the same time.
+
+Difference of differences (D. Card, A. B. Krueger, *American Economic Review* 84 (1994)): what moved both alike is the bench's.
+A trend is linear in the logarithm of time, a step stands between two readings; which of the two by Akaike's criterion for few
+readings (C. M. Hurvich, C.-L. Tsai, *Biometrika* 76 (1989)). The scatter is pooled over all mounts and never taken for less than the
+readings' own.
+"""
+
+from __future__ import annotations
+
+import datetime as dt
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from kuffin.core.base.student import t_quantile
+
+Array = NDArray[np.float64]
+TREND, STEP, SO_FAR = "trend", "step", "so far"
+LEAST_RECHECKS = 3
+NEAR_DAYS = 2.0  # so near must the baseline have been read, to stand for the bench of that day
+_STEP_FROM = 6  # readings, from which the criterion can tell a step from a trend
+
+
+@dataclass(frozen=True, kw_only=True)
+class AgedReading:
+    """A reading of a mount that was left in place.
+
+    Attributes
+    ----------
+    days : float
+        Since its first reading.
+    value : float
+        Less the baseline's at the same time.
+    u95 : float
+        The half-width of both together.
+    unlike : float
+        By how much the bench's move may be another at this mount's level than at the baseline's; see `less_baseline`.
+    """
+
+    days: float
+    value: float
+    u95: float
+    unlike: float = 0.0
+
+
+@dataclass(frozen=True, kw_only=True)
+class Ageing:
+    """How a mount changed over time.
+
+    Attributes
+    ----------
+    way : str
+        ``trend``, ``step``, or ``so far`` with fewer than three rechecks: then it is the last reading less the first.
+    change : float
+        From the first reading to the last, as fitted.
+    half : float
+        The half-width of its 95 % interval.
+    step_after : float or None
+        Days: the step is between this reading and the next one.
+    df : float
+        Degrees of freedom of the scatter; 0: the readings' own alone.
+    sd : float
+        The scatter that the interval comes from.
+    """
+
+    way: str
+    change: float
+    half: float
+    days: float
+    step_after: float | None = None
+    df: float = 0.0
+    sd: float = 0.0
+
+    @property
+    def aged(self) -> bool:
+        """Whether it may be said that it changed."""
+        return self.way != SO_FAR and abs(self.change) > self.half
+
+    def at(self, days: float) -> float:
+        """The fitted change at a time since the first reading."""
+        if self.way == STEP and self.step_after is not None:
+            return self.change if days > self.step_after else 0.0
+        return self.change * float(log_time(days) / log_time(self.days)) if self.days > 0 else 0.0
+
+
+def log_time(days: float | Array) -> Array:
+    """Time as ageing goes by it: log10(1 + t/1 d).
+
+    >>> [round(float(log_time(d)), 2) for d in (0.0, 9.0, 99.0)]
+    [0.0, 1.0, 2.0]
+    """
+    return np.log10(1.0 + np.maximum(np.asarray(days, float), 0.0))
+
+
+@dataclass(frozen=True)
+class _Fit:
+    change: float
+    unit_se: float  # the standard error of the change for a scatter of one
+    rss: float
+    parameters: int
+    step: int | None = None
+
+
+def ageing(readings: Mapping[str, Sequence[AgedReading]]) -> dict[str, Ageing]:
+    """How each mount changed; those with one reading are left out.
+
+    Parameters
+    ----------
+    readings : mapping of name to sequence of AgedReading
+        In the order of time; the first is the mount's first reading.
+
+    >>> at = (0, 1, 7, 30, 90)
+    >>> noise = (0.02, -0.03, 0.01, 0.02, -0.02)
+    >>> rows = [AgedReading(days=d, value=20 + 0.5 * float(log_time(d)) + e, u95=0.05) for d, e in zip(at, noise)]
+    >>> found = ageing({"Chalk": rows})["Chalk"]
+    >>> found.way, round(found.change, 1), found.aged
+    ('trend', 1.0, True)
+    """
+    fits: dict[str, _Fit] = {}
+    for name, rows in readings.items():
+        if len(rows) > LEAST_RECHECKS:
+            fits[name] = _best(log_time(np.array([r.days for r in rows])), np.array([r.value for r in rows]))
+    df = float(sum(len(readings[n]) - f.parameters for n, f in fits.items()))
+    own = np.array([r.u95 / 1.96 for rows in readings.values() for r in rows])
+    floor = float(np.sqrt(np.mean(own**2))) if own.size else 0.0
+    sd = max(float(np.sqrt(sum(f.rss for f in fits.values()) / df)), floor) if df > 0 else floor
+    out = {}
+    for name, rows in readings.items():
+        if len(rows) < 2:
+            continue
+        days = rows[-1].days
+        fit = fits.get(name)
+        if fit is None:
+            half = float(np.hypot(rows[0].u95, rows[-1].u95))
+            out[name] = Ageing(way=SO_FAR, change=rows[-1].value - rows[0].value, half=half, days=days)
+            continue
+        places = 1 if fit.step is None else len(rows) - 1  # a step was looked for at each of them
+        half = t_quantile(1 - 0.025 / places, df) * sd * fit.unit_se
+        half += max(r.unlike for r in rows) - min(r.unlike for r in rows)  # it is one or the other, and no scatter
+        out[name] = Ageing(
+            way=TREND if fit.step is None else STEP,
+            change=fit.change,
+            half=half,
+            days=days,
+            step_after=None if fit.step is None else rows[fit.step - 1].days,
+            df=df,
+            sd=sd,
+        )
+    return out
+
+
+def _best(x: Array, y: Array) -> _Fit:
+    """The trend, or the best step where the criterion has it."""
+    n = y.size
+    sxx = float(((x - x.mean()) ** 2).sum())
+    slope = float(((x - x.mean()) * y).sum()) / sxx if sxx > 0 else 0.0
+    rest = y - y.mean() - slope * (x - x.mean())
+    span = float(x[-1] - x[0])
+    trend = _Fit(slope * span, span / np.sqrt(sxx) if sxx > 0 else np.inf, float(rest @ rest), 2)
+    if n < _STEP_FROM:
+        return trend
+    steps = []
+    for j in range(1, n):
+        before, after = y[:j], y[j:]
+        rss = float(((before - before.mean()) ** 2).sum() + ((after - after.mean()) ** 2).sum())
+        steps.append(_Fit(float(after.mean() - before.mean()), float(np.sqrt(1 / j + 1 / (n - j))), rss, 3, j))
+    return min((trend, min(steps, key=lambda f: f.rss)), key=lambda f: _aicc(f, n))
+
+
+def _aicc(fit: _Fit, n: int) -> float:
+    k = fit.parameters + 1  # and the scatter
+    return n * float(np.log(max(fit.rss, 1e-12) / n)) + 2 * k + 2 * k * (k + 1) / (n - k - 1)
+
+
+def less_baseline(value: float, first: float, base: float, base_first: float) -> tuple[float, float]:
+    """A reading less what the baseline moved since its first one, and by how much that may be wrong.
+
+    A bench moves by kelvins (an offset) or by a share (a gain), and nobody knows which: at another level than the baseline's the two
+    differ, and the middle of both is taken.
+
+    >>> less_baseline(31.5, 30.0, 41.0, 40.0)
+    (30.625, -0.125)
+    """
+    moved = base - base_first
+    unlike = moved * (first / base_first - 1) / 2 if base_first else 0.0
+    return value - moved - unlike, unlike
+
+
+def nearest_in_time(at: dt.datetime, others: Sequence[tuple[dt.datetime, float]]) -> float | None:
+    """The value that was read nearest to a moment, where that is within two days; else None.
+
+    >>> noon = dt.datetime(2026, 3, 1, 12)
+    >>> nearest_in_time(noon, [(dt.datetime(2026, 3, 2, 12), 7.0), (dt.datetime(2026, 3, 9), 8.0)])
+    7.0
+    >>> nearest_in_time(noon, [(dt.datetime(2026, 3, 9), 8.0)]) is None
+    True
+    """
+    if not others:
+        return None
+    when, value = min(others, key=lambda o: abs(o[0] - at))
+    return value if abs((when - at).total_seconds()) <= NEAR_DAYS * 86400 else None
