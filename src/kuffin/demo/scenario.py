@@ -16,6 +16,7 @@ import numpy as np
 from kuffin.core.base.wholefile import write_whole
 from kuffin.demo.blocks import BLOCK_RUNS, add_block_study
 from kuffin.demo.cards import CARD_BLOCKS, ROUNDS, TESTS, add_card_study
+from kuffin.demo.halfyear import add_half_year
 from kuffin.demo.pads import add_pad_study
 from kuffin.demo.pastes import add_paste_study
 from kuffin.demo.prepared import prepare_mounts
@@ -131,6 +132,7 @@ def build_demo(path: Path | str, progress: Callable[[int, int], None] | None = N
             add_card_study(notebook, _after(progress, 2 * sum(map(len, ORDER)) + BLOCK_RUNS, total)),
             add_pad_study(notebook),
             add_quiet_study(notebook),
+            add_half_year(notebook),
         ]
         add_restrictions(notebook)
         forget_history(notebook)

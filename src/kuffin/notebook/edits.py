@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 from collections.abc import Mapping as MappingType
 from collections.abc import Sequence
 from dataclasses import KW_ONLY, dataclass, field, replace
@@ -20,6 +21,8 @@ from kuffin.notebook.entities import Binnable, Candidate, Exclusion, Mount, Part
 from kuffin.notebook.samples import write_chunks
 from kuffin.notebook.store import Notebook
 from kuffin.notebook.twins import twin_of
+
+RECHECK_FROM_H = 12.0  # so long after a mount's first run another one is a recheck, where the study plans any
 
 
 def add_study(
@@ -265,6 +268,7 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
         closed=new.closed,
         condition=" ".join(new.condition.split()),
         settings=dict(new.settings),
+        recheck=_is_recheck(session.get_one(Mount, mount_id), session.get_one(Study, study_id), table.start),
     )
     session.add(run)
     session.flush()
@@ -274,6 +278,20 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     if new.roles is not None:
         remember(session, new.shape or table.shape_key, Remembered(chosen, dict(new.units or {}), whose))
     return run.id
+
+
+def _is_recheck(mount: Mount, study: Study, started: str | None) -> bool:
+    """Whether a run is one of the later ones that the study plans: half a day or more after its mount's first."""
+    if not study.plan.get("rechecks") or not started or not mount.first_read:
+        return False
+    later = dt.datetime.fromisoformat(started) - dt.datetime.fromisoformat(mount.first_read)
+    return later >= dt.timedelta(hours=RECHECK_FROM_H)
+
+
+def call_recheck(notebook: Notebook, run_id: int, on: bool) -> None:
+    """Say that a run is a recheck of its mount, or one of its first."""
+    with notebook.edit("say that a run is a recheck" if on else "say that a run is no recheck") as session:
+        session.get_one(Run, run_id).recheck = on
 
 
 def _mount_for(session: Session, study_id: int, new: NewRun) -> int:

@@ -93,6 +93,20 @@ def _moment(value: Any) -> bool:
     return not value or dt.datetime.fromisoformat(value) is not None
 
 
+def _rechecks(value: dict[str, Any]) -> bool:
+    """After which days, how long a rest before, and which mounts stay in place."""
+    days, mounts, rest = value.get("days", []), value.get("mounts", []), value.get("rest_h", 0.0)
+    return (
+        set(value) <= {"days", "mounts", "rest_h"}
+        and isinstance(days, list)
+        and all(0 < d <= 3660 for d in days)
+        and isinstance(mounts, list)
+        and all(float(m).is_integer() for m in mounts)
+        and isinstance(rest, (int, float))
+        and 0 <= rest <= 1000
+    )
+
+
 def _days(value: Any) -> bool:
     return all(dt.date.fromisoformat(day) is not None for day in value)
 
@@ -136,6 +150,7 @@ _PLAN = {
     "family": Text | None,
     "correct_by_baseline": bool | None,
     "thresholds": dict[str, Number],
+    "rechecks": _Checked(dict[str, Number | list[Number]], _rechecks),
 }
 _PUBLISHED = {
     "order": Annotated[list[Text], Meta(max_length=200)],

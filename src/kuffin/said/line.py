@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 from collections import Counter
 from dataclasses import dataclass
 
@@ -23,7 +24,9 @@ from kuffin.core.compare.pairwords import (
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
+from kuffin.said.ageingwords import day_words, due_words
 from kuffin.said.whatnextwords import stop_words
+from kuffin.verdict.ageing import due_rechecks, rest_ends
 from kuffin.verdict.chosenoutcomes import instead_of
 from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
@@ -64,26 +67,39 @@ def continued(sentence: str) -> str:
     return sentence[0].lower() + sentence[1:] if sentence.startswith(("By ", "As read, ")) else sentence
 
 
-def verdict_line(v: StudyVerdict, planned: Mount | None = None) -> VerdictLine:
+def verdict_line(v: StudyVerdict, planned: Mount | None = None, now: dt.datetime | None = None) -> VerdictLine:
     """What may be said so far, and what to do next.
 
     Parameters
     ----------
     planned : Mount, optional
         The mount that the plan has next.
+    now : datetime, optional
+        What is due is told by it; without it nothing is.
     """
     step = _next(v)
     if planned is not None and step.action == "add":
-        step = _prepare(v, planned, step)
+        step = _prepare(v, planned, step, now)
+    due = [d for d in due_rechecks(v.evidence.study) if now is not None and d.at <= now]
+    if due and now is not None and step.action != "inspect":
+        step = NextStep(
+            f"recheck {due[0].label}", f"it stays in place: {due_words(due[0], now)}", "run", due[0].mount.id
+        )
     return VerdictLine(_sentence(v), step)
 
 
-def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep) -> NextStep:
+def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep, now: dt.datetime | None) -> NextStep:
     make = kind_under_test(v.under_test).make
     what = f"{planned.candidate.name}, round {planned.round}"
     if planned.open_run is not None:
         hint = "its recording was cut off, or is going on: go on with it, or close it as it is"
         return NextStep(f"see to {what}", hint, "run", planned.id)
+    rested = rest_ends(v.evidence.study, planned)
+    if rested is not None and now is not None and now < rested:
+        when = f"{rested:%H:%M}" if rested.date() == now.date() else f"{rested:%H:%M} on {day_words(rested)}"
+        return NextStep(
+            f"let {what} rest until {when}", "the plan gives it its rest before the first reading", "run", planned.id
+        )
     if planned.ready_at:
         return NextStep(
             f"run {what}",

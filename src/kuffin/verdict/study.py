@@ -187,7 +187,7 @@ def judge(
         Called with each run and its result as soon as that is there.
     """
     mounts, ways = mounts_of(study), ways_of(notebook, study)
-    runs: list[Run] = [r for _, m in mounts for r in m.live_runs]
+    runs: list[Run] = [r for _, m in mounts for r in m.read_runs]
     results: dict[int, RunResult] = {}
     for done, run in enumerate(runs):
         results[run.id] = run_result(notebook, study, run, ways)

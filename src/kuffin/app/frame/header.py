@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import datetime as dt
+
 from PySide6.QtCore import Signal
 from PySide6.QtGui import QAction
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
@@ -76,7 +78,7 @@ class Header(QWidget):
             self.next.setVisible(False)
             self.hint.setText("")
             return
-        line = verdict_line(verdict, next_mount(study))
+        line = verdict_line(verdict, next_mount(study), dt.datetime.now())
         step = line.step
         if self._state.untold and step.action == "inspect":
             step = NextStep(

@@ -63,7 +63,7 @@ class Follower(QObject):
 
     def _samples(self, run_id: int, where: Where) -> None:
         verdict, study, notebook = self._state.verdict, self._state.study, self._state.notebook
-        run = next((r for m in self._state.mounts() for r in m.live_runs if r.id == run_id), None)
+        run = next((r for m in self._state.mounts() for r in m.read_runs if r.id == run_id), None)
         if verdict is None or study is None or notebook is None or run is None or run_id not in verdict.results:
             return
         result = verdict.results[run_id].at(where.condition)

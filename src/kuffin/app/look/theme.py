@@ -125,7 +125,7 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QPushButton#big[quiet="true"], QPushButton#big:disabled {{ background: transparent; color: {t.muted}; border: 1px solid {t.hairline}; padding: 7px 17px; }}
     QPushButton#desk {{ border: none; border-bottom: 2px solid transparent; border-radius: 0; padding: 5px 2px; margin-right: 22px;
         color: {t.muted}; font-size: {pt(12)}; background: transparent; }}
-    QPushButton#desk:checked {{ color: {t.ink}; font-weight: bold; border-bottom: 2px solid {t.accent}; }}
+    QPushButton#desk:checked {{ color: {t.ink}; border-bottom: 2px solid {t.accent}; }}
     QPushButton#desk:focus {{ border-bottom: 2px dotted {t.accent}; }}
     QPushButton#page {{ border: none; border-radius: 3px; padding: 3px 9px; color: {t.muted}; background: transparent; }}
     QPushButton#page:hover {{ color: {t.ink}; }}

@@ -190,7 +190,7 @@ class State(QObject):
         mount = self.mount()
         if mount is None:
             return None
-        chosen = next((r for r in mount.live_runs if r.id == self._run_id), None)
+        chosen = next((r for r in mount.read_runs if r.id == self._run_id), None)
         return chosen or mount.run_under(None if self.verdict is None else self.verdict.condition)
 
     def look_at_run(self, run_id: int | None) -> None:

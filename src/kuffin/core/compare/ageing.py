@@ -92,7 +92,7 @@ def log_time(days: float | Array) -> Array:
     >>> [round(float(log_time(d)), 2) for d in (0.0, 9.0, 99.0)]
     [0.0, 1.0, 2.0]
     """
-    return np.log10(1.0 + np.maximum(np.asarray(days, float), 0.0))
+    return np.asarray(np.log10(1.0 + np.maximum(np.asarray(days, float), 0.0)), dtype=np.float64)
 
 
 @dataclass(frozen=True)

@@ -8,7 +8,7 @@ from typing import Any
 from sqlalchemy import JSON
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
-SCHEMA_VERSION = 10
+SCHEMA_VERSION = 11
 APPLICATION_ID = 0x4B554646  # "KUFF"
 
 

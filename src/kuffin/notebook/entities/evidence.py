@@ -35,9 +35,29 @@ class Mount(Binnable):
     sample: Mapped[Sample | None] = relationship()
 
     @property
-    def live_runs(self) -> list[Run]:
-        """Runs that count: neither in the bin, nor still being recorded, nor a second log of another."""
+    def _told(self) -> list[Run]:
+        """Runs that are neither in the bin, nor still being recorded, nor a second log of another."""
         return [r for r in self.runs if r.binned_at is None and r.closed and r.joins_id is None]
+
+    @property
+    def live_runs(self) -> list[Run]:
+        """Runs that count: those that tell what the mount was like when it was new."""
+        return [r for r in self._told if not r.recheck]
+
+    @property
+    def rechecks(self) -> list[Run]:
+        """Runs of later, when it had been left in place, by their begin."""
+        return sorted((r for r in self._told if r.recheck), key=lambda r: (r.started_at or "", r.id))
+
+    @property
+    def read_runs(self) -> list[Run]:
+        """All runs that can be looked at: the first ones, then the rechecks."""
+        return [*self.live_runs, *self.rechecks]
+
+    @property
+    def first_read(self) -> str | None:
+        """When its first run began; None where no clock tells."""
+        return min((r.started_at for r in self.live_runs if r.started_at), default=None)
 
     def run_under(self, condition: str | None) -> Run | None:
         """The last run under a condition, or the last one where none tells that it was; None without a run."""
@@ -113,6 +133,7 @@ class Run(Binnable):
     closed: Mapped[bool] = mapped_column(default=True)  # False while it is recorded, and after a kill
     note: Mapped[str] = mapped_column(default="")
     joins_id: Mapped[int | None] = mapped_column(ForeignKey("run.id"))
+    recheck: Mapped[bool] = mapped_column(default=False)  # the mount was left in place, and tested again later
     condition: Mapped[str] = mapped_column(
         default=""
     )  # what it was tested under, where a log holds one test; blank: not told

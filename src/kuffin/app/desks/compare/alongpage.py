@@ -43,7 +43,7 @@ from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.unbeatensettings import settings_of
 
 _PURPOSE = (
-    "Along a sweep sets an outcome against fan speed, pump speed, flow, power or loudness. It needs mounts that were tested at three "
+    "Sweep sets an outcome against fan speed, pump speed, flow, power or loudness. It needs mounts that were tested at three "
     "settings or more: let the protocol sweep one (Plan · Protocol), or type readings for each setting."
 )
 

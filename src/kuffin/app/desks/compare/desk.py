@@ -24,10 +24,11 @@ if TYPE_CHECKING:
 # key, title, and where the page is: each brings its own imports, off the window's start
 _PAGES = (
     ("outcomes", "Outcomes", "outcomespage", "OutcomesPage"),
-    ("along", "Along a sweep", "alongpage", "AlongPage"),
+    ("along", "Sweep", "alongpage", "AlongPage"),
     ("schools", "Schools", "schoolspage", "SchoolsPage"),
     ("claims", "Claims", "claimspage", "ClaimsPage"),
     ("baseline", "Baseline", "baselinepage", "BaselinePage"),
+    ("ageing", "Ageing", "ageingpage", "AgeingPage"),
     ("scatter", "Scatter", "scatterpage", "ScatterPage"),
     ("rounds", "Rounds", "roundspage", "RoundsPage"),
     ("left out", "Left out", "leftoutpage", "LeftOutPage"),

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QShowEvent
-from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
@@ -18,6 +18,9 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.texts import link_button, text
+from kuffin.notebook import edits
+from kuffin.notebook.entities import Study
+from kuffin.verdict.ageing import rechecks_of
 from kuffin.verdict.beforeafter import states_of
 
 if TYPE_CHECKING:
@@ -65,6 +68,12 @@ class InspectDesk(QWidget):
         head.addWidget(self.title)
         head.addSpacing(10)
         head.addWidget(self.tests)
+        self.recheck = QCheckBox("recheck")
+        self.recheck.setToolTip(
+            "The mount was left in place and tested again later: it tells of ageing, and is not part of the comparison"
+        )
+        self.recheck.toggled.connect(self._call_recheck)
+        head.addWidget(self.recheck)
         head.addSpacing(10)
         head.addWidget(self.state_word, 1)
         self.mender = link_button(
@@ -183,8 +192,13 @@ class InspectDesk(QWidget):
             result = verdict.results.get(run.id) if verdict else None
             self.title.setText(f"{mount.candidate.name}, round {mount.round}")
             self.state_word.setText(runwords.state_words(verdict, mount, result))
-            refill(self.tests, [(runwords.test_words(r), r.id) for r in mount.live_runs], run.id)
-        self.tests.setVisible(mount is not None and len(mount.live_runs) > 1)
+            refill(self.tests, [(runwords.test_words(r), r.id) for r in mount.read_runs], run.id)
+            self.recheck.blockSignals(True)
+            self.recheck.setChecked(run.recheck)
+            self.recheck.blockSignals(False)
+        several_runs = mount is not None and len(mount.read_runs) > 1
+        self.tests.setVisible(several_runs)
+        self.recheck.setVisible(several_runs and run is not None and (run.recheck or _is_planned(self._state.study)))
         self.mender.setVisible(there)
         self.title.setVisible(there)
         self.state_word.setVisible(there)
@@ -198,6 +212,11 @@ class InspectDesk(QWidget):
         changed = study is not None and mount is not None and states_of(study, mount) is not None
         away = () if changed else ("before",)
         self.paged.show_pages(there or of_study, (*away, *_OF_A_RUN) if of_study and not there else away)
+
+    def _call_recheck(self, on: bool) -> None:
+        run, notebook = self.run_page.run(), self._state.notebook
+        if run is not None and notebook is not None:
+            self._state.attempt(edits.call_recheck, notebook, run.id, on)
 
     def _renew_so_far(self) -> None:
         if self._state.verdict is None:
@@ -223,3 +242,8 @@ class InspectDesk(QWidget):
     def explain_focus(self) -> None:
         """The working of the reading (F1)."""
         self.run_page.explain_focus()
+
+
+def _is_planned(study: Study | None) -> bool:
+    """Whether a study plans rechecks."""
+    return study is not None and bool(rechecks_of(study).days)

@@ -262,14 +262,14 @@ class RunPage(QWidget):
 
     def _show_words(self, mount: Mount, run: Run) -> None:
         verdict = self._state.verdict
-        reading = self._state.reading(mount.id)
+        reading = model.reading_of(verdict, mount, run)
         result = verdict.results.get(run.id) if verdict is not None else None
         self.answer.setText(model.answer(verdict, reading, result))
         self._fill_found(mount)
         self.answers.show_mount(mount, [f.kind for f in verdict.unanswered(mount.id)] if verdict is not None else [])
         levels, steps = model.staircase(result)
         self.stairs.show_steps(levels, steps)
-        self.facts.show_facts(model.readings(verdict, mount.id), model.facts(result, run))
+        self.facts.show_facts([] if run.recheck else model.readings(verdict, mount.id), model.facts(result, run))
         self.find_button.setEnabled(bool(run.windows))
         self._prepared.setVisible(mount.begun_at is not None)
         self._happened.setVisible(bool(run.marks or run.note))
@@ -376,7 +376,7 @@ class RunPage(QWidget):
 
     def _explain(self) -> None:
         mount = self._state.mount()
-        reading = self._state.reading(mount.id) if mount is not None else None
+        reading = model.reading_of(self._state.verdict, mount, self.run()) if mount is not None else None
         if self._state.verdict is not None and reading is not None:
             self.working.emit(mount_working(self._state.verdict, reading))
 

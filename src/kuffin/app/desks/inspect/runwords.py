@@ -16,6 +16,7 @@ from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.runresult import RunResult
 from kuffin.reading.traceview import TraceView, trace_label
 from kuffin.said.equations import figure
+from kuffin.verdict.ageing import recheck_reading
 from kuffin.verdict.outcomes import MountReading
 from kuffin.verdict.runreadings import trace_reading
 from kuffin.verdict.study import StudyVerdict
@@ -30,6 +31,8 @@ def trace_choices(under_test: str) -> list[tuple[str, str]]:
 
 def test_words(run: Run) -> str:
     """One of a mount's tests: its condition, or when it began, or its log."""
+    if run.recheck:
+        return f"recheck, {(run.started_at or '')[:10]}"
     return run.condition or (run.started_at or "").replace("T", " ")[5:16] or run.source or "a run"
 
 
@@ -79,6 +82,14 @@ def plain_mean(view: TraceView, begin: float, end: float) -> str:
     digits = 2 if abs(view.settling.warm_up.final) > 1 else 4
     mean, scatter = float(trace[inside].mean()), float(trace[inside].std())
     return f"{number(begin / 60, 1)} to {number(end / 60, 1)} min: plain mean {number(mean, digits)}, scatter {number(scatter, digits)}"
+
+
+def reading_of(v: StudyVerdict | None, mount: Mount, run: Run | None) -> MountReading | None:
+    """The mount's reading; of a recheck its own."""
+    found = None if v is None else next((r for r in v.main.readings if r.mount_id == mount.id), None)
+    if v is None or found is None or run is None or not run.recheck:
+        return found
+    return recheck_reading(v, run, found)
 
 
 def answer(v: StudyVerdict | None, reading: MountReading | None, result: RunResult | None = None) -> str:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+from dataclasses import replace
 from pathlib import Path
 
 from PySide6.QtCore import QDateTime
@@ -18,9 +19,13 @@ from kuffin.app.widgets.forms import button, number, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import count, several
-from kuffin.core.plan.schedule import DAYS, Plan
+from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
 from kuffin.publish.calendarfile import write_icalendar
+from kuffin.said.ageingwords import due_words
+from kuffin.verdict.ageing import planned_rechecks
 from kuffin.verdict.planbasis import hours_of, jobs_of, laid_plan
+
+_MOST_RECHECKS = 6
 
 
 def _moment(edit: QDateTimeEdit) -> dt.datetime:
@@ -35,6 +40,7 @@ class WhenPage(Page):
     def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
         super().__init__(state, shelf)
         self.plan: Plan | None = None
+        self._dated: tuple[Laid, ...] = ()  # rechecks, each at its time
         self.begin, self.deadline = QDateTimeEdit(), QDateTimeEdit()
         for box, name in ((self.begin, "First mount not before"), (self.deadline, "Deadline")):
             box.setDisplayFormat("ddd d.M.yyyy  HH:mm")
@@ -92,6 +98,8 @@ class WhenPage(Page):
         self.column.addWidget(self.said)
         self.sheet = DaySheet(theme)
         self.column.addWidget(self.sheet)
+        self.rechecks = text()
+        self.column.addWidget(self.rechecks)
         self._rests = text(style="muted")
         self.column.addWidget(self._rests)
         self.column.addStretch(1)
@@ -130,6 +138,20 @@ class WhenPage(Page):
             sentence = str(error)
             self.said.setText(sentence[0].upper() + sentence[1:] + ".")
         self.sheet.show_plan(self.plan, hours, places)
+        coming = planned_rechecks(study)
+        told = [f"{d.label}: {due_words(d, now)}" for d in coming[:_MOST_RECHECKS]]
+        more = len(coming) - len(told)
+        words = "; ".join([*told, *([f"{several(more, 'more')}"] if more > 0 else [])])
+        self.rechecks.setText(f"Rechecks of what stays in place: {words}. They go into the calendar file, too.")
+        self.rechecks.setVisible(bool(coming))
+        self._dated = tuple(
+            Laid(
+                BenchJob(d.mount.id, f"recheck {d.label} (day {d.days:g})", (("run", takes.run_min),)),
+                d.at,
+                d.at + dt.timedelta(minutes=takes.run_min),
+            )
+            for d in coming
+        )
         self._rests.setText(
             f"A run: {takes.run_min:.0f} min, {takes.run_from}. Change-overs: {takes.change_from}. "
             "The plan is laid anew whenever something is done, later or earlier."
@@ -176,7 +198,7 @@ class WhenPage(Page):
             self.change_plan("change the days off", days_off=days or None)
 
     def _ask_file(self) -> None:
-        if self.plan is None:
+        if self.plan is None and not self._dated:
             self.state.trouble.emit("nothing is laid yet, so there is nothing to write; draw an order first")
             return
         path, _ = QFileDialog.getSaveFileName(self, "Write iCalendar", str(documents() / "plan.ics"), "*.ics")
@@ -186,5 +208,7 @@ class WhenPage(Page):
     def write_calendar(self, path: Path) -> None:
         """Write the plan as iCalendar."""
         study = self.state.study
-        if self.plan is not None and study is not None:
-            self.state.attempt(write_icalendar, self.plan, study.question, path)
+        plan = self.plan if self.plan is not None else Plan((), 0, None)
+        if study is not None and (plan.laid or self._dated):
+            whole = replace(plan, laid=(*plan.laid, *self._dated))
+            self.state.attempt(write_icalendar, whole, study.question, path)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 import re
 
 from kuffin.app.base.settings import Settings, demo_cache
@@ -14,7 +15,9 @@ from kuffin.notebook.entities import Candidate, Mount
 from kuffin.recording.ofstudy import open_simulated
 from kuffin.recording.openbench import OpenBench, simulated
 from kuffin.recording.thisbench import open_this_bench, set_up_words
+from kuffin.said.ageingwords import due_words
 from kuffin.simulated.livebench import SimulatedBench
+from kuffin.verdict.ageing import due_rechecks
 from kuffin.verdict.planbasis import next_mount, order_of
 
 SPEEDS = (1, 10, 60, 300)
@@ -73,6 +76,8 @@ class Choosing:
         listed: list[tuple[str, object]] = [
             (f"{m.candidate.name}, round {m.round}" + (" · ready to run" if m.ready_at else ""), m.id) for m in planned
         ]
+        now = dt.datetime.now()
+        listed += [(f"{d.label} · recheck, {due_words(d, now)}", d.mount.id) for d in due_rechecks(study)]
         listed += [(f"{c.name}, another mount", f"new {c.id}") for c in study.live_candidates]
         known = [key for _, key in listed]
         coming = next_mount(study)
@@ -125,7 +130,8 @@ class Choosing:
         candidate, mount = self.what()
         if candidate is None:
             return ""
-        return f"{candidate.name}, round {mount.round}" if mount else f"{candidate.name}, another mount"
+        again = ", recheck" if mount is not None and mount.live_runs else ""
+        return f"{candidate.name}, round {mount.round}{again}" if mount else f"{candidate.name}, another mount"
 
     def open_bench(self, candidate: Candidate, mount: Mount | None) -> OpenBench:
         """Open the bench that is chosen.
