@@ -9,6 +9,7 @@ os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ.setdefault("OMP_NUM_THREADS", "1")
 
 from benchmarks import (
+    ageing,
     comparing,
     devices,
     findings,
@@ -34,6 +35,7 @@ from benchmarks import (
 )
 
 ALL = {
+    "ageing": ageing.report,
     "reading": reading.report,
     "scaling": scaling.report,
     "leaving_out": leaving_out.report,

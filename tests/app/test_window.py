@@ -404,7 +404,7 @@ class TestTheRest:
         qtbot.mouseClick(view.back, LEFT)
         at_rest()
         assert mount(w, "Rush, round 1")
-        for _ in range(6):  # the demo holds six studies
+        for _ in range(len(w.state.notebook.studies())):
             w.studies.bin_study()
             at_rest()
         assert w.pages.currentWidget() is w.start
@@ -465,7 +465,7 @@ class TestTheRest:
         assert window.notebooks.open_path(demo)
         window.close()
         book = Notebook.open(demo)
-        assert len(book.studies()) == 6
+        assert len(book.studies()) == 7
         book.close()
 
     def test_zoom_and_pan_keep_the_middle(self, demo_window: MainWindow, at_rest: Wait) -> None:

@@ -95,7 +95,7 @@ def log_time(days: float | Array) -> Array:
     return np.asarray(np.log10(1.0 + np.maximum(np.asarray(days, float), 0.0)), dtype=np.float64)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Fit:
     change: float
     unit_se: float  # the standard error of the change for a scatter of one
@@ -159,14 +159,16 @@ def _best(x: Array, y: Array) -> _Fit:
     slope = float(((x - x.mean()) * y).sum()) / sxx if sxx > 0 else 0.0
     rest = y - y.mean() - slope * (x - x.mean())
     span = float(x[-1] - x[0])
-    trend = _Fit(slope * span, span / np.sqrt(sxx) if sxx > 0 else np.inf, float(rest @ rest), 2)
+    per_scatter = span / float(np.sqrt(sxx)) if sxx > 0 else float("inf")
+    trend = _Fit(change=slope * span, unit_se=per_scatter, rss=float(rest @ rest), parameters=2)
     if n < _STEP_FROM:
         return trend
     steps = []
     for j in range(1, n):
         before, after = y[:j], y[j:]
         rss = float(((before - before.mean()) ** 2).sum() + ((after - after.mean()) ** 2).sum())
-        steps.append(_Fit(float(after.mean() - before.mean()), float(np.sqrt(1 / j + 1 / (n - j))), rss, 3, j))
+        change, per_scatter = float(after.mean() - before.mean()), float(np.sqrt(1 / j + 1 / (n - j)))
+        steps.append(_Fit(change=change, unit_se=per_scatter, rss=rss, parameters=3, step=j))
     return min((trend, min(steps, key=lambda f: f.rss)), key=lambda f: _aicc(f, n))
 
 

@@ -10,6 +10,7 @@ from kuffin.core.base.errors import BenchError
 
 USUAL_DAYS = (1.0, 7.0, 30.0, 90.0, 180.0)
 _MOST_DAYS = 3660.0
+_EARLY = 0.8
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -68,7 +69,7 @@ def next_due(
 ) -> tuple[float, dt.datetime] | None:
     """The next planned recheck, in days and as a moment; None where all are done.
 
-    One that was done counts for the planned time that lies nearest by its ratio; what lies before the last one done is past.
+    One that was done counts for a planned time of which four fifths had passed; what lies before it is past.
 
     >>> first = dt.datetime(2026, 3, 1, 10)
     >>> next_due(first, [], (1.0, 7.0))
@@ -78,7 +79,7 @@ def next_due(
     """
     past = 0.0
     for moment in done:
-        since = max((moment - first).total_seconds() / 86400, 0.1)
-        past = max(past, min(days, key=lambda d: max(d / since, since / d), default=0.0))
+        since = (moment - first).total_seconds() / 86400
+        past = max([past, *(d for d in days if since >= _EARLY * d)])
     left = [d for d in sorted(days) if d > past]
     return (left[0], first + dt.timedelta(days=left[0])) if left else None
