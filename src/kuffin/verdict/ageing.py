@@ -124,8 +124,9 @@ def planned_rechecks(study: Study) -> list[DueRecheck]:
 
 
 def rest_ends(study: Study, mount: Mount) -> dt.datetime | None:
-    """When a mount that is ready has rested as long as the plan says; None where nothing is to be waited for."""
-    rest = rechecks_of(study).rest_h
+    """When a mount that is ready has rested as long as the plan, or its paste, asks for; None where nothing is to be waited for."""
+    own = mount.candidate.part.fields.get("rest_h")
+    rest = max(rechecks_of(study).rest_h, float(own) if isinstance(own, (int, float)) else 0.0)
     if not rest or not mount.ready_at or mount.live_runs:
         return None
     return dt.datetime.fromisoformat(mount.ready_at) + dt.timedelta(hours=rest)

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
+from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.entities import Bench, Part, Study
@@ -121,7 +122,7 @@ def whole_price(
     candidate = next(c for c in study.live_candidates if c.name == name)
     if bench is None or not bench.loop:
         return None, []
-    chosen = [part for part, _ in built_loop(study, candidate, bench, shelf)]
+    chosen = [part for part, _ in built_loop(study, candidate, bench, shelf) if kind_of(part.kind).cools]
     without = list(dict.fromkeys(p.name for p in chosen if p.price is None or p.currency != currency))
     if without:
         return None, without

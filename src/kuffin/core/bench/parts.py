@@ -20,6 +20,8 @@ class Field:
     ----------
     kind : str
         ``number``, ``text``, ``choice`` (one of `options`) or ``several`` (some of them).
+    toleranced : bool
+        Whether its tolerance can be told beside it (`tolerance_key`).
     """
 
     key: str
@@ -29,16 +31,27 @@ class Field:
     options: tuple[str, ...] = ()
     low: float = 0.0
     high: float = 1e6
+    toleranced: bool = False
+
+
+def tolerance_key(key: str) -> str:
+    """Where the tolerance of a size is kept: ± so much.
+
+    >>> tolerance_key("height_mm")
+    'height_mm_tolerance'
+    """
+    return f"{key}_tolerance"
 
 
 @dataclass(frozen=True)
 class PartKind:
-    """A kind of part; `slot` is the place of a loop that it takes."""
+    """A kind of part; `slot` is the place that it takes, and `cools` whether it belongs to the cooling that one buys."""
 
     key: str
     plural: str
     fields: tuple[Field, ...]
     slot: str = ""
+    cools: bool = True
 
     @property
     def wet(self) -> bool:
@@ -57,15 +70,38 @@ _SCREWS = Field(
 _SIZE = Field(key="fan_size_mm", label="fan size", unit="mm", high=400)
 
 
-def _kind(key: str, plural: str, *fields: Field, slot: str = "") -> PartKind:
-    return PartKind(key, plural, fields, slot)
+SCREW_THREADS = ("M3", "M3.5", "M4", "UNC 6-32")
+
+
+def _size(key: str, label: str, high: float = 400) -> Field:
+    """A size that something has to fit by."""
+    return Field(key=key, label=label, unit="mm", high=high, toleranced=True)
+
+
+_HEIGHT = _size("height_mm", "height over the board")
+_OVER_MEMORY = _size("memory_clearance_mm", "clears memory up to")
+_CURRENT = Field(key="current_a", label="current at full speed", unit="A", high=20)
+
+
+def _kind(key: str, plural: str, *fields: Field, slot: str = "", cools: bool = True) -> PartKind:
+    return PartKind(key, plural, fields, slot, cools)
 
 
 KINDS: dict[str, PartKind] = {
     k.key: k
     for k in (
         _kind(
-            "processor block", "processor blocks", _WEIGHT, _VOLUME, _THREAD, _METALS, _PRESSURE, _SCREWS, slot="block"
+            "processor block",
+            "processor blocks",
+            _WEIGHT,
+            _HEIGHT,
+            _OVER_MEMORY,
+            _VOLUME,
+            _THREAD,
+            _METALS,
+            _PRESSURE,
+            _SCREWS,
+            slot="block",
         ),
         _kind(
             "card block",
@@ -83,12 +119,12 @@ KINDS: dict[str, PartKind] = {
             "radiator",
             "radiators",
             _WEIGHT,
-            Field(key="length_mm", label="length", unit="mm", high=2000),
-            Field(key="width_mm", label="width", unit="mm", high=1000),
-            Field(key="thickness_mm", label="thickness", unit="mm", high=300),
+            _size("length_mm", "length", 2000),
+            _size("width_mm", "width", 1000),
+            _size("thickness_mm", "thickness", 300),
             _SIZE,
             Field(key="fan_count", label="fans", high=20),
-            Field(key="screw_thread", label="screw threads", kind="choice", options=("M3", "M3.5", "M4", "UNC 6-32")),
+            Field(key="screw_thread", label="screw threads", kind="choice", options=SCREW_THREADS),
             Field(key="screw_depth_mm", label="depth from the flange to the core", unit="mm", high=50),
             _VOLUME,
             _THREAD,
@@ -105,6 +141,7 @@ KINDS: dict[str, PartKind] = {
             _METALS,
             _PRESSURE,
             Field(key="voltage_v", label="voltage", unit="V", high=240),
+            _CURRENT,
             slot="pump",
         ),
         _kind("reservoir", "reservoirs", _VOLUME, _THREAD, _METALS, _PRESSURE, slot="reservoir"),
@@ -113,7 +150,8 @@ KINDS: dict[str, PartKind] = {
             "fans",
             _WEIGHT,
             _SIZE,
-            Field(key="thickness_mm", label="thickness", unit="mm", high=100),
+            _size("thickness_mm", "thickness", 100),
+            _CURRENT,
             Field(key="max_rpm", label="highest speed", unit="rpm", high=20_000),
             Field(key="blades", label="blades", low=1, high=50),
             slot="fans",
@@ -126,7 +164,50 @@ KINDS: dict[str, PartKind] = {
             _PRESSURE,
             slot="tube",
         ),
-        _kind("fitting", "fittings", _VOLUME, _THREAD, _METALS, _PRESSURE, slot="fitting"),
+        _kind(
+            "fitting",
+            "fittings",
+            _size("height_mm", "height over the port"),
+            _VOLUME,
+            _THREAD,
+            _METALS,
+            _PRESSURE,
+            slot="fitting",
+        ),
+        _kind(
+            "adapter",
+            "adapters",
+            _THREAD,
+            Field(key="thread_out", label="threads on the other side", kind="choice", options=THREADS),
+            _METALS,
+            slot="adapter",
+        ),
+        _kind(
+            "screws",
+            "screws",
+            Field(key="length_mm", label="length under the head", unit="mm", high=200),
+            Field(key="screw_thread", label="thread", kind="choice", options=SCREW_THREADS),
+            slot="fan_screws",
+        ),
+        _kind(
+            "case",
+            "cases",
+            _size("radiator_length_mm", "room for a radiator, length", 2000),
+            _size("radiator_width_mm", "room for a radiator, width", 1000),
+            _size("radiator_depth_mm", "room for radiator and fans, depth", 500),
+            _size("side_clearance_mm", "from the board to the side", 500),
+            slot="case",
+            cools=False,
+        ),
+        _kind(
+            "board",
+            "boards",
+            Field(key="fan_header_a", label="current of a fan header", unit="A", high=20),
+            Field(key="pump_header_a", label="current of the pump header", unit="A", high=20),
+            slot="board",
+            cools=False,
+        ),
+        _kind("memory", "memory", _size("height_mm", "height"), slot="memory", cools=False),
         _kind(
             "coolant",
             "coolants",

@@ -25,6 +25,7 @@ from kuffin.reading.keptresults import METHOD_VERSION
 from kuffin.said.equations import equation
 from kuffin.verdict.baseline import day_of
 from kuffin.verdict.budget import budget_of
+from kuffin.verdict.fitting import candidate_fits, cell_words, unlike_and_alike
 from kuffin.verdict.looks import look_words
 
 _LONGEST_PHOTO = 1000
@@ -154,6 +155,24 @@ def parts_and_samples(m: Material) -> Iterator[Block]:
     )
     if any(r[5] == "not said" for r in rows):
         yield Words("How a sample came and who paid for it was not written down for every sample.", "small")
+
+
+def fits(m: Material) -> Iterator[Block]:
+    """What does not fit, what is tight or not known, and a table of the rest."""
+    found = candidate_fits(m.study, m.bench, m.shelf)
+    unlike, alike = unlike_and_alike(found)
+    if unlike:
+        yield Grid(
+            caption="How each candidate fits, by sizes as they were told",
+            head=["", *unlike.values()],
+            rows=[[c.name, *(cell_words(c.of(key)) for key in unlike)] for c in found],
+            words=frozenset(range(len(unlike) + 1)),
+        )
+    if alike:
+        yield Words(f"Alike for all: {'; '.join(alike)}.")
+    told = [t for c in found for t in c.told]
+    if told:
+        yield Items(told)
 
 
 def _facts(part: Part) -> str:

@@ -7,6 +7,7 @@ from PySide6.QtGui import QShowEvent
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
 from kuffin.app.desks.plan.fair import FairPage
+from kuffin.app.desks.plan.fitpage import FitPage
 from kuffin.app.desks.plan.mounts import MountsPage
 from kuffin.app.desks.plan.order import OrderPage
 from kuffin.app.desks.plan.protocol import ProtocolPage
@@ -20,12 +21,13 @@ from kuffin.app.widgets.paged import PagedDesk
 
 @guarded
 class PlanDesk(PagedDesk):
-    """Six pages, in the order in which one thinks of them."""
+    """Seven pages, in the order in which one thinks of them."""
 
     def __init__(self, state: State, shelf: ShelfState, theme: Theme, settings: Settings) -> None:
         super().__init__("plan", settings)
         self.question = QuestionPage(state, shelf)
         self.fair = FairPage(state, shelf)
+        self.fit = FitPage(state, shelf)
         self.question.way_added.connect(lambda: self.go("fair"))
         self.mounts = MountsPage(state, shelf, theme)
         self.order = OrderPage(state, shelf, theme)
@@ -35,6 +37,7 @@ class PlanDesk(PagedDesk):
             [
                 ("question", "The question", self.question),
                 ("fair", "Fair?", self.fair),
+                ("fit", "Does it fit?", self.fit),
                 ("mounts", "How many", self.mounts),
                 ("order", "In which order", self.order),
                 ("protocol", "Protocol", self.protocol),

@@ -24,7 +24,7 @@ from kuffin.app.desks.photos import PhotoStrip
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
 from kuffin.app.widgets.texts import Form, text
-from kuffin.core.bench.parts import CAME, Field, gaps, kind_of
+from kuffin.core.bench.parts import CAME, Field, gaps, kind_of, tolerance_key
 from kuffin.notebook import edits, photos, shelf
 from kuffin.notebook.entities import Part, Sample
 
@@ -152,11 +152,14 @@ class PartForm(QWidget):
     def _field(self, field: Field) -> QWidget:
         made: QWidget
         if field.kind == "number":
-            number = NumberLine(field.unit, field.label, field.low, field.high)
-            number.given.connect(lambda v, k=field.key: self._set(k, v))
-            number.refused.connect(self._state.trouble.emit)
-            self.fields[field.key] = number
-            return with_unit(number, field.unit)
+            number = self._number(field.key, field.unit, field.label, field.low, field.high)
+            if not field.toleranced:
+                return with_unit(number, field.unit)
+            around = self._number(tolerance_key(field.key), field.unit, f"Tolerance of {field.label}", 0.0, field.high)
+            around.setMaximumWidth(60)
+            return row(
+                number, text("±", style="muted", wrap=False), around, text(field.unit, style="muted", wrap=False)
+            )
         if field.kind == "choice":
             box = choice([("", None), *((o, o) for o in field.options)], field.label)
             box.activated.connect(lambda _i, b=box, k=field.key: self._set(k, b.currentData()))
@@ -170,6 +173,13 @@ class PartForm(QWidget):
             made.setAccessibleName(field.label)
         self.fields[field.key] = made
         return row(made)
+
+    def _number(self, key: str, unit: str, name: str, low: float, high: float) -> NumberLine:
+        made = NumberLine(unit, name, low, high)
+        made.given.connect(lambda v: self._set(key, v))
+        made.refused.connect(self._state.trouble.emit)
+        self.fields[key] = made
+        return made
 
     # --- showing ---------------------------------------------------------------------------------------------------
 
@@ -225,7 +235,7 @@ class PartForm(QWidget):
         part = self.part
         if part is not None and part.fields.get(key) != value:
             kept = {k: v for k, v in part.fields.items() if k != key}
-            label = next(f.label for f in kind_of(part.kind).fields if f.key == key)
+            label = next(f.label for f in kind_of(part.kind).fields if key in {f.key, tolerance_key(f.key)})
             fields = kept if value in (None, []) else {**kept, key: value}
             self._edit(shelf.change_part, part.id, f"change {label} of {part.name}", fields=fields)
 

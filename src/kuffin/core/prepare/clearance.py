@@ -1,0 +1,329 @@
+"""Does it fit: what parts take against the room there is, currents against headers, threads against threads.
+
+Sizes along one line add up: at worst by the sum of their tolerances, most likely by the root of their squares (ISO 286 gives the sizes;
+the two sums are usual practice). Nothing fits where a size is not known: then it fits as far as is known.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from kuffin.core.bench.parts import KINDS, tolerance_key
+
+FITS, TIGHT, CONFLICT, UNKNOWN, NOT_BUILT = "fits", "tight", "conflict", "unknown", "not built in"
+STATES = (CONFLICT, TIGHT, UNKNOWN, FITS, NOT_BUILT)  # the worst first
+
+
+@dataclass(frozen=True)
+class SizeOf:
+    """A field of whatever part takes a slot; `times` is the field of a part that counts them, by slot and key."""
+
+    slot: str
+    field: str
+    times: tuple[str, str] | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Clearance:
+    """Something that has to fit. A new one is one more record here.
+
+    Attributes
+    ----------
+    takes : tuple of SizeOf
+        What adds up.
+    room : SizeOf
+        What there is.
+    may_lack : tuple of str
+        Slots that count nothing where no part takes them.
+    said : str
+        The conflict in words, with ``{room}``, ``{takes}`` and ``{missing}``.
+    """
+
+    key: str
+    label: str
+    takes: tuple[SizeOf, ...]
+    room: SizeOf
+    said: str
+    unit: str = "mm"
+    may_lack: tuple[str, ...] = ()
+
+
+CLEARANCES: tuple[Clearance, ...] = (
+    Clearance(
+        key="radiator depth",
+        label="radiator and fans, how deep",
+        takes=(SizeOf("radiator", "thickness_mm"), SizeOf("fans", "thickness_mm")),
+        room=SizeOf("case", "radiator_depth_mm"),
+        said="radiator and fans are {takes} deep, and the case has {room}",
+        may_lack=("fans",),
+    ),
+    Clearance(
+        key="radiator length",
+        label="radiator, how long",
+        takes=(SizeOf("radiator", "length_mm"),),
+        room=SizeOf("case", "radiator_length_mm"),
+        said="the radiator is {takes} long, and the case has {room}",
+    ),
+    Clearance(
+        key="radiator width",
+        label="radiator, how wide",
+        takes=(SizeOf("radiator", "width_mm"),),
+        room=SizeOf("case", "radiator_width_mm"),
+        said="the radiator is {takes} wide, and the case has {room}",
+    ),
+    Clearance(
+        key="memory",
+        label="memory under the block",
+        takes=(SizeOf("memory", "height_mm"),),
+        room=SizeOf("block", "memory_clearance_mm"),
+        said="it does not clear memory over {room}, and this one is {takes} high",
+    ),
+    Clearance(
+        key="side",
+        label="block and fitting, how high",
+        takes=(SizeOf("block", "height_mm"), SizeOf("fitting", "height_mm")),
+        room=SizeOf("case", "side_clearance_mm"),
+        said="block and fitting stand {takes} high, and up to the side there are {room}",
+        may_lack=("fitting",),
+    ),
+    Clearance(
+        key="fan header",
+        label="fans on one header",
+        takes=(SizeOf("fans", "current_a", ("radiator", "fan_count")),),
+        room=SizeOf("board", "fan_header_a"),
+        said="the fans draw {takes} together, and a header gives {room}",
+        unit="A",
+    ),
+    Clearance(
+        key="pump header",
+        label="pump on its header",
+        takes=(SizeOf("pump", "current_a"),),
+        room=SizeOf("board", "pump_header_a"),
+        said="the pump draws {takes}, and its header gives {room}",
+        unit="A",
+    ),
+)
+
+
+@dataclass(frozen=True)
+class Built:
+    """A part that takes a slot: its name, its kind and its fields."""
+
+    name: str
+    kind: str
+    fields: Mapping[str, object]
+
+
+@dataclass(frozen=True, kw_only=True)
+class Fit:
+    """How something fits.
+
+    Attributes
+    ----------
+    state : str
+        One of `STATES`; ``tight`` where it fits but for the tolerances at their worst.
+    spare : float or None
+        Room that is left, at the sizes as told; negative: what is missing.
+    worst, likely : float
+        Half of what the tolerances make of it: their sum, and the root of their squares.
+    unknown : tuple of str
+        Sizes that are not told.
+    mends : tuple of str
+        What would mend a conflict.
+    """
+
+    key: str
+    label: str
+    state: str
+    sentence: str
+    spare: float | None = None
+    worst: float = 0.0
+    likely: float = 0.0
+    unit: str = "mm"
+    unknown: tuple[str, ...] = ()
+    mends: tuple[str, ...] = ()
+
+
+def _number(fields: Mapping[str, object], key: str) -> float | None:
+    value = fields.get(key)
+    return float(value) if isinstance(value, (int, float)) else None
+
+
+def _label(part: Built, key: str) -> str:
+    found = next((f.label for f in KINDS[part.kind].fields if f.key == key), key) if part.kind in KINDS else key
+    return f"“{found}” of {part.name}"
+
+
+def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built] = (), keep: str = "") -> Fit:
+    """Whether something fits, with what would mend it from the parts there are.
+
+    Parameters
+    ----------
+    keep : str
+        The slot that is not changed to mend it: the one under test.
+
+    >>> room = Built("booth case", "case", {"radiator_depth_mm": 55.0})
+    >>> thick = Built("Reed", "radiator", {"thickness_mm": 30.0})
+    >>> fans = Built("Wagtail", "fan", {"thickness_mm": 27.0})
+    >>> found = clearance(CLEARANCES[0], {"case": room, "radiator": thick, "fans": fans})
+    >>> found.state, found.spare
+    ('conflict', -2.0)
+    >>> clearance(CLEARANCES[0], {"case": room, "radiator": thick}).state
+    'fits'
+    """
+    lacking = [s.slot for s in (*check.takes, check.room) if s.slot not in built and s.slot not in check.may_lack]
+    if lacking:
+        return Fit(key=check.key, label=check.label, state=NOT_BUILT, sentence="", unit=check.unit)
+    unknown, total, tolerances = [], 0.0, []
+    for size in check.takes:
+        part = built.get(size.slot)
+        if part is None:
+            continue
+        value, count = _number(part.fields, size.field), 1.0
+        if size.times is not None:
+            counting = built.get(size.times[0])
+            told = None if counting is None else _number(counting.fields, size.times[1])
+            if told is None:
+                unknown.append(f"how many {size.slot} there are")
+            count = told or 1.0
+        if value is None:
+            unknown.append(_label(part, size.field))
+            continue
+        total += count * value
+        tolerances.append(count * (_number(part.fields, tolerance_key(size.field)) or 0.0))
+    holder = built[check.room.slot]
+    room = _number(holder.fields, check.room.field)
+    if room is None:
+        unknown.append(_label(holder, check.room.field))
+    else:
+        tolerances.append(_number(holder.fields, tolerance_key(check.room.field)) or 0.0)
+    worst, likely = float(sum(tolerances)), float(np.sqrt(sum(t**2 for t in tolerances)))
+    if room is None or unknown:
+        over = room is not None and total > room + worst
+        known = "fits as far as is known" if not over else check.said.format(**_told(total, room or 0.0, check.unit))
+        said = f"{known}; unknown: {', '.join(unknown)}"
+        state = CONFLICT if over else UNKNOWN
+        return Fit(
+            key=check.key, label=check.label, state=state, sentence=said, unit=check.unit, unknown=tuple(unknown)
+        )
+    spare = room - total
+    state = CONFLICT if spare < 0 else TIGHT if spare < worst else FITS
+    return Fit(
+        key=check.key,
+        label=check.label,
+        state=state,
+        sentence=_sentence(check, state, spare, worst, likely, total, room),
+        spare=spare,
+        worst=worst,
+        likely=likely,
+        unit=check.unit,
+        mends=tuple(_mends(check, built, shelf, spare, keep)) if state == CONFLICT else (),
+    )
+
+
+def _told(total: float, room: float, unit: str) -> dict[str, str]:
+    return {"takes": f"{total:g} {unit}", "room": f"{room:g} {unit}", "missing": f"{total - room:g} {unit}"}
+
+
+def _sentence(
+    check: Clearance, state: str, spare: float, worst: float, likely: float, total: float, room: float
+) -> str:
+    if state == CONFLICT:
+        return f"{check.said.format(**_told(total, room, check.unit))}: {-spare:.3g} {check.unit} too much"
+    if worst == 0:
+        return f"fits with {spare:.3g} {check.unit} to spare, if all sizes are as told"
+    least = f"{spare - worst:.3g} {check.unit} at worst, {spare - likely:.3g} most likely at least"
+    if state == TIGHT:
+        return f"fits by {spare:.3g} {check.unit} as told, but may lack {worst - spare:.3g} {check.unit} with all tolerances at their worst"
+    return f"fits with {spare:.3g} {check.unit} to spare ({least})"
+
+
+def _mends(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built], spare: float, keep: str) -> list[str]:
+    """Parts of the same kind on the shelf with which it would fit."""
+    out = []
+    for size in (*check.takes, check.room):
+        part = built.get(size.slot)
+        own = None if part is None else _number(part.fields, size.field)
+        if part is None or own is None or size.slot == keep:
+            continue
+        times = 1.0
+        if size.times is not None and size.times[0] in built:
+            times = _number(built[size.times[0]].fields, size.times[1]) or 1.0
+        for other in shelf:
+            value = _number(other.fields, size.field)
+            if other.kind != part.kind or other.name == part.name or value is None:
+                continue
+            gained = (value - own) if size is check.room else times * (own - value)
+            if spare + gained >= 0:
+                out.append(f"with {other.name} instead of {part.name} it fits")
+    return list(dict.fromkeys(out))
+
+
+def threads(built: Mapping[str, Built], shelf: Sequence[Built] = ()) -> list[Fit]:
+    """Whether the fitting screws into each part that has threads; an adapter of the shelf mends it.
+
+    >>> block = Built("Tern", "processor block", {"thread": "G3/8"})
+    >>> [f.state for f in threads({"block": block, "fitting": Built("Snipe", "fitting", {"thread": "G1/4"})})]
+    ['conflict']
+    """
+    fitting = built.get("fitting")
+    if fitting is None:
+        return []
+    own, out = fitting.fields.get("thread"), []
+    for slot, part in built.items():
+        if slot in {"fitting", "adapter"} or part.kind not in KINDS:
+            continue
+        if not any(f.key == "thread" for f in KINDS[part.kind].fields):
+            continue
+        key, label = f"thread {slot}", f"fitting into the {slot}"
+        theirs = part.fields.get("thread")
+        unknown = tuple(f"threads of {p.name}" for p, t in ((fitting, own), (part, theirs)) if not t)
+        if unknown:
+            said = f"fits as far as is known; unknown: {', '.join(unknown)}"
+            out.append(Fit(key=key, label=label, state=UNKNOWN, sentence=said, unit="", unknown=unknown))
+        elif own == theirs:
+            out.append(Fit(key=key, label=label, state=FITS, sentence=f"both are {own}", unit=""))
+        else:
+            out.append(_adapted(key, label, fitting, part, built.get("adapter"), shelf))
+    return out
+
+
+def _adapted(key: str, label: str, fitting: Built, part: Built, taken: Built | None, shelf: Sequence[Built]) -> Fit:
+    own, theirs = fitting.fields.get("thread"), part.fields.get("thread")
+
+    def mends(p: Built) -> bool:
+        return p.kind == "adapter" and p.fields.get("thread") == theirs and p.fields.get("thread_out") == own
+
+    if taken is not None and mends(taken):
+        said = f"{own} into {theirs}, through {taken.name}"
+        return Fit(key=key, label=label, state=FITS, sentence=said, unit="")
+    said = f"the fitting’s thread is {own}, that of {part.name} {theirs}"
+    able = tuple(f"with the adapter {p.name} it fits" for p in shelf if mends(p))
+    return Fit(key=key, label=label, state=CONFLICT, sentence=said, unit="", mends=able)
+
+
+def screw_threads(built: Mapping[str, Built]) -> list[Fit]:
+    """Whether the fan screws are of the radiator's thread: metric and inch ones look alike and cut each other's threads."""
+    screws, radiator = built.get("fan_screws"), built.get("radiator")
+    if screws is None or radiator is None:
+        return []
+    key, label = "screw thread", "fan screws into the radiator"
+    own, theirs = screws.fields.get("screw_thread"), radiator.fields.get("screw_thread")
+    unknown = tuple(f"screw threads of {p.name}" for p, t in ((screws, own), (radiator, theirs)) if not t)
+    if unknown:
+        said = f"fits as far as is known; unknown: {', '.join(unknown)}"
+        return [Fit(key=key, label=label, state=UNKNOWN, sentence=said, unit="", unknown=unknown)]
+    if own == theirs:
+        return [Fit(key=key, label=label, state=FITS, sentence=f"both are {own}", unit="")]
+    said = f"the screws are {own}, the radiator’s threads {theirs}: forced in, they cut the threads away"
+    return [Fit(key=key, label=label, state=CONFLICT, sentence=said, unit="")]
+
+
+def all_fits(built: Mapping[str, Built], shelf: Sequence[Built] = (), keep: str = "") -> list[Fit]:
+    """Everything that can be said of what is built in, the worst first; see `clearance`."""
+    found = [clearance(c, built, shelf, keep) for c in CLEARANCES]
+    found += [*threads(built, shelf), *screw_threads(built)]
+    return sorted((f for f in found if f.state != NOT_BUILT), key=lambda f: STATES.index(f.state))
