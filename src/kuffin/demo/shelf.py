@@ -15,11 +15,11 @@ from kuffin.notebook.store import Notebook
 from kuffin.verdict.planbasis import slots_of
 
 _RADIATORS: dict[str, dict[str, Any]] = {
-    "Sedge": {"thickness_mm": 27.0, "volume_ml": 168.0, "screw_depth_mm": 6.5},
-    "Reed": {"thickness_mm": 27.5, "volume_ml": 172.0, "screw_depth_mm": 6.0},
-    "Bulrush": {"thickness_mm": 30.0, "volume_ml": 190.0, "screw_depth_mm": 7.0},
-    "Rush": {"thickness_mm": 25.0, "volume_ml": 150.0, "screw_depth_mm": 5.0},
-}
+    "Sedge": {"thickness_mm": 27.0, "volume_ml": 168.0, "screw_depth_mm": 6.5, "weight_g": 760.0, "fins_per_cm": 7.5, "finish": "even, no fin bent", "contents": "eight M3 screws, plugs"},
+    "Reed": {"thickness_mm": 27.5, "volume_ml": 172.0, "screw_depth_mm": 6.0, "weight_g": 802.0, "fins_per_cm": 6.0, "finish": "even", "contents": "eight M3 screws, washers, plugs"},
+    "Bulrush": {"thickness_mm": 30.0, "volume_ml": 190.0, "screw_depth_mm": 7.0, "weight_g": 848.0, "fins_per_cm": 5.5, "finish": "runs of paint on one side", "contents": "four M3 screws"},
+    "Rush": {"thickness_mm": 25.0, "volume_ml": 150.0, "screw_depth_mm": 5.0, "weight_g": 655.0, "fins_per_cm": 5.0, "finish": "some fins bent", "contents": "nothing but plugs", "defects": "flux left in one chamber, rinsed out"},
+}  # fmt: skip
 _OF_ALL_RADIATORS: dict[str, Any] = {
     "length_mm": 277.0,
     "width_mm": 120.0,
@@ -92,6 +92,12 @@ def fill_shelf(notebook: Notebook, study: int) -> None:
     found = notebook.study(study)
     ids = {c.name: c.id for c in found.live_candidates}
     planedits.add_claim(notebook, study, ids["Rush"], ids["Reed"], Claimed(low=1.0), "Oxbow Works", "on its box")
+    marks = {"finish": (8.0, 7.0, 4.0, 3.0), "ease of fitting": (7.0, 8.0, 5.0, 6.0)}
+    given = {
+        k: {str(ids[n]): x for n, x in zip(("Sedge", "Reed", "Bulrush", "Rush"), row, strict=True)}
+        for k, row in marks.items()
+    }
+    planedits.set_plan(notebook, study, "give marks", marks=given)
     for key in ("block", "pump", "fans", "coolant", "pump_percent", "fan_percent"):
         planedits.set_same(notebook, study, key, True)
     steps = tuple(

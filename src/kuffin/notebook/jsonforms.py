@@ -150,6 +150,7 @@ _PLAN = {
     "family": Text | None,
     "correct_by_baseline": bool | None,
     "thresholds": dict[str, Number],
+    "marks": dict[Text, dict[str, Annotated[float, Meta(ge=0, le=10)]]],
     "rechecks": _Checked(dict[str, Number | list[Number]], _rechecks),
 }
 _PUBLISHED = {

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import stat
+from collections import Counter
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -101,6 +102,13 @@ def photos(notebook: Notebook, *, mount_id: int | None = None, part_id: int | No
         if part_id is not None:
             query = query.where(Attachment.part_id == part_id)
         return list(session.scalars(query))
+
+
+def photos_by_part(notebook: Notebook) -> dict[int, int]:
+    """How many photos each part has, by its id."""
+    with notebook.session() as session:
+        query = select(Attachment.part_id).where(Attachment.binned_at.is_(None), Attachment.kind.not_in(RECORDINGS))
+        return dict(Counter(p for p in session.scalars(query) if p is not None))
 
 
 def photo_data(notebook: Notebook, attachment_id: int) -> bytes:

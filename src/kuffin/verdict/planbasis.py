@@ -109,10 +109,9 @@ def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdi
     took = []
     for candidate in study.live_candidates:
         for mount in candidate.live_mounts:
-            if mount.begun_at and mount.ready_at:
-                span = dt.datetime.fromisoformat(mount.ready_at) - dt.datetime.fromisoformat(mount.begun_at)
-                if 120 <= span.total_seconds() <= 6 * 3600:
-                    took.append(span.total_seconds() / 60)
+            minutes_ = change_over_took(mount)
+            if minutes_ is not None:
+                took.append(minutes_)
     change = float(np.median(took)) if len(took) >= 2 else None
     change_from = (
         f"median of {count(len(took))} change-overs of this study"
@@ -126,6 +125,14 @@ def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdi
         change_from=change_from,
         change_min=change,
     )
+
+
+def change_over_took(mount: Mount) -> float | None:
+    """How long it took to get a mount ready, min; None where that is not told, or was no one sitting."""
+    if not mount.begun_at or not mount.ready_at:
+        return None
+    span = dt.datetime.fromisoformat(mount.ready_at) - dt.datetime.fromisoformat(mount.begun_at)
+    return span.total_seconds() / 60 if 120 <= span.total_seconds() <= 6 * 3600 else None
 
 
 def steps_of(protocol: Protocol | None) -> tuple[Step, ...]:

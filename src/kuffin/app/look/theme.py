@@ -127,10 +127,10 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
         color: {t.muted}; font-size: {pt(12)}; background: transparent; }}
     QPushButton#desk:checked {{ color: {t.ink}; border-bottom: 2px solid {t.accent}; }}
     QPushButton#desk:focus {{ border-bottom: 2px dotted {t.accent}; }}
-    QPushButton#page {{ border: none; border-radius: 3px; padding: 3px 9px; color: {t.muted}; background: transparent; }}
+    QPushButton#page {{ border: none; border-radius: 3px; padding: 3px 7px; color: {t.muted}; background: transparent; }}
     QPushButton#page:hover {{ color: {t.ink}; }}
     QPushButton#page:checked {{ color: {t.ink}; background: {t.accent_ground}; }}
-    QPushButton#page:focus {{ border: 1px dotted {t.accent}; padding: 2px 8px; }}
+    QPushButton#page:focus {{ border: 1px dotted {t.accent}; padding: 2px 6px; }}
     QPushButton#link {{ border: none; color: {t.accent}; text-align: left; padding: 2px 0; }}
     QPushButton#link[working="true"] {{ padding: 0; }}
     QPushButton#link:focus {{ border: none; text-decoration: underline; padding: 2px 0; }}

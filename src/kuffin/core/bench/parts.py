@@ -22,6 +22,8 @@ class Field:
         ``number``, ``text``, ``choice`` (one of `options`) or ``several`` (some of them).
     toleranced : bool
         Whether its tolerance can be told beside it (`tolerance_key`).
+    in_hand : bool
+        Whether it is what one finds with the part in the hand: told where it is worth telling, and never missed.
     """
 
     key: str
@@ -32,6 +34,7 @@ class Field:
     low: float = 0.0
     high: float = 1e6
     toleranced: bool = False
+    in_hand: bool = False
 
 
 def tolerance_key(key: str) -> str:
@@ -83,6 +86,13 @@ _OVER_MEMORY = _size("memory_clearance_mm", "clears memory up to")
 _CURRENT = Field(key="current_a", label="current at full speed", unit="A", high=20)
 
 
+_IN_HAND = (
+    Field(key="finish", label="finish, as found", kind="text", in_hand=True),
+    Field(key="contents", label="what is in the box", kind="text", in_hand=True),
+    Field(key="defects", label="defects", kind="text", in_hand=True),
+)
+
+
 def _kind(key: str, plural: str, *fields: Field, slot: str = "", cools: bool = True) -> PartKind:
     return PartKind(key, plural, fields, slot, cools)
 
@@ -101,6 +111,7 @@ KINDS: dict[str, PartKind] = {
             _METALS,
             _PRESSURE,
             _SCREWS,
+            *_IN_HAND,
             slot="block",
         ),
         _kind(
@@ -113,6 +124,7 @@ KINDS: dict[str, PartKind] = {
             _PRESSURE,
             _SCREWS,
             Field(key="step_mm", label="its die stands higher than its pads' face by", unit="mm", low=-5, high=10),
+            *_IN_HAND,
             slot="block",
         ),
         _kind(
@@ -126,10 +138,12 @@ KINDS: dict[str, PartKind] = {
             Field(key="fan_count", label="fans", high=20),
             Field(key="screw_thread", label="screw threads", kind="choice", options=SCREW_THREADS),
             Field(key="screw_depth_mm", label="depth from the flange to the core", unit="mm", high=50),
+            Field(key="fins_per_cm", label="fins", unit="/cm", high=100, in_hand=True),
             _VOLUME,
             _THREAD,
             _METALS,
             _PRESSURE,
+            *_IN_HAND,
             slot="radiator",
         ),
         _kind(
@@ -142,6 +156,7 @@ KINDS: dict[str, PartKind] = {
             _PRESSURE,
             Field(key="voltage_v", label="voltage", unit="V", high=240),
             _CURRENT,
+            *_IN_HAND,
             slot="pump",
         ),
         _kind("reservoir", "reservoirs", _VOLUME, _THREAD, _METALS, _PRESSURE, slot="reservoir"),
@@ -154,6 +169,7 @@ KINDS: dict[str, PartKind] = {
             _CURRENT,
             Field(key="max_rpm", label="highest speed", unit="rpm", high=20_000),
             Field(key="blades", label="blades", low=1, high=50),
+            *_IN_HAND,
             slot="fans",
         ),
         _kind(
@@ -251,6 +267,7 @@ KINDS: dict[str, PartKind] = {
             Field(key="height_mm", label="height", unit="mm", high=400),
             _SIZE,
             _SCREWS,
+            *_IN_HAND,
         ),
         _kind("chipset block", "chipset blocks", _WEIGHT, _VOLUME, _THREAD, _METALS, _PRESSURE),
         _kind("regulator block", "regulator blocks", _WEIGHT, _VOLUME, _THREAD, _METALS, _PRESSURE),
@@ -351,4 +368,4 @@ def show_field(field: Field, value: object) -> str:
 
 def gaps(kind: str, fields: Mapping[str, object]) -> list[str]:
     """The labels of the fields that are still blank."""
-    return [f.label for f in kind_of(kind).fields if fields.get(f.key) in (None, "", [])]
+    return [f.label for f in kind_of(kind).fields if not f.in_hand and fields.get(f.key) in (None, "", [])]

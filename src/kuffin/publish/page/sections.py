@@ -61,6 +61,7 @@ SECTIONS: tuple[Section, ...] = (
     Section(key="cannot", title="What cannot be said", build=cannot_be_said),
     Section(key="questions", title="What a critical reader will ask", build=_questions, without="Nothing stands open that a list of usual questions asks."),
     Section(key="parts", title="What was compared", build=setting.parts_and_samples),
+    Section(key="hand", title="In the hand", build=setting.in_hand, without="What is found with the parts in the hand was not written down."),
     Section(key="fit", title="Does it fit?", build=setting.fits, without="No sizes were set against a case or a board."),
     Section(key="bench", title="The bench", build=setting.bench),
     Section(key="protocol", title="How it was run", build=setting.protocol),

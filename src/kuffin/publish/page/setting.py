@@ -26,6 +26,7 @@ from kuffin.said.equations import equation
 from kuffin.verdict.baseline import day_of
 from kuffin.verdict.budget import budget_of
 from kuffin.verdict.fitting import candidate_fits, cell_words, unlike_and_alike
+from kuffin.verdict.inthehand import hand_table, in_the_hand, marks_of
 from kuffin.verdict.looks import look_words
 
 _LONGEST_PHOTO = 1000
@@ -155,6 +156,25 @@ def parts_and_samples(m: Material) -> Iterator[Block]:
     )
     if any(r[5] == "not said" for r in rows):
         yield Words("How a sample came and who paid for it was not written down for every sample.", "small")
+
+
+def in_hand(m: Material) -> Iterator[Block]:
+    """What is found with the parts in the hand; a reviewer's marks apart from it."""
+    found, marks = in_the_hand(m.study), marks_of(m.study)
+    head, rows = hand_table(found)
+    if rows:
+        yield Grid(caption="In the hand", head=head, rows=rows, words=frozenset(range(len(head))))
+    if marks:
+        yield Grid(
+            caption="The reviewer’s marks, 0 to 10",
+            head=["", *(f.name for f in found)],
+            rows=[
+                [name, *(f"{given[f.candidate_id]:g}" if f.candidate_id in given else "–" for f in found)]
+                for name, given in marks.items()
+            ],
+            words=frozenset({0}),
+        )
+        yield Words("Marks are the reviewer’s own, not measurements; no verdict here rests on them.", "small")
 
 
 def fits(m: Material) -> Iterator[Block]:

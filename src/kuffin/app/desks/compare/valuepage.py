@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from kuffin.app.desks.compare.handsection import HandSection
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
@@ -19,7 +20,7 @@ _PURPOSE = "Value sets price against temperature. It needs a comparison, and pri
 
 
 class ValuePage(RenewedPage):
-    """Nothing is edited here; prices are the parts'."""
+    """Only a reviewer's marks are edited here; prices are the parts'."""
 
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state, theme, _PURPOSE)
@@ -37,7 +38,7 @@ class ValuePage(RenewedPage):
         )
         self._tones_title = text("Tones that are heard", style="heading")
         self.tones = FigureTable("Tones that are heard")
-        for widget in (
+        self._priced = (
             self.plot,
             self.table,
             self.lacking,
@@ -46,7 +47,9 @@ class ValuePage(RenewedPage):
             self._note,
             self._tones_title,
             self.tones,
-        ):
+        )
+        self.hand = HandSection(state)
+        for widget in (*self._priced, self.hand):
             self.column.addWidget(widget)
 
     def set_theme(self, theme: Theme) -> None:
@@ -66,10 +69,15 @@ class ValuePage(RenewedPage):
             self.show_purpose(_PURPOSE)
             return
         found = value_of(verdict, bench_of(notebook, study.bench_id), parts(notebook))
-        if found is None:
-            self.show_purpose(_PURPOSE)
-            return
         self.show_purpose("")
+        self.hand.renew()
+        if found is None:
+            for widget in self._priced:
+                widget.setVisible(widget is self.lacking)
+            self.lacking.setText(_PURPOSE)
+            return
+        self.plot.setVisible(True)
+        self.table.setVisible(True)
         unit, money = verdict.school.unit, found.currency
         self.plot.show_worth(found.rows, verdict.candidates, money, unit)
         priced = [r for r in found.rows if r.price is not None]
