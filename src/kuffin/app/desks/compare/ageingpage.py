@@ -14,7 +14,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import flowing, number, row
-from kuffin.app.widgets.texts import empty, text
+from kuffin.app.widgets.texts import empty, no_keys, text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import number as written
 from kuffin.core.compare.ageing import STEP, Ageing, log_time
@@ -99,7 +99,7 @@ class AgeingPage(RenewedPage):
             empty(self._ticks)
             self.boxes = {}
             for m in mounts:
-                box = QCheckBox(f"{m.candidate.name}, round {m.round}")
+                box = QCheckBox(no_keys(_name(m)))
                 box.toggled.connect(lambda on, mount_id=m.id: self._stays(mount_id, on))
                 self.boxes[m.id] = box
             self._ticks.addWidget(text("stays in place", style="muted", wrap=False))
