@@ -33,6 +33,8 @@ WANTED = {
     "pumping out": ({"crept", "contact", "stepped"}, "die_over_coolant"),
     "warm intake": ({"warm at rest", "radiator side"}, "rest"),
     "door": ({"room jumped", "room drifted"}, "jump"),
+    "second device": ({"radiator side"}, None),
+    "slow fans": ({"fan off", "radiator side"}, None),
     "background": ({"power off", "idle off"}, "power"),
 }
 _START = dt.datetime(2026, 1, 1)

@@ -41,6 +41,8 @@ FAULTS = {
         HiddenFault("warm intake", "a warm intake", "The radiator drew in air that something else had warmed; the air probe hung beside it.", "Coolant over air stood above the other mounts by about as much at idle as under load: more heat cannot do that, warm air can."),
         HiddenFault("door", "an opened door", "A door was opened during the run and the room's air fell at once.", "The air fell by a kelvin or two within a minute, and coolant over air jumped and came back over minutes."),
         HiddenFault("background", "a background load", "Another program took power all through the run.", "Power at idle, and under load, was well above the other mounts; per watt the mount was like them."),
+        HiddenFault("second device", "a second device at work", "The card in the same loop worked along with the processor, and warmed the coolant.", "Coolant over air was above the other mounts under load, though not at idle, at the same power, flow and fans; die over coolant was as always."),
+        HiddenFault("slow fans", "fans slower than set", "The fans turned slower than the test said.", "The fans' speed read below the other mounts, and coolant over air was above them."),
     )
 }  # fmt: skip
 
@@ -68,5 +70,9 @@ def with_fault(plan: RunPlan, key: str, rng: np.random.Generator, size: float | 
     if key == "door":
         room = replace(plan.room, door_s=float(rng.uniform(580, 900)), door_k=1.6 * size)
         return replace(plan, room=room), Fault()
+    if key == "second device":
+        return plan, Fault(loop_heat_w=45.0 * size)
+    if key == "slow fans":
+        return plan, Fault(fan_share=1 - 0.28 * size)
     load = replace(plan.load, power_w=plan.load.power_w + 25 * size, idle_w=plan.load.idle_w + 25 * size)
     return replace(plan, load=load), Fault(extra_w=25 * size)

@@ -151,6 +151,7 @@ _PLAN = {
     "correct_by_baseline": bool | None,
     "thresholds": dict[str, Number],
     "marks": dict[Text, dict[str, Annotated[float, Meta(ge=0, le=10)]]],
+    "practice": _Checked(dict[str, Number | Text], lambda v: set(v) <= {"seed", "candidates", "hours", "said"}),
     "rechecks": _Checked(dict[str, Number | list[Number]], _rechecks),
 }
 _PUBLISHED = {

@@ -12,6 +12,7 @@ if TYPE_CHECKING:
     from kuffin.simulated.station import RunPlan
 
 Array = NDArray[np.float64]
+_IDLE_W = 60.0  # under it nothing works
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -32,6 +33,10 @@ class Fault:
         How much warmer the radiator's air is than the air probe says.
     extra_w : float
         What a program in the background takes.
+    loop_heat_w : float
+        What another device of the loop gives to the coolant under load, which no power channel tells.
+    fan_share : float
+        The fans' speed as a share of what they are set to.
     """
 
     hot_spot_k_w: float = 0.0
@@ -41,6 +46,13 @@ class Fault:
     stuck: tuple[str, float] | None = None
     warm_intake_k: float = 0.0
     extra_w: float = 0.0
+    loop_heat_w: float = 0.0
+    fan_share: float = 1.0
+
+    def warms_air(self, demand_w: Array, r_radiator: float) -> Array:
+        """By how much warmer the air is, as far as the coolant can tell, K: heat of another device does the same to it."""
+        loaded = demand_w > _IDLE_W
+        return np.asarray(self.warm_intake_k + loaded * self.loop_heat_w * r_radiator, dtype=np.float64)
 
     @property
     def wears(self) -> bool:

@@ -66,7 +66,7 @@ class SimulatedBench:
         self._rng = np.random.default_rng(seed)
         self._grid = np.arange(0.0, _LONGEST_S, 10.0)
         self._air = plan.room.air(self._grid, self._rng)
-        self._fan_rpm, self._pump_speed = plan.fan_rpm, plan.pump_speed
+        self._fan_rpm, self._pump_speed = plan.fan_rpm * self._fault.fan_share, plan.pump_speed
         self.load, self._load_begin = replace(plan.load, power_w=plan.load.idle_w, period_s=None), 0.0
         self._loop, self._flow = built(plan, pump, self._fan_rpm, self._pump_speed)
         self._state = self._loop.at_rest(plan.load.idle_w, float(self._air[0]) + self._fault.warm_intake_k)
@@ -101,7 +101,7 @@ class SimulatedBench:
             if pump_percent is not None:
                 self._pump_speed = max(pump_percent, 5.0) / 100
             if fan_percent is not None:
-                self._fan_rpm = FULL_FAN_RPM * max(fan_percent, 5.0) / 100
+                self._fan_rpm = FULL_FAN_RPM * max(fan_percent, 5.0) / 100 * self._fault.fan_share
             self._loop, self._flow = built(self.plan, self._pump, self._fan_rpm, self._pump_speed)
 
     # --- reading ---------------------------------------------------------------------------------------------------
@@ -162,7 +162,8 @@ class SimulatedBench:
         times = np.asarray(self._now + STEP_S * np.arange(steps + 1), float)
         air = np.interp(times, self._grid, self._air)
         demand = self.load.demand(times, self._load_begin)
-        course = simulate(self._loop, times, demand, air + self._fault.warm_intake_k, start=self._state)
+        warmed = air + self._fault.warms_air(demand, self._loop.r_radiator)
+        course = simulate(self._loop, times, demand, warmed, start=self._state)
         began, self._now = self._now, float(times[-1])
         self._state = np.array([course.die[-1], course.block[-1], course.coolant[-1]])
         speed = self._pump_speed if self._worn is None else self._worn

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -178,6 +178,7 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str, fault: Fault | None 
     """Run the bench and record it; the same seed gives the same log."""
     rng = np.random.default_rng(seed)
     fault = fault or Fault()
+    plan = replace(plan, fan_rpm=plan.fan_rpm * fault.fan_share)
     loop, flow = built(plan, pump, plan.fan_rpm, plan.pump_speed)
     end = plan.idle_s + plan.load_s
     t = np.arange(0.0, end + STEP_S, STEP_S)
@@ -192,7 +193,8 @@ def record(plan: RunPlan, pump: Pump, seed: int, file: str, fault: Fault | None 
     for begin, rpm in plan.fan_steps:
         changes.append((begin, built(plan, pump, rpm, plan.pump_speed)))
         fans[t >= begin] = rpm
-    course = simulate(loop, t, demand, air + fault.warm_intake_k, changes=[(at, made[0]) for at, made in changes])
+    warmed = air + fault.warms_air(demand, loop.r_radiator)
+    course = simulate(loop, t, demand, warmed, changes=[(at, made[0]) for at, made in changes])
     truth = truths(pump, loop, flows, fans, speeds, air, demand, course, plan.radiator.sound_db)
     at_s = np.arange(0.0, end, plan.interval_s)
     read = {n: sensor.read(np.interp(at_s, t, truth[n]), rng) for n, (_, _, _, sensor) in INSTRUMENTS.items()}

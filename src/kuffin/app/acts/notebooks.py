@@ -187,19 +187,19 @@ class Notebooks(QObject):
 
         self._state.jobs.start("preparing the demo", work, self.open_path, self._state.trouble.emit)
 
-    def open_practice(self, ready: Callable[[Path], None]) -> None:
+    def open_practice(self, ready: Callable[[Path], None], build: Callable[[Path], None] | None = None) -> None:
         """Make and open a fresh practice notebook, then go on with `ready`."""
         from kuffin.demo.practising import build_practice
 
         if self._recording():
             return
-        place = not_open("practice")
+        place = not_open("practice" if build is None else "practice study")
 
         def work(_job: Task) -> Path:
             place.parent.mkdir(parents=True, exist_ok=True)
             for extra in ("", "-wal", "-shm"):
                 place.with_name(place.name + extra).unlink(missing_ok=True)
-            build_practice(place)
+            (build or build_practice)(place)
             return place
 
         def done(path: Path) -> None:

@@ -53,12 +53,18 @@ class Menus:
         self.recent.aboutToShow.connect(self._fill_recent)
         self._add(menu, "Open the demo", w.notebooks.open_demo)
         self._add(menu, "Practise on the simulated bench", w.practise)
+        self._add(menu, "Practise a whole study …", self._practise_study)
         self._add(menu, "Write the demo's logs …", w.notebooks.ask_demo_logs)
         menu.addSeparator()
         self._add(menu, "Save a copy as …", w.notebooks.save_copy, "Ctrl+Shift+S", "notebook")
         self._add(menu, "Bin …", w.notebooks.show_bin, "", "notebook")
         menu.addSeparator()
         self._add(menu, "Quit", w.close, "Ctrl+Q")
+
+    def _practise_study(self) -> None:
+        from kuffin.app.frame.practising import practise_study
+
+        practise_study(self._window)
 
     def _fill_recent(self) -> None:
         self.recent.clear()
