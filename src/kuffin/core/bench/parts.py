@@ -46,7 +46,7 @@ def tolerance_key(key: str) -> str:
     return f"{key}_tolerance"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PartKind:
     """A kind of part; `slot` is the place that it takes, and `cools` whether it belongs to the cooling that one buys."""
 
@@ -94,7 +94,7 @@ _IN_HAND = (
 
 
 def _kind(key: str, plural: str, *fields: Field, slot: str = "", cools: bool = True) -> PartKind:
-    return PartKind(key, plural, fields, slot, cools)
+    return PartKind(key=key, plural=plural, fields=fields, slot=slot, cools=cools)
 
 
 KINDS: dict[str, PartKind] = {
@@ -358,7 +358,11 @@ def read_field(field: Field, written: str) -> float | str | list[str] | None:
 
 
 def show_field(field: Field, value: object) -> str:
-    """A field's value as text, without its unit."""
+    """A field's value as text, without its unit.
+
+    >>> show_field(_WEIGHT, 760.0), show_field(_METALS, ["copper", "brass"]), show_field(_WEIGHT, None)
+    ('760', 'copper, brass', '')
+    """
     if value is None:
         return ""
     if isinstance(value, (list, tuple)):

@@ -81,6 +81,13 @@ def round_choices(
         What one mount takes, change-over and run.
     confidence : float, optional
         In use at the next look.
+
+    >>> from kuffin.core.compare import MountValue, compare
+    >>> values = (("Reed", 1.0), ("Reed", 1.3), ("Reed", 0.9), ("Rush", 1.5), ("Rush", 1.1), ("Rush", 1.6))
+    >>> found = compare([MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values])
+    >>> choices = round_choices(found, {"Reed": 90.0, "Rush": 90.0})
+    >>> set(choices[0].names) <= {"Reed", "Rush"}, choices[0].per_hour >= choices[-1].per_hour
+    (True, True)
     """
     pairs = open_pairs(found)
     if not pairs or found.scatter[0] <= 0:

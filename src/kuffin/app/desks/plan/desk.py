@@ -7,7 +7,7 @@ from PySide6.QtGui import QShowEvent
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
 from kuffin.app.desks.plan.fair import FairPage
-from kuffin.app.desks.plan.fitpage import FitPage
+from kuffin.app.desks.plan.clearancepage import ClearancePage
 from kuffin.app.desks.plan.mounts import MountsPage
 from kuffin.app.desks.plan.order import OrderPage
 from kuffin.app.desks.plan.protocol import ProtocolPage
@@ -27,7 +27,7 @@ class PlanDesk(PagedDesk):
         super().__init__("plan", settings)
         self.question = QuestionPage(state, shelf)
         self.fair = FairPage(state, shelf)
-        self.fit = FitPage(state, shelf)
+        self.fit = ClearancePage(state, shelf)
         self.question.way_added.connect(lambda: self.go("fair"))
         self.mounts = MountsPage(state, shelf, theme)
         self.order = OrderPage(state, shelf, theme)

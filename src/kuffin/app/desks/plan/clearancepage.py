@@ -22,7 +22,7 @@ _NOTE = (
 )
 
 
-class FitPage(Page):
+class ClearancePage(Page):
     """Nothing is edited here."""
 
     def __init__(self, state: State, shelf: ShelfState) -> None:
