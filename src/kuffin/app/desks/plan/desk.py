@@ -6,8 +6,8 @@ from PySide6.QtGui import QShowEvent
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
-from kuffin.app.desks.plan.fair import FairPage
 from kuffin.app.desks.plan.clearancepage import ClearancePage
+from kuffin.app.desks.plan.fair import FairPage
 from kuffin.app.desks.plan.mounts import MountsPage
 from kuffin.app.desks.plan.order import OrderPage
 from kuffin.app.desks.plan.protocol import ProtocolPage
