@@ -12,7 +12,7 @@ from kuffin.core.base.errors import BenchError
 from kuffin.core.base.plaindata import PlainError, typed
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.limits import Limits
-from kuffin.core.bench.parts import KINDS, Field, tolerance_key
+from kuffin.core.bench.parts import KINDS, Field
 from kuffin.core.bench.protocol import Step, check, from_plain
 from kuffin.core.sound.heard import heard_from_plain
 
@@ -185,10 +185,7 @@ def _field(field: Field) -> Any:
 def part_fields(kind: str) -> Form:
     """The fields of a kind of part."""
     found = KINDS.get(kind)
-    if found is None:
-        return _by_key({})
-    sizes = {tolerance_key(f.key): _between(0.0, f.high) for f in found.fields if f.toleranced}
-    return _by_key({**{f.key: _field(f) for f in found.fields}, **sizes})
+    return _by_key({f.key: _field(f) for f in found.kept} if found is not None else {})
 
 
 def sheet_values(kind: str) -> Form:

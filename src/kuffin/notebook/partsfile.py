@@ -36,12 +36,12 @@ class ReadPart:
 
 def to_csv(parts: Sequence[Part]) -> str:
     """Parts as CSV: the usual columns, then every field that any of their kinds has."""
-    keys = list(dict.fromkeys(f.key for k in KINDS.values() for f in k.fields if any(p.kind == k.key for p in parts)))
+    keys = list(dict.fromkeys(f.key for k in KINDS.values() for f in k.kept if any(p.kind == k.key for p in parts)))
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\n")
     writer.writerow([*_PLAIN, *keys])
     for part in parts:
-        fields = {f.key: show_field(f, part.fields.get(f.key)) for f in kind_of(part.kind).fields}
+        fields = {f.key: show_field(f, part.fields.get(f.key)) for f in kind_of(part.kind).kept}
         samples = "; ".join(s.label + (f" ({s.came})" if s.came else "") for s in part.live_samples)
         price = "" if part.price is None else f"{part.price:g}"
         plain = [
@@ -161,7 +161,7 @@ def _part(written: Mapping[str, str], fields: Mapping[str, str], samples: str) -
         k: str(written.get(k) or "").strip() for k in ("maker", "currency", "claim", "claim_where", "note")
     }
     read: dict[str, Any] = {}
-    for one in kind.fields:
+    for one in kind.kept:
         value = read_field(one, str(fields.get(one.key) or ""))
         if value is not None:
             read[one.key] = value

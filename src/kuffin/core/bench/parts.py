@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from kuffin.core.base.errors import BenchError
 
@@ -46,6 +46,10 @@ def tolerance_key(key: str) -> str:
     return f"{key}_tolerance"
 
 
+def _tolerance(size: Field) -> Field:
+    return replace(size, key=tolerance_key(size.key), label=f"{size.label}, ±", low=0.0, toleranced=False, in_hand=True)
+
+
 @dataclass(frozen=True, kw_only=True)
 class PartKind:
     """A kind of part; `slot` is the place that it takes, and `cools` whether it belongs to the cooling that one buys."""
@@ -55,6 +59,11 @@ class PartKind:
     fields: tuple[Field, ...]
     slot: str = ""
     cools: bool = True
+
+    @property
+    def kept(self) -> tuple[Field, ...]:
+        """All that is kept of a part: its fields, and the tolerances of its sizes."""
+        return (*self.fields, *(_tolerance(f) for f in self.fields if f.toleranced))
 
     @property
     def wet(self) -> bool:

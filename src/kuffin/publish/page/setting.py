@@ -199,7 +199,7 @@ def _facts(part: Part) -> str:
     kind = KINDS.get(part.kind)
     told = []
     for f in kind.fields if kind is not None else ():
-        x = part.fields.get(f.key)
+        x = None if f.in_hand else part.fields.get(f.key)
         if x not in (None, "", []):
             told.append(
                 f"{f.label} {', '.join(map(str, x)) if isinstance(x, list) else f'{x:g} {f.unit}'.rstrip() if isinstance(x, (int, float)) else x}"

@@ -235,7 +235,7 @@ class PartForm(QWidget):
         part = self.part
         if part is not None and part.fields.get(key) != value:
             kept = {k: v for k, v in part.fields.items() if k != key}
-            label = next(f.label for f in kind_of(part.kind).fields if key in {f.key, tolerance_key(f.key)})
+            label = next(f.label for f in kind_of(part.kind).kept if f.key == key)
             fields = kept if value in (None, []) else {**kept, key: value}
             self._edit(shelf.change_part, part.id, f"change {label} of {part.name}", fields=fields)
 
