@@ -357,6 +357,7 @@ class TestWhatIf:
         give(what.limit, "85")
         at_rest()
         assert "Power beyond what was measured" in what.heading.text() and "power at 85 °C" in shown_words(what.table)
+        assert "fans for 85 °C" in shown_words(what.table)
         assert "Plover is cooler than Tern by" in what.pairs.text() and "(estimated)" in what.pairs.text()
         place = QPoint(int(what.plot.place_of(180.0)), 150)
         QTest.mouseClick(what.plot, LEFT, pos=place)

@@ -9,6 +9,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from scipy.optimize import brentq
 
 from kuffin.cli import main
 from kuffin.core.base.errors import CompareError
@@ -27,7 +28,9 @@ from kuffin.demo.quiet import NAME, SWEPT
 from kuffin.notebook.store import Notebook
 from kuffin.said.predictionwords import difference_words, prediction_words
 from kuffin.simulated.livebench import FULL_FAN_RPM
+from kuffin.simulated.station import Radiator
 from kuffin.verdict.carried import WhatIf
+from kuffin.verdict.fanneeded import fans_needed
 from kuffin.verdict.predicting import difference, predict
 from kuffin.verdict.study import StudyVerdict, judge
 
@@ -104,6 +107,22 @@ def test_the_highest_power_at_a_limit_is_where_the_part_would_stand_at_it(blocks
         again = predict(blocks, name, WhatIf(power_w=found.value, air_c=23.0)).die
         assert again is not None and again.value == pytest.approx(LIMIT_C, abs=0.4)
     assert predict(blocks, "Plover", WhatIf(limit_c=22.0, air_c=25.0)).highest_power is None
+
+
+def test_the_fans_that_hold_a_limit_are_those_at_which_the_radiator_would_stand_at_it(quiet: StudyVerdict) -> None:
+    found = fans_needed(quiet, WhatIf(air_c=24.0, limit_c=36.0))
+    for name, radiator in RADIATORS.items():
+        told = found[name]
+        assert told is not None and told.label == MEASURED
+
+        def warm(fan: float, radiator: Radiator = radiator) -> float:
+            return 24.0 + 180.0 * radiator.resistance(FULL_FAN_RPM * fan / 100, FLOW)
+
+        truth = brentq(lambda fan: warm(fan) - 36.0, 15.0, 120.0)
+        assert told.low <= truth <= told.high and told.half < 20
+    assert set(fans_needed(quiet, WhatIf(air_c=24.0, limit_c=25.0)).values()) == {None}  # nothing holds that
+    with pytest.raises(CompareError, match="tell the limit"):
+        fans_needed(quiet, WhatIf())
 
 
 def test_what_was_not_varied_is_estimated_with_all_that_may_be_so(blocks: StudyVerdict) -> None:

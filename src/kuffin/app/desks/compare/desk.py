@@ -35,7 +35,7 @@ _PAGES = (
     ("value", "Value", "valuepage", "ValuePage"),
     ("what if", "What if", "whatifpage", "WhatIfPage"),
     ("across", "Across", "acrosspage", "AcrossPage"),
-    ("words", "In words", "wordspage", "WordsPage"),
+    ("words", "Words", "wordspage", "WordsPage"),
 )
 PAGES = tuple((key, title) for key, title, _, _ in _PAGES)
 

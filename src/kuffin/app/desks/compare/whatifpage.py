@@ -19,10 +19,11 @@ from kuffin.app.widgets.forms import NumberLine, choice, flowing, number, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import begun
-from kuffin.core.predict.carrying import Foreseen
+from kuffin.core.predict.carrying import ESTIMATED, Foreseen
 from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
 from kuffin.verdict.across import Judged
 from kuffin.verdict.carried import OtherPart, WhatIf, measured_at
+from kuffin.verdict.fanneeded import fans_needed
 from kuffin.verdict.otherparts import coolants_of, parts_elsewhere, with_parts
 from kuffin.verdict.predicting import Prediction, as_measured, difference, predict, predict_all
 from kuffin.verdict.study import StudyVerdict
@@ -194,12 +195,17 @@ class WhatIfPage(RenewedPage):
             f"{begun(asked_words(best.asked))}: {what} is coolest under {best.candidate}, {foreseen_words(warm(best), '°C')}, {warm(best).label}.{beyond}"
         )
         limit = asked.limit_c is not None
+        fans = fans_needed(v, asked) if limit else {}
         rows: list[Sequence[str]] = []
         for p in order:
             highest: tuple[str, ...] = ()
             if limit:
                 told = predict(v, p.candidate, asked).highest_power
-                highest = ("not within what can be said" if told is None else foreseen_words(told, "W"),)
+                needed = fans.get(p.candidate)
+                highest = (
+                    "not within what can be said" if told is None else foreseen_words(told, "W"),
+                    "not by the fans" if needed is None else foreseen_words(needed, "%", 0),
+                )
             how = "; ".join(f"{f.name} {f.kelvins.label}" for f in p.flights)
             rows.append(
                 (
@@ -216,7 +222,7 @@ class WhatIfPage(RenewedPage):
             "die",
             "coolant",
             "flow",
-            *((f"power at {asked.limit_c:g} °C",) if limit else ()),
+            *((f"power at {asked.limit_c:g} °C", f"fans for {asked.limit_c:g} °C") if limit else ()),
             "how it is known",
         )
         names = [p.candidate for p in order]
@@ -258,7 +264,7 @@ class WhatIfPage(RenewedPage):
                         ys=[x.value for _, x in there if x is not None],
                         low=[x.low for _, x in there if x is not None],
                         high=[x.high for _, x in there if x is not None],
-                        solid=(low, high),
+                        solid=_known(powers, [f.get(name) for f in found], low, high),
                     )
                 )
             self._curves = curves
@@ -275,3 +281,13 @@ class WhatIfPage(RenewedPage):
         self.plot.show_curves(
             self._curves, "power, W", f"{what}, °C", line=self.power.value(), spoken=self.heading.text()
         )
+
+
+def _known(powers: np.ndarray, found: Sequence[Prediction | None], low: float, high: float) -> tuple[float, float]:
+    """Where a curve is drawn solid: within the powers that were measured, as far as nothing of it is estimated."""
+    warm = [None if p is None else p.die or p.coolant for p in found]
+    inside = [(float(x), w) for x, w in zip(powers, warm, strict=True) if low <= x <= high]
+    told = [x for x, w in inside if w is not None and w.label != ESTIMATED]
+    if len(told) == len(inside):
+        return low, high
+    return (min(told), max(told)) if told else (0.0, 0.0)

@@ -13,7 +13,7 @@ from kuffin.app.widgets.texts import empty, text
 from kuffin.said.sentences import paragraphs
 
 _PURPOSE = (
-    "In words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."
+    "Words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."
 )
 MOST = 60
 
