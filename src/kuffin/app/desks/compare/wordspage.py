@@ -12,9 +12,7 @@ from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import empty, text
 from kuffin.said.sentences import paragraphs
 
-_PURPOSE = (
-    "Words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."
-)
+_PURPOSE = "Words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."
 MOST = 60
 
 
