@@ -84,6 +84,10 @@ class TestThePlan:
         (first, *_), now = due_rechecks(study), dt.datetime(2027, 4, 1)
         assert first.days == 365 and first.at.date() == dt.date(2027, 3, 23)
         v = judge(book, study)
+        line = verdict_line(v, next_mount(study), dt.datetime(2026, 12, 1))
+        assert line.sentence.startswith("Marl, round 1 is 1.3 K warmer") and "no ageing seen" in line.sentence
+        assert (line.step.label, line.step.action) == ("look at the ageing", "ageing")
+        assert "Chalk, round 1, day 365, on 23 March 2027" in line.step.hint
         step = verdict_line(v, next_mount(study), now).step
         assert step.label == "recheck Chalk, round 1" and "due since 23 March 2027" in step.hint
         assert (step.action, step.mount_id) == ("run", first.mount.id)

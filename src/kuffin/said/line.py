@@ -24,9 +24,9 @@ from kuffin.core.compare.pairwords import (
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
-from kuffin.said.ageingwords import day_words, due_words
+from kuffin.said.ageingwords import aged_words, day_words, due_words
 from kuffin.said.whatnextwords import stop_words
-from kuffin.verdict.ageing import due_rechecks, rest_ends
+from kuffin.verdict.ageing import ageing_of, due_rechecks, rest_ends
 from kuffin.verdict.chosenoutcomes import instead_of
 from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
@@ -80,12 +80,27 @@ def verdict_line(v: StudyVerdict, planned: Mount | None = None, now: dt.datetime
     step = _next(v)
     if planned is not None and step.action == "add":
         step = _prepare(v, planned, step, now)
-    due = [d for d in due_rechecks(v.evidence.study) if now is not None and d.at <= now]
+    coming = due_rechecks(v.evidence.study)
+    if coming and now is not None and planned is None and v.main.comparison is None and step.action == "add":
+        hint = f"the next recheck: {coming[0].label}, {due_words(coming[0], now)}"
+        step = NextStep("look at the ageing", hint, "ageing")
+    due = [d for d in coming if now is not None and d.at <= now]
     if due and now is not None and step.action != "inspect":
         step = NextStep(
             f"recheck {due[0].label}", f"it stays in place: {due_words(due[0], now)}", "run", due[0].mount.id
         )
-    return VerdictLine(_sentence(v), step)
+    return VerdictLine(_with_ageing(v, _sentence(v)), step)
+
+
+def _with_ageing(v: StudyVerdict, sentence: str) -> str:
+    """What aged behind what was compared; all of it where nothing could be compared."""
+    if not any(m.rechecks for _, m in v.evidence.mounts):
+        return sentence
+    found = ageing_of(v)
+    if v.main.comparison is None:
+        return " ".join(aged_words(m, found.baseline) for m in found.mounts) or sentence
+    aged = [m for m in found.mounts if m.found is not None and m.found.aged and found.baseline]
+    return " ".join([sentence, *(aged_words(m, found.baseline) for m in aged)])
 
 
 def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep, now: dt.datetime | None) -> NextStep:

@@ -33,4 +33,4 @@ def take_step(window: MainWindow, step: NextStep) -> None:
             window.studies.ask_channels(run.id)
     else:
         window.show_desk("Compare")
-        window.compare.go(step.action if step.action in {"baseline", "rounds"} else "verdict")
+        window.compare.go(step.action if step.action in {"baseline", "rounds", "ageing"} else "verdict")

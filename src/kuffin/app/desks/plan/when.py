@@ -127,17 +127,6 @@ class WhenPage(Page):
                 stop.setValue(span[1])
         if not self.off.hasFocus():
             self.off.setText(", ".join(sorted(d.isoformat() for d in hours.days_off)))
-        places = {c.name: i for i, c in enumerate(study.live_candidates)}
-        try:
-            jobs = jobs_of(study, self.shelf.bench, self.shelf.parts, takes, self.shelf.steps)
-            self.plan = laid_plan(study, jobs, now) if jobs else None
-            self.said.setText(self._sentence(len(jobs)))
-            self.said.setProperty("warn", None)
-        except KuffinError as error:
-            self.plan = None
-            sentence = str(error)
-            self.said.setText(sentence[0].upper() + sentence[1:] + ".")
-        self.sheet.show_plan(self.plan, hours, places)
         coming = planned_rechecks(study)
         told = [f"{d.label}: {due_words(d, now)}" for d in coming[:_MOST_RECHECKS]]
         more = len(coming) - len(told)
@@ -152,6 +141,17 @@ class WhenPage(Page):
             )
             for d in coming
         )
+        places = {c.name: i for i, c in enumerate(study.live_candidates)}
+        try:
+            jobs = jobs_of(study, self.shelf.bench, self.shelf.parts, takes, self.shelf.steps)
+            self.plan = laid_plan(study, jobs, now) if jobs else None
+            self.said.setText(self._sentence(len(jobs)))
+            self.said.setProperty("warn", None)
+        except KuffinError as error:
+            self.plan = None
+            sentence = str(error)
+            self.said.setText(sentence[0].upper() + sentence[1:] + ".")
+        self.sheet.show_plan(self.plan, hours, places)
         self._rests.setText(
             f"A run: {takes.run_min:.0f} min, {takes.run_from}. Change-overs: {takes.change_from}. "
             "The plan is laid anew whenever something is done, later or earlier."
@@ -162,6 +162,8 @@ class WhenPage(Page):
         assert study is not None
         if plan is None or plan.end is None:
             done = any(c.live_mounts for c in study.live_candidates)
+            if done and self._dated:
+                return "All mounts are made; what stays in place is tested again, below."
             return "Everything planned is done." if done else "No mount is planned yet: draw an order first."
         end = f"{DAYS[plan.end.weekday()]} {plan.end.day}.{plan.end.month}., {plan.end:%H:%M}"
         what = f"{several(jobs, 'mount').capitalize()} to do; the last one ends on {end}."
