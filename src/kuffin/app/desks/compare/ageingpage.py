@@ -132,8 +132,8 @@ class AgeingPage(RenewedPage):
         for i in ids:
             m, first = shown.get(i), mounts[i].first_read
             begun = "–" if first is None else day_words(dt.datetime.fromisoformat(first))
-            change = "baseline" if m is not None and m in found.base_mounts else _change(m, base)
-            rows.append((_name(mounts[i]), _readings(m), change, begun, due.get(i, "")))
+            mark = " (baseline)" if m in found.base_mounts else ""
+            rows.append((_name(mounts[i]) + mark, _readings(m), _change(m, base), begun, due.get(i, "")))
         self.table.setVisible(bool(rows))
 
         def explain(at: int) -> None:
