@@ -9,7 +9,9 @@ power that differs by a few per cent. Judged by
 (c) Kuffin, by the function that the window calls: up to eight rounds in random order, declared looks after three, five and eight;
     after a look only the leader and those not yet told apart from it are mounted again; the early check is followed by a remount; a mount that the check
     against siblings doubts is opened: a bad one shows in its print and is put together again, a sound one is kept and counts;
-    runs until settled; die over coolant per watt; the verdict with a margin of 1 K.
+    runs until settled; die over coolant per watt; the verdict with a margin of 1 K, by the pairs of the leader over all pairs together;
+(c) as proposed: the same, but mounted is what the Rounds page proposes, until it is known which is best or an answer is not worth its hours;
+    declared looks after three, four, six and eight rounds, and after each further one up to twenty.
 
 Coverage is that of four full rounds, whatever was stopped when.
 """
@@ -29,7 +31,8 @@ from numpy.typing import NDArray
 from benchmarks.studies import Bench
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare import Comparison, MountValue, compare
-from kuffin.core.compare.nextmounts import HARDLY, MOST_ROUNDS, chance_of_settling, round_choices
+from kuffin.core.compare.nextmounts import round_choices
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.findings import CheckLimits, Sibling, against_siblings
 from kuffin.core.findings.earlycheck import early_check, early_resistance, pooled_scatter
 from kuffin.core.settle import settle
@@ -39,7 +42,8 @@ from kuffin.simulated.thermal import Loop, simulate
 
 Array = NDArray[np.float64]
 
-POWER_W, MARGIN_K, ROUNDS, LOOKS, FULL = 200.0, 1.0, 8, (3, 5, 8), 4
+POWER_W, MARGIN_K, PLANNED, FULL = 200.0, 1.0, 8, 4
+LOOKS, PROPOSED_LOOKS, MOST_ROUNDS = (3, 5, 8), (3, 4, 6, 8), 20
 CHANGE_OVER_MIN, IDLE_S, LOAD_S, BY_HAND_S = 40.0, 180.0, 2700.0, 1800.0
 BAD = 1 / 12
 _DIE, _COOLANT, _AIR, _POWER = (
@@ -192,7 +196,8 @@ def study(seed: int, proposed: bool = False) -> Outcome:
     stopped: Comparison | None = None
     full: Comparison | None = None
     open_ = list(range(k))
-    for number in range(ROUNDS):
+    looks, most = (PROPOSED_LOOKS, MOST_ROUNDS) if proposed else (LOOKS, PLANNED)
+    for number in range(most):
         everyone = number < FULL  # for the coverage; what the verdict did not ask for costs no hours
         for i in rng.permutation(k if everyone else open_).tolist():
             name = t.names[i]
@@ -215,30 +220,25 @@ def study(seed: int, proposed: bool = False) -> Outcome:
             minutes += took * counts
             kept.append(MountValue(candidate=name, mount=f"{name}{number}", value=value, round=str(number)))
             spoilt.append(m.bad)
-        if number + 1 in {*LOOKS, FULL}:
+        if number + 1 in {*looks, FULL} or number >= PLANNED:
             more_minutes, more = _remount(rng, t, kept, spoilt)
             if stopped is None:
                 minutes, done = minutes + more_minutes, done + more
         if number + 1 == FULL:
             full = compare(kept, margin=MARGIN_K, confidence=0.95)
             out.counts["bad left"] = any(spoilt)
-        if number + 1 in LOOKS and stopped is None:
-            found = as_the_window_judges(kept)
-            leader = min(found.candidates, key=lambda c: c.mean).name
-            mine = [p for p in found.pairs if leader in {p.a, p.b}]
-            near = {leader, *(n for p in mine if not p.settled for n in (p.a, p.b))}
-            open_ = [i for i, n in enumerate(t.names) if n in near]
-            if proposed and len(open_) > 1:
-                next_ = _proposed(found)
-                open_ = [i for i, n in enumerate(t.names) if n in next_]
-            if len(open_) < 2 or number + 1 == ROUNDS:
+        if (number + 1 in looks or number >= PLANNED) and stopped is None:
+            found = as_the_window_judges(kept, looks)
+            next_ = _proposed(found) if proposed else _all_open(found)
+            open_ = [i for i, n in enumerate(t.names) if n in next_]
+            if not open_ or number + 1 == most:
                 stopped = found
                 out.hours["c"] = minutes / 60
                 out.counts["c mounts"] = done
         if stopped is not None and full is not None:
             break
     assert stopped is not None and full is not None
-    _kuffins(out, stopped, t, true_best)
+    _kuffins(out, stopped, t, true_best, proposed)
 
     # over air with the mounts that (c) began with, bad ones and all: the means
     means = {n: float(np.mean(v)) for n, v in over_air.items()}
@@ -251,23 +251,30 @@ def study(seed: int, proposed: bool = False) -> Outcome:
     identical = [(p.a, p.b) for p in full.pairs if level[p.a] == level[p.b]]
     if identical:
         out.counts["with identical"] = 1
-        out.counts["false lower"] = any(stopped.pair(a, b).verdict in {"a_lower", "b_lower"} for a, b in identical)
+        told = which_is_best(stopped)
+        named = proposed and told.answered and not told.alike and any(told.best in pair for pair in identical)
+        out.counts["false lower"] = named or any(
+            stopped.pair(a, b).verdict in {"a_lower", "b_lower"} for a, b in identical
+        )
     return out
 
 
-def _proposed(found: Comparison) -> tuple[str, ...]:
+def _all_open(found: Comparison) -> set[str]:
+    """The leader and all that are not told apart from it; nobody where there are none."""
+    leader = min(found.candidates, key=lambda c: c.mean).name
+    return {n for p in found.pairs if leader in {p.a, p.b} and not p.settled for n in (p.a, p.b)}
+
+
+def _proposed(found: Comparison) -> set[str]:
     """Who is mounted next by the Rounds page; nobody where it says that more mounts are not worth their hours."""
-    if chance_of_settling(found, MOST_ROUNDS) < HARDLY:
-        return ()
-    minutes = dict.fromkeys((c.name for c in found.candidates), CHANGE_OVER_MIN + 40.0)
-    choices = round_choices(found, minutes)
-    return choices[0].names if choices else ()
+    choices = round_choices(found, dict.fromkeys((c.name for c in found.candidates), CHANGE_OVER_MIN + 40.0))
+    return set(choices[0].names) if choices and choices[0].worth_it else set()
 
 
-def as_the_window_judges(kept: list[MountValue]) -> Comparison:
+def as_the_window_judges(kept: list[MountValue], looks: tuple[int, ...] = LOOKS) -> Comparison:
     """The comparison that the window shows of these mounts, with its own count of looks."""
     names = list(dict.fromkeys(v.candidate for v in kept))
-    bench = Bench.of(names, ROUNDS, blocks=True, plan={"looks": list(LOOKS)}, margin_k=MARGIN_K)
+    bench = Bench.of(names, PLANNED, blocks=True, plan={"looks": list(looks)}, margin_k=MARGIN_K)
     for v in kept:
         bench.mount(v.candidate, int(v.round or 0) + 1, v.value)
     found = bench.judge().main.comparison
@@ -315,11 +322,18 @@ def _named(out: Outcome, way: str, name: str, true_best: set[str], t: Truth) -> 
         out.counts[f"{way} right"] = 1
 
 
-def _kuffins(out: Outcome, found: Comparison, t: Truth, true_best: set[str]) -> None:
+def _kuffins(out: Outcome, found: Comparison, t: Truth, true_best: set[str], proposed: bool) -> None:
     leader = min(found.candidates, key=lambda c: c.mean).name
     mine = [p for p in found.pairs if leader in {p.a, p.b}]
     level = dict(zip(t.names, t.levels, strict=True))
-    if all(p.verdict in {"a_lower", "b_lower"} for p in mine):
+    told = which_is_best(found)
+    if proposed and told.answered:
+        if not told.alike:
+            _named(out, "c", told.best, true_best, t)
+        else:
+            right = all(abs(level[n] - level[leader]) < MARGIN_K for n in told.alike)
+            out.counts["c alike, rightly" if right else "c alike, wrongly"] = 1
+    elif all(p.verdict in {"a_lower", "b_lower"} for p in mine):
         _named(out, "c", leader, true_best, t)
     elif all(p.settled for p in mine):
         near = [p for p in mine if p.verdict == "same"]

@@ -47,15 +47,15 @@ _OTHER_PRICES = {
 }
 _COPPER: dict[str, Any] = {"thread": "G1/4", "metals": ["copper", "nickel plate"], "max_pressure_kpa": 80.0}
 _OTHERS: tuple[tuple[str, str, str, dict[str, Any]], ...] = (
-    ("processor block", "Tern", "Oxbow Works", {**_COPPER, "volume_ml": 28.0, "screw_pattern": "four", "height_mm": 24.0, "memory_clearance_mm": 44.0}),
-    ("processor block", "Plover", "Hollin & Daughter", {**_COPPER, "volume_ml": 34.0, "screw_pattern": "four", "height_mm": 27.0, "memory_clearance_mm": 40.0}),
-    ("pump", "Dipper", "Oxbow Works", {"volume_ml": 45.0, "thread": "G1/4", "metals": ["stainless steel"], "max_pressure_kpa": 50.0, "voltage_v": 12.0, "current_a": 1.6}),
+    ("processor block", "Tern", "Oxbow Works", {**_COPPER, "volume_ml": 28.0, "screw_pattern": "four", "height_mm": 24.0, "memory_clearance_mm": 44.0, "port_spacing_mm": 26.0, "screw_reach_mm": 5.0}),
+    ("processor block", "Plover", "Hollin & Daughter", {**_COPPER, "volume_ml": 34.0, "screw_pattern": "four", "height_mm": 27.0, "memory_clearance_mm": 40.0, "port_spacing_mm": 22.0, "screw_reach_mm": 4.0}),
+    ("pump", "Dipper", "Oxbow Works", {"volume_ml": 45.0, "thread": "G1/4", "metals": ["stainless steel"], "max_pressure_kpa": 50.0, "voltage_v": 12.0, "current_a": 1.6, "plug": "4 pins"}),
     ("reservoir", "Tarn", "Hollin & Daughter", {"thread": "G1/4", "max_pressure_kpa": 50.0}),
     ("tube", "clear tube", "", {"inner_mm": 10.0, "outer_mm": 13.0, "max_pressure_kpa": 150.0}),
-    ("fan", "Wagtail", "Oxbow Works", {"fan_size_mm": 120.0, "thickness_mm": 25.0, "max_rpm": 1650.0, "blades": 9.0, "current_a": 0.18}),
+    ("fan", "Wagtail", "Oxbow Works", {"fan_size_mm": 120.0, "thickness_mm": 25.0, "max_rpm": 1650.0, "blades": 9.0, "current_a": 0.18, "plug": "4 pins"}),
     ("fan", "Pipit", "Hollin & Daughter", {"fan_size_mm": 120.0, "thickness_mm": 15.0, "max_rpm": 2100.0, "blades": 11.0}),
-    ("case", "Downs", "Hollin & Daughter", {"radiator_length_mm": 282.0, "radiator_width_mm": 126.0, "radiator_depth_mm": 54.0, "radiator_depth_mm_tolerance": 1.0, "side_clearance_mm": 62.0}),
-    ("board", "Fen", "Oxbow Works", {"fan_header_a": 1.0, "pump_header_a": 2.0}),
+    ("case", "Downs", "Hollin & Daughter", {"radiator_length_mm": 282.0, "radiator_width_mm": 126.0, "radiator_depth_mm": 54.0, "radiator_depth_mm_tolerance": 1.0, "side_clearance_mm": 62.0, "behind_board_mm": 18.0, "card_slots": 3.0}),
+    ("board", "Fen", "Oxbow Works", {"fan_header_a": 1.0, "pump_header_a": 2.0, "fan_plug": "4 pins", "pump_plug": "4 pins", "thickness_mm": 1.6}),
     ("memory", "Heath", "Oxbow Works", {"height_mm": 42.0}),
     ("memory", "Moor", "Hollin & Daughter", {"height_mm": 32.0}),
     ("coolant", "Rill", "Hollin & Daughter", {"sort": "concentrate", "share_percent": 20.0, "glycol": "propylene glycol"}),

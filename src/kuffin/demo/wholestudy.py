@@ -15,8 +15,8 @@ import numpy as np
 
 from kuffin.core.base.errors import BenchError
 from kuffin.core.compare import Comparison, MountValue, compare
-from kuffin.core.compare.nextmounts import HARDLY, MOST_ROUNDS, chance_of_settling, round_choices
-from kuffin.core.compare.pairwords import best_of
+from kuffin.core.compare.nextmounts import round_choices
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.demo.faults import FAULTS, with_fault
 from kuffin.demo.scenario import BATCH, forget_history
 from kuffin.logs.table import LogTable
@@ -129,12 +129,8 @@ def said_of(found: Comparison | None) -> str:
     """
     if found is None:
         return ""
-    best = best_of(found)
-    mine = [p for p in found.pairs if best in {p.a, p.b}]
-    if not all(p.settled for p in mine):
-        return ""
-    near = [n for p in mine if p.verdict == "same" for n in (p.a, p.b) if n != best]
-    return "+".join(sorted([best, *near]))
+    told = which_is_best(found)
+    return "+".join(sorted([told.best, *told.alike])) if told.answered else ""
 
 
 def is_right(study: HiddenStudy, said: str) -> bool | None:
@@ -177,12 +173,10 @@ def by_the_plan(study: HiddenStudy) -> ByThePlan:
         if number < _FIRST_LOOK:
             continue
         found = compare(kept, margin=MARGIN_K, confidence=0.95)
-        if said_of(found) or chance_of_settling(found, MOST_ROUNDS) < HARDLY:
-            break
         choices = round_choices(found, dict.fromkeys(names, 60 * MOUNT_H))
-        open_ = list(choices[0].names) if choices else []
-        if not open_:
+        if not choices or not choices[0].worth_it:
             break
+        open_ = list(choices[0].names)
     return ByThePlan(said_of(found), mounts, mounts * MOUNT_H)
 
 

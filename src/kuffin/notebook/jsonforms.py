@@ -12,7 +12,8 @@ from kuffin.core.base.errors import BenchError
 from kuffin.core.base.plaindata import PlainError, typed
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.limits import Limits
-from kuffin.core.bench.parts import KINDS, Field
+from kuffin.core.bench.partfields import Field
+from kuffin.core.bench.parts import KINDS
 from kuffin.core.bench.protocol import Step, check, from_plain
 from kuffin.core.sound.heard import heard_from_plain
 

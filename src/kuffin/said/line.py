@@ -21,6 +21,7 @@ from kuffin.core.compare.pairwords import (
     to_settle,
     was_held,
 )
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
@@ -152,25 +153,33 @@ def _sentence(v: StudyVerdict) -> str:
     best, *others = v.main.ranking()
     cautions = _cautions(v)
     apart, same, open_ = _relations(found, best, others)
+    told = which_is_best(found)
+    limit = f"{found.margin or 0:.3g} {outcome.difference_unit}".rstrip()
+    if told.alone and told.alike:
+        same, open_ = [(n, found.pair(best, n)) for n in told.alike], []
     parts = []
-    if len(apart) == 1:
+    if told.alone and told.ahead is not None:
+        parts.append(_named(v, best, told.ahead, apart, [n for n, _ in open_]))
+        open_ = []
+    elif len(apart) == 1:
         name, pair = apart[0]
         digits, by = digits_for(pair.high - pair.low), _by(pair, outcome)
         gap = f"{number(abs(pair.difference), digits)} {outcome.difference_unit}".rstrip()
-        told = (
+        so = (
             f"{by} {outcome.wording.better} than {name}"
             if pair.held
             else f"{gap} {outcome.wording.better} than {name} ({by})"
         )
-        parts.append(f"{best} {_verb(v)} {told}.")
+        parts.append(f"{best} {_verb(v)} {so}.")
     elif apart:
         texts = [f"{name} ({_by(pair, outcome)})" for name, pair in apart[:3]]
         if len(apart) > 3:
             texts.append(f"{count(len(apart) - 3)} more")
         parts.append(f"{best} {_verb(v)} {outcome.wording.better} than {joined(texts)}.")
-    limit = f"{found.margin or 0:.3g} {outcome.difference_unit}".rstrip()
-    if same:
-        parts.append(f"{joined([best, *[n for n, _ in same]])} are within {limit}: the same for this purpose.")
+    if len(same) == 1:
+        parts.append(f"{best} and {same[0][0]} are within {limit}: the same for this purpose.")
+    elif same:
+        parts.append(f"{joined([n for n, _ in same])} are within {limit} of {best}: the same for this purpose.")
     held = list(dict.fromkeys(n for _, p in open_ for n in p.held))
     if held and found.free:
         parts.append(f"{was_held(held, free=True)}: by this they are not told apart.")
@@ -197,6 +206,18 @@ def _sentence(v: StudyVerdict) -> str:
         parts[0] = f"By {outcome.label}, {parts[0]}"
     parts += [_claim(c) for c in v.claims if c.judged in {"refuted", "borne out"}][:2]
     return " ".join([*parts, *cautions, *_bench(v), *([look_tag(v.looks)] if v.looks is not None else [])])
+
+
+def _named(v: StudyVerdict, best: str, ahead: float, apart: list[tuple[str, PairResult]], open_: list[str]) -> str:
+    """One that is the best though not every pair with it is settled: ``Reed runs the coolant coolest, by at least 0.2 K``."""
+    outcome = v.outcome
+    least = f"{beside_nothing(ahead, 1)} {outcome.difference_unit}".rstrip()
+    texts = [f"{name} by {_by(pair, outcome)}" for name, pair in apart[:3]]
+    pairs = f" ahead of {joined(texts)}" if texts else ""
+    return (
+        f"{best} {_verb(v)} {outcome.wording.best}, by at least {least}{f';{pairs}' if pairs else ''}. "
+        f"How far it is ahead of {joined(open_)} is still open."
+    )
 
 
 def _verb(v: StudyVerdict) -> str:
@@ -316,7 +337,8 @@ def _next(v: StudyVerdict) -> NextStep:
     best, *others = v.main.ranking()
     _, _, open_ = _relations(found, best, others)
     bounds = [(n, p) for n, p in open_ if p.held]
-    open_ = [(n, p) for n, p in open_ if not p.held]
+    told = which_is_best(found)
+    open_ = [(n, p) for n, p in open_ if n in told.open and not p.held]
     if _bench(v) and not v.corrected and not v.blocks:
         return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
     if open_:
@@ -356,7 +378,7 @@ def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str,
         number_ = max((max(done, default=0) for name, done in rounds.items() if name not in behind), default=1)
     name, pair = open_[0]
     hint = f"{to_settle(pair, found)}: {best} and {name}"
-    told = what_next(v, weigh=False)
+    told = what_next(v)
     if told is not None and told.hardly:
         return NextStep("say how near they are", stop_words(v, told), "rounds")
     return NextStep(f"{make} {joined(behind)}, round {number_}", hint, "add")

@@ -3,27 +3,18 @@
 from __future__ import annotations
 
 from kuffin.core.base.numbers import begun, number
-from kuffin.core.compare.nextmounts import RoundChoice
+from kuffin.core.compare.nextmounts import LEAST_CHANCE, WORTH_H, RoundChoice
 from kuffin.core.compare.pairwords import joined, several
 from kuffin.said.shownworking import Working
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.whatnext import WhatNext, margin_to_accept
 
 
-def choice_words(told: WhatNext, choice: RoundChoice) -> str:
-    """What a choice does: ``two more rounds of Reed and Sedge settle it in 62 % of cases, 5 h``."""
+def choice_words(choice: RoundChoice) -> str:
+    """What a choice does: ``two more rounds of Reed and Sedge tell which is best in 62 % of cases, in 5 h``."""
     rounds = f"{several(choice.rounds, 'more round')} of {joined(list(choice.names))}"
     ends = "s" if choice.rounds == 1 else ""
-    if len(told.near) == 1:
-        what = f"settle{ends} {told.near[0].a} and {told.near[0].b} in {100 * choice.all_settled:.0f} % of cases"
-    else:
-        what = f"settle{ends} {settled_words(told, choice)} on average"
-    return f"{rounds} {what}, in {number(choice.hours, 0)} h"
-
-
-def settled_words(told: WhatNext, choice: RoundChoice) -> str:
-    """How many of the open pairs a choice settles: ``0.9 of two open pairs``."""
-    return f"{number(choice.settles * len(told.near), 1)} of {several(len(told.near), 'open pair')}"
+    return f"{rounds} tell{ends} which is best in {100 * choice.chance:.0f} % of cases, in {number(choice.hours, 0)} h"
 
 
 def proposal_words(v: StudyVerdict, told: WhatNext) -> str:
@@ -34,7 +25,7 @@ def proposal_words(v: StudyVerdict, told: WhatNext) -> str:
     asked = {n for near in told.near for n in (near.a, near.b)}
     out = [c for c in v.candidates if c not in asked]
     left = f" {joined(out)} {'is' if len(out) == 1 else 'are'} out of it." if out else ""
-    return f"{begun(joined(list(first.names)))} next: {choice_words(told, first)}.{left}"
+    return f"{begun(joined(list(first.names)))} next: {choice_words(first)}.{left}"
 
 
 def stop_words(v: StudyVerdict, told: WhatNext) -> str:
@@ -42,25 +33,30 @@ def stop_words(v: StudyVerdict, told: WhatNext) -> str:
     unit = v.outcome.difference_unit
     found = v.main.comparison
     assert found is not None
-    pairs = joined([f"{n.a} and {n.b}" for n in told.near])
+    names = joined(list(dict.fromkeys(x for n in told.near for x in (n.a, n.b))))
     within = f" within {found.margin:g} {unit}" if found.margin is not None else ""
     near = joined([f"{n.a} and {n.b} are within {number(n.within, 1)} {unit}" for n in told.near])
     accept = margin_to_accept(told.near)
+    first = told.choices[0]
+    tried = f"{several(first.rounds, 'more round')} of {joined(list(first.names))}"
+    chance = f"{100 * first.chance:.0f} %" if first.chance >= 0.005 else "under 1 %"
     return (
-        f"More mounts will hardly settle {pairs}{within}: {100 * told.chance:.0f} % in {told.rounds} more rounds, {number(told.hours, 0)} h. "
+        f"More mounts will hardly settle {names}{within}: {chance} by {tried}, {number(first.hours, 0)} h. "
         f"Say that {near} of each other, or accept {accept:g} {unit} as what matters."
     )
 
 
 def choice_working(v: StudyVerdict, told: WhatNext, choice: RoundChoice) -> Working:
     """How a choice is worth what it is."""
-    out = Working(title=begun(joined(list(choice.names))), answer=begun(choice_words(told, choice)))
-    out.say(
-        "Settles",
-        f"{settled_words(told, choice)} with the leader, on average; all of them in {100 * choice.all_settled:.0f} % of cases",
-    )
+    out = Working(title=begun(joined(list(choice.names))), answer=begun(choice_words(choice)))
+    out.say("Answers", f"which is best, by name or that those left are alike, in {100 * choice.chance:.0f} % of cases")
     out.say("Hours", f"{several(choice.rounds, 'round')} of {several(len(choice.names), 'mount')}, {told.minutes_from}")
-    out.say("Worth", f"{100 * choice.per_hour:.1f} % of the open pairs for each hour; the greatest is proposed")
+    if choice.chance:
+        out.say(
+            "Worth",
+            f"{number(choice.hours, 0)} h for {100 * choice.chance:.0f} %: an answer takes {number(choice.hours_for_answer, 0)} h on average; the least is "
+            f"proposed; none over {WORTH_H:.0f} h, nor with a chance under {100 * LEAST_CHANCE:.0f} %",
+        )
     out.say(
         "Drawn from",
         "what is known now: the means, the scatter, the new mounts, 2,000 times, each judged as the next look will be",

@@ -7,7 +7,8 @@ from dataclasses import dataclass
 
 from kuffin.core.base.numbers import begun
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.prepare.clearance import CONFLICT, FITS, TIGHT, UNKNOWN, Built, Fit, all_fits
+from kuffin.core.prepare.clearance import CONFLICT, FITS, TIGHT, UNKNOWN, Built, Fit
+from kuffin.core.prepare.matching import all_fits
 from kuffin.notebook.entities import Bench, Candidate, Part, Study
 from kuffin.reading.configurations import parts_of
 

@@ -10,6 +10,7 @@ from kuffin.core.compare import Comparison
 from kuffin.core.compare.looks import all_looks, look_confidences, usual_looks
 from kuffin.core.compare.nextround import NextRound, next_round
 from kuffin.core.compare.pairwords import best_of, count, several
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.notebook.entities import Study
 from kuffin.verdict.evidence import Evidence
 
@@ -113,12 +114,11 @@ def looks_so_far(evidence: Evidence, judged: Judged) -> LooksSoFar:
 
 
 def _racing(found: Comparison | None, racing: set[str]) -> set[str]:
-    """Who is not told apart from the leader after a look; nobody is waited for where that is settled."""
+    """Who keeps it open after a look which is best; nobody is waited for where that is answered."""
     if found is None:
         return racing
-    best = (min if found.better == "lower" else max)(found.candidates, key=lambda c: c.mean).name
-    near = {n for p in found.pairs if best in {p.a, p.b} and not p.settled for n in (p.a, p.b)}
-    return racing & near
+    told = which_is_best(found)
+    return racing & {told.best, *told.open} if told.open else set()
 
 
 def plans_rounds(study: Study) -> bool:
@@ -187,6 +187,8 @@ def outlook(v: StudyVerdict) -> Outlook | None:
     chances = next_round(found, None if v.looks is None else v.looks.confidence_then)
     best = best_of(found)
     about = {pair: p for pair, p in chances.changes.items() if best in pair} or dict(chances.changes)
+    if which_is_best(found).answered:  # what is left open does not ask for more rounds
+        about = {pair: p for pair, p in about.items() if found.pair(*pair).settled} or about
     most = max(about.values(), default=0.0)
     worst = max(about, key=lambda pair: about[pair])
     settled = all(found.pair(*pair).settled for pair in about)

@@ -6,16 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from kuffin.core.compare.nextmounts import (
-    HARDLY,
-    MOST_ROUNDS,
-    NearEnough,
-    RoundChoice,
-    chance_of_settling,
-    near_enough,
-    open_pairs,
-    round_choices,
-)
+from kuffin.core.compare.nextmounts import NearEnough, RoundChoice, near_enough, open_pairs, round_choices
 from kuffin.core.plan.order import Slot
 from kuffin.notebook.entities import Study
 from kuffin.verdict.planbasis import durations, is_done, order_of
@@ -31,36 +22,23 @@ class WhatNext:
     Attributes
     ----------
     choices : tuple of RoundChoice
-        The best for its hours first; none where nothing is open.
-    chance : float
-        Of settling the question within `rounds` more rounds of all that are open.
-    hours : float
-        What these take.
+        The best for its hours first.
     near : tuple of NearEnough
         What may be said already of the pairs that are open.
     """
 
     choices: tuple[RoundChoice, ...]
-    chance: float
-    rounds: int
-    hours: float
     near: tuple[NearEnough, ...]
     minutes_from: str
 
     @property
     def hardly(self) -> bool:
         """Whether more mounts are not worth their hours."""
-        return bool(self.near) and self.chance < HARDLY
+        return not self.choices[0].worth_it
 
 
-def what_next(v: StudyVerdict, weigh: bool = True) -> WhatNext | None:
-    """What to mount next; None where there is no comparison, or nothing that more mounts could settle.
-
-    Parameters
-    ----------
-    weigh : bool
-        Whether the choices are weighed against each other, which takes a quarter of a second.
-    """
+def what_next(v: StudyVerdict) -> WhatNext | None:
+    """What to mount next; None where there is no comparison, or nothing that more mounts could answer."""
     found = v.main.comparison
     if found is None or not open_pairs(found) or found.scatter[0] <= 0:
         return None
@@ -68,15 +46,8 @@ def what_next(v: StudyVerdict, weigh: bool = True) -> WhatNext | None:
     each = told.minutes
     then = None if v.looks is None else v.looks.confidence_then
     minutes = {c.name: each for c in found.candidates}
-    choices = round_choices(found, minutes, then) if weigh else []
-    open_names = {n for p in open_pairs(found) for n in (p.a, p.b)}
     return WhatNext(
-        choices=tuple(choices),
-        chance=chance_of_settling(found, MOST_ROUNDS, then),
-        rounds=MOST_ROUNDS,
-        hours=MOST_ROUNDS * len(open_names) * each / 60,
-        near=tuple(near_enough(found)),
-        minutes_from=told.words,
+        choices=tuple(round_choices(found, minutes, then)), near=tuple(near_enough(found)), minutes_from=told.words
     )
 
 

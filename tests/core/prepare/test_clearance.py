@@ -6,18 +6,8 @@ from dataclasses import replace
 
 import pytest
 
-from kuffin.core.prepare.clearance import (
-    CLEARANCES,
-    CONFLICT,
-    FITS,
-    TIGHT,
-    UNKNOWN,
-    Built,
-    all_fits,
-    clearance,
-    screw_threads,
-    threads,
-)
+from kuffin.core.prepare.clearance import CLEARANCES, CONFLICT, FITS, TIGHT, UNKNOWN, Built, Clearance, clearance
+from kuffin.core.prepare.matching import MATCHES, all_fits, matching, threads
 
 DEPTH = next(c for c in CLEARANCES if c.key == "radiator depth")
 MEMORY = next(c for c in CLEARANCES if c.key == "memory")
@@ -82,9 +72,48 @@ def test_threads_need_the_same_or_an_adapter_that_is_taken() -> None:
     assert threads({"block": replace(block, fields={}), "fitting": fitting})[0].state == UNKNOWN
 
 
+SCREWS, FAN_PLUG, PUMP_PLUG = MATCHES
+
+
 def test_metric_and_inch_screws_are_not_mixed() -> None:
     radiator = replace(REED, fields={"screw_thread": "M3"})
     inch, metric = (Built("long", "screws", {"screw_thread": t}) for t in ("UNC 6-32", "M3"))
-    (found,) = screw_threads({"radiator": radiator, "fan_screws": inch})
+    found = matching(SCREWS, {"radiator": radiator, "fan_screws": inch})
     assert found.state == CONFLICT and "cut the threads away" in found.sentence
-    assert screw_threads({"radiator": radiator, "fan_screws": metric})[0].state == FITS
+    assert matching(SCREWS, {"radiator": radiator, "fan_screws": metric}).state == FITS
+
+
+def test_plugs_go_into_headers_that_take_them() -> None:
+    board = Built("Fen", "board", {"fan_plug": "4 pins", "pump_plug": "4 pins"})
+    fans, pump = replace(FANS, fields={"plug": "3 pins"}), Built("Dipper", "pump", {"plug": "drive plug"})
+    by_voltage = matching(FAN_PLUG, {"fans": fans, "board": board})
+    assert by_voltage.state == FITS and "by voltage only" in by_voltage.sentence
+    assert "from the supply" in matching(PUMP_PLUG, {"pump": pump, "board": board}).sentence
+    assert matching(PUMP_PLUG, {"pump": replace(pump, fields={}), "board": board}).unknown == ("plug of Dipper",)
+
+
+def check(key: str) -> Clearance:
+    return next(c for c in CLEARANCES if c.key == key)
+
+
+def test_heads_of_screws_count_where_they_are_told() -> None:
+    """55 − 27 − 25 − 1.8 = 1.2 mm."""
+    built = {"case": CASE, "radiator": REED, "fans": FANS, "fan_screws": Built("long", "screws", {"head_mm": 1.8})}
+    assert clearance(DEPTH, built).spare == pytest.approx(1.2)
+    assert clearance(DEPTH, {**built, "fan_screws": Built("long", "screws", {})}).spare == 3.0
+
+
+def test_stacks_ports_and_slots_add_up() -> None:
+    board, plate = Built("Fen", "board", {"thickness_mm": 1.6}), Built("Flat", "backplate", {"thickness_mm": 3.0})
+    block = Built("Tern", "processor block", {"screw_reach_mm": 4.5, "port_spacing_mm": 24.0})
+    stack = clearance(check("stack"), {"board": board, "backplate": plate, "block": block})
+    assert stack.state == CONFLICT and "4.6 mm thick" in stack.sentence and stack.spare == pytest.approx(-0.1)
+    assert clearance(check("stack"), {"board": board, "block": block}).state == "not built in"
+    wide = Built("Snipe", "fitting", {"diameter_mm": 24.5})
+    assert "are 24 mm apart" in clearance(check("ports"), {"fitting": wide, "block": block}).sentence
+    card = Built("Knot", "card block", {"slots": 2.0})
+    slots = clearance(check("card slots"), {"block": card, "case": Built("Downs", "case", {"card_slots": 1.0})})
+    assert slots.state == CONFLICT and "takes 2 slots" in slots.sentence
+    assert clearance(check("card slots"), {"block": block, "case": CASE}).state == "not built in"  # takes no slot
+    behind = {"backplate": plate, "case": Built("Downs", "case", {"behind_board_mm": 18.0})}
+    assert clearance(check("behind the board"), behind).spare == 15.0

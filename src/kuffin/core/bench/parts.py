@@ -3,79 +3,20 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.partfields import MOST_KPA, Field, PartKind
 
 METALS = ("copper", "brass", "nickel plate", "chrome plate", "aluminium", "stainless steel", "silver", "zinc", "tin")
 THREADS = ("G1/4", "G3/8", "none")
 CAME = ("bought", "lent by the maker", "given by the maker", "pre-production", "used")
 
 
-@dataclass(frozen=True, kw_only=True)
-class Field:
-    """One field of a kind of part.
-
-    Attributes
-    ----------
-    kind : str
-        ``number``, ``text``, ``choice`` (one of `options`) or ``several`` (some of them).
-    toleranced : bool
-        Whether its tolerance can be told beside it (`tolerance_key`).
-    in_hand : bool
-        Whether it is what one finds with the part in the hand: told where it is worth telling, and never missed.
-    """
-
-    key: str
-    label: str
-    kind: str = "number"
-    unit: str = ""
-    options: tuple[str, ...] = ()
-    low: float = 0.0
-    high: float = 1e6
-    toleranced: bool = False
-    in_hand: bool = False
-
-
-def tolerance_key(key: str) -> str:
-    """Where the tolerance of a size is kept: ± so much.
-
-    >>> tolerance_key("height_mm")
-    'height_mm_tolerance'
-    """
-    return f"{key}_tolerance"
-
-
-def _tolerance(size: Field) -> Field:
-    return replace(size, key=tolerance_key(size.key), label=f"{size.label}, ±", low=0.0, toleranced=False, in_hand=True)
-
-
-@dataclass(frozen=True, kw_only=True)
-class PartKind:
-    """A kind of part; `slot` is the place that it takes, and `cools` whether it belongs to the cooling that one buys."""
-
-    key: str
-    plural: str
-    fields: tuple[Field, ...]
-    slot: str = ""
-    cools: bool = True
-
-    @property
-    def kept(self) -> tuple[Field, ...]:
-        """All that is kept of a part: its fields, and the tolerances of its sizes."""
-        return (*self.fields, *(_tolerance(f) for f in self.fields if f.toleranced))
-
-    @property
-    def wet(self) -> bool:
-        """Whether coolant runs through it, so that the loop is opened to change it."""
-        return self.slot == "coolant" or any(f.key == _PRESSURE.key for f in self.fields)
-
-
 _VOLUME = Field(key="volume_ml", label="volume inside", unit="mL", high=20_000)
 _WEIGHT = Field(key="weight_g", label="weight, as weighed dry", unit="g", high=50_000)
 _THREAD = Field(key="thread", label="threads", kind="choice", options=THREADS)
 _METALS = Field(key="metals", label="wetted metals", kind="several", options=METALS)
-_PRESSURE = Field(key="max_pressure_kpa", label="highest pressure its maker allows", unit="kPa over air", high=2000)
+_PRESSURE = Field(key=MOST_KPA, label="highest pressure its maker allows", unit="kPa over air", high=2000)
 _SCREWS = Field(
     key="screw_pattern", label="screws", kind="choice", options=("two", "four", "four in a cross", "six", "eight")
 )
@@ -93,6 +34,10 @@ def _size(key: str, label: str, high: float = 400) -> Field:
 _HEIGHT = _size("height_mm", "height over the board")
 _OVER_MEMORY = _size("memory_clearance_mm", "clears memory up to")
 _CURRENT = Field(key="current_a", label="current at full speed", unit="A", high=20)
+PLUGS = ("3 pins", "4 pins", "drive plug", "its own")
+_PLUG = Field(key="plug", label="plug", kind="choice", options=PLUGS)
+_PORTS = _size("port_spacing_mm", "ports, middle to middle")
+_REACH = _size("screw_reach_mm", "its screws reach through at most", 100)
 
 
 _IN_HAND = (
@@ -115,6 +60,8 @@ KINDS: dict[str, PartKind] = {
             _WEIGHT,
             _HEIGHT,
             _OVER_MEMORY,
+            _PORTS,
+            _REACH,
             _VOLUME,
             _THREAD,
             _METALS,
@@ -127,6 +74,8 @@ KINDS: dict[str, PartKind] = {
             "card block",
             "card blocks",
             _WEIGHT,
+            Field(key="slots", label="slots that the card takes with it", unit="slots", high=10),
+            _PORTS,
             _VOLUME,
             _THREAD,
             _METALS,
@@ -143,6 +92,7 @@ KINDS: dict[str, PartKind] = {
             _size("length_mm", "length", 2000),
             _size("width_mm", "width", 1000),
             _size("thickness_mm", "thickness", 300),
+            _PORTS,
             _SIZE,
             Field(key="fan_count", label="fans", high=20),
             Field(key="screw_thread", label="screw threads", kind="choice", options=SCREW_THREADS),
@@ -165,6 +115,7 @@ KINDS: dict[str, PartKind] = {
             _PRESSURE,
             Field(key="voltage_v", label="voltage", unit="V", high=240),
             _CURRENT,
+            _PLUG,
             *_IN_HAND,
             slot="pump",
         ),
@@ -176,6 +127,7 @@ KINDS: dict[str, PartKind] = {
             _SIZE,
             _size("thickness_mm", "thickness", 100),
             _CURRENT,
+            _PLUG,
             Field(key="max_rpm", label="highest speed", unit="rpm", high=20_000),
             Field(key="blades", label="blades", low=1, high=50),
             *_IN_HAND,
@@ -193,6 +145,7 @@ KINDS: dict[str, PartKind] = {
             "fitting",
             "fittings",
             _size("height_mm", "height over the port"),
+            _size("diameter_mm", "widest diameter", 100),
             _VOLUME,
             _THREAD,
             _METALS,
@@ -211,6 +164,7 @@ KINDS: dict[str, PartKind] = {
             "screws",
             "screws",
             Field(key="length_mm", label="length under the head", unit="mm", high=200),
+            _size("head_mm", "height of the head", 30),
             Field(key="screw_thread", label="thread", kind="choice", options=SCREW_THREADS),
             slot="fan_screws",
         ),
@@ -221,6 +175,8 @@ KINDS: dict[str, PartKind] = {
             _size("radiator_width_mm", "room for a radiator, width", 1000),
             _size("radiator_depth_mm", "room for radiator and fans, depth", 500),
             _size("side_clearance_mm", "from the board to the side", 500),
+            _size("behind_board_mm", "room behind the board", 100),
+            Field(key="card_slots", label="slots for a card", unit="slots", high=12),
             slot="case",
             cools=False,
         ),
@@ -229,6 +185,9 @@ KINDS: dict[str, PartKind] = {
             "boards",
             Field(key="fan_header_a", label="current of a fan header", unit="A", high=20),
             Field(key="pump_header_a", label="current of the pump header", unit="A", high=20),
+            Field(key="fan_plug", label="fan headers take", kind="choice", options=PLUGS),
+            Field(key="pump_plug", label="the pump header takes", kind="choice", options=PLUGS),
+            _size("thickness_mm", "thickness", 10),
             slot="board",
             cools=False,
         ),
@@ -284,7 +243,7 @@ KINDS: dict[str, PartKind] = {
         _kind(
             "backplate",
             "backplates",
-            Field(key="thickness_mm", label="thickness", unit="mm", high=30),
+            _size("thickness_mm", "thickness", 30),
             Field(key="screw_thread", label="screw threads", kind="text"),
             slot="backplate",
         ),

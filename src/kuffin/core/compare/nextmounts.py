@@ -1,8 +1,8 @@
 """Which mounts next: what each choice of a round would do for the question, for each hour on the bench; and when to leave it.
 
-True means and scatter are drawn from what is known (flat prior), the new mounts from them, and each draw is judged as the study would be. A
-choice is worth the share of the leader's open pairs that it would settle, for each hour; several rounds of it are looked at, as one alone seldom
-settles anything. (D. V. Lindley, "On a measure of the information provided by an experiment", Annals of Mathematical Statistics 27 (1956),
+True means and scatter are drawn from what is known (flat prior), the new mounts from them, and for each draw it is asked whether it would be
+known which is best (`kuffin.core.compare.whichisbest`). A choice is worth its chance of that for each hour; several rounds of it are looked at, as one
+alone seldom answers anything. Where even the best choice takes more hours for an answer than one is worth, it is time to stop. (D. V. Lindley, "On a measure of the information provided by an experiment", Annals of Mathematical Statistics 27 (1956),
 for choosing by what an experiment is expected to tell.)
 """
 
@@ -15,13 +15,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.compare.evidence import Comparison, PairResult
-from kuffin.core.compare.pairwords import best_of
+from kuffin.core.compare.whichisbest import own_critical, which_is_best
 from kuffin.core.plan.design import Model
 
 Array = NDArray[np.float64]
 _DRAWS, _SEED = 2000, 23
-MOST_ROUNDS = 6
-HARDLY = 0.25  # chance of settling the question, under which more mounts are not worth their hours
+LOOKED_AHEAD = (1, 2, 3, 4, 6, 9)  # rounds
+WORTH_H = 500.0  # on the bench for one answer, on average: more than that is not worth it
+LEAST_CHANCE = 0.1  # of an answer, under which a choice is not worth it however short it is
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -30,23 +31,31 @@ class RoundChoice:
 
     Attributes
     ----------
-    settles : float
-        The share of the leader's open pairs that it is expected to settle.
-    all_settled : float
-        The chance that it settles them all.
+    chance : float
+        That it answers which is best.
     hours : float
+        What it takes.
     """
 
     names: tuple[str, ...]
     rounds: int
-    settles: float
-    all_settled: float
+    chance: float
     hours: float
 
     @property
     def per_hour(self) -> float:
         """What it is worth."""
-        return self.settles / max(self.hours, 1e-9)
+        return self.chance / max(self.hours, 1e-9)
+
+    @property
+    def hours_for_answer(self) -> float:
+        """What an answer takes by it, on average: its hours over its chance."""
+        return self.hours / max(self.chance, 1e-9)
+
+    @property
+    def worth_it(self) -> bool:
+        """Whether to go on with it."""
+        return self.chance >= LEAST_CHANCE and self.hours_for_answer <= WORTH_H
 
 
 @dataclass(frozen=True)
@@ -59,19 +68,22 @@ class NearEnough:
 
 
 def open_pairs(found: Comparison) -> list[PairResult]:
-    """The leader's pairs that are not settled, and that more mounts could settle.
+    """The leader's pairs that keep it open which is best, and that more mounts could settle.
 
     >>> from kuffin.core.compare import MountValue, compare
     >>> values = (("Reed", 1.0), ("Reed", 1.3), ("Rush", 1.5), ("Rush", 1.1), ("Sedge", 9.5), ("Sedge", 9.2))
     >>> [(p.a, p.b) for p in open_pairs(compare([MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]))]
     [('Reed', 'Rush')]
     """
-    best = best_of(found)
-    return [p for p in found.pairs if best in {p.a, p.b} and not p.settled and not p.held]
+    told = which_is_best(found)
+    return [p for p in (found.pair(told.best, n) for n in told.open) if not p.held]
 
 
 def round_choices(
-    found: Comparison, minutes: Mapping[str, float], confidence: float | None = None, most: int = MOST_ROUNDS
+    found: Comparison,
+    minutes: Mapping[str, float],
+    confidence: float | None = None,
+    ahead: Sequence[int] = LOOKED_AHEAD,
 ) -> list[RoundChoice]:
     """What to mount next, the best for its hours first; none where nothing is open.
 
@@ -81,6 +93,8 @@ def round_choices(
         What one mount takes, change-over and run.
     confidence : float, optional
         In use at the next look.
+    ahead : sequence of int
+        So many rounds are looked at.
 
     >>> from kuffin.core.compare import MountValue, compare
     >>> values = (("Reed", 1.0), ("Reed", 1.3), ("Reed", 0.9), ("Rush", 1.5), ("Rush", 1.1), ("Rush", 1.6))
@@ -92,11 +106,8 @@ def round_choices(
     pairs = open_pairs(found)
     if not pairs or found.scatter[0] <= 0:
         return []
-    best = best_of(found)
-    others = [p.b if p.a == best else p.a for p in pairs]
-    sets: list[tuple[str, ...]] = [(best, *others)]
-    if len(others) > 1:
-        sets += [(best, n) for n in others]
+    best, others = _leader_and_open(found, pairs)
+    sets = [(best, *others[:i]) for i in range(len(others), 0, -1)]
     everyone = tuple(c.name for c in found.candidates)
     if set(everyone) != set(sets[0]):
         sets.append(everyone)
@@ -104,31 +115,29 @@ def round_choices(
         sets += [(n,) for n in (best, *others)]
     out = []
     for names in sets:
-        each = [_simulated(found, names, m, pairs, confidence) for m in range(1, most + 1)]
         hour = sum(minutes[n] for n in names) / 60
-        made = [
-            RoundChoice(names=names, rounds=m, settles=s, all_settled=a, hours=m * hour)
-            for m, (s, a) in enumerate(each, 1)
-        ]
+        made = []
+        for m in ahead:
+            chance, share = _chance(found, names, m, confidence)
+            made.append(RoundChoice(names=names, rounds=m, chance=chance, hours=m * hour * share))
         out.append(max(made, key=lambda c: c.per_hour))
-    return sorted(out, key=lambda c: -c.per_hour)
+    return sorted((c for c in out if c.chance or c.names == sets[0]), key=lambda c: -c.per_hour)
 
 
-def chance_of_settling(found: Comparison, rounds: int, confidence: float | None = None) -> float:
-    """The chance that so many more rounds of the leader and all that are not told apart from it settle the question.
+def chance_of_answer(found: Comparison, rounds: int, confidence: float | None = None) -> float:
+    """The chance that it is known which is best after so many more rounds of the leader and all that keep it open.
 
     >>> from kuffin.core.compare import MountValue, compare
     >>> values = (("Reed", 1.0), ("Reed", 1.3), ("Reed", 0.9), ("Rush", 1.5), ("Rush", 1.1), ("Rush", 1.6))
     >>> found = compare([MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values])
-    >>> chance_of_settling(found, 1) < chance_of_settling(found, 4)
+    >>> chance_of_answer(found, 1) < chance_of_answer(found, 4)
     True
     """
     pairs = open_pairs(found)
     if not pairs:
         return 1.0
-    best = best_of(found)
-    names = (best, *(p.b if p.a == best else p.a for p in pairs))
-    return _simulated(found, names, rounds, pairs, confidence)[1]
+    best, others = _leader_and_open(found, pairs)
+    return _chance(found, (best, *others), rounds, confidence)[0]
 
 
 def near_enough(found: Comparison) -> list[NearEnough]:
@@ -136,54 +145,72 @@ def near_enough(found: Comparison) -> list[NearEnough]:
     return [NearEnough(p.a, p.b, max(abs(p.narrow_low), abs(p.narrow_high))) for p in open_pairs(found)]
 
 
-def _simulated(
-    found: Comparison, names: Sequence[str], rounds: int, pairs: Sequence[PairResult], confidence: float | None
-) -> tuple[float, float]:
-    """The share of pairs that are settled after so many more mounts of some candidates, and the chance that all are."""
+def _leader_and_open(found: Comparison, pairs: Sequence[PairResult]) -> tuple[str, list[str]]:
+    best = which_is_best(found).best
+    return best, [p.b if p.a == best else p.a for p in pairs]
+
+
+def _chance(found: Comparison, names: Sequence[str], rounds: int, confidence: float | None) -> tuple[float, float]:
+    """The chance that it is known which is best after so many more mounts of some candidates, and what share of these mounts is made on
+    average, as those that fall out on the way are not mounted on."""
     level = found.confidence if confidence is None else confidence
-    every = [c.name for c in found.candidates]
-    k, n = len(every), np.array([c.mounts for c in found.candidates], float)
-    means = np.array([c.mean for c in found.candidates])
+    more = np.array([rounds if c.name in names else 0 for c in found.candidates], float)
+    total = more + [c.mounts for c in found.candidates]
+    k, row = total.size, np.arange(_DRAWS)
+    later, variances, dfs = _later(found, more, rounds)
+    leader = later.argmin(axis=1)
+    squared = variances / total
+    gap = later - later[row, leader][:, None]
+    se = np.sqrt(squared + squared[row, leader][:, None])
+    if _own_spreads(found):  # Welch and Satterthwaite, beside the one that leads in most draws
+        first = int(np.bincount(leader, minlength=k).argmax())
+        theirs = squared[:, [first]]
+        dfs = np.median((squared + theirs) ** 2 / (squared**2 / dfs + theirs**2 / dfs[first]), axis=0)
+    family = Model(k, found.rounds > 1, found.reference is not None)
+    together = np.array([family.critical(level, float(d)) for d in dfs])
+    apart, same = np.array([own_critical(level, float(d)) for d in dfs]).T
+    if found.reference is not None:
+        apart, same = together, np.array([family.critical(2 * level - 1, float(d)) for d in dfs])
+    itself = np.arange(k) == leader[:, None]
+    out, ahead, alike = gap > together * se, gap > apart * se, gap + same * se < (found.margin or 0.0)
+    if (
+        found.rounds > 1
+    ):  # a round that not both were in tells nothing of one beside the other: they stand as they do now
+        untouched = ((more == 0) | (more[leader] == 0)[:, None]) & ~itself
+        best = which_is_best(found).best
+        now = [{p.verdict for p in found.pairs if {p.a, p.b} == {best, c.name}} for c in found.candidates]
+        gone = np.array([bool(v & {"a_lower", "b_lower"}) for v in now])
+        out, ahead = (np.where(untouched, gone, x) for x in (out, ahead))
+        alike = np.where(untouched, np.array(["same" in v for v in now]), alike)
+    named = (ahead | itself).all(axis=1)
+    answered = named | (out | alike | itself).all(axis=1)
+    asked = np.array([c.name in names for c in found.candidates])
+    staying = float((~out & ~answered[:, None])[:, asked].mean())
+    return float(answered.mean()), (1 + staying) / 2 if rounds > 1 else 1.0
+
+
+def _later(found: Comparison, more: Array, rounds: int) -> tuple[Array, Array, Array]:
+    """Drawn means and variances after more mounts, better ones lower, one row for each draw; and their degrees of freedom."""
+    k, n = more.size, np.array([c.mounts for c in found.candidates], float)
+    means = (1.0 if found.better == "lower" else -1.0) * np.array([c.mean for c in found.candidates])
     sd, df = found.scatter
-    own = found.sd is None and all(c.sd is not None and c.mounts > 1 for c in found.candidates)
-    rng = np.random.default_rng(_SEED)
+    own = _own_spreads(found)
     sds = np.array([c.sd or sd for c in found.candidates]) if own else np.full(k, sd)
     dfs = n - 1 if own else np.full(k, df)
-    if own:
-        stretch = np.sqrt(dfs / rng.chisquare(dfs, (_DRAWS, k)))
-    else:
-        stretch = np.repeat(np.sqrt(df / rng.chisquare(df, (_DRAWS, 1))), k, axis=1)
-    sigma = sds * stretch
-    more = np.array([rounds if name in names else 0 for name in every], float)
+    rng = np.random.default_rng(_SEED)
+    sigma = sds * np.sqrt(dfs / (rng.chisquare(dfs, (_DRAWS, k)) if own else rng.chisquare(df, (_DRAWS, 1))))
     true = means + rng.normal(size=(_DRAWS, k)) * sigma / np.sqrt(n)
     new = true + rng.normal(size=(_DRAWS, k)) * sigma / np.sqrt(np.maximum(more, 1.0))
-    later = (n * means + more * new) / (n + more)
     moved = (new - means) ** 2 * n * more / (n + more)
     within = np.where(more > 1, rng.chisquare(np.maximum(more - 1, 1.0), (_DRAWS, k)), 0.0) * sigma**2
-    blocked = found.rounds > 1
-    model = Model(k, blocked, found.reference is not None)
+    later = (n * means + more * new) / (n + more)
     if own:
-        df_later = dfs + more
-        variances = (dfs * sds**2 + moved + within) / df_later
-    else:
-        gained = float(more.sum()) - (rounds if blocked else 0)
-        total = df + max(gained, 0.0)
-        variances = np.repeat((df * sd**2 + (moved + within).sum(axis=1, keepdims=True)) / (df + more.sum()), k, axis=1)
-        df_later = np.full(k, total)
-    settled = np.zeros((_DRAWS, len(pairs)), bool)
-    for i, pair in enumerate(pairs):
-        a, b = every.index(pair.a), every.index(pair.b)
-        if blocked and not {pair.a, pair.b} <= set(names):
-            continue  # the new round tells nothing of one beside the other
-        parts = variances[:, a] / (n[a] + more[a]), variances[:, b] / (n[b] + more[b])
-        se = np.sqrt(parts[0] + parts[1])
-        if own:
-            welch = (parts[0] + parts[1]) ** 2 / (parts[0] ** 2 / df_later[a] + parts[1] ** 2 / df_later[b])
-            df_pair = float(np.median(welch))
-        else:
-            df_pair = float(df_later[a])
-        gap = later[:, a] - later[:, b]
-        settled[:, i] = np.abs(gap) > model.critical(level, df_pair) * se
-        if found.margin is not None:
-            settled[:, i] |= np.abs(gap) + model.critical(2 * level - 1, df_pair) * se < found.margin
-    return float(settled.mean()), float(settled.all(axis=1).mean())
+        return later, (dfs * sds**2 + moved + within) / (dfs + more), dfs + more
+    shared = (df * sd**2 + (moved + within).sum(axis=1, keepdims=True)) / (df + more.sum())
+    gained = max(float(more.sum()) - (rounds if found.rounds > 1 else 0), 0.0)
+    return later, np.repeat(shared, k, axis=1), np.full(k, df + gained)
+
+
+def _own_spreads(found: Comparison) -> bool:
+    """Whether each candidate keeps its own spread."""
+    return found.sd is None and all(c.sd is not None and c.mounts > 1 for c in found.candidates)

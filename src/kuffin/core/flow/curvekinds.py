@@ -6,8 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.bench.partfields import PartKind
 from kuffin.core.bench.parts import KINDS as PART_KINDS
-from kuffin.core.bench.parts import PartKind
 
 SOURCES = ("measured", "its maker's sheet")
 

@@ -11,7 +11,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from kuffin.core.bench.parts import KINDS, tolerance_key
+from kuffin.core.bench.partfields import tolerance_key
+from kuffin.core.bench.parts import KINDS
 
 FITS, TIGHT, CONFLICT, UNKNOWN, NOT_BUILT = "fits", "tight", "conflict", "unknown", "not built in"
 STATES = (CONFLICT, TIGHT, UNKNOWN, FITS, NOT_BUILT)  # the worst first
@@ -19,11 +20,15 @@ STATES = (CONFLICT, TIGHT, UNKNOWN, FITS, NOT_BUILT)  # the worst first
 
 @dataclass(frozen=True)
 class SizeOf:
-    """A field of whatever part takes a slot; `times` is the field of a part that counts them, by slot and key."""
+    """A field of whatever part takes a slot; `times` is the field of a part that counts them, by slot and key.
+
+    Where it is `if_told`, it counts where it is told, and is not missed where it is not.
+    """
 
     slot: str
     field: str
     times: tuple[str, str] | None = None
+    if_told: bool = False
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -55,10 +60,14 @@ CLEARANCES: tuple[Clearance, ...] = (
     Clearance(
         key="radiator depth",
         label="radiator and fans, how deep",
-        takes=(SizeOf("radiator", "thickness_mm"), SizeOf("fans", "thickness_mm")),
+        takes=(
+            SizeOf("radiator", "thickness_mm"),
+            SizeOf("fans", "thickness_mm"),
+            SizeOf("fan_screws", "head_mm", if_told=True),
+        ),
         room=SizeOf("case", "radiator_depth_mm"),
         said="radiator and fans are {takes} deep, and the case has {room}",
-        may_lack=("fans",),
+        may_lack=("fans", "fan_screws"),
     ),
     Clearance(
         key="radiator length",
@@ -88,6 +97,42 @@ CLEARANCES: tuple[Clearance, ...] = (
         room=SizeOf("case", "side_clearance_mm"),
         said="block and fitting stand {takes} high, and up to the side there are {room}",
         may_lack=("fitting",),
+    ),
+    Clearance(
+        key="card slots",
+        label="card with its block, slots",
+        takes=(SizeOf("block", "slots"),),
+        room=SizeOf("case", "card_slots"),
+        said="the card takes {takes} with its block, and the case has {room}",
+        unit="slots",
+    ),
+    Clearance(
+        key="ports",
+        label="fittings side by side on the block",
+        takes=(SizeOf("fitting", "diameter_mm"),),
+        room=SizeOf("block", "port_spacing_mm"),
+        said="two fittings need {takes} from middle to middle, and the block’s ports are {room} apart",
+    ),
+    Clearance(
+        key="radiator ports",
+        label="fittings side by side on the radiator",
+        takes=(SizeOf("fitting", "diameter_mm"),),
+        room=SizeOf("radiator", "port_spacing_mm"),
+        said="two fittings need {takes} from middle to middle, and the radiator’s ports are {room} apart",
+    ),
+    Clearance(
+        key="stack",
+        label="board and backplate under the block’s screws",
+        takes=(SizeOf("board", "thickness_mm"), SizeOf("backplate", "thickness_mm")),
+        room=SizeOf("block", "screw_reach_mm"),
+        said="board and backplate are {takes} thick, and the block’s screws reach through {room}",
+    ),
+    Clearance(
+        key="behind the board",
+        label="backplate behind the board",
+        takes=(SizeOf("backplate", "thickness_mm"),),
+        room=SizeOf("case", "behind_board_mm"),
+        said="the backplate stands {takes} off the board, and behind it there are {room}",
     ),
     Clearance(
         key="fan header",
@@ -152,6 +197,11 @@ def _number(fields: Mapping[str, object], key: str) -> float | None:
     return float(value) if isinstance(value, (int, float)) else None
 
 
+def _has_field(part: Built, key: str) -> bool:
+    """Whether parts of its kind have such a size at all: a card block has nothing over memory."""
+    return part.kind not in KINDS or any(f.key == key for f in KINDS[part.kind].fields)
+
+
 def _label(part: Built, key: str) -> str:
     found = next((f.label for f in KINDS[part.kind].fields if f.key == key), key) if part.kind in KINDS else key
     return f"“{found}” of {part.name}"
@@ -175,7 +225,8 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
     'fits'
     """
     lacking = [s.slot for s in (*check.takes, check.room) if s.slot not in built and s.slot not in check.may_lack]
-    if lacking:
+    asked = ((built.get(s.slot), s.field) for s in (*check.takes, check.room))
+    if lacking or any(p is not None and not _has_field(p, key) for p, key in asked):
         return Fit(key=check.key, label=check.label, state=NOT_BUILT, sentence="", unit=check.unit)
     unknown, total, tolerances = [], 0.0, []
     for size in check.takes:
@@ -189,6 +240,8 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
             if told is None:
                 unknown.append(f"how many {size.slot} there are")
             count = told or 1.0
+        if value is None and size.if_told:
+            continue
         if value is None:
             unknown.append(_label(part, size.field))
             continue
@@ -260,70 +313,3 @@ def _mends(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built],
             if spare + gained >= 0:
                 out.append(f"with {other.name} instead of {part.name} it fits")
     return list(dict.fromkeys(out))
-
-
-def threads(built: Mapping[str, Built], shelf: Sequence[Built] = ()) -> list[Fit]:
-    """Whether the fitting screws into each part that has threads; an adapter of the shelf mends it.
-
-    >>> block = Built("Tern", "processor block", {"thread": "G3/8"})
-    >>> [f.state for f in threads({"block": block, "fitting": Built("Snipe", "fitting", {"thread": "G1/4"})})]
-    ['conflict']
-    """
-    fitting = built.get("fitting")
-    if fitting is None:
-        return []
-    own, out = fitting.fields.get("thread"), []
-    for slot, part in built.items():
-        if slot in {"fitting", "adapter"} or part.kind not in KINDS:
-            continue
-        if not any(f.key == "thread" for f in KINDS[part.kind].fields):
-            continue
-        key, label = f"thread {slot}", f"fitting into the {slot}"
-        theirs = part.fields.get("thread")
-        unknown = tuple(f"threads of {p.name}" for p, t in ((fitting, own), (part, theirs)) if not t)
-        if unknown:
-            said = f"fits as far as is known; unknown: {', '.join(unknown)}"
-            out.append(Fit(key=key, label=label, state=UNKNOWN, sentence=said, unit="", unknown=unknown))
-        elif own == theirs:
-            out.append(Fit(key=key, label=label, state=FITS, sentence=f"both are {own}", unit=""))
-        else:
-            out.append(_adapted(key, label, fitting, part, built.get("adapter"), shelf))
-    return out
-
-
-def _adapted(key: str, label: str, fitting: Built, part: Built, taken: Built | None, shelf: Sequence[Built]) -> Fit:
-    own, theirs = fitting.fields.get("thread"), part.fields.get("thread")
-
-    def mends(p: Built) -> bool:
-        return p.kind == "adapter" and p.fields.get("thread") == theirs and p.fields.get("thread_out") == own
-
-    if taken is not None and mends(taken):
-        said = f"{own} into {theirs}, through {taken.name}"
-        return Fit(key=key, label=label, state=FITS, sentence=said, unit="")
-    said = f"the fitting’s thread is {own}, that of {part.name} {theirs}"
-    able = tuple(f"with the adapter {p.name} it fits" for p in shelf if mends(p))
-    return Fit(key=key, label=label, state=CONFLICT, sentence=said, unit="", mends=able)
-
-
-def screw_threads(built: Mapping[str, Built]) -> list[Fit]:
-    """Whether the fan screws are of the radiator's thread: metric and inch ones look alike and cut each other's threads."""
-    screws, radiator = built.get("fan_screws"), built.get("radiator")
-    if screws is None or radiator is None:
-        return []
-    key, label = "screw thread", "fan screws into the radiator"
-    own, theirs = screws.fields.get("screw_thread"), radiator.fields.get("screw_thread")
-    unknown = tuple(f"screw threads of {p.name}" for p, t in ((screws, own), (radiator, theirs)) if not t)
-    if unknown:
-        said = f"fits as far as is known; unknown: {', '.join(unknown)}"
-        return [Fit(key=key, label=label, state=UNKNOWN, sentence=said, unit="", unknown=unknown)]
-    if own == theirs:
-        return [Fit(key=key, label=label, state=FITS, sentence=f"both are {own}", unit="")]
-    said = f"the screws are {own}, the radiator’s threads {theirs}: forced in, they cut the threads away"
-    return [Fit(key=key, label=label, state=CONFLICT, sentence=said, unit="")]
-
-
-def all_fits(built: Mapping[str, Built], shelf: Sequence[Built] = (), keep: str = "") -> list[Fit]:
-    """Everything that can be said of what is built in, the worst first; see `clearance`."""
-    found = [clearance(c, built, shelf, keep) for c in CLEARANCES]
-    found += [*threads(built, shelf), *screw_threads(built)]
-    return sorted((f for f in found if f.state != NOT_BUILT), key=lambda f: STATES.index(f.state))

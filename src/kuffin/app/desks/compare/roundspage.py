@@ -18,7 +18,7 @@ from kuffin.core.compare.pairwords import joined, several
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Study
 from kuffin.said.roundwords import chance_working, look_working
-from kuffin.said.whatnextwords import choice_working, proposal_words, settled_words
+from kuffin.said.whatnextwords import choice_working, proposal_words
 from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.schoolflips import verdict_words
 from kuffin.verdict.study import StudyVerdict
@@ -147,14 +147,13 @@ class RoundsPage(RenewedPage):
                 joined(list(c.names)),
                 several(c.rounds, "round"),
                 f"{number(c.hours, 0)} h",
-                settled_words(told, c),
-                f"{100 * c.all_settled:.0f} %",
-                f"{100 * c.per_hour:.1f} %",
+                f"{100 * c.chance:.0f} %",
+                f"{number(c.hours_for_answer, 0)} h" if c.chance else "–",
             )
             for c in told.choices
         ]
         self.choices.show_rows(
-            ("mounted again", "for", "takes", "settles", "all of them", "an hour is worth"),
+            ("mounted again", "for", "takes", "tells which is best", "an answer takes"),
             rows,
             left={1},
             opens={3: lambda i: self.working.emit(choice_working(verdict, told, told.choices[i]))},

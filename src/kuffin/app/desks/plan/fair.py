@@ -11,7 +11,8 @@ from kuffin.app.widgets.forms import WritingTable, button
 from kuffin.app.widgets.texts import empty, text
 from kuffin.core.base.errors import BenchError
 from kuffin.core.bench.configuration import SETTINGS, Difference, written
-from kuffin.core.bench.parts import Field, read_field
+from kuffin.core.bench.partfields import Field
+from kuffin.core.bench.parts import read_field
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import several
 from kuffin.notebook import planedits

@@ -16,7 +16,8 @@ from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.bench.conditions import condition_steps
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits
-from kuffin.core.bench.parts import Field, read_field
+from kuffin.core.bench.partfields import Field
+from kuffin.core.bench.parts import read_field
 from kuffin.core.bench.protocol import (
     SETTLES,
     Step,

@@ -24,7 +24,8 @@ from kuffin.app.desks.photos import PhotoStrip
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
 from kuffin.app.widgets.texts import Form, text
-from kuffin.core.bench.parts import CAME, Field, gaps, kind_of, tolerance_key
+from kuffin.core.bench.partfields import Field, tolerance_key
+from kuffin.core.bench.parts import CAME, gaps, kind_of
 from kuffin.notebook import edits, photos, shelf
 from kuffin.notebook.entities import Part, Sample
 
