@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.numbers import number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES, spoken
 from kuffin.core.findings import Recorded
+from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.core.settle import Settled, Settling
 from kuffin.notebook.entities import Mark, Run, Study
 from kuffin.notebook.samples import RunData, read_run
@@ -77,6 +79,17 @@ class TraceView:
     passes: Array = field(default_factory=lambda: np.empty(0))
     marks: tuple[tuple[float, str, str], ...] = ()  # at, kind, text
     problem: str = ""
+    power_w: float | None = None  # at which a rise per watt is told in kelvins
+
+    @property
+    def heading_for(self) -> str:
+        """The level that the trace is heading for, as people think of it: ``11.37 K at 182 W``."""
+        if self.settling is None:
+            return ""
+        level = self.settling.warm_up.final
+        if self.power_w is not None:
+            return f"{number(level * self.power_w, 2)} K at {self.power_w:g} W"
+        return f"{number(level, 2 if abs(level) > 1 else 4)} {self.label.rsplit(', ', 1)[-1]}"
 
     @property
     def load_start_s(self) -> float:
@@ -115,7 +128,10 @@ def view_of(
         settling = settle_trace(s, trace, study.tolerance_k, window, None if result is None else result.begun_s)
     except KuffinError as error:
         problem = str(error)
-    return drawn(data, settling, label, problem, run.marks)
+    per_watt = any(school.per_watt and school.trace == trace for school in SCHOOLS.values())
+    return replace(
+        drawn(data, settling, label, problem, run.marks), power_w=study.reference_power_w if per_watt else None
+    )
 
 
 def drawn(

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 import datetime as dt
 
-from PySide6.QtCore import Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QAction
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QToolButton, QVBoxLayout, QWidget
 
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.texts import Opener, Text, no_keys, text
+from kuffin.app.widgets.fewlines import FewLines
+from kuffin.app.widgets.texts import no_keys
 from kuffin.core.compare.pairwords import several
 from kuffin.said.line import NextStep, continued, verdict_line
 from kuffin.said.working import study_working
@@ -27,36 +28,34 @@ class Header(QWidget):
         super().__init__()
         self._state = state
         self.step: NextStep | None = None
-        self.question = Text()
+        self.question = FewLines(1)
         self.question.setObjectName("question")
-        self.question.setWordWrap(True)
-        self.verdict = Opener()
+        self.verdict = FewLines(2, "why ›", opens=True)
         self.verdict.setObjectName("verdict")
         self.verdict.opened.connect(self.explain)
         self.verdict.setAccessibleName("Verdict so far")
-        self._switch = QToolButton()
-        self._switch.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
-        self._switch.setAccessibleName("Choose a study")
-        self._menu = QMenu(self._switch)
+        self.switch = QToolButton()  # stands in the menu's row
+        self.switch.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
+        self.switch.setAccessibleName("Choose a study")
+        self._menu = QMenu(self.switch)
         self._menu.aboutToShow.connect(self._fill_menu)
-        self._switch.setMenu(self._menu)
+        self.switch.setMenu(self._menu)
         self.next = QPushButton()
         self.next.setObjectName("next")
         self.next.clicked.connect(lambda: self.step is not None and self.next_wanted.emit(self.step))
-        self.hint = text(style="muted", wrap=True)
+        self.hint = FewLines(2)
+        self.hint.setProperty("small", "true")
+        self.hint.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
         top = QHBoxLayout()
-        top.addWidget(self.question, 1)
-        top.addWidget(self._switch)
-        bottom = QHBoxLayout()
-        bottom.addWidget(self.next)
-        bottom.addSpacing(10)
-        bottom.addWidget(self.hint, 1)
+        top.addWidget(self.question)
+        top.addWidget(self.hint, 1)
+        top.addSpacing(4)
+        top.addWidget(self.next)
         layout = QVBoxLayout(self)
-        layout.setContentsMargins(24, 4, 24, 10)
-        layout.setSpacing(6)
+        layout.setContentsMargins(24, 2, 20, 6)
+        layout.setSpacing(3)
         layout.addLayout(top)
         layout.addWidget(self.verdict)
-        layout.addLayout(bottom)
         state.study_changed.connect(self.renew)
         state.verdict_changed.connect(self.renew)
         state.so_far_changed.connect(self._renew_so_far)
@@ -66,10 +65,11 @@ class Header(QWidget):
         """Say what may be said now."""
         study, verdict = self._state.study, self._state.verdict
         self.setVisible(study is not None)
+        self.switch.setVisible(study is not None)
         if study is None:
             return
         self.question.setText(study.question)
-        self._switch.setText(no_keys(f"{study.name if study.name != study.question else 'studies'}  ▾"))
+        self.switch.setText(no_keys(f"{study.name if study.name != study.question else 'studies'}  ▾"))
         if verdict is None or verdict.study_id != study.id:
             stopped = not self._state.busy and self._state.so_far.share
             self.verdict.setText(

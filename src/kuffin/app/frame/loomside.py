@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
+from kuffin.app.base.settings import Settings
 from kuffin.app.frame.loom import Loom
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.texts import rule, text
+from kuffin.app.widgets.texts import link_button, rule, text
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
 from kuffin.said.equations import figure
@@ -16,9 +17,9 @@ from kuffin.said.equations import figure
 class LoomSide(QWidget):
     """The loom and what belongs to it."""
 
-    def __init__(self, state: State, theme: Theme) -> None:
+    def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
-        self._state = state
+        self._state, self._settings = state, settings
         self.loom = Loom(state, theme)
         self._legend = text(
             "filled: counts · open with ?: doubtful · struck: left out · small: planned, dotted: next, half: on the bench, "
@@ -26,6 +27,9 @@ class LoomSide(QWidget):
             "ring: on the desk",
             style="small",
         )
+        self._legend_link = link_button("")
+        self._legend_link.clicked.connect(lambda: self._show_legend(self._legend.isHidden()))
+        self._show_legend(settings.value("loom/legend", "shown", ("shown", "folded")) == "shown")
         self._name = text(style="heading")
         self._words = text(style="muted")
         inner = QWidget()
@@ -33,6 +37,7 @@ class LoomSide(QWidget):
         column.setContentsMargins(24, 12, 10, 8)
         column.setSpacing(8)
         column.addWidget(self.loom)
+        column.addWidget(self._legend_link)
         column.addWidget(self._legend)
         column.addSpacing(6)
         self._line = rule()
@@ -50,6 +55,12 @@ class LoomSide(QWidget):
         for signal in (state.mount_changed, state.verdict_changed, state.study_changed):
             signal.connect(self._renew)
         self._renew()
+
+    def _show_legend(self, on: bool) -> None:
+        """What the shapes mean, until one knows them."""
+        self._legend.setVisible(on)
+        self._legend_link.setText("what the shapes mean  ▴" if on else "what the shapes mean  ▾")
+        self._settings.set_value("loom/legend", "shown" if on else "folded")
 
     def set_theme(self, theme: Theme) -> None:
         self.loom.set_theme(theme)

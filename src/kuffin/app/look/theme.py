@@ -118,16 +118,19 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QPushButton:focus {{ border: 2px solid {t.accent}; padding: 4px 12px; }}
     QPushButton:disabled {{ color: {t.muted}; }}
     QPushButton#next {{ background: {t.accent_ground}; color: {t.accent}; border: 1px solid {t.accent}; border-radius: 4px;
-        font-weight: bold; font-size: {pt(11.5)}; padding: 7px 18px; text-align: left; }}
-    QPushButton#next:focus {{ border: 2px solid {t.accent}; padding: 6px 17px; }}
+        font-weight: bold; font-size: {pt(11)}; padding: 4px 14px; text-align: left; }}
+    QPushButton#next:focus {{ border: 2px solid {t.accent}; padding: 3px 13px; }}
     QPushButton#big {{ background: {t.accent_ground}; color: {t.accent}; border: 2px solid {t.accent}; border-radius: 5px; padding: 6px 16px; }}
     QPushButton#big:focus {{ border: 3px solid {t.accent}; padding: 5px 15px; }}
     QPushButton#big[quiet="true"], QPushButton#big:disabled {{ background: transparent; color: {t.muted}; border: 1px solid {t.hairline}; padding: 7px 17px; }}
-    QPushButton#desk {{ border: none; border-bottom: 2px solid transparent; border-radius: 0; padding: 5px 2px; margin-right: 22px;
+    QPushButton#desk {{ border: none; border-bottom: 2px solid transparent; border-radius: 0; padding: 3px 2px; margin-right: 14px;
         color: {t.muted}; font-size: {pt(12)}; background: transparent; }}
     QPushButton#desk:checked {{ color: {t.ink}; border-bottom: 2px solid {t.accent}; }}
     QPushButton#desk:focus {{ border-bottom: 2px dotted {t.accent}; }}
     QPushButton#page {{ border: none; border-radius: 3px; padding: 3px 7px; color: {t.muted}; background: transparent; }}
+    QPushButton#page[several="true"] {{ padding-right: 20px; }}
+    QPushButton#page[several="true"]::menu-indicator {{ right: 5px; }}
+    QPushButton#page[several="true"]:focus {{ padding-right: 19px; }}
     QPushButton#page:hover {{ color: {t.ink}; }}
     QPushButton#page:checked {{ color: {t.ink}; background: {t.accent_ground}; }}
     QPushButton#page:focus {{ border: 1px dotted {t.accent}; padding: 2px 6px; }}

@@ -2,17 +2,33 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Sequence
+from collections.abc import Callable, Collection, Mapping, Sequence
 
-from PySide6.QtGui import QKeySequence, QShortcut
-from PySide6.QtWidgets import QButtonGroup, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
+from PySide6.QtGui import QActionGroup, QKeySequence, QShortcut
+from PySide6.QtWidgets import (
+    QButtonGroup,
+    QHBoxLayout,
+    QLayout,
+    QMenu,
+    QPushButton,
+    QScrollArea,
+    QStackedWidget,
+    QVBoxLayout,
+    QWidget,
+)
 
 from kuffin.app.base.settings import Settings
 from kuffin.app.widgets.flowrow import FlowRow
+from kuffin.app.widgets.texts import no_keys
+
+PageList = Sequence[tuple[str, str, QWidget | Callable[[], QWidget]]]
 
 
 class PagedDesk(QWidget):
-    """Pages with a row of names; Ctrl+PgUp and Ctrl+PgDown go from one to the next."""
+    """Pages with a row of names; Ctrl+PgUp and Ctrl+PgDown go from one to the next.
+
+    Pages that answer one question can share a name in the row: it opens a menu of them, and shows which of them one is at.
+    """
 
     def __init__(self, name: str, settings: Settings) -> None:
         super().__init__()
@@ -20,31 +36,46 @@ class PagedDesk(QWidget):
         self.pages = QStackedWidget()
         self.group = QButtonGroup(self)
         self._row = FlowRow()
-        self._row.setContentsMargins(0, 2, 0, 4)
+        self._row.setContentsMargins(0, 0, 0, 0)
+        self._corner = QHBoxLayout()
         self._titles: list[str] = []
         self.keys: list[str] = []
+        self._names: dict[int, _Name] = {}  # by the page
+        self._beside_names: dict[int, QWidget] = {}
         self._made_later: dict[int, Callable[[], QWidget]] = {}
         self._away: set[int] = set()  # pages that have nothing to say now
+        top = QHBoxLayout()
+        top.addLayout(self._row, 1)
+        top.addLayout(self._corner)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(6)
-        layout.addLayout(self._row)
+        layout.addLayout(top)
         layout.addWidget(self.pages, 1)
-        self.group.idClicked.connect(self._go)
         for keys, step in (("Ctrl+PgDown", 1), ("Ctrl+PgUp", -1)):
             shortcut = QShortcut(QKeySequence(keys), self)
             shortcut.activated.connect(lambda s=step: self._step(s))
 
-    def add_pages(self, pages: Sequence[tuple[str, str, QWidget | Callable[[], QWidget]]]) -> None:
-        """Give it its pages: (key, title, widget); or what makes the widget when the page is first turned to."""
+    def add_pages(self, pages: PageList, together: Mapping[str, tuple[str, ...]] | None = None) -> None:
+        """Give it its pages: (key, title, widget); or what makes the widget when the page is first turned to.
+
+        Parameters
+        ----------
+        together : mapping of title to tuple of keys, optional
+            Pages that share a name in the row, where the first of them stands.
+        """
+        shared = {key: title for title, keys in (together or {}).items() for key in keys}
+        made: dict[str, _Name] = {}
         for i, (key, title, page) in enumerate(pages):
             self.keys.append(key)
             self._titles.append(title)
-            name = QPushButton(title)
-            name.setObjectName("page")
-            name.setCheckable(True)
-            self.group.addButton(name, i)
-            self._row.addWidget(name)
+            called = shared.get(key, title)
+            if called not in made:
+                made[called] = _Name(called, self._go)
+                self.group.addButton(made[called], i)
+                self._row.addWidget(made[called])
+            made[called].add(i, title, key in shared)
+            self._names[i] = made[called]
             scroll = QScrollArea()
             scroll.setWidgetResizable(True)
             if isinstance(page, QWidget):
@@ -53,6 +84,16 @@ class PagedDesk(QWidget):
                 self._made_later[i] = page
             self.pages.addWidget(scroll)
         self.go(self._remembered())
+
+    def put_beside(self, key: str, widget: QWidget) -> None:
+        """Show a page's own choices beside the names, while one is at it: the page itself begins with its picture."""
+        self._beside_names[self.keys.index(key)] = widget
+        self._corner.addWidget(widget)
+        widget.setVisible(self.page == key)
+
+    def put_at_end(self, layout: QLayout) -> None:
+        """Stand something at the end of the names' row, whatever page one is at."""
+        self._corner.addLayout(layout)
 
     def go(self, key: str) -> None:
         """Turn to a page."""
@@ -66,8 +107,8 @@ class PagedDesk(QWidget):
     def show_pages(self, on: bool, without: Collection[str] = ()) -> None:
         """Offer the pages, but for some that have nothing to say now."""
         self._away = {i for i, key in enumerate(self.keys) if key in without}
-        for i, name in enumerate(self.group.buttons()):
-            name.setVisible(on and i not in self._away)
+        for name in self._names.values():
+            name.setVisible(on and not set(name.pages) <= self._away)
         self.pages.setVisible(on)
         wanted = self.keys.index(self._remembered())  # where the person was, as soon as it is offered again
         if wanted not in self._away:
@@ -89,8 +130,7 @@ class PagedDesk(QWidget):
 
     def mark_page(self, key: str, note: str) -> None:
         """Put a short note behind a page's name, such as a count of what is open."""
-        i = self.keys.index(key)
-        self.group.button(i).setText(self._titles[i] + (f"  {note}" if note else ""))
+        self._names[self.keys.index(key)].mark(self.keys.index(key), note)
         self._row.invalidate()
 
     def _go(self, index: int) -> None:
@@ -104,4 +144,62 @@ class PagedDesk(QWidget):
             assert isinstance(scroll, QScrollArea)
             scroll.setWidget(self._made_later.pop(index)())
         self.pages.setCurrentIndex(index)
-        self.group.button(index).setChecked(True)
+        for name in dict.fromkeys(self._names.values()):
+            name.show_at(index)
+        for i, widget in self._beside_names.items():
+            widget.setVisible(i == index)
+        self._row.invalidate()
+
+
+class _Name(QPushButton):
+    """A name in the row: of one page, or of several that its menu offers."""
+
+    def __init__(self, title: str, go: Callable[[int], None]) -> None:
+        super().__init__()
+        self._title, self._go = title, go
+        self.pages: dict[int, str] = {}
+        self._notes: dict[int, str] = {}
+        self._at: int | None = None
+        self._choices = QActionGroup(self)
+        self.setObjectName("page")
+        self.setCheckable(True)
+        self.clicked.connect(self._clicked)
+
+    def add(self, index: int, title: str, shared: bool) -> None:
+        """Take one more page in."""
+        self.pages[index] = title
+        if shared:
+            if self.menu() is None:
+                self.setMenu(QMenu(self))
+                self.setProperty("several", True)
+            action = self.menu().addAction(no_keys(title))
+            action.setCheckable(True)
+            action.setData(index)
+            action.triggered.connect(lambda _on=False, i=index: self._go(i))
+            self._choices.addAction(action)
+        self._say()
+
+    def mark(self, index: int, note: str) -> None:
+        """Put a note behind a page's name."""
+        self._notes[index] = note
+        self._say()
+
+    def show_at(self, index: int) -> None:
+        """Which page one is at, of these or of others."""
+        self._at = index if index in self.pages else None
+        self.setChecked(self._at is not None)
+        self._say()
+
+    def _clicked(self) -> None:
+        if self.menu() is None:
+            self._go(next(iter(self.pages)))
+
+    def _say(self) -> None:
+        title = self._title if self._at is None else self.pages[self._at]
+        notes = list(dict.fromkeys(n for n in self._notes.values() if n))
+        self.setText(no_keys("  ".join([title, *notes])))
+        for action in self._choices.actions():
+            i = action.data()
+            action.setText(no_keys("  ".join([self.pages[i], *([self._notes[i]] if self._notes.get(i) else [])])))
+            action.setChecked(i == self._at)
+        self.setAccessibleName(f"{self._title}: {title}" if self.menu() is not None else title)

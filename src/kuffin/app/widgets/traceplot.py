@@ -79,6 +79,7 @@ class TracePlot(QWidget):
         plot.setClipToView(True)
         plot.getAxis("left").setWidth(_AXIS)
         plot.getAxis("left").enableAutoSIPrefix(False)
+        plot.getAxis("left").setTickDensity(0.7)  # on low rows its labels would touch
         plot.getAxis("bottom").setStyle(showValues=False)
         plot.getViewBox().setMouseEnabled(x=True, y=False)
         self._dress(plot)
@@ -227,7 +228,7 @@ class TracePlot(QWidget):
             return
         low, high = min(lows), max(highs)
         room = max(0.12 * (high - low), 0.004 * max(abs(high), 1.0))
-        plot.setYRange(low - room, high + room * (2.2 if len(row.lines) > 1 else 1.2), padding=0)
+        plot.setYRange(low - room, high + room * 3.2, padding=0)
         names = enumerate(row.lines[:8])
         self._name(
             plot, " · ".join(f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
@@ -242,11 +243,15 @@ class TracePlot(QWidget):
 
     def _name(self, plot: pg.PlotItem, said: str) -> None:
         """What a row shows, in its upper left corner; in markup, so names come in escaped."""
-        said = f'<span style="background-color:{self._theme.ground}">{said}</span>'
         label = pg.LabelItem(said, size=f"{self.font().pointSizeF() * 0.85:.1f}pt", color=self._theme.ink)
         label.setParentItem(plot.getViewBox())
         label.anchor((0, 0), (0, 0), offset=(6, -3))
         label.setZValue(5)
+
+    def _heading(self) -> str:
+        """What stands at the line's end; its braces are no format fields."""
+        told = "" if self._view is None else self._view.heading_for
+        return f"heading for {told}".replace("{", "{{").replace("}", "}}")
 
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme
@@ -262,10 +267,9 @@ class TracePlot(QWidget):
             self.top.addItem(word, ignoreBounds=True)
         self._long.append(LongLine(self.top, minutes, s.trace, pg.mkPen(t.muted, width=1)))
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
-        digits = "{value:.2f}" if abs(s.warm_up.final) > 1 else "{value:.4f}"
-        where = {"color": t.accent, "fill": t.ground + "d8", "position": 0.12, "anchors": [(0, -0.05), (0, -0.05)]}
+        where = {"color": t.accent, "position": 0.995, "anchors": [(1, 1.0), (1, 1.0)]}
         pen = pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine)
-        level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=f"heading for {digits}", labelOpts=where)
+        level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=self._heading(), labelOpts=where)
         self.top.addItem(level)
         if s.load.step_s is not None:
             warn = pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine)
@@ -288,7 +292,7 @@ class TracePlot(QWidget):
         if finite.size:
             low, high = np.percentile(finite, [0.5, 99.5])
             low, high = min(low, s.warm_up.final), max(high, s.warm_up.final)
-            room = 0.12 * max(high - low, 1e-6)
+            room = 0.24 * max(high - low, 1e-6)
             self.top.setYRange(low - room, high + room, padding=0)
         if self.rest is not None:
             left = (

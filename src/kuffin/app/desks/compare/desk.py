@@ -27,16 +27,22 @@ _PAGES = (
     ("along", "Sweep", "alongpage", "AlongPage"),
     ("schools", "Schools", "schoolspage", "SchoolsPage"),
     ("claims", "Claims", "claimspage", "ClaimsPage"),
-    ("baseline", "Baseline", "baselinepage", "BaselinePage"),
-    ("ageing", "Ageing", "ageingpage", "AgeingPage"),
-    ("scatter", "Scatter", "scatterpage", "ScatterPage"),
     ("rounds", "Rounds", "roundspage", "RoundsPage"),
+    ("scatter", "Scatter", "scatterpage", "ScatterPage"),
+    ("baseline", "Baseline", "baselinepage", "BaselinePage"),
     ("left out", "Left out", "leftoutpage", "LeftOutPage"),
     ("value", "Value", "valuepage", "ValuePage"),
     ("what if", "What if", "whatifpage", "WhatIfPage"),
+    ("ageing", "Ageing", "ageingpage", "AgeingPage"),
     ("across", "Across", "acrosspage", "AcrossPage"),
     ("words", "Words", "wordspage", "WordsPage"),
 )
+# pages that answer one question
+_TOGETHER = {
+    "Outcomes": ("outcomes", "along", "schools"),
+    "Trust": ("rounds", "scatter", "baseline", "left out"),
+    "Elsewhere": ("what if", "ageing", "across"),
+}
 PAGES = tuple((key, title) for key, title, _, _ in _PAGES)
 
 
@@ -60,7 +66,8 @@ class CompareDesk(QWidget):
         later: list[tuple[str, str, QWidget | Callable[[], QWidget]]] = [
             (key, title, partial(self.page, key)) for key, title in PAGES
         ]
-        self.paged.add_pages([("verdict", "Verdict", self.verdict), *later])
+        self.paged.add_pages([("verdict", "Verdict", self.verdict), *later], _TOGETHER)
+        self.paged.put_beside("verdict", self.verdict.choices)
         state.verdict_changed.connect(self._count)
         state.study_changed.connect(self._count)
 

@@ -43,13 +43,14 @@ class VerdictPage(QWidget):
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__()
         self._state, self._theme, self._filling = state, theme, False
-        self._title = text(style="heading")
+        self._title = text(style="small", wrap=False)
         self.school = QComboBox()
         self.school.setAccessibleName("School: what is taken out")
-        self.school.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+        self.school.setMaximumWidth(205)
         self.school.currentIndexChanged.connect(self._school_chosen)
         self.outcome = choice((), "What the verdict is about")
-        self.outcome.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+        self.outcome.setMinimumContentsLength(10)
+        self.outcome.setMaximumWidth(130)
         self.outcome.activated.connect(self._outcome_chosen)
         self.margin = QDoubleSpinBox()
         self.margin.setRange(0.05, 50.0)
@@ -95,8 +96,9 @@ class VerdictPage(QWidget):
         self.renew()
 
     def _lay_out(self) -> None:
-        head = QHBoxLayout()
-        head.addWidget(self._title, 1)
+        self.choices = QWidget()  # stands beside the pages' names
+        head = QHBoxLayout(self.choices)
+        head.setContentsMargins(0, 0, 0, 0)
         head.addWidget(self.outcome)
         head.addWidget(self.school)
         self._options = QWidget()
@@ -113,6 +115,7 @@ class VerdictPage(QWidget):
         column.setSpacing(8)
         column.addWidget(self.empty)
         column.addWidget(self.plot)
+        column.addWidget(self._title, 0, Qt.AlignmentFlag.AlignHCenter)
         column.addWidget(self.warning)
         column.addWidget(self._left_out)
         column.addWidget(self.pairs)
@@ -124,7 +127,6 @@ class VerdictPage(QWidget):
         scroll.setWidget(inner)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
-        layout.addLayout(head)
         layout.addWidget(scroll, 1)
 
     def set_theme(self, theme: Theme) -> None:

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from PySide6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QLineEdit, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Mount
 from kuffin.reading.failed import FAILED
@@ -13,7 +14,7 @@ from kuffin.reading.failed import FAILED
 class AnswerBox(QWidget):
     """A reason and what follows from it. Return leaves the mount out."""
 
-    def __init__(self, state: State, columns: int = 2) -> None:
+    def __init__(self, state: State) -> None:
         super().__init__()
         self._state = state
         self._mount: Mount | None = None
@@ -39,11 +40,10 @@ class AnswerBox(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(self.reason)
-        grid = QGridLayout()
-        for i, button in enumerate((self.leave, self.again, self.mend, self.fail, self.keep)):
-            grid.addWidget(button, i // columns, i % columns)
-        grid.setColumnStretch(columns, 1)
-        column.addLayout(grid)
+        row = FlowRow()
+        for button in (self.leave, self.again, self.mend, self.keep, self.fail):
+            row.addWidget(button)
+        column.addLayout(row)
 
     def show_mount(self, mount: Mount | None, kinds: list[str]) -> None:
         """Show what can be done about a mount; `kinds` are the findings that wait for an answer."""

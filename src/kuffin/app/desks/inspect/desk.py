@@ -37,7 +37,7 @@ _OF_A_RUN = ("run", "heat", "figures", "clock", "sound")  # pages that have noth
 
 @guarded
 class InspectDesk(QWidget):
-    """A mount's name above; below it the pages. All but the run itself are made when they are first turned to."""
+    """The pages, and beside their names that of the mount. All but the run itself are made when they are first turned to."""
 
     working = Signal(object)
     channels_wanted = Signal(int)  # a run's id
@@ -49,7 +49,7 @@ class InspectDesk(QWidget):
         super().__init__()
         self._state, self._theme, self._settings = state, theme, settings
         self.title = text(style="heading", wrap=False)
-        self.state_word = text(style="muted")
+        self.state_word = text(style="muted", wrap=False)
         self._empty = text(
             "Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
             "Choose a mount on the loom.",
@@ -84,7 +84,7 @@ class InspectDesk(QWidget):
         head.addWidget(self.mender)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
-        layout.addLayout(head)
+        self.paged.put_at_end(head)
         layout.addWidget(self._empty, 0, Qt.AlignmentFlag.AlignTop)
         layout.addWidget(self.paged, 1)
         self.paged.add_pages(

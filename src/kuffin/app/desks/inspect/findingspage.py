@@ -79,7 +79,7 @@ class FindingsPage(QWidget):
         self.picture = FindingPicture(theme)
         self._together = text()
         self._causes, self._advice, self._spoils = text(), text(), text(style="muted")
-        self.answers = AnswerBox(state, 3)
+        self.answers = AnswerBox(state)
         self._reopen = QPushButton("Open it again")
         self._reopen.clicked.connect(self._withdraw)
         self._accepted = text(style="muted")

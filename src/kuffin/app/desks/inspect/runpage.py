@@ -24,6 +24,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import Settings
 from kuffin.app.desks.inspect import runwords as model
 from kuffin.app.desks.inspect.answers import AnswerBox
+from kuffin.app.desks.inspect.atcursor import AtCursor
 from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
@@ -31,7 +32,7 @@ from kuffin.app.desks.inspect.plotkeys import plot_keys
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.staircase import Staircase
-from kuffin.app.widgets.texts import Opener, Text, empty, link_button, no_keys, plain_tip, text
+from kuffin.app.widgets.texts import Opener, empty, link_button, no_keys, plain_tip, text
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
@@ -47,7 +48,7 @@ if TYPE_CHECKING:
     from kuffin.app.widgets.traceplot import TracePlot
     from kuffin.reading.traceview import TraceView
 
-_HINT = "Point at the traces to read every channel there. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
+_HINT = "Point at the traces to read every channel there; drag the band to set the window. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
 
 
 @guarded
@@ -79,9 +80,8 @@ class RunPage(QWidget):
         self.answer.setAccessibleName("The reading: show its working")
         self.answer.setProperty("link", "true")
         self.answer.opened.connect(self._explain)
-        self.at_cursor = Text()
+        self.at_cursor = AtCursor()
         self.at_cursor.setProperty("small", "true")
-        self.at_cursor.setWordWrap(True)
         self.facts = Facts()
         self.facts.reading_wanted.connect(self._explain_school)
         self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
@@ -133,23 +133,16 @@ class RunPage(QWidget):
         self._fit_side()
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
-        above = QHBoxLayout()
+        tools = QHBoxLayout()
         for box in (self._trace_box, self.over):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-            box.setMinimumContentsLength(7)
+            box.setMinimumContentsLength(4)
             box.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        above.addWidget(self._trace_box)
-        above.addWidget(self.over)
-        above.addWidget(self._rows)
-        left.addLayout(above)
+        tools.addWidget(self._trace_box, 3)
+        tools.addWidget(self.over, 2)
+        tools.addWidget(self._rows)
         self._plot_place = left
-        self.at_cursor.setFixedHeight(34)
-        self.at_cursor.setAlignment(Qt.AlignmentFlag.AlignTop)
         left.addWidget(self.at_cursor)
-        tools = QHBoxLayout()
-        self._band_hint = text("drag the band to set the window", style="small", wrap=False)
-        self._band_hint.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
-        tools.addWidget(self._band_hint, 1)
         tools.addWidget(self.find_button)
         left.addLayout(tools)
         both = QHBoxLayout(self)
@@ -169,7 +162,7 @@ class RunPage(QWidget):
         plot.window_moved.connect(self._window_moved)
         plot.window_moving.connect(self._window_moving)
         plot.cursor_at.connect(self._show_cursor)
-        self._plot_place.insertWidget(1, plot, 1)
+        self._plot_place.insertWidget(0, plot, 1)
         return plot
 
     def set_theme(self, theme: Theme) -> None:
@@ -225,7 +218,7 @@ class RunPage(QWidget):
         self.at_cursor.setText(_HINT)
         self.plot.clear()
         typed = result is not None and result.typed is not None
-        for widget in (self.plot, self.find_button, self._band_hint):
+        for widget in (self.plot, self.find_button):
             widget.setVisible(not typed)
         if typed:  # a few figures have no trace
             self.at_cursor.setText("These figures were typed: there is no trace to draw, and no window to set.")
