@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING
 from PySide6.QtGui import QAction, QActionGroup, QKeySequence
 from PySide6.QtWidgets import QMenu
 
+from kuffin.app.frame.finder import find
 from kuffin.app.frame.helptexts import KEYS, cautions
 from kuffin.app.frame.navigation import BEHIND
 from kuffin.app.look.theme import MODES
@@ -82,6 +83,9 @@ class Menus:
             action.setShortcut(QKeySequence(keys))
             action.triggered.connect(act)
             menu.addAction(action)
+        menu.addSeparator()
+        self._add(menu, "Copy", self._window.copier.copy_focused, "Ctrl+C")
+        self._add(menu, "Find …", lambda: find(self._window), "Ctrl+K")
 
     def _study(self, menu: QMenu) -> None:
         w = self._window

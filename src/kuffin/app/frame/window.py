@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QCloseEvent, QGuiApplication, QKeyEvent, QKeySequence, QShortcut
+from PySide6.QtGui import QCloseEvent, QContextMenuEvent, QGuiApplication, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
     QApplication,
     QButtonGroup,
@@ -34,6 +34,7 @@ from kuffin.app.desks.compare.desk import CompareDesk
 from kuffin.app.desks.inspect.desk import InspectDesk
 from kuffin.app.dialogs.start import StartPage
 from kuffin.app.dialogs.unkept import Unkept
+from kuffin.app.frame.copying import Copier
 from kuffin.app.frame.dressing import Dressing
 from kuffin.app.frame.dropping import Dropping
 from kuffin.app.frame.header import Header
@@ -94,6 +95,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.unkept = Unkept(self.running, self)
         self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
         self.studies = Studies(self, self.state, self.notebooks, self.importer, lambda: self.theme)
+        self.copier = Copier(self, self.strip.say)
         self.menus = Menus(self)
         self.menuBar().setCornerWidget(self.header.switch)
         self._lay_out()
@@ -176,6 +178,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         s.verdict_changed.connect(self.menus.renew)
         s.study_chosen.connect(self.working.leave)
         self.undo_keys = UndoKeys(self)
+        self._escape = QShortcut(QKeySequence("Esc"), self, self._leave_working)
         self.notebooks.opened.connect(self.working.hide)
         self.notebooks.opened.connect(lambda: self.strip.say(""))
         self.notebooks.said.connect(self.strip.say)
@@ -219,6 +222,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
     def show_desk(self, name: str) -> None:
         """Go to a desk."""
         self._desk = name
+        self._escape.setEnabled(name != "Run")  # which has its own, for what it asks
         widget = self.desks[name]()
         if self.stack.indexOf(widget) < 0:
             self.stack.addWidget(widget)
@@ -289,6 +293,10 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             wanted = max(right, 330)
             self.split.setSizes([left, middle + right - wanted, wanted])
 
+    def _leave_working(self) -> None:
+        if self.working.isVisible():
+            self.working.leave()
+
     def explain(self) -> None:
         """Show the working of what has the focus: the verdict line, a mount on the loom, or what the desk says."""
         focus = QApplication.focusWidget()
@@ -352,11 +360,8 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             "Stop the run and close the window? What was recorded is kept, and the load is stopped where Kuffin can.",
         )
 
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        if event.key() == Qt.Key.Key_Escape and self.working.isVisible():
-            self.working.leave()
-        else:
-            super().keyPressEvent(event)
+    def contextMenuEvent(self, event: QContextMenuEvent) -> None:
+        self.copier.show_menu(QApplication.widgetAt(event.globalPos()), event.globalPos())
 
     def leave(self) -> None:
         """Close without asking: nobody may be there to answer."""

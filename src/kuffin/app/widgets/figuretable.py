@@ -19,6 +19,7 @@ class FigureTable(QWidget):
     def __init__(self, name: str) -> None:
         super().__init__()
         self.setAccessibleName(name)
+        self.cells: list[list[str]] = []  # head and rows, as they are shown
         self._grid = QGridLayout(self)
         self._grid.setContentsMargins(0, 0, 0, 4)
         self._grid.setHorizontalSpacing(16)
@@ -45,6 +46,7 @@ class FigureTable(QWidget):
             Columns whose figures open something: called with the row's number.
         """
         empty(self._grid)
+        self.cells = [list(head), *(list(row) for row in rows)]
         columns = len(head)
         for i, said in enumerate(head):
             label = text(said, style="small", wrap=False)

@@ -95,6 +95,10 @@ class PagedDesk(QWidget):
         """Stand something at the end of the names' row, whatever page one is at."""
         self._corner.addLayout(layout)
 
+    def offered(self) -> list[tuple[str, str]]:
+        """Keys and titles of the pages that have something to say now."""
+        return [(k, t) for i, (k, t) in enumerate(zip(self.keys, self._titles, strict=True)) if i not in self._away]
+
     def go(self, key: str) -> None:
         """Turn to a page."""
         self._go(self.keys.index(key))
