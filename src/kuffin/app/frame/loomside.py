@@ -59,7 +59,7 @@ class LoomSide(QWidget):
     def _show_legend(self, on: bool) -> None:
         """What the shapes mean, until one knows them."""
         self._legend.setVisible(on)
-        self._legend_link.setText("what the shapes mean  ▴" if on else "what the shapes mean  ▾")
+        self._legend_link.setText("the shapes  ▴" if on else "the shapes  ▾")
         self._settings.set_value("loom/legend", "shown" if on else "folded")
 
     def set_theme(self, theme: Theme) -> None:

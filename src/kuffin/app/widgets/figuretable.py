@@ -5,24 +5,34 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Mapping, Sequence
 from functools import partial
 
-from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QGridLayout, QWidget
+from PySide6.QtCore import QSize, Qt
+from PySide6.QtGui import QResizeEvent
+from PySide6.QtWidgets import QGridLayout, QLabel, QWidget
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import empty, link_button, rule, text
 
 Row = Sequence[str]
+_SPACE = 16
 
 
+@guarded
 class FigureTable(QWidget):
-    """Rows of text under a head. The last column may be words; the others stand to the right."""
+    """Rows of text under a head. The last column may be words; the others stand to the right.
+
+    Words stay on one line where there is room for all columns, and wrap where there is not.
+    """
 
     def __init__(self, name: str) -> None:
         super().__init__()
         self.setAccessibleName(name)
         self.cells: list[list[str]] = []  # head and rows, as they are shown
+        self._words: set[int] = set()  # columns that wrap where there is too little room
+        self._takes_rest: int | None = None
+        self._labels: list[tuple[QLabel, int]] = []  # that wrap where there is too little room, with their columns
         self._grid = QGridLayout(self)
         self._grid.setContentsMargins(0, 0, 0, 4)
-        self._grid.setHorizontalSpacing(16)
+        self._grid.setHorizontalSpacing(_SPACE)
         self._grid.setVerticalSpacing(3)
 
     def show_rows(
@@ -46,11 +56,15 @@ class FigureTable(QWidget):
             Columns whose figures open something: called with the row's number.
         """
         empty(self._grid)
+        self._labels = []
         self.cells = [list(head), *(list(row) for row in rows)]
         columns = len(head)
+        self._words = {i for i in {0, *left} if i not in (opens or {})}
+        self._takes_rest = columns - 1 if words else None
         for i, said in enumerate(head):
-            label = text(said, style="small", wrap=False)
+            label = text(said, style="small")
             label.setAlignment(self._side(i, columns, words, left))
+            self._labels.append((label, i))
             self._grid.addWidget(label, 0, i)
         self._grid.addWidget(rule(), 1, 0, 1, columns)
         for r, row in enumerate(rows):
@@ -63,17 +77,46 @@ class FigureTable(QWidget):
                     self._grid.addWidget(button, r + 2, i, self._side(i, columns, words, left))
                     continue
                 last = words and i == columns - 1
-                label = text(
-                    said, style="muted" if i == 0 or last else None, wrap=last or (i in left and len(said) > 34)
-                )
+                label = text(said, style="muted" if i == 0 or last else None, wrap=last or i in self._words)
                 label.setAlignment(self._side(i, columns, words, left))
+                if i in self._words or last:
+                    self._labels.append((label, i))
                 self._grid.addWidget(label, r + 2, i)
+        self._share()
+
+    def minimumSizeHint(self) -> QSize:
+        """As narrow as it gets with its words wrapped."""
+        columns = range(len(self.cells[0]) if self.cells else 0)
+        wide = sum(self._width(i, True) for i in columns)
+        return QSize(wide + _SPACE * max(len(columns) - 1, 0), super().minimumSizeHint().height())
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._share()
+
+    def _share(self) -> None:
+        """Give each column its width: words all they ask for, or what is left."""
+        columns = range(len(self.cells[0]) if self.cells else 0)
+        asked = {i: self._width(i, False) for i in columns}
+        fits = sum(asked.values()) + _SPACE * (len(columns) - 1) <= self.width()
+        for label, column in self._labels:
+            label.setWordWrap(not fits or column == self._takes_rest)
         for i in range(12):
-            self._grid.setColumnStretch(i, 0)
-        self._grid.setColumnStretch(columns - 1 if words else columns, 1)
-        for i in left:
-            if any(len(row[i]) > 34 for row in rows):
-                self._grid.setColumnStretch(i, 1)
+            self._grid.setColumnMinimumWidth(i, asked.get(i, 0) if fits else self._width(i, True))
+            self._grid.setColumnStretch(i, 2 if i == self._takes_rest else int(i in self._words and i > 0 and not fits))
+        if self._takes_rest is None and (fits or not self._words):
+            self._grid.setColumnStretch(len(columns), 1)
+
+    def _width(self, column: int, narrow: bool) -> int:
+        """What a column takes, px: its longest cell; or, where it is narrow, the longest word of what wraps."""
+        if not self.cells or column >= len(self.cells[0]):
+            return 0
+        metrics, rest = self.fontMetrics(), column == self._takes_rest
+        head, *cells = (row[column] for row in self.cells)
+        pieces = head.split() if narrow or rest else [head]
+        for cell in cells:
+            pieces += cell.split() if rest or (narrow and column in self._words) else [cell]
+        return max((metrics.horizontalAdvance(p) for p in pieces), default=0) + 2
 
     @staticmethod
     def _side(i: int, columns: int, words: bool, left: Collection[int]) -> Qt.AlignmentFlag:

@@ -71,7 +71,7 @@ class FlowRow(QLayout):
             """Put a line's widgets level with its tallest; returns how tall it is."""
             tall = max((i.sizeHint().height() for i, _ in line), default=0)
             for item, left in line if really else ():
-                size = item.sizeHint()
+                size = item.sizeHint().boundedTo(QSize(max(right + 1 - left, 1), 10_000))
                 item.setGeometry(QRect(QPoint(left, y + (tall - size.height()) // 2), size))
             line.clear()
             return tall

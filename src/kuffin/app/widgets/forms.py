@@ -104,10 +104,10 @@ def with_unit(widget: QWidget, unit: str) -> QWidget:
     return row(widget, text(unit, style="muted", wrap=False))
 
 
-def flowing(*parts: QWidget) -> QWidget:
+def flowing(*parts: QWidget, spacing: int = 12) -> QWidget:
     """Parts beside each other, in as many lines as the width asks for."""
     holder = QWidget()
-    layout = FlowRow(holder, 12)
+    layout = FlowRow(holder, spacing)
     layout.setContentsMargins(0, 0, 0, 0)
     for part in parts:
         layout.addWidget(part)
@@ -115,7 +115,9 @@ def flowing(*parts: QWidget) -> QWidget:
 
 
 def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
-    """Widgets side by side; None stretches."""
+    """Widgets side by side, in as many lines as the width asks for; None stretches, and keeps them in one."""
+    if None not in widgets:
+        return flowing(*(w for w in widgets if w is not None), spacing=spacing)
     holder = QWidget()
     layout = QHBoxLayout(holder)
     layout.setContentsMargins(0, 0, 0, 0)
@@ -125,8 +127,6 @@ def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
             layout.addStretch(1)
         else:
             layout.addWidget(widget)
-    if None not in widgets:
-        layout.addStretch(1)
     return holder
 
 

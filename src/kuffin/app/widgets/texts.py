@@ -6,7 +6,7 @@ import html
 from typing import Any
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QKeyEvent, QMouseEvent
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QResizeEvent, QShowEvent
 from PySide6.QtWidgets import QFormLayout, QFrame, QLabel, QLayout, QPushButton, QWidget
 
 from kuffin.app.base.guarded import guarded
@@ -23,10 +23,12 @@ def rule(vertical: bool = False) -> QFrame:
     return line
 
 
+@guarded
 class Text(QLabel):
     """A label that shows its text as it is: what a person or a file brings is never markup, opens nothing, runs nothing.
 
-    All labels are of this kind; a test finds any that is not.
+    All labels are of this kind; a test finds any that is not. One that wraps keeps the height that its lines take: a page that is
+    too high scrolls, rather than cutting them.
     """
 
     def __init__(self, content: str = "") -> None:
@@ -34,9 +36,32 @@ class Text(QLabel):
         self.setTextFormat(Qt.TextFormat.PlainText)
         self.setText(content)
 
+    def setText(self, content: str) -> None:
+        super().setText(content)
+        self._keep_height()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._keep_height()
+
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        self._keep_height()
+
+    def _keep_height(self) -> None:
+        if not self.hasHeightForWidth():
+            return
+        least = self.heightForWidth(self.width()) if self.isVisible() else 0
+        if least != self.minimumHeight():
+            self.setMinimumHeight(max(least, 0))
+
 
 class Form(QFormLayout):
-    """Fields with their labels before them, as they are."""
+    """Fields with their labels before them, as they are; above them where both have no room side by side."""
+
+    def __init__(self, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self.setRowWrapPolicy(QFormLayout.RowWrapPolicy.WrapLongRows)
 
     def addRow(self, *row: Any) -> None:
         if len(row) == 2 and isinstance(row[0], str):

@@ -100,7 +100,7 @@ class FiguresPage(InsidePage):
             self.advice.setText("")
             return
         total, apart = b.absolute.u**2 or 1.0, b.difference.u**2 or 1.0
-        means = {"yes": "cancels", "scales": "goes with the difference", "no": "counts twice"}
+        means = {"yes": "cancels", "scales": "scales with it", "no": "counts twice"}
         rows = [
             (
                 s.name,

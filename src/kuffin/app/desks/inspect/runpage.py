@@ -136,7 +136,7 @@ class RunPage(QWidget):
         tools = QHBoxLayout()
         for box in (self._trace_box, self.over):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-            box.setMinimumContentsLength(4)
+            box.setMinimumContentsLength(2)
             box.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         tools.addWidget(self._trace_box, 3)
         tools.addWidget(self.over, 2)
@@ -173,8 +173,8 @@ class RunPage(QWidget):
 
     def _fit_side(self) -> None:
         """The figures take less where the desk is narrow, as beside an open working."""
-        parent = self.parentWidget()
-        width = 318 if parent is None or parent.width() > 780 else 250
+        parent, letter = self.parentWidget(), self.fontMetrics().horizontalAdvance("0")
+        width = 33 * letter if parent is None else min(33 * letter, max(250, round(0.42 * parent.width())))
         self._side_scroll.setFixedWidth(width)
         self._side.setFixedWidth(width - 18)
 

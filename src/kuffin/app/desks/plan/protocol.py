@@ -101,9 +101,7 @@ class ProtocolPage(Page):
                 ),
             )
         )
-        self.idle = QCheckBox(
-            "Compare at idle too: idle steps in which something is measured are conditions of their own"
-        )
+        self.idle = QCheckBox("Compare at idle too, where idle steps measure")
         self.idle.clicked.connect(lambda on: self.change_plan("compare at idle too", idle=on or None))
         self.column.addWidget(self.idle)
         self._takes = text(style="muted")

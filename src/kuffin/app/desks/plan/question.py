@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import QCheckBox, QGridLayout, QHBoxLayout, QInputDialog, QLineEdit, QWidget
+from PySide6.QtWidgets import QCheckBox, QInputDialog, QLineEdit, QWidget
 
 from kuffin.app.desks.plan.claimstable import ClaimsTable
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, empty, no_keys, plain_tip, text
@@ -107,7 +108,7 @@ class QuestionPage(Page):
         self.heading("What must stay the same")
         self._same: dict[str, QCheckBox] = {}
         self._grid_holder = QWidget()
-        self._grid = QGridLayout(self._grid_holder)
+        self._grid = FlowRow(self._grid_holder, 18)
         self._grid.setContentsMargins(0, 0, 0, 0)
         for setting in SETTINGS.values():
             label = setting.spoken
@@ -154,8 +155,6 @@ class QuestionPage(Page):
             box.setChecked(place.id in taken)
             box.clicked.connect(lambda on, i=place.id: self._take_place(i, on, taken))
             layout.addWidget(box)
-        if isinstance(layout, QHBoxLayout):
-            layout.addStretch(1)
         self._form.setRowVisible(self._places, len(there) > 1)
 
     def _take_place(self, place: int, on: bool, taken: list[int]) -> None:
@@ -199,8 +198,8 @@ class QuestionPage(Page):
             self._grid.removeWidget(box)
             box.setVisible(key in free)
             box.setChecked(key in study.same)
-        for i, box in enumerate(box for key, box in self._same.items() if key in free):
-            self._grid.addWidget(box, i // 4, i % 4)
+        for box in (box for key, box in self._same.items() if key in free):
+            self._grid.addWidget(box)
 
     def _samples(self, candidate: Candidate) -> str:
         return ", ".join(s.label + (f" ({s.came})" if s.came else "") for s in candidate.samples) or "none on the shelf"

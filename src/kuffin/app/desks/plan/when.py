@@ -69,22 +69,22 @@ class WhenPage(Page):
         holder = QWidget()
         grid = QGridLayout(holder)
         grid.setContentsMargins(0, 0, 0, 0)
-        grid.setHorizontalSpacing(10)
+        grid.setHorizontalSpacing(8)
         self.days: list[tuple[QCheckBox, QDoubleSpinBox, QDoubleSpinBox]] = []
         for d, name in enumerate(DAYS):
             on = QCheckBox(name[:3])
             on.setAccessibleName(f"At the bench on {name}s")
             spans = []
             for what in ("from", "to"):
-                hour = number(0, 24, "h", 1, 0.5, f"{name} {what}")
-                hour.setMaximumWidth(86)
+                hour = number(0, 24, "", 1, 0.5, f"{name} {what}, hours")
+                hour.setMaximumWidth(66)
                 hour.valueChanged.connect(self._hours_changed)
                 spans.append(hour)
             on.toggled.connect(self._hours_changed)
             self.days.append((on, spans[0], spans[1]))
             for i, widget in enumerate((on, *spans)):
                 grid.addWidget(widget, i, d + 1)
-        for i, words in enumerate(("at the bench", "from", "to")):
+        for i, words in enumerate(("at the bench", "from, h", "to, h")):
             grid.addWidget(text(words, style="muted", wrap=False), i, 0)
         grid.setColumnStretch(8, 1)
         self.column.addWidget(holder)

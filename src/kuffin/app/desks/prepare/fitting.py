@@ -87,6 +87,7 @@ class FitPage(PreparePage):
         self.metals = text()
         self.column.addWidget(self.metals)
         lower = QHBoxLayout()
+        lower.setSpacing(16)
         left, right = QVBoxLayout(), QVBoxLayout()
         left.addWidget(text("Tightening", style="heading"))
         self.pattern = choice([(p, p) for p in _PATTERNS], "Screw pattern")

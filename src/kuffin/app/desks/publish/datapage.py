@@ -52,14 +52,7 @@ class DataPage(QWidget):
         column.addWidget(text("Raw data, for another lab to check", style="heading"))
         send = button("Send a data package …", self.package_wanted.emit)
         column.addWidget(
-            row(
-                send,
-                text(
-                    "all runs with units, roles, bench and protocol: the same verdict to the last digit",
-                    style="muted",
-                    wrap=False,
-                ),
-            )
+            row(send, text("all runs, units, roles, bench, protocol: the same verdict", style="muted", wrap=False))
         )
         column.addWidget(
             text(
@@ -69,14 +62,7 @@ class DataPage(QWidget):
         )
         take = button("Take in a data package …", self.take_wanted.emit)
         column.addWidget(
-            row(
-                take,
-                text(
-                    "another lab's study stands beside yours; Compare · Across links the two where both mounted the same",
-                    style="muted",
-                    wrap=False,
-                ),
-            )
+            row(take, text("another lab's study beside yours, linked on Compare · Across", style="muted", wrap=False))
         )
         column.addStretch()
         self._out += [copy, send]

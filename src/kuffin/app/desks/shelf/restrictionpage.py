@@ -188,5 +188,6 @@ class RestrictionPage(RenewedPage):
             ("part", f"drop at {flow:.0f} L/h", "drop, kPa, of q in L/h", "read", ""),
             rows,
             words=True,
+            left={3},
             opens={1: lambda i: self.readings_wanted.emit(ids[i])},
         )

@@ -103,7 +103,9 @@ class SoundSetup(QWidget):
             self.position.setText(str(bench.sound.get("position") or ""))
         self._kept = recordings.recordings(notebook, bench_id=bench.id)
         self.said.setText(calibration_words(self._kept))
-        rows = [(k.name, k.kind, k.added_at.replace("T", " "), self._told(k), "put into the bin") for k in self._kept]
+        rows = [
+            (k.name, k.kind, k.added_at.replace("T", " ")[:16], self._told(k), "put into the bin") for k in self._kept
+        ]
         self.table.setVisible(bool(rows))
         self.table.show_rows(("recording", "of", "on", "it says", ""), rows, left={1, 2, 3}, opens={4: self._bin})
 

@@ -6,8 +6,9 @@ from collections.abc import Mapping
 from typing import Any
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QHBoxLayout, QWidget
+from PySide6.QtWidgets import QWidget
 
+from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import NumberLine
 from kuffin.app.widgets.texts import text
 
@@ -26,7 +27,7 @@ class WallPowerRow(QWidget):
         for key, line in self._lines.items():
             line.given.connect(lambda value, key=key: self.told.emit(key, value))
             line.refused.connect(self.refused)
-        layout = QHBoxLayout(self)
+        layout = FlowRow(self)
         layout.setContentsMargins(0, 0, 0, 0)
         for widget in (
             text("Power at the wall: take off", wrap=False),
@@ -36,7 +37,6 @@ class WallPowerRow(QWidget):
             text("% efficient. Used only where a log has no other power.", style="muted", wrap=False),
         ):
             layout.addWidget(widget)
-        layout.addStretch(1)
 
     def show_told(self, settings: Mapping[str, Any]) -> None:
         """Show what a bench's settings say."""

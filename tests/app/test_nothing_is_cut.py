@@ -1,0 +1,62 @@
+"""Every label and button of every page has the room that its text asks for, and no page scrolls sideways."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+
+import pytest
+from PySide6.QtWidgets import QCheckBox, QLabel, QPushButton, QRadioButton, QScrollArea, QToolButton, QWidget
+
+from kuffin.app.desks.inspect.atcursor import AtCursor
+from kuffin.app.frame.window import MainWindow
+from kuffin.app.widgets.fewlines import FewLines
+from kuffin.app.widgets.paged import PagedDesk
+
+_BUTTONS = (QPushButton, QCheckBox, QRadioButton, QToolButton)
+_ON_PURPOSE = (FewLines, AtCursor)  # which show what fits, and tell the rest elsewhere
+
+
+def cut_in(window: QWidget) -> Iterator[str]:
+    """What is cut of all that can be seen, in words."""
+    for widget in window.findChildren(QWidget):
+        if not widget.isVisible():
+            continue
+        if isinstance(widget, QScrollArea) and widget.widget() is not None and widget.horizontalScrollBar().maximum():
+            yield f"{type(widget.widget()).__name__} is {widget.horizontalScrollBar().maximum()} px too wide"
+        elif isinstance(widget, QLabel) and widget.text() and not isinstance(widget, _ON_PURPOSE):
+            if widget.wordWrap():
+                lacks = widget.heightForWidth(widget.width()) - widget.height()
+            else:
+                lacks = widget.sizeHint().width() - widget.width()
+            if lacks > 2:
+                yield f"“{widget.text()[:50]}” lacks {lacks} px"
+        elif isinstance(widget, _BUTTONS) and widget.text() and widget.sizeHint().width() > widget.width() + 2:
+            yield f"button “{widget.text()[:50]}” lacks {widget.sizeHint().width() - widget.width()} px"
+
+
+def all_pages(window: MainWindow) -> Iterator[str]:
+    """Go to each page of each desk in turn."""
+    for name, made in window.desks.items():
+        window.show_desk(name)
+        desk = made()
+        paged = desk if isinstance(desk, PagedDesk) else getattr(desk, "paged", None)
+        if not isinstance(paged, PagedDesk):
+            yield name
+            continue
+        for key, title in paged.offered():
+            paged.go(key)
+            yield f"{name}, {title}"
+
+
+@pytest.mark.parametrize(("size", "scale"), [((1280, 800), 1.0), ((1024, 700), 1.0), ((1280, 800), 1.5)])
+def test_nothing_is_cut_on_any_page(
+    demo_window: MainWindow, at_rest: Callable[[], None], size: tuple[int, int], scale: float
+) -> None:
+    demo_window.resize(*size)
+    if scale != 1.0:
+        demo_window.scale_text(scale)
+    cut: list[str] = []
+    for where in all_pages(demo_window):
+        at_rest()
+        cut += [f"{where}: {said}" for said in cut_in(demo_window)]
+    assert not cut, "\n".join(cut)
