@@ -3,7 +3,7 @@ PY := $(VENV)/bin/python
 STAMP := $(VENV)/.installed
 LINTED := $(VENV)/lint.txt
 
-.PHONY: install demo test lint shots bench clean
+.PHONY: install demo test lint shots bench clean install-desktop uninstall-desktop
 
 install: $(STAMP)
 
@@ -16,6 +16,12 @@ $(STAMP): pyproject.toml requirements.lock tools/system-libraries.sh
 
 demo: install
 	$(VENV)/bin/kuffin demo
+
+install-desktop: install
+	QT_QPA_PLATFORM=offscreen $(VENV)/bin/kuffin desktop
+
+uninstall-desktop: install
+	$(VENV)/bin/kuffin desktop --remove
 
 lint: install
 	$(VENV)/bin/ruff check src tests benchmarks tools

@@ -192,6 +192,11 @@ def build_parser() -> argparse.ArgumentParser:
     demo = choices.add_parser("demo", help="open a fresh copy of the demo notebook")
     demo.add_argument("--write", metavar="FILE", help="write the demo notebook to a file, without a window")
     demo.set_defaults(run=commands.demo)
+    desk = choices.add_parser(
+        "desktop", help="put Kuffin into your desktop's menu: entry, icons, file type, manual page, completion"
+    )
+    desk.add_argument("--remove", action="store_true", help="take it away again")
+    desk.set_defaults(run=_later("desktop"))
     return parser
 
 

@@ -10,17 +10,40 @@ from PySide6.QtGui import QIcon
 
 from kuffin.app.base.endsignals import EndSignals
 from kuffin.app.base.faults import Faults
+from kuffin.app.base.secondstart import SecondStart, door, hand_over
 from kuffin.app.base.settings import Settings
 from kuffin.app.frame.dressing import SCALES
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
 from kuffin.app.look.application import application
+from kuffin.notebook.store import SUFFIX
+
+
+def take_named(window: MainWindow, paths: Sequence[str]) -> None:
+    """Open what a further start was given, in the window that is open already."""
+    notebook = next((p for p in paths if p.endswith(SUFFIX)), None)
+    if notebook is not None:
+        window.notebooks.open_path(notebook)
+    others = [p for p in paths if not p.endswith(SUFFIX)]
+    if others:
+        window.take_all(others)
+    if window.isMinimized():
+        window.showNormal()
+    window.raise_()
+    window.activateWindow()
 
 
 def run(notebook: str | None = None, demo: bool = False, files: Sequence[str] = ()) -> int:
-    """Open the window on a notebook, on the demo, or on the last notebook; files are taken as if they were dropped on it."""
+    """Open the window on a notebook, on the demo, or on the last notebook; files are taken as if they were dropped on it.
+
+    Where a window is open already it is handed what was named.
+    """
     app = application()
     settings = Settings()
+    named = [*([notebook] if notebook else []), *files]
+    name = door(settings.store.fileName())
+    if named and hand_over(name, named):
+        return 0
     looks.apply(
         app, looks.chosen(settings.value("theme", "desktop", looks.MODES)), settings.number("scale", 1.0, *SCALES)
     )
@@ -30,6 +53,7 @@ def run(notebook: str | None = None, demo: bool = False, files: Sequence[str] = 
     EndSignals(window, window.leave)
     Faults(window, window.state.trouble.emit)
     window.show()
+    QTimer.singleShot(0, window, lambda: SecondStart(window, name, lambda paths: take_named(window, paths)))
     if demo:
         window.notebooks.open_demo()
     elif notebook is not None:

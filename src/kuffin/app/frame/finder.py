@@ -23,7 +23,7 @@ MOST = 40
 
 
 @dataclass(frozen=True)
-class Place:
+class Destination:
     """Something that can be gone to or done: its name, what it is, and how."""
 
     name: str
@@ -31,35 +31,35 @@ class Place:
     go: Callable[[], object]
 
 
-def matching(places: Sequence[Place], typed: str) -> list[Place]:
+def matching(places: Sequence[Destination], typed: str) -> list[Destination]:
     """The places of which every typed word is a part, those whose name begins with it first.
 
-    >>> places = [Place(n, w, print) for n, w in (("Reed, round 2", "mount"), ("Reed", "candidate"), ("Undo", "Edit"))]
+    >>> places = [Destination(n, w, print) for n, w in (("Reed, round 2", "mount"), ("Reed", "candidate"), ("Undo", "Edit"))]
     >>> [p.name for p in matching(places, "reed")], [p.name for p in matching(places, "2 mount")]
     (['Reed', 'Reed, round 2'], ['Reed, round 2'])
     """
     words = typed.casefold().split()
 
-    def told(place: Place) -> str:
+    def told(place: Destination) -> str:
         return f"{place.name} {place.what}".casefold()
 
     found = [p for p in places if all(w in told(p) for w in words)]
     return sorted(found, key=lambda p: (not p.name.casefold().startswith(" ".join(words)), len(p.name)))
 
 
-def places(window: MainWindow) -> list[Place]:
+def places(window: MainWindow) -> list[Destination]:
     """All that can be gone to or done now."""
     return [*_of_notebook(window), *_pages(window), *_actions(window)]
 
 
-def _actions(window: MainWindow) -> Iterator[Place]:
-    def within(menu: QMenu, path: str) -> Iterator[Place]:
+def _actions(window: MainWindow) -> Iterator[Destination]:
+    def within(menu: QMenu, path: str) -> Iterator[Destination]:
         for action in menu.actions():
             below = action.menu()
             if isinstance(below, QMenu):
                 yield from within(below, f"{path}, {_plain(action)}")
             elif not action.isSeparator() and action.isEnabled() and action.text():
-                yield Place(_plain(action), path, action.trigger)
+                yield Destination(_plain(action), path, action.trigger)
 
     for action in window.menuBar().actions():
         menu = action.menu()
@@ -72,29 +72,29 @@ def _plain(action: QAction) -> str:
     return action.text().replace("&&", "\0").replace("&", "").replace("\0", "&")
 
 
-def _pages(window: MainWindow) -> Iterator[Place]:
+def _pages(window: MainWindow) -> Iterator[Destination]:
     if window.state.study is None:
         return
     for name, desk in window.desks.items():
-        yield Place(name, "desk", partial(window.go_to, name))
+        yield Destination(name, "desk", partial(window.go_to, name))
         paged = desk() if isinstance(desk(), PagedDesk) else getattr(desk(), "paged", None)
         if isinstance(paged, PagedDesk):
             for key, title in paged.offered():
-                yield Place(title, f"page of {name}", partial(_page, window, name, paged, key))
+                yield Destination(title, f"page of {name}", partial(_page, window, name, paged, key))
 
 
-def _of_notebook(window: MainWindow) -> Iterator[Place]:
+def _of_notebook(window: MainWindow) -> Iterator[Destination]:
     state = window.state
     for mount in state.mounts():
         called = f"{mount.candidate.name}, round {mount.round}"
-        yield Place(called, "mount", partial(window.open_mount, mount.id))
+        yield Destination(called, "mount", partial(window.open_mount, mount.id))
     verdict = state.verdict
     for name in verdict.candidates if verdict is not None else ():
-        yield Place(name, "candidate", partial(_candidate, window, name))
+        yield Destination(name, "candidate", partial(_candidate, window, name))
     for study in state.notebook.studies() if state.notebook is not None else ():
-        yield Place(study.name, "study", partial(state.choose_study, study.id))
+        yield Destination(study.name, "study", partial(state.choose_study, study.id))
     for part in window.shelf.parts if state.notebook is not None else ():
-        yield Place(part.name, f"part, {part.kind}", partial(_part, window, part.id))
+        yield Destination(part.name, f"part, {part.kind}", partial(_part, window, part.id))
 
 
 def _page(window: MainWindow, desk: str, paged: PagedDesk, key: str) -> None:
@@ -121,7 +121,7 @@ class Finder(QDialog):
         super().__init__(window)
         self.setWindowTitle("Find")
         self._places = places(window)
-        self._shown: list[Place] = []
+        self._shown: list[Destination] = []
         self.line = QLineEdit()
         self.line.setPlaceholderText("an action, a page, a study, a mount, a part")
         self.line.setAccessibleName("Find an action, a page, a study, a mount, a candidate or a part")

@@ -248,11 +248,6 @@ class TracePlot(QWidget):
         label.anchor((0, 0), (0, 0), offset=(6, -3))
         label.setZValue(5)
 
-    def _heading(self) -> str:
-        """What stands at the line's end; its braces are no format fields."""
-        told = "" if self._view is None else self._view.heading_for
-        return f"heading for {told}".replace("{", "{{").replace("}", "}}")
-
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme
         if self.other is not None and self.other[0].settling is not None and self._view is not None:
@@ -267,9 +262,11 @@ class TracePlot(QWidget):
             self.top.addItem(word, ignoreBounds=True)
         self._long.append(LongLine(self.top, minutes, s.trace, pg.mkPen(t.muted, width=1)))
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
+        final = "" if self._view is None else self._view.heading_for
+        heading = f"heading for {final}".replace("{", "{{").replace("}", "}}")  # no format fields
         where = {"color": t.accent, "position": 0.995, "anchors": [(1, 1.0), (1, 1.0)]}
         pen = pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine)
-        level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=self._heading(), labelOpts=where)
+        level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=heading, labelOpts=where)
         self.top.addItem(level)
         if s.load.step_s is not None:
             warn = pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine)
