@@ -145,3 +145,24 @@ def test_what_is_copied_is_never_a_formula(qtbot: QtBot) -> None:
     assert data.text() == "name\tK\n'=HYPERLINK(1)\t−2.3"
     table.item(0, 0).setText("<b>x</b>")
     assert "&lt;b&gt;" in table_data(cells_of(table) or []).html()
+
+
+def test_the_confidence_is_chosen_and_taken_back(demo_window: MainWindow, at_rest: Wait) -> None:
+    demo_window.show_desk("Compare")
+    demo_window.compare.go("verdict")
+    at_rest()
+    page = demo_window.compare.verdict
+
+    def widths() -> list[float]:
+        result = page.shown()
+        assert result is not None and result.comparison is not None
+        return [p.high - p.low for p in result.comparison.pairs]
+
+    before = widths()
+    page.confidence.setValue(80.0)
+    at_rest()
+    assert demo_window.state.study is not None and demo_window.state.study.confidence == 0.8
+    assert all(a < b for a, b in zip(widths(), before, strict=True))
+    demo_window.notebooks.undo()
+    at_rest()
+    assert widths() == before and page.confidence.value() == 95.0

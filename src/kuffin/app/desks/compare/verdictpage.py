@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.forms import choice, refill
+from kuffin.app.widgets.forms import choice, flowing, number, refill
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.texts import text
 from kuffin.core.heat.normalise import SCHOOLS, default_school
@@ -65,6 +65,9 @@ class VerdictPage(QWidget):
             "Take out what a whole round had in common, such as an afternoon. Only where rounds were planned."
         )
         self._blocks.toggled.connect(self._blocks_chosen)
+        self.confidence = number(50.0, 99.9, "%", 1, 1.0, "Confidence, over all pairs and looks together")
+        self.confidence.setToolTip("How sure a verdict has to be. Choose it before you look: 95 % is usual.")
+        self.confidence.valueChanged.connect(self._confidence_chosen)
         self.plot = IntervalPlot(theme)
         self.plot.candidate_chosen.connect(self._explain_candidate)
         self.plot.mount_chosen.connect(self._explain_mount)
@@ -101,14 +104,14 @@ class VerdictPage(QWidget):
         head.setContentsMargins(0, 0, 0, 0)
         head.addWidget(self.outcome)
         head.addWidget(self.school)
-        self._options = QWidget()
-        options = QHBoxLayout(self._options)
-        options.setContentsMargins(0, 0, 0, 0)
-        options.addWidget(text("a difference matters from", style="muted", wrap=False))
-        options.addWidget(self.margin)
-        options.addSpacing(16)
-        options.addWidget(self._blocks)
-        options.addStretch()
+        self._options = flowing(
+            text("a difference matters from", style="muted", wrap=False),
+            self.margin,
+            text("confidence", style="muted", wrap=False),
+            self.confidence,
+            self._blocks,
+            spacing=8,
+        )
         inner = QWidget()
         column = QVBoxLayout(inner)
         column.setContentsMargins(0, 0, 8, 0)
@@ -182,6 +185,7 @@ class VerdictPage(QWidget):
         self.margin.setSuffix(f" {about.difference_unit}".rstrip())
         self.margin.setValue(study.margin_k if about.temperature or margin is None else margin)
         self._blocks.setChecked(study.blocks)
+        self.confidence.setValue(100 * study.confidence)
         self._filling = False
         self.plot.show_verdict(verdict, result)
         self._fill_pairs(result)
@@ -257,6 +261,9 @@ class VerdictPage(QWidget):
         else:
             own = {**study.plan.get("matters", {}), verdict.outcome.key: round(value, 3)}
             self._plan("change the margin", matters=own)
+
+    def _confidence_chosen(self, percent: float) -> None:
+        self._change("change the confidence", confidence=round(percent / 100, 4))
 
     def _blocks_chosen(self, on: bool) -> None:
         self._change("count rounds as blocks" if on else "not count rounds as blocks", blocks=on)
