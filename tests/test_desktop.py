@@ -14,6 +14,7 @@ from pathlib import Path
 
 import pytest
 
+from kuffin.cli import build_parser
 from kuffin.commands.desktop import ICON_SIZES
 from kuffin.commands.shellwords import bash_completion, manual_page
 
@@ -69,7 +70,7 @@ def test_the_shell_completes_commands_options_and_choices() -> None:
     def complete(line: str) -> list[str]:
         words = line.split(" ")
         quoted = " ".join(f"'{w}'" for w in words)
-        script = f'{bash_completion()}\nCOMP_WORDS=({quoted}); COMP_CWORD={len(words) - 1}; _kuffin; echo "${{COMPREPLY[@]}}"'
+        script = f'{bash_completion(build_parser())}\nCOMP_WORDS=({quoted}); COMP_CWORD={len(words) - 1}; _kuffin; echo "${{COMPREPLY[@]}}"'
         return subprocess.run(["bash", "-c", script], capture_output=True, text=True, check=True).stdout.split()
 
     assert "compare" in complete("kuffin comp") and "--margin" in complete("kuffin compare --mar")
@@ -77,7 +78,7 @@ def test_the_shell_completes_commands_options_and_choices() -> None:
 
 
 def test_the_manual_page_tells_each_command_and_option() -> None:
-    page = manual_page()
+    page = manual_page(build_parser())
     for word in ("compare", "sound", "report", "\\-\\-margin", "safety device"):
         assert word in page
     if shutil.which("groff"):

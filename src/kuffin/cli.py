@@ -196,7 +196,7 @@ def build_parser() -> argparse.ArgumentParser:
         "desktop", help="put Kuffin into your desktop's menu: entry, icons, file type, manual page, completion"
     )
     desk.add_argument("--remove", action="store_true", help="take it away again")
-    desk.set_defaults(run=_later("desktop"))
+    desk.set_defaults(run=_later("desktop"), parser=parser)
     return parser
 
 

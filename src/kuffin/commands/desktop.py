@@ -31,7 +31,7 @@ def data_home() -> Path:
 def desktop(args: argparse.Namespace) -> None:
     """Put the files there, or take them away."""
     home = data_home()
-    wanted = dict(_files())
+    wanted = dict(_files(args.parser))
     try:
         if args.remove:
             gone = [path for path in wanted if (home / path).exists()]
@@ -50,7 +50,7 @@ def desktop(args: argparse.Namespace) -> None:
     _tell(home)
 
 
-def _files() -> Iterator[tuple[str, bytes]]:
+def _files(parser: argparse.ArgumentParser) -> Iterator[tuple[str, bytes]]:
     """Where each file goes, and what is in it."""
     from kuffin.commands.shellwords import bash_completion, manual_page
 
@@ -64,8 +64,8 @@ def _files() -> Iterator[tuple[str, bytes]]:
     yield "icons/hicolor/symbolic/apps/kuffin-symbolic.svg", (kept / "kuffin-symbolic.svg").read_bytes()
     for size in ICON_SIZES:
         yield f"icons/hicolor/{size}x{size}/apps/kuffin.png", _png(svg, size)
-    yield "man/man1/kuffin.1", manual_page().encode()
-    yield "bash-completion/completions/kuffin", bash_completion().encode()
+    yield "man/man1/kuffin.1", manual_page(parser).encode()
+    yield "bash-completion/completions/kuffin", bash_completion(parser).encode()
 
 
 def command() -> str:

@@ -21,19 +21,9 @@ def _options(parser: argparse.ArgumentParser) -> Iterator[argparse.Action]:
     return (a for a in parser._actions if a.option_strings and a.help != argparse.SUPPRESS)
 
 
-def _parser() -> argparse.ArgumentParser:
-    from kuffin.cli import build_parser
-
-    return build_parser()
-
-
-def bash_completion() -> str:
-    """Completion for bash: commands, options, their choices, and files.
-
-    >>> "compare" in bash_completion() and "--margin" in bash_completion()
-    True
-    """
-    commands = _commands(_parser())
+def bash_completion(parser: argparse.ArgumentParser) -> str:
+    """Completion for bash: commands, options, their choices, and files."""
+    commands = _commands(parser)
     cases = []
     for name, (_, one) in commands.items():
         options = [o for a in _options(one) for o in a.option_strings]
@@ -69,13 +59,8 @@ def bash_completion() -> str:
     )
 
 
-def manual_page() -> str:
-    """The manual page, in the form that man reads.
-
-    >>> manual_page().startswith(".TH KUFFIN 1")
-    True
-    """
-    parser = _parser()
+def manual_page(parser: argparse.ArgumentParser) -> str:
+    """The manual page, in the form that man reads."""
     out = [
         f'.TH KUFFIN 1 "" "kuffin {__version__}" "User commands"',
         ".SH NAME",

@@ -178,7 +178,8 @@ def jobs_of(
             change = takes.change_min if takes.change_min is not None else minutes(change_over(before, after))
             first = () if mount.ready_at else (("change over", _in_fives(change)),)
             phases = (*first, ("run", _in_fives(takes.run_min)))
-            out.append(BenchJob(mount.id, f"{mount.candidate.name}, round {mount.round}", phases))
+            sample = mount.sample.label if mount.sample is not None else ""
+            out.append(BenchJob(mount.id, f"{mount.candidate.name}, round {mount.round}", phases, sample))
         before = after
     return out
 

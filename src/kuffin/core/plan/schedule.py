@@ -47,6 +47,12 @@ class BenchJob:
     key: int
     label: str
     phases: tuple[tuple[str, float], ...]
+    sample: str = ""
+
+    @property
+    def named(self) -> str:
+        """Its label with the sample: ``Reed, round 4, sample 1``."""
+        return f"{self.label}, sample {self.sample}" if self.sample else self.label
 
     @property
     def minutes(self) -> float:

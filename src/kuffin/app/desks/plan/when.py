@@ -9,6 +9,7 @@ from pathlib import Path
 from PySide6.QtCore import QDateTime
 from PySide6.QtWidgets import QCheckBox, QDateTimeEdit, QDoubleSpinBox, QFileDialog, QGridLayout, QLineEdit, QWidget
 
+from kuffin.app.acts.paper import ask_sheet
 from kuffin.app.base.settings import documents
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.look.theme import Theme
@@ -21,8 +22,10 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
 from kuffin.publish.calendarfile import write_icalendar
+from kuffin.publish.paper.sheets import SheetLine, plan_sheet
 from kuffin.said.ageingwords import due_words
 from kuffin.verdict.ageing import planned_rechecks
+from kuffin.verdict.needed import needed_for
 from kuffin.verdict.planbasis import hours_of, jobs_of, laid_plan
 
 _MOST_RECHECKS = 6
@@ -92,8 +95,9 @@ class WhenPage(Page):
         self.off.setPlaceholderText("such as 2026-12-08, 2026-12-24")
         self.off.setAccessibleName("Days off")
         self.off.editingFinished.connect(self._off_changed)
-        self.column.addWidget(row(text("Days off", wrap=False), self.off, button("Write iCalendar …", self._ask_file)))
-        self.off.setMinimumWidth(320)
+        self.off.setMinimumWidth(260)
+        out = (button("Write iCalendar …", self._ask_file), button("Sheet to print …", self._ask_sheet))
+        self.column.addWidget(row(text("Days off", wrap=False), self.off, *out))
         self.said = text(style="heading")
         self.column.addWidget(self.said)
         self.sheet = DaySheet(theme)
@@ -207,10 +211,20 @@ class WhenPage(Page):
         if path:
             self.write_calendar(Path(path if path.endswith(".ics") else path + ".ics"))
 
+    def _ask_sheet(self) -> None:
+        study = self.state.study
+        if study is None or (self.plan is None and not self._dated):
+            self.state.trouble.emit("nothing is laid yet, so there is nothing to print; draw an order first")
+            return
+        coming = [SheetLine(what=x.job.label, time=f"{x.begin:%d.%m.%Y}") for x in self._dated]
+        needed = needed_for(study, self.shelf.bench, self.shelf.parts)
+        html = plan_sheet(study.question or study.name, self.plan or Plan((), 0, None), needed, coming)
+        ask_sheet(self.state, self, f"plan of {study.name}", html)
+
     def write_calendar(self, path: Path) -> None:
         """Write the plan as iCalendar."""
         study = self.state.study
         plan = self.plan if self.plan is not None else Plan((), 0, None)
         if study is not None and (plan.laid or self._dated):
             whole = replace(plan, laid=(*plan.laid, *self._dated))
-            self.state.attempt(write_icalendar, whole, study.question, path)
+            self.state.attempt(write_icalendar, whole, study.question, path, f"{study.id} {study.created_at}")
