@@ -9,7 +9,6 @@ import re
 import subprocess
 import sys
 import tomllib
-import xml.dom.minidom
 from pathlib import Path
 
 import pytest
@@ -170,15 +169,6 @@ def test_there_are_few_pictures_and_all_are_shown() -> None:
     assert 0 < len(pictures) < 20
     readme = (ROOT / "README.md").read_text(encoding="utf-8")
     assert all(name in readme for name in pictures)
-
-
-def test_what_a_desktop_needs_is_well_formed() -> None:
-    share = ROOT / "share"
-    for path in share.glob("*.xml"):
-        xml.dom.minidom.parse(str(path))
-    desktop = (share / "kuffin.desktop").read_text(encoding="utf-8")
-    assert "MimeType=application/x-kuffin-notebook;" in desktop
-    assert "<svg" in (share / "kuffin.svg").read_text(encoding="utf-8")
 
 
 def test_the_lock_names_every_dependency() -> None:

@@ -57,7 +57,7 @@ class TestTheBlocks:
         ):
             assert part in said
         names = [b.text() for b in desk.compare.paged.group.buttons()]
-        assert "Baseline  moved" in names and "Claims  1" in names
+        assert "Trust  moved" in names and "Claims  1" in names
 
     def test_conditions_sharpen_cell_by_cell_and_open_their_pairs(self, desk: MainWindow, at_rest: Wait) -> None:
         p = page(desk, "outcomes", at_rest)

@@ -100,10 +100,12 @@ class Copier:
     ----------
     say : callable
         Tells the person what was done.
+    explain : callable
+        Shows what a word means.
     """
 
-    def __init__(self, window: QWidget, say: Callable[[str], object]) -> None:
-        self._window, self._say = window, say
+    def __init__(self, window: QWidget, say: Callable[[str], object], explain: Callable[[str], object]) -> None:
+        self._window, self._say, self._explain = window, say, explain
 
     def copy_focused(self) -> None:
         """Copy what has the keyboard: its table, its picture, or its sentence."""
@@ -144,7 +146,13 @@ class Copier:
         if isinstance(widget, (QLabel, QPushButton)) and widget.text().strip():
             said = widget.text().replace("&&", "&") if isinstance(widget, QPushButton) else widget.text()
             acts.append(("Copy these words", partial(self._copy_words, said)))
+            from kuffin.app.help.helpwindow import terms_in
+
+            acts += [(f"What does “{w.lower()}” mean?", partial(self._asked, w)) for w in terms_in(said)[:4]]
         return acts
+
+    def _asked(self, word: str) -> None:
+        self._explain(word)
 
     def _copy_table(self, cells: Cells) -> None:
         QApplication.clipboard().setMimeData(table_data(cells))

@@ -15,6 +15,7 @@ _KEYS = {
     "F6": "to the loom; arrows move over it, Enter opens a mount",
     "F1": "show the working of what has the focus",
     "Esc": "close the working",
+    "Shift+F1": "help at the bench: desks, words, methods",
     "Ctrl+K": "find an action, a page, a study, a mount or a part by typing",
     "Ctrl+C": "copy the table or the picture that has the focus (or the right button)",
     "Ctrl+Return": "do the next thing",

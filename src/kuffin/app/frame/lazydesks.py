@@ -6,7 +6,7 @@ from collections.abc import Callable
 from functools import cached_property
 from typing import TYPE_CHECKING
 
-from PySide6.QtWidgets import QScrollArea
+from PySide6.QtWidgets import QScrollArea, QWidget
 
 if TYPE_CHECKING:
     from kuffin.app.acts.packages import Packages
@@ -21,6 +21,7 @@ if TYPE_CHECKING:
     from kuffin.app.desks.shelf.desk import ShelfDesk
     from kuffin.app.desks.shelf.shelfpage import ShelfPage
     from kuffin.app.frame.strip import Strip
+    from kuffin.app.help.helpwindow import HelpWindow
     from kuffin.app.look.theme import Theme
     from kuffin.app.state.running import Running
     from kuffin.app.state.shelfstate import ShelfState
@@ -47,6 +48,24 @@ class MadeLater:
     _show_working: Callable[..., None]
     working: WorkingPanel
     show_known: Callable[[int], None]
+
+    @cached_property
+    def help(self) -> HelpWindow:
+        """The help."""
+        from kuffin.app.frame.helptexts import KEYS, cautions
+        from kuffin.app.help.helpwindow import HelpWindow
+
+        parent = self if isinstance(self, QWidget) else None
+        assert parent is not None
+        return HelpWindow(parent, {"Keys": lambda: KEYS, "Caution at the bench": cautions})
+
+    def show_help(self, topic: str = "") -> None:
+        """Open the help, at a topic."""
+        if topic:
+            self.help.show_topic(topic)
+        self.help.show()
+        self.help.raise_()
+        self.help.line.setFocus()
 
     @cached_property
     def plan(self) -> PlanDesk:

@@ -145,6 +145,7 @@ class Menus:
 
     def _help(self, menu: QMenu) -> None:
         w = self._window
+        self._add(menu, "Help at the bench …", w.show_help, "Shift+F1")
         self._add(menu, "Keys", lambda: own_page(w, "Keys", KEYS))
         self._add(menu, "Caution at the bench", lambda: own_page(w, "Caution at the bench", cautions()))
         self._add(menu, "About Kuffin", w.about)

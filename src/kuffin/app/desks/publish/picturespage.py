@@ -6,8 +6,8 @@ from collections.abc import Callable
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from PySide6.QtCore import QMimeData, QSize, Qt
-from PySide6.QtGui import QImage, QPixmap, QResizeEvent, QShowEvent
+from PySide6.QtCore import QEvent, QMimeData, QSize, Qt
+from PySide6.QtGui import QImage, QKeySequence, QPixmap, QResizeEvent, QShowEvent
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QApplication,
@@ -240,8 +240,14 @@ class PicturesPage(QWidget):
         QApplication.clipboard().setMimeData(data)
         self.state.trouble.emit("the picture is copied, with its words as text")
 
+    def event(self, event: QEvent) -> bool:
+        """Ctrl+C is this page's own, and not the window's."""
+        if event.type() == QEvent.Type.ShortcutOverride and event.matches(QKeySequence.StandardKey.Copy):  # type: ignore[attr-defined]
+            event.accept()
+        return super().event(event)
+
     def keyPressEvent(self, event: Any) -> None:
-        if event.key() == Qt.Key.Key_C and event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+        if event.matches(QKeySequence.StandardKey.Copy):
             self.copy()
         else:
             super().keyPressEvent(event)
