@@ -53,7 +53,7 @@ def _report(folder: Path) -> None:
     window = made[0]
     demo, pause = took(window.notebooks.open_demo, lambda: window.state.verdict is not None)
     print(f"the demo's verdict {demo:.1f} s after the window (aim 3; the longest pause {1000 * pause:.0f} ms)")
-    for desk in window._desks:
+    for desk in window.desks:
         took(lambda desk=desk: window.show_desk(desk), lambda: not window.jobs.running)  # type: ignore[misc]
     for label, do in (
         ("dark theme", lambda: window.set_mode("dark")),

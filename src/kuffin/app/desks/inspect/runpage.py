@@ -5,7 +5,7 @@ from __future__ import annotations
 from functools import cached_property
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtGui import QAction, QKeySequence, QResizeEvent, QShortcut, QShowEvent
 from PySide6.QtWidgets import (
     QComboBox,
@@ -48,6 +48,7 @@ if TYPE_CHECKING:
     from kuffin.app.widgets.traceplot import TracePlot
     from kuffin.reading.traceview import TraceView
 
+_SOON_MS = 150
 _HINT = "Point at the traces to read every channel there; drag the band to set the window. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
 
 
@@ -100,6 +101,8 @@ class RunPage(QWidget):
         )
         self._join.clicked.connect(self._ask_join)
         self.joined = JoinedLogs(state)
+        self._clearing = QTimer(self, singleShot=True, interval=_SOON_MS)
+        self._clearing.timeout.connect(self._clear)
         self._lay_out()
         for keys, act in plot_keys(self.plot).items():
             QShortcut(QKeySequence(keys), self, act)
@@ -134,12 +137,11 @@ class RunPage(QWidget):
         scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
         tools = QHBoxLayout()
-        for box in (self._trace_box, self.over):
+        for box, share in ((self._trace_box, 3), (self.over, 2)):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
             box.setMinimumContentsLength(2)
             box.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        tools.addWidget(self._trace_box, 3)
-        tools.addWidget(self.over, 2)
+            tools.addWidget(box, share)
         tools.addWidget(self._rows)
         self._plot_place = left
         left.addWidget(self.at_cursor)
@@ -216,7 +218,8 @@ class RunPage(QWidget):
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.over.fill(mount, trace)
         self.at_cursor.setText(_HINT)
-        self.plot.clear()
+        self.plot.setEnabled(False)  # until the new traces are there, which is nearly at once
+        self._clearing.start()
         typed = result is not None and result.typed is not None
         for widget in (self.plot, self.find_button):
             widget.setVisible(not typed)
@@ -232,6 +235,8 @@ class RunPage(QWidget):
 
         def done(found: object) -> None:
             if self.shown == key:
+                self._clearing.stop()
+                self.plot.setEnabled(True)
                 self.plot.show_view(found)  # type: ignore[arg-type]
                 self._fill_rows(found)  # type: ignore[arg-type]
                 if found.problem:  # type: ignore[attr-defined]
@@ -239,6 +244,10 @@ class RunPage(QWidget):
                 self.over.choose(self.over.mount_id)
 
         self._state.jobs.start("drawing the run", work, done, self._state.trouble.emit)
+
+    def _clear(self) -> None:
+        """The new traces take longer: those of another run do not stand there meanwhile."""
+        self.plot.clear()
 
     def _window_in_use(self, run: Run) -> tuple[float, float] | None:
         """The window that was set by hand or by the protocol's clock, None where it was found."""
