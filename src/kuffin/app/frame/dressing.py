@@ -16,8 +16,6 @@ if TYPE_CHECKING:
     from kuffin.app.frame.loomside import LoomSide
     from kuffin.app.look.theme import Theme
 
-SCALES = (0.7, 2.0)  # of the text size
-
 
 class Dressing:
     """What the main window has of its look; the window gives what is to be dressed."""
@@ -40,13 +38,13 @@ class Dressing:
     def scale_text(self, factor: float) -> None:
         """Scale all text; 0 brings it back to the usual size."""
         self.settings.set_value(
-            "scale", f"{min(max(self._scale * factor, SCALES[0]), SCALES[1]) if factor else 1.0:.3f}"
+            "scale", f"{min(max(self._scale * factor, looks.SCALES[0]), looks.SCALES[1]) if factor else 1.0:.3f}"
         )
         self._dress()
 
     @property
     def _scale(self) -> float:
-        return self.settings.number("scale", 1.0, *SCALES)
+        return self.settings.number("scale", 1.0, *looks.SCALES)
 
     def _dress(self) -> None:
         self.theme = looks.chosen(self.settings.value("theme", "desktop", looks.MODES))

@@ -37,6 +37,7 @@ from kuffin.app.dialogs.unkept import Unkept
 from kuffin.app.frame.copying import Copier
 from kuffin.app.frame.dressing import Dressing
 from kuffin.app.frame.dropping import Dropping
+from kuffin.app.frame.earlywindow import keep_for_start
 from kuffin.app.frame.header import Header
 from kuffin.app.frame.lazydesks import MadeLater
 from kuffin.app.frame.links import Follower
@@ -382,6 +383,8 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         if said and not self._leaving:
             tell(self, "Kept in another place", said)
         self.notebooks.loaded()
+        path = "" if self.state.notebook is None else str(self.state.notebook.path)
+        keep_for_start(self.settings, path, self.header.question.text(), self.header.verdict.text())
         self.settings.set_layout("geometry", self.saveGeometry())
         self.settings.set_layout("split", self.split.saveState())
         if "bench_page" in self.__dict__ and self.bench_page.live is not None:

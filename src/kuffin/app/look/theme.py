@@ -40,6 +40,7 @@ def figures_font(size: float, bold: bool = False) -> QFont:
     return font
 
 
+SCALES = (0.7, 2.0)  # of the text size
 MODES = ("desktop", "light", "dark")
 
 

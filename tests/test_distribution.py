@@ -1,0 +1,59 @@
+"""What is handed on: a source archive, and a wheel made from it that runs away from this folder."""
+
+from __future__ import annotations
+
+import os
+import subprocess
+import sys
+import tarfile
+from pathlib import Path
+
+import pytest
+
+ROOT = Path(__file__).parents[1]
+
+
+def python(*args: str, at: Path, **more: str) -> str:
+    done = subprocess.run(
+        [sys.executable, *args], cwd=at, capture_output=True, text=True, check=False, env={**os.environ, **more}
+    )
+    assert done.returncode == 0, done.stderr[-2000:]
+    return done.stdout
+
+
+@pytest.fixture(scope="module")
+def installed(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """The wheel of the source archive, in a folder of its own."""
+    place = tmp_path_factory.mktemp("dist")
+    source = place / "source"  # a copy: building leaves things behind
+    tracked = subprocess.run(["git", "ls-files", "-z"], cwd=ROOT, capture_output=True, text=True, check=False).stdout
+    names = [n for n in tracked.split("\0") if n and not n.startswith(("tests/", "docs/screenshots/"))]
+    for name in names:
+        (source / name).parent.mkdir(parents=True, exist_ok=True)
+        (source / name).write_bytes((ROOT / name).read_bytes())
+    make = "import setuptools.build_meta as b, sys; print(b.build_sdist(sys.argv[1]))"
+    archive = place / python("-c", make, str(place), at=source).split()[-1]
+    with tarfile.open(archive) as packed:
+        packed.extractall(place, filter="data")
+    unpacked = place / archive.name.removesuffix(".tar.gz")
+    pip = ("-m", "pip", "install", "--quiet", "--disable-pip-version-check", "--no-deps", "--no-build-isolation")
+    python(*pip, "--target", str(place / "there"), str(unpacked), at=place)
+    return place / "there"
+
+
+def test_it_runs_away_from_its_sources(installed: Path, tmp_path: Path) -> None:
+    where = python("-c", "import kuffin; print(kuffin.__file__)", at=tmp_path, PYTHONPATH=str(installed))
+    assert Path(where.strip()).is_relative_to(installed)
+    more = {"PYTHONPATH": str(installed), "QT_QPA_PLATFORM": "offscreen", "XDG_DATA_HOME": str(tmp_path / "share")}
+    assert python("-m", "kuffin.cli", "--version", at=tmp_path, **more).startswith("kuffin ")
+    python("-m", "kuffin.cli", "demo", "--write", str(tmp_path / "demo.kuffin"), at=tmp_path, **more)
+    python("-m", "kuffin.cli", "desktop", at=tmp_path, **more)
+    report = ("report", str(tmp_path / "demo.kuffin"), "--study", "Radiators, spring", "--out", str(tmp_path / "out"))
+    python("-m", "kuffin.cli", *report, at=tmp_path, **more)
+    assert list((tmp_path / "out").glob("*.html"))
+    window = (
+        "from kuffin.app.look.application import application\nfrom kuffin.app.frame.window import MainWindow\n"
+        "from kuffin.app.base.settings import Settings\nfrom pathlib import Path\napp = application()\n"
+        "w = MainWindow(Settings(Path('w.ini'))); w.show(); w.show_help('Margin'); print(w.help.page.toPlainText()); w.close()"
+    )
+    assert "smallest difference" in python("-c", window, at=tmp_path, **more)
