@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+import shutil
 import subprocess
 import sys
 import tarfile
@@ -26,11 +27,9 @@ def installed(tmp_path_factory: pytest.TempPathFactory) -> Path:
     """The wheel of the source archive, in a folder of its own."""
     place = tmp_path_factory.mktemp("dist")
     source = place / "source"  # a copy: building leaves things behind
-    tracked = subprocess.run(["git", "ls-files", "-z"], cwd=ROOT, capture_output=True, text=True, check=False).stdout
-    names = [n for n in tracked.split("\0") if n and not n.startswith(("tests/", "docs/screenshots/"))]
-    for name in names:
-        (source / name).parent.mkdir(parents=True, exist_ok=True)
-        (source / name).write_bytes((ROOT / name).read_bytes())
+    shutil.copytree(ROOT / "src", source / "src", ignore=shutil.ignore_patterns("__pycache__", "*.egg-info"))
+    for name in ("pyproject.toml", "README.md", "LICENSE"):
+        shutil.copy(ROOT / name, source)
     make = "import setuptools.build_meta as b, sys; print(b.build_sdist(sys.argv[1]))"
     archive = place / python("-c", make, str(place), at=source).split()[-1]
     with tarfile.open(archive) as packed:
