@@ -14,6 +14,7 @@ from PySide6.QtWidgets import QApplication, QFileDialog, QLabel, QMenu, QPushBut
 from kuffin.app.base.settings import documents
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.csvtext import cell
 
 _SHARPER = 2.0  # pixels of a copied picture for each of the screen's
 Cells = Sequence[Sequence[str]]
@@ -31,14 +32,14 @@ def cells_of(widget: QWidget) -> list[list[str]] | None:
         item = widget.horizontalHeaderItem(column)
         return "" if item is None else item.text()
 
-    def cell(row: int, column: int) -> str:
+    def told(row: int, column: int) -> str:
         item, inside = widget.item(row, column), widget.cellWidget(row, column)
         if item is not None:
             return item.text()
         return inside.text() if isinstance(inside, (QLabel, QPushButton)) else ""
 
     rows = [r for r in range(widget.rowCount()) if not widget.isRowHidden(r)]
-    return [[head(c) for c in columns], *([cell(r, c) for c in columns] for r in rows)]
+    return [[head(c) for c in columns], *([told(r, c) for c in columns] for r in rows)]
 
 
 def table_data(cells: Cells) -> QMimeData:
@@ -56,10 +57,10 @@ def table_data(cells: Cells) -> QMimeData:
     return data
 
 
-def _as_text(cell: str) -> str:
-    """A cell that a spreadsheet takes for no formula: an apostrophe goes before what begins like one."""
-    flat = " ".join(cell.split())
-    return f"'{flat}" if flat[:1] in {"=", "@"} or ((flat[:1] in "+-" and not flat[1:2].isdigit()) and flat) else flat
+def _as_text(said: str) -> str:
+    """A cell on one line that a spreadsheet takes for no formula; an interval's own minus is none."""
+    flat = " ".join(said.split())
+    return flat if flat.startswith("−") else str(cell(flat))
 
 
 def picture_of(widget: QWidget) -> QImage:
