@@ -6,14 +6,14 @@ from collections.abc import Callable
 from pathlib import Path
 
 import pytest
-from PySide6.QtCore import QMimeData, QPointF, Qt, QTimer, QUrl
+from PySide6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PySide6.QtGui import QDropEvent
-from PySide6.QtWidgets import QApplication, QDialog
+from PySide6.QtWidgets import QDialog
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.frame.window import MainWindow
-from tests.app.driving import action, choose, with_dialog
+from tests.app.driving import action, choose, shown_words, with_dialog
 
 Wait = Callable[[], None]
 
@@ -100,7 +100,7 @@ def test_logs_are_chosen_in_a_dialog(demo_window: MainWindow, at_rest: Wait, tmp
 
 
 def test_logs_dropped_on_the_first_page_lead_to_a_notebook_a_study_and_a_verdict(
-    window: MainWindow, at_rest: Wait, tmp_path: Path
+    window: MainWindow, at_rest: Wait, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     from kuffin.demo.scenario import write_logs
 
@@ -110,33 +110,23 @@ def test_logs_dropped_on_the_first_page_lead_to_a_notebook_a_study_and_a_verdict
     def study(dialog: QDialog) -> None:
         assert isinstance(dialog, NewStudy)
         steps.append("study")
+        assert dialog.names() == ["Bulrush", "Reed", "Rush", "Sedge"] and dialog.missing.text() == ""
+        assert "bulrush" in shown_words(dialog) and "are added when the study has begun" in shown_words(dialog)
+        assert str(tmp_path / "bench notebook.kuffin") in shown_words(dialog)
         dialog.question.setText("Which radiator?")
         dialog.candidates.setPlainText("Sedge\nReed\nBulrush\nRush")
         dialog.accept()
 
-    def notebook(dialog: QDialog) -> None:
-        steps.append("notebook")
-        choose(tmp_path / "first.kuffin")(dialog)
-        look = QTimer(window)
-        look.setInterval(20)
-
-        def next_dialog() -> None:
-            now = QApplication.activeModalWidget()
-            if isinstance(now, NewStudy):
-                look.stop()
-                study(now)
-
-        look.timeout.connect(next_dialog)
-        look.start()
-
+    monkeypatch.setattr("kuffin.app.acts.notebooks.documents", lambda: tmp_path)
     data = QMimeData()
     data.setUrls([QUrl.fromLocalFile(str(tmp_path / "logs"))])
     drop = QDropEvent(
         QPointF(400, 400), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
     )
-    with_dialog(lambda: window.dropEvent(drop), notebook)
+    with_dialog(lambda: window.dropEvent(drop), study)
     at_rest()
-    assert steps == ["notebook", "study"]
+    assert steps == ["study"] and window.state.notebook is not None
+    assert window.state.notebook.path == tmp_path / "bench notebook.kuffin"
     dialog = window.importer.dialog
     assert dialog is not None
     dialog.accept()

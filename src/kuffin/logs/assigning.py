@@ -120,6 +120,31 @@ def assign(
     return [a for a in out if a is not None]
 
 
+def proposed_candidates(stems: Sequence[str]) -> list[str]:
+    """Candidates that the names of logs suggest: what is left of them without dates, rounds and what they all share.
+
+    Parameters
+    ----------
+    stems : sequence of str
+        File names without ending.
+
+    Returns
+    -------
+    list of str
+        None where fewer than two different ones are left.
+
+    >>> proposed_candidates(["radiator_reed_round1", "radiator_reed_round2", "radiator_rush_round1"])
+    ['Reed', 'Rush']
+    >>> proposed_candidates(["log1", "log2"])
+    []
+    """
+    read = [_read(LogNamed(stem), ()) for stem in stems]
+    shared = set.intersection(*({w.lower() for w in r.words} for r in read)) if read else set()
+    left = [" ".join(w for w in r.words if w.lower() not in shared and not w.isdigit()) for r in read]
+    names = dict.fromkeys(n[:1].upper() + n[1:] for n in left if n and not re.fullmatch(r"(?i)log\d*", n))
+    return list(names) if len(names) > 1 else []
+
+
 def _read(log: LogNamed, candidates: Sequence[str]) -> _Read:
     stem = _DATE.sub(" ", log.stem)
     stem = _CLOCK.sub(" ", stem)

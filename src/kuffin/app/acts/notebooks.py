@@ -165,13 +165,23 @@ class Notebooks(QObject):
             return False
         return self.create(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
 
+    def new_place(self) -> Path:
+        """Where a notebook goes that nobody gave a name: beside the person's documents, under a name that is free."""
+        place = documents() / f"bench notebook{SUFFIX}"
+        number = 2
+        while place.exists():
+            place = place.with_name(f"bench notebook {number}{SUFFIX}")
+            number += 1
+        return place
+
     def create(self, path: Path) -> bool:
         """Make an empty notebook and open it."""
         if self._recording():
             return False
         try:
+            path.parent.mkdir(parents=True, exist_ok=True)
             self._take(Notebook.create(path))
-        except KuffinError as error:
+        except (KuffinError, OSError) as error:
             self._state.trouble.emit(str(error))
             return False
         return True

@@ -43,11 +43,9 @@ class Studies(QObject):
 
     def new_study(self) -> None:
         """Ask what is compared and start a study."""
-        if self._state.notebook is None and not self._notebooks.new_notebook():
-            self.pending = []
-            return
-        dialog = NewStudy(self._parent)
-        if dialog.exec() == QDialog.DialogCode.Accepted:
+        place = None if self._state.notebook is not None else self._notebooks.new_place()
+        dialog = NewStudy(self._parent, self.pending, "" if place is None else str(place))
+        if dialog.exec() == QDialog.DialogCode.Accepted and (place is None or self._notebooks.create(place)):
             self.begin_study(
                 dialog.question.text(), dialog.key(), dialog.names(), dialog.margin.value(), dialog.rounds.value()
             )

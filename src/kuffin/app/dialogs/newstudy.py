@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from pathlib import Path
+
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
     QComboBox,
@@ -20,13 +23,26 @@ from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.bench.undertest import KINDS, kind_under_test
 from kuffin.core.heat.normalise import default_school
+from kuffin.logs.assigning import proposed_candidates
+
+_MOST_NAMED = 4
+
+
+def _files(paths: Sequence[str]) -> list[str]:
+    """Files, and those within folders."""
+    return [
+        str(f)
+        for p in paths
+        for f in (sorted(x for x in Path(p).iterdir() if x.is_file()) if Path(p).is_dir() else [Path(p)])
+    ]
 
 
 class NewStudy(QDialog):
     """Asks for the little that a study needs to begin."""
 
-    def __init__(self, parent: QWidget | None = None) -> None:
+    def __init__(self, parent: QWidget | None = None, logs: Sequence[str] = (), place: str = "") -> None:
         super().__init__(parent)
+        self._touched = False  # nothing is wrong before something was typed
         self.setWindowTitle("Start a study")
         self.resize(580, 470)
         self.question = QLineEdit()
@@ -64,11 +80,36 @@ class NewStudy(QDialog):
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
+        layout.addWidget(self._waiting(logs))
         layout.addLayout(form, 1)
         layout.addWidget(self.missing)
         layout.addWidget(buttons)
         for signal in (self.question.textChanged, self.candidates.textChanged, self.kind.currentIndexChanged):
-            signal.connect(self._check)
+            signal.connect(self._typed)
+        self._check()
+        self.candidates.setPlainText("\n".join(proposed_candidates([Path(p).stem for p in _files(logs)])))
+        self._touched = False
+        self._check()
+        if place:
+            layout.insertWidget(layout.count() - 1, text(f"It is kept in {place}.", style="small"))
+
+    def _waiting(self, logs: Sequence[str]) -> QWidget:
+        """What waits for the study, by name."""
+        names = [Path(p).name for p in _files(logs)]
+        more = len(names) - _MOST_NAMED
+        said = ", ".join(names[:_MOST_NAMED]) + (f" and {more} more" if more > 0 else "")
+        one = len(names) == 1
+        label = text(
+            f"{said} {'waits' if one else 'wait'}: {'it is' if one else 'they are'} added when the study has begun. "
+            "Candidates are proposed from the names."
+            if names
+            else ""
+        )
+        label.setVisible(bool(names))
+        return label
+
+    def _typed(self) -> None:
+        self._touched = True
         self._check()
 
     def names(self) -> list[str]:
@@ -94,5 +135,5 @@ class NewStudy(QDialog):
             problem = "Name at least two candidates."
         else:
             problem = ""
-        self.missing.setText(problem)
+        self.missing.setText(problem if self._touched else "")
         self.start.setEnabled(not problem)
