@@ -62,7 +62,7 @@ class NewStudy(QDialog):
         self.rounds = QSpinBox()
         self.rounds.setRange(1, 40)
         self.rounds.setValue(3)
-        self._school = text(style="muted", wrap=False)
+        self._school = text(style="muted")
         self.missing = text(style="warn")
         self._form = form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
