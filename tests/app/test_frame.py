@@ -9,7 +9,7 @@ from typing import Any
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QFileDialog, QTableWidget, QTableWidgetItem, QWidget
+from PySide6.QtWidgets import QApplication, QFileDialog, QPushButton, QTableWidget, QTableWidgetItem, QWidget
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.frame.copying import cells_of, table_data
@@ -166,3 +166,22 @@ def test_the_confidence_is_chosen_and_taken_back(demo_window: MainWindow, at_res
     demo_window.notebooks.undo()
     at_rest()
     assert widths() == before and page.confidence.value() == 95.0
+
+
+def test_the_mount_s_staircase_stands_beside_where_there_is_room(demo_window: MainWindow, at_rest: Wait) -> None:
+    demo_window.show_desk("Inspect")
+    at_rest()
+    side, link = demo_window.side, next(b for b in demo_window.side.findChildren(QPushButton) if "shapes" in b.text())
+    assert side.stairs.isHidden()  # the desk itself has it
+    demo_window.show_desk("Compare")
+    at_rest()
+    assert side.stairs.isHidden()  # the legend takes its room
+    link.click()
+    at_rest()
+    assert side.stairs.isVisible() and demo_window.settings.value("loom/legend", "") == "folded"
+    side.stairs.chosen.emit("die")
+    assert demo_window.stack.currentWidget() is demo_window.inspect
+    demo_window.show_desk("Compare")
+    demo_window.resize(1024, 600)
+    at_rest()
+    assert side.stairs.isHidden()

@@ -2,20 +2,30 @@
 
 from __future__ import annotations
 
+from PySide6.QtCore import QTimer, Signal
+from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
+from kuffin.app.desks.inspect.runwords import staircase
 from kuffin.app.frame.loom import Loom
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.texts import link_button, rule, text
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
 from kuffin.said.equations import figure
 
+_STAIRS, _MOST_STAIRS = 150, 230  # px that it takes
 
+
+@guarded
 class LoomSide(QWidget):
     """The loom and what belongs to it."""
+
+    mount_wanted = Signal(int)
 
     def __init__(self, state: State, theme: Theme, settings: Settings) -> None:
         super().__init__()
@@ -32,7 +42,12 @@ class LoomSide(QWidget):
         self._show_legend(settings.value("loom/legend", "shown", ("shown", "folded")) == "shown")
         self._name = text(style="heading")
         self._words = text(style="muted")
-        inner = QWidget()
+        self.stairs = Staircase(theme)
+        self.stairs.hide()
+        self.stairs.chosen.connect(self._open_mount)
+        self._stairs_wanted = True
+        self._has_stairs = False
+        self._inner = inner = QWidget()
         column = QVBoxLayout(inner)
         column.setContentsMargins(24, 12, 10, 8)
         column.setSpacing(8)
@@ -44,8 +59,9 @@ class LoomSide(QWidget):
         column.addWidget(self._line)
         column.addWidget(self._name)
         column.addWidget(self._words)
+        column.addWidget(self.stairs)
         column.addStretch()
-        scroll = QScrollArea()
+        self._scroll = scroll = QScrollArea()
         scroll.setWidgetResizable(True)
         scroll.setWidget(inner)
         layout = QVBoxLayout(self)
@@ -56,20 +72,53 @@ class LoomSide(QWidget):
             signal.connect(self._renew)
         self._renew()
 
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._fit_stairs()
+
+    def _fit_stairs(self) -> None:
+        """The staircase stands where there is room below, never behind a scroll bar."""
+        layout = self._inner.layout()
+        assert layout is not None
+        taken = layout.heightForWidth(self._inner.width())
+        if not self.stairs.isHidden():
+            taken -= self.stairs.height() + layout.spacing()
+        room = self._scroll.viewport().height() - taken - layout.spacing() - 2
+        self.stairs.setFixedHeight(min(max(room, _STAIRS), _MOST_STAIRS))
+        self.stairs.setVisible(self._has_stairs and self._stairs_wanted and room >= _STAIRS)
+
     def _show_legend(self, on: bool) -> None:
         """What the shapes mean, until one knows them."""
         self._legend.setVisible(on)
         self._legend_link.setText("the shapes  ▴" if on else "the shapes  ▾")
         self._settings.set_value("loom/legend", "shown" if on else "folded")
+        if self._legend.parent() is not None:
+            QTimer.singleShot(0, self, self._fit_stairs)
+
+    def _open_mount(self, _step: str) -> None:
+        mount = self._state.mount()
+        if mount is not None:
+            self.mount_wanted.emit(mount.id)
+
+    def show_stairs(self, on: bool) -> None:
+        """Whether the mount's staircase stands here; not beside a desk that has it already."""
+        self._stairs_wanted = on
+        self._renew()
 
     def set_theme(self, theme: Theme) -> None:
         self.loom.set_theme(theme)
+        self.stairs.set_theme(theme)
 
     def _renew(self) -> None:
         mount, verdict = self._state.mount(), self._state.verdict
         visible = mount is not None and verdict is not None
         for widget in (self._line, self._name, self._words):
             widget.setVisible(visible)
+        run = self._state.run()
+        levels, steps = staircase(verdict.results.get(run.id) if verdict is not None and run is not None else None)
+        self.stairs.show_steps(levels, steps)
+        self._has_stairs = visible and len(levels) > 1
+        self._fit_stairs()
         if mount is None or verdict is None:
             return
         self._name.setText(f"{mount.candidate.name}, round {mount.round}")

@@ -186,6 +186,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.header.next_wanted.connect(self._follow_step)
         self.header.study_wanted.connect(s.choose_study)
         self.side.loom.chosen.connect(self.open_mount)
+        self.side.mount_wanted.connect(self.open_mount)
         self.side.loom.place_chosen.connect(self.studies.ask_logs_for)
         self.side.loom.files_dropped.connect(self.take_files)
         for source in (self.header, self.inspect, self.compare):
@@ -224,6 +225,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         """Go to a desk."""
         self._desk = name
         self._escape.setEnabled(name != "Run")  # which has its own, for what it asks
+        self.side.show_stairs(name not in {"Inspect", "Run"})
         widget = self.desks[name]()
         if self.stack.indexOf(widget) < 0:
             self.stack.addWidget(widget)
