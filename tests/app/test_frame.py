@@ -9,13 +9,22 @@ from typing import Any
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QFileDialog, QPushButton, QTableWidget, QTableWidgetItem, QWidget
+from PySide6.QtWidgets import (
+    QApplication,
+    QFileDialog,
+    QPushButton,
+    QTableWidget,
+    QTableWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.frame.copying import cells_of, table_data
 from kuffin.app.frame.finder import Finder, matching, places
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.fewlines import FewLines
+from kuffin.app.widgets.texts import text
 
 Wait = Callable[[], None]
 
@@ -185,3 +194,16 @@ def test_the_mount_s_staircase_stands_beside_where_there_is_room(demo_window: Ma
     demo_window.resize(1024, 600)
     at_rest()
     assert side.stairs.isHidden()
+
+
+def test_words_that_wrap_take_the_height_of_their_lines_again_when_they_become_fewer(qtbot: QtBot) -> None:
+    holder, label = QWidget(), text("one line")
+    qtbot.addWidget(holder)
+    QVBoxLayout(holder).addWidget(label)
+    holder.resize(200, 300)
+    holder.show()
+    one = label.minimumHeight()
+    label.setText("word " * 60)
+    assert label.minimumHeight() > 3 * one > 0
+    label.setText("one line")
+    assert label.minimumHeight() == one

@@ -51,9 +51,9 @@ class Text(QLabel):
     def _keep_height(self) -> None:
         if not self.hasHeightForWidth():
             return
-        least = self.heightForWidth(self.width()) if self.isVisible() else 0
-        if least != self.minimumHeight():
-            self.setMinimumHeight(max(least, 0))
+        self.setMinimumHeight(0)  # which the height that is asked for would not go below
+        if self.isVisible():
+            self.setMinimumHeight(max(self.heightForWidth(self.width()), 0))
 
 
 class Form(QFormLayout):

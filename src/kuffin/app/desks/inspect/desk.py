@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QShowEvent
-from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
@@ -15,6 +15,7 @@ from kuffin.app.desks.inspect import runwords
 from kuffin.app.desks.inspect.runpage import RunPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.texts import link_button, text
@@ -49,7 +50,10 @@ class InspectDesk(QWidget):
         super().__init__()
         self._state, self._theme, self._settings = state, theme, settings
         self.title = text(style="heading", wrap=False)
-        self.state_word = text(style="muted", wrap=False)
+        self.state_word = FewLines(1)
+        self.state_word.setProperty("muted", "true")
+        self.state_word.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+        self.state_word.setMinimumWidth(84)
         self._empty = text(
             "Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
             "Choose a mount on the loom.",
