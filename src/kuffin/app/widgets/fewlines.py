@@ -29,7 +29,6 @@ class FewLines(Opener):
     def __init__(self, lines: int, tail: str = "", *, opens: bool = False) -> None:
         self._lines, self._tail, self._opens = lines, tail, opens
         super().__init__()
-        self.tail_colour = self.palette().link().color()
         if not opens:
             self.setFocusPolicy(Qt.FocusPolicy.NoFocus)
             self.unsetCursor()
@@ -101,7 +100,7 @@ class FewLines(Opener):
             painter.setPen(self.palette().windowText().color())
             painter.drawText(QPointF(x, y), line)
             if self._tail and i == len(lines) - 1:
-                painter.setPen(self.tail_colour)
+                painter.setPen(self.palette().link().color())
                 painter.drawText(QPointF(x + metrics.horizontalAdvance(f"{line} "), y), self._tail)
             y += metrics.lineSpacing()
         painter.end()
