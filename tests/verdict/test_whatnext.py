@@ -2,13 +2,17 @@
 
 from __future__ import annotations
 
+import numpy as np
 from benchmarks.studies import Bench
 
+from kuffin.core.compare import Comparison
 from kuffin.core.compare.nextmounts import NearEnough
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.plan.order import Slot
 from kuffin.notebook import planedits
 from kuffin.notebook.store import Notebook
 from kuffin.said.whatnextwords import choice_working, proposal_words
+from kuffin.said.working import study_working
 from kuffin.verdict.study import judge
 from kuffin.verdict.whatnext import margin_to_accept, round_slots, what_next
 
@@ -69,3 +73,40 @@ def test_the_proposed_round_takes_the_place_of_what_was_planned_and_undo_brings_
     again = [m for c in demo_notebook.study(1).live_candidates for m in c.live_mounts if not m.live_runs]
     assert len(again) == 4
     assert judge(demo_notebook, demo_notebook.study(1)).main.comparison is not None
+
+
+def drawn(levels: dict[str, float], scatter: float, seed: int, margin_k: float) -> Bench:
+    """A study of four mounts each, its readings drawn about levels."""
+    rng = np.random.default_rng(seed)
+    values = {name: [level + float(rng.normal(0, scatter)) for _ in range(4)] for name, level in levels.items()}
+    return bench(values, margin_k=margin_k, plan={"looks": [4]})
+
+
+def test_the_line_names_the_best_before_every_pair_with_it_is_settled() -> None:
+    levels = {"Tern": 30.0, "Plover": 30.9, "Dunlin": 31.1, "Knot": 33.0, "Ruff": 33.3}
+    found = [drawn(levels, 0.4, seed, 0.4) for seed in range(40)]
+    made = next(b for b in found if (t := which_is_best(compared(b))).alone and t.ahead is not None)
+    told, line = which_is_best(compared(made)), made.line()
+    (open_,) = [
+        p.b if p.a == told.best else p.a for p in compared(made).pairs if told.best in {p.a, p.b} and not p.settled
+    ]
+    assert line.sentence.startswith(f"{told.best} keeps the die coolest, by at least ")
+    assert f"How far it is ahead of {open_} is still open." in line.sentence
+    assert any(r.label == "The answer" for r in study_working(made.judge(), line.sentence).rows)
+    assert line.step.label == "read the verdict" and f"{told.best} – {open_}" in line.step.hint
+    assert what_next(made.judge()) is None  # the question asks for no more mounts
+
+
+def test_the_line_calls_those_alike_that_are_near_the_best() -> None:
+    levels = {"Tern": 30.0, "Plover": 30.1, "Dunlin": 30.1, "Knot": 33.0}
+    found = [drawn(levels, 0.5, seed, 1.0) for seed in range(40)]
+    made = next(b for b in found if len((t := which_is_best(compared(b))).alike) == 2 and t.alone)
+    told, said = which_is_best(compared(made)), made.line().sentence
+    assert f"{told.alike[0]} and {told.alike[1]} are within 1 K of {told.best}: the same for this purpose." in said
+    assert "not told apart" not in said
+
+
+def compared(made: Bench) -> Comparison:
+    found = made.judge().main.comparison
+    assert found is not None
+    return found

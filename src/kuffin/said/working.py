@@ -10,6 +10,7 @@ from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.claims import Claimed
 from kuffin.core.compare.pairwords import best_of, digits_for, joined, number, pair_said, span
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.compare.worked import apart, candidate_mean, pair_difference
 from kuffin.core.findings import KINDS
 from kuffin.core.heat.normalise import SCHOOLS, School
@@ -125,6 +126,14 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
     out.say(
         "Judged by", f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % over all pairs together"
     )
+    told = which_is_best(found)
+    if told.alone:
+        what = f"{best} named" if told.ahead is not None else f"{joined([best, *told.alike])} called alike"
+        out.say(
+            "The answer",
+            f"{what} by each pair with {best} alone, at {100 * found.confidence:.4g} %: a claim that is only made where all of its parts hold "
+            "needs no widening for their number",
+        )
     out.say("Scope", scope(found))
     return out
 
