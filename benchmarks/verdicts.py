@@ -31,7 +31,6 @@ from numpy.typing import NDArray
 from benchmarks.studies import Bench
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare import Comparison, MountValue, compare
-from kuffin.core.compare.nextmounts import round_choices
 from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.findings import CheckLimits, Sibling, against_siblings
 from kuffin.core.findings.earlycheck import early_check, early_resistance, pooled_scatter
@@ -39,6 +38,8 @@ from kuffin.core.settle import settle
 from kuffin.simulated.room import Room
 from kuffin.simulated.sensors import Sensor
 from kuffin.simulated.thermal import Loop, simulate
+from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.whatnext import MountMinutes, what_next
 
 Array = NDArray[np.float64]
 
@@ -228,8 +229,10 @@ def study(seed: int, proposed: bool = False) -> Outcome:
             full = compare(kept, margin=MARGIN_K, confidence=0.95)
             out.counts["bad left"] = any(spoilt)
         if (number + 1 in looks or number >= PLANNED) and stopped is None:
-            found = as_the_window_judges(kept, looks)
-            next_ = _proposed(found) if proposed else _all_open(found)
+            judged = as_the_window_judges(kept, looks)
+            found = judged.main.comparison
+            assert found is not None
+            next_ = _proposed(judged) if proposed else _all_open(found)
             open_ = [i for i, n in enumerate(t.names) if n in next_]
             if not open_ or number + 1 == most:
                 stopped = found
@@ -265,21 +268,19 @@ def _all_open(found: Comparison) -> set[str]:
     return {n for p in found.pairs if leader in {p.a, p.b} and not p.settled for n in (p.a, p.b)}
 
 
-def _proposed(found: Comparison) -> set[str]:
+def _proposed(v: StudyVerdict) -> set[str]:
     """Who is mounted next by the Rounds page; nobody where it says that more mounts are not worth their hours."""
-    choices = round_choices(found, dict.fromkeys((c.name for c in found.candidates), CHANGE_OVER_MIN + 40.0))
-    return set(choices[0].names) if choices and choices[0].worth_it else set()
+    told = what_next(v, MountMinutes(CHANGE_OVER_MIN + 40.0, "as here"))
+    return set() if told is None or told.hardly else set(told.choices[0].names)
 
 
-def as_the_window_judges(kept: list[MountValue], looks: tuple[int, ...] = LOOKS) -> Comparison:
-    """The comparison that the window shows of these mounts, with its own count of looks."""
+def as_the_window_judges(kept: list[MountValue], looks: tuple[int, ...] = LOOKS) -> StudyVerdict:
+    """The verdict that the window shows of these mounts, with its own count of looks."""
     names = list(dict.fromkeys(v.candidate for v in kept))
     bench = Bench.of(names, PLANNED, blocks=True, plan={"looks": list(looks)}, margin_k=MARGIN_K)
     for v in kept:
         bench.mount(v.candidate, int(v.round or 0) + 1, v.value)
-    found = bench.judge().main.comparison
-    assert found is not None
-    return found
+    return bench.judge()
 
 
 def _remount(rng: np.random.Generator, t: Truth, kept: list[MountValue], spoilt: list[bool]) -> tuple[float, int]:

@@ -11,6 +11,7 @@ from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.plan.order import Slot
 from kuffin.notebook import planedits
 from kuffin.notebook.store import Notebook
+from kuffin.publish.page.ownwords import doubts_of
 from kuffin.said.whatnextwords import choice_working, proposal_words
 from kuffin.said.working import study_working
 from kuffin.verdict.study import judge
@@ -110,3 +111,17 @@ def compared(made: Bench) -> Comparison:
     found = made.judge().main.comparison
     assert found is not None
     return found
+
+
+def test_own_words_may_say_what_the_line_says() -> None:
+    levels = {"Tern": 30.0, "Plover": 30.9, "Dunlin": 31.1, "Knot": 33.0, "Ruff": 33.3}
+    made = next(
+        b
+        for b in (drawn(levels, 0.4, seed, 0.4) for seed in range(40))
+        if (t := which_is_best(compared(b))).alone and t.ahead is not None
+    )
+    best, v = which_is_best(compared(made)).best, made.judge()
+    assert doubts_of(v, "answer", f"{best} is the coolest of all.", {}) == []
+    (other,) = [p.b if p.a == best else p.a for p in compared(made).pairs if best in {p.a, p.b} and not p.settled]
+    assert doubts_of(v, "answer", f"{best} is cooler than {other}.", {})  # that is a sentence on the pair
+    assert doubts_of(v, "answer", f"{other} is the coolest.", {})

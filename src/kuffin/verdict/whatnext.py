@@ -37,12 +37,18 @@ class WhatNext:
         return not self.choices[0].worth_it
 
 
-def what_next(v: StudyVerdict) -> WhatNext | None:
-    """What to mount next; None where there is no comparison, or nothing that more mounts could answer."""
+def what_next(v: StudyVerdict, told: MountMinutes | None = None) -> WhatNext | None:
+    """What to mount next; None where there is no comparison, or nothing that more mounts could answer.
+
+    Parameters
+    ----------
+    told : MountMinutes, optional
+        What a mount takes, where that is known better than from the study.
+    """
     found = v.main.comparison
     if found is None or not open_pairs(found) or found.scatter[0] <= 0:
         return None
-    told = mount_minutes(v)
+    told = told or mount_minutes(v)
     each = told.minutes
     then = None if v.looks is None else v.looks.confidence_then
     minutes = {c.name: each for c in found.candidates}

@@ -181,8 +181,11 @@ class Notebooks(QObject):
         try:
             path.parent.mkdir(parents=True, exist_ok=True)
             self._take(Notebook.create(path))
-        except (KuffinError, OSError) as error:
+        except KuffinError as error:
             self._state.trouble.emit(str(error))
+            return False
+        except OSError as error:
+            self._state.trouble.emit(f"{path.parent} cannot be made: {error.strerror}; choose another place")
             return False
         return True
 

@@ -45,7 +45,10 @@ class Studies(QObject):
         """Ask what is compared and start a study."""
         place = None if self._state.notebook is not None else self._notebooks.new_place()
         dialog = NewStudy(self._parent, self.pending, "" if place is None else str(place))
-        if dialog.exec() == QDialog.DialogCode.Accepted and (place is None or self._notebooks.create(place)):
+        kept = dialog.exec() == QDialog.DialogCode.Accepted
+        if kept and place is not None and not self._notebooks.create(place):
+            kept = self._notebooks.new_notebook()  # what was typed goes elsewhere rather than away
+        if kept:
             self.begin_study(
                 dialog.question.text(), dialog.key(), dialog.names(), dialog.margin.value(), dialog.rounds.value()
             )

@@ -13,7 +13,7 @@ from PySide6.QtNetwork import QLocalServer, QLocalSocket
 
 from kuffin.app.base.guarded import guarded
 
-_WAIT_MS, _TAKEN, _MOST = 1000, b"taken\n", 1_000_000
+_WAIT_MS, _BUSY_MS, _TAKEN, _MOST = 1000, 5000, b"taken\n", 1_000_000
 
 
 def door(settings_path: str) -> str:
@@ -30,7 +30,7 @@ def hand_over(name: str, paths: Sequence[str]) -> bool:
     socket.write(json.dumps([str(Path(p).resolve()) for p in paths]).encode() + b"\n")
     socket.waitForBytesWritten(_WAIT_MS)
     while not socket.canReadLine():
-        if not socket.waitForReadyRead(_WAIT_MS):
+        if not socket.waitForReadyRead(_BUSY_MS):
             return False
     return bytes(socket.readLine().data()) == _TAKEN
 

@@ -12,6 +12,7 @@ from dataclasses import dataclass
 
 from kuffin.core.compare import PairResult
 from kuffin.core.compare.pairwords import better_first, digits_for, number, span
+from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.said.line import verdict_line
 from kuffin.verdict.grid import axes_of
 from kuffin.verdict.measuredconditions import measured_words
@@ -169,12 +170,16 @@ def _against(result: OutcomeResult, sentence: str, names: list[str]) -> Iterator
     names = [n for n in names if any(c.name == n for c in found.candidates)]
     if not names:
         return
+    told = which_is_best(found)
     if len(names) > 1 and _has(sentence, _SAME):
+        near = {frozenset((told.best, n)) for n in told.alike}
         for p in found.pairs:
-            if {p.a, p.b} <= set(names) and p.verdict != "same":
+            if {p.a, p.b} <= set(names) and p.verdict != "same" and frozenset((p.a, p.b)) not in near:
                 yield _state(result, p, p.verdict) + (", which is not the same as alike" if not p.settled else "")
     elif _has(sentence, (w.best, w.worst, *_BEST, *_WORST)) and len(names) == 1:
         best = bool(_has(sentence, (w.best, *_BEST)))
+        if best and names[0] == told.best and told.alone and told.ahead is not None:
+            return  # it is named the best, though not every pair with it is settled
         for p in sorted(found.pairs, key=lambda p: p.p):  # what speaks loudest against it is said first
             if names[0] in {p.a, p.b}:
                 other = p.b if p.a == names[0] else p.a

@@ -82,7 +82,6 @@ class RunPage(QWidget):
         self.answer.setProperty("link", "true")
         self.answer.opened.connect(self._explain)
         self.at_cursor = AtCursor()
-        self.at_cursor.setProperty("small", "true")
         self.facts = Facts()
         self.facts.reading_wanted.connect(self._explain_school)
         self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
