@@ -33,13 +33,15 @@ from tests.recording.waiting import wait_until
 STUBBORN = """
 import os, signal, sys, time
 signal.signal(signal.SIGTERM, signal.SIG_IGN); signal.signal(signal.SIGHUP, signal.SIG_IGN)
-child = os.fork()
-if child == 0:
+def told():
+    with open(sys.argv[1], "a") as file:
+        file.write(f"{os.getpid()}\\n")
+told()  # the load is told of first, whichever of the two is quicker
+if os.fork() == 0:
     os.setsid()
     if os.fork():
         os._exit(0)
-with open(sys.argv[1], "a") as file:
-    file.write(f"{os.getpid()}\\n")
+    told()
 time.sleep(300)
 """
 
