@@ -134,7 +134,7 @@ def test_tables_pictures_and_words_are_copied(
         monkeypatch.setattr(QFileDialog, "getSaveFileName", asked)
         acts[f"Picture as {ending.upper()} …"]()
     assert b"<svg" in (tmp_path / "seen.svg").read_bytes() and (tmp_path / "seen.png").stat().st_size > 2000
-    assert "seen.png is written" in demo_window.strip.trouble.text()
+    assert "Written: seen.png, in " in demo_window.strip.trouble.text()
     dict(demo_window.copier.acts_for(demo_window.header.verdict))["Copy these words"]()
     assert clipboard.text() == demo_window.header.verdict.text()
     demo_window.strip.setFocus()

@@ -37,7 +37,7 @@ def test_a_study_is_sent_and_taken_in_and_says_the_same(
 
     with_dialog(action(window, "Raw data as a package …"), agree, choose(target))
     at_rest()
-    assert target.exists() and window.strip.trouble.text() == "sent.zip is written, with 6 runs"
+    assert target.exists() and window.strip.trouble.text() == f"Written: sent.zip with 6 runs, in {target.parent}"
     # dropped on the window it comes back as a study of its own
     drop(window, target)
     pump_until(lambda: len(window.state.notebook.studies()) == 2 and not window.jobs.running)

@@ -9,7 +9,7 @@ from pathlib import Path
 
 import pytest
 from PySide6.QtCore import QMimeData, QPointF, Qt, QUrl
-from PySide6.QtGui import QDropEvent, QImage
+from PySide6.QtGui import QDesktopServices, QDropEvent, QImage
 from PySide6.QtWidgets import QFileDialog, QMessageBox, QPushButton
 from pytestqt.qtbot import QtBot
 
@@ -435,8 +435,13 @@ class TestTheRest:
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
     ) -> None:
         monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (str(tmp_path / "copy"), ""))
+        opened: list[str] = []
+        monkeypatch.setattr(QDesktopServices, "openUrl", lambda url: not opened.append(url.toLocalFile()))
         demo_window.notebooks.save_copy()
         assert (tmp_path / "copy.kuffin").exists()
+        assert demo_window.strip.trouble.text() == f"Written: copy.kuffin, in {tmp_path}"
+        demo_window.strip.folder.click()
+        assert opened == [str(tmp_path)]
         demo_window.studies.add_logs([str(tmp_path / "copy.kuffin")])
         at_rest()
         assert demo_window.windowTitle() == "copy – Kuffin"
@@ -447,7 +452,7 @@ class TestTheRest:
         window.notebooks.write_demo_logs(tmp_path / "logs")
         at_rest()
         assert len(list((tmp_path / "logs").glob("*.csv"))) == 12
-        assert "12 logs written" in window.strip.trouble.text()
+        assert "Written: 12 logs, in " in window.strip.trouble.text()
 
     def test_a_reading_under_another_school_opens_its_own_working(
         self, demo_window: MainWindow, qtbot: QtBot, at_rest: Wait

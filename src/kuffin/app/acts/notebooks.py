@@ -242,7 +242,7 @@ class Notebooks(QObject):
         self._state.jobs.start(
             "writing the demo's logs",
             work,
-            lambda n: self.said.emit(f"{n} logs written into {folder}; start a study and drop them on it"),
+            lambda n: self._state.wrote.emit(folder, f"{n} logs", "start a study and drop them on it"),
             self._state.trouble.emit,
         )
 
@@ -255,7 +255,12 @@ class Notebooks(QObject):
             self._parent, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
         )
         if path:
-            self._state.attempt(notebook.save_copy, Path(path if path.endswith(SUFFIX) else path + SUFFIX))
+            self.save_copy_to(Path(path if path.endswith(SUFFIX) else path + SUFFIX))
+
+    def save_copy_to(self, path: Path) -> None:
+        """Write a copy of the notebook."""
+        if self._state.notebook is not None:
+            self._state.write_out(path, self._state.notebook.save_copy, path)
 
     def show_bin(self) -> None:
         """Show what lies in the bin."""

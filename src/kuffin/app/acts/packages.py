@@ -62,7 +62,7 @@ class Packages:
         self._state.jobs.start(
             f"writing {path.name}",
             work,
-            lambda runs: self._state.trouble.emit(f"{path.name} is written, with {runs} runs"),
+            lambda runs: self._state.wrote.emit(path.parent, f"{path.name} with {runs} runs", ""),
             self._state.trouble.emit,
         )
 

@@ -28,6 +28,6 @@ def write_sheet(state: State, path: Path, html: str) -> None:
         write_whole(path, page_pdf(html))
 
     def done(_: object) -> None:
-        state.trouble.emit(f"{path.name} is written, in {path.parent}")
+        state.wrote.emit(path.parent, path.name, "")
 
     state.jobs.start(f"setting {path.name}", work, done, state.trouble.emit)

@@ -174,7 +174,7 @@ class Studies(QObject):
         data.setHtml(as_html(verdict, rows))
         data.setText(as_markdown(verdict, rows))
         QApplication.clipboard().setMimeData(data)
-        self._state.trouble.emit(f"the table is copied, {len(rows)} rows: paste it into a page or a text")
+        self._state.said.emit(f"the table is copied, {len(rows)} rows: paste it into a page or a text")
 
     def write_to(self, path: Path, what: str) -> None:
         """Write readings, verdicts or a picture to a file."""
@@ -184,16 +184,16 @@ class Studies(QObject):
             self._state.jobs.start(
                 f"drawing {path.name}",
                 lambda _job: write_picture(verdict, name, path),
-                lambda _: self._state.trouble.emit(f"{path.name} is written"),
+                lambda _: self._state.wrote.emit(path.parent, path.name, ""),
                 self._state.trouble.emit,
             )
         elif what == "preparation":
-            self._state.attempt(write_preparations, self._preparations(), path)
+            self._state.write_out(path, write_preparations, self._preparations(), path)
         elif self._state.verdict is not None:
             prepared = self._preparations() if what == "everything" else []
             study = self._state.study
             of_runs = rows_of_runs(study) if study is not None and what == "everything" else None
-            self._state.attempt(write_table, self._state.verdict, path, what, prepared, of_runs)
+            self._state.write_out(path, write_table, self._state.verdict, path, what, prepared, of_runs)
 
     def _preparations(self) -> list[Preparation]:
         """How the study's mounts were prepared, in bench order."""

@@ -12,6 +12,7 @@ from PySide6.QtGui import QImage, QPainter
 from PySide6.QtWidgets import QApplication, QFileDialog, QLabel, QMenu, QPushButton, QTableWidget, QWidget
 
 from kuffin.app.base.settings import documents
+from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.base.csvtext import cell
@@ -99,14 +100,14 @@ class Copier:
 
     Parameters
     ----------
-    say : callable
+    state : State
         Tells the person what was done.
     explain : callable
         Shows what a word means.
     """
 
-    def __init__(self, window: QWidget, say: Callable[[str], object], explain: Callable[[str], object]) -> None:
-        self._window, self._say, self._explain = window, say, explain
+    def __init__(self, window: QWidget, state: State, explain: Callable[[str], object]) -> None:
+        self._window, self._state, self._explain = window, state, explain
 
     def copy_focused(self) -> None:
         """Copy what has the keyboard: its table, its picture, or its sentence."""
@@ -115,7 +116,9 @@ class Copier:
         if acts:
             acts[0][1]()
         else:
-            self._say("nothing here can be copied: click into a table or a picture first, or use the right button")
+            self._state.said.emit(
+                "nothing here can be copied: click into a table or a picture first, or use the right button"
+            )
 
     def show_menu(self, widget: QWidget | None, at: QPoint) -> None:
         """Offer what can be done with what is under the pointer."""
@@ -157,15 +160,15 @@ class Copier:
 
     def _copy_table(self, cells: Cells) -> None:
         QApplication.clipboard().setMimeData(table_data(cells))
-        self._say(f"the table is copied, {len(cells) - 1} rows")
+        self._state.said.emit(f"the table is copied, {len(cells) - 1} rows")
 
     def _copy_words(self, said: str) -> None:
         QApplication.clipboard().setText(said)
-        self._say("the words are copied")
+        self._state.said.emit("the words are copied")
 
     def _copy_picture(self, widget: QWidget) -> None:
         QApplication.clipboard().setImage(picture_of(widget))
-        self._say("the picture is copied")
+        self._state.said.emit("the picture is copied")
 
     def _write(self, widget: QWidget, ending: str) -> None:
         name = f"{widget.accessibleName() or 'picture'}{ending}".replace("/", " ")
@@ -179,6 +182,6 @@ class Copier:
             elif not picture_of(widget).save(str(path)):
                 raise OSError("the folder cannot be written")
         except OSError as error:
-            self._say(f"{path.name} could not be written: {error.strerror or error}")
+            self._state.trouble.emit(f"{path.name} could not be written: {error.strerror or error}")
             return
-        self._say(f"{path.name} is written, in {path.parent}")
+        self._state.wrote.emit(path.parent, path.name, "")

@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QTimer
+from pathlib import Path
+
+from PySide6.QtCore import QTimer, QUrl
+from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QToolButton, QWidget
 
 from kuffin.app.base.jobs import Job, Jobs
@@ -27,8 +30,12 @@ class Strip(QWidget):
         self.where = text(style="muted", wrap=False)
         self.bench = text(wrap=False)
         self.bench.setAccessibleName("The bench now")
-        self.trouble = text(style="warn")
-        self.trouble.setAccessibleName("Trouble")
+        self.trouble = text()
+        self.trouble.setAccessibleName("What was done, or went wrong")
+        self.folder = QToolButton()
+        self.folder.setText("open the folder")
+        self.folder.clicked.connect(self._open_folder)
+        self._written: Path | None = None
         self._close = QToolButton()
         self._close.setText("close")
         self._close.clicked.connect(lambda: self.say(""))
@@ -45,6 +52,7 @@ class Strip(QWidget):
         layout.addWidget(self.where)
         layout.addSpacing(14)
         layout.addWidget(self.trouble, 1)
+        layout.addWidget(self.folder)
         layout.addWidget(self._close)
         layout.addStretch()
         for widget in (self._work, self._bar, self._stop):
@@ -55,6 +63,8 @@ class Strip(QWidget):
         self._delay.timeout.connect(self._show_work)
         jobs.changed.connect(self._jobs_changed)
         state.trouble.connect(self.complain)
+        state.said.connect(self.say)
+        state.wrote.connect(self.tell_written)
         state.succeeded.connect(self._succeeded)
         state.notebook_changed.connect(self.renew)
         state.study_changed.connect(self.renew)
@@ -84,15 +94,29 @@ class Strip(QWidget):
 
     def say(self, sentence: str) -> None:
         """Say what the person should know; blank: nothing."""
-        self._wrong = False
+        self._put(sentence, False)
+
+    def _put(self, sentence: str, wrong: bool, written: Path | None = None) -> None:
+        self._wrong, self._written = wrong, written
+        if self.trouble.property("warn") != wrong:
+            self.trouble.setProperty("warn", wrong)
+            self.trouble.style().polish(self.trouble)
         self.trouble.setText(with_capital(sentence))
         self.trouble.setVisible(bool(sentence))
+        self.folder.setVisible(written is not None)
         self._close.setVisible(bool(sentence))
 
     def complain(self, sentence: str) -> None:
         """Say what went wrong: until it is closed, or an edit succeeds."""
-        self.say(sentence)
-        self._wrong = True
+        self._put(sentence, bool(sentence))
+
+    def tell_written(self, folder: Path, what: str, hint: str) -> None:
+        """Say what was written out and where; the folder can be opened."""
+        self._put(f"written: {what}, in {folder}{'; ' if hint else ''}{hint}", False, folder)
+
+    def _open_folder(self) -> None:
+        if self._written is not None and not QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._written))):
+            self._put(f"the desktop could not open {self._written}; it is there all the same", True, self._written)
 
     def _succeeded(self) -> None:
         if self._wrong:

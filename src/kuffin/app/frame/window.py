@@ -96,7 +96,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.unkept = Unkept(self.running, self)
         self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
         self.studies = Studies(self, self.state, self.notebooks, self.importer, lambda: self.theme)
-        self.copier = Copier(self, self.strip.say, self.show_help)
+        self.copier = Copier(self, self.state, self.show_help)
         self.menus = Menus(self)
         self.menuBar().setCornerWidget(self.header.switch)
         self._lay_out()

@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import time
+from collections.abc import Callable
 from dataclasses import dataclass, field
+from pathlib import Path
 
 from PySide6.QtCore import QObject, Signal
 
@@ -40,6 +42,8 @@ class State(QObject):
     mount_changed = Signal()  # the mount that is looked at
     so_far_changed = Signal()  # something was found while the study is still being judged
     trouble = Signal(str)
+    said = Signal(str)  # what went well
+    wrote = Signal(object, str, str)  # the folder, what was written into it, and what to do with it
     succeeded = Signal()  # an edit is made
 
     def __init__(self, jobs: Jobs) -> None:
@@ -224,6 +228,15 @@ class State(QObject):
         """What was found in a practice run may be seen now."""
         self.untold = False
         self.verdict_changed.emit()
+
+    def write_out(self, path: Path, action: Callable[..., object], *args: object) -> None:
+        """Write a file out and say where it is; what goes wrong is said, not thrown."""
+        try:
+            action(*args)
+        except KuffinError as error:
+            self.trouble.emit(str(error))
+        else:
+            self.wrote.emit(path.parent, path.name, "")
 
     def attempt(self, action: object, *args: object, **kwargs: object) -> object:
         """Make an edit; what goes wrong is said, not thrown."""

@@ -227,4 +227,4 @@ class WhenPage(Page):
         plan = self.plan if self.plan is not None else Plan((), 0, None)
         if study is not None and (plan.laid or self._dated):
             whole = replace(plan, laid=(*plan.laid, *self._dated))
-            self.state.attempt(write_icalendar, whole, study.question, path, f"{study.id} {study.created_at}")
+            self.state.write_out(path, write_icalendar, whole, study.question, path, f"{study.id} {study.created_at}")

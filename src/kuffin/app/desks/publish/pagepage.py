@@ -307,7 +307,7 @@ class PagePage(QWidget):
         self.state.jobs.start(
             f"writing {folder.name}",
             work,
-            lambda n: self.state.trouble.emit(f"{n} files are written to {folder}; begin with page.html"),
+            lambda n: self.state.wrote.emit(folder, f"{n} files", "begin with page.html"),
             self.state.trouble.emit,
         )
 

@@ -238,7 +238,7 @@ class PicturesPage(QWidget):
         data.setImageData(self._image)
         data.setText(d.alt)
         QApplication.clipboard().setMimeData(data)
-        self.state.trouble.emit("the picture is copied, with its words as text")
+        self.state.said.emit("the picture is copied, with its words as text")
 
     def event(self, event: QEvent) -> bool:
         """Ctrl+C is this page's own, and not the window's."""
@@ -286,7 +286,7 @@ class PicturesPage(QWidget):
         self.state.jobs.start(
             f"writing pictures into {folder.name}",
             work,
-            lambda n: self.state.trouble.emit(f"{n} pictures are written to {folder}"),
+            lambda n: self.state.wrote.emit(folder, f"{n} pictures", ""),
             self.state.trouble.emit,
         )
 
@@ -318,6 +318,6 @@ class PicturesPage(QWidget):
         self.state.jobs.start(
             f"writing frames into {folder.name}",
             work,
-            lambda n: self.state.trouble.emit(f"{n} frames and cues.txt are written to {folder}"),
+            lambda n: self.state.wrote.emit(folder, f"{n} frames and cues.txt", ""),
             self.state.trouble.emit,
         )

@@ -230,7 +230,7 @@ class ShelfPage(QWidget):
         """Write all parts, as CSV or JSON by the file's ending."""
         parts = self._behind.parts
         content = partsfile.to_json(parts) if path.suffix.lower() == ".json" else partsfile.to_csv(parts)
-        self._state.attempt(write_whole, path, content)
+        self._state.write_out(path, write_whole, path, content)
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():
