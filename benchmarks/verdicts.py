@@ -10,8 +10,10 @@ power that differs by a few per cent. Judged by
     after a look only the leader and those not yet told apart from it are mounted again; the early check is followed by a remount; a mount that the check
     against siblings doubts is opened: a bad one shows in its print and is put together again, a sound one is kept and counts;
     runs until settled; die over coolant per watt; the verdict with a margin of 1 K, by the pairs of the leader over all pairs together;
-(c) as proposed: the same, but mounted is what the Rounds page proposes, until it is known which is best or an answer is not worth its hours;
-    declared looks after three, four, six and eight rounds, and after each further one up to twenty.
+(c) as proposed: the same, but mounted is what the Rounds page proposes, until it is known which is best or an answer has hardly a chance;
+    declared looks after three, four, six and eight rounds, past these those of any plan, and 27 rounds at most.
+
+What is neither named nor called alike abstains; of it is told where at least no other can be better by the margin.
 
 Coverage is that of four full rounds, whatever was stopped when.
 """
@@ -44,7 +46,7 @@ from kuffin.verdict.whatnext import MountMinutes, what_next
 Array = NDArray[np.float64]
 
 POWER_W, MARGIN_K, PLANNED, FULL = 200.0, 1.0, 8, 4
-LOOKS, PROPOSED_LOOKS, MOST_ROUNDS = (3, 5, 8), (3, 4, 6, 8), 20
+LOOKS, PROPOSED_LOOKS, MOST_ROUNDS = (3, 5, 8), (3, 4, 6, 8), 27
 CHANGE_OVER_MIN, IDLE_S, LOAD_S, BY_HAND_S = 40.0, 180.0, 2700.0, 1800.0
 BAD = 1 / 12
 _DIE, _COOLANT, _AIR, _POWER = (
@@ -342,6 +344,9 @@ def _kuffins(out: Outcome, found: Comparison, t: Truth, true_best: set[str], pro
         out.counts["c alike, rightly" if right else "c alike, wrongly"] = 1
     else:
         out.counts["c abstains"] = 1
+        if told.behind is not None:
+            near = level[told.best] - min(level.values()) < MARGIN_K
+            out.counts["c as good, rightly" if near else "c as good, wrongly"] = 1
         left = {leader, *(n for p in mine if p.verdict not in {"a_lower", "b_lower"} for n in (p.a, p.b))}
         if len(left) < len(t.names):
             out.counts["c narrowed"] = 1
@@ -386,7 +391,8 @@ def _print(found: list[Outcome | None]) -> None:
             said += (
                 f", alike within {MARGIN_K:g} K rightly {total['c alike, rightly']}, wrongly {total['c alike, wrongly']}, "
                 f"abstains {total['c abstains']} (of them some ruled out {total['c narrowed']}, the best among these "
-                f"{total['c narrowed wrongly']})"
+                f"{total['c narrowed wrongly']}; no other better by {MARGIN_K:g} K rightly {total['c as good, rightly']}, wrongly "
+                f"{total['c as good, wrongly']})"
             )
             good += total["c alike, rightly"]
         print(f"{said}; {hours[way] / len(done):.1f} h a study, {hours[way] / max(good, 1):.1f} h a right answer")

@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import numpy as np
+import pytest
 from benchmarks.studies import Bench
+from scipy import stats
 
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.nextmounts import NearEnough
@@ -125,3 +127,18 @@ def test_own_words_may_say_what_the_line_says() -> None:
     (other,) = [p.b if p.a == best else p.a for p in compared(made).pairs if best in {p.a, p.b} and not p.settled]
     assert doubts_of(v, "answer", f"{best} is cooler than {other}.", {})  # that is a sentence on the pair
     assert doubts_of(v, "answer", f"{other} is the coolest.", {})
+
+
+def test_what_stays_open_still_says_that_no_other_is_better_by_what_matters() -> None:
+    values = {"Tern": [30.0, 31.5, 29.0, 30.6, 29.4, 31.0], "Knot": [30.7, 29.2, 31.4, 30.4, 31.1, 30.3]}
+    made = bench(values, margin_k=1.0, plan={"looks": [6]})
+    told, line = which_is_best(compared(made)), made.line()
+    assert told.best == "Tern" and told.open == ("Knot",) and told.behind is not None
+    (pair,) = compared(made).pairs
+    bound = stats.t.ppf(compared(made).confidence, pair.df) * pair.se - abs(pair.difference)
+    assert told.behind == pytest.approx(bound)
+    most = np.ceil(10 * bound) / 10
+    assert f"No other is more than {most:.1f} K cooler than Tern, less than the 1 K that matter." in line.sentence
+    assert any(r.label == "As good as any" for r in study_working(made.judge(), line.sentence).rows)
+    narrow = bench(values, margin_k=0.02, plan={"looks": [6]})
+    assert which_is_best(compared(narrow)).behind is None and "No other" not in narrow.line().sentence

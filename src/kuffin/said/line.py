@@ -26,7 +26,7 @@ from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
 from kuffin.said.ageingwords import aged_words, day_words, due_words
-from kuffin.said.whatnextwords import stop_words
+from kuffin.said.whatnextwords import as_good_words, stop_words
 from kuffin.verdict.ageing import ageing_of, due_rechecks, rest_ends
 from kuffin.verdict.chosenoutcomes import instead_of
 from kuffin.verdict.claims import JudgedClaim
@@ -197,6 +197,8 @@ def _sentence(v: StudyVerdict) -> str:
             )
         else:
             parts.append(f"{joined([best, *names])} are not told apart yet.")
+        if told.behind is not None:
+            parts.append(f"{as_good_words(v, told)}.")
     alike = _alike(found, [n for n, _ in apart])
     if len(alike) > 1 and not same:
         parts.append(f"{joined(alike)} are the same within {limit}.")
@@ -380,5 +382,7 @@ def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str,
     hint = f"{to_settle(pair, found)}: {best} and {name}"
     told = what_next(v)
     if told is not None and told.hardly:
-        return NextStep("say how near they are", stop_words(v, told), "rounds")
+        as_good = which_is_best(found).behind is not None
+        what = f"say that no other beats {best} by what matters" if as_good else "say how near they are"
+        return NextStep(what, stop_words(v, told), "rounds")
     return NextStep(f"{make} {joined(behind)}, round {number_}", hint, "add")

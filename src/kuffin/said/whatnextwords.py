@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import math
+
 from kuffin.core.base.numbers import begun, number
-from kuffin.core.compare.nextmounts import LEAST_CHANCE, WORTH_H, RoundChoice
+from kuffin.core.compare.nextmounts import LEAST_CHANCE, RoundChoice
 from kuffin.core.compare.pairwords import joined, several
+from kuffin.core.compare.whichisbest import WhichIsBest, which_is_best
 from kuffin.said.shownworking import Working
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.whatnext import WhatNext, margin_to_accept
@@ -28,6 +31,17 @@ def proposal_words(v: StudyVerdict, told: WhatNext) -> str:
     return f"{begun(joined(list(first.names)))} next: {choice_words(first)}.{left}"
 
 
+def as_good_words(v: StudyVerdict, told: WhichIsBest) -> str:
+    """That no other is better by what matters: ``no other is more than 0.8 K cooler than Reed, less than the 1 K that matter``."""
+    unit, better, found = v.outcome.difference_unit, v.outcome.wording.better, v.main.comparison
+    assert told.behind is not None and found is not None and found.margin is not None
+    matters = f"the {found.margin:.3g} {unit}".rstrip() + " that matter"
+    most = math.ceil(round(10 * told.behind, 6)) / 10  # an upper bound is rounded up
+    if most >= found.margin:
+        return f"No other is {better} than {told.best} by {matters}"
+    return f"No other is more than {most:.1f} {unit}".rstrip() + f" {better} than {told.best}, less than {matters}"
+
+
 def stop_words(v: StudyVerdict, told: WhatNext) -> str:
     """That more mounts will hardly settle it, and what may be said instead."""
     unit = v.outcome.difference_unit
@@ -40,10 +54,11 @@ def stop_words(v: StudyVerdict, told: WhatNext) -> str:
     first = told.choices[0]
     tried = f"{several(first.rounds, 'more round')} of {joined(list(first.names))}"
     chance = f"{100 * first.chance:.0f} %" if first.chance >= 0.005 else "under 1 %"
-    return (
-        f"More mounts will hardly settle {names}{within}: {chance} by {tried}, {number(first.hours, 0)} h. "
-        f"Say that {near} of each other, or accept {accept:g} {unit} as what matters."
-    )
+    as_good = which_is_best(found)
+    hardly = f"More mounts will hardly settle {names}{within}: {chance} by {tried}, {number(first.hours, 0)} h. "
+    if as_good.behind is not None:
+        return f"{hardly}What may be said already answers most: {as_good_words(v, as_good)}."
+    return f"{hardly}Say that {near} of each other, or accept {accept:g} {unit} as what matters."
 
 
 def choice_working(v: StudyVerdict, told: WhatNext, choice: RoundChoice) -> Working:
@@ -55,7 +70,7 @@ def choice_working(v: StudyVerdict, told: WhatNext, choice: RoundChoice) -> Work
         out.say(
             "Worth",
             f"{number(choice.hours, 0)} h for {100 * choice.chance:.0f} %: an answer takes {number(choice.hours_for_answer, 0)} h on average; the least is "
-            f"proposed; none over {WORTH_H:.0f} h, nor with a chance under {100 * LEAST_CHANCE:.0f} %",
+            f"proposed, of those with a chance of {100 * LEAST_CHANCE:.0f} % and more",
         )
     out.say(
         "Drawn from",

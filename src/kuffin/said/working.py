@@ -18,6 +18,7 @@ from kuffin.core.plan.design import plan_mounts
 from kuffin.core.settle import Settled
 from kuffin.reading.runresult import RunResult
 from kuffin.said.shownworking import Link, Working
+from kuffin.said.whatnextwords import as_good_words
 from kuffin.verdict.outcomes import MountReading, OutcomeResult, scope
 from kuffin.verdict.partfacts import fact_of
 from kuffin.verdict.study import StudyVerdict
@@ -133,6 +134,12 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
             "The answer",
             f"{what} by each pair with {best} alone, at {100 * found.confidence:.4g} %: a claim that is only made where all of its parts hold "
             "needs no widening for their number",
+        )
+    if told.behind is not None:
+        out.say(
+            "As good as any",
+            f"{as_good_words(v, told)}, by each pair with {best} alone, from one side, at {100 * found.confidence:.4g} %: of each pair the "
+            f"half-width less the lead of {best}, and of these the greatest",
         )
     out.say("Scope", scope(found))
     return out

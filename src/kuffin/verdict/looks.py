@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
 from kuffin.core.compare import Comparison
-from kuffin.core.compare.looks import all_looks, look_confidences, usual_looks
+from kuffin.core.compare.looks import all_looks, confidence_at, look_confidences, usual_looks
 from kuffin.core.compare.nextround import NextRound, next_round
 from kuffin.core.compare.pairwords import best_of, count, several
 from kuffin.core.compare.whichisbest import which_is_best
@@ -29,7 +29,7 @@ class LooksSoFar:
     declared : tuple of int
         After which rounds of the plan it is judged, the plan's end among them.
     all : tuple of (int, float)
-        Each look and the confidence in use there: the declared ones, every round made past the plan, and the next.
+        Each look and the confidence in use there: the declared ones, those made past the plan, and the next.
     had : int
         How many have been had.
     rounds_done : int
@@ -53,13 +53,18 @@ class LooksSoFar:
 
     @property
     def next_look(self) -> int:
-        """The round after which the next look is; past the plan each is one."""
+        """The round after which the next look is."""
         return self.all[self.had][0]
 
     @property
     def confidence_then(self) -> float:
         """What will be in use after one more round."""
-        return self.all[self.had][1] if self.next_look == self.rounds_done + 1 else self.confidence
+        return self.confidence_after(1)
+
+    def confidence_after(self, more: int) -> float:
+        """What will be in use after so many more rounds."""
+        upto = self.rounds_done + more
+        return confidence_at(look_confidences(self.declared, self.declared[-1], upto, self.overall), upto)
 
 
 # the comparison that a number of rounds gives at a confidence, None where there is none yet
@@ -107,7 +112,7 @@ def looks_so_far(evidence: Evidence, judged: Judged) -> LooksSoFar:
         had=had,
         rounds_done=done,
         planned_rounds=planned,
-        confidence=confidences[max(had - 1, 0)][1],
+        confidence=confidence_at(confidences, done),
         overall=study.confidence,
         by_person=bool(looks),
     )
@@ -145,7 +150,7 @@ def look_words(looks: LooksSoFar) -> str:
     if looks.had > len(looks.declared):
         return (
             f"Round {number} is past the plan of {looks.planned_rounds}: judged at {100 * looks.confidence:.2f} %, out of what "
-            f"was kept back, so that all looks together still keep {overall}. Each further round is a look."
+            f"was kept back, so that all looks together still keep {overall}. The next look is after round {looks.next_look}."
         )
     said = (
         f"Look {looks.had} of {len(looks.declared)}, after round {number}: judged at {100 * looks.confidence:.2f} %, so that "

@@ -50,7 +50,7 @@ def what_next(v: StudyVerdict, told: MountMinutes | None = None) -> WhatNext | N
         return None
     told = told or mount_minutes(v)
     each = told.minutes
-    then = None if v.looks is None else v.looks.confidence_then
+    then = None if v.looks is None else v.looks.confidence_after
     minutes = {c.name: each for c in found.candidates}
     return WhatNext(
         choices=tuple(round_choices(found, minutes, then)), near=tuple(near_enough(found)), minutes_from=told.words

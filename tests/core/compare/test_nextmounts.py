@@ -82,3 +82,21 @@ def test_a_settled_question_asks_for_nothing_and_an_open_one_says_how_near_they_
         == "unsettled"
     )
     assert chance_of_answer(found, 1) < chance_of_answer(found, 6) < 0.6
+
+
+@pytest.mark.parametrize(("spread", "scatter", "many"), [(0.3, 0.5, 6), (1.2, 0.7, 5), (0.6, 0.7, 3)])
+def test_over_drawn_studies_the_chance_is_the_share_that_is_answered(spread: float, scatter: float, many: int) -> None:
+    """Levels drawn, three mounts of each looked at: the mean of the chances told, and how many are answered after five more rounds."""
+    rng = np.random.default_rng(12)
+    told, answered = [], []
+    while len(told) < 100:
+        level = {f"C{i}": 30.0 + float(rng.normal(0, spread)) for i in range(many)}
+        made = {name: [x + float(rng.normal(0, scatter)) for _ in range(8)] for name, x in level.items()}
+        values = [
+            MountValue(candidate=n, mount=f"{n} {i}", value=x) for n, xs in made.items() for i, x in enumerate(xs)
+        ]
+        found = judged([v for v in values if int(v.mount[-1]) < 3], 1.0)
+        if not which_is_best(found).answered:
+            told.append(chance_of_answer(found, 5))
+            answered.append(which_is_best(judged(values, 1.0)).answered)
+    assert np.mean(told) == pytest.approx(np.mean(answered), abs=0.1)  # two standard deviations of such a share

@@ -58,3 +58,14 @@ def test_two_candidates_are_judged_as_their_pair_is_and_a_reference_only_by_its_
         assert which_is_best(found).answered == found.pairs[0].settled and not which_is_best(found).alone
         against = judged([0.0, 0.7, 1.0], 3, rng, reference="Tern")
         assert not which_is_best(against).alone
+
+
+@pytest.mark.parametrize("levels", [[0.0, 1.0], [0.0, 1.0, 1.0, 1.0]])
+def test_no_other_is_said_to_be_better_by_what_matters_falsely_in_five_per_cent_at_most(levels: list[float]) -> None:
+    rng = np.random.default_rng(11)
+    told = [which_is_best(judged(levels, 2, rng)) for _ in range(500)]
+    wrong = sum(t.best != "Tern" and t.behind is not None for t in told)
+    assert wrong <= 25 + 2 * np.sqrt(25 * 0.95)
+    near = [which_is_best(judged([0.0, 0.3, 0.5], 4, rng)) for _ in range(200)]
+    assert sum(t.behind is not None for t in near) > 1.5 * sum(t.answered for t in near) > 0
+    assert all(t.behind is None or (t.open and t.behind < 1.0) for t in near)

@@ -127,9 +127,39 @@ def usual_looks(planned_rounds: int) -> tuple[int, ...]:
     return tuple(sorted({max(2, math.ceil(planned_rounds * share)) for share in (0.5, 0.75, 1.0)}))
 
 
+def looks_past(planned_rounds: int, upto: int) -> tuple[int, ...]:
+    """The looks past a plan, each after half as many rounds again: one after every round would leave too little for each.
+
+    >>> looks_past(8, 13), looks_past(8, 8)
+    ((12, 18), ())
+    """
+    out, at = [], planned_rounds
+    while at < upto:
+        at = math.ceil(1.5 * at)
+        out.append(at)
+    return tuple(out)
+
+
 def all_looks(looks: Sequence[int], planned_rounds: int) -> tuple[int, ...]:
     """The declared looks; the end of the plan is always one."""
     return tuple(looks) if looks and looks[-1] >= planned_rounds else (*looks, planned_rounds)
+
+
+def confidence_at(each: Sequence[tuple[int, float]], rounds: int) -> float:
+    """What is in use after so many rounds: a look's own; between two looks the stricter of both, so that who looks in between finds no more.
+
+    Parameters
+    ----------
+    each : sequence of (round, confidence)
+        The looks, one beyond these rounds among them where there is one.
+
+    >>> confidence_at(((4, 0.998), (8, 0.968), (12, 0.988)), 9)
+    0.988
+    """
+    had = [level for n, level in each if n <= rounds]
+    if not had or any(n == rounds for n, _ in each):
+        return had[-1] if had else each[0][1]
+    return max(had[-1], *(level for n, level in each[len(had) : len(had) + 1]), 0.0)
 
 
 def look_confidences(
@@ -138,12 +168,12 @@ def look_confidences(
     """Each look and the confidence in use there, so that all together keep the study's own however long it goes on.
 
     Within the plan all but `KEPT_BACK` of the chance of a false find is spent, as `alpha_spent` has it. What was kept back
-    serves the rounds past the plan: the j-th of them spends 1/(j·(j + 1)) of it, which never adds up to more than all.
+    serves looks past the plan (`looks_past`): the j-th of them spends 1/(j·(j + 1)) of it, which never adds up to more than all.
 
     Parameters
     ----------
     upto : int
-        A round; those past the plan are looks up to this one.
+        A round; past the plan there are looks up to the first that is not before it.
 
     Returns
     -------
@@ -151,10 +181,10 @@ def look_confidences(
     """
     declared, alpha = all_looks(looks, planned_rounds), round((1 - confidence) * FOR_FEW_MOUNTS, 12)
     planned = declared[-1]
-    past = range(1, max(upto - planned, 0) + 1)
+    past = looks_past(planned, upto)
     inside = (1 - KEPT_BACK) * alpha
     spent = np.diff([0.0, *(alpha_spent(n / planned, inside) for n in declared)]).tolist()
-    after = [KEPT_BACK * alpha / (j * (j + 1)) for j in past]
-    rounds = (*declared, *(planned + j for j in past))
+    after = [KEPT_BACK * alpha / (j * (j + 1)) for j in range(1, len(past) + 1)]
+    rounds = (*declared, *past)
     alphas = _alphas_of(tuple(n / planned for n in rounds), (*spent, *after))
     return tuple((n, 1 - a) for n, a in zip(rounds, alphas, strict=True))

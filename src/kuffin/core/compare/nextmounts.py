@@ -1,14 +1,14 @@
 """Which mounts next: what each choice of a round would do for the question, for each hour on the bench; and when to leave it.
 
-True means and scatter are drawn from what is known (flat prior), the new mounts from them, and for each draw it is asked whether it would be
+True means and scatter are drawn from what is known, the new mounts from them, and for each draw it is asked whether it would be
 known which is best (`kuffin.core.compare.whichisbest`). A choice is worth its chance of that for each hour; several rounds of it are looked at, as one
-alone seldom answers anything. Where even the best choice takes more hours for an answer than one is worth, it is time to stop. (D. V. Lindley, "On a measure of the information provided by an experiment", Annals of Mathematical Statistics 27 (1956),
+alone seldom answers anything. Where no choice has more than a small chance of an answer, it is time to stop. (D. V. Lindley, "On a measure of the information provided by an experiment", Annals of Mathematical Statistics 27 (1956),
 for choosing by what an experiment is expected to tell.)
 """
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -21,8 +21,7 @@ from kuffin.core.plan.design import Model
 Array = NDArray[np.float64]
 _DRAWS, _SEED = 2000, 23
 LOOKED_AHEAD = (1, 2, 3, 4, 6, 9)  # rounds
-WORTH_H = 500.0  # on the bench for one answer, on average: more than that is not worth it
-LEAST_CHANCE = 0.1  # of an answer, under which a choice is not worth it however short it is
+LEAST_CHANCE = 0.04  # of an answer, by as many rounds as are looked at: under it a choice is not worth proposing
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -55,7 +54,7 @@ class RoundChoice:
     @property
     def worth_it(self) -> bool:
         """Whether to go on with it."""
-        return self.chance >= LEAST_CHANCE and self.hours_for_answer <= WORTH_H
+        return self.chance >= LEAST_CHANCE
 
 
 @dataclass(frozen=True)
@@ -82,7 +81,7 @@ def open_pairs(found: Comparison) -> list[PairResult]:
 def round_choices(
     found: Comparison,
     minutes: Mapping[str, float],
-    confidence: float | None = None,
+    confidence: Callable[[int], float] | None = None,
     ahead: Sequence[int] = LOOKED_AHEAD,
 ) -> list[RoundChoice]:
     """What to mount next, the best for its hours first; none where nothing is open.
@@ -91,8 +90,8 @@ def round_choices(
     ----------
     minutes : mapping of candidate to float
         What one mount takes, change-over and run.
-    confidence : float, optional
-        In use at the next look.
+    confidence : callable, optional
+        In use so many rounds from now; the present one without it.
     ahead : sequence of int
         So many rounds are looked at.
 
@@ -118,13 +117,15 @@ def round_choices(
         hour = sum(minutes[n] for n in names) / 60
         made = []
         for m in ahead:
-            chance, share = _chance(found, names, m, confidence)
+            level = found.confidence if confidence is None else confidence(m)
+            chance, share = _chance(found, names, m, level)
             made.append(RoundChoice(names=names, rounds=m, chance=chance, hours=m * hour * share))
-        out.append(max(made, key=lambda c: c.per_hour))
-    return sorted((c for c in out if c.chance or c.names == sets[0]), key=lambda c: -c.per_hour)
+        worth = [c for c in made if c.worth_it]  # a few rounds may be worth it where one alone has hardly a chance
+        out.append(max(worth, key=lambda c: c.per_hour) if worth else max(made, key=lambda c: c.chance))
+    return sorted((c for c in out if c.chance or c.names == sets[0]), key=lambda c: (not c.worth_it, -c.per_hour))
 
 
-def chance_of_answer(found: Comparison, rounds: int, confidence: float | None = None) -> float:
+def chance_of_answer(found: Comparison, rounds: int) -> float:
     """The chance that it is known which is best after so many more rounds of the leader and all that keep it open.
 
     >>> from kuffin.core.compare import MountValue, compare
@@ -137,7 +138,7 @@ def chance_of_answer(found: Comparison, rounds: int, confidence: float | None = 
     if not pairs:
         return 1.0
     best, others = _leader_and_open(found, pairs)
-    return _chance(found, (best, *others), rounds, confidence)[0]
+    return _chance(found, (best, *others), rounds, found.confidence)[0]
 
 
 def near_enough(found: Comparison) -> list[NearEnough]:
@@ -150,10 +151,9 @@ def _leader_and_open(found: Comparison, pairs: Sequence[PairResult]) -> tuple[st
     return best, [p.b if p.a == best else p.a for p in pairs]
 
 
-def _chance(found: Comparison, names: Sequence[str], rounds: int, confidence: float | None) -> tuple[float, float]:
+def _chance(found: Comparison, names: Sequence[str], rounds: int, level: float) -> tuple[float, float]:
     """The chance that it is known which is best after so many more mounts of some candidates, and what share of these mounts is made on
     average, as those that fall out on the way are not mounted on."""
-    level = found.confidence if confidence is None else confidence
     more = np.array([rounds if c.name in names else 0 for c in found.candidates], float)
     total = more + [c.mounts for c in found.candidates]
     k, row = total.size, np.arange(_DRAWS)
@@ -199,7 +199,7 @@ def _later(found: Comparison, more: Array, rounds: int) -> tuple[Array, Array, A
     dfs = n - 1 if own else np.full(k, df)
     rng = np.random.default_rng(_SEED)
     sigma = sds * np.sqrt(dfs / (rng.chisquare(dfs, (_DRAWS, k)) if own else rng.chisquare(df, (_DRAWS, 1))))
-    true = means + rng.normal(size=(_DRAWS, k)) * sigma / np.sqrt(n)
+    true = _drawn_means(rng, means, sds / np.sqrt(n), sigma / np.sqrt(n))
     new = true + rng.normal(size=(_DRAWS, k)) * sigma / np.sqrt(np.maximum(more, 1.0))
     moved = (new - means) ** 2 * n * more / (n + more)
     within = np.where(more > 1, rng.chisquare(np.maximum(more - 1, 1.0), (_DRAWS, k)), 0.0) * sigma**2
@@ -209,6 +209,31 @@ def _later(found: Comparison, more: Array, rounds: int) -> tuple[Array, Array, A
     shared = (df * sd**2 + (moved + within).sum(axis=1, keepdims=True)) / (df + more.sum())
     gained = max(float(more.sum()) - (rounds if found.rounds > 1 else 0), 0.0)
     return later, np.repeat(shared, k, axis=1), np.full(k, df + gained)
+
+
+def _drawn_means(rng: np.random.Generator, means: Array, se: Array, drawn_se: Array) -> Array:
+    """True means as they may be, one row for each draw.
+
+    Three and more are taken for draws of one population, whose spread is itself drawn (flat prior; D. B. Rubin, "Estimation in parallel
+    randomized experiments", Journal of Educational Statistics 6 (1981), 377–401): means that differ by no more than chance would have
+    them differ are likely nearer together than they look. Of two no spread can be told, and each stands for itself.
+    """
+    k, draws = means.size, drawn_se.shape[0]
+    noise = rng.normal(size=(draws, k))
+    if k < 3:
+        return means + noise * drawn_se
+    grid = np.linspace(0.0, 3 * float(np.ptp(means)) + 1e-9, 60)
+    weight = 1 / (grid[:, None] ** 2 + se**2)
+    middle = (weight * means).sum(axis=1) / weight.sum(axis=1)
+    log = 0.5 * (
+        np.log(weight).sum(axis=1) - np.log(weight.sum(axis=1)) - (weight * (means - middle[:, None]) ** 2).sum(axis=1)
+    )
+    chance = np.exp(log - log.max())
+    spread = rng.choice(grid, size=draws, p=chance / chance.sum())[:, None]
+    each = 1 / (spread**2 + drawn_se**2)
+    centre = (each * means).sum(axis=1) / each.sum(axis=1) + rng.normal(size=draws) / np.sqrt(each.sum(axis=1))
+    kept = spread**2 / (spread**2 + drawn_se**2)  # of a mean's distance from the middle
+    return np.asarray(centre[:, None] + kept * (means - centre[:, None]) + noise * drawn_se * np.sqrt(kept))
 
 
 def _own_spreads(found: Comparison) -> bool:

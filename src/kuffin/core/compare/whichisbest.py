@@ -3,11 +3,14 @@
 To name one as the best it has to beat each other one, all of them at once. A claim that is only made where every part of it holds by itself
 needs no widening for the number of parts (R. L. Berger, "Multiparameter hypothesis testing and acceptance sampling", Technometrics 24 (1982),
 295–300), so that each of its pairs is judged by its own interval, at the study's confidence. The same goes for calling all that are
-left alike. To rule out some and not others still takes the intervals that hold over all pairs together.
+left alike, and for saying of the best mean, where the question stays open, that no other is better by what matters (the bound of J. C. Hsu,
+"Constrained simultaneous confidence intervals for multiple comparisons with the best", Annals of Statistics 12 (1984), 1136–1144, each
+pair by itself). To rule out some and not others still takes the intervals that hold over all pairs together.
 """
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.student import t_quantile
@@ -29,6 +32,8 @@ class WhichIsBest:
         Those that keep it from being answered, nearest first; none where it is answered.
     ahead : float or None
         Where one is named: by how much it is ahead of any other at least, in the response's unit.
+    behind : float or None
+        Where it is open: no other is better than the best by as much as this, which is less than the margin; None where that cannot be said.
     alone : bool
         Whether the answer rests on pairs judged by their own intervals: over all pairs together not all of them are settled.
     """
@@ -37,6 +42,7 @@ class WhichIsBest:
     alike: tuple[str, ...] = ()
     open: tuple[str, ...] = ()
     ahead: float | None = None
+    behind: float | None = None
     alone: bool = False
 
     @property
@@ -77,11 +83,18 @@ def which_is_best(found: Comparison) -> WhichIsBest:
     if not left or (own and all(_apart(p, found.confidence) for p in left)):
         leads = [abs(p.difference) - own_critical(found.confidence, p.df)[0] * p.se for p in mine]
         return WhichIsBest(best=best, ahead=min(leads, default=None) if own else None, alone=bool(left))
-    return WhichIsBest(best=best, open=tuple(other[id(p)] for p in left if not p.settled))
+    open_ = tuple(other[id(p)] for p in left if not p.settled)
+    return WhichIsBest(best=best, open=open_, behind=_behind(mine, found) if own and open_ else None)
 
 
 def _apart(pair: PairResult, confidence: float) -> bool:
     return not pair.settled and abs(pair.difference) > own_critical(confidence, pair.df)[0] * pair.se
+
+
+def _behind(mine: Sequence[PairResult], found: Comparison) -> float | None:
+    """By how much another could be better than the best mean at most, where that is less than what matters."""
+    most = max(own_critical(found.confidence, p.df)[1] * p.se - abs(p.difference) for p in mine)
+    return max(most, 0.0) if found.margin is not None and most < found.margin else None
 
 
 def _same(pair: PairResult, found: Comparison) -> bool:
