@@ -163,12 +163,13 @@ def by_the_plan(study: HiddenStudy) -> ByThePlan:
     mounts, open_ = 0, names
     found: Comparison | None = None
     for number in range(1, 60):
+        before = mounts
         for name in open_:
             mounts += 1 + int(rng.random() < _BAD)
             level = 40.0 + study.over_k[name] + float(rng.normal(0, study.scatter_k))
             kept.append(MountValue(candidate=name, mount=f"{name} {number}", value=level))
         if mounts * MOUNT_H > study.hours:
-            mounts -= len(open_)
+            mounts = before
             break
         if number < _FIRST_LOOK:
             continue
