@@ -13,6 +13,7 @@ from pytestqt.qtbot import QtBot
 
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.frame.window import MainWindow
+from kuffin.reading.comparedguess import guess_compared
 from tests.app.driving import action, choose, shown_words, with_dialog
 
 Wait = Callable[[], None]
@@ -134,3 +135,55 @@ def test_logs_dropped_on_the_first_page_lead_to_a_notebook_a_study_and_a_verdict
     assert window.state.verdict is not None
     assert window.state.verdict.mounts == 12
     assert window.header.verdict.text().startswith("So far, after twelve mounts: Sedge runs the coolant")
+
+
+@pytest.mark.parametrize(
+    ("names", "head", "kind", "says"),
+    [
+        (
+            ("c1", "c2"),
+            "Time,DIMM [°C],Room [°C]",
+            "memory cooler",
+            "By their channels memory coolers can be compared.",
+        ),
+        (("paste_a", "paste_b"), "Time,Die [°C],Water in [°C]", "paste", "By their names they are of pastes."),
+        (
+            ("a", "b"),
+            "Time,Die [°C],Water in [°C]",
+            "block",
+            "By their channels water blocks, pastes and pads can be compared.",
+        ),
+        (("Chalk 1", "Marl 1"), "Time,x", "paste", "The shelf has pastes of these names."),
+    ],
+)
+def test_what_is_compared_is_proposed_from_the_logs_that_wait_and_stays_as_chosen(
+    demo_window: MainWindow,
+    at_rest: Wait,
+    tmp_path: Path,
+    qtbot: QtBot,
+    names: tuple[str, ...],
+    head: str,
+    kind: str,
+    says: str,
+) -> None:
+    rows = "".join(f"2026-03-04 10:{i // 60:02d}:{i % 60:02d}{',40.5' * head.count(',')}\n" for i in range(120))
+    paths = []
+    for name in names:
+        paths.append(str(tmp_path / f"{name}.csv"))
+        Path(paths[-1]).write_text(f"{head}\n{rows}")
+
+    def seen(dialog: QDialog) -> None:
+        assert isinstance(dialog, NewStudy)
+        qtbot.waitUntil(lambda: dialog.guessed.text() == says)
+        assert dialog.key() == kind and dialog.guessed.isVisible()
+        assert dialog.missing.text() == ""  # what is proposed is not typed
+        dialog.kind.setFocus()
+        qtbot.keyClicks(dialog.kind, "fans")
+        own = dialog.key()
+        dialog.take_guess(guess_compared(["memory", "room"], []))
+        assert dialog.key() == own
+        dialog.reject()
+
+    demo_window.studies.pending = paths
+    with_dialog(demo_window.studies.new_study, seen)
+    at_rest()

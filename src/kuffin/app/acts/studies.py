@@ -11,18 +11,22 @@ from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QWidget
 from kuffin.app.acts.exporting import write_picture, write_preparations, write_table
 from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.notebooks import Notebooks
+from kuffin.app.base.jobs import Job, Task
 from kuffin.app.base.settings import documents
 from kuffin.app.dialogs.changestudy import ChangeStudy
 from kuffin.app.dialogs.channels import Channels
-from kuffin.app.dialogs.newstudy import NewStudy
+from kuffin.app.dialogs.newstudy import NewStudy, files_of
 from kuffin.app.dialogs.onemount import OneMount
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.errors import KuffinError
 from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
+from kuffin.notebook.shelf import parts
 from kuffin.notebook.store import SUFFIX
 from kuffin.publish.summarytable import as_html, as_markdown, summary_rows
+from kuffin.reading.comparedguess import ComparedGuess, guess_compared
 from kuffin.said.preparation import Preparation, preparation_of
 from kuffin.said.runmarks import rows_of_runs
 from kuffin.verdict.planbasis import order_of
@@ -45,7 +49,10 @@ class Studies(QObject):
         """Ask what is compared and start a study."""
         place = None if self._state.notebook is not None else self._notebooks.new_place()
         dialog = NewStudy(self._parent, self.pending, "" if place is None else str(place))
+        job = self._guess_for(dialog)
         kept = dialog.exec() == QDialog.DialogCode.Accepted
+        if job is not None:
+            job.cancel()
         if kept and place is not None and not self._notebooks.create(place):
             kept = self._notebooks.new_notebook()  # what was typed goes elsewhere rather than away
         if kept:
@@ -59,6 +66,25 @@ class Studies(QObject):
                 self.started.emit()
         else:
             self.pending = []  # logs that waited for a study are let go with it
+
+    def _guess_for(self, dialog: NewStudy) -> Job | None:
+        """Have the form propose what the logs that wait compare, once the first one is read."""
+        files = files_of(self.pending)
+        if not files:
+            return None
+        notebook = self._state.notebook
+        shelf = {p.name: p.kind for p in parts(notebook)} if notebook is not None else {}
+
+        def work(job: Task) -> ComparedGuess:
+            from kuffin.logs.reader import read_log  # heavy, so only when it is needed
+
+            try:
+                roles = [c.role for c in read_log(files[0], job.report).channels]
+            except KuffinError:  # told when the logs are added; their names may still tell
+                roles = []
+            return guess_compared(roles, [Path(f).stem for f in files], shelf)
+
+        return self._state.jobs.start("looking into the logs", work, dialog.take_guess, self._state.trouble.emit)
 
     def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
         """Start a study and put it on the desk."""

@@ -24,11 +24,12 @@ from kuffin.app.widgets.texts import Form, text
 from kuffin.core.bench.undertest import KINDS, kind_under_test
 from kuffin.core.heat.normalise import default_school
 from kuffin.logs.assigning import proposed_candidates
+from kuffin.reading.comparedguess import ComparedGuess
 
 _MOST_NAMED = 4
 
 
-def _files(paths: Sequence[str]) -> list[str]:
+def files_of(paths: Sequence[str]) -> list[str]:
     """Files, and those within folders."""
     return [
         str(f)
@@ -50,6 +51,9 @@ class NewStudy(QDialog):
         self.kind = QComboBox()
         for kind in KINDS.values():
             self.kind.addItem(kind.label, kind.key)
+        self.kind.activated.connect(self._chosen)
+        self._own_kind = False  # whether the person chose it
+        self.guessed = text(style="muted")
         self.pair = PairChoice()
         self.pair.changed.connect(self._check)
         self.candidates = QPlainTextEdit()
@@ -70,6 +74,7 @@ class NewStudy(QDialog):
         form.setVerticalSpacing(10)
         form.addRow("The question", self.question)
         form.addRow("What is compared", self.kind)
+        form.addRow("", self.guessed)
         form.addRow("What is read", self.pair)
         form.addRow("", self._school)
         form.addRow("Candidates,\none a line", self.candidates)
@@ -86,8 +91,9 @@ class NewStudy(QDialog):
         layout.addWidget(buttons)
         for signal in (self.question.textChanged, self.candidates.textChanged, self.kind.currentIndexChanged):
             signal.connect(self._typed)
+        form.setRowVisible(self.guessed, False)
         self._check()
-        self.candidates.setPlainText("\n".join(proposed_candidates([Path(p).stem for p in _files(logs)])))
+        self.candidates.setPlainText("\n".join(proposed_candidates([Path(p).stem for p in files_of(logs)])))
         self._touched = False
         self._check()
         if place:
@@ -95,7 +101,7 @@ class NewStudy(QDialog):
 
     def _waiting(self, logs: Sequence[str]) -> QWidget:
         """What waits for the study, by name."""
-        names = [Path(p).name for p in _files(logs)]
+        names = [Path(p).name for p in files_of(logs)]
         more = len(names) - _MOST_NAMED
         said = ", ".join(names[:_MOST_NAMED]) + (f" and {more} more" if more > 0 else "")
         one = len(names) == 1
@@ -107,6 +113,21 @@ class NewStudy(QDialog):
         )
         label.setVisible(bool(names))
         return label
+
+    def take_guess(self, guess: ComparedGuess) -> None:
+        """Propose what is compared, and say why; what the person chose stays."""
+        if self._own_kind or not guess.why:
+            return
+        if guess.keys and self.key() not in guess.keys:
+            self.kind.setCurrentIndex(self.kind.findData(guess.keys[0]))
+        self.guessed.setText(guess.why)
+        self._form.setRowVisible(self.guessed, True)
+        self._touched = bool(self.question.text())  # a guess is not typed
+        self._check()
+
+    def _chosen(self) -> None:
+        self._own_kind = True
+        self._form.setRowVisible(self.guessed, False)
 
     def _typed(self) -> None:
         self._touched = True
