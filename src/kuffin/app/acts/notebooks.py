@@ -189,8 +189,8 @@ class Notebooks(QObject):
             return False
         return True
 
-    def open_demo(self) -> None:
-        """Open a fresh copy of the demo notebook."""
+    def open_demo(self, ready: Callable[[Path], None] | None = None) -> None:
+        """Open a fresh copy of the demo notebook, then go on with `ready`."""
         from kuffin.demo.shipped import unpack_demo
 
         def work(_job: Task) -> Path:
@@ -198,7 +198,11 @@ class Notebooks(QObject):
             unpack_demo(place)
             return place
 
-        self._state.jobs.start("preparing the demo", work, self.open_path, self._state.trouble.emit)
+        def done(path: Path) -> None:
+            if self.open_path(path) and ready is not None:
+                ready(path)
+
+        self._state.jobs.start("preparing the demo", work, done, self._state.trouble.emit)
 
     def open_practice(self, ready: Callable[[Path], None], build: Callable[[Path], None] | None = None) -> None:
         """Make and open a fresh practice notebook, then go on with `ready`."""

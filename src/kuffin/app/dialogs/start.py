@@ -13,6 +13,7 @@ from kuffin.app.widgets.texts import empty, link_button, plain_tip, text
 class StartPage(QWidget):
     """What one can do first."""
 
+    tour_wanted = Signal()
     demo_wanted = Signal()
     practice_wanted = Signal()
     study_wanted = Signal()
@@ -36,6 +37,7 @@ class StartPage(QWidget):
         )
         column.addSpacing(14)
         for label, hint, signal in (
+            ("Take the tour", "two minutes on the demo, by doing", self.tour_wanted),
             ("Open the demo", "four slim radiators, three afternoons, a truth that is known", self.demo_wanted),
             (
                 "Practise",

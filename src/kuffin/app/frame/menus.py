@@ -24,8 +24,8 @@ class Menus:
     def __init__(self, window: MainWindow) -> None:
         self._window = window
         bar = window.menuBar()
-        self.undo = QAction("Undo", window)
-        self.redo = QAction("Redo", window)
+        self.undo: QAction = QAction("Undo", window)
+        self.redo: QAction = QAction("Redo", window)
         self._notebook_only: list[QAction] = []
         self._verdict_only: list[QAction] = []
         self._file(bar.addMenu("&Notebook"))
@@ -52,7 +52,7 @@ class Menus:
         self._add(menu, "Open …", w.notebooks.ask_open, "Ctrl+O")
         self.recent = menu.addMenu("Open recent")
         self.recent.aboutToShow.connect(self._fill_recent)
-        self._add(menu, "Open the demo", w.notebooks.open_demo)
+        self._add(menu, "Open the demo", lambda: w.notebooks.open_demo())
         self._add(menu, "Practise on the simulated bench", w.practise)
         self._add(menu, "Practise a whole study …", self._practise_study)
         self._add(menu, "Write the demo's logs …", w.notebooks.ask_demo_logs)
@@ -146,6 +146,7 @@ class Menus:
     def _help(self, menu: QMenu) -> None:
         w = self._window
         self._add(menu, "Help at the bench …", w.show_help, "Shift+F1")
+        self._add(menu, "Two-minute tour", w.tour.begin)
         self._add(menu, "Keys", lambda: own_page(w, "Keys", KEYS))
         self._add(menu, "Caution at the bench", lambda: own_page(w, "Caution at the bench", cautions()))
         self._add(menu, "About Kuffin", w.about)

@@ -46,6 +46,7 @@ from kuffin.app.frame.menus import Menus
 from kuffin.app.frame.navigation import BEHIND, DESKS
 from kuffin.app.frame.nextsteps import take_step
 from kuffin.app.frame.strip import Strip
+from kuffin.app.frame.tour import Tour
 from kuffin.app.frame.undokeys import UndoKeys
 from kuffin.app.look import theme as looks
 from kuffin.app.state.running import Running
@@ -75,6 +76,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.running = Running(self.state, self)
         self.caller = Caller(self, self.settings)
         self._leaving = False
+        self.followed: int = 0  # how often one went where Next leads
         self.setWindowTitle("Kuffin")
         self.setStyleSheet(looks.sheet(self.theme, self._scale))
         self.resize(1280, 800)
@@ -96,8 +98,9 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.unkept = Unkept(self.running, self)
         self.notebooks = Notebooks(self, self.state, self.settings, lambda: self.running.active)
         self.studies = Studies(self, self.state, self.notebooks, self.importer, lambda: self.theme)
+        self.tour = Tour(self)
         self.copier = Copier(self, self.state, self.show_help)
-        self.menus = Menus(self)
+        self.menus: Menus = Menus(self)
         self.menuBar().setCornerWidget(self.header.switch)
         self._lay_out()
         self._connect()
@@ -122,7 +125,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             "Shelf": lambda: self.shelf_desk,
             "Bench": lambda: self._bench_scroll,
         }
-        self._desk = "Compare"
+        self.desk: str = "Compare"
         self._tabs = QButtonGroup(self)
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
@@ -168,6 +171,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         outer.setContentsMargins(0, 0, 0, 0)
         outer.setSpacing(0)
         outer.addWidget(self.pages, 1)
+        outer.addWidget(self.tour)
         outer.addWidget(rule())
         outer.addWidget(self.strip)
         self.setCentralWidget(whole)
@@ -202,6 +206,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.running.ticked.connect(self._show_running)
         self.running.ended.connect(lambda _run, _why: self._show_running(None))
         self.start.demo_wanted.connect(self.notebooks.open_demo)
+        self.start.tour_wanted.connect(self.tour.begin)
         self.start.practice_wanted.connect(self.practise)
         self.start.study_wanted.connect(self.studies.new_study)
         self.start.shelf_wanted.connect(lambda: self.show_behind("Shelf"))
@@ -223,7 +228,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
 
     def show_desk(self, name: str) -> None:
         """Go to a desk."""
-        self._desk = name
+        self.desk = name
         self._escape.setEnabled(name != "Run")  # which has its own, for what it asks
         self.side.show_stairs(name not in {"Inspect", "Run"})
         widget = self.desks[name]()
@@ -249,7 +254,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
 
     def _page(self) -> int:
         """The first page stands where there is no study, unless one looks at the shelf or the bench."""
-        return 0 if self.state.study is None and self._desk not in BEHIND else 1
+        return 0 if self.state.study is None and self.desk not in BEHIND else 1
 
     def go_to(self, name: str) -> None:
         """Go to a desk, or to what stands behind the desks."""
@@ -281,6 +286,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             self._follow_step(self.header.step)
 
     def _follow_step(self, step: NextStep) -> None:
+        self.followed += 1
         take_step(self, step)
 
     def show_known(self, part_id: int) -> None:
@@ -332,8 +338,6 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         """Give the loom the keyboard."""
         self.side.show()
         self.side.loom.setFocus(Qt.FocusReason.ShortcutFocusReason)
-
-    # --- odds and ends ---------------------------------------------------------------------------------------------
 
     def about(self) -> None:
         """Say what this is."""

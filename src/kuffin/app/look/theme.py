@@ -113,6 +113,7 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QLabel[big="true"] {{ font-size: {pt(21)}; font-weight: bold; }}
     QLabel[warn="true"] {{ color: {t.warn}; }}
     QFrame#card {{ border: none; border-left: 2px solid {t.hairline}; background: transparent; }}
+    QFrame#tour {{ background: {t.accent_ground}; border: none; }}
     QFrame#rule {{ background: {t.hairline}; border: none; }}
     QPushButton {{ background: transparent; color: {t.ink}; border: 1px solid {t.hairline}; border-radius: 3px; padding: 5px 13px; }}
     QPushButton:hover {{ background: {t.accent_ground}; }}
