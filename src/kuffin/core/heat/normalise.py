@@ -219,7 +219,11 @@ _HEAT_PATH = {None, "air", "coolant"}
 
 
 def schools_for(under_test: str) -> list[School]:
-    """The schools that make sense for what is under test."""
+    """The schools that make sense for what is under test.
+
+    >>> [s.key for s in schools_for("chipset block") if s.over]
+    ['chipset_over_air', 'chipset_rebased', 'chipset_over_coolant']
+    """
     kind = kind_under_test(under_test)
     if kind.any_temperature:
         return [s for s in SCHOOLS.values() if s.part == kind.part and s.over in {None, kind.over} and not s.rebased]
