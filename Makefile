@@ -3,7 +3,7 @@ PY := $(VENV)/bin/python
 STAMP := $(VENV)/.installed
 LINTED := $(VENV)/lint.txt
 
-.PHONY: install demo test lint shots bench clean install-desktop uninstall-desktop
+.PHONY: install demo test lint shots bench clean install-desktop uninstall-desktop deb
 
 install: $(STAMP)
 
@@ -19,6 +19,10 @@ demo: install
 
 install-desktop: install
 	QT_QPA_PLATFORM=offscreen $(VENV)/bin/kuffin desktop
+
+# a Debian package with all its libraries, out of what is installed here
+deb: install
+	QT_QPA_PLATFORM=offscreen $(PY) tools/debian_package.py dist
 
 uninstall-desktop: install
 	$(VENV)/bin/kuffin desktop --remove

@@ -56,3 +56,43 @@ def test_it_runs_away_from_its_sources(installed: Path, tmp_path: Path) -> None:
         "w = MainWindow(Settings(Path('w.ini'))); w.show(); w.show_help('Margin'); print(w.help.page.toPlainText()); w.close()"
     )
     assert "smallest difference" in python("-c", window, at=tmp_path, **more)
+
+
+@pytest.mark.skipif(shutil.which("dpkg-deb") is None, reason="no Debian tools here")
+def test_the_debian_package_has_all_that_it_needs_and_runs_away_from_the_environment(tmp_path: Path) -> None:
+    from tools.debian_package import packed, staged
+
+    root = tmp_path / "root"
+    staged(root)
+    alone = {
+        "PATH": f"{Path(sys.executable).resolve().parent}:/usr/bin:/bin",
+        "HOME": str(tmp_path),
+        "QT_QPA_PLATFORM": "offscreen",
+    }
+
+    def kuffin(*args: str) -> str:
+        done = subprocess.run([root / "usr/bin/kuffin", *args], env=alone, capture_output=True, text=True, check=False)
+        assert done.returncode == 0, done.stderr[-2000:]
+        return done.stdout
+
+    assert kuffin("--version").startswith("kuffin ")
+    kuffin("demo", "--write", str(tmp_path / "demo.kuffin"))
+    kuffin("report", str(tmp_path / "demo.kuffin"), "--study", "Radiators, spring", "--out", str(tmp_path / "out"))
+    assert (tmp_path / "out" / "page.html").exists()
+    window = (
+        f"import sys; sys.path.insert(0, {str(root / 'usr/lib/kuffin')!r})\n"
+        "from kuffin.app.look.application import application\nfrom kuffin.app.frame.window import MainWindow\n"
+        "from kuffin.app.base.settings import Settings\nfrom pathlib import Path\napp = application()\n"
+        "w = MainWindow(Settings(Path('w.ini'))); w.show(); print(w.windowTitle(), *{m.__file__ for m in sys.modules.values()\n"
+        "    if 'site-packages' in str(getattr(m, '__file__', ''))}); w.close()"
+    )
+    base = str(Path(sys.executable).resolve())
+    said = subprocess.run(
+        [base, "-I", "-S", "-c", window], cwd=tmp_path, env=alone, capture_output=True, text=True, check=True
+    )
+    assert said.stdout.strip() == "Kuffin"  # and nothing came from any other place
+    entry = (root / "usr/share/applications/kuffin.desktop").read_text()
+    assert "Exec=kuffin %F" in entry or "Exec=kuffin " in entry
+    made = packed(root, tmp_path, "-Znone")
+    told = subprocess.run(["dpkg-deb", "--info", made], capture_output=True, text=True, check=True).stdout
+    assert f"python3.{sys.version_info.minor}" in told and "libegl1" in told

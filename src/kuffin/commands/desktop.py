@@ -31,7 +31,7 @@ def data_home() -> Path:
 def desktop(args: argparse.Namespace) -> None:
     """Put the files there, or take them away."""
     home = data_home()
-    wanted = dict(_files(args.parser))
+    wanted = dict(shared_files(args.parser, _quoted(command())))
     try:
         if args.remove:
             gone = [path for path in wanted if (home / path).exists()]
@@ -50,13 +50,19 @@ def desktop(args: argparse.Namespace) -> None:
     _tell(home)
 
 
-def _files(parser: argparse.ArgumentParser) -> Iterator[tuple[str, bytes]]:
-    """Where each file goes, and what is in it."""
+def shared_files(parser: argparse.ArgumentParser, starts: str) -> Iterator[tuple[str, bytes]]:
+    """Where each file goes under a folder of shared data, and what is in it.
+
+    Parameters
+    ----------
+    starts : str
+        What the entry starts, as its Exec line has it.
+    """
     from kuffin.commands.shellwords import bash_completion, manual_page
 
     kept = files("kuffin.commands") / "desktopfiles"
     entry = (kept / "kuffin.desktop").read_text()
-    yield "applications/kuffin.desktop", entry.replace("Exec=kuffin", f"Exec={_quoted(command())}").encode()
+    yield "applications/kuffin.desktop", entry.replace("Exec=kuffin", f"Exec={starts}").encode()
     yield "metainfo/kuffin.metainfo.xml", (kept / "kuffin.metainfo.xml").read_bytes()
     yield "mime/packages/kuffin-mime.xml", (kept / "kuffin-mime.xml").read_bytes()
     svg = (kept / "kuffin.svg").read_bytes()
