@@ -34,6 +34,8 @@ def own_dialogs(qapp: QApplication) -> None:
 def window(qtbot: QtBot, tmp_path: Path, qapp: object) -> Iterator[MainWindow]:
     settings = Settings(tmp_path / "window.ini")
     settings.set_value("theme", "light")
+    if isinstance(qapp, QApplication):
+        looks.apply(qapp, looks.LIGHT)  # whatever size or theme the window before it had
     made = MainWindow(settings)
     made.resize(1280, 800)
     # after a test that failed in the midst of a run the window would ask, and wait

@@ -23,6 +23,8 @@ def cut_in(window: QWidget) -> Iterator[str]:
             continue
         if isinstance(widget, QScrollArea) and widget.widget() is not None and widget.horizontalScrollBar().maximum():
             yield f"{type(widget.widget()).__name__} is {widget.horizontalScrollBar().maximum()} px too wide"
+        elif isinstance(widget, FewLines) and widget.heightForWidth(widget.width()) > widget.height():
+            yield f"“{widget.text()[:50]}” lacks {widget.heightForWidth(widget.width()) - widget.height()} px below"
         elif isinstance(widget, QLabel) and widget.text() and not isinstance(widget, _ON_PURPOSE):
             if widget.wordWrap():
                 lacks = widget.heightForWidth(widget.width()) - widget.height()
@@ -48,7 +50,10 @@ def all_pages(window: MainWindow) -> Iterator[str]:
             yield f"{name}, {title}"
 
 
-@pytest.mark.parametrize(("size", "scale"), [((1280, 800), 1.0), ((1024, 700), 1.0), ((1280, 800), 1.5)])
+@pytest.mark.parametrize(
+    ("size", "scale"),
+    [((1280, 800), 1.0), ((1024, 700), 1.0), ((1280, 800), 1.5), ((1024, 700), 1.25), ((1024, 700), 1.5)],
+)
 def test_nothing_is_cut_on_any_page(
     demo_window: MainWindow, at_rest: Callable[[], None], size: tuple[int, int], scale: float
 ) -> None:

@@ -67,7 +67,7 @@ class LoomSide(QWidget):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(scroll)
-        self.setMinimumWidth(250)
+        self.setMinimumWidth(264)
         for signal in (state.mount_changed, state.verdict_changed, state.study_changed):
             signal.connect(self._renew)
         self._renew()

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QPointF, QSize, Qt
+from PySide6.QtCore import QEvent, QPointF, QSize, Qt
 from PySide6.QtGui import QFontMetricsF, QPainter, QPaintEvent, QResizeEvent, QTextLayout, QTextOption
 from PySide6.QtWidgets import QSizePolicy, QStyle, QStyleOptionFrame
 
@@ -78,6 +78,12 @@ class FewLines(Opener):
         super().resizeEvent(event)
         self._tell()
         self.setFixedHeight(self.heightForWidth(event.size().width()))
+
+    def changeEvent(self, event: QEvent) -> None:
+        super().changeEvent(event)
+        if event.type() in {QEvent.Type.FontChange, QEvent.Type.StyleChange}:
+            self._tell()
+            self.updateGeometry()
 
     def _tell(self) -> None:
         more = "Click, or F1: show the working" if self._opens else ""

@@ -7,20 +7,22 @@ from functools import partial
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QResizeEvent
-from PySide6.QtWidgets import QGridLayout, QLabel, QWidget
+from PySide6.QtWidgets import QGridLayout, QLabel, QPushButton, QWidget
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.widgets.texts import empty, link_button, rule, text
+from kuffin.app.widgets.texts import empty, link_button, no_keys, rule, text
 
 Row = Sequence[str]
-_SPACE = 16
+_SPACE, _TIGHT_SPACE = 16, 7
+# how much room there is for a table: for all on one line, for words wrapped, or so little that figures wrap as well
+_WIDE, _NARROW, _TIGHT = 0, 1, 2
 
 
 @guarded
 class FigureTable(QWidget):
     """Rows of text under a head. The last column may be words; the others stand to the right.
 
-    Words stay on one line where there is room for all columns, and wrap where there is not.
+    Words stay on one line where there is room for all columns, and wrap where there is not; figures only where even that is too wide.
     """
 
     def __init__(self, name: str) -> None:
@@ -28,6 +30,8 @@ class FigureTable(QWidget):
         self.setAccessibleName(name)
         self.cells: list[list[str]] = []  # head and rows, as they are shown
         self._words: set[int] = set()  # columns that wrap where there is too little room
+        self._fixed: set[int] = set()  # columns that have buttons, which break between figures only
+        self._buttons: list[tuple[QPushButton, str]] = []
         self._takes_rest: int | None = None
         self._labels: list[tuple[QLabel, int]] = []  # that wrap where there is too little room, with their columns
         self._grid = QGridLayout(self)
@@ -56,7 +60,7 @@ class FigureTable(QWidget):
             Columns whose figures open something: called with the row's number.
         """
         empty(self._grid)
-        self._labels = []
+        self._labels, self._buttons, self._fixed = [], [], set()
         self.cells = [list(head), *(list(row) for row in rows)]
         columns = len(head)
         self._words = {i for i in {0, *left} if i not in (opens or {})}
@@ -74,21 +78,20 @@ class FigureTable(QWidget):
                     button = link_button(said, f"{row[0]}: {said}; show its working")
                     button.clicked.connect(partial(_open, act, r))
                     button.setProperty("working", "true")
+                    self._fixed.add(i)
+                    self._buttons.append((button, said))
                     self._grid.addWidget(button, r + 2, i, self._side(i, columns, words, left))
                     continue
                 last = words and i == columns - 1
                 label = text(said, style="muted" if i == 0 or last else None, wrap=last or i in self._words)
                 label.setAlignment(self._side(i, columns, words, left))
-                if i in self._words or last:
-                    self._labels.append((label, i))
+                self._labels.append((label, i))
                 self._grid.addWidget(label, r + 2, i)
         self._share()
 
     def minimumSizeHint(self) -> QSize:
-        """As narrow as it gets with its words wrapped."""
-        columns = range(len(self.cells[0]) if self.cells else 0)
-        wide = sum(self._width(i, True) for i in columns)
-        return QSize(wide + _SPACE * max(len(columns) - 1, 0), super().minimumSizeHint().height())
+        """As narrow as it gets with all wrapped that can be."""
+        return QSize(self._whole(_TIGHT), super().minimumSizeHint().height())
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         super().resizeEvent(event)
@@ -96,26 +99,43 @@ class FigureTable(QWidget):
 
     def _share(self) -> None:
         """Give each column its width: words all they ask for, or what is left."""
-        columns = range(len(self.cells[0]) if self.cells else 0)
-        asked = {i: self._width(i, False) for i in columns}
-        fits = sum(asked.values()) + _SPACE * (len(columns) - 1) <= self.width()
+        columns = len(self.cells[0]) if self.cells else 0
+        room = next((r for r in (_WIDE, _NARROW) if self._whole(r) <= self.width()), _TIGHT)
+        for button, said in self._buttons:
+            button.setText(no_keys(said.replace("; ", ";\n") if room == _TIGHT else said))
         for label, column in self._labels:
-            label.setWordWrap(not fits or column == self._takes_rest)
+            wraps = self._wraps(column, room) or (room != _WIDE and label.property("small") is not None)
+            label.setWordWrap(wraps or column == self._takes_rest)
+        self._grid.setHorizontalSpacing(_TIGHT_SPACE if room == _TIGHT else _SPACE)
         for i in range(12):
-            self._grid.setColumnMinimumWidth(i, asked.get(i, 0) if fits else self._width(i, True))
-            self._grid.setColumnStretch(i, 2 if i == self._takes_rest else int(i in self._words and i > 0 and not fits))
-        if self._takes_rest is None and (fits or not self._words):
-            self._grid.setColumnStretch(len(columns), 1)
+            self._grid.setColumnMinimumWidth(i, self._width(i, room))
+            grows = room != _WIDE and i > 0 and self._wraps(i, room)
+            self._grid.setColumnStretch(i, 2 if i == self._takes_rest else int(grows))
+        if self._takes_rest is None and (room == _WIDE or not self._words):
+            self._grid.setColumnStretch(columns, 1)
 
-    def _width(self, column: int, narrow: bool) -> int:
-        """What a column takes, px: its longest cell; or, where it is narrow, the longest word of what wraps."""
+    def _whole(self, room: int) -> int:
+        """What the table takes with so much room, px."""
+        columns = len(self.cells[0]) if self.cells else 0
+        space = _TIGHT_SPACE if room == _TIGHT else _SPACE
+        return sum(self._width(i, room) for i in range(columns)) + space * max(columns - 1, 0)
+
+    def _wraps(self, column: int, room: int) -> bool:
+        """Whether the cells of a column wrap."""
+        return (room >= _NARROW and column in self._words) or (room == _TIGHT and column not in self._fixed)
+
+    def _width(self, column: int, room: int) -> int:
+        """What a column takes, px: its longest cell, or the longest word of what wraps."""
         if not self.cells or column >= len(self.cells[0]):
             return 0
         metrics, rest = self.fontMetrics(), column == self._takes_rest
         head, *cells = (row[column] for row in self.cells)
-        pieces = head.split() if narrow or rest else [head]
+        pieces = head.split() if room != _WIDE or rest else [head]
         for cell in cells:
-            pieces += cell.split() if rest or (narrow and column in self._words) else [cell]
+            if rest or self._wraps(column, room):
+                pieces += cell.split()
+            else:
+                pieces += cell.split("; ") if room == _TIGHT else [cell]
         return max((metrics.horizontalAdvance(p) for p in pieces), default=0) + 2
 
     @staticmethod

@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Callable, Collection, Mapping, Sequence
 
-from PySide6.QtGui import QActionGroup, QKeySequence, QShortcut
+from PySide6.QtGui import QActionGroup, QKeySequence, QResizeEvent, QShortcut
 from PySide6.QtWidgets import (
+    QBoxLayout,
     QButtonGroup,
     QHBoxLayout,
     QLayout,
@@ -44,7 +45,7 @@ class PagedDesk(QWidget):
         self._beside_names: dict[int, QWidget] = {}
         self._made_later: dict[int, Callable[[], QWidget]] = {}
         self._away: set[int] = set()  # pages that have nothing to say now
-        top = QHBoxLayout()
+        self._top = top = QBoxLayout(QBoxLayout.Direction.LeftToRight)
         top.addLayout(self._row, 1)
         top.addLayout(self._corner)
         layout = QVBoxLayout(self)
@@ -84,6 +85,19 @@ class PagedDesk(QWidget):
                 self._made_later[i] = page
             self.pages.addWidget(scroll)
         self.go(self._remembered())
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._lay_top()
+
+    def _lay_top(self) -> None:
+        """What stands beside the names goes below them where both have no room in one row."""
+        self._corner.invalidate()  # what was hidden just now counts no more
+        asked = self._row.sizeHint().width() + self._corner.minimumSize().width()
+        beside = asked <= self.width() or not self._corner.minimumSize().width()
+        ways = QBoxLayout.Direction
+        self._top.setDirection(ways.LeftToRight if beside else ways.TopToBottom)
+        self._top.setStretch(0, int(beside))
 
     def put_beside(self, key: str, widget: QWidget) -> None:
         """Show a page's own choices beside the names, while one is at it: the page itself begins with its picture."""
@@ -153,6 +167,7 @@ class PagedDesk(QWidget):
         for i, widget in self._beside_names.items():
             widget.setVisible(i == index)
         self._row.invalidate()
+        self._lay_top()
 
 
 class _Name(QPushButton):

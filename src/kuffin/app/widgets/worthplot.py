@@ -59,7 +59,11 @@ class WorthPlot(Walked):
             low, high = low - spare, high + spare
 
             y_of = paint_upright_axis(painter, t, area, low, high)
-            painter.drawText(QRectF(0, 0, 120, 20), Qt.AlignmentFlag.AlignLeft, f"{self._unit}, lower is cooler")
+            painter.drawText(
+                QRectF(0, 0, self.width(), self.fontMetrics().height() + 4),
+                Qt.AlignmentFlag.AlignLeft,
+                f"{self._unit}, lower is cooler",
+            )
             best = unbeaten(self._rows)
             painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))
             for a, b in pairwise(best):

@@ -5,19 +5,9 @@ from __future__ import annotations
 from functools import cached_property
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import Qt, QTimer, Signal
+from PySide6.QtCore import QTimer, Signal
 from PySide6.QtGui import QAction, QKeySequence, QResizeEvent, QShortcut, QShowEvent
-from PySide6.QtWidgets import (
-    QComboBox,
-    QHBoxLayout,
-    QMenu,
-    QPushButton,
-    QScrollArea,
-    QSizePolicy,
-    QToolButton,
-    QVBoxLayout,
-    QWidget,
-)
+from PySide6.QtWidgets import QComboBox, QHBoxLayout, QMenu, QPushButton, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Task
@@ -31,6 +21,8 @@ from kuffin.app.desks.inspect.layover import LayOver
 from kuffin.app.desks.inspect.plotkeys import plot_keys
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.besideorbelow import BesideOrBelow
+from kuffin.app.widgets.forms import row
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.texts import Opener, empty, link_button, no_keys, plain_tip, text
 from kuffin.core.bench.undertest import kind_under_test
@@ -49,6 +41,7 @@ if TYPE_CHECKING:
     from kuffin.reading.traceview import TraceView
 
 _SOON_MS = 150
+_LEAST_PLOT = 320  # px, where the figures stand below the traces
 _HINT = "Point at the traces to read every channel there; drag the band to set the window. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
 
 
@@ -110,30 +103,16 @@ class RunPage(QWidget):
 
     def _lay_out(self) -> None:
         side = QWidget()
-        self._side = side
         column = QVBoxLayout(side)
         column.setContentsMargins(14, 0, 6, 0)
         column.setSpacing(7)
         column.addWidget(self.answer)
         column.addLayout(self._found)
         column.addWidget(self.answers)
-        column.addWidget(self.stairs)
-        column.addWidget(self.facts)
-        column.addWidget(self._prepared)
-        column.addWidget(self._happened)
-        column.addWidget(self.joined)
-        of_log = QHBoxLayout()
-        of_log.addWidget(self._channels)
-        of_log.addWidget(self._join)
-        of_log.addStretch()
-        column.addLayout(of_log)
+        of_log = row(self._channels, self._join)
+        for widget in (self.stairs, self.facts, self._prepared, self._happened, self.joined, of_log):
+            column.addWidget(widget)
         column.addStretch()
-        scroll = QScrollArea()
-        scroll.setWidgetResizable(True)
-        scroll.setWidget(side)
-        self._side_scroll = scroll
-        self._fit_side()
-        scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         left = QVBoxLayout()
         tools = QHBoxLayout()
         for box, share in ((self._trace_box, 3), (self.over, 2)):
@@ -146,10 +125,8 @@ class RunPage(QWidget):
         left.addWidget(self.at_cursor)
         tools.addWidget(self.find_button)
         left.addLayout(tools)
-        both = QHBoxLayout(self)
-        both.setContentsMargins(0, 0, 0, 0)
-        both.addLayout(left, 1)
-        both.addWidget(scroll)
+        self._fitted = BesideOrBelow(self, left, side, self._turned)
+        self._fitted.fit()
 
     @cached_property
     def plot(self) -> TracePlot:
@@ -172,22 +149,18 @@ class RunPage(QWidget):
             self.plot.set_theme(theme)
         self.stairs.set_theme(theme)
 
-    def _fit_side(self) -> None:
-        """The figures take less where the desk is narrow, as beside an open working."""
-        parent, letter = self.parentWidget(), self.fontMetrics().horizontalAdvance("0")
-        width = 33 * letter if parent is None else min(33 * letter, max(250, round(0.42 * parent.width())))
-        self._side_scroll.setFixedWidth(width)
-        self._side.setFixedWidth(width - 18)
+    def _turned(self, below: bool) -> None:
+        if "plot" in self.__dict__:
+            self.plot.setMinimumHeight(_LEAST_PLOT if below else 0)
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         super().resizeEvent(event)
-        self._fit_side()
-
-    # --- showing ---------------------------------------------------------------------------------------------------
+        self._fitted.fit()
 
     def showEvent(self, event: QShowEvent) -> None:
         super().showEvent(event)
         self.renew()
+        self._fitted.fit()
 
     def run(self) -> Run | None:
         """The run that is looked at."""

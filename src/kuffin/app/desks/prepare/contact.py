@@ -54,9 +54,7 @@ class PrintSide(QWidget):
         self.map.setAccessibleName(f"Map of the print {title}")
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
-        layout.addWidget(
-            row(text(f"The print {title}", style="heading", wrap=False), None, button("Photo …", self._ask))
-        )
+        layout.addWidget(row(text(f"The print {title}", style="heading"), None, button("Photo …", self._ask)))
         layout.addWidget(self.marker)
         lower = QHBoxLayout()
         lower.addWidget(self.map)
