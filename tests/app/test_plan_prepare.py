@@ -10,8 +10,9 @@ import pytest
 from icalendar import Calendar
 from PIL import Image
 from PySide6.QtCore import QDateTime, Qt
+from PySide6.QtGui import QDesktopServices
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QDialog
+from PySide6.QtWidgets import QDialog, QFileDialog, QPushButton
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.base.settings import Settings
@@ -185,3 +186,29 @@ def test_from_a_question_to_a_mount_that_is_ready_and_back_after_a_restart(
     assert again.prepare.leak.result is not None and again.prepare.leak.result.verdict == "pass"
     assert "Ready since" in again.prepare.changeover.left.text()
     again.close()
+
+
+def test_sheets_are_kept_as_pdf_or_opened_to_be_printed(
+    demo_window: MainWindow, at_rest: Wait, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    w = demo_window
+    w.show_desk("Prepare")
+    w.prepare.go("changeover")
+    at_rest()
+    page = w.prepare.pages.currentWidget()
+    assert page is not None
+    press = {b.text(): b for b in page.findChildren(QPushButton)}
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (str(tmp_path / "sheet"), ""))
+    press["Sheet as PDF …"].click()
+    at_rest()
+    assert (tmp_path / "sheet.pdf").read_bytes().startswith(b"%PDF")
+    assert w.strip.trouble.text() == f"Written: sheet.pdf, in {tmp_path}"
+    opened: list[Path] = []
+    monkeypatch.setattr(QDesktopServices, "openUrl", lambda url: not opened.append(Path(url.toLocalFile())))
+    press["Print …"].click()
+    at_rest()
+    assert opened[0].read_bytes().startswith(b"%PDF") and "is open: print it there" in w.strip.trouble.text()
+    monkeypatch.setattr(QDesktopServices, "openUrl", lambda _url: False)
+    press["Print …"].click()
+    at_rest()
+    assert "no program that opens PDF" in w.strip.trouble.text()

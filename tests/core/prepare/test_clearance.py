@@ -111,6 +111,14 @@ def test_stacks_ports_and_slots_add_up() -> None:
     assert clearance(check("stack"), {"board": board, "block": block}).state == "not built in"
     wide = Built("Snipe", "fitting", {"diameter_mm": 24.5})
     assert "are 24 mm apart" in clearance(check("ports"), {"fitting": wide, "block": block}).sentence
+    cage = Built("Downs", "case", {"ports_blocked_mm": 14.0})
+    end = {"fitting": wide, "radiator": Built("Reed", "radiator", {"port_from_end_mm": 24.0}), "case": cage}
+    ports = clearance(check("radiator ports' place"), end)  # 14 + 24.5 / 2 = 26.25 mm
+    assert ports.state == CONFLICT and ports.spare == pytest.approx(-2.25) and "24 mm from its end" in ports.sentence
+    slim = {**end, "fitting": Built("Stint", "fitting", {"diameter_mm": 19.0})}
+    assert clearance(check("radiator ports' place"), slim).spare == pytest.approx(0.5)
+    mends = clearance(check("radiator ports' place"), end, [slim["fitting"]]).mends
+    assert mends == ("with Stint instead of Snipe it fits",)
     card = Built("Knot", "card block", {"slots": 2.0})
     slots = clearance(check("card slots"), {"block": card, "case": Built("Downs", "case", {"card_slots": 1.0})})
     assert slots.state == CONFLICT and "takes 2 slots" in slots.sentence

@@ -1,33 +1,67 @@
-"""Writing a sheet for the bench: a PDF, off the window's thread."""
+"""Sheets for the bench: as a PDF where one asks, or opened at once to be printed; set off the window's thread."""
 
 from __future__ import annotations
 
+import tempfile
+from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtWidgets import QFileDialog, QWidget
+from PySide6.QtCore import QUrl
+from PySide6.QtGui import QDesktopServices
+from PySide6.QtWidgets import QFileDialog, QPushButton, QWidget
 
 from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.forms import button
 from kuffin.core.base.wholefile import write_whole
 
+Sheet = tuple[str, str]  # its name and its HTML
 
-def ask_sheet(state: State, parent: QWidget, name: str, html: str) -> None:
-    """Ask where a sheet goes, and write it."""
-    at = documents() / f"{name.replace('/', ' ')}.pdf"
-    path, _ = QFileDialog.getSaveFileName(parent, "Sheet to print", str(at), "*.pdf")
+
+def sheet_buttons(state: State, parent: QWidget, sheet: Callable[[], Sheet | None]) -> tuple[QPushButton, QPushButton]:
+    """Print and Sheet as PDF, of a sheet that is made when it is asked for; None: there is none, which has been said."""
+    return (
+        button(
+            "Print …", lambda: _with(sheet, lambda s: open_sheet(state, *s)), "Opens the sheet, to be printed there"
+        ),
+        button("Sheet as PDF …", lambda: _with(sheet, lambda s: _ask_sheet(state, parent, *s))),
+    )
+
+
+def _with(sheet: Callable[[], Sheet | None], act: Callable[[Sheet], None]) -> None:
+    made = sheet()
+    if made is not None:
+        act(made)
+
+
+def _file_name(name: str) -> str:
+    return f"{name.replace('/', ' ')}.pdf"
+
+
+def _ask_sheet(state: State, parent: QWidget, name: str, html: str) -> None:
+    path, _ = QFileDialog.getSaveFileName(parent, "Sheet as PDF", str(documents() / _file_name(name)), "*.pdf")
     if path:
-        write_sheet(state, Path(path if path.endswith(".pdf") else path + ".pdf"), html)
+        target = Path(path if path.endswith(".pdf") else path + ".pdf")
+        _set(state, target, html, lambda: state.wrote.emit(target.parent, target.name, ""))
 
 
-def write_sheet(state: State, path: Path, html: str) -> None:
-    """Write a sheet as PDF."""
+def open_sheet(state: State, name: str, html: str) -> None:
+    """Open a sheet with the program that the desktop has for PDF, from where it is printed."""
+    path = Path(tempfile.mkdtemp(prefix="kuffin-")) / _file_name(name)
 
+    def opened() -> None:
+        if QDesktopServices.openUrl(QUrl.fromLocalFile(str(path))):
+            state.said.emit(f"{path.name} is open: print it there")
+        else:
+            state.trouble.emit(f"the desktop has no program that opens PDF; the sheet is {path}")
+
+    _set(state, path, html, opened)
+
+
+def _set(state: State, path: Path, html: str, done: Callable[[], None]) -> None:
     def work(_job: object) -> None:
         from kuffin.publish.page.writing import page_pdf
 
         write_whole(path, page_pdf(html))
 
-    def done(_: object) -> None:
-        state.wrote.emit(path.parent, path.name, "")
-
-    state.jobs.start(f"setting {path.name}", work, done, state.trouble.emit)
+    state.jobs.start(f"setting {path.name}", work, lambda _: done(), state.trouble.emit)

@@ -37,6 +37,7 @@ _CURRENT = Field(key="current_a", label="current at full speed", unit="A", high=
 PLUGS = ("3 pins", "4 pins", "drive plug", "its own")
 _PLUG = Field(key="plug", label="plug", kind="choice", options=PLUGS)
 _PORTS = _size("port_spacing_mm", "ports, middle to middle")
+_FROM_END = _size("port_from_end_mm", "ports, middle from its end")
 _REACH = _size("screw_reach_mm", "its screws reach through at most", 100)
 
 
@@ -93,6 +94,7 @@ KINDS: dict[str, PartKind] = {
             _size("width_mm", "width", 1000),
             _size("thickness_mm", "thickness", 300),
             _PORTS,
+            _FROM_END,
             _SIZE,
             Field(key="fan_count", label="fans", high=20),
             Field(key="screw_thread", label="screw threads", kind="choice", options=SCREW_THREADS),
@@ -172,6 +174,7 @@ KINDS: dict[str, PartKind] = {
             "case",
             "cases",
             _size("radiator_length_mm", "room for a radiator, length", 2000),
+            _size("ports_blocked_mm", "taken over the radiator's ports, from its end"),
             _size("radiator_width_mm", "room for a radiator, width", 1000),
             _size("radiator_depth_mm", "room for radiator and fans, depth", 500),
             _size("side_clearance_mm", "from the board to the side", 500),

@@ -20,7 +20,7 @@ STATES = (CONFLICT, TIGHT, UNKNOWN, FITS, NOT_BUILT)  # the worst first
 
 @dataclass(frozen=True)
 class SizeOf:
-    """A field of whatever part takes a slot; `times` is the field of a part that counts them, by slot and key.
+    """A field of whatever part takes a slot, or a share of it; `times` is the field of a part that counts them, by slot and key.
 
     Where it is `if_told`, it counts where it is told, and is not missed where it is not.
     """
@@ -29,6 +29,7 @@ class SizeOf:
     field: str
     times: tuple[str, str] | None = None
     if_told: bool = False
+    share: float = 1.0
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -119,6 +120,13 @@ CLEARANCES: tuple[Clearance, ...] = (
         takes=(SizeOf("fitting", "diameter_mm"),),
         room=SizeOf("radiator", "port_spacing_mm"),
         said="two fittings need {takes} from middle to middle, and the radiator’s ports are {room} apart",
+    ),
+    Clearance(
+        key="radiator ports' place",
+        label="radiator's ports in the case",
+        takes=(SizeOf("case", "ports_blocked_mm"), SizeOf("fitting", "diameter_mm", share=0.5)),
+        room=SizeOf("radiator", "port_from_end_mm"),
+        said="what stands at that end and half a fitting take {takes}, and the middle of the radiator’s ports is {room} from its end",
     ),
     Clearance(
         key="stack",
@@ -233,13 +241,13 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
         part = built.get(size.slot)
         if part is None:
             continue
-        value, count = _number(part.fields, size.field), 1.0
+        value, count = _number(part.fields, size.field), size.share
         if size.times is not None:
             counting = built.get(size.times[0])
             told = None if counting is None else _number(counting.fields, size.times[1])
             if told is None:
                 unknown.append(f"how many {size.slot} there are")
-            count = told or 1.0
+            count *= told or 1.0
         if value is None and size.if_told:
             continue
         if value is None:
@@ -302,9 +310,9 @@ def _mends(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built],
         own = None if part is None else _number(part.fields, size.field)
         if part is None or own is None or size.slot == keep:
             continue
-        times = 1.0
+        times = size.share
         if size.times is not None and size.times[0] in built:
-            times = _number(built[size.times[0]].fields, size.times[1]) or 1.0
+            times *= _number(built[size.times[0]].fields, size.times[1]) or 1.0
         for other in shelf:
             value = _number(other.fields, size.field)
             if other.kind != part.kind or other.name == part.name or value is None:

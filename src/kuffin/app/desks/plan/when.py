@@ -9,7 +9,7 @@ from pathlib import Path
 from PySide6.QtCore import QDateTime
 from PySide6.QtWidgets import QCheckBox, QDateTimeEdit, QDoubleSpinBox, QFileDialog, QGridLayout, QLineEdit, QWidget
 
-from kuffin.app.acts.paper import ask_sheet
+from kuffin.app.acts.paper import Sheet, sheet_buttons
 from kuffin.app.base.settings import documents
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.look.theme import Theme
@@ -96,7 +96,7 @@ class WhenPage(Page):
         self.off.setAccessibleName("Days off")
         self.off.editingFinished.connect(self._off_changed)
         self.off.setMinimumWidth(260)
-        out = (button("Write iCalendar …", self._ask_file), button("Sheet to print …", self._ask_sheet))
+        out = (button("Write iCalendar …", self._ask_file), *sheet_buttons(self.state, self, self.to_print))
         self.column.addWidget(row(text("Days off", wrap=False), self.off, *out))
         self.said = text(style="heading")
         self.column.addWidget(self.said)
@@ -211,15 +211,16 @@ class WhenPage(Page):
         if path:
             self.write_calendar(Path(path if path.endswith(".ics") else path + ".ics"))
 
-    def _ask_sheet(self) -> None:
+    def to_print(self) -> Sheet | None:
+        """The plan as a sheet; None, with a word, where nothing is laid."""
         study = self.state.study
         if study is None or (self.plan is None and not self._dated):
             self.state.trouble.emit("nothing is laid yet, so there is nothing to print; draw an order first")
-            return
+            return None
         coming = [SheetLine(what=x.job.label, time=f"{x.begin:%d.%m.%Y}") for x in self._dated]
         needed = needed_for(study, self.shelf.bench, self.shelf.parts)
         html = plan_sheet(study.question or study.name, self.plan or Plan((), 0, None), needed, coming)
-        ask_sheet(self.state, self, f"plan of {study.name}", html)
+        return f"plan of {study.name}", html
 
     def write_calendar(self, path: Path) -> None:
         """Write the plan as iCalendar."""

@@ -10,7 +10,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QKeyEvent
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QGridLayout, QLineEdit, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.acts.paper import ask_sheet
+from kuffin.app.acts.paper import Sheet, sheet_buttons
 from kuffin.app.acts.photojobs import add_photos
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import documents
@@ -184,7 +184,7 @@ class ChangeOverPage(PreparePage):
             lambda: self.edit(preparationedits.start_again, self.mount.id),
             "Takes all ticks back; notes stay",
         )
-        self.column.addWidget(row(self.ready, again, button("Sheet to print …", self._ask_sheet)))
+        self.column.addWidget(row(self.ready, again, *sheet_buttons(self.state, self, self.to_print)))
         self.column.addWidget(self.left)
         self.column.addWidget(text("Photos: drop them on a step, or here for the whole mount", style="muted"))
         self.photos = PhotoStrip(desk.state)
@@ -254,12 +254,13 @@ class ChangeOverPage(PreparePage):
             self.rows.append(made)
             self._list.addWidget(made)
 
-    def _ask_sheet(self) -> None:
+    def to_print(self) -> Sheet:
+        """The change-over as a sheet."""
         coming = f"{self.candidate.name}, round {self.mount.round}"
         sample = f"Sample {self.mount.sample.label}. " if self.mount.sample is not None else ""
         done = {r.task.key for r in self.rows if r.box.isChecked()}
         html = change_over_sheet(coming, f"{sample}{self._said.text()}", [r.task for r in self.rows], done)
-        ask_sheet(self.state, self, f"change-over of {coming}", html)
+        return f"change-over of {coming}", html
 
     def _focus(self, number: int) -> None:
         if number < len(self.rows):
