@@ -91,10 +91,12 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
     x = values[finite]
     middle = ndimage.median_filter(x, window, mode="nearest")
     away = np.abs(x - middle)
-    spread = _MAD * ndimage.median_filter(away, window, mode="nearest")
     typical = _MAD * float(np.median(few(away)))
-    limit = np.maximum(np.maximum(mads * spread, 0.75 * mads * typical), max(3 * quantum(x), 1e-9))
-    marked[finite[away > limit]] = True
+    far = np.flatnonzero(away > max(0.75 * mads * typical, 3 * quantum(x), 1e-9))
+    if far.size:  # only there the spread about it has to be known
+        around = np.clip(far[:, None] + np.arange(window) - window // 2, 0, x.size - 1)
+        spread = _MAD * np.median(away[around], axis=1)
+        marked[finite[far[away[far] > mads * spread]]] = True
     return marked
 
 
@@ -114,25 +116,31 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     step = np.diff(x)
     some = few(step)
     limit = max(mads * _MAD * float(np.median(np.abs(some - np.median(some)))), 3 * quantum(x), 1e-9)
-    before, after = step[:-1], -step[1:]
-    lone = (np.sign(before) == np.sign(after)) & (np.minimum(np.abs(before), np.abs(after)) > limit)
-    along = np.zeros(x.size, bool)
-    if companion is not None:
-        c = companion[finite]
-        cs = np.diff(c)
-        good = few(cs[np.isfinite(cs)])
-        noise = _MAD * float(np.median(np.abs(good - np.median(good)))) if good.size else 0.0
-        # it moves along: into the sample or, a little late, out of it
-        moved = np.fmax(np.sign(before) * cs[:-1], -np.sign(before) * cs[1:])
-        along[1:-1] = np.where(np.isfinite(moved), moved, 0.0) > max(2.5 * noise, 1e-9)
+    large = np.abs(step) > limit
+    lone = np.flatnonzero(large[:-1] & large[1:])
+    lone = lone[np.sign(step[lone]) == -np.sign(step[lone + 1])] + 1
     # what the part cannot read: an ended sensor (-40, 0, 127, 999.9) well outside everything else
     low, high = np.percentile(few(x), [1.0, 99.0])
     reach = max(0.25 * (high - low), limit)
-    outside = (x > high + reach) | (x < low - reach)
-    outside[1:-1] |= lone
-    far = (x > high + 3 * reach) | (x < low - 3 * reach)
-    marked[finite[outside & (~along | far)]] = True
+    odd = np.union1d(np.flatnonzero((x > high + reach) | (x < low - reach)), lone)
+    if companion is not None and odd.size:
+        far = (x[odd] > high + 3 * reach) | (x[odd] < low - 3 * reach)
+        odd = odd[far | ~_moves_along(odd, step, companion[finite])]
+    marked[finite[odd]] = True
     return marked
+
+
+def _moves_along(at: NDArray[np.intp], step: Array, companion: Array) -> Mask:
+    """Whether the companion moves with a trace at some of its samples: into the sample or, a little late, out of it."""
+    cs = np.diff(companion)
+    good = few(cs[np.isfinite(cs)])
+    noise = _MAD * float(np.median(np.abs(good - np.median(good)))) if good.size else 0.0
+    inside = (at > 0) & (at < step.size)
+    into = np.sign(step[at[inside] - 1])
+    moved = np.fmax(into * cs[at[inside] - 1], -into * cs[at[inside]])
+    along = np.zeros(at.size, bool)
+    along[inside] = np.where(np.isfinite(moved), moved, 0.0) > max(2.5 * noise, 1e-9)
+    return along
 
 
 class Boxes:
