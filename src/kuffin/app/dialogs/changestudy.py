@@ -7,7 +7,6 @@ from PySide6.QtWidgets import (
     QAbstractItemView,
     QDialog,
     QDialogButtonBox,
-    QDoubleSpinBox,
     QFormLayout,
     QHBoxLayout,
     QLineEdit,
@@ -19,14 +18,15 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import Form, text
 from kuffin.notebook.entities import Study
 
 _ID = Qt.ItemDataRole.UserRole
 
 
-def _number(value: float, low: float, high: float, suffix: str, decimals: int = 2) -> QDoubleSpinBox:
-    box = QDoubleSpinBox()
+def _number(value: float, low: float, high: float, suffix: str, decimals: int = 2) -> NumberSpin:
+    box = NumberSpin()
     box.setRange(low, high)
     box.setDecimals(decimals)
     box.setSuffix(suffix)

@@ -9,7 +9,6 @@ from PySide6.QtWidgets import (
     QComboBox,
     QDialog,
     QDialogButtonBox,
-    QDoubleSpinBox,
     QGridLayout,
     QHBoxLayout,
     QPushButton,
@@ -20,6 +19,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.dialogs.incoming import role_box
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.units import shown
@@ -65,7 +65,7 @@ class JoinLog(QDialog):
         self.clocks = QPushButton("By their clocks")
         self.clocks.clicked.connect(self._by_clocks)
         self.clocks.setEnabled(by_clocks(started_at, table.start) is not None)
-        self.lag = QDoubleSpinBox()
+        self.lag = NumberSpin()
         self.lag.setRange(-1e7, 1e7)
         self.lag.setDecimals(1)
         self.lag.setSuffix(" s")

@@ -10,7 +10,6 @@ from PySide6.QtWidgets import (
     QComboBox,
     QDialog,
     QDialogButtonBox,
-    QDoubleSpinBox,
     QFormLayout,
     QLineEdit,
     QPlainTextEdit,
@@ -19,6 +18,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.bench.undertest import KINDS, kind_under_test
@@ -58,7 +58,7 @@ class NewStudy(QDialog):
         self.pair.changed.connect(self._check)
         self.candidates = QPlainTextEdit()
         self.candidates.setTabChangesFocus(True)
-        self.margin = QDoubleSpinBox()
+        self.margin = NumberSpin()
         self.margin.setRange(0.05, 50.0)
         self.margin.setSingleStep(0.1)
         self.margin.setValue(1.0)

@@ -16,7 +16,7 @@ from kuffin.demo.wholestudy import HOURS, NAMES, build_whole_study
 if TYPE_CHECKING:
     from kuffin.app.frame.window import MainWindow
 
-_USUAL_HOURS = 24.0
+_USUAL_HOURS = 24
 
 
 def practise_study(window: MainWindow) -> None:
@@ -28,8 +28,9 @@ def practise_study(window: MainWindow) -> None:
     candidates, ok = QInputDialog.getInt(window, "Practise a whole study", "Candidates:", 3, 2, len(NAMES))
     if not ok:
         return
-    hours, ok = QInputDialog.getDouble(
-        window, "Practise a whole study", "Hours there are for it:", _USUAL_HOURS, *HOURS, 0
+    least, most = (int(h) for h in HOURS)
+    hours, ok = QInputDialog.getInt(
+        window, "Practise a whole study", "Hours there are for it:", _USUAL_HOURS, least, most
     )
     if ok:
         begin(window, secrets.randbelow(2**31), candidates, hours)

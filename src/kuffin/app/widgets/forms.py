@@ -8,7 +8,6 @@ from PySide6.QtCore import QAbstractItemModel, QModelIndex, QPersistentModelInde
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QComboBox,
-    QDoubleSpinBox,
     QHBoxLayout,
     QHeaderView,
     QLineEdit,
@@ -21,6 +20,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.widgets.flowrow import FlowRow
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import no_keys, text
 from kuffin.core.base.errors import BenchError
 
@@ -29,9 +29,9 @@ Index = QModelIndex | QPersistentModelIndex
 
 def number(
     low: float, high: float, suffix: str = "", decimals: int = 1, step: float = 1.0, name: str = ""
-) -> QDoubleSpinBox:
+) -> NumberSpin:
     """A number that must be there; it is taken when one leaves it or presses Enter."""
-    box = QDoubleSpinBox()
+    box = NumberSpin()
     box.setRange(low, high)
     box.setDecimals(decimals)
     box.setSingleStep(step)

@@ -7,7 +7,6 @@ from PySide6.QtWidgets import (
     QAbstractItemView,
     QCheckBox,
     QComboBox,
-    QDoubleSpinBox,
     QHBoxLayout,
     QHeaderView,
     QScrollArea,
@@ -22,6 +21,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, flowing, number, refill
 from kuffin.app.widgets.intervalplot import IntervalPlot
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.heat.normalise import SCHOOLS, default_school
 from kuffin.notebook import edits, planedits
@@ -52,7 +52,7 @@ class VerdictPage(QWidget):
         self.outcome.setMinimumContentsLength(10)
         self.outcome.setMaximumWidth(130)
         self.outcome.activated.connect(self._outcome_chosen)
-        self.margin = QDoubleSpinBox()
+        self.margin = NumberSpin()
         self.margin.setRange(0.05, 50.0)
         self.margin.setSingleStep(0.1)
         self.margin.setDecimals(2)

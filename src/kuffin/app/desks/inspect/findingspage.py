@@ -8,7 +8,6 @@ import numpy as np
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import (
-    QDoubleSpinBox,
     QGridLayout,
     QHBoxLayout,
     QListWidget,
@@ -25,6 +24,7 @@ from kuffin.app.desks.inspect.answers import AnswerBox
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.findingpicture import FindingPicture, Piece
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import empty, link_button, no_keys, plain_tip, rule, text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.units import shown
@@ -321,7 +321,7 @@ class FindingsPage(QWidget):
             row = QWidget()
             line = QHBoxLayout(row)
             line.setContentsMargins(0, 0, 0, 0)
-            box = QDoubleSpinBox()
+            box = NumberSpin()
             box.setRange(0.0, 10_000.0)
             box.setDecimals(2 if threshold.value < 1 else 1)
             box.setSuffix(f" {threshold.unit}")

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from PySide6.QtWidgets import QDoubleSpinBox, QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import empty, link_button, text
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Run
@@ -34,7 +35,7 @@ class JoinedLogs(QWidget):
             row = QWidget()
             line = QHBoxLayout(row)
             line.setContentsMargins(0, 0, 0, 0)
-            lag = QDoubleSpinBox()
+            lag = NumberSpin()
             lag.setRange(-1e7, 1e7)
             lag.setDecimals(1)
             lag.setSuffix(" s")

@@ -7,7 +7,7 @@ from dataclasses import replace
 from pathlib import Path
 
 from PySide6.QtCore import QDateTime
-from PySide6.QtWidgets import QCheckBox, QDateTimeEdit, QDoubleSpinBox, QFileDialog, QGridLayout, QLineEdit, QWidget
+from PySide6.QtWidgets import QCheckBox, QDateTimeEdit, QFileDialog, QGridLayout, QLineEdit, QWidget
 
 from kuffin.app.acts.paper import Sheet, sheet_buttons
 from kuffin.app.base.settings import documents
@@ -17,6 +17,7 @@ from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.daysheet import DaySheet
 from kuffin.app.widgets.forms import button, number, row
+from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import count, several
@@ -73,7 +74,7 @@ class WhenPage(Page):
         grid = QGridLayout(holder)
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setHorizontalSpacing(8)
-        self.days: list[tuple[QCheckBox, QDoubleSpinBox, QDoubleSpinBox]] = []
+        self.days: list[tuple[QCheckBox, NumberSpin, NumberSpin]] = []
         for d, name in enumerate(DAYS):
             on = QCheckBox(name[:3])
             on.setAccessibleName(f"At the bench on {name}s")

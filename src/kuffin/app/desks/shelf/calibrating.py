@@ -103,9 +103,18 @@ class Calibrating(QWidget):
     def ask_offset(self) -> None:
         """Ask for what is added to a channel."""
         if self._on.chosen_channel() is not None:
-            value, ok = QInputDialog.getDouble(self, "Offset", "What is added to what it reads:", 0.0, -1000, 1000, 3)
+            written, ok = QInputDialog.getText(self, "Offset", "What is added to what it reads:", text="0.0")
             if ok:
-                self._calibrate(Calibration(1.0, value, "typed"))
+                self.offset(written)
+
+    def offset(self, written: str) -> None:
+        """Add an amount to a channel."""
+        try:
+            value = float(written.replace(",", ".").replace("−", "-"))
+        except ValueError:
+            self._on.trouble.emit(f"“{written}” is no number; write what is added, such as −0.4")
+            return
+        self._calibrate(Calibration(1.0, value, "typed"))
 
     def ask_two_points(self) -> None:
         """Ask for two points."""
