@@ -113,7 +113,7 @@ def test_markup_is_text_on_every_desk(evil: MainWindow, at_rest: AtRest, tmp_pat
             assert widget.textFormat() == Qt.TextFormat.PlainText or not widget.text(), widget.text()
             seen += "<img" in widget.text()
         if isinstance(widget, QAbstractButton) and EVIL[:12] in widget.text():
-            assert "&&amp; &&" in widget.text()
+            assert "&&amp; &&" in " ".join(widget.text().split())  # a narrow table breaks it between its figures
         tip = widget.toolTip()
         assert "<img" not in tip, tip
     assert seen >= 5

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Collection, Mapping, Sequence
 
+from PySide6.QtCore import Qt
 from PySide6.QtGui import QActionGroup, QKeySequence, QResizeEvent, QShortcut
 from PySide6.QtWidgets import (
     QBoxLayout,
@@ -18,6 +19,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.base.settings import Settings
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.texts import no_keys
@@ -25,6 +27,7 @@ from kuffin.app.widgets.texts import no_keys
 PageList = Sequence[tuple[str, str, QWidget | Callable[[], QWidget]]]
 
 
+@guarded
 class PagedDesk(QWidget):
     """Pages with a row of names; Ctrl+PgUp and Ctrl+PgDown go from one to the next.
 
@@ -102,7 +105,7 @@ class PagedDesk(QWidget):
     def put_beside(self, key: str, widget: QWidget) -> None:
         """Show a page's own choices beside the names, while one is at it: the page itself begins with its picture."""
         self._beside_names[self.keys.index(key)] = widget
-        self._corner.addWidget(widget)
+        self._corner.addWidget(widget, 0, Qt.AlignmentFlag.AlignLeft)  # also where it goes below them
         widget.setVisible(self.page == key)
 
     def put_at_end(self, layout: QLayout) -> None:

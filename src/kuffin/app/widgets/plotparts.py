@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
@@ -59,10 +61,12 @@ class Bands(pg.GraphicsObject):  # type: ignore[misc]
 
 
 _MOST_SEEN = 3200
+_BEYOND = 0.5  # of what is seen, that is drawn at each side of it
 
 
 class LongLine:
-    """A channel that is drawn from ever coarser peaks the more of it is seen, so that long runs stay fluid.
+    """A channel that is drawn from ever coarser peaks the more of it is seen, and only as far as a little beyond what is seen, so that long
+    runs stay fluid.
 
     Parameters
     ----------
@@ -74,20 +78,29 @@ class LongLine:
         self._levels = {1: (minutes, values)}
         self._factor = 0
         self._span = max(float(minutes[-1] - minutes[0]), 1e-9) if minutes.size else 1e-9
-        self._item = plot.plot([], [], pen=pen, connect="finite", antialias=minutes.size < 4000)
+        self._from, self._to = math.inf, -math.inf  # minutes that are drawn
+        self._item = pg.PlotCurveItem(pen=pen, connect="finite", antialias=minutes.size < 4000)
+        plot.addItem(self._item, ignoreBounds=True)  # the rows say their own ranges
 
-    def fit(self, seen_minutes: float) -> None:
-        """Choose how coarse, by how many minutes are seen."""
+    def fit(self, begin: float, end: float) -> None:
+        """Choose how coarse, and what is drawn, by which minutes are seen."""
         minutes, values = self._levels[1]
+        seen_minutes = end - begin
         samples = minutes.size * min(seen_minutes / self._span, 1.0)
         factor = 1
         while 2 * samples / factor > _MOST_SEEN and factor < 4096:
             factor *= 4
-        if factor != self._factor:
-            self._factor = factor
-            if factor not in self._levels:
-                self._levels[factor] = peaks(minutes, values, factor)
-            self._item.setData(*self._levels[factor])
+        if factor == self._factor and self._from <= begin and end <= self._to:
+            return
+        self._factor = factor
+        if factor not in self._levels:
+            self._levels[factor] = peaks(minutes, values, factor)
+        at, drawn = self._levels[factor]
+        first, last = np.searchsorted(at, (begin - _BEYOND * seen_minutes, end + _BEYOND * seen_minutes))
+        first, last = max(int(first) - 1, 0), min(int(last) + 1, at.size)
+        self._from = -math.inf if first == 0 else float(at[first])
+        self._to = math.inf if last == at.size else float(at[last - 1])
+        self._item.setData(at[first:last], drawn[first:last])
 
 
 def add_usual_range(values: Array, lows: list[float], highs: list[float]) -> None:

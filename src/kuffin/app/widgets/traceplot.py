@@ -342,7 +342,7 @@ class TracePlot(QWidget):
     def _fit_lines(self) -> None:
         a, b = self.top.viewRange()[0]
         for line in self._long:
-            line.fit(b - a)
+            line.fit(a, b)
 
     # --- moving ----------------------------------------------------------------------------------------------------
 

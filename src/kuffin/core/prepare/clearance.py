@@ -20,7 +20,7 @@ STATES = (CONFLICT, TIGHT, UNKNOWN, FITS, NOT_BUILT)  # the worst first
 
 @dataclass(frozen=True)
 class SizeOf:
-    """A field of whatever part takes a slot, or a share of it; `times` is the field of a part that counts them, by slot and key.
+    """A field of whatever part takes a slot; `times` is the field of a part that counts them, by slot and key.
 
     Where it is `if_told`, it counts where it is told, and is not missed where it is not.
     """
@@ -29,7 +29,14 @@ class SizeOf:
     field: str
     times: tuple[str, str] | None = None
     if_told: bool = False
-    share: float = 1.0
+
+    share = 1.0  # of the field, that counts; no field of the record
+
+
+class HalfOf(SizeOf):
+    """Half of a field, as of a diameter about its middle."""
+
+    share = 0.5
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -124,7 +131,7 @@ CLEARANCES: tuple[Clearance, ...] = (
     Clearance(
         key="radiator ports' place",
         label="radiator's ports in the case",
-        takes=(SizeOf("case", "ports_blocked_mm"), SizeOf("fitting", "diameter_mm", share=0.5)),
+        takes=(SizeOf("case", "ports_blocked_mm"), HalfOf("fitting", "diameter_mm")),
         room=SizeOf("radiator", "port_from_end_mm"),
         said="what stands at that end and half a fitting take {takes}, and the middle of the radiator’s ports is {room} from its end",
     ),
