@@ -60,6 +60,14 @@ class Bands(pg.GraphicsObject):  # type: ignore[misc]
                 painter.fillRect(pg.QtCore.QRectF(a, seen.top(), max(b - a, 1e-6), seen.height()), self._brush)  # type: ignore[attr-defined]
 
 
+class _Curve(pg.PlotCurveItem):  # type: ignore[misc]
+    """A curve whose data keep their bounds while the view moves; the library works them out anew each time."""
+
+    def viewTransformChanged(self) -> None:
+        self._boundingRect = None  # it holds the pen's width, in the view's scale
+        self.prepareGeometryChange()
+
+
 _MOST_SEEN = 3200
 _BEYOND = 0.5  # of what is seen, that is drawn at each side of it
 
@@ -79,7 +87,7 @@ class LongLine:
         self._factor = 0
         self._span = max(float(minutes[-1] - minutes[0]), 1e-9) if minutes.size else 1e-9
         self._from, self._to = math.inf, -math.inf  # minutes that are drawn
-        self._item = pg.PlotCurveItem(pen=pen, connect="finite", antialias=minutes.size < 4000)
+        self._item = _Curve(pen=pen, connect="finite", antialias=minutes.size < 4000)
         plot.addItem(self._item, ignoreBounds=True)  # the rows say their own ranges
 
     def fit(self, begin: float, end: float) -> None:

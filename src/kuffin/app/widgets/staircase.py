@@ -94,9 +94,12 @@ class Staircase(Walked):
                 self.boxes.append(box)
             # the step's own figures stand inside the taller block, clear of the level's
             painter.setFont(figures_font(size * 0.98 * k, bold=step is worst))
-            spread = "" if live else f" ± {number(step.u95_k, 1)}"
+            spread = "" if live else f"± {number(step.u95_k, 1)} K"
             sign = "+" if step.rise_k >= 0 else ""
-            lines = [f"{sign}{number(step.rise_k, 1)}{spread} K"]
+            rise = f"{sign}{number(step.rise_k, 1)}"
+            lines = [f"{rise} {spread}" if spread else f"{rise} K"]
+            if spread and painter.fontMetrics().horizontalAdvance(lines[0]) > width - 8 - apart:
+                lines = [f"{rise} K", spread]  # a narrow step has no room for both beside each other
             if step.resistance_k_w is not None and not live:
                 lines.append(f"{number(step.resistance_k_w, 3)} K/W")
             if step is worst and len(self._steps) > 1 and not live:
