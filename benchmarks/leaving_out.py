@@ -1,8 +1,9 @@
-"""Leaving out a mount in a study of 8 × 6 mounts: the new verdict, against the bare least-squares fit."""
+"""Leaving out a mount in a study of 8 × 6 mounts: the new verdict, against SciPy's own comparison of the same numbers, and the bare fit."""
 
 from __future__ import annotations
 
 import numpy as np
+import scipy.stats
 
 from benchmarks.timing import in_turn, say
 from kuffin.core.compare import MountValue, compare
@@ -28,5 +29,16 @@ def report() -> None:
         keep = np.arange(48) != next(turn) % 48
         np.linalg.lstsq(design[keep], y[keep], rcond=None)
 
+    def tukey() -> None:
+        scipy.stats.tukey_hsd(*np.split(y, 8)).confidence_interval(0.95)
+
+    whole, tukeys = in_turn(verdict, tukey, 7)
+    say(
+        "leaving out one of 8 × 6 mounts, 28 pairs judged",
+        whole,
+        tukeys,
+        "scipy.stats.tukey_hsd with its intervals",
+        "≤ 0.1",
+    )
     ours, theirs = in_turn(verdict, fit, 200)
     say("leaving out one of 8 × 6 mounts, 28 pairs judged", ours, theirs, "the bare fit", "≤ 5")

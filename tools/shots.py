@@ -13,8 +13,6 @@ from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 
-import numpy as np
-from PIL import Image
 from PySide6.QtWidgets import QApplication
 
 from kuffin.app.base.settings import Settings
@@ -23,13 +21,12 @@ from kuffin.app.look import theme as looks
 from kuffin.app.look.application import application
 from kuffin.demo import practising
 from kuffin.demo.cards import card_runs
+from kuffin.demo.halfyear import NAME as HALF_A_YEAR
 from kuffin.demo.practising import draw as drawn
 from kuffin.demo.quiet import NAME as QUIET
 from kuffin.demo.shipped import unpack_demo
 from kuffin.notebook import answering, edits, planedits, preparationedits
-from kuffin.simulated.prints import draw_print
 from kuffin.simulated.station import as_csv
-from kuffin.verdict.planbasis import order_of
 
 
 def settle_down(app: QApplication, window: MainWindow, least: float = 0.3) -> None:
@@ -93,30 +90,6 @@ def prepare(window: MainWindow, shoot: Callable[[str], None]) -> None:
     page._note(page.rows[1].task.key, "about 20 mL stayed in")
     window.prepare.go("changeover")
     shoot("prepare-changeover")
-
-
-def prints(window: MainWindow, shoot: Callable[[str], None], place: Path) -> None:
-    """A study of pastes with a print on both sides of one mount."""
-    window.studies.begin_study("Which paste spreads best on booth seven?", "paste", ["Chalk", "Marl", "Loam"], 0.5, 3)
-    settle_down(QApplication.instance(), window)
-    window.plan.order.draw()
-    settle_down(QApplication.instance(), window)
-    page = window.prepare.contact
-    for seed, mount in ((12, 0), (31, 1), (44, 2)):
-        window.prepare.choose(order_of(window.state.study)[mount].id)
-        for side in ("block", "die"):
-            drawn = draw_print(np.random.default_rng(seed), aspect=1.3)
-            path = place / f"{side}.png"
-            Image.fromarray(drawn.image).save(path)
-            page.keep(width_mm=13.0, height_mm=10.0)
-            page.take_photo(side, str(path))
-            settle_down(QApplication.instance(), window)
-            page.mark(side, drawn.corners)
-            settle_down(QApplication.instance(), window)
-            seed += 3
-    window.show_desk("Prepare")
-    window.prepare.go("print")
-    shoot("prepare-print")
 
 
 def until(app: QApplication, true: Callable[[], object]) -> None:
@@ -190,7 +163,7 @@ def compare(app: QApplication, window: MainWindow, shoot: Callable[[str], None])
 
 
 def sweeps(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) -> None:
-    """Radiators along their loudness, a recording of one, and what parts restrict."""
+    """Radiators along their loudness, a recording of one, and pastes over half a year."""
     assert window.state.notebook is not None and window.state.study is not None
     before = window.state.study.id
     window.state.choose_study(next(s.id for s in window.state.notebook.studies() if s.name == QUIET))
@@ -205,13 +178,15 @@ def sweeps(app: QApplication, window: MainWindow, shoot: Callable[[str], None]) 
     settle_down(app, window, 1.0)
     shoot("inspect-sound")
     window.inspect.paged.go("run")
+    window.state.choose_study(next(s.id for s in window.state.notebook.studies() if s.name == HALF_A_YEAR))
+    settle_down(app, window)
+    window.show_desk("Compare")
+    window.compare.go("ageing")
+    settle_down(app, window)
+    shoot("compare-ageing")
+    window.compare.go("verdict")
     window.state.choose_study(before)
     settle_down(app, window)
-    window.show_desk("Shelf")
-    window.shelf_desk.go("restriction")
-    settle_down(app, window)
-    shoot("shelf-restriction")
-    window.shelf_desk.go("parts")
 
 
 def cards(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[str], None], save: Path) -> None:
@@ -295,6 +270,10 @@ def main(folder: Path) -> None:
         window.compare.verdict._explain_pair(len(window.compare.verdict.pairs.selectedRanges()), 0)
         shoot("working")
         window.working.hide()
+        window.compare.go("rounds")
+        settle_down(app, window)
+        shoot("compare-rounds")
+        window.compare.go("verdict")
         compare(app, window, shoot)
         sweeps(app, window, shoot)
         plan(window, shoot)
@@ -303,7 +282,6 @@ def main(folder: Path) -> None:
         window.shelf_page.look_at(next(p.id for p in window.shelf.parts if p.name == "Reed"))
         shoot("shelf")
         bench(app, window, shoot)
-        prints(window, shoot, place)
         window.state.choose_study(window.state.notebook.studies()[0].id)
         settle_down(app, window)
         run(app, window, shoot)

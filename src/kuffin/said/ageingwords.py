@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import datetime as dt
 
+from kuffin.core.base.days import day_words
 from kuffin.core.base.numbers import number
 from kuffin.core.compare.ageing import SO_FAR, STEP, AgedReading, Ageing
 from kuffin.core.compare.pairwords import digits_for, several
@@ -16,11 +17,6 @@ def time_words(days: float) -> str:
     if days < 1.5:
         return several(round(days * 24), "hour")
     return several(round(days), "day") if days < 120 else f"{round(days / 30.4)} months"
-
-
-def day_words(at: dt.datetime) -> str:
-    """A day: ``3 March 2026``."""
-    return f"{at.day} {at:%B %Y}"
 
 
 def aged_words(m: AgedMount, baseline: str, unit: str = "K") -> str:

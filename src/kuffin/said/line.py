@@ -6,6 +6,7 @@ import datetime as dt
 from collections import Counter
 from dataclasses import dataclass
 
+from kuffin.core.base.days import day_words
 from kuffin.core.base.pointers import ASKS, points_to
 from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.undertest import kind_under_test
@@ -25,7 +26,7 @@ from kuffin.core.compare.whichisbest import which_is_best
 from kuffin.core.findings import together
 from kuffin.core.heat.normalise import School
 from kuffin.notebook.entities import Mount
-from kuffin.said.ageingwords import aged_words, day_words, due_words
+from kuffin.said.ageingwords import aged_words, due_words
 from kuffin.said.whatnextwords import as_good_words, stop_words
 from kuffin.verdict.ageing import ageing_of, due_rechecks, rest_ends
 from kuffin.verdict.chosenoutcomes import instead_of

@@ -14,6 +14,7 @@ from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.base.days import day_words
 from kuffin.core.plan.schedule import DAYS, Hours, Laid, Plan
 
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
@@ -45,7 +46,7 @@ class DaySheet(Painted):
         spoken = (
             ""
             if plan is None
-            else "; ".join(f"{p.job.label}: {p.begin:%d.%m. %H:%M} to {p.end:%H:%M}" for p in plan.laid)
+            else "; ".join(f"{p.job.label}: {day_words(p.begin)} {p.begin:%H:%M} to {p.end:%H:%M}" for p in plan.laid)
         )
         self.setAccessibleDescription(spoken)
         self.setMinimumWidth(int(_LEFT + _LEAST * len(self._days())) if self._days() else 200)

@@ -109,10 +109,16 @@ class FigureTable(QWidget):
         self._grid.setHorizontalSpacing(_TIGHT_SPACE if room == _TIGHT else _SPACE)
         for i in range(12):
             self._grid.setColumnMinimumWidth(i, self._width(i, room))
-            grows = room != _WIDE and i > 0 and self._wraps(i, room)
-            self._grid.setColumnStretch(i, 2 if i == self._takes_rest else int(grows))
+            grows = i == self._takes_rest or (room != _WIDE and i > 0 and self._wraps(i, room))
+            self._grid.setColumnStretch(i, self._longest(i) if grows else 0)  # who has more to say gets more room
         if self._takes_rest is None and (room == _WIDE or not self._words):
             self._grid.setColumnStretch(columns, 1)
+
+    def _longest(self, column: int) -> int:
+        """The longest cell of a column on one line, in tens of px."""
+        if not self.cells or column >= len(self.cells[0]):
+            return 0
+        return 1 + max(self.fontMetrics().horizontalAdvance(row[column]) for row in self.cells) // 10
 
     def _whole(self, room: int) -> int:
         """What the table takes with so much room, px."""

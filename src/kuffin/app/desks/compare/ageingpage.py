@@ -15,6 +15,7 @@ from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import flowing, number, row
 from kuffin.app.widgets.texts import empty, no_keys, text
+from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import number as written
 from kuffin.core.compare.ageing import STEP, Ageing, log_time
@@ -22,7 +23,7 @@ from kuffin.core.compare.pairwords import digits_for
 from kuffin.core.plan.rechecks import USUAL_DAYS, Rechecks, days_written
 from kuffin.notebook import planedits
 from kuffin.notebook.entities import Mount
-from kuffin.said.ageingwords import aged_words, ageing_working, day_words, due_words
+from kuffin.said.ageingwords import aged_words, ageing_working, due_words
 from kuffin.verdict.ageing import AgedMount, StudyAgeing, ageing_of, due_rechecks, rechecks_of
 
 _PURPOSE = (

@@ -19,6 +19,7 @@ from kuffin.app.widgets.daysheet import DaySheet
 from kuffin.app.widgets.forms import button, number, row
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
@@ -218,7 +219,7 @@ class WhenPage(Page):
         if study is None or (self.plan is None and not self._dated):
             self.state.trouble.emit("nothing is laid yet, so there is nothing to print; draw an order first")
             return None
-        coming = [SheetLine(what=x.job.label, time=f"{x.begin:%d.%m.%Y}") for x in self._dated]
+        coming = [SheetLine(what=x.job.label, time=day_words(x.begin)) for x in self._dated]
         needed = needed_for(study, self.shelf.bench, self.shelf.parts)
         html = plan_sheet(study.question or study.name, self.plan or Plan((), 0, None), needed, coming)
         return f"plan of {study.name}", html

@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QInputDialog, QVBoxLayout, QWidget
 
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import BenchError
 from kuffin.core.bench.calibration import Calibration, level, two_points
 from kuffin.core.compare.pairwords import number
@@ -59,7 +60,7 @@ class Calibrating(QWidget):
         except BenchError as error:
             self._on.trouble.emit(str(error))
             return
-        how = f"zero check of {dt.date.today():%d.%m.%Y}"
+        how = f"zero check of {day_words(dt.date.today())}"
         instruments = []
         for instrument in self._on.setup.instruments:
             channels = tuple(
