@@ -20,6 +20,7 @@ from kuffin.core.plan.design import Model
 
 Array = NDArray[np.float64]
 _DRAWS, _SEED = 2000, 23
+_MOST_NEAREST = 5  # that are looked at beside the leader, one fewer each time; and all that are open
 LOOKED_AHEAD = (1, 2, 3, 4, 6, 9)  # rounds
 LEAST_CHANCE = 0.04  # of an answer, by as many rounds as are looked at: under it a choice is not worth proposing
 
@@ -106,12 +107,13 @@ def round_choices(
     if not pairs or found.scatter[0] <= 0:
         return []
     best, others = _leader_and_open(found, pairs)
-    sets = [(best, *others[:i]) for i in range(len(others), 0, -1)]
+    sizes = sorted({len(others), *range(1, min(len(others), _MOST_NEAREST) + 1)}, reverse=True)
+    sets = [(best, *others[:i]) for i in sizes]
     everyone = tuple(c.name for c in found.candidates)
     if set(everyone) != set(sets[0]):
         sets.append(everyone)
     if found.rounds <= 1:  # where rounds are blocks, a mount alone is confounded with its day
-        sets += [(n,) for n in (best, *others)]
+        sets += [(n,) for n in (best, *others[:_MOST_NEAREST])]
     out = []
     for names in sets:
         hour = sum(minutes[n] for n in names) / 60
