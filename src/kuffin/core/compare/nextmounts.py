@@ -21,6 +21,7 @@ from kuffin.core.plan.design import Model
 Array = NDArray[np.float64]
 _DRAWS, _SEED = 2000, 23
 _MOST_NEAREST = 5  # that are looked at beside the leader, one fewer each time; and all that are open
+_MOST_WORKED_OUT = 8  # critical values
 LOOKED_AHEAD = (1, 2, 3, 4, 6, 9)  # rounds
 LEAST_CHANCE = 0.04  # of an answer, by as many rounds as are looked at: under it a choice is not worth proposing
 
@@ -169,10 +170,10 @@ def _chance(found: Comparison, names: Sequence[str], rounds: int, level: float) 
         theirs = squared[:, [first]]
         dfs = np.median((squared + theirs) ** 2 / (squared**2 / dfs + theirs**2 / dfs[first]), axis=0)
     family = Model(k, found.rounds > 1, found.reference is not None)
-    together = np.array([family.critical(level, float(d)) for d in dfs])
+    together = _for_each(dfs, lambda d: family.critical(level, d))
     apart, same = np.array([own_critical(level, float(d)) for d in dfs]).T
     if found.reference is not None:
-        apart, same = together, np.array([family.critical(2 * level - 1, float(d)) for d in dfs])
+        apart, same = together, _for_each(dfs, lambda d: family.critical(2 * level - 1, d))
     itself = np.arange(k) == leader[:, None]
     out, ahead, alike = gap > together * se, gap > apart * se, gap + same * se < (found.margin or 0.0)
     if (
@@ -189,6 +190,16 @@ def _chance(found: Comparison, names: Sequence[str], rounds: int, level: float) 
     asked = np.array([c.name in names for c in found.candidates])
     staying = float((~out & ~answered[:, None])[:, asked].mean())
     return float(answered.mean()), (1 + staying) / 2 if rounds > 1 else 1.0
+
+
+def _for_each(dfs: Array, critical: Callable[[float], float]) -> Array:
+    """A critical value for each candidate's degrees of freedom: once for those that are alike; of many that differ, a few are worked out
+    and the rest read off between them, as it is nearly straight over 1/df."""
+    each, where = np.unique(dfs, return_inverse=True)
+    if each.size > _MOST_WORKED_OUT:
+        at = np.linspace(1 / each[-1], 1 / each[0], _MOST_WORKED_OUT)
+        return np.interp(1 / dfs, at, [critical(float(1 / x)) for x in at])
+    return np.array([critical(float(d)) for d in each])[where]
 
 
 def _later(found: Comparison, more: Array, rounds: int) -> tuple[Array, Array, Array]:
