@@ -34,7 +34,6 @@ from kuffin.verdict.claims import JudgedClaim
 from kuffin.verdict.looks import look_tag, outlook
 from kuffin.verdict.runreadings import limit_seen
 from kuffin.verdict.study import StudyVerdict
-from kuffin.verdict.whatnext import what_next
 
 
 @dataclass(frozen=True)
@@ -381,7 +380,7 @@ def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str,
         number_ = max((max(done, default=0) for name, done in rounds.items() if name not in behind), default=1)
     name, pair = open_[0]
     hint = f"{to_settle(pair, found)}: {best} and {name}"
-    told = what_next(v)
+    told = v.next_mounts
     if told is not None and told.hardly:
         as_good = which_is_best(found).behind is not None
         what = f"say that no other beats {best} by what matters" if as_good else "say how near they are"

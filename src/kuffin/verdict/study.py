@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
-from typing import Any
+from functools import cached_property
+from typing import TYPE_CHECKING, Any
 
 from kuffin.core.bench.conditions import Condition
 from kuffin.core.bench.outcomes import Outcome
@@ -26,6 +27,9 @@ from kuffin.verdict.looks import LooksSoFar, looks_so_far
 from kuffin.verdict.openfindings import OpenFinding, about_the_study, answers_of, findings_of
 from kuffin.verdict.outcomes import MountReading, OutcomeResult, readings_under
 from kuffin.verdict.recordedsound import sounds_of
+
+if TYPE_CHECKING:
+    from kuffin.verdict.whatnext import WhatNext
 
 Progress = Callable[[int, int], None]
 
@@ -68,6 +72,14 @@ class StudyVerdict:
     baseline: BaselineChart | None = None
     corrected: bool = False
     claims: tuple[JudgedClaim, ...] = ()
+
+    @cached_property
+    def next_mounts(self) -> WhatNext | None:
+        """What to mount next (`what_next`), drawn when it is first asked for: with many candidates that takes seconds, so a window asks
+        where it judges, in the background."""
+        from kuffin.verdict.whatnext import what_next  # which stands on this module
+
+        return what_next(self)
 
     @property
     def study_id(self) -> int:

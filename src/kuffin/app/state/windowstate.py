@@ -15,6 +15,7 @@ from kuffin.core.findings import Finding
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
 from kuffin.reading.runresult import RunResult
+from kuffin.said.line import verdict_line
 from kuffin.verdict.outcomes import MountReading
 from kuffin.verdict.study import StudyVerdict, judge
 
@@ -140,7 +141,11 @@ class State(QObject):
                 if result.findings and time.monotonic() - begun > _PATIENCE_S:
                     job.show((run.mount_id, result.findings))
 
-            return judge(notebook, study, lambda done, total: job.report(done / total), seen)
+            verdict = judge(notebook, study, lambda done, total: job.report(done / total), seen)
+            verdict_line(
+                verdict
+            )  # what its Next takes to draw is drawn here and kept, so that the window does not wait for it
+            return verdict
 
         def done(verdict: object) -> None:
             if generation == self._generation and isinstance(verdict, StudyVerdict):

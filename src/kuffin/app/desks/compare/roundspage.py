@@ -22,7 +22,7 @@ from kuffin.said.whatnextwords import choice_working, proposal_words
 from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.schoolflips import verdict_words
 from kuffin.verdict.study import StudyVerdict
-from kuffin.verdict.whatnext import WhatNext, margin_to_accept, round_slots, what_next
+from kuffin.verdict.whatnext import WhatNext, margin_to_accept, round_slots
 
 _PURPOSE = (
     "Rounds says whether it is enough, and what the next round could still change. It needs two candidates with mounts."
@@ -122,7 +122,7 @@ class RoundsPage(RenewedPage):
         """What is proposed, and what else could be mounted; it is drawn off the window's thread."""
 
         def work(_job: Task) -> WhatNext | None:
-            return what_next(verdict)
+            return verdict.next_mounts
 
         def done(told: object) -> None:
             if self.state.verdict is verdict:
