@@ -13,6 +13,7 @@ from typing import Any
 from kuffin.core.base.csvtext import cell
 from kuffin.core.base.csvtext import plain as plain_cell
 from kuffin.core.base.errors import BenchError, NotebookError
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.parts import KINDS, kind_of, read_field, show_field
 from kuffin.notebook.entities import Part, Sample
 from kuffin.notebook.store import Notebook
@@ -154,7 +155,7 @@ def _part(written: Mapping[str, str], fields: Mapping[str, str], samples: str) -
         raise NotebookError("a part needs a name")
     price = str(written.get("price") or "").strip()
     try:
-        amount = float(price.replace(",", ".")) if price else None
+        amount = typed_number(price) if price else None
     except ValueError:
         raise NotebookError(f"the price “{price}” is no number") from None
     values: dict[str, Any] = {

@@ -14,6 +14,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.dialogs.askingreadings import ask_how
 from kuffin.app.dialogs.importlogs import ImportLogs
 from kuffin.app.dialogs.incoming import Incoming, incoming
+from kuffin.app.dialogs.newstudy import files_of
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError, OpenReading
 from kuffin.core.bench.devices import Cooled
@@ -39,12 +40,7 @@ class Importer(QObject):
 
     def add(self, paths: list[str], candidate: str = "", round_number: int = 0) -> None:
         """Read files (and the files of folders), then ask."""
-        files = [
-            f
-            for p in paths
-            for f in (sorted(x for x in Path(p).iterdir() if x.is_file()) if Path(p).is_dir() else [Path(p)])
-        ]
-        files = [f for f in files if f.suffix != ".kuffin"]
+        files = [f for f in map(Path, files_of(paths)) if f.suffix != ".kuffin"]
         if not files:
             return
 

@@ -11,7 +11,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, choice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.numbers import number
+from kuffin.core.base.numbers import number, typed_number
 from kuffin.core.base.units import canonical_unit, shown
 from kuffin.core.bench.roles import ROLES, SIGNALS
 from kuffin.core.bench.writtenfigures import read_figure, taken_apart, with_emissivity
@@ -181,7 +181,7 @@ class TypeReadings(QDialog):
 
     def _minutes(self) -> float | None:
         try:
-            return float(self.minutes.text().replace(",", ".")) if self.minutes.text().strip() else None
+            return typed_number(self.minutes.text()) if self.minutes.text().strip() else None
         except ValueError:
             return None
 

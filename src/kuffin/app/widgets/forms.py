@@ -23,6 +23,7 @@ from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import no_keys, text
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.numbers import typed_number
 
 Index = QModelIndex | QPersistentModelIndex
 
@@ -74,11 +75,11 @@ class NumberLine(QLineEdit):
         ------
         BenchError
         """
-        written = self.text().strip().replace(",", ".").removesuffix(self.unit).strip()
+        written = self.text().strip().removesuffix(self.unit).strip()
         if not written:
             return None
         try:
-            found = float(written)
+            found = typed_number(written)
         except ValueError:
             raise BenchError(f"{self.accessibleName() or 'this'}: “{written}” is no number") from None
         if not self._low <= found <= self._high:

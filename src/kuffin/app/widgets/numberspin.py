@@ -8,6 +8,7 @@ from PySide6.QtGui import QValidator
 from PySide6.QtWidgets import QDoubleSpinBox
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.numbers import typed_number
 
 _TYPED = re.compile(r"[-−+]?\d*[.,]?\d*")
 
@@ -38,7 +39,7 @@ class NumberSpin(QDoubleSpinBox):
 
     def valueFromText(self, text: str) -> float:
         try:
-            return float(self._bare(text).replace(",", ".").replace("−", "-"))
+            return typed_number(self._bare(text))
         except ValueError:  # its special text, or nothing yet
             return self.minimum() if self.specialValueText() else self.value()
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+
 
 def number(x: float, digits: int = 1) -> str:
     """A number for a sentence, with a true minus.
@@ -13,6 +15,23 @@ def number(x: float, digits: int = 1) -> str:
     if written.startswith("-") and not written.strip("-0."):
         written = written[1:]  # a minus in front of nothing
     return written.replace("-", "−")
+
+
+def typed_number(written: str) -> float:
+    """A number as people type it: with decimal comma or point, and either minus.
+
+    Raises
+    ------
+    ValueError
+        Where it is none; what is not finite is none either.
+
+    >>> typed_number(" −0,4 "), typed_number("1.5")
+    (-0.4, 1.5)
+    """
+    found = float(written.replace(",", ".").replace("−", "-"))
+    if not math.isfinite(found):
+        raise ValueError(f"{written} is not finite")
+    return found
 
 
 def begun(said: str) -> str:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.partfields import MOST_KPA, Field, PartKind
 
 METALS = ("copper", "brass", "nickel plate", "chrome plate", "aluminium", "stainless steel", "silver", "zinc", "tin")
@@ -310,7 +311,7 @@ def read_field(field: Field, written: str) -> float | str | list[str] | None:
         return None
     if field.kind == "number":
         try:
-            value = float(written.replace(",", ".").removesuffix(field.unit).strip())
+            value = typed_number(written.removesuffix(field.unit).strip())
         except ValueError:
             raise BenchError(f"{field.label}: “{written}” is no number") from None
         if not field.low <= value <= field.high:

@@ -8,6 +8,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.numbers import typed_number
 from kuffin.notebook import planedits
 from kuffin.notebook.photos import photos_by_part
 from kuffin.verdict.inthehand import InTheHand, hand_table, in_the_hand, marks_of
@@ -97,10 +98,10 @@ class HandSection(QWidget):
         else:
             candidate = self.found[column - 1].candidate_id
             given = {c: x for c, x in marks[name].items() if c != candidate}
-            value = content.strip().replace(",", ".")
+            value = content.strip()
             if value:
                 try:
-                    given[candidate] = float(value)
+                    given[candidate] = typed_number(value)
                 except ValueError:
                     given[candidate] = -1.0
                 if not 0 <= given[candidate] <= 10:

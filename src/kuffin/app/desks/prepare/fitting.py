@@ -12,6 +12,7 @@ from kuffin.app.widgets.padmap import PadMap
 from kuffin.app.widgets.screws import ScrewPicture
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.prepare.fill import dew_point_c, metal_warnings
@@ -240,7 +241,7 @@ class FitPage(PreparePage):
                 kept[at][_PRINT] = "" if written == _NOT_LOOKED else written
             else:
                 blank = column == 2 and not written
-                kept[at][column] = written if column == 0 else None if blank else float(written.replace(",", "."))
+                kept[at][column] = written if column == 0 else None if blank else typed_number(written)
         except ValueError:
             self.state.trouble.emit(f"“{content}” is no number")
             self.show_now()

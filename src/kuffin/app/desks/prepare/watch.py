@@ -15,6 +15,7 @@ from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.numbers import typed_number
 from kuffin.logs.table import ToldOfLog
 
 
@@ -94,7 +95,7 @@ class WatchedTable(QWidget):
     def _written(self, at: int, column: int, content: str) -> None:
         rows = [list(r) for r in self.rows]
         try:
-            value = float(content.replace(",", ".")) if content.strip() else None
+            value = typed_number(content) if content.strip() else None
         except ValueError:
             self._page.state.trouble.emit(f"“{content}” is no number")
             self.show_rows(self.rows, self.began)

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.app.widgets.stageline import Phase
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.leading import MEASURING, SETTLING, WAITING
 from kuffin.core.bench.limits import SILENT
 from kuffin.core.compare.pairwords import joined
@@ -123,10 +123,9 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
 def as_number(written: str) -> float | None:
     """What a person typed as a number, with a point or a comma; None where it is none."""
     try:
-        found = float(written.replace(",", "."))
+        return typed_number(written)
     except ValueError:
         return None
-    return found if math.isfinite(found) else None
 
 
 def band(now: Now, carried_on: bool) -> tuple[str, str]:

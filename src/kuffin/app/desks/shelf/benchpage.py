@@ -19,6 +19,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.devices import USUAL_DEVICES
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.prepare.fill import loop_volume_ml, metal_warnings
@@ -240,7 +241,7 @@ class BenchPage(Page):
             now[at] = now[at]._replace(part_id=self._parts()[written])
         elif column == 2:
             try:
-                length = float(written.replace(",", ".")) if written.strip() else None
+                length = typed_number(written) if written.strip() else None
             except ValueError:
                 length = -1.0
             if length is not None and not 0 < length <= 20_000:

@@ -13,6 +13,7 @@ from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.calibration import Calibration, level, two_points
 from kuffin.core.compare.pairwords import number
 
@@ -111,7 +112,7 @@ class Calibrating(QWidget):
     def offset(self, written: str) -> None:
         """Add an amount to a channel."""
         try:
-            value = float(written.replace(",", ".").replace("−", "-"))
+            value = typed_number(written)
         except ValueError:
             self._on.trouble.emit(f"“{written}” is no number; write what is added, such as −0.4")
             return
@@ -130,7 +131,7 @@ class Calibrating(QWidget):
     def two_points(self, written: str) -> None:
         """Calibrate the chosen channel by two points: read, true, read, true."""
         try:
-            values = [float(v) for v in written.replace(",", ".").replace(";", " ").split()]
+            values = [typed_number(v) for v in written.replace(";", " ").split()]
             if len(values) != 4:
                 raise ValueError
             self._calibrate(two_points(*values))

@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
@@ -154,7 +155,7 @@ class Measuring(QWidget):
             value = next((u for u in _UNITS if shown(u) == value), value)
         elif key not in {"name", "calibrated_on"}:
             try:
-                value = float(value.replace(",", ".")) if value else (None if key == "full_scale" else 0.0)
+                value = typed_number(value) if value else (None if key == "full_scale" else 0.0)
             except ValueError:
                 self._trouble.emit(f"“{written}” is no number")
                 self.show_bench(self._bench)

@@ -23,6 +23,7 @@ from kuffin.app.state.livereading import LiveReading
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.numbers import typed_number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.calibration import Within
 from kuffin.core.bench.devices import USUAL_DEVICES
@@ -333,7 +334,7 @@ class ThisComputer(QWidget):
             elif column == 2:
                 changed = replace(instrument, where=content)
             elif column == 3:
-                changed = replace(instrument, interval_s=float(content.removesuffix("s").replace(",", ".")))
+                changed = replace(instrument, interval_s=typed_number(content.removesuffix("s")))
             elif column == 4:
                 changed = replace(instrument, baud=int(content))
             else:
