@@ -14,7 +14,7 @@ from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
-from kuffin.core.base.days import day_words
+from kuffin.core.base.days import day_words, short_day
 from kuffin.core.plan.schedule import DAYS, Hours, Laid, Plan
 
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
@@ -97,11 +97,11 @@ class DaySheet(Painted):
         for i, day in enumerate(days):
             x = _LEFT + i * width
             painter.setPen(t.color("ink"))
-            painter.drawText(
-                QRectF(x, 2, width, 17), Qt.AlignmentFlag.AlignHCenter, DAYS[day.weekday()][: 3 if width < 110 else 9]
-            )
+            letters = 3 if width < 110 else 9  # of a day's and a month's name
+            painter.drawText(QRectF(x, 2, width, 17), Qt.AlignmentFlag.AlignHCenter, DAYS[day.weekday()][:letters])
             painter.setPen(t.color("muted"))
-            painter.drawText(QRectF(x, 18, width, 16), Qt.AlignmentFlag.AlignHCenter, f"{day.day}.{day.month}.")
+            number, month = short_day(day).split()
+            painter.drawText(QRectF(x, 18, width, 16), Qt.AlignmentFlag.AlignHCenter, f"{number} {month[:letters]}")
             if self._hours.of(day) is None:
                 painter.fillRect(QRectF(x + 2, _TOP, width - 4, height), QColor(t.levels[0]))
         for laid in self._plan.laid:

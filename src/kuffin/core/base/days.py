@@ -26,4 +26,13 @@ def day_words(at: dt.date) -> str:
     >>> day_words(dt.datetime(2026, 3, 3, 9, 30))
     '3 March 2026'
     """
-    return f"{at.day} {_MONTHS[at.month - 1]} {at.year}"
+    return f"{short_day(at)} {at.year}"
+
+
+def short_day(at: dt.date) -> str:
+    """A day of a year that is known.
+
+    >>> short_day(dt.date(2026, 12, 1))
+    '1 December'
+    """
+    return f"{at.day} {_MONTHS[at.month - 1]}"

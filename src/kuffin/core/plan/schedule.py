@@ -6,6 +6,7 @@ import datetime as dt
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import BenchError
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
@@ -157,7 +158,7 @@ def _next_start(at: dt.datetime, minutes: float, hours: Hours, label: str) -> dt
 
 
 def _when(moment: dt.datetime) -> str:
-    return f"{DAYS[moment.weekday()]} {moment.day}.{moment.month}.{moment.year}, {moment:%H:%M}"
+    return f"{DAYS[moment.weekday()]} {day_words(moment)}, {moment:%H:%M}"
 
 
 def days_between(first: dt.date, last: dt.date) -> Iterable[dt.date]:

@@ -10,6 +10,7 @@ from itertools import groupby
 
 from jinja2 import Environment, PackageLoader, StrictUndefined
 
+from kuffin.core.base.days import day_words
 from kuffin.core.compare.pairwords import several
 from kuffin.core.plan.schedule import DAYS, Plan
 from kuffin.core.prepare.cautions import ABOUT, CAUTIONS
@@ -82,7 +83,7 @@ def plan_sheet(question: str, plan: Plan, needed: Sequence[str], coming: Sequenc
             )
             for one in laid
         )
-        parts.append(SheetPart(title=f"{DAYS[day.weekday()]} {day.day}.{day.month}.{day.year}", lines=lines))
+        parts.append(SheetPart(title=f"{DAYS[day.weekday()]} {day_words(day)}", lines=lines))
     if coming:
         parts.append(SheetPart(title="Later, left in place", lines=tuple(coming)))
     if needed:

@@ -19,7 +19,7 @@ from kuffin.app.widgets.daysheet import DaySheet
 from kuffin.app.widgets.forms import button, number, row
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
-from kuffin.core.base.days import day_words
+from kuffin.core.base.days import day_words, short_day
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
@@ -48,7 +48,7 @@ class WhenPage(Page):
         self._dated: tuple[Laid, ...] = ()  # rechecks, each at its time
         self.begin, self.deadline = QDateTimeEdit(), QDateTimeEdit()
         for box, name in ((self.begin, "First mount not before"), (self.deadline, "Deadline")):
-            box.setDisplayFormat("ddd d.M.yyyy  HH:mm")
+            box.setDisplayFormat("ddd d MMM yyyy  HH:mm")
             box.setCalendarPopup(True)
             box.setMinimumWidth(208)
             box.setKeyboardTracking(False)
@@ -171,7 +171,7 @@ class WhenPage(Page):
             if done and self._dated:
                 return "All mounts are made; what stays in place is tested again, below."
             return "Everything planned is done." if done else "No mount is planned yet: draw an order first."
-        end = f"{DAYS[plan.end.weekday()]} {plan.end.day}.{plan.end.month}., {plan.end:%H:%M}"
+        end = f"{DAYS[plan.end.weekday()]} {short_day(plan.end)}, {plan.end:%H:%M}"
         what = f"{several(jobs, 'mount').capitalize()} to do; the last one ends on {end}."
         if plan.deadline is None:
             return what
