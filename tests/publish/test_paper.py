@@ -48,7 +48,9 @@ def test_a_change_over_tells_each_step_with_its_whole_caution() -> None:
 
 def test_a_plan_tells_its_days_and_what_is_needed(demo_notebook: Notebook) -> None:
     said = words_of(plan_sheet("Which?", lay(JOBS, WEEK, MONDAY), ["Reed, sample A", "Rill (coolant), 2 times"]))
-    assert said.index("Monday 7 December 2026") < said.index("Reed, round 1, sample A") < said.index("09:00 change over")
+    assert (
+        said.index("Monday 7 December 2026") < said.index("Reed, round 1, sample A") < said.index("09:00 change over")
+    )
     assert "Tuesday 8 December 2026" in said and "<b>Rush & Co</b>" in said and "Rill (coolant), 2 times" in said
     study = demo_notebook.study(1)
     needed = needed_for(study, None, [])
