@@ -10,6 +10,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QApplication
 from pytestqt.qtbot import QtBot
 
+from kuffin.app.base.collecting import set_loaded_apart
 from kuffin.app.base.settings import Settings
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
@@ -21,6 +22,7 @@ def qapp() -> object:
     """The application, dressed as it starts."""
     app = application()
     looks.apply(app, looks.LIGHT)
+    set_loaded_apart()
     return app
 
 

@@ -61,11 +61,13 @@ def run(notebook: str | None = None, demo: bool = False, files: Sequence[str] = 
     early.show()
     app.processEvents()
 
+    from kuffin.app.base.collecting import set_loaded_apart
     from kuffin.app.base.endsignals import EndSignals
     from kuffin.app.base.faults import Faults
     from kuffin.app.base.secondstart import SecondStart, door
     from kuffin.app.frame.window import MainWindow
 
+    set_loaded_apart()
     window = MainWindow(settings)
     EndSignals(window, window.leave)
     Faults(window, window.state.trouble.emit)

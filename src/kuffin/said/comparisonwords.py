@@ -33,14 +33,14 @@ def title(v: StudyVerdict, outcome: Outcome) -> str:
     return outcome.label[:1].upper() + outcome.label[1:]
 
 
-def pair_rows(result: OutcomeResult) -> list[PairRow]:
-    """The table of pairs, settled ones first."""
+def pair_rows(result: OutcomeResult, most: int | None = None) -> list[PairRow]:
+    """The table of pairs, settled ones first; no more than `most` of them."""
     found = result.comparison
     if found is None:
         return []
     unit = result.outcome.difference_unit
     rows = []
-    for pair in found.pairs:
+    for pair in sorted(found.pairs, key=lambda p: (not p.settled, p.p))[:most]:
         digits = digits_for(pair.high - pair.low)
         words = pair_said(pair, found, result.outcome)
         if not pair.settled:  # the interval stands beside it already
@@ -57,7 +57,7 @@ def pair_rows(result: OutcomeResult) -> list[PairRow]:
                 open=not pair.settled,
             )
         )
-    return sorted(rows, key=lambda r: (r.open, r.pair.p))
+    return rows
 
 
 def school_warnings(v: StudyVerdict, shown: OutcomeResult) -> list[str]:

@@ -90,4 +90,4 @@ def grid_outcomes(evidence: Evidence) -> list[Outcome]:
 
 def instead_of(v: StudyVerdict) -> list[Outcome]:
     """What can be compared instead of a temperature that a limit held: the clock that was held, a score, a rate of frames."""
-    return [o for o in possible_outcomes(v.evidence) if o.higher_is_better and o.noticed]
+    return [o for o in v.possible_outcomes if o.higher_is_better and o.noticed]

@@ -9,7 +9,7 @@ from typing import TYPE_CHECKING
 from kuffin.core.base.leads import Where
 from kuffin.core.bench.outcomes import FACTS, Outcome
 from kuffin.core.bench.roles import spoken
-from kuffin.core.compare import CandidateResult, Comparison
+from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import best_of
 from kuffin.core.heat.normalise import School
 from kuffin.verdict.baseline import with_baseline
@@ -59,12 +59,13 @@ def row_label(outcome: Outcome) -> str:
     return spoken(outcome.part) if isinstance(outcome, School) else outcome.label
 
 
-def behind(outcome: Outcome, found: Comparison, one: CandidateResult) -> tuple[float, float, float]:
-    """A candidate's low, mean and high behind the best one's mean: the further, the worse."""
+def behind_best(outcome: Outcome, found: Comparison) -> dict[str, tuple[float, float, float]]:
+    """Each candidate's low, mean and high behind the best one's mean, the further, the worse; bounds are left out."""
     best = found.candidate(best_of(found)).mean
+    told = [c for c in found.candidates if not c.bound]
     if outcome.higher_is_better:
-        return best - one.high, best - one.mean, best - one.low
-    return one.low - best, one.mean - best, one.high - best
+        return {c.name: (best - c.high, best - c.mean, best - c.low) for c in told}
+    return {c.name: (c.low - best, c.mean - best, c.high - best) for c in told}
 
 
 def small_by(outcome: Outcome, found: Sequence[Comparison]) -> float:
@@ -80,7 +81,7 @@ def reach(outcome: Outcome, found: Sequence[Comparison]) -> tuple[float, float]:
     one = small_by(outcome, found)
     below, most = 0.1 * one, 0.2 * one
     for comparison in found:
-        each = [behind(outcome, comparison, c) for c in comparison.candidates if not c.bound]
+        each = list(behind_best(outcome, comparison).values())
         spread = max((mean for _, mean, _ in each), default=0.0)
         most = max([most, *(min(high, 2 * spread + 3 * one) for _, _, high in each)])
         below = max([below, *(min(-low, 3 * one) for low, _, _ in each)])

@@ -81,6 +81,13 @@ class StudyVerdict:
 
         return what_next(self)
 
+    @cached_property
+    def possible_outcomes(self) -> list[Outcome]:
+        """The outcomes that some run tells (`possible_outcomes`), looked up once."""
+        from kuffin.verdict.chosenoutcomes import possible_outcomes  # which stands on this module
+
+        return possible_outcomes(self.evidence)
+
     @property
     def study_id(self) -> int:
         """Whose verdict it is."""

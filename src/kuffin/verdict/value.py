@@ -11,7 +11,6 @@ from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import digits_for, number, span
 from kuffin.notebook.entities import Bench, Part, Study
 from kuffin.reading.configurations import built_loop, own_places
-from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.outcomes import OutcomeResult
 
 if TYPE_CHECKING:
@@ -154,5 +153,5 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
 
 def noticed(v: StudyVerdict) -> list[OutcomeResult]:
     """What a user would notice beside the temperature (clock, score, loudness, numbers told), where it was recorded."""
-    found = [v.by(o.key) for o in possible_outcomes(v.evidence) if o.noticed and o.key != v.outcome.key]
+    found = [v.by(o.key) for o in v.possible_outcomes if o.noticed and o.key != v.outcome.key]
     return [r for r in found if r.comparison is not None and len({x.value for x in r.comparison.mounts}) > 1]

@@ -1,20 +1,18 @@
 """Long work off the window's thread, with progress and cancel.
 
 Qt objects live and die in the window's thread: a worker holds a plain `Task` only, and speaks through one signal of
-`Jobs`, which outlives every worker. Python's cycle collector would break that rule by tearing down old widgets in
-whichever thread it happens to run, so `collect_in_window_thread` takes it over.
+`Jobs`, which outlives every worker. That Python's cycle collector keeps to this rule is the work of `collecting`.
 """
 
 from __future__ import annotations
 
-import gc
 import time
 import traceback
 from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor, wait
 from typing import Any
 
-from PySide6.QtCore import QCoreApplication, QObject, Qt, QTimer, Signal
+from PySide6.QtCore import QObject, Qt, Signal
 
 from kuffin.core.base.errors import KuffinError
 
@@ -146,24 +144,3 @@ class Jobs(QObject):
         for job in self.running:
             job.cancel()
         wait(list(self._futures.values()), timeout=10)
-
-
-def collect_in_window_thread(app: QCoreApplication) -> QTimer:
-    """Let Python's cycle collector run in the window's thread only, between events."""
-    gc.disable()
-    timer = QTimer(app)
-    timer.setInterval(1000)
-
-    def collect() -> None:
-        young, middle, old = gc.get_count()
-        thresholds = gc.get_threshold()
-        if old > thresholds[2]:
-            gc.collect()
-        elif middle > thresholds[1]:
-            gc.collect(1)
-        elif young > thresholds[0]:
-            gc.collect(0)
-
-    timer.timeout.connect(collect)
-    timer.start()
-    return timer

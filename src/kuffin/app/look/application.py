@@ -6,7 +6,7 @@ import sys
 
 from PySide6.QtWidgets import QApplication
 
-from kuffin.app.base.jobs import collect_in_window_thread
+from kuffin.app.base.collecting import collect_in_window_thread
 from kuffin.app.look import theme as looks
 
 
@@ -16,7 +16,9 @@ def application() -> QApplication:
     if app is None:
         app = QApplication(sys.argv[:1])
         collect_in_window_thread(app)
-        sys.setswitchinterval(0.001)  # the window gets its turn five times as soon while workers compute
+        sys.setswitchinterval(
+            0.00005
+        )  # the window gets its turn at once while workers compute, each time it comes back from Qt
     assert isinstance(app, QApplication)
     app.setApplicationName("Kuffin")
     app.setDesktopFileName("kuffin")

@@ -30,7 +30,7 @@ class ShelfState(QObject):
         self._asked_of: object = None
         state.notebook_changed.connect(self._forget)
         state.study_changed.connect(self.renew)
-        state.verdict_changed.connect(self._learn)
+        state.verdict_changed.connect(self.changed)
 
     def _forget(self) -> None:
         self._others, self._asked_of = [], None
@@ -48,21 +48,21 @@ class ShelfState(QObject):
         self.changed.emit()
 
     def _learn(self) -> None:
-        """Judge the notebook's other studies once, off the window's thread: a plan rests on their scatter too."""
+        """Judge the notebook's other studies once, off the window's thread, where something first rests on them."""
         notebook = self._state.notebook
-        if notebook is not None and self._state.verdict is not None and self._asked_of is not notebook:
-            self._asked_of = notebook
+        if notebook is None or self._state.verdict is None or self._asked_of is notebook:
+            return
+        self._asked_of = notebook
 
-            def work(_task: Task) -> list[StudyVerdict]:
-                return judged_studies(notebook)
+        def work(_task: Task) -> list[StudyVerdict]:
+            return judged_studies(notebook)
 
-            def done(found: list[StudyVerdict]) -> None:
-                if self._asked_of is self._state.notebook:
-                    self._others = found
-                    self.changed.emit()
+        def done(found: list[StudyVerdict]) -> None:
+            if self._asked_of is self._state.notebook:
+                self._others = found
+                self.changed.emit()
 
-            self._state.jobs.start("looking at earlier studies", work, done)
-        self.changed.emit()
+        self._state.jobs.start("looking at earlier studies", work, done)
 
     # --- of the study ----------------------------------------------------------------------------------------------
 
@@ -83,9 +83,9 @@ class ShelfState(QObject):
     def steps(self) -> tuple[Step, ...]:
         return steps_of(self.protocol)
 
-    @property
-    def verdicts(self) -> list[StudyVerdict]:
-        """All that is judged: this study as it is now, the others as they were."""
+    def judged(self) -> list[StudyVerdict]:
+        """All that is judged: this study as it is now, the others as they were; these are looked at where first asked for."""
+        self._learn()
         now = self._state.verdict
         if now is None:
             return self._others
@@ -93,11 +93,11 @@ class ShelfState(QObject):
 
     def scatter(self) -> AssumedScatter | None:
         """The scatter a plan assumes."""
-        return None if self._state.study is None else scatter_of(self._state.study, self.verdicts)
+        return None if self._state.study is None else scatter_of(self._state.study, self.judged())
 
     def durations(self) -> Durations | None:
         """How long things take."""
-        return None if self._state.study is None else durations(self._state.study, self.steps, self.verdicts)
+        return None if self._state.study is None else durations(self._state.study, self.steps, self.judged())
 
     def of_kind(self, *kinds: str) -> list[Part]:
         """The parts of some kinds."""

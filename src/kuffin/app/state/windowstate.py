@@ -142,9 +142,9 @@ class State(QObject):
                     job.show((run.mount_id, result.findings))
 
             verdict = judge(notebook, study, lambda done, total: job.report(done / total), seen)
-            verdict_line(
-                verdict
-            )  # what its Next takes to draw is drawn here and kept, so that the window does not wait for it
+            # what the window asks of it first, and keeps, is worked out here: the window does not wait for it
+            verdict_line(verdict)
+            _ = verdict.possible_outcomes
             return verdict
 
         def done(verdict: object) -> None:

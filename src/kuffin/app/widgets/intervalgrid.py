@@ -17,7 +17,7 @@ from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import best_of, number
-from kuffin.verdict.grid import Axes, Cell, behind, reach, row_label, small_by
+from kuffin.verdict.grid import Axes, Cell, behind_best, reach, row_label, small_by
 from kuffin.verdict.outcomes import OutcomeResult
 
 _PATIENCE_S = 0.02
@@ -193,7 +193,7 @@ class IntervalGrid(Walked):
         if found is None:
             self._paint_rough(painter, cell, area, at)
         else:
-            there = {c.name: c for c in found.candidates}
+            there, scale = {c.name: c for c in found.candidates}, behind_best(outcome, found)
             failed = result.failed() if result is not None else {}
             painter.save()
             painter.setClipRect(area.adjusted(-6, -4, 6, 4))
@@ -211,7 +211,7 @@ class IntervalGrid(Walked):
                     continue
                 m = mark(self._place.get(name, 0))
                 painter.setPen(QPen(tint(m, t), 2.2 if row > 10 else 1.4))
-                low, mean, high = behind(outcome, found, c)
+                low, mean, high = scale[name]
                 painter.drawLine(QPointF(at(low), y), QPointF(at(high), y))
                 draw(painter, m, t, QPointF(at(mean), y), min(5.5, row * 0.4))
             painter.restore()

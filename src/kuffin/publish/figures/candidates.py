@@ -83,7 +83,7 @@ def _alt_text(what: str, result: OutcomeResult) -> str:
         digits = digits_for((c.high - c.low) / 2)
         bound = "at least " if c.bound else ""
         rows.append(f"{name} {bound}{number(c.mean, digits)} {unit} ({span(c.low, c.high, unit, digits)})")
-    told = [r.verdict.rstrip(".") for r in pair_rows(result)[:6]]
+    told = [r.verdict.rstrip(".") for r in pair_rows(result, 6)]
     return f"{what}, best first: {'; '.join(rows)}. {'. '.join(told)}."
 
 

@@ -12,7 +12,7 @@ from kuffin.look.candidatemarks import mark
 from kuffin.publish.figures.basis import mounts_words
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import BuildStep, Drawing, Shown
-from kuffin.verdict.grid import Axes, Cell, behind, family_confidence, reach, row_label, small_by
+from kuffin.verdict.grid import Axes, Cell, behind_best, family_confidence, reach, row_label, small_by
 from kuffin.verdict.measuredconditions import measured_words
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
@@ -119,6 +119,7 @@ def _paint_cell(
     area.tick_params(labelsize=0.75 * canvas.point * size)
     canvas.line(area, [0, 0], [0, len(order)], colours.muted, 0.08)
     there, failed = {c.name: c for c in found.candidates}, result.failed()
+    scale = behind_best(outcome, found)
     for i, name in enumerate(order):
         c = there.get(name)
         instead = (
@@ -130,7 +131,7 @@ def _paint_cell(
             canvas.say(place, y + height * (i + 0.5) / len(order), instead, size=0.75 * size, colour=colours.muted)
         elif c is not None:
             m = mark(_place(candidates, name))
-            low, mean, high = behind(outcome, found, c)
+            low, mean, high = scale[name]
             canvas.line(area, [max(low, -ends[0]), min(high, ends[1])], [i + 0.5] * 2, m.on(colours.name), 0.14 * size)
             canvas.mark(area, mean, i + 0.5, m, 0.28 * size)
 

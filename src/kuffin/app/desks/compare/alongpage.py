@@ -37,7 +37,7 @@ from kuffin.verdict.along import (
     read_there,
     sweep_of,
 )
-from kuffin.verdict.chosenoutcomes import outcome_named, possible_outcomes
+from kuffin.verdict.chosenoutcomes import outcome_named
 from kuffin.verdict.grid import Cell, cell_result
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.unbeatensettings import settings_of
@@ -126,7 +126,7 @@ class AlongPage(RenewedPage):
             return
         self.show_purpose("")
         refill(self.axis, [(a.words, a.key) for a in axes], self.axis.currentData() or axes[0].key)
-        outcomes = [(o.label[:1].upper() + o.label[1:], o.key) for o in possible_outcomes(v.evidence) if not o.of_run]
+        outcomes = [(o.label[:1].upper() + o.label[1:], o.key) for o in v.possible_outcomes if not o.of_run]
         refill(self.outcome, outcomes, self.outcome.currentData() or v.outcome.key)
         self._draw(v)
 

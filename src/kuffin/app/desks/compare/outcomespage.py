@@ -19,7 +19,6 @@ from kuffin.app.widgets.texts import Opener, no_keys, plain_tip, text
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
-from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, where_is
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
@@ -145,7 +144,7 @@ class OutcomesPage(RenewedPage):
     def _fill_shown(self, verdict: StudyVerdict) -> None:
         menu, there = self.shown.menu(), {o.key for o in self._axes.outcomes}
         menu.clear()
-        for outcome in possible_outcomes(verdict.evidence):
+        for outcome in verdict.possible_outcomes:
             action = QAction(no_keys(outcome.label[:1].upper() + outcome.label[1:]), menu)
             action.setCheckable(True)
             action.setChecked(outcome.key in there)
@@ -153,7 +152,7 @@ class OutcomesPage(RenewedPage):
             action.setToolTip(plain_tip(outcome.normalised))
             action.toggled.connect(partial(self._show_outcome, outcome.key))
             menu.addAction(action)
-        asked = [o for o in possible_outcomes(verdict.evidence) if o.asked]
+        asked = [o for o in verdict.possible_outcomes if o.asked]
         for outcome in asked:
             action = QAction(no_keys(f"Less is better: {outcome.label}"), menu)
             action.setCheckable(True)

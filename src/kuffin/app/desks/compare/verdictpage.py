@@ -27,7 +27,6 @@ from kuffin.core.heat.normalise import SCHOOLS, default_school
 from kuffin.notebook import edits, planedits
 from kuffin.said import comparisonwords as model
 from kuffin.said.working import candidate_working, mount_working, pair_working
-from kuffin.verdict.chosenoutcomes import possible_outcomes
 from kuffin.verdict.outcomes import OutcomeResult
 
 MOST_PAIRS = 60  # listed on the page; forty candidates make 780
@@ -176,7 +175,7 @@ class VerdictPage(QWidget):
         about = verdict.outcome
         self.school.setCurrentIndex(keys.index(verdict.school.key))
         self.school.setVisible(about.key in keys)
-        others = [o for o in possible_outcomes(verdict.evidence) if o.key != verdict.school.key]
+        others = [o for o in verdict.possible_outcomes if o.key != verdict.school.key]
         kept = about if about.key in keys or about in others else None
         others += [about] if kept is None else []  # chosen, though no run tells it any more
         entries = [("temperature", None), *((o.label, o.key) for o in others)]
@@ -203,7 +202,7 @@ class VerdictPage(QWidget):
         self.foot.setText(foot)
 
     def _fill_pairs(self, result: OutcomeResult) -> None:
-        rows = model.pair_rows(result)[:MOST_PAIRS]
+        rows = model.pair_rows(result, MOST_PAIRS)
         self.pairs.setRowCount(len(rows))
         for i, row in enumerate(rows):
             for j, content in enumerate((row.names, row.difference, row.interval, row.verdict)):

@@ -14,7 +14,7 @@ from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Claim
 from kuffin.notebook.store import Notebook
 from kuffin.reading.evaluating import school_of
-from kuffin.verdict.chosenoutcomes import outcome_named, possible_outcomes
+from kuffin.verdict.chosenoutcomes import outcome_named
 from kuffin.verdict.partfacts import fact_named, fact_outcomes
 
 if TYPE_CHECKING:
@@ -79,9 +79,7 @@ class ClaimsTable(WritingTable):
     def _possible(self) -> dict[str, str]:
         """The outcomes that a claim can be about: label to key."""
         verdict = self._page.state.verdict
-        others = (
-            [] if verdict is None else [o for o in possible_outcomes(verdict.evidence) if o.key != verdict.school.key]
-        )
+        others = [] if verdict is None else [o for o in verdict.possible_outcomes if o.key != verdict.school.key]
         study = self._page.state.study
         facts = [] if study is None else fact_outcomes(study)
         return {TEMPERATURE: "", **{o.label: o.key for o in (*others, *facts)}}

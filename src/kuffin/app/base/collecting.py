@@ -1,0 +1,48 @@
+"""Python's cycle collector, kept to the window's thread and to moments that are not felt.
+
+Python would tear down old widgets in whichever thread its collector happens to run, so here it runs between the window's
+events only: often, so that it never has much to look through. What is loaded once (modules, classes) is set apart; all that
+has lived for long is looked through where it has grown: sooner while the window is not the one in use.
+"""
+
+from __future__ import annotations
+
+import gc
+
+from PySide6.QtCore import Qt, QTimer
+from PySide6.QtGui import QGuiApplication
+
+_EVERY_MS = 200
+_GROWN_IN_USE, _GROWN_UNUSED = 2.0, 1.1
+_FEW = 200_000  # objects: as many as an open notebook has; below that nothing is looked for
+
+
+def collect_in_window_thread(app: QGuiApplication) -> QTimer:
+    """Let the collector run between the events of `app` only."""
+    gc.disable()
+    lived = 0
+
+    def collect() -> None:
+        nonlocal lived
+        young, _, old = gc.get_count()
+        for_young, _, for_old = gc.get_threshold()
+        if young <= for_young:
+            return
+        if old and old % for_old == 0:
+            used = app.applicationState() == Qt.ApplicationState.ApplicationActive
+            if len(gc.get_objects(generation=2)) > (_GROWN_IN_USE if used else _GROWN_UNUSED) * max(lived, _FEW):
+                gc.collect()
+                lived = len(gc.get_objects(generation=2))
+                return
+        gc.collect(1)
+
+    timer = QTimer(app)
+    timer.setInterval(_EVERY_MS)
+    timer.timeout.connect(collect)
+    timer.start()
+    return timer
+
+
+def set_loaded_apart() -> None:
+    """What is in memory now stays: the collector need not look through it again."""
+    gc.freeze()
