@@ -110,6 +110,22 @@ def in_unit(channel: ChannelSetting, written: str) -> ChannelSetting:
     return replace(channel, unit=unit.canonical, quantity=unit.quantity, scale=unit.scale, shift=unit.offset, role=role)
 
 
+def typed_channels(written: str) -> tuple[ChannelSetting, ...]:
+    """What is typed during a run, from names with units in brackets: ``infrared spot [°C], score``.
+
+    Raises
+    ------
+    BenchError
+        Where a unit is none.
+    """
+    channels = []
+    for piece in written.split(","):
+        name, _, unit = piece.partition("[")
+        channel = ChannelSetting(source=name.strip(), name=name.strip())
+        channels.append(in_unit(channel, unit.strip(" ]")) if unit.strip(" ]") else channel)
+    return tuple(channels)
+
+
 def lasting_ports(root: Path = Path("/dev")) -> list[str]:
     """Serial ports, by their lasting names where they have one."""
     lasting = sorted((root / "serial" / "by-id").glob("*")) if (root / "serial" / "by-id").is_dir() else []

@@ -7,6 +7,7 @@ from pathlib import Path
 from typing import Any
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.wholefile import write_whole
 from kuffin.publish.spreadsheet import as_spreadsheet
 from kuffin.publish.tables import as_csv, as_json, finding_rows, readings_rows, verdict_rows
@@ -48,7 +49,7 @@ def write_preparations(preparations: Sequence[Preparation], path: Path) -> None:
         Where nothing was ticked or noted yet, or the file cannot be written.
     """
     if not preparations:
-        raise KuffinError("no mount of this study was prepared yet: nothing was ticked, noted or measured")
+        raise KuffinError(tr("no mount of this study was prepared yet: nothing was ticked, noted or measured"))
     write_whole(path, as_csv(preparation_rows(list(preparations))))
 
 
@@ -66,5 +67,5 @@ def write_picture(verdict: StudyVerdict, theme: str, path: Path) -> None:
 
     drawing = candidates_drawing(verdict, verdict.main)
     if drawing is None:
-        raise KuffinError("no mount of this study can be read yet, so there is nothing to draw")
+        raise KuffinError(tr("no mount of this study can be read yet, so there is nothing to draw"))
     write_whole(path, rendered(drawing, SIZES["wide"], GROUNDS[theme], path.suffix.removeprefix(".").lower()))

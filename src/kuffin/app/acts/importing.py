@@ -17,6 +17,7 @@ from kuffin.app.dialogs.incoming import Incoming, incoming
 from kuffin.app.dialogs.newstudy import files_of
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError, OpenReading
+from kuffin.core.base.language import tr
 from kuffin.core.bench.devices import Cooled
 from kuffin.logs.table import LogTable, ToldOfLog
 from kuffin.notebook import channels, edits
@@ -66,7 +67,11 @@ class Importer(QObject):
                     problems.append(str(error))
             return read, problems, still_open
 
-        label = f"reading {files[0].name}" if len(files) == 1 else f"reading {len(files)} logs"
+        label = (
+            tr("reading {name}", name=files[0].name)
+            if len(files) == 1
+            else tr("reading {files} logs", files=len(files))
+        )
 
         def done(found: tuple[list[LogTable], list[str], dict[Path, OpenReading]]) -> None:
             tables, problems, still_open = found
@@ -89,7 +94,7 @@ class Importer(QObject):
 
             return read_log(path, job.report, told)
 
-        self._state.jobs.start(f"reading {path.name}", work, done, failed)
+        self._state.jobs.start(tr("reading {name}", name=path.name), work, done, failed)
 
     def _ask_how(
         self,
@@ -146,8 +151,8 @@ class Importer(QObject):
         stem = Path(found.file).stem
         question, ok = QInputDialog.getText(
             self._window,
-            "A table of readings",
-            f"{said}\n\nIt becomes a study of its own. Its question:",
+            tr("A table of readings"),
+            tr("{told}\n\nIt becomes a study of its own. Its question:", told=said),
             text=f"{stem}?",
         )
         if ok and self._state.notebook is not None:
@@ -180,12 +185,14 @@ class Importer(QObject):
             self._own.remember(log.shape, channels.Remembered(log.roles, log.units, log.devices))
 
         def work(_job: Task) -> None:
-            label = f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs"
+            label = (
+                tr("add {file}", file=runs[0].table.file) if len(runs) == 1 else tr("add {runs} logs", runs=len(runs))
+            )
             with notebook.one_step(label, tell=False):
                 edits.add_logs(notebook, study.id, runs, tell=False)
                 tell_cooled(notebook, study, before, told)
 
-        self._state.jobs.start("adding the logs", work, lambda _: notebook.changed(), self._state.trouble.emit)
+        self._state.jobs.start(tr("adding the logs"), work, lambda _: notebook.changed(), self._state.trouble.emit)
 
 
 def _readings(path: Path) -> TableStudy | None:
@@ -201,9 +208,9 @@ def _readings(path: Path) -> TableStudy | None:
 def tell_cooled(notebook: Notebook, study: Study, before: Cooled, told: Cooled) -> None:
     """Keep whose die is asked about with the study, and what the loop cools with its bench."""
     if told.device != before.device:
-        edits.change_study(notebook, study.id, "say whose die is asked about", device=told.device)
+        edits.change_study(notebook, study.id, tr("say whose die is asked about"), device=told.device)
     if told.loop != before.loop:
         bench = study.bench_id or add_bench(notebook, "bench")
         if study.bench_id is None:
-            edits.change_study(notebook, study.id, "take the bench", bench_id=bench)
+            edits.change_study(notebook, study.id, tr("take the bench"), bench_id=bench)
         set_cooled(notebook, bench, told.loop)

@@ -14,6 +14,7 @@ from kuffin.app.base.settings import documents
 from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
 from kuffin.logs.table import LogTable, ToldOfLog
 from kuffin.notebook.entities import Run
 from kuffin.notebook.joinedlogs import join_log
@@ -33,7 +34,7 @@ class Joiner(QObject):
 
     def ask(self, run_id: int) -> None:
         """Ask for the file."""
-        path, _ = QFileDialog.getOpenFileName(self._window, "Join a log to this run", str(documents()))
+        path, _ = QFileDialog.getOpenFileName(self._window, tr("Join a log to this run"), str(documents()))
         if path:
             self.join(run_id, path)
 
@@ -55,7 +56,7 @@ class Joiner(QObject):
         def done(found: object) -> None:
             self._show(run, *found)  # type: ignore[misc]
 
-        asking_on(self._window, self._state, f"reading {Path(path).name}", work, done)
+        asking_on(self._window, self._state, tr("reading {name}", name=Path(path).name), work, done)
 
     def _show(self, run: Run, data: RunData, table: LogTable, found: Proposal) -> None:
         from kuffin.app.dialogs.joinlog import JoinLog

@@ -14,6 +14,7 @@ from kuffin.app.dialogs.binview import BinView
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import tell_meanwhile
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.notebook.heldfile import is_open
 from kuffin.notebook.store import SUFFIX, Notebook
 
@@ -52,7 +53,7 @@ class Notebooks(QObject):
         """Open a notebook; what goes wrong is said in the strip."""
         now = self._state.notebook
         if now is not None and now.path.exists() and Path(path).exists() and now.path.samefile(path):
-            self.said.emit(f"{now.path.name} is the notebook that is open here")
+            self.said.emit(tr("{name} is the notebook that is open here", name=now.path.name))
             return True
         if self._recording():
             return False
@@ -68,7 +69,7 @@ class Notebooks(QObject):
         """Whether a run is being recorded into the open notebook, which must then stay; it is said."""
         if self._busy():
             self._state.trouble.emit(
-                "a run is being recorded; stop it on the Run desk first, then open another notebook"
+                tr("a run is being recorded; stop it on the Run desk first, then open another notebook")
             )
         return self._busy()
 
@@ -76,16 +77,21 @@ class Notebooks(QObject):
         """Open the notebook that was open before; not one at which the last start broke off."""
         if self._settings.set_aside:
             self._state.trouble.emit(
-                f"of what the window remembers, some could not be used: {', '.join(self._settings.set_aside)}; the usual is "
-                "used instead"
+                tr(
+                    "of what the window remembers, some could not be used: {set_aside}; the usual is used instead",
+                    set_aside=", ".join(self._settings.set_aside),
+                )
             )
         broke_off = self._settings.value(_OPENING, "")
         recent = self._settings.recent
         if broke_off:
             self._settings.set_value(_OPENING, "")
             self._state.trouble.emit(
-                f"Kuffin ended without a word while it opened {Path(broke_off).name} last time, so it is not opened by "
-                "itself now; open it from the list below if you like, or a copy of it from before"
+                tr(
+                    "Kuffin ended without a word while it opened {name} last time, so it is not opened "
+                    "by itself now; open it from the list below if you like, or a copy of it from before",
+                    name=Path(broke_off).name,
+                )
             )
         elif recent:
             self.open_path(recent[0])
@@ -99,22 +105,29 @@ class Notebooks(QObject):
         self._loading = notebook
         self._see_whether_loaded()
         if notebook.damaged:
-            kept = f" The notebook as it was is kept as “{notebook.as_it_was.name}”." if notebook.as_it_was else ""
+            kept = (
+                tr(" The notebook as it was is kept as “{name}”.", name=notebook.as_it_was.name)
+                if notebook.as_it_was
+                else ""
+            )
             tell_meanwhile(
                 self._parent,
-                "Some of this notebook is damaged",
-                "What is damaged is set aside, the rest works:\n\n· "
+                tr("Some of this notebook is damaged"),
+                tr("What is damaged is set aside, the rest works:\n\n· ")
                 + "\n· ".join(notebook.damaged)
                 + "\n\n"
                 + kept.strip(),
             )
         if notebook.kept_before_update is not None:
             self.said.emit(
-                f"This notebook was of an older format and is now of the new one; it stays as it was in “{notebook.kept_before_update.name}”."
+                tr(
+                    "This notebook was of an older format and is now of the new one; it stays as it was in “{name}”.",
+                    name=notebook.kept_before_update.name,
+                )
             )
         if notebook.read_only:
             self._state.trouble.emit(
-                f"{notebook.path.name} is read-only: look at everything, but save a copy to change it"
+                tr("{name} is read-only: look at everything, but save a copy to change it", name=notebook.path.name)
             )
 
     def _see_whether_loaded(self) -> None:
@@ -144,14 +157,14 @@ class Notebooks(QObject):
         except KuffinError as error:
             self._state.trouble.emit(str(error))
         while notebook.news:
-            tell_meanwhile(self._parent, "The notebook's file", notebook.news.pop(0))
+            tell_meanwhile(self._parent, tr("The notebook's file"), notebook.news.pop(0))
             self._settings.remember(notebook.path)
             notebook.changed()
 
     def ask_open(self) -> None:
         """Ask for a notebook."""
         path, _ = QFileDialog.getOpenFileName(
-            self._parent, "Open a notebook", str(documents()), f"Kuffin notebooks (*{SUFFIX})"
+            self._parent, tr("Open a notebook"), str(documents()), tr("Kuffin notebooks (*{SUFFIX})", SUFFIX=SUFFIX)
         )
         if path:
             self.open_path(path)
@@ -159,7 +172,10 @@ class Notebooks(QObject):
     def new_notebook(self) -> bool:
         """Ask for a name and make an empty notebook."""
         path, _ = QFileDialog.getSaveFileName(
-            self._parent, "New notebook", str(documents() / f"notebook{SUFFIX}"), f"Kuffin notebooks (*{SUFFIX})"
+            self._parent,
+            tr("New notebook"),
+            str(documents() / f"notebook{SUFFIX}"),
+            tr("Kuffin notebooks (*{SUFFIX})", SUFFIX=SUFFIX),
         )
         if not path:
             return False
@@ -167,7 +183,7 @@ class Notebooks(QObject):
 
     def new_place(self) -> Path:
         """Where a notebook goes that nobody gave a name: beside the person's documents, under a name that is free."""
-        place = documents() / f"bench notebook{SUFFIX}"
+        place = documents() / tr("bench notebook{SUFFIX}", SUFFIX=SUFFIX)
         number = 2
         while place.exists():
             place = place.with_name(f"bench notebook {number}{SUFFIX}")
@@ -185,7 +201,13 @@ class Notebooks(QObject):
             self._state.trouble.emit(str(error))
             return False
         except OSError as error:
-            self._state.trouble.emit(f"{path.parent} cannot be made: {error.strerror}; choose another place")
+            self._state.trouble.emit(
+                tr(
+                    "{parent} cannot be made: {strerror}; choose another place",
+                    parent=path.parent,
+                    strerror=error.strerror,
+                )
+            )
             return False
         return True
 
@@ -202,7 +224,7 @@ class Notebooks(QObject):
             if self.open_path(path) and ready is not None:
                 ready(path)
 
-        self._state.jobs.start("preparing the demo", work, done, self._state.trouble.emit)
+        self._state.jobs.start(tr("preparing the demo"), work, done, self._state.trouble.emit)
 
     def open_practice(self, ready: Callable[[Path], None], build: Callable[[Path], None] | None = None) -> None:
         """Make and open a fresh practice notebook, then go on with `ready`."""
@@ -223,11 +245,11 @@ class Notebooks(QObject):
             if self.open_path(path):
                 ready(path)
 
-        self._state.jobs.start("preparing the practice bench", work, done, self._state.trouble.emit)
+        self._state.jobs.start(tr("preparing the practice bench"), work, done, self._state.trouble.emit)
 
     def ask_demo_logs(self) -> None:
         """Ask for a folder and write the demo's runs there as ordinary logs, to practise adding them."""
-        folder = QFileDialog.getExistingDirectory(self._parent, "Write the demo's logs into", str(documents()))
+        folder = QFileDialog.getExistingDirectory(self._parent, tr("Write the demo's logs into"), str(documents()))
         if folder:
             self.write_demo_logs(Path(folder))
 
@@ -240,13 +262,17 @@ class Notebooks(QObject):
                 return len(write_logs(folder))
             except OSError as error:
                 raise KuffinError(
-                    f"the logs could not be written into {folder} ({error.strerror}); choose another folder"
+                    tr(
+                        "the logs could not be written into {folder} ({strerror}); choose another folder",
+                        folder=folder,
+                        strerror=error.strerror,
+                    )
                 ) from None
 
         self._state.jobs.start(
-            "writing the demo's logs",
+            tr("writing the demo's logs"),
             work,
-            lambda n: self._state.wrote.emit(folder, f"{n} logs", "start a study and drop them on it"),
+            lambda n: self._state.wrote.emit(folder, tr("{n} logs", n=n), tr("start a study and drop them on it")),
             self._state.trouble.emit,
         )
 
@@ -256,7 +282,10 @@ class Notebooks(QObject):
         if notebook is None:
             return
         path, _ = QFileDialog.getSaveFileName(
-            self._parent, "Save a copy as", str(documents() / notebook.path.name), f"Kuffin notebooks (*{SUFFIX})"
+            self._parent,
+            tr("Save a copy as"),
+            str(documents() / notebook.path.name),
+            tr("Kuffin notebooks (*{SUFFIX})", SUFFIX=SUFFIX),
         )
         if path:
             self.save_copy_to(Path(path if path.endswith(SUFFIX) else path + SUFFIX))

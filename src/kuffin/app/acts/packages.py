@@ -12,10 +12,11 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import message
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import several
 
 PACKAGES = (".zip", "datapackage.json")  # how their files end
-_PRIVATE = "With notes, prices paid, labels of samples, paths of logs, photos, own marks and own words"
+_PRIVATE = mark("With notes, prices paid, labels of samples, paths of logs, photos, own marks and own words")
 
 
 class Packages:
@@ -32,17 +33,22 @@ class Packages:
             return
         box = message(
             self._parent,
-            "Raw data as a package",
-            "All runs of this study with their units, roles, bench and protocol: enough to come to the same verdict.",
+            tr("Raw data as a package"),
+            tr(
+                "All runs of this study with their units, roles, bench and protocol: enough to come "
+                "to the same verdict."
+            ),
         )
-        box.setInformativeText("What is private stays here, unless you send it along.")
-        everything = QCheckBox(_PRIVATE)
+        box.setInformativeText(tr("What is private stays here, unless you send it along."))
+        everything = QCheckBox(tr(_PRIVATE))
         box.setCheckBox(everything)
         box.setStandardButtons(QMessageBox.StandardButton.Ok | QMessageBox.StandardButton.Cancel)
         if box.exec() != QMessageBox.StandardButton.Ok:
             return
         name = f"{notebook.path.stem}-study-{study.id}.zip"
-        path, _ = QFileDialog.getSaveFileName(self._parent, "Raw data as a package", str(documents() / name), "*.zip")
+        path, _ = QFileDialog.getSaveFileName(
+            self._parent, tr("Raw data as a package"), str(documents() / name), "*.zip"
+        )
         if path:
             self.write(Path(path if path.endswith(".zip") else path + ".zip"), everything.isChecked())
 
@@ -60,16 +66,18 @@ class Packages:
             )
 
         self._state.jobs.start(
-            f"writing {path.name}",
+            tr("writing {name}", name=path.name),
             work,
-            lambda runs: self._state.wrote.emit(path.parent, f"{path.name} with {runs} runs", ""),
+            lambda runs: self._state.wrote.emit(
+                path.parent, tr("{name} with {runs} runs", name=path.name, runs=runs), ""
+            ),
             self._state.trouble.emit,
         )
 
     def ask(self) -> None:
         """Ask for a package and take it in."""
         path, _ = QFileDialog.getOpenFileName(
-            self._parent, "Take in a data package", str(documents()), "*.zip datapackage.json"
+            self._parent, tr("Take in a data package"), str(documents()), tr("*.zip datapackage.json")
         )
         if path:
             self.take_in(Path(path))
@@ -78,7 +86,7 @@ class Packages:
         """Put a package's study into the open notebook, and turn to it; another program's tables are looked at like logs."""
         notebook = self._state.notebook
         if notebook is None:
-            self._state.trouble.emit("open a notebook first; the package's study goes into it")
+            self._state.trouble.emit(tr("open a notebook first; the package's study goes into it"))
             return
 
         if self._tables is not None:
@@ -99,8 +107,12 @@ class Packages:
                 self._state.choose_study(found)
             else:
                 self._state.trouble.emit(
-                    f"{path.name} is another program's: {several(len(found), 'table')} to be read like logs"
+                    tr(
+                        "{name} is another program's: {found} to be read like logs",
+                        name=path.name,
+                        found=several(len(found), "table"),
+                    )
                 )
                 self._add_logs(found)
 
-        self._state.jobs.start(f"taking in {path.name}", work, done, self._state.trouble.emit)
+        self._state.jobs.start(tr("taking in {name}", name=path.name), work, done, self._state.trouble.emit)

@@ -13,6 +13,7 @@ from PySide6.QtWidgets import QFileDialog, QPushButton, QWidget
 from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button
+from kuffin.core.base.language import tr
 from kuffin.core.base.wholefile import write_whole
 
 Sheet = tuple[str, str]  # its name and its HTML
@@ -22,9 +23,11 @@ def sheet_buttons(state: State, parent: QWidget, sheet: Callable[[], Sheet | Non
     """Print and Sheet as PDF, of a sheet that is made when it is asked for; None: there is none, which has been said."""
     return (
         button(
-            "Print …", lambda: _with(sheet, lambda s: open_sheet(state, *s)), "Opens the sheet, to be printed there"
+            tr("Print …"),
+            lambda: _with(sheet, lambda s: open_sheet(state, *s)),
+            tr("Opens the sheet, to be printed there"),
         ),
-        button("Sheet as PDF …", lambda: _with(sheet, lambda s: _ask_sheet(state, parent, *s))),
+        button(tr("Sheet as PDF …"), lambda: _with(sheet, lambda s: _ask_sheet(state, parent, *s))),
     )
 
 
@@ -39,7 +42,7 @@ def _file_name(name: str) -> str:
 
 
 def _ask_sheet(state: State, parent: QWidget, name: str, html: str) -> None:
-    path, _ = QFileDialog.getSaveFileName(parent, "Sheet as PDF", str(documents() / _file_name(name)), "*.pdf")
+    path, _ = QFileDialog.getSaveFileName(parent, tr("Sheet as PDF"), str(documents() / _file_name(name)), "*.pdf")
     if path:
         target = Path(path if path.endswith(".pdf") else path + ".pdf")
         _set(state, target, html, lambda: state.wrote.emit(target.parent, target.name, ""))
@@ -51,9 +54,9 @@ def open_sheet(state: State, name: str, html: str) -> None:
 
     def opened() -> None:
         if QDesktopServices.openUrl(QUrl.fromLocalFile(str(path))):
-            state.said.emit(f"{path.name} is open: print it there")
+            state.said.emit(tr("{name} is open: print it there", name=path.name))
         else:
-            state.trouble.emit(f"the desktop has no program that opens PDF; the sheet is {path}")
+            state.trouble.emit(tr("the desktop has no program that opens PDF; the sheet is {path}", path=path))
 
     _set(state, path, html, opened)
 
@@ -64,4 +67,4 @@ def _set(state: State, path: Path, html: str, done: Callable[[], None]) -> None:
 
         write_whole(path, page_pdf(html))
 
-    state.jobs.start(f"setting {path.name}", work, lambda _: done(), state.trouble.emit)
+    state.jobs.start(tr("setting {name}", name=path.name), work, lambda _: done(), state.trouble.emit)

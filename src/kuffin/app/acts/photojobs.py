@@ -13,6 +13,7 @@ from PySide6.QtGui import QImage, QPixmap
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.notebook.photos import add_photo, open_photo, photo_data
 
 Added = list[tuple[str, int]]  # the file's path, and the photo's id
@@ -50,7 +51,7 @@ def add_photos(
             then(added)
 
     refused: list[str] = []
-    job = state.jobs.start("adding photos", work, refused.append, state.trouble.emit)
+    job = state.jobs.start(tr("adding photos"), work, refused.append, state.trouble.emit)
     job.ended.connect(ended)
     job.ended.connect(lambda: state.trouble.emit(refused[0]) if refused and refused[0] else None)
 
@@ -86,7 +87,7 @@ def load_photos(
         if refused:
             state.trouble.emit(refused)
 
-    job = state.jobs.start("opening photos", work, done, state.trouble.emit)
+    job = state.jobs.start(tr("opening photos"), work, done, state.trouble.emit)
     job.shown.connect(lambda found: show(*found))
     return job
 
@@ -102,7 +103,7 @@ def map_picture(png: str | None, times: int = 1) -> QPixmap:
     if not png:
         return QPixmap()
     try:
-        image = to_qt(open_photo(base64.b64decode(png), "a map", 192))
+        image = to_qt(open_photo(base64.b64decode(png), tr("a map"), 192))
     except (KuffinError, ValueError, TypeError):
         return QPixmap()
     return QPixmap.fromImage(image.scaledToHeight(96 * times, Qt.TransformationMode.SmoothTransformation))

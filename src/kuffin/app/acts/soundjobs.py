@@ -14,6 +14,7 @@ from PySide6.QtWidgets import QWidget
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.instruments.soundcard import SoundCard
 from kuffin.logs.audio import SOUNDS, samples_of, write_sound
 from kuffin.notebook import recordings
@@ -65,7 +66,7 @@ def add_recordings(
         if refused:
             state.trouble.emit("; ".join(refused))
 
-    job = state.jobs.start("listening to the recordings", work, lambda _: None, state.trouble.emit)
+    job = state.jobs.start(tr("listening to the recordings"), work, lambda _: None, state.trouble.emit)
     job.ended.connect(ended)
 
 
@@ -92,7 +93,7 @@ def record_now(
 
         add_recordings(state, [path], kept, **whose)
 
-    return state.jobs.start("recording sound", work, done, state.trouble.emit)
+    return state.jobs.start(tr("recording sound"), work, done, state.trouble.emit)
 
 
 def listen(state: State, card: SoundCard, attachment_id: int, channel: int, from_s: float = 0.0) -> None:
@@ -107,7 +108,7 @@ def listen(state: State, card: SoundCard, attachment_id: int, channel: int, from
         peak = float(abs(samples).max()) if samples.size else 0.0
         card.play(samples * (0.5 / peak if peak > 0 else 1.0), rate)  # quiet things are made loud enough to hear
 
-    state.jobs.start("playing the recording", work, lambda _: None, state.trouble.emit)
+    state.jobs.start(tr("playing the recording"), work, lambda _: None, state.trouble.emit)
 
 
 def ask_recordings(parent: QWidget) -> list[str]:
@@ -116,5 +117,5 @@ def ask_recordings(parent: QWidget) -> list[str]:
 
     from kuffin.app.base.settings import documents
 
-    paths, _ = QFileDialog.getOpenFileNames(parent, "Add recordings", str(documents()), SOUND_FILTER)
+    paths, _ = QFileDialog.getOpenFileNames(parent, tr("Add recordings"), str(documents()), SOUND_FILTER)
     return list(paths)

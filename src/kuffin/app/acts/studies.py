@@ -20,6 +20,7 @@ from kuffin.app.dialogs.onemount import OneMount
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
@@ -84,7 +85,7 @@ class Studies(QObject):
                 roles = []
             return guess_compared(roles, [Path(f).stem for f in files], shelf)
 
-        return self._state.jobs.start("looking into the logs", work, dialog.take_guess, self._state.trouble.emit)
+        return self._state.jobs.start(tr("looking into the logs"), work, dialog.take_guess, self._state.trouble.emit)
 
     def begin_study(self, question: str, kind: str, names: list[str], margin_k: float, rounds: int) -> None:
         """Start a study and put it on the desk."""
@@ -113,7 +114,7 @@ class Studies(QObject):
             self._state.attempt(edits.change_candidates, notebook, study.id, dialog.names())
         values = {k: v for k, v in dialog.values().items() if v != "" and v != getattr(study, k)}
         if values:
-            self._state.attempt(edits.change_study, notebook, study.id, "change the study", **values)
+            self._state.attempt(edits.change_study, notebook, study.id, tr("change the study"), **values)
 
     def ask_logs(self) -> None:
         """Ask for log files."""
@@ -122,9 +123,9 @@ class Studies(QObject):
     def ask_logs_for(self, candidate: str, round_number: int) -> None:
         paths, _ = QFileDialog.getOpenFileNames(
             self._parent,
-            f"Add logs{' of ' + candidate if candidate else ''}",
+            tr("Add logs of {candidate}", candidate=candidate) if candidate else tr("Add logs"),
             "",
-            "Logs (*.csv *.tsv *.txt *.log);;All files (*)",
+            tr("Logs (*.csv *.tsv *.txt *.log);;All files (*)"),
         )
         if paths:
             self.add_logs(paths, candidate, round_number)
@@ -145,9 +146,15 @@ class Studies(QObject):
         """Put the mount that is looked at into the bin."""
         mount, notebook = self._state.mount(), self._state.notebook
         if mount is None or notebook is None:
-            self._state.trouble.emit("choose a mount on the loom first")
+            self._state.trouble.emit(tr("choose a mount on the loom first"))
             return
-        self._state.attempt(edits.to_bin, notebook, Mount, mount.id, f"{mount.candidate.name}, round {mount.round}")
+        self._state.attempt(
+            edits.to_bin,
+            notebook,
+            Mount,
+            mount.id,
+            tr("{name}, round {round}", name=mount.candidate.name, round=mount.round),
+        )
 
     def bin_study(self) -> None:
         """Put the study into the bin."""
@@ -186,7 +193,7 @@ class Studies(QObject):
         if self._state.study is None or self._state.notebook is None:
             return
         name = f"{self._state.notebook.path.stem}-{what}{ending}"
-        path, _ = QFileDialog.getSaveFileName(self._parent, "Write out", str(documents() / name), f"*{ending}")
+        path, _ = QFileDialog.getSaveFileName(self._parent, tr("Write out"), str(documents() / name), f"*{ending}")
         if path:
             self.write_to(Path(path if path.endswith(ending) else path + ending), what)
 
@@ -200,7 +207,7 @@ class Studies(QObject):
         data.setHtml(as_html(verdict, rows))
         data.setText(as_markdown(verdict, rows))
         QApplication.clipboard().setMimeData(data)
-        self._state.said.emit(f"the table is copied, {len(rows)} rows: paste it into a page or a text")
+        self._state.said.emit(tr("the table is copied, {rows} rows: paste it into a page or a text", rows=len(rows)))
 
     def write_to(self, path: Path, what: str) -> None:
         """Write readings, verdicts or a picture to a file."""
@@ -208,7 +215,7 @@ class Studies(QObject):
         if what == "picture" and verdict is not None:
             name = self._theme().name
             self._state.jobs.start(
-                f"drawing {path.name}",
+                tr("drawing {name}", name=path.name),
                 lambda _job: write_picture(verdict, name, path),
                 lambda _: self._state.wrote.emit(path.parent, path.name, ""),
                 self._state.trouble.emit,

@@ -6,6 +6,7 @@ from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QWidget
 
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import MEASURED
 from kuffin.core.bench.roles import SIGNALS
 from kuffin.core.bench.undertest import kind_under_test
@@ -39,7 +40,7 @@ class Typist(QObject):
         if study is None or notebook is None:
             return
         if not study.live_candidates:
-            self._state.trouble.emit("this study has no candidates yet; name them on the Plan desk first")
+            self._state.trouble.emit(tr("this study has no candidates yet; name them on the Plan desk first"))
             return
         verdict = self._state.verdict
         conditions = [c.name for c in verdict.conditions] if verdict is not None else []

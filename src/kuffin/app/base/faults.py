@@ -11,6 +11,8 @@ from types import TracebackType
 
 from PySide6.QtCore import QObject, Signal
 
+from kuffin.core.base.language import tr
+
 _MOST = 50  # told; one that comes with every event must not fill the screen
 
 
@@ -33,7 +35,11 @@ class Faults(QObject):
             sys.__excepthook__(kind, error, where)
             return
         traceback.print_exception(kind, error, where)
-        said = f"a fault of Kuffin's own ({kind.__name__}: {str(error)[:200]}); what was kept is safe, go on elsewhere"
+        said = tr(
+            "a fault of Kuffin's own ({name}: {error}); what was kept is safe, go on elsewhere",
+            name=kind.__name__,
+            error=str(error)[:200],
+        )
         if said not in self._told and len(self._told) < _MOST:
             self._told.add(said)
             with contextlib.suppress(RuntimeError):  # the window is gone already

@@ -15,6 +15,7 @@ from typing import Any
 from PySide6.QtCore import QObject, Qt, Signal
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 
 _TELL_EVERY_S = 0.05
 
@@ -61,7 +62,12 @@ class Task:
             self._tell(self.number, "failed", str(error))
         except Exception as error:  # our own fault: say so plainly, keep the window alive
             traceback.print_exc()
-            sentence = f"{self.label} failed by a fault of Kuffin's own ({type(error).__name__}: {error})"
+            sentence = tr(
+                "{label} failed by a fault of Kuffin's own ({name}: {error})",
+                label=self.label,
+                name=type(error).__name__,
+                error=error,
+            )
             self._tell(self.number, "failed", sentence)
         finally:
             del work  # what the work holds on to is let go in the window's thread

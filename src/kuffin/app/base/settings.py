@@ -10,6 +10,8 @@ from pathlib import Path
 from platformdirs import user_cache_dir, user_config_dir, user_documents_dir
 from PySide6.QtCore import QByteArray, QSettings
 
+from kuffin.core.base.language import tr
+
 _MOST_RECENT = 8
 
 
@@ -25,7 +27,7 @@ class Settings:
         self.set_aside: list[str] = []  # settings that could not be used, in words
         self.store = QSettings(str(path), QSettings.Format.IniFormat)
         if self.store.status() == QSettings.Status.FormatError:
-            self._set_aside(f"{path.name} is damaged")
+            self._set_aside(tr("{name} is damaged", name=path.name))
 
     @property
     def recent(self) -> list[str]:
@@ -44,7 +46,7 @@ class Settings:
         found = self.store.value(key, default)
         if isinstance(found, str) and (among is None or found in among):
             return found
-        self._set_aside(f"“{key}” is “{str(found)[:40]}”")
+        self._set_aside(tr("“{key}” is “{found}”", key=key, found=str(found)[:40]))
         return default
 
     def _set_aside(self, what: str) -> None:
@@ -62,7 +64,7 @@ class Settings:
             found = math.nan
         if low <= found <= high:
             return found
-        self._set_aside(f"“{key}” is “{text[:40]}”")
+        self._set_aside(tr("“{key}” is “{text}”", key=key, text=text[:40]))
         return default
 
     def set_value(self, key: str, value: str) -> None:

@@ -14,6 +14,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import empty, plain_tip, text
+from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Attachment
 
 _HEIGHT = 64
@@ -55,7 +56,7 @@ class PhotoStrip(QWidget):
             self._labels[photo.id] = label
             if photo.id in self.small:
                 label.setPixmap(self.small[photo.id])
-            label.setAccessibleName(f"Photo {photo.name}")
+            label.setAccessibleName(tr("Photo {name}", name=photo.name))
             label.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
             label.customContextMenuRequested.connect(lambda at, i=photo.id, w=label: self._menu(w, at, i))
             self._row.addWidget(label)
@@ -76,7 +77,7 @@ class PhotoStrip(QWidget):
 
     def _menu(self, label: QLabel, at: object, photo_id: int) -> None:
         menu = QMenu(self)
-        menu.addAction("Put it into the bin", lambda: self.removed.emit(photo_id))
+        menu.addAction(tr("Put it into the bin"), lambda: self.removed.emit(photo_id))
         menu.popup(label.mapToGlobal(at))  # type: ignore[call-overload]
 
 
@@ -92,7 +93,7 @@ class CornerMarker(Painted):
         self.image = QImage()
         self.corners: list[tuple[float, float]] = []
         self._chosen: int | None = None
-        self.empty = "drop a photo here"
+        self.empty = tr("drop a photo here")
         self.setAccessibleName(name)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)

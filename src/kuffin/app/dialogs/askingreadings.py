@@ -11,24 +11,25 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.errors import OpenReading
+from kuffin.core.base.language import mark, tr
 from kuffin.logs.table import ToldOfLog
 
-DATE_WORDS = {"dm": "day first", "md": "month first", "ymd": "year first"}
+DATE_WORDS = {"dm": mark("day first"), "md": mark("month first"), "ymd": mark("year first")}
 _CHOICES = {
     "decimal": {
-        "a decimal comma: 31,512 is thirty-one and a half": ",",
-        "thousands: 31,512 is over thirty thousand": ".",
+        mark("a decimal comma: 31,512 is thirty-one and a half"): ",",
+        mark("thousands: 31,512 is over thirty thousand"): ".",
     },
     "dates": {words: order for order, words in DATE_WORDS.items()},
-    "time_unit": {"milliseconds": "ms", "seconds": "s", "minutes": "min", "hours": "h"},
+    "time_unit": {mark("milliseconds"): "ms", mark("seconds"): "s", mark("minutes"): "min", mark("hours"): "h"},
 }
 
 
 def ask_how(parent: QWidget, error: OpenReading, told: ToldOfLog) -> ToldOfLog | None:
     """Ask what a log leaves open; None where the person does not say."""
-    choices = _CHOICES[error.asks]
+    choices = {tr(words): told for words, told in _CHOICES[error.asks].items()}
     words, ok = QInputDialog.getItem(
-        parent, "This log can be read in two ways", plain_tip(f"{error}:"), list(choices), 0, False
+        parent, tr("This log can be read in two ways"), plain_tip(f"{error}:"), list(choices), 0, False
     )
     return replace(told, **{error.asks: choices[words]}) if ok else None
 

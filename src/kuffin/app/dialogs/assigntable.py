@@ -11,10 +11,11 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.widgets.settingsline import SettingsLine
 from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.base.language import mark, tr
 from kuffin.core.bench.testsettings import Value
 from kuffin.notebook.placing import MountChoice, MountThere
 
-_COLUMNS = ("log", "began", "belongs to", "mount", "tested under", "run with", "")
+_COLUMNS = (mark("log"), mark("began"), mark("belongs to"), mark("mount"), mark("tested under"), mark("run with"), "")
 _ROW, _MOST_ROWS = 33, 6
 _WITH, _SAID = 5, 6
 
@@ -28,8 +29,8 @@ class AssignTable(QTableWidget):
     def __init__(self, logs: Sequence[Incoming], candidates: Sequence[str], there: Sequence[MountThere]) -> None:
         super().__init__(len(logs), len(_COLUMNS))
         self._logs, self._candidates, self._there = logs, list(candidates), list(there)
-        self.setHorizontalHeaderLabels(list(_COLUMNS))
-        self.setAccessibleName("Logs to add")
+        self.setHorizontalHeaderLabels([tr(c) if c else "" for c in _COLUMNS])
+        self.setAccessibleName(tr("Logs to add"))
         self.verticalHeader().hide()
         self.setShowGrid(False)
         self.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
@@ -53,21 +54,21 @@ class AssignTable(QTableWidget):
         candidate.setEditable(True)
         candidate.addItems(self._candidates)
         candidate.setCurrentText(log.candidate)
-        candidate.setAccessibleName(f"Candidate of {log.table.file}")
+        candidate.setAccessibleName(tr("Candidate of {file}", file=log.table.file))
         candidate.currentTextChanged.connect(lambda name, a=at: self._candidate_changed(a, name))
         mount = QComboBox()
-        mount.setAccessibleName(f"Mount of {log.table.file}")
+        mount.setAccessibleName(tr("Mount of {file}", file=log.table.file))
         mount.activated.connect(lambda _i, a=at: self._mount_changed(a))
         condition = QComboBox()
         condition.setEditable(True)
-        condition.setAccessibleName(f"What {log.table.file} was tested under")
+        condition.setAccessibleName(tr("What {file} was tested under", file=log.table.file))
         condition.addItems(["", *dict.fromkeys(c for one in self._logs if (c := one.condition))])
         condition.setCurrentText(log.condition)
         line = condition.lineEdit()
         if line is not None:
-            line.setPlaceholderText("one test only")
+            line.setPlaceholderText(tr("one test only"))
         condition.currentTextChanged.connect(lambda words, a=at: self._condition_changed(a, words))
-        with_what = SettingsLine(f"What {log.table.file} was run with", log.settings)
+        with_what = SettingsLine(tr("What {file} was run with", file=log.table.file), log.settings)
         with_what.given.connect(lambda values, a=at: self._settings_changed(a, values))
         with_what.textChanged.connect(lambda _t: self.changed.emit())
         for column, box in ((2, candidate), (3, mount), (4, condition), (_WITH, with_what)):
@@ -89,11 +90,11 @@ class AssignTable(QTableWidget):
         }
         free = [n for n in range(1, max(rounds, default=0) + 2) if n not in {m.round for m in mine}]
         box.clear()
-        box.addItem("which? choose …", None)
+        box.addItem(tr("which? choose …"), None)
         for m in mine:
             box.addItem(m.words, MountChoice(m.round, m.mount_id))
         for n in free:
-            box.addItem(f"round {n}, new", MountChoice(n))
+            box.addItem(tr("round {n}, new", n=n), MountChoice(n))
         found = next((i for i in range(1, box.count()) if box.itemData(i) == log.mount), 0)
         box.setCurrentIndex(found)
 

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QDialog, QHBoxLayout, QListWidget, QPushButton, QV
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import ask
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.notebook import bin as bin_
 
 
@@ -16,16 +17,16 @@ class BinView(QDialog):
     def __init__(self, state: State, parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self._state = state
-        self.setWindowTitle("Bin")
+        self.setWindowTitle(tr("Bin"))
         self.resize(460, 340)
         self.list = QListWidget()
-        self.list.setAccessibleName("What lies in the bin")
+        self.list.setAccessibleName(tr("What lies in the bin"))
         self.note = text(style="muted")
-        self.back = QPushButton("Take it out again")
+        self.back = QPushButton(tr("Take it out again"))
         self.back.clicked.connect(self._restore)
-        self.empty = QPushButton("Empty the bin …")
+        self.empty = QPushButton(tr("Empty the bin …"))
         self.empty.clicked.connect(self._clear)
-        close = QPushButton("Close")
+        close = QPushButton(tr("Close"))
         close.clicked.connect(self.accept)
         row = QHBoxLayout()
         row.addWidget(self.back)
@@ -42,7 +43,9 @@ class BinView(QDialog):
         self._items = bin_.contents(self._state.notebook) if self._state.notebook is not None else []
         self.list.clear()
         self.list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
-        self.note.setText("What you delete stays here until you empty the bin." if self._items else "The bin is empty.")
+        self.note.setText(
+            tr("What you delete stays here until you empty the bin.") if self._items else tr("The bin is empty.")
+        )
         self.back.setEnabled(bool(self._items))
         self.empty.setEnabled(bool(self._items))
         if self._items:
@@ -55,9 +58,10 @@ class BinView(QDialog):
             self._fill()
 
     def _clear(self) -> None:
-        question = (
-            f"Delete {len(self._items)} things for good? This cannot be undone, and the history for Undo goes with it."
+        question = tr(
+            "Delete {items} things for good? This cannot be undone, and the history for Undo goes with it.",
+            items=len(self._items),
         )
-        if ask(self, "Empty the bin", question):
+        if ask(self, tr("Empty the bin"), question):
             self._state.attempt(bin_.empty, self._state.notebook)
             self._fill()

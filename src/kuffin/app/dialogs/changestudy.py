@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import Form, text
+from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Study
 
 _ID = Qt.ItemDataRole.UserRole
@@ -39,16 +40,16 @@ class ChangeStudy(QDialog):
 
     def __init__(self, study: Study, typical_power_w: float, parent: QWidget | None = None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Change the study")
+        self.setWindowTitle(tr("Change the study"))
         self.resize(560, 520)
         self.question = QLineEdit(study.question)
         self.name = QLineEdit(study.name)
         self.candidates = QListWidget()
-        self.candidates.setAccessibleName("Candidates, in their order")
+        self.candidates.setAccessibleName(tr("Candidates, in their order"))
         self.candidates.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         for candidate in study.live_candidates:
             self._item(candidate.name, candidate.id)
-        add, remove = QPushButton("Add a candidate"), QPushButton("Take away")
+        add, remove = QPushButton(tr("Add a candidate")), QPushButton(tr("Take away"))
         add.clicked.connect(self.add)
         remove.clicked.connect(self.remove)
         row = QHBoxLayout()
@@ -57,28 +58,28 @@ class ChangeStudy(QDialog):
         row.addStretch()
         self.power = _number(study.reference_power_w or typical_power_w, 1.0, 5000.0, " W", 0)
         self.air = _number(study.reference_air_c, 5.0, 45.0, " °C", 1)
-        self.tolerance = _number(study.tolerance_k, 0.02, 5.0, " K in 10 min")
+        self.tolerance = _number(study.tolerance_k, 0.02, 5.0, tr(" K in 10 min"))
         self.rounds = QSpinBox()
         self.rounds.setRange(1, 40)
         self.rounds.setValue(study.planned_rounds)
         form = Form()
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
         form.setVerticalSpacing(9)
-        form.addRow("The question", self.question)
-        form.addRow("Short name", self.name)
-        form.addRow("Candidates", self.candidates)
+        form.addRow(tr("The question"), self.question)
+        form.addRow(tr("Short name"), self.name)
+        form.addRow(tr("Candidates"), self.candidates)
         form.addRow("", row)
         form.addRow(
             "",
             text(
-                "Double-click to rename, drag to reorder. Who is taken away goes to the bin with its mounts.",
+                tr("Double-click to rename, drag to reorder. Who is taken away goes to the bin with its mounts."),
                 style="small",
             ),
         )
-        form.addRow("K/W are shown at", self.power)
-        form.addRow("Re-based to a room of", self.air)
-        form.addRow("Still counts as settled", self.tolerance)
-        form.addRow("Mounts of each, planned", self.rounds)
+        form.addRow(tr("K/W are shown at"), self.power)
+        form.addRow(tr("Re-based to a room of"), self.air)
+        form.addRow(tr("Still counts as settled"), self.tolerance)
+        form.addRow(tr("Mounts of each, planned"), self.rounds)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
@@ -95,7 +96,7 @@ class ChangeStudy(QDialog):
 
     def add(self) -> None:
         """Add a candidate, to be named."""
-        item = self._item("new candidate", None)
+        item = self._item(tr("new candidate"), None)
         self.candidates.setCurrentItem(item)
         self.candidates.editItem(item)
 

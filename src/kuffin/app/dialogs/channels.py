@@ -6,11 +6,12 @@ from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QGridLayout,
 
 from kuffin.app.dialogs.incoming import device_box, role_box
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
 from kuffin.notebook.entities import Run
 
-HOW_ROLES_COUNT = (
+HOW_ROLES_COUNT = mark(
     "Several dies of one device, and several air probes, count as their mean, and limits watch the hottest; of every other role the "
     "first channel is used. A channel that is the largest or the mean of others needs no role."
 )
@@ -21,7 +22,7 @@ class Channels(QDialog):
 
     def __init__(self, run: Run, parent: QWidget | None = None) -> None:
         super().__init__(parent)
-        self.setWindowTitle(f"Channels of {run.source or 'this run'}")
+        self.setWindowTitle(tr("Channels of {source}", source=run.source or tr("this run")))
         self.resize(660, 520)
         self._boxes = {}
         self.device_boxes = {}
@@ -29,10 +30,10 @@ class Channels(QDialog):
         grid = QGridLayout(inner)
         for row, channel in enumerate(run.channels):
             box = role_box(channel.role)
-            box.setAccessibleName(f"Role of {channel.name}")
+            box.setAccessibleName(tr("Role of {name}", name=channel.name))
             self._boxes[channel.name] = box
             grid.addWidget(text(channel.name, wrap=False), row, 0)
-            grid.addWidget(text(shown(channel.unit) or "no unit", style="muted", wrap=False), row, 1)
+            grid.addWidget(text(shown(channel.unit) or tr("no unit"), style="muted", wrap=False), row, 1)
             whose = device_box(channel.device, channel.name, [c.device for c in run.channels if c.device])
             box.currentIndexChanged.connect(
                 lambda _, b=box, d=whose: d.setVisible(b.currentData() in ROLES and ROLES[b.currentData()].of_device)
@@ -45,13 +46,13 @@ class Channels(QDialog):
         scroll = QScrollArea()
         scroll.setWidgetResizable(True)
         scroll.setWidget(inner)
-        self.alike = QCheckBox("for all logs of this notebook with these columns, and for those to come")
+        self.alike = QCheckBox(tr("for all logs of this notebook with these columns, and for those to come"))
         self.alike.setChecked(True)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
-        layout.addWidget(text(HOW_ROLES_COUNT, style="small"))
+        layout.addWidget(text(tr(HOW_ROLES_COUNT), style="small"))
         layout.addWidget(self.alike)
         layout.addWidget(scroll, 1)
         layout.addWidget(buttons)

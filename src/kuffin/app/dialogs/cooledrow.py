@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QWidget
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.bench.devices import ChannelRole, Cooled
 from kuffin.core.bench.roles import DIE
 
@@ -24,19 +25,19 @@ class CooledRow(QWidget):
         super().__init__()
         self._cooled = cooled
         self._devices: list[str] = []
-        self.about = choice([], "Whose die is asked about")
+        self.about = choice([], tr("Whose die is asked about"))
         self.loop = QComboBox()
         self.loop.setEditable(True)
         self.loop.setMinimumWidth(230)
-        self.loop.setAccessibleName("What the loop cools, in the direction of flow")
+        self.loop.setAccessibleName(tr("What the loop cools, in the direction of flow"))
         line = self.loop.lineEdit()
         if line is not None:
-            line.setPlaceholderText("not said")
-        self._about_label = text("asked about: the die of", wrap=False)
-        self._loop_label = text("the loop cools", wrap=False)
+            line.setPlaceholderText(tr("not said"))
+        self._about_label = text(tr("asked about: the die of"), wrap=False)
+        self._loop_label = text(tr("the loop cools"), wrap=False)
         column = QHBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
-        column.addWidget(text("Several devices are in these logs;", wrap=False))
+        column.addWidget(text(tr("Several devices are in these logs;"), wrap=False))
         for widget in (self._about_label, self.about, self._loop_label, self.loop):
             column.addWidget(widget)
         column.addStretch()
@@ -50,7 +51,7 @@ class CooledRow(QWidget):
             wanted = self.about.currentData() or next(
                 (d for d in dies if self._cooled.device and d.startswith(self._cooled.device)), None
             )
-            refill(self.about, [("not said", None), *[(d, d) for d in dies]], wanted)
+            refill(self.about, [(tr("not said"), None), *[(d, d) for d in dies]], wanted)
             kept = self.loop.currentText() or _THEN.join(self._cooled.loop)
             self.loop.clear()
             self.loop.addItems(

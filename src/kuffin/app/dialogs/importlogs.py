@@ -12,6 +12,7 @@ from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.dialogs.logdetails import LogDetails, ReadOne, read_now
 from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.texts import rule, text
+from kuffin.core.base.language import counted, tr
 from kuffin.core.bench.devices import NOT_TOLD, Cooled
 from kuffin.core.compare.pairwords import joined, several
 from kuffin.notebook.placing import MountThere
@@ -46,7 +47,7 @@ class ImportLogs(QDialog):
         super().__init__(parent)
         self._lacking = lacking
         self.logs = logs
-        self.setWindowTitle("Add logs")
+        self.setWindowTitle(tr("Add logs"))
         self.resize(1180, 730)
         self.table = AssignTable(logs, candidates, there)
         self.table.currentCellChanged.connect(self._show)
@@ -59,10 +60,10 @@ class ImportLogs(QDialog):
         asking = QHBoxLayout(self._asking)
         asking.setContentsMargins(0, 0, 0, 0)
         asking.addWidget(self._asked, 1)
-        asking.addWidget(button("A mount each", self.table.a_mount_each))
-        asking.addWidget(button("Tests of one mount", self.table.tests_of_one))
+        asking.addWidget(button(tr("A mount each"), self.table.a_mount_each))
+        asking.addWidget(button(tr("Tests of one mount"), self.table.tests_of_one))
         self._buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self.add = self._buttons.addButton("Add", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.add = self._buttons.addButton(tr("Add"), QDialogButtonBox.ButtonRole.AcceptRole)
         self._buttons.accepted.connect(self.accept)
         self._buttons.rejected.connect(self.reject)
         self.missing = text(style="warn")
@@ -70,7 +71,7 @@ class ImportLogs(QDialog):
         layout.addWidget(self.table)
         layout.addWidget(self._asking)
         if problems:
-            layout.addWidget(text("Not read: " + " · ".join(problems), style="warn"))
+            layout.addWidget(text(tr("Not read: ") + " · ".join(problems), style="warn"))
         layout.addWidget(rule())
         layout.addWidget(self.cooled)
         layout.addWidget(self.details, 1)
@@ -92,29 +93,46 @@ class ImportLogs(QDialog):
             homeless += not log.candidate
             lacks = self._lacking(log.roles.values()) if self._lacking is not None else []
             doubtful += bool(lacks or log.doubts())
-            words = f"! lacks {joined(lacks)}" if lacks else "! look at its roles" if log.doubts() else ""
+            words = (
+                tr("! lacks {lacks}", lacks=joined(lacks))
+                if lacks
+                else tr("! look at its roles")
+                if log.doubts()
+                else ""
+            )
             beside = next((o for o in self.logs if o is not log and o.overlaps(log)), None)
             if beside is not None:
-                words = f"! recorded while {beside.table.file} was: one of them may be a further log (Join a log …)"
+                words = tr(
+                    "! recorded while {file} was: one of them may be a further log (Join a log …)",
+                    file=beside.table.file,
+                )
             self.table.say(at, words)
         open_rows = self.table.open_rows()
         names = list(dict.fromkeys(self.logs[i].candidate for i in open_rows))
         self._asking.setVisible(bool(open_rows))
         self._asked.setText(
-            f"{several(len(open_rows), 'log').capitalize()} of {joined(names)}: neither name nor time says whether each is "
-            "another mount, or another test of one that is there."
+            tr(
+                "{capitalize} of {names}: neither name nor time says whether each is another mount, "
+                "or another test of one that is there.",
+                capitalize=several(len(open_rows), "log").capitalize(),
+                names=joined(names),
+            )
         )
         self.cooled.show_channels([log.channels for log in self.logs])
-        parts = [f"{several(homeless, 'log')} still without a candidate"] if homeless else []
+        parts = [tr("{homeless} still without a candidate", homeless=several(homeless, "log"))] if homeless else []
         if open_rows:
-            parts.append(f"{several(len(open_rows), 'log')} still without a mount")
+            parts.append(tr("{open_rows} still without a mount", open_rows=several(len(open_rows), "log")))
         if doubtful:
             parts.append(
-                f"{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings that cannot be"
+                tr(
+                    "{doubtful} marked “!”: as their roles stand, they cannot be judged or hold readings "
+                    "that cannot be",
+                    doubtful=doubtful,
+                )
             )
         wrong = self.table.problems()
         self.missing.setText(". ".join([*(p[:1].upper() + p[1:] for p in parts), *wrong[:2]]))
-        self.add.setText(f"Add {len(self.logs)} log{'s' if len(self.logs) != 1 else ''}")
+        self.add.setText(counted(len(self.logs), "Add {n} log", "Add {n} logs"))
         self.add.setEnabled(
             homeless == 0 and not open_rows and not wrong and bool(self.logs) and not self.details.reading
         )

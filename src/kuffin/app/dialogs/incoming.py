@@ -9,6 +9,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from PySide6.QtWidgets import QComboBox
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.units import shown
 from kuffin.core.bench.devices import USUAL_DEVICES, ChannelRole
 from kuffin.core.bench.roles import ROLES, cannot_be
@@ -98,7 +99,14 @@ class Incoming:
             if role is not None and cannot_be(role, middle):
                 unit = f" {shown(channel.unit)}" if channel.unit else ""
                 out.append(
-                    f"“{channel.name}” reads {middle:,.0f}{unit}: that is no {ROLES[role].label}{_perhaps(channel, middle)}"
+                    tr(
+                        "“{name}” reads {middle:,.0f}{unit}: that is no {label}{perhaps}",
+                        name=channel.name,
+                        middle=middle,
+                        unit=unit,
+                        label=tr(ROLES[role].label),
+                        perhaps=_perhaps(channel, middle),
+                    )
                 )
         return out
 
@@ -117,7 +125,7 @@ def _perhaps(channel: LogChannel, middle: float) -> str:
     """What else a channel may be that reads so."""
     if channel.unit is not None and channel.quantity != "temperature":
         return ""
-    return "; a clock?" if may_be_clock(middle) else ""
+    return tr("; a clock?") if may_be_clock(middle) else ""
 
 
 def incoming(table: LogTable, known: Remembered | None) -> Incoming:
@@ -145,8 +153,8 @@ def unit_box(channel: LogChannel) -> QComboBox:
     box.setCurrentText(channel.written_unit or "")
     line = box.lineEdit()
     if line is not None:
-        line.setPlaceholderText("no unit")
-    box.setAccessibleName(f"Unit that {channel.name} was written in")
+        line.setPlaceholderText(tr("no unit"))
+    box.setAccessibleName(tr("Unit that {name} was written in", name=channel.name))
     return box
 
 
@@ -155,9 +163,9 @@ def role_box(role: str | None) -> QComboBox:
     box = QComboBox()
     box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
     box.setMinimumWidth(216)
-    box.addItem("(no role)", None)
+    box.addItem(tr("(no role)"), None)
     for key in ROLES:
-        box.addItem(ROLES[key].label, key)
+        box.addItem(tr(ROLES[key].label), key)
     box.setCurrentIndex(max(0, box.findData(role)))
     return box
 
@@ -171,6 +179,6 @@ def device_box(device: str | None, name: str, more: Sequence[str] = ()) -> QComb
     box.setMinimumWidth(110)
     line = box.lineEdit()
     if line is not None:
-        line.setPlaceholderText("not said")
-    box.setAccessibleName(f"Device of {name}")
+        line.setPlaceholderText(tr("not said"))
+    box.setAccessibleName(tr("Device of {name}", name=name))
     return box

@@ -22,6 +22,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.units import shown
 from kuffin.logs.table import LogTable
 from kuffin.notebook.samples import RunData
@@ -45,31 +46,36 @@ class JoinLog(QDialog):
     ) -> None:
         super().__init__(parent)
         self._data, self._table, self._started_at = data, table, started_at
-        self.setWindowTitle(f"Join {table.file}")
+        self.setWindowTitle(tr("Join {file}", file=table.file))
         self.resize(1000, 660)
-        rate = f"every {table.interval_s or 0:.3g} s"
+        rate = tr("every {interval_s:.3g} s", interval_s=table.interval_s or 0)
         self._told = text(
-            f"{table.rows} rows over {table.duration_s / 60:.1f} min, {rate}. It is kept as it came; only its clock is moved.",
+            tr(
+                "{rows} rows over {duration_s:.1f} min, {rate}. It is kept as it came; only its clock is moved.",
+                rows=table.rows,
+                duration_s=table.duration_s / 60,
+                rate=rate,
+            ),
             style="muted",
         )
         self.own, self.other = QComboBox(), QComboBox()
         self.own.addItems(list(data.values))
         self.other.addItems([c.name for c in table.channels])
-        self.own.setAccessibleName("Channel of the run")
-        self.other.setAccessibleName("Channel of the log")
+        self.own.setAccessibleName(tr("Channel of the run"))
+        self.other.setAccessibleName(tr("Channel of the log"))
         if found.own:
             self.own.setCurrentText(found.own)
             self.other.setCurrentText(found.other)
-        self.finder = QPushButton("Find the lag by these")
+        self.finder = QPushButton(tr("Find the lag by these"))
         self.finder.clicked.connect(self._find)
-        self.clocks = QPushButton("By their clocks")
+        self.clocks = QPushButton(tr("By their clocks"))
         self.clocks.clicked.connect(self._by_clocks)
         self.clocks.setEnabled(by_clocks(started_at, table.start) is not None)
         self.lag = NumberSpin()
         self.lag.setRange(-1e7, 1e7)
         self.lag.setDecimals(1)
         self.lag.setSuffix(" s")
-        self.lag.setAccessibleName("Lag")
+        self.lag.setAccessibleName(tr("Lag"))
         self.lag.setValue(found.lag_s)
         self.said = text(found.sentence)
         self.plot = self._made_plot(theme)
@@ -88,23 +94,23 @@ class JoinLog(QDialog):
     def _lay_out(self) -> None:
         pair = QHBoxLayout()
         for widget in (
-            text("run", wrap=False),
+            text(tr("run"), wrap=False),
             self.own,
-            text("log", wrap=False),
+            text(tr("log"), wrap=False),
             self.other,
             self.finder,
             self.clocks,
         ):
             pair.addWidget(widget)
         pair.addStretch()
-        pair.addWidget(text("lag", wrap=False))
+        pair.addWidget(text(tr("lag"), wrap=False))
         pair.addWidget(self.lag)
         inner = QWidget()
         grid = QGridLayout(inner)
         grid.setContentsMargins(0, 0, 6, 0)
         for row, c in enumerate(self._table.channels):
             box = role_box(c.role)
-            box.setAccessibleName(f"Role of {c.name}")
+            box.setAccessibleName(tr("Role of {name}", name=c.name))
             self._roles[c.name] = box
             mean = float(np.nanmean(c.values))
             grid.addWidget(text(c.name, wrap=False), row, 0)
@@ -116,7 +122,7 @@ class JoinLog(QDialog):
         scroll.setWidget(inner)
         scroll.setMaximumHeight(170)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self.take = buttons.addButton("Join it", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.take = buttons.addButton(tr("Join it"), QDialogButtonBox.ButtonRole.AcceptRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
@@ -124,7 +130,7 @@ class JoinLog(QDialog):
         layout.addLayout(pair)
         layout.addWidget(self.said)
         layout.addWidget(self.plot, 1)
-        layout.addWidget(text("What its channels are. The run's own channel of a role goes first.", style="small"))
+        layout.addWidget(text(tr("What its channels are. The run's own channel of a role goes first."), style="small"))
         layout.addWidget(scroll)
         layout.addWidget(buttons)
 
@@ -139,7 +145,7 @@ class JoinLog(QDialog):
         begin, end = self._data.times[0], self._data.times[-1]
         inside = self._table.times[-1] + self.lag.value() > begin and self._table.times[0] + self.lag.value() < end
         self.take.setEnabled(bool(inside))
-        self.take.setToolTip("" if inside else "at this lag the log overlaps nowhere with the run")
+        self.take.setToolTip("" if inside else tr("at this lag the log overlaps nowhere with the run"))
 
     def _find(self) -> None:
         try:
@@ -154,7 +160,7 @@ class JoinLog(QDialog):
         lag = by_clocks(self._started_at, self._table.start)
         if lag is not None:
             self.lag.setValue(lag)
-            self.said.setText(f"By their clocks: {lag:.0f} s.")
+            self.said.setText(tr("By their clocks: {lag:.0f} s.", lag=lag))
 
     def roles(self) -> dict[str, str | None]:
         """The chosen roles by channel."""

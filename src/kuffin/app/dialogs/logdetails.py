@@ -25,6 +25,7 @@ from kuffin.app.dialogs.incoming import Incoming, device_box, role_box, unit_box
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import counted, tr
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
 from kuffin.core.compare.pairwords import joined
@@ -72,16 +73,21 @@ class LogDetails(QWidget):
         self._read, self.reading = read, False
         self._logs, self._lacking = logs, lacking
         self._log: Incoming | None = None
-        self.dates = choice([], "How dates are written")
+        self.dates = choice([], tr("How dates are written"))
         self.dates.activated.connect(self._read_again)
-        self.decimal = choice([("decimal point", "."), ("decimal comma", ",")], "Decimal sign")
+        self.decimal = choice([(tr("decimal point"), "."), (tr("decimal comma"), ",")], tr("Decimal sign"))
         self.decimal.activated.connect(self._read_again)
         self._told = text(style="muted")
         self._warnings = text(style="warn")
         self.channels = QTableWidget(0, 6)
-        self.channels.setHorizontalHeaderLabels(["channel", "written in", "role", "of", "mean", "from … to"])
+        self.channels.setHorizontalHeaderLabels(
+            [tr("channel"), tr("written in"), tr("role"), tr("of"), tr("mean"), tr("from … to")]
+        )
         self._preview = QTableWidget()
-        for table, name in ((self.channels, "Channels and their roles"), (self._preview, "The file's first lines")):
+        for table, name in (
+            (self.channels, tr("Channels and their roles")),
+            (self._preview, tr("The file's first lines")),
+        ):
             table.verticalHeader().hide()
             table.setShowGrid(False)
             table.setAccessibleName(name)
@@ -101,13 +107,16 @@ class LogDetails(QWidget):
         column.addWidget(self._warnings)
         column.addWidget(
             text(
-                "Units, roles and devices are guesses. Change what is wrong; it is remembered for logs with the same columns. "
-                + HOW_ROLES_COUNT,
+                tr(
+                    "Units, roles and devices are guesses. Change what is wrong; it is remembered for "
+                    "logs with the same columns. "
+                )
+                + tr(HOW_ROLES_COUNT),
                 style="small",
             )
         )
         column.addWidget(self.channels, 3)
-        column.addWidget(text("The file as it was read", style="small"))
+        column.addWidget(text(tr("The file as it was read"), style="small"))
         column.addWidget(self._preview, 1)
 
     def show_log(self, log: Incoming | None) -> None:
@@ -117,16 +126,27 @@ class LogDetails(QWidget):
             return
         t = log.table
         self.dates.setVisible(bool(t.dates_open))
-        refill(self.dates, [(DATE_WORDS[o], o) for o in t.dates_open], t.dates)
-        refill(self.decimal, [("decimal point", "."), ("decimal comma", ",")], t.decimal)
+        refill(self.dates, [(tr(DATE_WORDS[o]), o) for o in t.dates_open], t.dates)
+        refill(self.decimal, [(tr("decimal point"), "."), (tr("decimal comma"), ",")], t.decimal)
         delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
             t.delimiter, t.delimiter
         )
-        start = f", from {t.start.replace('T', ' ')}" if t.start else ", without a date"
-        gaps = f" · {len(t.gaps)} gap{'s' if len(t.gaps) > 1 else ''}" if t.gaps else ""
+        start = tr(", from {start}", start=t.start.replace("T", " ")) if t.start else tr(", without a date")
+        gaps = counted(len(t.gaps), " · {n} gap", " · {n} gaps") if t.gaps else ""
         self._told.setText(
-            f"{t.file}: {t.rows} rows over {t.duration_s / 60:.1f} min, every {t.interval_s or 0:.3g} s{start}{gaps} · "
-            f"{t.encoding}, delimiter {delimiter}" + (" · roles as you chose before" if log.remembered else "")
+            tr(
+                "{file}: {rows} rows over {duration_s:.1f} min, every {interval_s:.3g} "
+                "s{start}{gaps} · {encoding}, delimiter {delimiter}",
+                file=t.file,
+                rows=t.rows,
+                duration_s=t.duration_s / 60,
+                interval_s=t.interval_s or 0,
+                start=start,
+                gaps=gaps,
+                encoding=t.encoding,
+                delimiter=delimiter,
+            )
+            + (tr(" · roles as you chose before") if log.remembered else "")
         )
         self.say_warnings()
         self._fill_channels(log)
@@ -139,7 +159,10 @@ class LogDetails(QWidget):
         lacks = [] if log is None or self._lacking is None else self._lacking(log.roles.values())
         if lacks:
             said.append(
-                f"the study's verdict needs {joined(lacks)}: give a channel that role, or this mount cannot be read"
+                tr(
+                    "the study's verdict needs {lacks}: give a channel that role, or this mount cannot be read",
+                    lacks=joined(lacks),
+                )
             )
         self._warnings.setText(" · ".join(said))
         self._warnings.setVisible(bool(said))
@@ -154,7 +177,7 @@ class LogDetails(QWidget):
             if line is not None:
                 line.editingFinished.connect(lambda b=unit, n=n, target=log: self._set_unit(target, n, b.currentText()))
             role = role_box(log.roles.get(n))
-            role.setAccessibleName(f"Role of {n}")
+            role.setAccessibleName(tr("Role of {n}", n=n))
             role.currentIndexChanged.connect(
                 lambda _, b=role, n=n, target=log: self._set_role(target, n, b.currentData())
             )
@@ -195,7 +218,7 @@ class LogDetails(QWidget):
         self.reading = True
         for widget in (self.dates, self.decimal, self.channels):
             widget.setEnabled(False)
-        self._told.setText(f"Reading {log.table.file} again …")
+        self._told.setText(tr("Reading {file} again …", file=log.table.file))
         self.changed.emit()
         self._read(log.table.path, told, done, failed)
 
@@ -234,7 +257,7 @@ class LogDetails(QWidget):
         """Ask whose a channel is, where its role belongs to a device."""
         role = log.roles.get(name)
         self.channels.removeCellWidget(row, _DEVICE)
-        self.channels.setItem(row, _DEVICE, QTableWidgetItem("the bench" if role else ""))
+        self.channels.setItem(row, _DEVICE, QTableWidgetItem(tr("the bench") if role else ""))
         if role in ROLES and ROLES[role].of_device:
             box = device_box(log.devices.get(name), name, [d for d in log.devices.values() if d])
             box.currentTextChanged.connect(lambda words: self._set_device(log, name, words))

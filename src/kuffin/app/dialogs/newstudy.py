@@ -21,6 +21,7 @@ from PySide6.QtWidgets import (
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, text
+from kuffin.core.base.language import tr
 from kuffin.core.bench.undertest import KINDS, kind_under_test
 from kuffin.core.heat.normalise import default_school
 from kuffin.logs.assigning import proposed_candidates
@@ -44,10 +45,10 @@ class NewStudy(QDialog):
     def __init__(self, parent: QWidget | None = None, logs: Sequence[str] = (), place: str = "") -> None:
         super().__init__(parent)
         self._touched = False  # nothing is wrong before something was typed
-        self.setWindowTitle("Start a study")
+        self.setWindowTitle(tr("Start a study"))
         self.resize(580, 470)
         self.question = QLineEdit()
-        self.question.setPlaceholderText("such as: Which slim radiator keeps booth seven cool?")
+        self.question.setPlaceholderText(tr("such as: Which slim radiator keeps booth seven cool?"))
         self.kind = QComboBox()
         for kind in KINDS.values():
             self.kind.addItem(kind.label, kind.key)
@@ -72,16 +73,16 @@ class NewStudy(QDialog):
         form.setFieldGrowthPolicy(QFormLayout.FieldGrowthPolicy.ExpandingFieldsGrow)
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setVerticalSpacing(10)
-        form.addRow("The question", self.question)
-        form.addRow("What is compared", self.kind)
+        form.addRow(tr("The question"), self.question)
+        form.addRow(tr("What is compared"), self.kind)
         form.addRow("", self.guessed)
-        form.addRow("What is read", self.pair)
+        form.addRow(tr("What is read"), self.pair)
         form.addRow("", self._school)
-        form.addRow("Candidates,\none a line", self.candidates)
-        form.addRow("A difference matters from", self.margin)
-        form.addRow("Mounts of each, planned", self.rounds)
+        form.addRow(tr("Candidates,\none a line"), self.candidates)
+        form.addRow(tr("A difference matters from"), self.margin)
+        form.addRow(tr("Mounts of each, planned"), self.rounds)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self.start = buttons.addButton("Start the study", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.start = buttons.addButton(tr("Start the study"), QDialogButtonBox.ButtonRole.AcceptRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
@@ -97,17 +98,24 @@ class NewStudy(QDialog):
         self._touched = False
         self._check()
         if place:
-            layout.insertWidget(layout.count() - 1, text(f"It is kept in {place}.", style="small"))
+            layout.insertWidget(layout.count() - 1, text(tr("It is kept in {place}.", place=place), style="small"))
 
     def _waiting(self, logs: Sequence[str]) -> QWidget:
         """What waits for the study, by name."""
         names = [Path(p).name for p in files_of(logs)]
         more = len(names) - _MOST_NAMED
-        said = ", ".join(names[:_MOST_NAMED]) + (f" and {more} more" if more > 0 else "")
+        said = ", ".join(names[:_MOST_NAMED]) + (tr(" and {more} more", more=more) if more > 0 else "")
         one = len(names) == 1
         label = text(
-            f"{said} {'waits' if one else 'wait'}: {'it is' if one else 'they are'} added when the study has begun. "
-            "Candidates are proposed from the names."
+            tr(
+                "{waiting} waits: it is added when the study has begun. Candidates are proposed from the names.",
+                waiting=said,
+            )
+            if one
+            else tr(
+                "{waiting} wait: they are added when the study has begun. Candidates are proposed from the names.",
+                waiting=said,
+            )
             if names
             else ""
         )
@@ -145,15 +153,15 @@ class NewStudy(QDialog):
     def _check(self) -> None:
         key = self.key()
         self._form.setRowVisible(self.pair, kind_under_test(key).any_temperature)
-        self._school.setText(f"judged by {default_school(key).label.lower()}; can be changed at any time")
+        self._school.setText(tr("judged by {label}; can be changed at any time", label=tr(default_school(key).label)))
         self.candidates.setPlaceholderText(kind_under_test(key).example)
         names = self.names()
         if not self.question.text().strip():
-            problem = "A study begins with a question."
+            problem = tr("A study begins with a question.")
         elif len({n.lower() for n in names}) != len(names):
-            problem = "Two candidates have the same name."
+            problem = tr("Two candidates have the same name.")
         elif len(names) < 2:
-            problem = "Name at least two candidates."
+            problem = tr("Name at least two candidates.")
         else:
             problem = ""
         self.missing.setText(problem if self._touched else "")

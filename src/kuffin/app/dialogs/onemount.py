@@ -17,6 +17,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.widgets.settingsline import SettingsLine
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.bench.testsettings import read_settings
 from kuffin.notebook.edits import ToldCondition
 from kuffin.notebook.entities import Mount, Run
@@ -38,13 +39,13 @@ class OneMount(QDialog):
         self, mount: Mount, others: Sequence[Mount], guesses: Mapping[int, str], parent: QWidget | None = None
     ) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Tests of this mount")
+        self.setWindowTitle(tr("Tests of this mount"))
         self.resize(900, 420)
         self._boxes: dict[int, tuple[QCheckBox, QLineEdit, SettingsLine]] = {}
         self._before = {r.id: (r.condition, r.settings) for r in mount.live_runs}
         inner = QWidget()
         grid = QGridLayout(inner)
-        for column, words in enumerate(("this mount", "log", "began", "tested under", "run with")):
+        for column, words in enumerate((tr("this mount"), "log", "began", tr("tested under"), tr("run with"))):
             grid.addWidget(text(words, style="muted", wrap=False), 0, column)
         for row, (one, run) in enumerate(((m, r) for m in (mount, *others) for r in m.live_runs), 1):
             self._add_row(grid, row, one, run, guesses.get(run.id, run.condition), mount)
@@ -55,14 +56,18 @@ class OneMount(QDialog):
         scroll.setWidgetResizable(True)
         scroll.setWidget(inner)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self.take = buttons.addButton("Take it so", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.take = buttons.addButton(tr("Take it so"), QDialogButtonBox.ButtonRole.AcceptRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
         layout.addWidget(
             text(
-                f"The logs that were recorded on {mount.candidate.name}, round {mount.round}: put together once, and not taken "
-                "apart between them. They count as one piece of evidence for each condition."
+                tr(
+                    "The logs that were recorded on {name}, round {round}: put together once, and not "
+                    "taken apart between them. They count as one piece of evidence for each condition.",
+                    name=mount.candidate.name,
+                    round=mount.round,
+                )
             )
         )
         self._problem = text(style="warn")
@@ -72,14 +77,16 @@ class OneMount(QDialog):
         self._look()
 
     def _add_row(self, grid: QGridLayout, row: int, one: Mount, run: Run, condition: str, kept: Mount) -> None:
-        box, line = QCheckBox(f"round {one.round}"), QLineEdit(condition)
-        with_what = SettingsLine(f"What {run.source or 'the run'} was run with", run.settings)
+        box, line = QCheckBox(tr("round {round}", round=one.round)), QLineEdit(condition)
+        with_what = SettingsLine(tr("What {source} was run with", source=run.source or tr("the run")), run.settings)
         box.setChecked(one is kept)
         box.setEnabled(one is not kept)
-        box.setAccessibleName(f"{run.source or 'run'}, round {one.round}, is a test of this mount")
+        box.setAccessibleName(
+            tr("{source}, round {round}, is a test of this mount", source=run.source or "run", round=one.round)
+        )
         box.toggled.connect(self._look)
-        line.setPlaceholderText("such as stock, 240 W")
-        line.setAccessibleName(f"What {run.source or 'the run'} was tested under")
+        line.setPlaceholderText(tr("such as stock, 240 W"))
+        line.setAccessibleName(tr("What {source} was tested under", source=run.source or tr("the run")))
         for edit in (line, with_what):
             edit.textChanged.connect(lambda _t: self._look())
         self._boxes[run.id] = box, line, with_what

@@ -12,6 +12,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.demo import wholestudy
 from kuffin.demo.wholestudy import HiddenStudy, hidden, made_run, told, words_of
 from kuffin.logs.table import LogTable
@@ -19,7 +20,7 @@ from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Mount, Study
 from kuffin.verdict.planbasis import next_mount
 
-_HOW = (
+_HOW = mark(
     "The blocks, their scatter and what is wrong with a mount now and then are made up and hidden. Plan, mount, look at each run, leave out or mount again what "
     "is spoilt, and say what may be said before the hours are over. Each mount takes its hours, good or bad."
 )
@@ -31,21 +32,21 @@ class PractiseStudy(QDialog):
 
     def __init__(self, state: State, parent: QWidget | None = None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Practice study")
+        self.setWindowTitle(tr("Practice study"))
         self.resize(430, 330)
         self._state = state
         self.used = text(style="heading")
-        self.which = choice([], "Candidate to mount")
-        self.mount = button("Mount and run it", self._make)
-        self.answer = choice([], "What you say")
-        self.say = button("Say it, and see what was so", self._say)
+        self.which = choice([], tr("Candidate to mount"))
+        self.mount = button(tr("Mount and run it"), self._make)
+        self.answer = choice([], tr("What you say"))
+        self.say = button(tr("Say it, and see what was so"), self._say)
         self.told = text()
         column = QVBoxLayout(self)
         column.setSpacing(10)
-        column.addWidget(text(_HOW, style="muted"))
+        column.addWidget(text(tr(_HOW), style="muted"))
         column.addWidget(self.used)
         column.addWidget(row(self.which, self.mount, None))
-        column.addWidget(row(text("I say that", style="muted", wrap=False), self.answer, None))
+        column.addWidget(row(text(tr("I say that"), style="muted", wrap=False), self.answer, None))
         column.addWidget(row(self.say, None))
         column.addWidget(self.told)
         column.addStretch(1)
@@ -72,7 +73,7 @@ class PractiseStudy(QDialog):
         for widget in (self.which, self.mount, self.answer, self.say):
             widget.setEnabled(found is not None and not self._working)
         if found is None:
-            self.used.setText("No practice study is open.")
+            self.used.setText(tr("No practice study is open."))
             self.told.setText("")
             return
         study, hid = found
@@ -81,8 +82,12 @@ class PractiseStudy(QDialog):
         left = hid.hours - hours
         over = left < wholestudy.MOUNT_H
         self.used.setText(
-            f"{hours:.1f} of {hid.hours:g} h used, {len(made)} mounts; "
-            + ("no time for another one" if over else f"{int(left / wholestudy.MOUNT_H)} more can be made")
+            tr("{used:.1f} of {hours:g} h used, {made} mounts; ", used=hours, hours=hid.hours, made=len(made))
+            + (
+                tr("no time for another one")
+                if over
+                else tr("{left} more can be made", left=int(left / wholestudy.MOUNT_H))
+            )
         )
         coming = next_mount(study)
         options = [(c.name, c.id) for c in study.live_candidates]
@@ -120,7 +125,7 @@ class PractiseStudy(QDialog):
             self._state.trouble.emit(said)
             self.renew()
 
-        self._state.jobs.start("mounting and running", work, done, failed)
+        self._state.jobs.start(tr("mounting and running"), work, done, failed)
 
     def _keep(self, study_id: int, candidate: str, table: LogTable, planned: Mount | None) -> None:
         notebook = self._state.notebook
@@ -135,5 +140,5 @@ class PractiseStudy(QDialog):
             return
         study, _ = found
         kept = {**study.plan["practice"], "said": self.answer.currentData()}
-        self._state.attempt(planedits.set_plan, notebook, study.id, "say what may be said", practice=kept)
+        self._state.attempt(planedits.set_plan, notebook, study.id, tr("say what may be said"), practice=kept)
         self.renew()

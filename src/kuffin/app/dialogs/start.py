@@ -8,6 +8,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.widgets.texts import empty, link_button, plain_tip, text
+from kuffin.core.base.language import tr
 
 
 class StartPage(QWidget):
@@ -27,25 +28,31 @@ class StartPage(QWidget):
         self._recent = QVBoxLayout()
         column = QVBoxLayout()
         column.setSpacing(12)
-        column.addWidget(text("A bench notebook for cooling tests", style="big"))
+        column.addWidget(text(tr("A bench notebook for cooling tests"), style="big"))
         column.addWidget(
             text(
-                "Kuffin plans a test and walks through each mount, finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
-                "evidence, and says what may honestly be said.",
+                tr(
+                    "Kuffin plans a test and walks through each mount, finds when each run settled, takes the room out, compares candidates with the mount as the unit of "
+                    "evidence, and says what may honestly be said."
+                ),
                 style="muted",
             )
         )
         column.addSpacing(14)
         for label, hint, signal in (
-            ("Take the tour", "two minutes on the demo, by doing", self.tour_wanted),
-            ("Open the demo", "four slim radiators, three afternoons, a truth that is known", self.demo_wanted),
+            (tr("Take the tour"), tr("two minutes on the demo, by doing"), self.tour_wanted),
+            (tr("Open the demo"), tr("four slim radiators, three afternoons, a truth that is known"), self.demo_wanted),
             (
-                "Practise",
-                "run a mount on the simulated bench: one fault is hidden in it, and you find it",
+                tr("Practise"),
+                tr("run a mount on the simulated bench: one fault is hidden in it, and you find it"),
                 self.practice_wanted,
             ),
-            ("Start a study", "what is compared, the candidates, how small a difference matters", self.study_wanted),
-            ("Add logs", "or drop log files anywhere on this window", self.logs_wanted),
+            (
+                tr("Start a study"),
+                tr("what is compared, the candidates, how small a difference matters"),
+                self.study_wanted,
+            ),
+            (tr("Add logs"), tr("or drop log files anywhere on this window"), self.logs_wanted),
         ):
             button = QPushButton(label)
             button.setObjectName("next")
@@ -57,18 +64,20 @@ class StartPage(QWidget):
             row.addWidget(text(hint, style="muted", wrap=False), 1)
             column.addLayout(row)
         column.addSpacing(10)
-        opener = link_button("Open a notebook …")
+        opener = link_button(tr("Open a notebook …"))
         opener.clicked.connect(self.open_wanted)
         column.addWidget(opener, 0, Qt.AlignmentFlag.AlignLeft)
-        shelf = link_button("Fill the shelf first: parts, samples, the bench …")
+        shelf = link_button(tr("Fill the shelf first: parts, samples, the bench …"))
         shelf.clicked.connect(self.shelf_wanted)
         column.addWidget(shelf, 0, Qt.AlignmentFlag.AlignLeft)
         column.addLayout(self._recent)
         column.addStretch()
         column.addWidget(
             text(
-                "Kuffin is no safety device. Keep water away from mains, heed the parts' manuals and local rules, and leave mains work to "
-                "qualified people. More under Help.",
+                tr(
+                    "Kuffin is no safety device. Keep water away from mains, heed the parts' manuals and local rules, and leave mains work to "
+                    "qualified people. More under Help."
+                ),
                 style="small",
             )
         )

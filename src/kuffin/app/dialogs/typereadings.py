@@ -11,6 +11,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, choice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number, typed_number
 from kuffin.core.base.units import canonical_unit, shown
 from kuffin.core.bench.roles import ROLES, SIGNALS
@@ -19,8 +20,12 @@ from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.typedruns import TypedFigure, TypedRun
 
 _WHAT, _VALUE, _STEP, _TAKEN = range(4)
-_HEAD = ("what", "as it stood there", "step of its last digit", "taken as")
-_LABELS = {r.label: r.key for r in ROLES.values()}
+_HEAD = (mark("what"), mark("as it stood there"), mark("step of its last digit"), mark("taken as"))
+
+
+def _labels() -> dict[str, str]:
+    """What a figure may be, as it is called, and its role."""
+    return {tr(r.label): r.key for r in ROLES.values()}
 
 
 def _alike(one: str, other: str) -> bool:
@@ -49,28 +54,30 @@ class TypeReadings(QDialog):
         parent: QWidget | None = None,
     ) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Type readings")
+        self.setWindowTitle(tr("Type readings"))
         self.resize(760, 560)
         self._roles, self._written, self._steps = list(roles), [""] * len(roles), [""] * len(roles)
         self._figures: list[TypedFigure | None] = [None] * len(roles)
-        self.candidate = choice([(c.name, c.name) for c in study.live_candidates], "Candidate")
+        self.candidate = choice([(c.name, c.name) for c in study.live_candidates], tr("Candidate"))
         self._mounts = {c.name: c.live_mounts for c in study.live_candidates}
-        self.mount = choice([], "Mount")
+        self.mount = choice([], tr("Mount"))
         self.condition = QComboBox()
         self.condition.setEditable(True)
         self.condition.addItems(list(conditions) or [""])
-        self.condition.setAccessibleName("Tested under")
+        self.condition.setAccessibleName(tr("Tested under"))
         self.minutes = QLineEdit()
-        self.minutes.setPlaceholderText("not looked at")
-        self.minutes.setAccessibleName("Minutes since the load began")
-        self.infrared = QCheckBox("temperatures of the parts were read with an infrared meter, as of a black surface")
+        self.minutes.setPlaceholderText(tr("not looked at"))
+        self.minutes.setAccessibleName(tr("Minutes since the load began"))
+        self.infrared = QCheckBox(
+            tr("temperatures of the parts were read with an infrared meter, as of a black surface")
+        )
         self.emissivity, self.reflected = QLineEdit("0.95"), QLineEdit("22")
-        self.emissivity.setAccessibleName("Emissivity")
-        self.reflected.setAccessibleName("Reflected temperature, °C")
-        self.table = WritingTable(_HEAD, "Figures", self._options, stretch=_TAKEN)
+        self.emissivity.setAccessibleName(tr("Emissivity"))
+        self.reflected.setAccessibleName(tr("Reflected temperature, °C"))
+        self.table = WritingTable([tr(h) for h in _HEAD], tr("Figures"), self._options, stretch=_TAKEN)
         self.line = QLineEdit()
-        self.line.setPlaceholderText("die 64; coolant 31.5; air 22.1; power 203")
-        self.line.setAccessibleName("A line of figures, to be taken apart")
+        self.line.setPlaceholderText(tr("die 64; coolant 31.5; air 22.1; power 203"))
+        self.line.setAccessibleName(tr("A line of figures, to be taken apart"))
         self.problem = text(style="warn")
         if mount is not None:
             self.candidate.setCurrentIndex(self.candidate.findData(mount.candidate.name))
@@ -86,24 +93,24 @@ class TypeReadings(QDialog):
 
     def _lay_out(self) -> None:
         form = Form()
-        form.addRow("candidate", self.candidate)
-        form.addRow("mount", self.mount)
-        form.addRow("tested under", self.condition)
-        form.addRow("minutes since the load began", self.minutes)
+        form.addRow(tr("candidate"), self.candidate)
+        form.addRow(tr("mount"), self.mount)
+        form.addRow(tr("tested under"), self.condition)
+        form.addRow(tr("minutes since the load began"), self.minutes)
         form.addRow(self.infrared)
         self._infrared = QWidget()
         surface = Form(self._infrared)
         surface.setContentsMargins(24, 0, 0, 0)
-        surface.addRow("emissivity of the surface", self.emissivity)
-        surface.addRow("temperature that it reflects, °C", self.reflected)
+        surface.addRow(tr("emissivity of the surface"), self.emissivity)
+        surface.addRow(tr("temperature that it reflects, °C"), self.reflected)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Cancel)
-        self.keep = buttons.addButton("Keep these readings", QDialogButtonBox.ButtonRole.AcceptRole)
+        self.keep = buttons.addButton(tr("Keep these readings"), QDialogButtonBox.ButtonRole.AcceptRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout = QVBoxLayout(self)
         layout.addLayout(form)
         layout.addWidget(self._infrared)
-        layout.addWidget(text("a line to take apart (Enter), with names or in the order below", style="small"))
+        layout.addWidget(text(tr("a line to take apart (Enter), with names or in the order below"), style="small"))
         layout.addWidget(self.line)
         layout.addWidget(self.table, 1)
         layout.addWidget(self.problem)
@@ -112,19 +119,24 @@ class TypeReadings(QDialog):
     def _offer_mounts(self, chosen: Mount | None) -> None:
         there = self._mounts.get(self.candidate.currentData() or "", [])
         self.mount.clear()
-        self.mount.addItem("a new one", None)
+        self.mount.addItem(tr("a new one"), None)
         for m in there:
-            self.mount.addItem(f"round {m.round}{'' if m.live_runs else ', without readings so far'}", m.id)
+            self.mount.addItem(
+                tr("round {round}", round=m.round)
+                if m.live_runs
+                else tr("round {round}, without readings so far", round=m.round),
+                m.id,
+            )
         waiting = next((m for m in there if not m.live_runs), None)
         wanted = chosen.id if chosen is not None else waiting.id if waiting is not None else None
         self.mount.setCurrentIndex(max(self.mount.findData(wanted), 0))
 
     def _options(self, _row: int, column: int) -> Sequence[str] | None:
-        return list(_LABELS) if column == _WHAT else None
+        return list(_labels()) if column == _WHAT else None
 
     def _take_cell(self, row: int, column: int, written: str) -> None:
         if column == _WHAT:
-            self._roles[row] = _LABELS.get(written, self._roles[row])
+            self._roles[row] = _labels().get(written, self._roles[row])
         elif column == _VALUE:
             self._written[row], self._steps[row] = written.strip(), ""
         elif column == _STEP:
@@ -161,10 +173,10 @@ class TypeReadings(QDialog):
                 except KuffinError as error:
                     problems.append(str(error))
             self._figures.append(figure)
-            rows.append((ROLES[role].label, written, step or (f"{figure.resolution:g}" if figure else ""), taken))
+            rows.append((tr(ROLES[role].label), written, step or (f"{figure.resolution:g}" if figure else ""), taken))
         self.table.fill(rows, fixed=(_TAKEN,))
         if self.minutes.text().strip() and self._minutes() is None:
-            problems.append(f"“{self.minutes.text()}” is no number of minutes")
+            problems.append(tr("“{text}” is no number of minutes", text=self.minutes.text()))
         told = any(self._figures)
         self.problem.setText(". ".join(p[:1].upper() + p[1:] for p in problems))
         self.keep.setEnabled(told and not problems)

@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QMessageBox, QWidget
 
 from kuffin.app.state.running import Running
 from kuffin.app.widgets.messages import message
+from kuffin.core.base.language import tr
 
 
 class Unkept:
@@ -23,13 +24,17 @@ class Unkept:
                 self.box = None
             return
         if self.box is None:
-            self.box = message(self._parent, "The end of the run is not kept yet", "")
+            self.box = message(self._parent, tr("The end of the run is not kept yet"), "")
             self.box.setIcon(QMessageBox.Icon.Warning)
-            elsewhere = self.box.addButton("Write it elsewhere", QMessageBox.ButtonRole.ActionRole)
+            elsewhere = self.box.addButton(tr("Write it elsewhere"), QMessageBox.ButtonRole.ActionRole)
             elsewhere.clicked.connect(self._running.write_elsewhere)
-            self.box.setText("What was recorded is safe in memory while this window is open.")
+            self.box.setText(tr("What was recorded is safe in memory while this window is open."))
         said = words[:1].upper() + words[1:]
         self.box.setInformativeText(
-            f"{said}. Make room: it is tried again by itself, and this closes. Or have it written elsewhere as a log."
+            tr(
+                "{told}. Make room: it is tried again by itself, and this closes. Or have it "
+                "written elsewhere as a log.",
+                told=said,
+            )
         )
         self.box.open()

@@ -16,6 +16,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.base.csvtext import cell
+from kuffin.core.base.language import tr
 
 _SHARPER = 2.0  # pixels of a copied picture for each of the screen's
 Cells = Sequence[Sequence[str]]
@@ -117,7 +118,7 @@ class Copier:
             acts[0][1]()
         else:
             self._state.said.emit(
-                "nothing here can be copied: click into a table or a picture first, or use the right button"
+                tr("nothing here can be copied: click into a table or a picture first, or use the right button")
             )
 
     def show_menu(self, widget: QWidget | None, at: QPoint) -> None:
@@ -137,22 +138,22 @@ class Copier:
         while one is not None and one is not self._window:
             cells = cells_of(one)
             if cells:
-                acts.append(("Copy the table", partial(self._copy_table, cells)))
+                acts.append((tr("Copy the table"), partial(self._copy_table, cells)))
                 break
             if is_picture(one):
                 acts += [
-                    ("Copy the picture", partial(self._copy_picture, one)),
-                    ("Picture as PNG …", partial(self._write, one, ".png")),
-                    ("Picture as SVG …", partial(self._write, one, ".svg")),
+                    (tr("Copy the picture"), partial(self._copy_picture, one)),
+                    (tr("Picture as PNG …"), partial(self._write, one, ".png")),
+                    (tr("Picture as SVG …"), partial(self._write, one, ".svg")),
                 ]
                 break
             one = one.parentWidget()
         if isinstance(widget, (QLabel, QPushButton)) and widget.text().strip():
             said = widget.text().replace("&&", "&") if isinstance(widget, QPushButton) else widget.text()
-            acts.append(("Copy these words", partial(self._copy_words, said)))
+            acts.append((tr("Copy these words"), partial(self._copy_words, said)))
             from kuffin.app.help.helpwindow import terms_in
 
-            acts += [(f"What does “{w.lower()}” mean?", partial(self._asked, w)) for w in terms_in(said)[:4]]
+            acts += [(tr("What does “{w}” mean?", w=w.lower()), partial(self._asked, w)) for w in terms_in(said)[:4]]
         return acts
 
     def _asked(self, word: str) -> None:
@@ -160,19 +161,19 @@ class Copier:
 
     def _copy_table(self, cells: Cells) -> None:
         QApplication.clipboard().setMimeData(table_data(cells))
-        self._state.said.emit(f"the table is copied, {len(cells) - 1} rows")
+        self._state.said.emit(tr("the table is copied, {cells} rows", cells=len(cells) - 1))
 
     def _copy_words(self, said: str) -> None:
         QApplication.clipboard().setText(said)
-        self._state.said.emit("the words are copied")
+        self._state.said.emit(tr("the words are copied"))
 
     def _copy_picture(self, widget: QWidget) -> None:
         QApplication.clipboard().setImage(picture_of(widget))
-        self._state.said.emit("the picture is copied")
+        self._state.said.emit(tr("the picture is copied"))
 
     def _write(self, widget: QWidget, ending: str) -> None:
         name = f"{widget.accessibleName() or 'picture'}{ending}".replace("/", " ")
-        asked, _ = QFileDialog.getSaveFileName(self._window, "Write out", str(documents() / name), f"*{ending}")
+        asked, _ = QFileDialog.getSaveFileName(self._window, tr("Write out"), str(documents() / name), f"*{ending}")
         if not asked:
             return
         path = Path(asked if asked.endswith(ending) else asked + ending)
@@ -180,8 +181,10 @@ class Copier:
             if ending == ".svg":
                 path.write_bytes(svg_of(widget))
             elif not picture_of(widget).save(str(path)):
-                raise OSError("the folder cannot be written")
+                raise OSError(tr("the folder cannot be written"))
         except OSError as error:
-            self._state.trouble.emit(f"{path.name} could not be written: {error.strerror or error}")
+            self._state.trouble.emit(
+                tr("{name} could not be written: {strerror}", name=path.name, strerror=error.strerror or error)
+            )
             return
         self._state.wrote.emit(path.parent, path.name, "")

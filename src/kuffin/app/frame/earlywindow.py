@@ -10,6 +10,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.texts import rule, text
+from kuffin.core.base.language import tr
 
 _KEPT = ("path", "question", "verdict")
 _MOST = 2000  # letters of each
@@ -38,7 +39,7 @@ class EarlyWindow(QWidget):
         self.verdict = FewLines(2)
         self.verdict.setObjectName("verdict")
         self.verdict.setText(kept["verdict"] if known else "")
-        self.state: QLabel = text("as last kept; opening …" if known else "opening …", style="muted")
+        self.state: QLabel = text(tr("as last kept; opening …") if known else tr("opening …"), style="muted")
         layout = QVBoxLayout(self)
         layout.setContentsMargins(24, 28, 20, 6)
         layout.setSpacing(5)

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import QDialog, QLineEdit, QListWidget, QListWidgetItem, 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.frame.navigation import BEHIND
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.core.base.language import tr
 from kuffin.said.working import candidate_working
 
 if TYPE_CHECKING:
@@ -76,25 +77,25 @@ def _pages(window: MainWindow) -> Iterator[Destination]:
     if window.state.study is None:
         return
     for name, desk in window.desks.items():
-        yield Destination(name, "desk", partial(window.go_to, name))
+        yield Destination(name, tr("desk"), partial(window.go_to, name))
         paged = desk() if isinstance(desk(), PagedDesk) else getattr(desk(), "paged", None)
         if isinstance(paged, PagedDesk):
             for key, title in paged.offered():
-                yield Destination(title, f"page of {name}", partial(_page, window, name, paged, key))
+                yield Destination(title, tr("page of {name}", name=name), partial(_page, window, name, paged, key))
 
 
 def _of_notebook(window: MainWindow) -> Iterator[Destination]:
     state = window.state
     for mount in state.mounts():
-        called = f"{mount.candidate.name}, round {mount.round}"
-        yield Destination(called, "mount", partial(window.open_mount, mount.id))
+        called = tr("{name}, round {round}", name=mount.candidate.name, round=mount.round)
+        yield Destination(called, tr("mount"), partial(window.open_mount, mount.id))
     verdict = state.verdict
     for name in verdict.candidates if verdict is not None else ():
-        yield Destination(name, "candidate", partial(_candidate, window, name))
+        yield Destination(name, tr("candidate"), partial(_candidate, window, name))
     for study in state.notebook.studies() if state.notebook is not None else ():
-        yield Destination(study.name, "study", partial(state.choose_study, study.id))
+        yield Destination(study.name, tr("study"), partial(state.choose_study, study.id))
     for part in window.shelf.parts if state.notebook is not None else ():
-        yield Destination(part.name, f"part, {part.kind}", partial(_part, window, part.id))
+        yield Destination(part.name, tr("part, {kind}", kind=part.kind), partial(_part, window, part.id))
 
 
 def _page(window: MainWindow, desk: str, paged: PagedDesk, key: str) -> None:
@@ -119,17 +120,17 @@ class Finder(QDialog):
 
     def __init__(self, window: MainWindow) -> None:
         super().__init__(window)
-        self.setWindowTitle("Find")
+        self.setWindowTitle(tr("Find"))
         self._places = places(window)
         self._shown: list[Destination] = []
         self.line = QLineEdit()
-        self.line.setPlaceholderText("an action, a page, a study, a mount, a part")
-        self.line.setAccessibleName("Find an action, a page, a study, a mount, a candidate or a part")
+        self.line.setPlaceholderText(tr("an action, a page, a study, a mount, a part"))
+        self.line.setAccessibleName(tr("Find an action, a page, a study, a mount, a candidate or a part"))
         self.line.textChanged.connect(self._find)
         self.line.returnPressed.connect(self._go)
         self.line.installEventFilter(self)
         self.found = QListWidget()
-        self.found.setAccessibleName("What was found")
+        self.found.setAccessibleName(tr("What was found"))
         self.found.itemActivated.connect(lambda _item: self._go())
         self.found.itemClicked.connect(lambda _item: self._go())
         layout = QVBoxLayout(self)
@@ -144,7 +145,7 @@ class Finder(QDialog):
         for place in self._shown:
             self.found.addItem(QListWidgetItem(f"{place.name}  ·  {place.what}"))
         if not self._shown:
-            nothing = QListWidgetItem("nothing is called so")
+            nothing = QListWidgetItem(tr("nothing is called so"))
             nothing.setFlags(Qt.ItemFlag.NoItemFlags)
             self.found.addItem(nothing)
         self.found.setCurrentRow(0)

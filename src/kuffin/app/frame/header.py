@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QToolButton, QVBo
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.texts import no_keys
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import several
 from kuffin.said.line import NextStep, continued, verdict_line
 from kuffin.said.working import study_working
@@ -30,13 +31,13 @@ class Header(QWidget):
         self.step: NextStep | None = None
         self.question = FewLines(1)
         self.question.setObjectName("question")
-        self.verdict = FewLines(2, "why ›", opens=True)
+        self.verdict = FewLines(2, tr("why ›"), opens=True)
         self.verdict.setObjectName("verdict")
         self.verdict.opened.connect(self.explain)
-        self.verdict.setAccessibleName("Verdict so far")
+        self.verdict.setAccessibleName(tr("Verdict so far"))
         self.switch = QToolButton()  # stands in the menu's row
         self.switch.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
-        self.switch.setAccessibleName("Choose a study")
+        self.switch.setAccessibleName(tr("Choose a study"))
         self._menu = QMenu(self.switch)
         self._menu.aboutToShow.connect(self._fill_menu)
         self.switch.setMenu(self._menu)
@@ -73,7 +74,9 @@ class Header(QWidget):
         if verdict is None or verdict.study_id != study.id:
             stopped = not self._state.busy and self._state.so_far.share
             self.verdict.setText(
-                "Stopped before all runs were read: go on from Inspect, Findings." if stopped else "Reading the runs …"
+                tr("Stopped before all runs were read: go on from Inspect, Findings.")
+                if stopped
+                else tr("Reading the runs …")
             )
             self.next.setVisible(False)
             self.hint.setText("")
@@ -82,15 +85,15 @@ class Header(QWidget):
         step = line.step
         if self._state.untold and step.action == "inspect":
             step = NextStep(
-                "say what was wrong", "what Kuffin noticed is told after you have said it", "run", step.mount_id
+                tr("say what was wrong"), tr("what Kuffin noticed is told after you have said it"), "run", step.mount_id
             )
         self.step = step
         counting = sum(r.left_out is None and r.value is not None for r in verdict.main.readings)
-        after = f", after {several(counting, 'mount')}" if counting else ""
-        self.verdict.setText(f"So far{after}: {continued(line.sentence)}")
+        after = tr(", after {counting}", counting=several(counting, "mount")) if counting else ""
+        self.verdict.setText(tr("So far{after}: {continued}", after=after, continued=continued(line.sentence)))
         self.next.setVisible(True)
-        self.next.setText(no_keys(f"Next  ▸  {step.label}"))
-        self.next.setAccessibleName(f"Next: {step.label}")
+        self.next.setText(no_keys(tr("Next  ▸  {label}", label=step.label)))
+        self.next.setAccessibleName(tr("Next: {label}", label=step.label))
         self.hint.setText(step.hint)
 
     def _renew_so_far(self) -> None:

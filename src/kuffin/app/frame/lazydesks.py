@@ -8,6 +8,8 @@ from typing import TYPE_CHECKING
 
 from PySide6.QtWidgets import QScrollArea, QWidget
 
+from kuffin.core.base.language import tr
+
 if TYPE_CHECKING:
     from kuffin.app.acts.packages import Packages
     from kuffin.app.acts.studies import Studies
@@ -52,12 +54,12 @@ class MadeLater:
     @cached_property
     def help(self) -> HelpWindow:
         """The help."""
-        from kuffin.app.frame.helptexts import KEYS, cautions
+        from kuffin.app.frame.helptexts import cautions, keys
         from kuffin.app.help.helpwindow import HelpWindow
 
         parent = self if isinstance(self, QWidget) else None
         assert parent is not None
-        return HelpWindow(parent, {"Keys": lambda: KEYS, "Caution at the bench": cautions})
+        return HelpWindow(parent, {tr("Keys"): keys, tr("Caution at the bench"): cautions})
 
     def show_help(self, topic: str = "") -> None:
         """Open the help, at a topic."""

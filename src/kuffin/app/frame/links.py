@@ -6,6 +6,7 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import Lead, ToCandidate, ToMount, ToPair, ToReading, ToSamples, Where
 from kuffin.notebook.shelf import bench_of
 from kuffin.said.shownworking import Working
@@ -77,4 +78,4 @@ class Follower(QObject):
 
             return samples_working(notebook, study, run, result, outcome, bench)
 
-        self._state.jobs.start("reading the samples", work, self.working.emit, self._state.trouble.emit)
+        self._state.jobs.start(tr("reading the samples"), work, self.working.emit, self._state.trouble.emit)

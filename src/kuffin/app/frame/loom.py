@@ -7,14 +7,15 @@ from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QToolTip
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.frame.mountstates import mount_state
 from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.notebook.entities import Mount, Study
-from kuffin.verdict.planbasis import next_mount
 
 _ROW, _HEAD, _LABEL, _CELL, _NARROW = 62.0, 34.0, 84.0, 56.0, 26.0
 
@@ -36,7 +37,7 @@ class Loom(Painted):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
         self.setAcceptDrops(True)
-        self.setAccessibleName("The loom: candidates and rounds")
+        self.setAccessibleName(tr("The loom: candidates and rounds"))
         self._indexed: Study | None = None
         self._places: dict[tuple[int, int], list[Mount]] = {}
         self._round_count = 0
@@ -120,35 +121,8 @@ class Loom(Painted):
         self.update()
 
     def state_of(self, mount: Mount) -> str:
-        """A mount's state in a word: to do, next, on the bench, ready to run, waiting, settled, typed, not finished, level known, kept, doubtful, left out."""
-        if mount.left_out:
-            return "left out"
-        if mount.id == self._running[0]:
-            return "recording"
-        if mount.open_run is not None:
-            return "cut off"
-        if not mount.live_runs:
-            if mount.ready_at or mount.begun_at:
-                return "ready to run" if mount.ready_at else "on the bench"
-            coming = None if self._state.study is None else next_mount(self._state.study)
-            return "next" if coming is not None and coming.id == mount.id else "to do"
-        verdict = self._state.verdict
-        reading = self._state.reading(mount.id)
-        if verdict is None or reading is None:
-            return "waiting"
-        if reading.failed:
-            return "not finished"
-        if reading.value is None or verdict.unanswered(mount.id):
-            return "doubtful"
-        return (
-            "kept"
-            if verdict.kept(mount.id)
-            else "typed"
-            if reading.typed and reading.settled
-            else "settled"
-            if reading.settled
-            else "level known"
-        )
+        """A mount's state in a word (`mount_state`)."""
+        return mount_state(self._state, mount, self._running[0])
 
     def show_running(self, mount_id: int | None, share: float) -> None:
         """Show which mount is being recorded, filling up as its run goes; None for none."""
@@ -166,8 +140,16 @@ class Loom(Painted):
                 if reading is not None and reading.value is not None
                 else ""
             )
-            parts.append(f"{mount.candidate.name} round {mount.round}: {self.state_of(mount)}{value}")
-        return "; ".join(parts) or "no mounts yet"
+            parts.append(
+                tr(
+                    "{name} round {round}: {state}{value}",
+                    name=mount.candidate.name,
+                    round=mount.round,
+                    state=tr(self.state_of(mount)),
+                    value=value,
+                )
+            )
+        return "; ".join(parts) or tr("no mounts yet")
 
     def _unit(self) -> str:
         return "" if self._state.verdict is None else self._state.verdict.outcome.unit
@@ -183,7 +165,7 @@ class Loom(Painted):
             painter.drawText(
                 self.rect().adjusted(8, 8, -8, -8),
                 Qt.TextFlag.TextWordWrap,
-                "The loom shows each mount of a study. Start a study, or drop logs here.",
+                tr("The loom shows each mount of a study. Start a study, or drop logs here."),
             )
             return
         small = QFont(self.font())
@@ -193,7 +175,7 @@ class Loom(Painted):
         painter.setFont(small)
         painter.setPen(t.color("muted"))
         painter.drawText(
-            QRectF(0, 4, _LABEL - 10, 20), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, "round"
+            QRectF(0, 4, _LABEL - 10, 20), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, tr("round")
         )
         for column in range(rounds):
             x = self.centre(0, column).x()
@@ -225,7 +207,7 @@ class Loom(Painted):
             painter.drawText(
                 QRectF(0, bottom + 2, self.width() - 4, 34),
                 Qt.TextFlag.TextWordWrap,
-                f"rails: {foot} at the foot, {top} at the top",
+                tr("rails: {foot} at the foot, {top} at the top", foot=foot, top=top),
             )
 
     def _paint_crossing(self, painter: QPainter, row: int, column: int, scale: tuple[float, float] | None) -> None:
@@ -358,7 +340,7 @@ class Loom(Painted):
         if event.type() == QEvent.Type.ToolTip:
             hit = self._hit(QPointF(event.pos()))  # type: ignore[attr-defined]
             mounts = self._mounts_at(*hit) if hit else []
-            text = "\n".join(self._tip(m) for m in mounts) or ("no mount yet: drop a log here" if hit else "")
+            text = "\n".join(self._tip(m) for m in mounts) or (tr("no mount yet: drop a log here") if hit else "")
             QToolTip.showText(event.globalPos(), plain_tip(text), self)  # type: ignore[attr-defined]
             return True
         return super().event(event)
@@ -370,7 +352,13 @@ class Loom(Painted):
             if reading and reading.value is not None
             else ""
         )
-        return f"{mount.candidate.name}, round {mount.round}{value} ({self.state_of(mount)})"
+        return tr(
+            "{name}, round {round}{value} ({state})",
+            name=mount.candidate.name,
+            round=mount.round,
+            value=value,
+            state=tr(self.state_of(mount)),
+        )
 
     def dragEnterEvent(self, event: object) -> None:
         if event.mimeData().hasUrls():  # type: ignore[attr-defined]

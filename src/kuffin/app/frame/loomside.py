@@ -14,6 +14,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.texts import link_button, rule, text
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
 from kuffin.said.equations import figure
@@ -32,9 +33,11 @@ class LoomSide(QWidget):
         self._state, self._settings = state, settings
         self.loom = Loom(state, theme)
         self._legend = text(
-            "filled: counts · open with ?: doubtful · struck: left out · small: planned, dotted: next, half: on the bench, "
-            "underlined: ready · dot: no mount yet (click it or drop a log) · "
-            "ring: on the desk",
+            tr(
+                "filled: counts · open with ?: doubtful · struck: left out · small: planned, dotted: next, half: on the bench, "
+                "underlined: ready · dot: no mount yet (click it or drop a log) · "
+                "ring: on the desk"
+            ),
             style="small",
         )
         self._legend_link = link_button("")
@@ -90,7 +93,7 @@ class LoomSide(QWidget):
     def _show_legend(self, on: bool) -> None:
         """What the shapes mean, until one knows them."""
         self._legend.setVisible(on)
-        self._legend_link.setText("the shapes  ▴" if on else "the shapes  ▾")
+        self._legend_link.setText(tr("the shapes  ▴") if on else tr("the shapes  ▾"))
         self._settings.set_value("loom/legend", "shown" if on else "folded")
         if self._legend.parent() is not None:
             QTimer.singleShot(0, self, self._fit_stairs)
@@ -121,7 +124,7 @@ class LoomSide(QWidget):
         self._fit_stairs()
         if mount is None or verdict is None:
             return
-        self._name.setText(f"{mount.candidate.name}, round {mount.round}")
+        self._name.setText(tr("{name}, round {round}", name=mount.candidate.name, round=mount.round))
         reading = self._state.reading(mount.id)
         lines = []
         if reading is not None and reading.worked is not None and reading.value is not None:
@@ -130,18 +133,28 @@ class LoomSide(QWidget):
                 for r in verdict.main.of(mount.candidate.name)
                 if r.mount_id != mount.id and r.value is not None and r.left_out is None
             ]
-            lines.append(f"{figure(reading.worked)}, {self.loom.state_of(mount)}")
+            lines.append(f"{figure(reading.worked)}, {tr(self.loom.state_of(mount))}")
             if mean:
                 away = reading.value - sum(mean) / len(mean)
                 lines.append(
-                    f"{number(abs(away), 2)} {verdict.outcome.difference_unit} {'above' if away > 0 else 'below'} the mean of its siblings"
+                    tr(
+                        "{away} {unit} above the mean of its siblings",
+                        away=number(away, 2),
+                        unit=verdict.outcome.difference_unit,
+                    )
+                    if away > 0
+                    else tr(
+                        "{away} {unit} below the mean of its siblings",
+                        away=number(-away, 2),
+                        unit=verdict.outcome.difference_unit,
+                    )
                 )
         if mount.left_out:
-            lines.append(f"left out: {mount.left_out}")
+            lines.append(tr("left out: {left_out}", left_out=mount.left_out))
         if mount.kept_because:
-            lines.append(f"kept: {mount.kept_because}")
+            lines.append(tr("kept: {kept_because}", kept_because=mount.kept_because))
         lines += [
-            f"{KINDS[f.kind].title.lower()}{'' if f.kind not in verdict.answers.get(mount.id, {}) else ' (accepted)'}"
+            f"{tr(KINDS[f.kind].title).lower()}{'' if f.kind not in verdict.answers.get(mount.id, {}) else tr(' (accepted)')}"
             for f in verdict.findings.get(mount.id, ())
             if f.serious
         ]

@@ -2,6 +2,15 @@
 
 from __future__ import annotations
 
+from kuffin.core.base.language import mark
+
 # desk -> its place in the working order, which fixes its key (Ctrl+1 …)
-DESKS = {"Plan": 1, "Prepare": 2, "Run": 3, "Inspect": 4, "Compare": 5, "Publish": 6}
-BEHIND = {"Shelf": "Ctrl+Shift+H", "Bench": "Ctrl+Shift+B"}  # what stands behind the desks, with its key
+DESKS = {
+    mark("Plan"): 1,
+    mark("Prepare"): 2,
+    mark("Run"): 3,
+    mark("Inspect"): 4,
+    mark("Compare"): 5,
+    mark("Publish"): 6,
+}
+BEHIND = {mark("Shelf"): "Ctrl+Shift+H", mark("Bench"): "Ctrl+Shift+B"}  # what stands behind the desks, with its key

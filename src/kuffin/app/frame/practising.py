@@ -11,6 +11,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QInputDialog
 
 from kuffin.app.dialogs.practisestudy import PractiseStudy
+from kuffin.core.base.language import tr
 from kuffin.demo.wholestudy import HOURS, NAMES, build_whole_study
 
 if TYPE_CHECKING:
@@ -25,12 +26,12 @@ def practise_study(window: MainWindow) -> None:
     if study is not None and study.plan.get("practice"):
         show_panel(window)
         return
-    candidates, ok = QInputDialog.getInt(window, "Practise a whole study", "Candidates:", 3, 2, len(NAMES))
+    candidates, ok = QInputDialog.getInt(window, tr("Practise a whole study"), tr("Candidates:"), 3, 2, len(NAMES))
     if not ok:
         return
     least, most = (int(h) for h in HOURS)
     hours, ok = QInputDialog.getInt(
-        window, "Practise a whole study", "Hours there are for it:", _USUAL_HOURS, least, most
+        window, tr("Practise a whole study"), tr("Hours there are for it:"), _USUAL_HOURS, least, most
     )
     if ok:
         begin(window, secrets.randbelow(2**31), candidates, hours)

@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QToolButton, QWidget
 from kuffin.app.base.jobs import Job, Jobs
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import plain_tip, text
+from kuffin.core.base.language import counted, tr
 
 
 def with_capital(sentence: str) -> str:
@@ -29,22 +30,22 @@ class Strip(QWidget):
         self._followed: Job | None = None
         self.where = text(style="muted", wrap=False)
         self.bench = text(wrap=False)
-        self.bench.setAccessibleName("The bench now")
+        self.bench.setAccessibleName(tr("The bench now"))
         self.trouble = text()
-        self.trouble.setAccessibleName("What was done, or went wrong")
+        self.trouble.setAccessibleName(tr("What was done, or went wrong"))
         self.folder = QToolButton()
-        self.folder.setText("open the folder")
+        self.folder.setText(tr("open the folder"))
         self.folder.clicked.connect(self._open_folder)
         self._written: Path | None = None
         self._close = QToolButton()
-        self._close.setText("close")
+        self._close.setText(tr("close"))
         self._close.clicked.connect(lambda: self.say(""))
         self._work = text(style="muted", wrap=False)
         self._bar = QProgressBar()
         self._bar.setFixedWidth(120)
         self._bar.setTextVisible(False)
         self._stop = QToolButton()
-        self._stop.setText("stop")
+        self._stop.setText(tr("stop"))
         self._stop.clicked.connect(self._cancel)
         layout = QHBoxLayout(self)
         layout.setContentsMargins(24, 5, 24, 6)
@@ -81,8 +82,13 @@ class Strip(QWidget):
             return
         mounts = len(self._state.mounts())
         self.where.setText(
-            f"{notebook.path.name}{' (read-only)' if notebook.read_only else ''}  ·  {mounts} mount{'s' if mounts != 1 else ''}"
-            "  ·  every edit is kept when made"
+            "  ·  ".join(
+                (
+                    tr("{name} (read-only)", name=notebook.path.name) if notebook.read_only else notebook.path.name,
+                    counted(mounts, "{n} mount", "{n} mounts"),
+                    tr("every edit is kept when made"),
+                )
+            )
         )
         self.where.setToolTip(plain_tip(str(notebook.path)))
 
@@ -112,11 +118,19 @@ class Strip(QWidget):
 
     def tell_written(self, folder: Path, what: str, hint: str) -> None:
         """Say what was written out and where; the folder can be opened."""
-        self._put(f"written: {what}, in {folder}{'; ' if hint else ''}{hint}", False, folder)
+        self._put(
+            tr("written: {what}, in {folder}{hint}", what=what, folder=folder, hint="; " + hint if hint else ""),
+            False,
+            folder,
+        )
 
     def _open_folder(self) -> None:
         if self._written is not None and not QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._written))):
-            self._put(f"the desktop could not open {self._written}; it is there all the same", True, self._written)
+            self._put(
+                tr("the desktop could not open {written}; it is there all the same", written=self._written),
+                True,
+                self._written,
+            )
 
     def _succeeded(self) -> None:
         if self._wrong:

@@ -10,6 +10,7 @@ from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QVBoxLayout
 
 from kuffin.app.widgets.texts import link_button, text
+from kuffin.core.base.language import mark, tr
 
 if TYPE_CHECKING:
     from kuffin.app.frame.window import MainWindow
@@ -42,42 +43,50 @@ class Stop:
 
 STOPS: tuple[Stop, ...] = (
     Stop(
-        "The sentence on top is all that may be said so far, and no more.",
-        "See what it rests on: click “why ›”.",
+        mark("The sentence on top is all that may be said so far, and no more."),
+        mark("See what it rests on: click “why ›”."),
         lambda w: w.working.isVisible(),
         True,
     ),
     Stop(
-        "Every number in Kuffin opens its working like this.", "Close it: Esc.", lambda w: w.working.isVisible(), False
+        mark("Every number in Kuffin opens its working like this."),
+        mark("Close it: Esc."),
+        lambda w: w.working.isVisible(),
+        False,
     ),
     Stop(
-        "At the left, each row is a candidate, each column a round, each shape one mount. A question mark is a doubt.",
-        "Open a mount with a question mark: click it.",
-        lambda w: w.desk == "Inspect" and w.state.mount_id is not None,
+        mark(
+            "At the left, each row is a candidate, each column a round, each shape one mount. A question mark is a doubt."
+        ),
+        mark("Open a mount with a question mark: click it."),
+        lambda w: w.desk == mark("Inspect") and w.state.mount_id is not None,
         True,
     ),
     Stop(
-        "This is its run. Only the shaded window counts: Kuffin put it where all had settled.",
-        "Drag the left edge of the window a little.",
+        mark("This is its run. Only the shaded window counts: Kuffin put it where all had settled."),
+        mark("Drag the left edge of the window a little."),
         lambda w: w.menus.undo.text(),
     ),
     Stop(
-        "The numbers followed. There is no Save: an edit is kept when made, and can be taken back.",
-        "Take it back: Ctrl+Z.",
+        mark("The numbers followed. There is no Save: an edit is kept when made, and can be taken back."),
+        mark("Take it back: Ctrl+Z."),
         lambda w: w.menus.redo.isEnabled(),
         True,
     ),
     Stop(
-        "Compare has every pair, with what may be said of it.", "Go there: Ctrl+5.", lambda w: w.desk == "Compare", True
+        mark("Compare has every pair, with what may be said of it."),
+        mark("Go there: Ctrl+5."),
+        lambda w: w.desk == mark("Compare"),
+        True,
     ),
     Stop(
-        "Anything can be found by typing: actions, pages, studies, mounts, parts.",
-        "Ctrl+K, type “pastes”, and Enter on the study.",
+        mark("Anything can be found by typing: actions, pages, studies, mounts, parts."),
+        mark("Ctrl+K, type “pastes”, and Enter on the study."),
         lambda w: w.state.study is not None and w.state.study.id,
     ),
     Stop(
-        "The button at the top right is the one next thing to do, and why.",
-        "Follow it: click it, or Ctrl+Enter.",
+        mark("The button at the top right is the one next thing to do, and why."),
+        mark("Follow it: click it, or Ctrl+Enter."),
         lambda w: w.followed,
     ),
 )
@@ -92,15 +101,15 @@ class Tour(QFrame):
         self._at = 0
         self._before: object = None
         self.setObjectName("tour")
-        self.setAccessibleName("Tour")
+        self.setAccessibleName(tr("Tour"))
         self.where = text(style="small", wrap=False)
         self.sees = text(style="muted")
         self.does = text(style="heading")
-        self.skip = link_button("skip this")
+        self.skip = link_button(tr("skip this"))
         self.skip.clicked.connect(self._go_on)
-        self.practise = QPushButton("Practise on a bench")
+        self.practise = QPushButton(tr("Practise on a bench"))
         self.practise.clicked.connect(self._practise)
-        self.end = QPushButton("End the tour")
+        self.end = QPushButton(tr("End the tour"))
         self.end.clicked.connect(self.leave)
         words = QVBoxLayout()
         words.setSpacing(2)
@@ -136,15 +145,15 @@ class Tour(QFrame):
     def _show(self, at: int) -> None:
         self._at = at
         over = at >= len(STOPS)
-        self.where.setText("done" if over else f"{at + 1} of {len(STOPS)}")
+        self.where.setText(tr("done") if over else tr("{at} of {STOPS}", at=at + 1, STOPS=len(STOPS)))
         if over:
             self._timer.stop()
-            self.sees.setText("That is how one moves about. Help at the bench (Shift+F1) has a page for each desk.")
-            self.does.setText("Now run a mount yourself, on a simulated bench: one fault is hidden in it.")
+            self.sees.setText(tr("That is how one moves about. Help at the bench (Shift+F1) has a page for each desk."))
+            self.does.setText(tr("Now run a mount yourself, on a simulated bench: one fault is hidden in it."))
         else:
             self._before = STOPS[at].mark(self._window)
-            self.sees.setText(STOPS[at].sees)
-            self.does.setText(STOPS[at].does)
+            self.sees.setText(tr(STOPS[at].sees))
+            self.does.setText(tr(STOPS[at].does))
         self.skip.setVisible(not over)
         self.practise.setVisible(over)
         self.show()

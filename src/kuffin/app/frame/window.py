@@ -18,7 +18,6 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin import __version__
 from kuffin.app.acts.importing import Importer
 from kuffin.app.acts.joininglogs import Joiner
 from kuffin.app.acts.notebooks import Notebooks
@@ -39,6 +38,7 @@ from kuffin.app.frame.dressing import Dressing
 from kuffin.app.frame.dropping import Dropping
 from kuffin.app.frame.earlywindow import keep_for_start
 from kuffin.app.frame.header import Header
+from kuffin.app.frame.helptexts import about
 from kuffin.app.frame.lazydesks import MadeLater
 from kuffin.app.frame.links import Follower
 from kuffin.app.frame.loomside import LoomSide
@@ -57,6 +57,7 @@ from kuffin.app.widgets.messages import ask, tell
 from kuffin.app.widgets.texts import Opener, rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.said.line import NextStep
 from kuffin.said.shownworking import Working
 from kuffin.said.working import mount_working
@@ -133,7 +134,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         for i, name in enumerate(self.desks):
             if name == "Shelf":
                 row.addStretch()
-            button = QPushButton(name)
+            button = QPushButton(tr(name))
             button.setObjectName("desk")
             button.setCheckable(True)
             button.setToolTip(BEHIND.get(name) or f"Ctrl+{DESKS[name]}")
@@ -221,7 +222,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         notebook = self.state.notebook
         self.pages.setCurrentIndex(self._page())
         self.start.show_recent(self.settings.recent)
-        self.setWindowTitle("Kuffin" if notebook is None else f"{notebook.path.stem} – Kuffin")
+        self.setWindowTitle("Kuffin" if notebook is None else tr("{stem} – Kuffin", stem=notebook.path.stem))
         self.menus.renew()
 
     # --- moving around ---------------------------------------------------------------------------------------------
@@ -341,12 +342,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
 
     def about(self) -> None:
         """Say what this is."""
-        tell(
-            self,
-            "About Kuffin",
-            f"Kuffin {__version__}\nA bench notebook for people who test cooling parts.\n\n"
-            "MIT licence. The B612 fonts are under the SIL Open Font License.\n\nKuffin is no safety device.",
-        )
+        tell(self, tr("About Kuffin"), about())
 
     def practise(self) -> None:
         """Open a fresh practice notebook and hide a fault in its next run."""
@@ -363,8 +359,11 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         """Ask whether the run that is being recorded shall be stopped."""
         return ask(
             self,
-            "A run is being recorded",
-            "Stop the run and close the window? What was recorded is kept, and the load is stopped where Kuffin can.",
+            tr("A run is being recorded"),
+            tr(
+                "Stop the run and close the window? What was recorded is kept, and the load is "
+                "stopped where Kuffin can."
+            ),
         )
 
     def contextMenuEvent(self, event: QContextMenuEvent) -> None:
@@ -387,7 +386,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             event.ignore()
             return
         if said and not self._leaving:
-            tell(self, "Kept in another place", said)
+            tell(self, tr("Kept in another place"), said)
         self.notebooks.loaded()
         path = "" if self.state.notebook is None else str(self.state.notebook.path)
         keep_for_start(self.settings, path, self.header.question.text(), self.header.verdict.text())

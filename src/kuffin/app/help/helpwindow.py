@@ -23,6 +23,7 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.language import tr
 
 _WIDTH = re.compile(r' width="\d+"')  # of pages that are made for a box of their own
 _HEAD = re.compile(r"^## (.+)$", re.MULTILINE)
@@ -45,7 +46,11 @@ class HelpTopic:
 @lru_cache(maxsize=1)
 def topics() -> tuple[HelpTopic, ...]:
     """All that is written, in order: desks, words, methods."""
-    shelves = (("At the desk", "desks.md"), ("What it means", "words.md"), ("How the numbers are made", "methods.md"))
+    shelves = (
+        (tr("At the desk"), "desks.md"),
+        (tr("What it means"), "words.md"),
+        (tr("How the numbers are made"), "methods.md"),
+    )
     return tuple(HelpTopic(shelf, title, text) for shelf, name in shelves for title, text in _pages(name))
 
 
@@ -78,21 +83,21 @@ class HelpWindow(QDialog):
 
     def __init__(self, parent: QWidget, more: dict[str, Callable[[], str]]) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Help at the bench")
+        self.setWindowTitle(tr("Help at the bench"))
         self.setModal(False)
         self._more = more
         self.line = QLineEdit()
-        self.line.setPlaceholderText("search: settled, margin, leak test")
-        self.line.setAccessibleName("Search the help")
+        self.line.setPlaceholderText(tr("search: settled, margin, leak test"))
+        self.line.setAccessibleName(tr("Search the help"))
         self.line.setClearButtonEnabled(True)
         self.line.textChanged.connect(self._list)
         self.line.returnPressed.connect(self._next_hit)
         self.titles = QListWidget()
-        self.titles.setAccessibleName("Topics")
+        self.titles.setAccessibleName(tr("Topics"))
         self.titles.currentItemChanged.connect(self._show)
         self.page = QTextBrowser()
         self.page.setOpenLinks(False)
-        self.page.setAccessibleName("The topic")
+        self.page.setAccessibleName(tr("The topic"))
         left = QWidget()
         column = QVBoxLayout(left)
         column.setContentsMargins(0, 0, 0, 0)
@@ -128,11 +133,11 @@ class HelpWindow(QDialog):
             self._entry(topic.title)
         rest = [title for title, told in self._more.items() if all(w in f"{title} {told()}".casefold() for w in words)]
         if rest:
-            self._head("At hand")
+            self._head(tr("At hand"))
             for title in rest:
                 self._entry(title)
         if not self.titles.count():
-            self._head("nothing is written of that")
+            self._head(tr("nothing is written of that"))
             self.page.clear()
             return
         self.titles.setCurrentRow(1)

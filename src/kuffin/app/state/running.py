@@ -8,6 +8,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.leading import step_s
 from kuffin.core.compare.pairwords import number
 from kuffin.notebook.entities import Mount, Run
@@ -58,10 +59,12 @@ class Running(QObject):
 
         state = self._state
         if self.live is not None or state.notebook is None or state.study is None:
-            state.trouble.emit("a run is being recorded already")
+            state.trouble.emit(tr("a run is being recorded already"))
             return False
         if state.notebook.read_only:
-            state.trouble.emit(f"{state.notebook.path.name} is read-only; save a copy and record into that")
+            state.trouble.emit(
+                tr("{name} is read-only; save a copy and record into that", name=state.notebook.path.name)
+            )
             return False
         try:
             steps, limits = steps_and_limits(protocol_of(state.notebook, state.study))
@@ -98,14 +101,14 @@ class Running(QObject):
             return
         self._closing = True
         self._timer.stop()
-        self._state.jobs.start("closing the run", lambda _task: live.close(), self._kept, self._state.trouble.emit)
+        self._state.jobs.start(tr("closing the run"), lambda _task: live.close(), self._kept, self._state.trouble.emit)
 
     def _keep(self) -> None:
         """Try again to keep what waits for room."""
         if self.live is not None:
             keeping = self.live.keeping
             self._state.jobs.start(
-                "keeping the run", lambda _task: keeping.keep(), self._kept, self._state.trouble.emit
+                tr("keeping the run"), lambda _task: keeping.keep(), self._kept, self._state.trouble.emit
             )
 
     def _kept(self, whole: object) -> None:
@@ -200,5 +203,5 @@ class Running(QObject):
                 parts.append(f"{label} {number(now.by_role[role], digits)}{unit}".strip())
         seconds = int(now.elapsed_s)
         clock = f"{seconds // 3600:02d}:{seconds // 60 % 60:02d}:{seconds % 60:02d}"
-        fast = f" at {self.live.bench.speed:g}×" if self.live.bench.speed != 1 else ""
+        fast = tr(" at {speed:g}×", speed=self.live.bench.speed) if self.live.bench.speed != 1 else ""
         return " · ".join([*parts, f"recording {clock}{fast}"])

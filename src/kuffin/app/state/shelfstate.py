@@ -7,6 +7,7 @@ from PySide6.QtCore import QObject, Signal
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.protocol import Step
 from kuffin.notebook.entities import Bench, Part, Protocol
 from kuffin.notebook.planedits import protocols
@@ -62,7 +63,7 @@ class ShelfState(QObject):
                 self._others = found
                 self.changed.emit()
 
-        self._state.jobs.start("looking at earlier studies", work, done)
+        self._state.jobs.start(tr("looking at earlier studies"), work, done)
 
     # --- of the study ----------------------------------------------------------------------------------------------
 

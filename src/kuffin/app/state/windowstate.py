@@ -11,6 +11,7 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.base.jobs import Job, Jobs, Task
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.findings import Finding
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
@@ -168,7 +169,7 @@ class State(QObject):
                 self.so_far.share = share
                 self.so_far_changed.emit()
 
-        self.judging = self.jobs.start("judging the study", work, done, self.trouble.emit)
+        self.judging = self.jobs.start(tr("judging the study"), work, done, self.trouble.emit)
         self.judging.shown.connect(part)
         self.judging.progressed.connect(progressed)
         self.judging.ended.connect(ended)

@@ -10,6 +10,7 @@ from PySide6.QtGui import QFont, QPainter, QPen, QPolygonF
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 
 
 @guarded
@@ -22,7 +23,7 @@ class AlarmBand(Painted):
         super().__init__()
         self._theme, self.kind, self._sentence = theme, "", ""
         self.setFixedHeight(58)
-        self.setAccessibleName("Alarm")
+        self.setAccessibleName(tr("Alarm"))
         self.hide()
 
     def set_theme(self, theme: Theme) -> None:

@@ -6,6 +6,7 @@ import pyqtgraph as pg
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.core.base.language import tr
 from kuffin.core.heat.boost import Boost
 
 
@@ -20,12 +21,12 @@ class BoostPlot(QWidget):
         self._plot.hideButtons()
         self._plot.setMouseEnabled(x=False, y=False)
         self._plot.setLabel("left", "MHz")
-        self._plot.setLabel("bottom", "die, °C")
+        self._plot.setLabel("bottom", tr("die, °C"))
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self._plot)
         self.setFixedHeight(230)
-        self.setAccessibleName("Clock against temperature")
+        self.setAccessibleName(tr("Clock against temperature"))
         self.set_theme(theme)
 
     def set_theme(self, theme: Theme) -> None:

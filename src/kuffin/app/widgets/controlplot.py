@@ -11,6 +11,7 @@ from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_upright_axis
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.verdict.baseline import BaselineChart
 
@@ -24,7 +25,7 @@ class ControlPlot(Walked):
     chosen = Signal(int)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "Control chart of the baseline")
+        super().__init__(theme, tr("Control chart of the baseline"))
         self._found: BaselineChart | None = None
         self._unit, self._position = "K", 0
         self.points: list[QPointF] = []
@@ -65,7 +66,11 @@ class ControlPlot(Walked):
         self._paint_days(painter, found, area, step)
         side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
         painter.setFont(self.font())
-        for value, said in ((chart.low, "lower limit"), (chart.centre, "centre"), (chart.high, "upper limit")):
+        for value, said in (
+            (chart.low, tr("lower limit")),
+            (chart.centre, tr("centre")),
+            (chart.high, tr("upper limit")),
+        ):
             if np.isfinite(value):
                 pen = QPen(t.color("muted"), 1.3, Qt.PenStyle.SolidLine if said == "centre" else Qt.PenStyle.DashLine)
                 painter.setPen(pen)
@@ -109,7 +114,7 @@ class ControlPlot(Walked):
                 painter.fillRect(box, t.color("raised"))
             painter.setPen(t.color("muted"))
             place = QRectF(box.left(), area.bottom() + 4, box.width(), 18)
-            painter.drawText(place, Qt.AlignmentFlag.AlignHCenter, f"day {number_}")
+            painter.drawText(place, Qt.AlignmentFlag.AlignHCenter, tr("day {number}", number=number_))
             below = QRectF(box.left(), area.bottom() + 20, box.width(), 18)
             day = found.days[i]
             painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, day if box.width() > 70 else day[-5:])

@@ -15,6 +15,7 @@ from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.days import day_words, short_day
+from kuffin.core.base.language import tr
 from kuffin.core.plan.schedule import DAYS, Hours, Laid, Plan
 
 _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
@@ -33,7 +34,7 @@ class DaySheet(Painted):
         self._boxes: list[tuple[QRectF, Laid]] = []
         self.setMouseTracking(True)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("The plan, day by day")
+        self.setAccessibleName(tr("The plan, day by day"))
         self.setFixedHeight(300)
 
     def set_theme(self, theme: Theme) -> None:
@@ -74,7 +75,7 @@ class DaySheet(Painted):
         painter.setFont(figures_font(self.font().pointSizeF() * 0.86))
         if self._plan is None or self._hours is None or not days:
             painter.setPen(t.color("muted"))
-            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, "Nothing is laid yet.")
+            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, tr("Nothing is laid yet."))
             return
         spans = [s for d in days if (s := self._hours.of(d)) is not None]
         first = min([s[0].hour + s[0].minute / 60 for s in spans] + [p.begin.hour + 0.0 for p in self._plan.laid])
@@ -149,7 +150,7 @@ class DaySheet(Painted):
         y = min(max(y_of(deadline.hour + deadline.minute / 60), _TOP), self.height() - 8.0)
         painter.setPen(QPen(self._theme.color("warn"), 2))
         painter.drawLine(QPointF(x, y), QPointF(x + width, y))
-        painter.drawText(QRectF(x, y - 17, width - 4, 16), Qt.AlignmentFlag.AlignRight, "deadline")
+        painter.drawText(QRectF(x, y - 17, width - 4, 16), Qt.AlignmentFlag.AlignRight, tr("deadline"))
 
     def mouseMoveEvent(self, event: object) -> None:
         for box, laid in self._boxes:

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QSizePolicy, QStyle, QStyleOptionFrame
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import Opener, plain_tip
+from kuffin.core.base.language import tr
 
 _MORE = "…"
 
@@ -86,7 +87,7 @@ class FewLines(Opener):
             self.updateGeometry()
 
     def _tell(self) -> None:
-        more = "Click, or F1: show the working" if self._opens else ""
+        more = tr("Click, or F1: show the working") if self._opens else ""
         self.setToolTip(plain_tip(self.text() if self.is_cut() else more))
         if self.width() > 1:
             self.setFixedHeight(self.heightForWidth(self.width()))

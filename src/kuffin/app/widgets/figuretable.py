@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QGridLayout, QLabel, QPushButton, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import empty, link_button, no_keys, rule, text
+from kuffin.core.base.language import tr
 
 Row = Sequence[str]
 _SPACE, _TIGHT_SPACE = 16, 7
@@ -75,7 +76,7 @@ class FigureTable(QWidget):
             for i, said in enumerate(row):
                 act = None if opens is None else opens.get(i)
                 if act is not None and said not in {"", "–"}:
-                    button = link_button(said, f"{row[0]}: {said}; show its working")
+                    button = link_button(said, tr("{row}: {told}; show its working", row=row[0], told=said))
                     button.clicked.connect(partial(_open, act, r))
                     button.setProperty("working", "true")
                     self._fixed.add(i)

@@ -12,6 +12,7 @@ from PySide6.QtGui import QColor, QFont, QPainter, QPen, QPolygonF
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import counted, tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import Finding
 
@@ -40,7 +41,7 @@ class FindingPicture(Painted):
         self._label = ""
         self.pieces: list[Piece] = []
         self.setMinimumHeight(120)
-        self.setAccessibleName("Picture of what was found")
+        self.setAccessibleName(tr("Picture of what was found"))
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
@@ -103,14 +104,21 @@ class FindingPicture(Painted):
             painter.setPen(Qt.PenStyle.NoPen)
             painter.drawEllipse(QPointF(x_of(v), y), 4.5, 4.5)
         painter.setPen(t.color("muted"))
-        spread = f"{len(values)} other mount{'s' if len(values) != 1 else ''}: {number(min(values), digits)} to {number(max(values), digits)} {finding.unit}"
+        spread = counted(
+            len(values),
+            "{n} other mount: {low} to {high} {unit}",
+            "{n} other mounts: {low} to {high} {unit}",
+            low=number(min(values), digits),
+            high=number(max(values), digits),
+            unit=finding.unit,
+        )
         anchor = min(max(x_of(mean) - 110, 0), self.width() - 220)
         painter.drawText(QRectF(anchor, y + 16, 220, 20), Qt.AlignmentFlag.AlignCenter, spread)
         if finding.limit:
             painter.drawText(
                 QRectF(0, y + 38, self.width(), 20),
                 Qt.AlignmentFlag.AlignCenter,
-                "shaded: where chance would leave a sound mount",
+                tr("shaded: where chance would leave a sound mount"),
             )
         x = x_of(value)
         painter.setPen(QPen(t.color("warn"), 2.2))

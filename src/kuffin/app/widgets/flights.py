@@ -10,6 +10,7 @@ from PySide6.QtGui import QColor, QFont, QPainter, QPen
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Flight, Tread
 from kuffin.said.stairs import flight_words
@@ -24,7 +25,7 @@ class Flights(Painted):
         self._theme = theme
         self._flights: Sequence[Flight] = ()
         self.setMinimumHeight(220)
-        self.setAccessibleName("Staircases")
+        self.setAccessibleName(tr("Staircases"))
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
@@ -47,7 +48,7 @@ class Flights(Painted):
             painter.drawText(
                 place,
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                "The staircase needs air, and coolant or die; for K/W also power.",
+                tr("The staircase needs air, and coolant or die; for K/W also power."),
             )
             return
         heights = [t.height + t.u95 for f in self._flights for t in (*f.treads, *f.side)]
@@ -92,7 +93,7 @@ class Flights(Painted):
             is_worst = worst is not None and step.name == worst.name and len(flight.steps) > 1
             lines = [f"+{number(step.height, digits)}", f"± {number(step.u95, digits)}"]
             if is_worst and roomy:
-                lines.append("largest")
+                lines.append(tr("largest"))
             painter.setFont(figures_font(size * 0.9, bold=is_worst))
             painter.setPen(t.color("ink"))
             for j, line in enumerate(lines):

@@ -23,6 +23,7 @@ from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import no_keys, text
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import typed_number
 
 Index = QModelIndex | QPersistentModelIndex
@@ -81,9 +82,22 @@ class NumberLine(QLineEdit):
         try:
             found = typed_number(written)
         except ValueError:
-            raise BenchError(f"{self.accessibleName() or 'this'}: “{written}” is no number") from None
+            raise BenchError(
+                tr(
+                    "{accessibleName}: “{written}” is no number",
+                    accessibleName=self.accessibleName() or "this",
+                    written=written,
+                )
+            ) from None
         if not self._low <= found <= self._high:
-            raise BenchError(f"{self.accessibleName() or 'this'} lies between {self._low:g} and {self._high:g}")
+            raise BenchError(
+                tr(
+                    "{accessibleName} lies between {low:g} and {high:g}",
+                    accessibleName=self.accessibleName() or "this",
+                    low=self._low,
+                    high=self._high,
+                )
+            )
         return found
 
     def _take(self) -> None:

@@ -14,6 +14,7 @@ from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, round_step
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import best_of, number
@@ -34,7 +35,7 @@ class IntervalGrid(Walked):
     cell_chosen = Signal(object)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "Candidates under every condition and on every part")
+        super().__init__(theme, tr("Candidates under every condition and on every part"))
         self._axes = Axes((), ())
         self._order: Sequence[str] = ()
         self._place: dict[str, int] = {}
@@ -60,7 +61,9 @@ class IntervalGrid(Walked):
     def show_cell(self, cell: Cell, result: OutcomeResult) -> None:
         """A cell's comparison has come in."""
         self._results[cell] = result
-        self.setAccessibleDescription(f"{len(self._results)} of {len(self._axes.cells)} comparisons are there")
+        self.setAccessibleDescription(
+            tr("{results} of {cells} comparisons are there", results=len(self._results), cells=len(self._axes.cells))
+        )
         row = self.box(cell)
         self.update(QRectF(0, row.top() - 4, self.width(), row.height() + 8).toAlignedRect())
 
@@ -200,9 +203,9 @@ class IntervalGrid(Walked):
             for n, name in enumerate(self._order):
                 c = there.get(name)
                 y = area.top() + row * (n + 0.5)
-                why = "met no limit" if found.free else "held by a limit: only a bound"
+                why = tr("met no limit") if found.free else tr("held by a limit: only a bound")
                 instead = why if c is not None and c.bound else ""
-                instead = "could not be finished" if c is None and name in failed else instead
+                instead = tr("could not be finished") if c is None and name in failed else instead
                 if instead:
                     painter.setPen(t.color("muted"))
                     side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter

@@ -12,6 +12,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import CandidateMark, draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import digits_for, number
 from kuffin.verdict.outcomes import MountReading, OutcomeResult
 from kuffin.verdict.study import StudyVerdict
@@ -47,7 +48,7 @@ class IntervalPlot(Painted):
         self._focus = 0
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
-        self.setAccessibleName("Candidates with their mounts, means and intervals")
+        self.setAccessibleName(tr("Candidates with their mounts, means and intervals"))
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
@@ -82,7 +83,7 @@ class IntervalPlot(Painted):
         """The plot in words."""
         found = self._result.comparison if self._result else None
         if found is None or self._result is None:
-            return "no comparison yet"
+            return tr("no comparison yet")
         unit = self._result.outcome.unit
         return "; ".join(
             f"{c.name}: {number(c.mean, 2)} {unit}, {number(c.low, 2)} to {number(c.high, 2)}" for c in found.candidates
@@ -111,7 +112,9 @@ class IntervalPlot(Painted):
         if self._result is None or not any(r.value is not None for r in self._result.readings):
             painter.setPen(t.color("muted"))
             painter.drawText(
-                area, Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, "No mount can be read under this school."
+                area,
+                Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
+                tr("No mount can be read under this school."),
             )
             return
         low, high = self._range()

@@ -11,6 +11,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 
 Array = NDArray[np.float64]
@@ -53,7 +54,7 @@ class LiveTraces(QWidget):
         self._names = [pg.TextItem("", anchor=(1, 1)) for _ in range(3)]
         for name in self._names:
             self._right.addItem(name)
-        self.setAccessibleName("Live traces")
+        self.setAccessibleName(tr("Live traces"))
         self.set_theme(theme)
 
     def set_theme(self, theme: Theme) -> None:

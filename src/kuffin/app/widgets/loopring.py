@@ -11,6 +11,7 @@ from PySide6.QtGui import QPainter, QPen, QPolygonF
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 
 
 @guarded
@@ -34,7 +35,7 @@ class LoopRing(Painted):
     def show_loop(self, parts: Sequence[tuple[str, str, str]]) -> None:
         """Show (kind, name, note) in the direction of flow."""
         self._parts = list(parts)
-        self.setAccessibleName("The loop")
+        self.setAccessibleName(tr("The loop"))
         self.setAccessibleDescription(" to ".join(f"{kind} {name}" for kind, name, _ in parts))
         self.update()
 
@@ -51,7 +52,7 @@ class LoopRing(Painted):
             painter.drawText(
                 self.rect(),
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                "The loop is empty. Add its parts below, in the direction of flow.",
+                tr("The loop is empty. Add its parts below, in the direction of flow."),
             )
             return
         painter.setPen(QPen(t.color("muted"), 2.2))

@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.core.base.language import tr
 
 Array = NDArray[np.float64]
 Named = tuple[str, Array, Array]
@@ -31,14 +32,14 @@ class OverlayPlot(QWidget):
         axis = self._plot.getAxis("bottom")
         axis.setPen(pg.mkPen(theme.hairline))
         axis.setTextPen(pg.mkPen(theme.muted))
-        self._plot.setLabel("bottom", "minutes of the run")
+        self._plot.setLabel("bottom", tr("minutes of the run"))
         self._names = pg.LabelItem("", color=theme.ink)
         self._names.setParentItem(self._plot.getPlotItem().getViewBox())
         self._names.anchor((0, 0), (0, 0), offset=(6, 0))
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self._plot)
-        self.setAccessibleName("Run and log over each other")
+        self.setAccessibleName(tr("Run and log over each other"))
 
     def show_pair(self, own: Named, other: Named) -> None:
         """Show a channel of the run (in ink) and one of the log (in the accent colour)."""

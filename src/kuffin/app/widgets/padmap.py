@@ -9,6 +9,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
+from kuffin.core.base.language import tr
 from kuffin.core.prepare.padfit import BOARD_MM, PRINTS, PadFit, Place
 
 _DIE_MM = 26.0
@@ -32,7 +33,7 @@ class PadMap(Painted):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMinimumHeight(300)
         self.setMouseTracking(True)
-        self.setAccessibleName("Pads on the board")
+        self.setAccessibleName(tr("Pads on the board"))
 
     def sizeHint(self) -> QSize:
         return QSize(480, 320)
@@ -68,7 +69,7 @@ class PadMap(Painted):
         painter.setBrush(t.color("ground"))
         die = self.box((0, 0, _DIE_MM, _DIE_MM))
         painter.drawRect(die)
-        painter.drawText(die, Qt.AlignmentFlag.AlignCenter, "die")
+        painter.drawText(die, Qt.AlignmentFlag.AlignCenter, tr("die"))
         for i, (found, place) in enumerate(self._pads):
             self._draw_pad(painter, found, self.box(place), i == self._at)
 

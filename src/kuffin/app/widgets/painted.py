@@ -9,6 +9,7 @@ from PySide6.QtGui import QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.language import tr
 
 
 @guarded
@@ -33,7 +34,7 @@ class Painted(QWidget):
             said = f"{type(error).__name__}: {error}"
             painter.resetTransform()
             painter.setClipping(False)
-            painter.drawText(self.rect().adjusted(8, 8, -8, -8), 0, "this cannot be drawn")
+            painter.drawText(self.rect().adjusted(8, 8, -8, -8), 0, tr("this cannot be drawn"))
             if said != self._broken:  # told once, not at every frame
                 self._broken = said
                 sys.excepthook(type(error), error, error.__traceback__)

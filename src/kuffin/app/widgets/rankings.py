@@ -12,6 +12,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.base.language import tr
 from kuffin.verdict.schoolflips import SchoolRow
 
 _TOP, _LEFT = 62.0, 110.0
@@ -24,7 +25,7 @@ class Rankings(Walked):
     chosen = Signal(str)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "Ranking under each school")
+        super().__init__(theme, tr("Ranking under each school"))
         self._rows: Sequence[SchoolRow] = ()
         self._place: dict[str, int] = {}
 
@@ -32,7 +33,7 @@ class Rankings(Walked):
         """Show schools; the first is the one in use."""
         self._rows = [r for r in rows if r.ranking]
         self._place = {name: i for i, name in enumerate(candidates)}
-        said = "; ".join(f"{r.school.label}: {', '.join(r.ranking)}" for r in self._rows)
+        said = "; ".join(f"{tr(r.school.label)}: {', '.join(r.ranking)}" for r in self._rows)
         self.setAccessibleDescription(said)
         self.setFixedHeight(self.sizeHint().height())
         self.update()
@@ -60,7 +61,7 @@ class Rankings(Walked):
             painter.setFont(small)
             painter.setPen(t.color("warn") if r.first_differs or r.flips else t.color("ink"))
             box = QRectF(self._x(i) - width / 2 + 6, 2, width - 12, _TOP - 12)
-            label = r.school.label + ("\n(in use)" if r.in_use else "")
+            label = tr(r.school.label) + (tr("\n(in use)") if r.in_use else "")
             painter.drawText(box, Qt.AlignmentFlag.AlignHCenter | Qt.TextFlag.TextWordWrap, label)
         for name, at in self._place.items():
             m = mark(at)

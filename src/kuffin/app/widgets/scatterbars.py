@@ -11,6 +11,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.base.language import tr
 
 _ROW, _LEFT, _RIGHT, _FOOT = 36.0, 258.0, 190.0, 26.0
 
@@ -20,7 +21,7 @@ class ScatterBars(Walked):
     """Rows of (label, standard deviation, what is said beside it)."""
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "What the scatter is made of")
+        super().__init__(theme, tr("What the scatter is made of"))
         self._rows: Sequence[tuple[str, float, str]] = ()
         self._unit = "K"
 

@@ -10,6 +10,7 @@ from PySide6.QtGui import QPainter, QPen
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 from kuffin.core.prepare.fit import tightening
 
 
@@ -34,8 +35,8 @@ class ScrewPicture(Painted):
         """Draw a pattern."""
         self._pattern = pattern
         _, order = tightening(pattern)
-        self.setAccessibleName(f"Tightening order, {pattern} screws")
-        self.setAccessibleDescription("across each time: " + ", ".join(str(i + 1) for i in order))
+        self.setAccessibleName(tr("Tightening order, {pattern} screws", pattern=pattern))
+        self.setAccessibleDescription(tr("across each time: ") + ", ".join(str(i + 1) for i in order))
         self.update()
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:

@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QCompleter, QLineEdit
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.testsettings import HOW, Value, read_settings, settings_words
 
@@ -37,7 +38,7 @@ class SettingsLine(QLineEdit):
         self.problem = ""
         self.values: dict[str, Value] = dict(values or {})
         self.setAccessibleName(name)
-        self.setPlaceholderText("power limit, driver …")
+        self.setPlaceholderText(tr("power limit, driver …"))
         self.setToolTip(plain_tip(HOW))
         completer = _PieceCompleter([s.label for s in OF_TEST.values()], self)
         completer.setCaseSensitivity(Qt.CaseSensitivity.CaseInsensitive)

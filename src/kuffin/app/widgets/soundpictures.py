@@ -14,6 +14,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis, paint_upright_axis
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 
 Array = NDArray[np.float64]
 _LEFT, _RIGHT, _TOP, _FOOT = 52.0, 16.0, 24.0, 40.0
@@ -63,7 +64,7 @@ class ThirdOctaves(_OverFrequency):
     """Bars for levels, a line for the finer spectrum, and a stroke with its frequency for each prominent tone."""
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "Third octaves", 230)
+        super().__init__(theme, tr("Third octaves"), 230)
         self._thirds: Sequence[tuple[float, float]] = ()
         self._tones: Sequence[tuple[float, float, bool]] = ()
         self._unit = "dB"
@@ -116,7 +117,9 @@ class ThirdOctaves(_OverFrequency):
             painter.setPen(QPen(t.color("accent" if prominent else "ink"), 2.0 if prominent else 1.0))
             painter.drawLine(QPointF(x, area.bottom()), QPointF(x, y_of(db)))
             if prominent and x - last > 44:
-                painter.drawText(QRectF(x - 40, y_of(db) - 19, 80, 18), Qt.AlignmentFlag.AlignCenter, f"{hz:.0f} Hz")
+                painter.drawText(
+                    QRectF(x - 40, y_of(db) - 19, 80, 18), Qt.AlignmentFlag.AlignCenter, tr("{hz:.0f} Hz", hz=hz)
+                )
                 last = x
         painter.setPen(t.color("muted"))
         for hz in _MARKS:
@@ -129,9 +132,11 @@ class ThirdOctaves(_OverFrequency):
         painter.drawText(
             QRectF(0, 0, self.width(), 20),
             Qt.AlignmentFlag.AlignLeft,
-            f"third octaves, and a line for twelfths, {self._unit}",
+            tr("third octaves, and a line for twelfths, {unit}", unit=self._unit),
         )
-        painter.drawText(QRectF(area.left(), area.bottom() + 20, area.width(), 20), Qt.AlignmentFlag.AlignRight, "Hz")
+        painter.drawText(
+            QRectF(area.left(), area.bottom() + 20, area.width(), 20), Qt.AlignmentFlag.AlignRight, tr("Hz")
+        )
 
 
 @guarded
@@ -141,14 +146,14 @@ class Waterfall(_OverFrequency):
     chosen = Signal(float)  # seconds
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "How it sounded over time", 230)
+        super().__init__(theme, tr("How it sounded over time"), 230)
         self._times, self._hz, self._picture = np.empty(0), np.empty(0), np.empty((0, 0))
 
     def show_sound(self, times: Array, hz: Array, picture: Array) -> None:
         """Show mean squares, shape (times, hz); nothing for none."""
         self._times, self._hz, self._picture = times, hz, picture
         self.setVisible(picture.size > 0)
-        self.setToolTip("Click to listen from there")
+        self.setToolTip(tr("Click to listen from there"))
         self.update()
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -185,5 +190,5 @@ class Waterfall(_OverFrequency):
                 painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, _hz_words(hz))
         painter.setFont(self.font())
         painter.drawText(
-            QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, "over time, Hz; the louder the stronger"
+            QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, tr("over time, Hz; the louder the stronger")
         )

@@ -11,6 +11,7 @@ from PySide6.QtGui import QFont, QPainter, QPen
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
+from kuffin.core.base.language import tr
 from kuffin.core.bench.protocol import Step
 
 
@@ -49,7 +50,7 @@ class StageLine(Painted):
         self._phases: list[Phase] = []
         self._at, self._share = -1, 0.0
         self.setFixedHeight(46)
-        self.setAccessibleName("Stages of the run")
+        self.setAccessibleName(tr("Stages of the run"))
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme

@@ -8,6 +8,7 @@ from PySide6.QtGui import QFont, QPainter, QPen
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Rise, StairLevel, bottleneck
 
@@ -25,7 +26,7 @@ class Staircase(Walked):
     chosen = Signal(str)
 
     def __init__(self, theme: Theme, enlarged: float = 1.0) -> None:
-        super().__init__(theme, "Staircase from air to die")
+        super().__init__(theme, tr("Staircase from air to die"))
         self._k = enlarged
         self._levels: list[StairLevel] = []
         self._steps: list[Rise] = []
@@ -38,7 +39,7 @@ class Staircase(Walked):
         """Show a run's levels and steps; nothing clears it."""
         self._levels, self._steps = levels, steps
         self.setAccessibleDescription(
-            "; ".join(f"{s.upper} over {s.lower}: {number(s.rise_k, 1)} kelvins" for s in steps) or "no steps known"
+            "; ".join(f"{s.upper} over {s.lower}: {number(s.rise_k, 1)} kelvins" for s in steps) or tr("no steps known")
         )
         self.update()
 
@@ -50,7 +51,7 @@ class Staircase(Walked):
             painter.drawText(
                 self.rect(),
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                "The staircase needs an air and a coolant or die channel.",
+                tr("The staircase needs an air and a coolant or die channel."),
             )
             return
         w, h = float(self.width()), float(self.height())
@@ -103,7 +104,7 @@ class Staircase(Walked):
             if step.resistance_k_w is not None and not live:
                 lines.append(f"{number(step.resistance_k_w, 3)} K/W")
             if step is worst and len(self._steps) > 1 and not live:
-                lines.append("largest step")
+                lines.append(tr("largest step"))
             room, high_line = foot - y - 26 * k, 17 * k
             for j, line in enumerate(lines):
                 if (j + 1) * high_line <= room:

@@ -10,6 +10,7 @@ from PySide6.QtGui import QKeyEvent, QMouseEvent, QResizeEvent, QShowEvent
 from PySide6.QtWidgets import QFormLayout, QFrame, QLabel, QLayout, QPushButton, QWidget
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.language import tr
 
 
 def rule(vertical: bool = False) -> QFrame:
@@ -103,7 +104,7 @@ class Opener(Text):
         self.setIndent(0)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
-        self.setToolTip("Click, or F1: show the working")
+        self.setToolTip(tr("Click, or F1: show the working"))
 
     def mousePressEvent(self, _event: QMouseEvent) -> None:
         self.opened.emit()

@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, smoothed, tick
+from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 from kuffin.reading.traceview import USUAL_ROWS, TraceRow, TraceView
 
@@ -59,7 +60,7 @@ class TracePlot(QWidget):
         self._tell.setInterval(25)
         self._tell.timeout.connect(self._tell_cursor)
         self._area.scene().sigMouseMoved.connect(self._pointed)
-        self.setAccessibleName("Traces of the run")
+        self.setAccessibleName(tr("Traces of the run"))
         self.set_theme(theme)
 
     def _plot(self, row: int) -> pg.PlotItem:
@@ -169,7 +170,7 @@ class TracePlot(QWidget):
             plot.showAxis("bottom", plot is foot)
             plot.showGrid(x=False, y=len(below) <= 6, alpha=0.14)
         foot.getAxis("bottom").setStyle(showValues=True)
-        foot.setLabel("bottom", "minutes from the first row")
+        foot.setLabel("bottom", tr("minutes from the first row"))
         if foot is not self.top:
             self.top.getAxis("bottom").setStyle(showValues=False)
             self.top.getAxis("bottom").setLabel("")
@@ -272,7 +273,7 @@ class TracePlot(QWidget):
             warn = pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine)
             said = {"color": t.warn, "position": 0.1}
             self.top.addItem(
-                pg.InfiniteLine(s.load.step_s / 60, angle=90, pen=warn, label="changed here", labelOpts=said)
+                pg.InfiniteLine(s.load.step_s / 60, angle=90, pen=warn, label=tr("changed here"), labelOpts=said)
             )
         self.region = pg.LinearRegionItem(
             [s.window.span_s[0] / 60, s.window.span_s[1] / 60],

@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QTextBrowser, QT
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import Text
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import Lead
 from kuffin.said.shownworking import Working
 
@@ -40,13 +41,13 @@ class WorkingPanel(QFrame):
         self._leads: list[Lead] = []
         self._working: Working | None = None
         self._history: list[Working] = []
-        heading = Text("Show working")
+        heading = Text(tr("Show working"))
         heading.setProperty("small", "true")
         self._back = QToolButton()
-        self._back.setText("‹ back")
+        self._back.setText(tr("‹ back"))
         self._back.clicked.connect(self.go_back)
         close = QToolButton()
-        close.setText("close (Esc)")
+        close.setText(tr("close (Esc)"))
         close.clicked.connect(self.leave)
         row = QHBoxLayout()
         row.addWidget(heading)
@@ -62,8 +63,8 @@ class WorkingPanel(QFrame):
         self._text = QTextBrowser()
         self._text.setOpenLinks(False)
         self._text.anchorClicked.connect(self._anchor)
-        self._text.setAccessibleName("Working")
-        copy = QPushButton("Copy as text")
+        self._text.setAccessibleName(tr("Working"))
+        copy = QPushButton(tr("Copy as text"))
         copy.clicked.connect(self._copy)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(16, 12, 12, 12)

@@ -13,6 +13,7 @@ from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, paint_upright_axis
 from kuffin.app.widgets.keywalked import Walked
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.verdict.value import Worth, unbeaten
 
@@ -26,7 +27,7 @@ class WorthPlot(Walked):
     chosen = Signal(str)
 
     def __init__(self, theme: Theme) -> None:
-        super().__init__(theme, "Price against temperature")
+        super().__init__(theme, tr("Price against temperature"))
         self._rows: Sequence[Worth] = ()
         self._place: dict[str, int] = {}
         self._currency, self._unit = "", "K"
@@ -62,7 +63,7 @@ class WorthPlot(Walked):
             painter.drawText(
                 QRectF(0, 0, self.width(), self.fontMetrics().height() + 4),
                 Qt.AlignmentFlag.AlignLeft,
-                f"{self._unit}, lower is cooler",
+                tr("{unit}, lower is cooler", unit=self._unit),
             )
             best = unbeaten(self._rows)
             painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))

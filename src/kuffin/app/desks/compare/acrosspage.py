@@ -10,6 +10,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, refill, row
 from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import digits_for, number, several, span
 from kuffin.said.intervalline import IntervalLine
 from kuffin.said.line import verdict_line
@@ -18,7 +19,7 @@ from kuffin.said.shownworking import Working
 from kuffin.verdict.across import Judged, Known, LinkedStudies, known_of, linked
 from kuffin.verdict.sidebyside import SharedPair, side_by_side
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Across studies sets candidates of different studies side by side, through a baseline that both have mounted. "
     "This notebook has one study."
 )
@@ -28,29 +29,29 @@ class AcrossPage(RenewedPage):
     """Nothing is edited here."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self._others = OtherStudies(state)
         self._judged: list[Judged] = []
         self._wanted: int | None = None
         self.link = LinkedStudies()
         self.said = text()
-        self.lines = IntervalLines(theme, "Candidates of several studies over the shared baseline")
+        self.lines = IntervalLines(theme, tr("Candidates of several studies over the shared baseline"))
         self.lines.chosen.connect(self._explain)
         self.refused = text(style="muted")
-        self._pairs_title = text("The same pair, each on its own bench; nothing is pooled", style="heading")
-        self.pairs = IntervalLines(theme, "Pairs that several studies have", zero="no difference")
+        self._pairs_title = text(tr("The same pair, each on its own bench; nothing is pooled"), style="heading")
+        self.pairs = IntervalLines(theme, tr("Pairs that several studies have"), zero=tr("no difference"))
         self.pairs.chosen.connect(self._explain_pair)
         self._agree = text()
         self.shared: list[SharedPair] = []
-        self.part = choice((), "Part")
+        self.part = choice((), tr("Part"))
         self.part.activated.connect(self._show_part)
-        self.known = FigureTable("What the notebook knows of a part")
+        self.known = FigureTable(tr("What the notebook knows of a part"))
         self.column.addWidget(self.said)
         self.column.addWidget(self.lines)
         self.column.addWidget(self.refused)
         for widget in (self._pairs_title, self.pairs, self._agree):
             self.column.addWidget(widget)
-        self.column.addWidget(row(text("all that is known of", style="muted", wrap=False), self.part, None))
+        self.column.addWidget(row(text(tr("all that is known of"), style="muted", wrap=False), self.part, None))
         self.column.addWidget(self.known)
 
     def set_theme(self, theme: Theme) -> None:
@@ -62,10 +63,10 @@ class AcrossPage(RenewedPage):
         verdict, study = self.state.verdict, self.state.study
         if verdict is None or study is None or self.state.notebook is None:
             self._others.forget()
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
-        self.said.setText("Reading the other studies …")
+        self.said.setText(tr("Reading the other studies …"))
         first = Judged(study, verdict)
         self._others.read(lambda found: self._judge_with([first, *found]))
 
@@ -96,15 +97,23 @@ class AcrossPage(RenewedPage):
                         position=position,
                     )
                 )
-            self.lines.show_lines(lines, "K", f"{self.link.baseline}, in each study")
+            self.lines.show_lines(lines, "K", tr("{baseline}, in each study", baseline=self.link.baseline))
             self.said.setText(
-                f"Kelvins over {self.link.baseline}, which each of these studies mounted, as at {self.link.power_w:g} W; plain "
-                f"{100 * first.study.confidence:g} % intervals. Candidates of different studies stand apart by more than either "
-                "line shows, as the baseline's scatter comes in twice: click one for its differences. "
+                tr(
+                    "Kelvins over {baseline}, which each of these studies mounted, as at {power_w:g} W; "
+                    "plain {confidence:g} % intervals. Candidates of different studies stand apart by "
+                    "more than either line shows, as the baseline's scatter comes in twice: click one "
+                    "for its differences. ",
+                    baseline=self.link.baseline,
+                    power_w=self.link.power_w,
+                    confidence=100 * first.study.confidence,
+                )
                 + self.link.remark
             )
         else:
-            self.said.setText("Nothing can be linked with this study." if others else "This notebook has one study.")
+            self.said.setText(
+                tr("Nothing can be linked with this study.") if others else tr("This notebook has one study.")
+            )
         self.refused.setText("\n".join(f"Not linked: {why}." for why in self.link.refused))
         self.refused.setVisible(bool(self.link.refused))
         self._show_pairs(first, others)
@@ -113,7 +122,7 @@ class AcrossPage(RenewedPage):
         parts = {i: name if names.count(name) < 2 else f"{name} ({kind})" for i, (name, kind) in listed.items()}
         chosen = self.part.currentData() if self._wanted is None else self._wanted
         if self._wanted is not None and self._wanted not in parts:
-            self.state.trouble.emit("no study of this notebook has this part as a candidate yet")
+            self.state.trouble.emit(tr("no study of this notebook has this part as a candidate yet"))
         self._wanted = None
         if chosen not in parts:
             ranking = first.verdict.temperature.ranking()
@@ -140,15 +149,18 @@ class AcrossPage(RenewedPage):
         for widget in (self._pairs_title, self.pairs, self._agree):
             widget.setVisible(bool(lines))
         if lines:
-            self.pairs.show_lines(lines, "K", "no difference")
+            self.pairs.show_lines(lines, "K", tr("no difference"))
         self._agree.setText("\n".join(f"{p.a} and {p.b}: {p.agreement}" for p in self.shared))
 
     def _explain_pair(self, i: int) -> None:
         flat = [(p, row) for p in self.shared for row in p.rows]
         pair, (study, step, said) = flat[i]
-        working = Working.of(f"{pair.a} and {pair.b} ({study})", step.worked(f"{pair.a} less {pair.b}", "d"))
-        working.say("There", said)
-        working.say("Together", pair.agreement)
+        working = Working.of(
+            tr("{a} and {b} ({study})", a=pair.a, b=pair.b, study=study),
+            step.worked(tr("{a} less {b}", a=pair.a, b=pair.b), "d"),
+        )
+        working.say(tr("There"), said)
+        working.say(tr("Together"), pair.agreement)
         self.working.emit(working)
 
     def look_at(self, part_id: int) -> None:
@@ -181,7 +193,7 @@ class AcrossPage(RenewedPage):
                 )
             )
         self.known.show_rows(
-            ("study", "reading", "mounts", "under", "where it stands"),
+            (tr("study"), tr("reading"), tr("mounts"), tr("under"), tr("where it stands")),
             rows,
             words=True,
             left={2, 3},

@@ -17,6 +17,7 @@ from kuffin.app.widgets.forms import flowing, number, row
 from kuffin.app.widgets.texts import empty, no_keys, text
 from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number as written
 from kuffin.core.compare.ageing import STEP, Ageing, log_time
 from kuffin.core.compare.pairwords import digits_for
@@ -26,11 +27,11 @@ from kuffin.notebook.entities import Mount
 from kuffin.said.ageingwords import aged_words, ageing_working, due_words
 from kuffin.verdict.ageing import AgedMount, StudyAgeing, ageing_of, due_rechecks, rechecks_of
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Ageing follows mounts that stay in place: each is tested again after days, weeks and months, and told against the baseline, so that a bench "
     "that moved is not taken for a part that aged. Mount and read something first."
 )
-_HOW = (
+_HOW = mark(
     "Tick what stays in place, the baseline too, and say when it is tested again. A run on such a mount half a day or more after its "
     "first one is a recheck: it comes up under Next when it is due, and what the mount was like when it was new stays what the comparison goes by."
 )
@@ -40,37 +41,37 @@ class AgeingPage(RenewedPage):
     """It edits what the study plans of rechecks."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.days = QLineEdit()
-        self.days.setPlaceholderText("such as " + ", ".join(f"{d:g}" for d in USUAL_DAYS))
-        self.days.setAccessibleName("Days after the first reading")
+        self.days.setPlaceholderText(tr("such as ") + ", ".join(f"{d:g}" for d in USUAL_DAYS))
+        self.days.setAccessibleName(tr("Days after the first reading"))
         self.days.setMinimumWidth(200)
         self.days.editingFinished.connect(self._days_given)
-        self.rest = number(0, 1000, "h", 0, 12, "Rest before the first reading")
+        self.rest = number(0, 1000, "h", 0, 12, tr("Rest before the first reading"))
         self.rest.setKeyboardTracking(False)
-        self.rest.valueChanged.connect(lambda v: self._plan("change the rest", rest_h=v))
+        self.rest.valueChanged.connect(lambda v: self._plan(tr("change the rest"), rest_h=v))
 
         def label(words: str) -> QWidget:
             return text(words, style="muted", wrap=False)
 
         self.heading = text(style="heading")
-        self.plot = CurvePlot(theme, "Change since the first reading, less the baseline’s", 300)
+        self.plot = CurvePlot(theme, tr("Change since the first reading, less the baseline’s"), 300)
         self.plot.moved.connect(lambda _at: None)
-        self.table = FigureTable("Mounts that stay in place")
+        self.table = FigureTable(tr("Mounts that stay in place"))
         self.column.addWidget(self.heading)
         self.column.addWidget(self.plot)
         self.column.addWidget(self.table)
         self.column.addWidget(
             flowing(
-                row(label("tested again after"), self.days, label("days")),
-                row(label("rest before the first reading"), self.rest),
+                row(label(tr("tested again after")), self.days, label(tr("days"))),
+                row(label(tr("rest before the first reading")), self.rest),
             )
         )
         self.ticks = QWidget()
         self._ticks = QVBoxLayout(self.ticks)
         self._ticks.setContentsMargins(0, 0, 0, 0)
         self.column.addWidget(self.ticks)
-        self.column.addWidget(text(_HOW, style="small"))
+        self.column.addWidget(text(tr(_HOW), style="small"))
         self.boxes: dict[int, QCheckBox] = {}
         self.found: StudyAgeing | None = None
 
@@ -81,7 +82,7 @@ class AgeingPage(RenewedPage):
     def renew(self) -> None:
         v, study = self.state.verdict, self.state.study
         if v is None or study is None or v.mounts == 0:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         plan = rechecks_of(study)
@@ -103,7 +104,7 @@ class AgeingPage(RenewedPage):
                 box = QCheckBox(no_keys(_name(m)))
                 box.toggled.connect(lambda on, mount_id=m.id: self._stays(mount_id, on))
                 self.boxes[m.id] = box
-            self._ticks.addWidget(text("stays in place", style="muted", wrap=False))
+            self._ticks.addWidget(text(tr("stays in place"), style="muted", wrap=False))
             self._ticks.addWidget(flowing(*self.boxes.values()))
         for mount_id, box in self.boxes.items():
             box.blockSignals(True)
@@ -120,9 +121,9 @@ class AgeingPage(RenewedPage):
         if found.mounts:
             self.heading.setText("\n".join(aged_words(m, base) for m in found.mounts))
         elif due:
-            self.heading.setText("No recheck yet: nothing may be said of ageing.")
+            self.heading.setText(tr("No recheck yet: nothing may be said of ageing."))
         else:
-            self.heading.setText("No recheck is planned.")
+            self.heading.setText(tr("No recheck is planned."))
         self.plot.setVisible(bool(told) and bool(base))
         if told and base:
             self._draw(told, base)
@@ -142,7 +143,7 @@ class AgeingPage(RenewedPage):
             if m is not None and m.found is not None:
                 self.working.emit(ageing_working(m, found))
 
-        head = ("mount", "as read, K", "change", "first read", "next recheck")
+        head = (tr("mount"), tr("as read, K"), tr("change"), tr("first read"), tr("next recheck"))
         self.table.show_rows(head, rows, words=True, left={1, 3}, opens={2: explain})
 
     def _draw(self, told: Sequence[AgedMount], base: str) -> None:
@@ -166,7 +167,10 @@ class AgeingPage(RenewedPage):
                 )
             )
         self.plot.show_curves(
-            curves, "days since the first reading", f"change less {base}’s, K", spoken=self.heading.text()
+            curves,
+            tr("days since the first reading"),
+            tr("change less {base}’s, K", base=base),
+            spoken=self.heading.text(),
         )
 
     # --- writing ---------------------------------------------------------------------------------------------------
@@ -179,7 +183,7 @@ class AgeingPage(RenewedPage):
             self.state.trouble.emit(str(error))
             return
         if study is not None and days != rechecks_of(study).days:
-            self._plan("change the days of rechecks", days=list(days))
+            self._plan(tr("change the days of rechecks"), days=list(days))
 
     def _stays(self, mount_id: int, on: bool) -> None:
         study = self.state.study
@@ -189,7 +193,9 @@ class AgeingPage(RenewedPage):
         mounts = [*(m for m in kept.mounts if m != mount_id), *([mount_id] if on else [])]
         days = list(kept.days or USUAL_DAYS)
         self._plan(
-            "say that a mount stays in place" if on else "take a mount out of its place", mounts=mounts, days=days
+            tr("say that a mount stays in place") if on else tr("take a mount out of its place"),
+            mounts=mounts,
+            days=days,
         )
 
     def _plan(self, label: str, **changed: object) -> None:
@@ -201,13 +207,18 @@ class AgeingPage(RenewedPage):
 
 
 def _name(mount: Mount) -> str:
-    return f"{mount.candidate.name}, round {mount.round}"
+    return tr("{name}, round {round}", name=mount.candidate.name, round=mount.round)
 
 
 def _readings(m: AgedMount | None) -> str:
     if m is None:
         return "–"
-    each = [f"day {r.days:.0f}: {written(r.read.value, 2) if r.read is not None else 'not read'}" for r in m.readings]
+    each = [
+        tr("day {days:.0f}: {value}", days=r.days, value=written(r.read.value, 2))
+        if r.read is not None
+        else tr("day {days:.0f}: not read", days=r.days)
+        for r in m.readings
+    ]
     return ", ".join(each)
 
 

@@ -15,6 +15,8 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, flowing, number, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import counted, mark, tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.bench.sweepaxes import SWEEP_AXES
 from kuffin.core.heat.normalise import School
 from kuffin.said.alongwords import (
@@ -42,7 +44,7 @@ from kuffin.verdict.grid import Cell, cell_result
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.unbeatensettings import settings_of
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Sweep sets an outcome against fan speed, pump speed, flow, power or loudness. It needs mounts that were tested at three "
     "settings or more: let the protocol sweep one (Plan · Protocol), or type readings for each setting."
 )
@@ -52,42 +54,44 @@ class AlongPage(RenewedPage):
     """Nothing is edited here; what is chosen is kept while the notebook is open."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
-        self.outcome = choice([], "What is compared")
-        self.axis = choice([], "Along what")
+        super().__init__(state, theme, tr(_PURPOSE))
+        self.outcome = choice([], tr("What is compared"))
+        self.axis = choice([], tr("Along what"))
         for box in (self.outcome, self.axis):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
             box.activated.connect(lambda _i: self._chosen())
-        self.at = number(0, 1e5, "", 1, 1, "Place where candidates are read off")
+        self.at = number(0, 1e5, "", 1, 1, tr("Place where candidates are read off"))
         self.at.valueChanged.connect(lambda _v: self._read_off())
-        self.wanted = number(-1e5, 1e5, "", 1, 0.5, "Value that is wanted")
+        self.wanted = number(-1e5, 1e5, "", 1, 0.5, tr("Value that is wanted"))
         self.wanted.valueChanged.connect(lambda _v: self._need())
         self.column.addWidget(
             flowing(
                 self.outcome,
-                text("along", style="muted", wrap=False),
+                text(tr("along"), style="muted", wrap=False),
                 self.axis,
-                text("read off at", style="muted", wrap=False),
+                text(tr("read off at"), style="muted", wrap=False),
                 self.at,
             )
         )
         self.heading = text(style="heading")
-        self.plot = CurvePlot(theme, "Outcome along the sweep", 330)
+        self.plot = CurvePlot(theme, tr("Outcome along the sweep"), 330)
         self.plot.moved.connect(self.at.setValue)
-        self.table = FigureTable("Candidates at that place")
+        self.table = FigureTable(tr("Candidates at that place"))
         self.there = text()
-        self.ranking_title = text("Along the whole range", style="heading")
+        self.ranking_title = text(tr("Along the whole range"), style="heading")
         self.ranking = text()
-        self.takes_title = text("What it takes", style="heading")
-        self.takes_row = flowing(text("for", style="muted", wrap=False), self.wanted)
+        self.takes_title = text(tr("What it takes"), style="heading")
+        self.takes_row = flowing(text(tr("for"), style="muted", wrap=False), self.wanted)
         self.takes = text()
         self.quietest = text()
-        self.beaten_title = text("Settings that no other beats", style="heading")
-        self.beaten = FigureTable("Settings that no other beats")
+        self.beaten_title = text(tr("Settings that no other beats"), style="heading")
+        self.beaten = FigureTable(tr("Settings that no other beats"))
         self.lacking = text(style="muted")
         self.note = text(
-            "Small marks and thin lines are mounts, each with its own curve; bands are candidates’ means with their interval. A curve is read "
-            "no further than a tenth (3 dB) outside its sweep. What a meter is off by in all mounts cancels between candidates, and is not in it.",
+            tr(
+                "Small marks and thin lines are mounts, each with its own curve; bands are candidates’ means with their interval. A curve is read "
+                "no further than a tenth (3 dB) outside its sweep. What a meter is off by in all mounts cancels between candidates, and is not in it."
+            ),
             style="small",
         )
         for widget in (
@@ -122,11 +126,11 @@ class AlongPage(RenewedPage):
         axes = axes_told(v) if v is not None else []
         if v is None or not axes:
             self.sweep = None
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         refill(self.axis, [(a.words, a.key) for a in axes], self.axis.currentData() or axes[0].key)
-        outcomes = [(o.label[:1].upper() + o.label[1:], o.key) for o in v.possible_outcomes if not o.of_run]
+        outcomes = [(begun(tr(o.label)), o.key) for o in v.possible_outcomes if not o.of_run]
         refill(self.outcome, outcomes, self.outcome.currentData() or v.outcome.key)
         self._draw(v)
 
@@ -154,7 +158,10 @@ class AlongPage(RenewedPage):
         try:
             if outcome.role and outcome.role == axis.role:
                 raise KuffinError(
-                    f"{outcome.label} along itself says nothing; choose another outcome, or go along something else"
+                    tr(
+                        "{label} along itself says nothing; choose another outcome, or go along something else",
+                        label=tr(outcome.label),
+                    )
                 )
             self.sweep = sweep_of(v, axis, outcome)
             self.range = along_range(v, self.sweep)
@@ -185,9 +192,9 @@ class AlongPage(RenewedPage):
         self.beaten_title.setVisible(axis.is_cost)
         self.beaten.setVisible(axis.is_cost)
         rows = unbeaten_rows(self.sweep, settings_of(self.sweep))
-        self.beaten.show_rows(("setting", axis.label, "it gives", ""), rows, words=True)
+        self.beaten.show_rows((tr("setting"), axis.label, tr("it gives"), ""), rows, words=True)
         lacking = [f"{where}: {why}" for where, why in self.sweep.left_out.items()]
-        self.lacking.setText(f"Not in it: {'; '.join(lacking)}." if lacking else "")
+        self.lacking.setText(tr("Not in it: {lacking}.", lacking="; ".join(lacking)) if lacking else "")
         self.lacking.setVisible(bool(lacking))
         self._read_off()
         self._need()
@@ -221,11 +228,11 @@ class AlongPage(RenewedPage):
         if found is not None:
             order = sorted(found.candidates, key=lambda c: c.mean, reverse=sweep.outcome.higher_is_better)
             rows = [
-                (c.name, mean_words(found, c.name, sweep.outcome), f"{c.mounts} mount{'' if c.mounts == 1 else 's'}")
+                (c.name, mean_words(found, c.name, sweep.outcome), counted(c.mounts, "{n} mount", "{n} mounts"))
                 for c in order
             ]
         self.table.show_rows(
-            ("candidate", sweep.axis.equal, ""), rows, words=True, opens={1: lambda i: self._explain(rows[i][0])}
+            (tr("candidate"), sweep.axis.equal, ""), rows, words=True, opens={1: lambda i: self._explain(rows[i][0])}
         )
 
     def _own_point(self, v: StudyVerdict, sweep: Sweep) -> str:
@@ -243,7 +250,7 @@ class AlongPage(RenewedPage):
             return ""
         first, *rest = result.ranking()
         told = [f"{n} {mean_words(result.comparison, n, sweep.outcome)}" for n in (first, *rest)]
-        return f"Each at its own operating point ({label}): {'; '.join(told)}."
+        return tr("Each at its own operating point ({label}): {told}.", label=label, told="; ".join(told))
 
     def _mount_curves(self, sweep: Sweep) -> list[DrawnCurve]:
         assert self.read is not None
@@ -295,5 +302,5 @@ class AlongPage(RenewedPage):
     def _explain(self, name: str) -> None:
         v = self.state.verdict
         if v is not None and self.sweep is not None and self.read is not None:
-            labels = {str(m.id): f"{n}, round {m.round}" for n, m in v.evidence.mounts}
+            labels = {str(m.id): tr("{n}, round {round}", n=n, round=m.round) for n, m in v.evidence.mounts}
             self.working.emit(along_working(self.sweep, self.read, name, labels))

@@ -10,13 +10,14 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.controlplot import ControlPlot
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import number
 from kuffin.notebook import planedits
 from kuffin.said.working import mount_working
 from kuffin.verdict.baseline import moved_words, with_and_without
 from kuffin.verdict.schoolflips import two_ways
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Baseline charts the candidate that is mounted again and again to watch the bench. Choose one on the Plan desk's question "
     "page; two mounts of it or more draw the chart."
 )
@@ -26,18 +27,20 @@ class BaselinePage(RenewedPage):
     """It edits only whether the study is corrected by its baseline."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.said = text()
         self.plot = ControlPlot(theme)
         self.plot.chosen.connect(self._explain)
-        self.correct = QCheckBox("take the bench's move out of all mounts")
+        self.correct = QCheckBox(tr("take the bench's move out of all mounts"))
         self.correct.setToolTip(
-            "How far the bench moved is fitted beside the candidates, so that the intervals hold what is uncertain about it. "
-            "It is said wherever the study is told."
+            tr(
+                "How far the bench moved is fitted beside the candidates, so that the intervals hold what is uncertain about it. "
+                "It is said wherever the study is told."
+            )
         )
         self.correct.toggled.connect(self._toggled)
         self.effect = text(style="muted")
-        self.table = FigureTable("What correcting would change")
+        self.table = FigureTable(tr("What correcting would change"))
         self._notes = text(style="small")
         for widget in (self.said, self.plot, self.correct, self.effect, self.table, self._notes):
             self.column.addWidget(widget)
@@ -49,7 +52,7 @@ class BaselinePage(RenewedPage):
     def renew(self) -> None:
         verdict, study = self.state.verdict, self.state.study
         if verdict is None or study is None or verdict.baseline is None:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         found = verdict.baseline
@@ -69,32 +72,45 @@ class BaselinePage(RenewedPage):
             rows = two_ways(*both)
             changed = [r for r in rows if r.differs]
             said = (
-                "Correcting changes no verdict."
+                tr("Correcting changes no verdict.")
                 if not changed
-                else f"Correcting changes what is said of {len(changed)} of {len(rows)} pairs."
+                else tr(
+                    "Correcting changes what is said of {changed} of {rows} pairs.",
+                    changed=len(changed),
+                    rows=len(rows),
+                )
             )
             if both[1].why_kept:
                 said = f"{both[1].why_kept[:1].upper()}{both[1].why_kept[1:]}."
             elif study.blocks:
-                said += " Rounds are blocks here, so what a whole round had in common is taken out of the comparison already."
+                said += tr(
+                    " Rounds are blocks here, so what a whole round had in common is taken out of the "
+                    "comparison already."
+                )
             self.effect.setText(said)
             self.table.show_rows(
-                ("pair", "as read", "corrected by the baseline"),
+                (tr("pair"), tr("as read"), tr("corrected by the baseline")),
                 [(r.names + (" *" if r.differs else ""), r.without, r.counted) for r in rows],
                 words=True,
                 left={1},
             )
         chart = found.chart
         self._notes.setText(
-            f"Limits are {chart.factor:.1f} standard deviations ({number(chart.sd, 2)} K, {chart.df:g} degrees of freedom) from the "
-            "middle: passed by chance as rarely as three of a known one. A step between days and a trend are tried together, "
-            "with a chance of 5 % of a false alarm. The points are the readings as they were, uncorrected."
+            tr(
+                "Limits are {factor:.1f} standard deviations ({sd} K, {df:g} degrees of freedom) "
+                "from the middle: passed by chance as rarely as three of a known one. A step between "
+                "days and a trend are tried together, with a chance of 5 % of a false alarm. The "
+                "points are the readings as they were, uncorrected.",
+                factor=chart.factor,
+                sd=number(chart.sd, 2),
+                df=chart.df,
+            )
         )
 
     def _toggled(self, on: bool) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
-            label = "correct by the baseline" if on else "no longer correct by the baseline"
+            label = tr("correct by the baseline") if on else tr("no longer correct by the baseline")
             self.state.attempt(planedits.set_plan, notebook, study.id, label, correct_by_baseline=on or None)
 
     def _explain(self, mount_id: int) -> None:

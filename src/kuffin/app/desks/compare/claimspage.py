@@ -13,13 +13,14 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.said.intervalline import claim_line
 from kuffin.said.working import candidate_working, fact_working, pair_working
 from kuffin.verdict.claims import JudgedClaim, claim_sentences
 from kuffin.verdict.grid import claims_by_condition
 from kuffin.verdict.study import StudyVerdict
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Claims holds what makers say against what was measured: refuted, borne out, or open. This study has no claim yet; "
     "add one on the Plan desk's question page, or write it on a part's page on the Shelf."
 )
@@ -29,24 +30,24 @@ class ClaimsPage(RenewedPage):
     """A line for each claim; the shaded side is where the claim would be true."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.claims: list[JudgedClaim] = []
-        self.lines = IntervalLines(theme, "Claims against what was measured", zero="no difference")
+        self.lines = IntervalLines(theme, tr("Claims against what was measured"), zero=tr("no difference"))
         self.lines.chosen.connect(partial(self._explain_in, 0))
         self.further: list[IntervalLines] = []
         self._rows: list[list[int]] = [[]]
         self.said = text()
-        self.conditions = FigureTable("Conditions of claims and tests")
+        self.conditions = FigureTable(tr("Conditions of claims and tests"))
         self.column.addWidget(
-            text("better than the other: measured interval, and from where the claim would hold", style="small")
+            text(tr("better than the other: measured interval, and from where the claim would hold"), style="small")
         )
         self._pictures = QVBoxLayout()
         self._pictures.addWidget(self.lines)
         self.column.addLayout(self._pictures)
         self.column.addWidget(self.said)
         self.column.addWidget(self.conditions)
-        self._under_title = text("Under each condition", style="heading")
-        self.under = IntervalLines(theme, "Claims under each condition", zero="no difference")
+        self._under_title = text(tr("Under each condition"), style="heading")
+        self.under = IntervalLines(theme, tr("Claims under each condition"), zero=tr("no difference"))
         self.column.addWidget(self._under_title)
         self.column.addWidget(self.under)
 
@@ -58,21 +59,21 @@ class ClaimsPage(RenewedPage):
     def renew(self) -> None:
         verdict, study = self.state.verdict, self.state.study
         if verdict is None or study is None or not study.live_claims:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         self.claims = list(verdict.claims)
         self._show_pictures()
         self.said.setText("\n\n".join(claim_sentences(verdict, j) for j in self.claims))
         rows = [(j.gist, j.made, j.tested) for j in self.claims]
-        self.conditions.show_rows(("claim", "made", "tested at"), rows, words=True, left={1})
+        self.conditions.show_rows((tr("claim"), tr("made"), tr("tested at")), rows, words=True, left={1})
         many = len(verdict.conditions) > 1
         self._under_title.setVisible(many)
         self.under.setVisible(many)
         self.under.show_lines([])
         if many:
             self.state.jobs.start(
-                "judging the claims under each condition",
+                tr("judging the claims under each condition"),
                 lambda _job: (verdict, claims_by_condition(verdict)),
                 self._show_under,
                 self.state.trouble.emit,
@@ -85,7 +86,7 @@ class ClaimsPage(RenewedPage):
             by_unit.setdefault(j.unit, []).append(i)
         groups = list(by_unit.items())
         while len(self._rows) < len(groups):
-            more = IntervalLines(self.theme, "Claims in another unit", zero="no difference")
+            more = IntervalLines(self.theme, tr("Claims in another unit"), zero=tr("no difference"))
             more.chosen.connect(partial(self._explain_in, len(self._rows)))
             self._pictures.addWidget(more)
             self.further.append(more)

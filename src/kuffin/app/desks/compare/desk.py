@@ -16,6 +16,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.core.base.language import mark, tr
 
 if TYPE_CHECKING:
     from kuffin.app.desks.renewedpage import RenewedPage
@@ -23,25 +24,25 @@ if TYPE_CHECKING:
 
 # key, title, and where the page is: each brings its own imports, off the window's start
 _PAGES = (
-    ("outcomes", "Outcomes", "outcomespage", "OutcomesPage"),
-    ("along", "Sweep", "alongpage", "AlongPage"),
-    ("schools", "Schools", "schoolspage", "SchoolsPage"),
-    ("claims", "Claims", "claimspage", "ClaimsPage"),
-    ("rounds", "Rounds", "roundspage", "RoundsPage"),
-    ("scatter", "Scatter", "scatterpage", "ScatterPage"),
-    ("baseline", "Baseline", "baselinepage", "BaselinePage"),
-    ("left out", "Left out", "leftoutpage", "LeftOutPage"),
-    ("value", "Value", "valuepage", "ValuePage"),
-    ("what if", "What if", "whatifpage", "WhatIfPage"),
-    ("ageing", "Ageing", "ageingpage", "AgeingPage"),
-    ("across", "Across", "acrosspage", "AcrossPage"),
-    ("words", "Words", "wordspage", "WordsPage"),
+    ("outcomes", mark("Outcomes"), "outcomespage", "OutcomesPage"),
+    ("along", mark("Sweep"), "alongpage", "AlongPage"),
+    ("schools", mark("Schools"), "schoolspage", "SchoolsPage"),
+    ("claims", mark("Claims"), "claimspage", "ClaimsPage"),
+    ("rounds", mark("Rounds"), "roundspage", "RoundsPage"),
+    ("scatter", mark("Scatter"), "scatterpage", "ScatterPage"),
+    ("baseline", mark("Baseline"), "baselinepage", "BaselinePage"),
+    ("left out", mark("Left out"), "leftoutpage", "LeftOutPage"),
+    ("value", mark("Value"), "valuepage", "ValuePage"),
+    ("what if", mark("What if"), "whatifpage", "WhatIfPage"),
+    ("ageing", mark("Ageing"), "ageingpage", "AgeingPage"),
+    ("across", mark("Across"), "acrosspage", "AcrossPage"),
+    ("words", mark("Words"), "wordspage", "WordsPage"),
 )
 # pages that answer one question
 _TOGETHER = {
-    "Outcomes": ("outcomes", "along", "schools"),
-    "Trust": ("rounds", "scatter", "baseline", "left out"),
-    "Elsewhere": ("what if", "ageing", "across"),
+    mark("Outcomes"): ("outcomes", "along", "schools"),
+    mark("Trust"): ("rounds", "scatter", "baseline", "left out"),
+    mark("Elsewhere"): ("what if", "ageing", "across"),
 }
 PAGES = tuple((key, title) for key, title, _, _ in _PAGES)
 
@@ -64,9 +65,11 @@ class CompareDesk(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self.paged)
         later: list[tuple[str, str, QWidget | Callable[[], QWidget]]] = [
-            (key, title, partial(self.page, key)) for key, title in PAGES
+            (key, tr(title), partial(self.page, key)) for key, title in PAGES
         ]
-        self.paged.add_pages([("verdict", "Verdict", self.verdict), *later], _TOGETHER)
+        self.paged.add_pages(
+            [("verdict", tr("Verdict"), self.verdict), *later], {tr(name): keys for name, keys in _TOGETHER.items()}
+        )
         self.paged.put_beside("verdict", self.verdict.choices)
         state.verdict_changed.connect(self._count)
         state.study_changed.connect(self._count)

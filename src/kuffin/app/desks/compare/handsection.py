@@ -8,12 +8,13 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.notebook import planedits
 from kuffin.notebook.photos import photos_by_part
 from kuffin.verdict.inthehand import InTheHand, hand_table, in_the_hand, marks_of
 
-_NOTE = (
+_NOTE = mark(
     "Weight, fins, finish, contents and defects are told on the parts' pages on the Shelf; the time to fit is the change-over's own clock. "
     "Marks (0 to 10) are the reviewer's, not measurements; they take no part in any verdict."
 )
@@ -30,15 +31,15 @@ class HandSection(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 8, 0, 0)
         column.setSpacing(6)
-        self.table = FigureTable("In the hand")
-        self.marks = WritingTable(["mark for"], "Reviewer's marks")
+        self.table = FigureTable(tr("In the hand"))
+        self.marks = WritingTable([tr("mark for")], tr("Reviewer's marks"))
         self.marks.written.connect(self._written)
-        self._buttons = row(button("Add a mark", self._add), button("Remove it", self._remove), None)
-        column.addWidget(text("In the hand", style="heading"))
+        self._buttons = row(button(tr("Add a mark"), self._add), button(tr("Remove it"), self._remove), None)
+        column.addWidget(text(tr("In the hand"), style="heading"))
         column.addWidget(self.table)
         column.addWidget(self.marks)
         column.addWidget(self._buttons)
-        column.addWidget(text(_NOTE, style="small"))
+        column.addWidget(text(tr(_NOTE), style="small"))
 
     def renew(self) -> None:
         """Show the study as it is."""
@@ -53,7 +54,7 @@ class HandSection(QWidget):
         marks = marks_of(study)
         self._names = list(marks)
         self.marks.setColumnCount(1 + len(self.found))
-        self.marks.setHorizontalHeaderLabels(["mark for", *(f.name for f in self.found)])
+        self.marks.setHorizontalHeaderLabels([tr("mark for"), *(f.name for f in self.found)])
         self.marks.fill(
             [
                 [name, *(f"{given[f.candidate_id]:g}" if f.candidate_id in given else "" for f in self.found)]
@@ -74,16 +75,16 @@ class HandSection(QWidget):
         if study is None:
             return
         marks = marks_of(study)
-        usual = ("finish", "ease of fitting", "what is in the box", "manual")
-        name = next((u for u in usual if u not in marks), f"mark {len(marks) + 1}")
-        self._keep("add a mark", {**marks, name: {}})
+        usual = (tr("finish"), tr("ease of fitting"), tr("what is in the box"), tr("manual"))
+        name = next((u for u in usual if u not in marks), tr("mark {marks}", marks=len(marks) + 1))
+        self._keep(tr("add a mark"), {**marks, name: {}})
 
     def _remove(self) -> None:
         study, at = self._state.study, self.marks.currentRow()
         if study is not None and 0 <= at < len(self._names):
-            self._keep("remove a mark", {n: g for n, g in marks_of(study).items() if n != self._names[at]})
+            self._keep(tr("remove a mark"), {n: g for n, g in marks_of(study).items() if n != self._names[at]})
         elif self._names:
-            self._state.trouble.emit("choose a mark in the table first")
+            self._state.trouble.emit(tr("choose a mark in the table first"))
 
     def _written(self, at: int, column: int, content: str) -> None:
         study = self._state.study
@@ -92,9 +93,9 @@ class HandSection(QWidget):
         marks, name = marks_of(study), self._names[at]
         if column == 0:
             if not content.strip() or (content.strip() in marks and content.strip() != name):
-                self._state.trouble.emit("a mark needs a name of its own")
+                self._state.trouble.emit(tr("a mark needs a name of its own"))
             else:
-                self._keep("rename a mark", {content.strip() if n == name else n: g for n, g in marks.items()})
+                self._keep(tr("rename a mark"), {content.strip() if n == name else n: g for n, g in marks.items()})
         else:
             candidate = self.found[column - 1].candidate_id
             given = {c: x for c, x in marks[name].items() if c != candidate}
@@ -105,8 +106,8 @@ class HandSection(QWidget):
                 except ValueError:
                     given[candidate] = -1.0
                 if not 0 <= given[candidate] <= 10:
-                    self._state.trouble.emit(f"“{content}” is no mark; write 0 to 10")
+                    self._state.trouble.emit(tr("“{content}” is no mark; write 0 to 10", content=content))
                     self.renew()
                     return
-            self._keep("give a mark", {**marks, name: given})
+            self._keep(tr("give a mark"), {**marks, name: given})
         self.renew()

@@ -7,11 +7,12 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import number
 from kuffin.verdict.evidence import mounts_of
 from kuffin.verdict.schoolflips import both_ways
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Left out lists every mount that does not count, and why, with what would be said if it did. Nothing is left out in this "
     "study. A mount is left out on the Inspect desk, with a reason."
 )
@@ -21,11 +22,11 @@ class LeftOutPage(RenewedPage):
     """Mounts and reasons above, verdicts both ways below."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self._ids: list[int] = []
-        self.mounts = FigureTable("Mounts that are left out")
+        self.mounts = FigureTable(tr("Mounts that are left out"))
         self.said = text()
-        self.ways = FigureTable("Verdicts without and with them")
+        self.ways = FigureTable(tr("Verdicts without and with them"))
         for widget in (self.mounts, self.said, self.ways):
             self.column.addWidget(widget)
 
@@ -33,14 +34,14 @@ class LeftOutPage(RenewedPage):
         verdict, study = self.state.verdict, self.state.study
         out = [r for r in verdict.main.readings if r.left_out] if verdict is not None else []
         if verdict is None or study is None or not out:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         by_id = {m.id: m for _, m in mounts_of(study)}
         unit = verdict.outcome.unit
         self._ids = [r.mount_id for r in out]
         self.mounts.show_rows(
-            ("mount", "its reading", "left out", "reason"),
+            (tr("mount"), tr("its reading"), tr("left out"), tr("reason")),
             [
                 (
                     r.label,
@@ -56,14 +57,19 @@ class LeftOutPage(RenewedPage):
         )
         rows = both_ways(verdict)
         changed = [r for r in rows if r.differs]
-        what = "it" if len(out) == 1 else "them"
+        what = tr("it") if len(out) == 1 else tr("them")
         self.said.setText(
-            f"With {what} counted, every verdict would be the same."
+            tr("With {what} counted, every verdict would be the same.", what=what)
             if not changed
-            else f"With {what} counted, {len(changed)} of {len(rows)} pairs would be judged otherwise (marked *)."
+            else tr(
+                "With {what} counted, {changed} of {rows} pairs would be judged otherwise (marked *).",
+                what=what,
+                changed=len(changed),
+                rows=len(rows),
+            )
         )
         self.ways.show_rows(
-            ("pair", f"without {what}", f"with {what} counted"),
+            (tr("pair"), tr("without {what}", what=what), tr("with {what} counted", what=what)),
             [(r.names + (" *" if r.differs else ""), r.without, r.counted) for r in rows],
             words=True,
             left={1},

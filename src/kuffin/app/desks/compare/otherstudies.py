@@ -7,6 +7,7 @@ from functools import partial
 
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
 from kuffin.verdict.across import Judged
 from kuffin.verdict.study import judge
 
@@ -49,7 +50,7 @@ class OtherStudies:
             self._job = None
             then(found)
 
-        self._job = self._state.jobs.start("reading the other studies", work, done, self._state.trouble.emit)
+        self._job = self._state.jobs.start(tr("reading the other studies"), work, done, self._state.trouble.emit)
 
 
 def _held_at(job: Task, share: float, _done: int, _all: int) -> None:

@@ -16,6 +16,8 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.intervalgrid import IntervalGrid
 from kuffin.app.widgets.texts import Opener, no_keys, plain_tip, text
+from kuffin.core.base.language import mark, tr
+from kuffin.core.base.numbers import begun
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
@@ -24,7 +26,7 @@ from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.tradeoffs import grid_said
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Outcomes sets the candidates side by side by all that was measured (temperatures, clock, power, flow, loudness, numbers "
     "asked for) and under several conditions. It needs mounts to compare."
 )
@@ -35,30 +37,30 @@ class OutcomesPage(RenewedPage):
     """It edits which outcomes stand in the grid, how the family is judged, and which condition the verdict line is about."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self._job: Job | None = None
         self._axes = Axes((), ())
         self.results: dict[Cell, OutcomeResult] = {}
         self._summary = text()
         self._family_said = text(style="small")
         self.family = choice(
-            (("all cells together", "all"), ("each cell on its own", "each")), "How the cells are judged"
+            ((tr("all cells together"), "all"), (tr("each cell on its own"), "each")), tr("How the cells are judged")
         )
         self.family.activated.connect(self._family_chosen)
-        self.main = choice((), "The condition that the verdict line is about")
+        self.main = choice((), tr("The condition that the verdict line is about"))
         self.main.activated.connect(self._main_chosen)
         self.shown = QToolButton()
-        self.shown.setText("outcomes shown …")
-        self.shown.setToolTip("Which outcomes stand in the grid; all its cells share one confidence")
+        self.shown.setText(tr("outcomes shown …"))
+        self.shown.setToolTip(tr("Which outcomes stand in the grid; all its cells share one confidence"))
         self.shown.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
         self.shown.setMenu(QMenu(self.shown))
         row = QHBoxLayout()
         row.addWidget(self.shown)
         row.addSpacing(18)
-        row.addWidget(text("judged", style="muted", wrap=False))
+        row.addWidget(text(tr("judged"), style="muted", wrap=False))
         row.addWidget(self.family)
         row.addSpacing(18)
-        self._main_label = text("the verdict line is about", style="muted", wrap=False)
+        self._main_label = text(tr("the verdict line is about"), style="muted", wrap=False)
         row.addWidget(self._main_label)
         row.addWidget(self.main)
         row.addStretch()
@@ -88,7 +90,7 @@ class OutcomesPage(RenewedPage):
             self._job = None
         verdict, study = self.state.verdict, self.state.study
         if verdict is None or study is None or verdict.mounts == 0:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         axes = axes_of(verdict)
         self.show_purpose("")
@@ -96,8 +98,11 @@ class OutcomesPage(RenewedPage):
         self._fill_shown(verdict)
         confidence, said = family_confidence(verdict, axes)
         self._family_said.setText(
-            f"Judged {said}. Each cell shows how far each is behind its best candidate; brackets join candidates that are not told apart. "
-            "Click a cell for its pairs."
+            tr(
+                "Judged {told}. Each cell shows how far each is behind its best candidate; brackets "
+                "join candidates that are not told apart. Click a cell for its pairs.",
+                told=said,
+            )
         )
         self.family.setCurrentIndex(1 if study.plan.get("family") == "each" else 0)
         refill(self.main, [(label, key) for key, label in axes.conditions], verdict.condition)
@@ -105,7 +110,7 @@ class OutcomesPage(RenewedPage):
             widget.setVisible(len(axes.conditions) > 1)
         order = verdict.main.ranking()
         order += [c for c in verdict.candidates if c not in order]
-        self._summary.setText("Comparing …")
+        self._summary.setText(tr("Comparing …"))
         self._rest.setText("")
         told = [c.words for c in verdict.conditions if c.words not in {c.name, c.label}]
         self._told.setText("\n".join(told))
@@ -124,7 +129,7 @@ class OutcomesPage(RenewedPage):
                 job.report((i + 1) / len(axes.cells))
             return done
 
-        self._job = self.state.jobs.start("comparing the conditions", work, self._done, self.state.trouble.emit)
+        self._job = self.state.jobs.start(tr("comparing the conditions"), work, self._done, self.state.trouble.emit)
         self._job.shown.connect(self._show)
 
     def _show(self, told: dict[Cell, Mapping[str, float]] | tuple[Cell, OutcomeResult]) -> None:
@@ -138,14 +143,14 @@ class OutcomesPage(RenewedPage):
     def _done(self, found: object) -> None:
         self._job = None
         said = grid_said(self._axes, self.results)
-        self._summary.setText("\n".join(said.first) or "Nothing is told apart in any cell yet.")
+        self._summary.setText("\n".join(said.first) or tr("Nothing is told apart in any cell yet."))
         self._rest.setText("\n".join(said.rest))
 
     def _fill_shown(self, verdict: StudyVerdict) -> None:
         menu, there = self.shown.menu(), {o.key for o in self._axes.outcomes}
         menu.clear()
         for outcome in verdict.possible_outcomes:
-            action = QAction(no_keys(outcome.label[:1].upper() + outcome.label[1:]), menu)
+            action = QAction(no_keys(begun(tr(outcome.label))), menu)
             action.setCheckable(True)
             action.setChecked(outcome.key in there)
             action.setEnabled(outcome.key != verdict.outcome.key)  # what the verdict is about stands there always
@@ -154,7 +159,7 @@ class OutcomesPage(RenewedPage):
             menu.addAction(action)
         asked = [o for o in verdict.possible_outcomes if o.asked]
         for outcome in asked:
-            action = QAction(no_keys(f"Less is better: {outcome.label}"), menu)
+            action = QAction(no_keys(tr("Less is better: {label}", label=tr(outcome.label))), menu)
             action.setCheckable(True)
             action.setChecked(not outcome.higher_is_better)
             action.toggled.connect(partial(self._less_is_better, outcome.asked))
@@ -167,19 +172,19 @@ class OutcomesPage(RenewedPage):
 
     def _show_outcome(self, key: str, on: bool) -> None:
         keys = [o.key for o in self._axes.outcomes if o.key != key] + ([key] if on else [])
-        self._plan("show another outcome" if on else "show an outcome no longer", outcomes=keys)
+        self._plan(tr("show another outcome") if on else tr("show an outcome no longer"), outcomes=keys)
 
     def _less_is_better(self, name: str, on: bool) -> None:
         study = self.state.study
         before = [] if study is None else [n for n in study.plan.get("lower_is_better", []) if n != name]
-        self._plan("say which way is better", lower_is_better=[*before, *([name] if on else [])] or None)
+        self._plan(tr("say which way is better"), lower_is_better=[*before, *([name] if on else [])] or None)
 
     def _family_chosen(self) -> None:
         how = self.family.currentData()
-        self._plan("judge the outcomes otherwise", family=None if how == "all" else how)
+        self._plan(tr("judge the outcomes otherwise"), family=None if how == "all" else how)
 
     def _main_chosen(self) -> None:
-        self._plan("judge another condition", condition=self.main.currentData())
+        self._plan(tr("judge another condition"), condition=self.main.currentData())
 
     def _explain(self, cell: object) -> None:
         if isinstance(cell, Cell) and cell in self.results and self.state.verdict is not None:

@@ -12,6 +12,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number
 from kuffin.core.compare.looks import read_looks
 from kuffin.core.compare.pairwords import joined, several
@@ -24,10 +25,10 @@ from kuffin.verdict.schoolflips import verdict_words
 from kuffin.verdict.study import StudyVerdict
 from kuffin.verdict.whatnext import WhatNext, margin_to_accept, round_slots
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Rounds says whether it is enough, and what the next round could still change. It needs two candidates with mounts."
 )
-_USUAL = (
+_USUAL = mark(
     "These are the plan's usual looks; write your own, such as “2, 4”. Whoever judges again and again and stops when it pleases "
     "finds differences that are not there: so each look is paid for, and rounds past the plan too."
 )
@@ -37,26 +38,31 @@ class RoundsPage(RenewedPage):
     """It edits only the declared looks."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.enough = text(style="heading")
         self._next: WhatNext | None = None
         self.looks = QLineEdit()
         self.looks.setMaximumWidth(160)
-        self.looks.setPlaceholderText("such as 2, 4")
-        self.looks.setAccessibleName("Looks: after which rounds the study is judged")
+        self.looks.setPlaceholderText(tr("such as 2, 4"))
+        self.looks.setAccessibleName(tr("Looks: after which rounds the study is judged"))
         self.looks.editingFinished.connect(self._looks_written)
         self.said = text()
-        self.spent = FigureTable("Looks and what each costs")
-        self.chances = FigureTable("What the next round could change")
+        self.spent = FigureTable(tr("Looks and what each costs"))
+        self.chances = FigureTable(tr("What the next round could change"))
         self._note = text(
-            "Chances are drawn from what is known now: the scatter, the means, and one more mount of each candidate.",
+            tr(
+                "Chances are drawn from what is known now: the scatter, the means, and one more "
+                "mount of each candidate."
+            ),
             style="small",
         )
-        self.next_title = text("What to mount next", style="heading")
+        self.next_title = text(tr("What to mount next"), style="heading")
         self.next_said = text()
-        self.choices = FigureTable("What to mount next")
+        self.choices = FigureTable(tr("What to mount next"))
         self.plan_it = button(
-            "Plan this round", self._plan_round, "What was planned and not begun goes to the bin; Ctrl+Z brings it back"
+            tr("Plan this round"),
+            self._plan_round,
+            tr("What was planned and not begun goes to the bin; Ctrl+Z brings it back"),
         )
         self.accept = button("", self._accept)
         self.column.addWidget(self.enough)
@@ -65,14 +71,14 @@ class RoundsPage(RenewedPage):
         self.column.addWidget(row(self.plan_it, self.accept, None))
         self.column.addWidget(self.chances)
         self.column.addWidget(self._note)
-        self.column.addWidget(row(text("judged after rounds", style="muted", wrap=False), self.looks, None))
+        self.column.addWidget(row(text(tr("judged after rounds"), style="muted", wrap=False), self.looks, None))
         self.column.addWidget(self.said)
         self.column.addWidget(self.spent)
 
     def renew(self) -> None:
         verdict, study = self.state.verdict, self.state.study
         if verdict is None or study is None or verdict.main.comparison is None:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         found = verdict.main.comparison
@@ -91,14 +97,14 @@ class RoundsPage(RenewedPage):
                     (
                         f"{p.a} − {p.b}",
                         verdict_words(p.a, p.b, p.verdict),
-                        f"{100 * chance:.0f} %" if chance >= 0.01 else "under 1 %",
+                        f"{100 * chance:.0f} %" if chance >= 0.01 else tr("under 1 %"),
                         then or "–",
                     )
                 )
             order = sorted(range(len(rows)), key=lambda i: -out.chances.changes[(pairs[i].a, pairs[i].b)])
             rows, pairs = [rows[i] for i in order], [pairs[i] for i in order]
         self.chances.show_rows(
-            ("pair", "now", "chance of another verdict", "it would be"),
+            (tr("pair"), tr("now"), tr("chance of another verdict"), tr("it would be")),
             rows,
             words=True,
             left={1},
@@ -108,14 +114,14 @@ class RoundsPage(RenewedPage):
         assert looks is not None
         self.looks.setText(_written(study))
         self.looks.setPlaceholderText(", ".join(map(str, looks.declared)))
-        self.said.setText(look_words(looks) + ("" if looks.by_person else f" {_USUAL}"))
+        self.said.setText(look_words(looks) + ("" if looks.by_person else f" {tr(_USUAL)}"))
         table = []
         for i, (n, confidence) in enumerate(looks.all):
-            state = "had" if i + 1 < looks.had else "in use" if i + 1 == max(looks.had, 1) else "to come"
-            past = ", past the plan" if n > looks.planned_rounds else ""
-            table.append((f"after round {n}{past}", f"{100 * confidence:.2f} %", state))
+            state = tr("had") if i + 1 < looks.had else tr("in use") if i + 1 == max(looks.had, 1) else tr("to come")
+            past = tr(", past the plan") if n > looks.planned_rounds else ""
+            table.append((tr("after round {n}{past}", n=n, past=past), f"{100 * confidence:.2f} %", state))
         self.spent.show_rows(
-            ("look", "confidence", ""), table, opens={1: lambda i: self.working.emit(look_working(looks, i))}
+            (tr("look"), tr("confidence"), ""), table, opens={1: lambda i: self.working.emit(look_working(looks, i))}
         )
 
     def _show_next(self, verdict: StudyVerdict) -> None:
@@ -130,7 +136,7 @@ class RoundsPage(RenewedPage):
 
         if self._next is None:
             self._show_choices(verdict, None)
-        self.state.jobs.start("weighing what to mount next", work, done, self.state.trouble.emit)
+        self.state.jobs.start(tr("weighing what to mount next"), work, done, self.state.trouble.emit)
 
     def _show_choices(self, verdict: StudyVerdict, told: WhatNext | None) -> None:
         self._next = told
@@ -141,7 +147,9 @@ class RoundsPage(RenewedPage):
         if told is None:
             return
         self.next_said.setText(proposal_words(verdict, told))
-        self.accept.setText(f"Accept {margin_to_accept(told.near):g} K as what matters")
+        self.accept.setText(
+            tr("Accept {margin_to_accept:g} K as what matters", margin_to_accept=margin_to_accept(told.near))
+        )
         rows = [
             (
                 joined(list(c.names)),
@@ -153,7 +161,7 @@ class RoundsPage(RenewedPage):
             for c in told.choices
         ]
         self.choices.show_rows(
-            ("mounted again", "for", "takes", "tells which is best", "an answer takes"),
+            (tr("mounted again"), tr("for"), tr("takes"), tr("tells which is best"), tr("an answer takes")),
             rows,
             left={1},
             opens={3: lambda i: self.working.emit(choice_working(verdict, told, told.choices[i]))},
@@ -163,14 +171,14 @@ class RoundsPage(RenewedPage):
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None and self._next is not None:
             names = self._next.choices[0].names
-            label = f"plan {joined(list(names))} next"
+            label = tr("plan {names} next", names=joined(list(names)))
             self.state.attempt(planedits.plan_round, notebook, study.id, round_slots(study, names), label)
 
     def _accept(self) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None and self._next is not None:
             margin = margin_to_accept(self._next.near)
-            label = f"accept {margin:g} K as what matters"
+            label = tr("accept {margin:g} K as what matters", margin=margin)
             self.state.attempt(edits.change_study, notebook, study.id, label, margin_k=margin)
 
     def _looks_written(self) -> None:
@@ -184,7 +192,7 @@ class RoundsPage(RenewedPage):
             self.looks.setText(_written(study))
             return
         if list(looks) != list(study.plan.get("looks") or ()):
-            label = "declare the looks" if looks else "take the usual looks"
+            label = tr("declare the looks") if looks else tr("take the usual looks")
             self.state.attempt(planedits.set_plan, notebook, study.id, label, looks=list(looks) or None)
 
 

@@ -11,6 +11,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import choice, flowing, row
 from kuffin.app.widgets.scatterbars import ScatterBars
 from kuffin.app.widgets.texts import link_button, text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import digits_for, number
 from kuffin.notebook import planedits
 from kuffin.notebook.shelf import bench_of
@@ -21,7 +22,7 @@ from kuffin.verdict.narrowing import spending_of
 from kuffin.verdict.scatter import StudyScatter, buys_words, scatter_of
 from kuffin.verdict.study import StudyVerdict
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Scatter splits what mounts of one candidate differ by into its sources. It needs a second mount of one candidate."
 )
 
@@ -30,30 +31,34 @@ class ScatterPage(RenewedPage):
     """It edits only the verdict's scope and how spreads are taken."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.bars = ScatterBars(theme)
         self.bars.opened.connect(self._explain)
         self._found: tuple[StudyScatter, str] | None = None
         self.said = text()
         self._silent = text(style="small")
         self.scope = choice(
-            (("as the samples allow", None), ("about these samples", "samples"), ("about the products", "products")),
-            "What the verdict is about",
+            (
+                (tr("as the samples allow"), None),
+                (tr("about these samples"), "samples"),
+                (tr("about the products"), "products"),
+            ),
+            tr("What the verdict is about"),
         )
         self.scope.activated.connect(self._scope_chosen)
         self._scope_said = text(style="muted")
         self.spread = choice(
-            (("as noticed", None), ("one for all", "pooled"), ("each candidate its own", "separate")),
-            "Spread of the mounts",
+            ((tr("as noticed"), None), (tr("one for all"), "pooled"), (tr("each candidate its own"), "separate")),
+            tr("Spread of the mounts"),
         )
         self.spread.activated.connect(self._spread_chosen)
-        self.samples = FigureTable("Samples")
-        self.spend_title = text("What to spend on", style="heading")
+        self.samples = FigureTable(tr("Samples"))
+        self.spend_title = text(tr("What to spend on"), style="heading")
         self.spend_said = text()
-        self.spend = FigureTable("What to spend on")
-        self.column.addWidget(text("standard deviation of each source, under the school in use", style="small"))
+        self.spend = FigureTable(tr("What to spend on"))
+        self.column.addWidget(text(tr("standard deviation of each source, under the school in use"), style="small"))
         self.column.addWidget(self.bars)
-        self._shares = link_button("how it was split ›", "What the scatter is made of; show its working")
+        self._shares = link_button(tr("how it was split ›"), tr("What the scatter is made of; show its working"))
         self._shares.setProperty("working", "true")
         self._shares.clicked.connect(self._explain)
         self.column.addWidget(self._shares, 0, Qt.AlignmentFlag.AlignLeft)
@@ -61,8 +66,8 @@ class ScatterPage(RenewedPage):
         self.column.addWidget(self.said)
         self.column.addWidget(
             flowing(
-                row(text("the verdict is", style="muted", wrap=False), self.scope),
-                row(text("spread of the mounts", style="muted", wrap=False), self.spread),
+                row(text(tr("the verdict is"), style="muted", wrap=False), self.scope),
+                row(text(tr("spread of the mounts"), style="muted", wrap=False), self.spread),
             )
         )
         self.column.addWidget(self._scope_said)
@@ -78,14 +83,14 @@ class ScatterPage(RenewedPage):
         verdict, study = self.state.verdict, self.state.study
         found = scatter_of(verdict) if verdict is not None else None
         if found is None or verdict is None or study is None:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         unit = verdict.outcome.difference_unit
         self._found = found, unit
         self.bars.show_bars(found.bars(unit), unit)
         self._silent.setText(
-            "Not to be seen apart here: " + "; ".join(found.scatter.silent) + "." if found.scatter.silent else ""
+            tr("Not to be seen apart here: ") + "; ".join(found.scatter.silent) + "." if found.scatter.silent else ""
         )
         self._silent.setVisible(bool(found.scatter.silent))
         self.said.setText(buys_words(found, unit))
@@ -102,15 +107,23 @@ class ScatterPage(RenewedPage):
             digits = digits_for(half or 1.0)
             plus = "" if half is None else f" ± {number(half, digits)}"
             rows.append(
-                (s.candidate, f"sample {s.label}", str(s.mounts), f"{number(s.mean.value, digits)}{plus} {unit}")
+                (
+                    s.candidate,
+                    tr("sample {label}", label=s.label),
+                    str(s.mounts),
+                    f"{number(s.mean.value, digits)}{plus} {unit}",
+                )
             )
         lines = found.samples
         self.samples.show_rows(
-            ("candidate", "sample", "mounts", "mean of its mounts"),
+            (tr("candidate"), tr("sample"), tr("mounts"), tr("mean of its mounts")),
             rows,
             opens={
                 3: lambda i: self.working.emit(
-                    Working.of(f"{lines[i].candidate}, sample {lines[i].label}", lines[i].mean)
+                    Working.of(
+                        tr("{candidate}, sample {label}", candidate=lines[i].candidate, label=lines[i].label),
+                        lines[i].mean,
+                    )
                 )
             },
         )
@@ -126,7 +139,7 @@ class ScatterPage(RenewedPage):
         if told is not None:
             self.spend_said.setText(spending_words(told, unit))
             self.spend.show_rows(
-                ("spent on", "on the bench", "interval then", ""),
+                (tr("spent on"), tr("on the bench"), tr("interval then"), ""),
                 [purchase_row(p, unit) for p in told.purchases],
                 words=True,
                 opens={2: lambda i: self.working.emit(purchase_working(told, told.purchases[i], unit))},
@@ -140,10 +153,14 @@ class ScatterPage(RenewedPage):
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
             chosen = self.scope.currentData()
-            self.state.attempt(planedits.set_plan, notebook, study.id, "change what the verdict is about", scope=chosen)
+            self.state.attempt(
+                planedits.set_plan, notebook, study.id, tr("change what the verdict is about"), scope=chosen
+            )
 
     def _spread_chosen(self) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
             chosen = self.spread.currentData()
-            self.state.attempt(planedits.set_plan, notebook, study.id, "change how spreads are taken", spread=chosen)
+            self.state.attempt(
+                planedits.set_plan, notebook, study.id, tr("change how spreads are taken"), spread=chosen
+            )

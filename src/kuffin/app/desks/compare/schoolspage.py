@@ -8,10 +8,11 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.rankings import Rankings
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.notebook import edits
 from kuffin.verdict.schoolflips import side_by_side, summary
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Schools shows what other ways of taking out room, power and flow would have said of the same mounts. It needs two "
     "candidates with a mount each."
 )
@@ -21,12 +22,12 @@ class SchoolsPage(RenewedPage):
     """A school is taken into use by clicking its column."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.said = text()
         self.rankings = Rankings(theme)
         self.rankings.chosen.connect(self._choose)
-        self.flips = FigureTable("Pairs that another school judges otherwise")
-        self._hint = text("Click a school to judge the study by it; undo takes it back.", style="small")
+        self.flips = FigureTable(tr("Pairs that another school judges otherwise"))
+        self._hint = text(tr("Click a school to judge the study by it; undo takes it back."), style="small")
         for widget in (self.said, self.rankings, self._hint, self.flips):
             self.column.addWidget(widget)
 
@@ -38,23 +39,26 @@ class SchoolsPage(RenewedPage):
         verdict = self.state.verdict
         rows = side_by_side(verdict) if verdict is not None else []
         if verdict is None or len(verdict.temperature.ranking()) < 2:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         self.said.setText(summary(verdict, rows))
         self.rankings.show_rows(rows, verdict.candidates)
         told = [
-            (f"{f.pair[0]} − {f.pair[1]}", f.here, f.there, r.school.label.lower(), f.why)
+            (f"{f.pair[0]} − {f.pair[1]}", f.here, f.there, tr(r.school.label), f.why)
             for r in rows
             if not r.school.rebased
             for f in r.flips
         ]
         self.flips.setVisible(bool(told))
         self.flips.show_rows(
-            ("pair", "in use", "other school", "which", "what makes the difference"), told, words=True, left={1, 2, 3}
+            (tr("pair"), tr("in use"), tr("other school"), tr("which"), tr("what makes the difference")),
+            told,
+            words=True,
+            left={1, 2, 3},
         )
 
     def _choose(self, key: str) -> None:
         study, notebook, verdict = self.state.study, self.state.notebook, self.state.verdict
         if study is not None and notebook is not None and verdict is not None and key != verdict.school.key:
-            self.state.attempt(edits.change_study, notebook, study.id, "choose another school", school=key)
+            self.state.attempt(edits.change_study, notebook, study.id, tr("choose another school"), school=key)

@@ -23,6 +23,7 @@ from kuffin.app.widgets.forms import choice, flowing, number, refill
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.heat.normalise import SCHOOLS, default_school
 from kuffin.notebook import edits, planedits
 from kuffin.said import comparisonwords as model
@@ -44,10 +45,10 @@ class VerdictPage(QWidget):
         self._state, self._theme, self._filling = state, theme, False
         self._title = text(style="small", wrap=False)
         self.school = QComboBox()
-        self.school.setAccessibleName("School: what is taken out")
+        self.school.setAccessibleName(tr("School: what is taken out"))
         self.school.setMaximumWidth(205)
         self.school.currentIndexChanged.connect(self._school_chosen)
-        self.outcome = choice((), "What the verdict is about")
+        self.outcome = choice((), tr("What the verdict is about"))
         self.outcome.setMinimumContentsLength(10)
         self.outcome.setMaximumWidth(130)
         self.outcome.activated.connect(self._outcome_chosen)
@@ -57,22 +58,22 @@ class VerdictPage(QWidget):
         self.margin.setDecimals(2)
         self.margin.setSuffix(" K")
         self.margin.setKeyboardTracking(False)
-        self.margin.setAccessibleName("Smallest difference that matters")
+        self.margin.setAccessibleName(tr("Smallest difference that matters"))
         self.margin.valueChanged.connect(self._margin_chosen)
-        self._blocks = QCheckBox("rounds are blocks")
+        self._blocks = QCheckBox(tr("rounds are blocks"))
         self._blocks.setToolTip(
-            "Take out what a whole round had in common, such as an afternoon. Only where rounds were planned."
+            tr("Take out what a whole round had in common, such as an afternoon. Only where rounds were planned.")
         )
         self._blocks.toggled.connect(self._blocks_chosen)
-        self.confidence = number(50.0, 99.9, "%", 1, 1.0, "Confidence, over all pairs and looks together")
-        self.confidence.setToolTip("How sure a verdict has to be. Choose it before you look: 95 % is usual.")
+        self.confidence = number(50.0, 99.9, "%", 1, 1.0, tr("Confidence, over all pairs and looks together"))
+        self.confidence.setToolTip(tr("How sure a verdict has to be. Choose it before you look: 95 % is usual."))
         self.confidence.valueChanged.connect(self._confidence_chosen)
         self.plot = IntervalPlot(theme)
         self.plot.candidate_chosen.connect(self._explain_candidate)
         self.plot.mount_chosen.connect(self._explain_mount)
         self.pairs = QTableWidget(0, 4)
-        self.pairs.setHorizontalHeaderLabels(["pair", "difference", "interval", "what may be said"])
-        self.pairs.setAccessibleName("Pairs and their verdicts")
+        self.pairs.setHorizontalHeaderLabels([tr("pair"), tr("difference"), tr("interval"), tr("what may be said")])
+        self.pairs.setAccessibleName(tr("Pairs and their verdicts"))
         self.pairs.verticalHeader().hide()
         self.pairs.setShowGrid(False)
         self.pairs.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
@@ -104,9 +105,9 @@ class VerdictPage(QWidget):
         head.addWidget(self.outcome)
         head.addWidget(self.school)
         self._options = flowing(
-            text("a difference matters from", style="muted", wrap=False),
+            text(tr("a difference matters from"), style="muted", wrap=False),
             self.margin,
-            text("confidence", style="muted", wrap=False),
+            text(tr("confidence"), style="muted", wrap=False),
             self.confidence,
             self._blocks,
             spacing=8,
@@ -153,10 +154,12 @@ class VerdictPage(QWidget):
         self.empty.setVisible(not ready)
         if not ready or verdict is None or result is None or study is None:
             self.empty.setText(
-                "Reading the runs …"
+                tr("Reading the runs …")
                 if verdict is None and study is not None
-                else "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
-                "Drop the logs of a few mounts on the loom to begin."
+                else tr(
+                    "Compare shows what may honestly be said of the candidates, with each mount as one observation. "
+                    "Drop the logs of a few mounts on the loom to begin."
+                )
             )
             return
         self._filling = True
@@ -166,10 +169,14 @@ class VerdictPage(QWidget):
         usual = default_school(study.under_test).key
         for key in keys:
             school = SCHOOLS[key]
-            self.school.addItem(school.label + (" (usual)" if key == usual else ""), key)
+            self.school.addItem(tr(school.label) + (tr(" (usual)") if key == usual else ""), key)
             self.school.setItemData(
                 self.school.count() - 1,
-                f"Takes out {school.takes_out}. Right for {school.right_when}.",
+                tr(
+                    "Takes out {takes_out}. Right for {right_when}.",
+                    takes_out=tr(school.takes_out),
+                    right_when=tr(school.right_when),
+                ),
                 Qt.ItemDataRole.ToolTipRole,
             )
         about = verdict.outcome
@@ -178,7 +185,7 @@ class VerdictPage(QWidget):
         others = [o for o in verdict.possible_outcomes if o.key != verdict.school.key]
         kept = about if about.key in keys or about in others else None
         others += [about] if kept is None else []  # chosen, though no run tells it any more
-        entries = [("temperature", None), *((o.label, o.key) for o in others)]
+        entries = [(tr("temperature"), None), *((tr(o.label), o.key) for o in others)]
         refill(self.outcome, entries, None if about.key in keys else about.key)
         margin = None if result.comparison is None else result.comparison.margin
         self.margin.setSuffix(f" {about.difference_unit}".rstrip())
@@ -195,10 +202,16 @@ class VerdictPage(QWidget):
         self._left_out.setText(" ".join(left_out))
         self._left_out.setVisible(bool(left_out))
         foot = model.footnote(verdict, result)
-        foot += " · click any number for its working" if result.comparison is not None else ""
+        foot += tr(" · click any number for its working") if result.comparison is not None else ""
         pairs = 0 if result.comparison is None else len(result.comparison.pairs)
         if pairs > MOST_PAIRS:
-            foot = f"The first {MOST_PAIRS} of {pairs} pairs; all of them are in the words and in the verdicts that are exported. {foot}"
+            foot = tr(
+                "The first {MOST_PAIRS} of {pairs} pairs; all of them are in the words and in the "
+                "verdicts that are exported. {foot}",
+                MOST_PAIRS=MOST_PAIRS,
+                pairs=pairs,
+                foot=foot,
+            )
         self.foot.setText(foot)
 
     def _fill_pairs(self, result: OutcomeResult) -> None:
@@ -208,7 +221,7 @@ class VerdictPage(QWidget):
             for j, content in enumerate((row.names, row.difference, row.interval, row.verdict)):
                 item = QTableWidgetItem(content)
                 item.setData(Qt.ItemDataRole.UserRole, (row.pair.a, row.pair.b))
-                item.setToolTip("Click or F1: show the working")
+                item.setToolTip(tr("Click or F1: show the working"))
                 if row.open and j == 3:
                     item.setForeground(self._theme.color("muted"))
                 self.pairs.setItem(i, j, item)
@@ -243,7 +256,7 @@ class VerdictPage(QWidget):
 
     def _school_chosen(self, index: int) -> None:
         if index >= 0:
-            self._change("choose another school", school=self.school.itemData(index))
+            self._change(tr("choose another school"), school=self.school.itemData(index))
 
     def _plan(self, label: str, **values: object) -> None:
         study, notebook = self._state.study, self._state.notebook
@@ -251,21 +264,21 @@ class VerdictPage(QWidget):
             self._state.attempt(planedits.set_plan, notebook, study.id, label, **values)
 
     def _outcome_chosen(self) -> None:
-        self._plan("judge by something else", outcome=self.outcome.currentData())
+        self._plan(tr("judge by something else"), outcome=self.outcome.currentData())
 
     def _margin_chosen(self, value: float) -> None:
         verdict, study = self._state.verdict, self._state.study
         if verdict is None or study is None or verdict.outcome.temperature:
-            self._change("change the margin", margin_k=round(value, 3))
+            self._change(tr("change the margin"), margin_k=round(value, 3))
         else:
             own = {**study.plan.get("matters", {}), verdict.outcome.key: round(value, 3)}
-            self._plan("change the margin", matters=own)
+            self._plan(tr("change the margin"), matters=own)
 
     def _confidence_chosen(self, percent: float) -> None:
-        self._change("change the confidence", confidence=round(percent / 100, 4))
+        self._change(tr("change the confidence"), confidence=round(percent / 100, 4))
 
     def _blocks_chosen(self, on: bool) -> None:
-        self._change("count rounds as blocks" if on else "not count rounds as blocks", blocks=on)
+        self._change(tr("count rounds as blocks") if on else tr("not count rounds as blocks"), blocks=on)
 
     def _explain_candidate(self, name: str) -> None:
         if self._state.verdict is not None:

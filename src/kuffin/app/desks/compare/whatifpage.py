@@ -18,6 +18,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import NumberLine, choice, flowing, number, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.predict.carrying import ESTIMATED, Foreseen
 from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
@@ -28,11 +29,11 @@ from kuffin.verdict.otherparts import coolants_of, parts_elsewhere, with_parts
 from kuffin.verdict.predicting import Prediction, as_measured, difference, predict, predict_all
 from kuffin.verdict.study import StudyVerdict
 
-_PURPOSE = (
+_PURPOSE = mark(
     "What if carries what was measured to another power, room, fan or pump speed, part or coolant. It needs temperatures per watt of two mounts of a "
     "candidate at least; every step says whether it was measured, carried or estimated."
 )
-_AS_THERE = "as on the bench"
+_AS_THERE = mark("as on the bench")
 _POWERS = 11
 _MOST_PAIRS = 6
 
@@ -41,43 +42,45 @@ class WhatIfPage(RenewedPage):
     """Nothing is edited here."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
-        self.power = number(1, 5000, "W", 0, 10, "Power of the device")
-        self.air = number(-20, 60, "°C", 1, 1, "Air")
-        self.fan = NumberLine("%", "Fans", 5, 120)
-        self.pump = NumberLine("%", "Pump", 5, 120)
-        self.limit = NumberLine("°C", "Limit", 20, 130)
+        super().__init__(state, theme, tr(_PURPOSE))
+        self.power = number(1, 5000, "W", 0, 10, tr("Power of the device"))
+        self.air = number(-20, 60, "°C", 1, 1, tr("Air"))
+        self.fan = NumberLine("%", tr("Fans"), 5, 120)
+        self.pump = NumberLine("%", tr("Pump"), 5, 120)
+        self.limit = NumberLine("°C", tr("Limit"), 20, 130)
         for box in (self.power, self.air):
             box.valueChanged.connect(lambda _v: self._ask())
         for line in (self.fan, self.pump, self.limit):
             line.given.connect(lambda _v: self._ask())
             line.refused.connect(state.trouble.emit)
 
-        self.part = choice([(_AS_THERE, None)], "Another part")
-        self.coolant = choice([(_AS_THERE, None)], "Another coolant")
+        self.part = choice([(tr(_AS_THERE), None)], tr("Another part"))
+        self.coolant = choice([(tr(_AS_THERE), None)], tr("Another coolant"))
         for chooser in (self.part, self.coolant):
             chooser.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
             chooser.activated.connect(lambda _i: self._ask())
-        self._part_row = row(text("with", style="muted", wrap=False), self.part)
+        self._part_row = row(text(tr("with"), style="muted", wrap=False), self.part)
 
         def label(words: str) -> QWidget:
             return text(words, style="muted", wrap=False)
 
         self.column.addWidget(
             flowing(
-                label("at"), self.power, label("air"), self.air, label("fans"), self.fan, label("%, pump"), self.pump, label("%, limit"), self.limit, label("°C"), self._part_row, row(label("coolant"), self.coolant)
+                label(tr("at")), self.power, label(tr("air")), self.air, label(tr("fans")), self.fan, label(tr("%, pump")), self.pump, label(tr("%, limit")), self.limit, label("°C"), self._part_row, row(label(tr("coolant")), self.coolant)
             )
         )  # fmt: skip
         self.trouble = text(style="warn")
         self.column.addWidget(self.trouble)
         self.heading = text(style="heading")
-        self.plot = CurvePlot(theme, "Temperature against power", 320)
+        self.plot = CurvePlot(theme, tr("Temperature against power"), 320)
         self.plot.moved.connect(self.power.setValue)
-        self.table = FigureTable("Candidates as they would be")
+        self.table = FigureTable(tr("Candidates as they would be"))
         self.pairs = text()
         self.note = text(
-            "Intervals are for one more mount of each (95 %). Measured: along what was swept. Carried: a rise per watt, taken to another power. "
-            "Estimated: beyond that, or by what fans and flow usually do; dashed in the picture.",
+            tr(
+                "Intervals are for one more mount of each (95 %). Measured: along what was swept. Carried: a rise per watt, taken to another power. "
+                "Estimated: beyond that, or by what fans and flow usually do; dashed in the picture."
+            ),
             style="small",
         )
         for widget in (self.heading, self.plot, self.table, self.pairs, self.note):
@@ -97,7 +100,7 @@ class WhatIfPage(RenewedPage):
     def renew(self) -> None:
         v = self.state.verdict
         if v is None or v.mounts == 0:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         if self._of != v.study_id:
             self._of = v.study_id
@@ -127,9 +130,9 @@ class WhatIfPage(RenewedPage):
         """Fill the choices of parts and coolants; one that is there no longer is as on the bench."""
         ways = v.evidence.ways
         named = [(f"{p.name} ({p.study})", f"{p.study}\n{p.name}") for p in self._parts]
-        refill(self.part, [(_AS_THERE, None), *named], self.part.currentData())
+        refill(self.part, [(tr(_AS_THERE), None), *named], self.part.currentData())
         mixes = coolants_of(() if ways is None else ways.shelf)
-        refill(self.coolant, [(_AS_THERE, None), *((m.name, m.name) for m in mixes)], self.coolant.currentData())
+        refill(self.coolant, [(tr(_AS_THERE), None), *((m.name, m.name) for m in mixes)], self.coolant.currentData())
         self._part_row.setVisible(bool(self._parts))
 
     def asked(self) -> WhatIf:
@@ -189,10 +192,20 @@ class WhatIfPage(RenewedPage):
 
         order = sorted(self.found.values(), key=lambda p: warm(p).value)
         best = order[0]
-        what = "the die" if best.die is not None else "the coolant"
-        beyond = f" {begun(' and '.join(best.beyond))} beyond what was measured." if best.beyond else ""
+        what = tr("the die") if best.die is not None else tr("the coolant")
+        beyond = (
+            tr(" {beyond} beyond what was measured.", beyond=begun(" and ".join(best.beyond))) if best.beyond else ""
+        )
         self.heading.setText(
-            f"{begun(asked_words(best.asked))}: {what} is coolest under {best.candidate}, {foreseen_words(warm(best), '°C')}, {warm(best).label}.{beyond}"
+            tr(
+                "{asked}: {coolest} is coolest under {candidate}, {foreseen}, {label}.{beyond}",
+                asked=begun(asked_words(best.asked)),
+                coolest=what,
+                candidate=best.candidate,
+                foreseen=foreseen_words(warm(best), "°C"),
+                label=warm(best).label,
+                beyond=beyond,
+            )
         )
         limit = asked.limit_c is not None
         fans = fans_needed(v, asked) if limit else {}
@@ -203,8 +216,8 @@ class WhatIfPage(RenewedPage):
                 told = predict(v, p.candidate, asked).highest_power
                 needed = fans.get(p.candidate)
                 highest = (
-                    "not within what can be said" if told is None else foreseen_words(told, "W"),
-                    "not by the fans" if needed is None else foreseen_words(needed, "%", 0),
+                    tr("not within what can be said") if told is None else foreseen_words(told, "W"),
+                    tr("not by the fans") if needed is None else foreseen_words(needed, "%", 0),
                 )
             how = "; ".join(f"{f.name} {f.kelvins.label}" for f in p.flights)
             rows.append(
@@ -218,12 +231,19 @@ class WhatIfPage(RenewedPage):
                 )
             )
         head = (
-            "candidate",
-            "die",
-            "coolant",
-            "flow",
-            *((f"power at {asked.limit_c:g} °C", f"fans for {asked.limit_c:g} °C") if limit else ()),
-            "how it is known",
+            tr("candidate"),
+            tr("die"),
+            tr("coolant"),
+            tr("flow"),
+            *(
+                (
+                    tr("power at {limit_c:g} °C", limit_c=asked.limit_c),
+                    tr("fans for {limit_c:g} °C", limit_c=asked.limit_c),
+                )
+                if limit
+                else ()
+            ),
+            tr("how it is known"),
         )
         names = [p.candidate for p in order]
 
@@ -270,7 +290,7 @@ class WhatIfPage(RenewedPage):
             self._curves = curves
             self._place()
 
-        self._job = self.state.jobs.start("carrying what was measured", work, done, self.state.trouble.emit)
+        self._job = self.state.jobs.start(tr("carrying what was measured"), work, done, self.state.trouble.emit)
         self._job.ended.connect(self._ended)
 
     def _ended(self) -> None:
@@ -279,7 +299,7 @@ class WhatIfPage(RenewedPage):
     def _place(self) -> None:
         what = "die" if any(p.die is not None for p in self.found.values()) else "coolant"
         self.plot.show_curves(
-            self._curves, "power, W", f"{what}, °C", line=self.power.value(), spoken=self.heading.text()
+            self._curves, tr("power, W"), f"{what}, °C", line=self.power.value(), spoken=self.heading.text()
         )
 
 

@@ -10,9 +10,11 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.language import mark, tr
 from kuffin.said.sentences import paragraphs
 
-_PURPOSE = "Words writes what may be said of each pair and claim, to be printed as it is. It needs a comparison first."
+_PURPOSE = mark("Words writes what may be said of each pair and claim, to be printed as it is. It ")
+"needs a comparison first."
 MOST = 60
 
 
@@ -20,10 +22,12 @@ class WordsPage(RenewedPage):
     """Paragraphs that can be selected, and copied one by one or all together."""
 
     def __init__(self, state: State, theme: Theme) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self.paragraphs: list[tuple[str, str]] = []
         self._said = text("", style="small")
-        self.column.addWidget(row(button("Copy all", self.copy_all, "All sentences as plain text"), self._said, None))
+        self.column.addWidget(
+            row(button(tr("Copy all"), self.copy_all, tr("All sentences as plain text")), self._said, None)
+        )
         self._inside = QWidget()
         self.column.addWidget(self._inside)
         self._lines = QVBoxLayout(self._inside)
@@ -34,7 +38,7 @@ class WordsPage(RenewedPage):
         verdict = self.state.verdict
         self.paragraphs = paragraphs(verdict) if verdict is not None else []
         if not self.paragraphs:
-            self.show_purpose(_PURPOSE)
+            self.show_purpose(tr(_PURPOSE))
             return
         self.show_purpose("")
         empty(self._lines)
@@ -48,9 +52,9 @@ class WordsPage(RenewedPage):
             self._lines.addWidget(body)
             self._lines.addSpacing(8)
         more = len(self.paragraphs) - MOST
-        self._said.setText(f"{more} further pairs are in the copied text." if more > 0 else "")
+        self._said.setText(tr("{more} further pairs are in the copied text.", more=more) if more > 0 else "")
 
     def copy_all(self) -> None:
         """Put all sentences on the clipboard."""
         QApplication.clipboard().setText("\n\n".join(f"{title}\n{said}" for title, said in self.paragraphs))
-        self._said.setText("Copied.")
+        self._said.setText(tr("Copied."))

@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QLineEdit, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.flowrow import FlowRow
+from kuffin.core.base.language import tr
 from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Mount
 from kuffin.reading.failed import FAILED
@@ -20,22 +21,24 @@ class AnswerBox(QWidget):
         self._mount: Mount | None = None
         self._kinds: list[str] = []
         self.reason = QLineEdit()
-        self.reason.setPlaceholderText("reason, in a few words")
-        self.reason.setAccessibleName("Reason for leaving the mount out, making it again, or keeping it")
+        self.reason.setPlaceholderText(tr("reason, in a few words"))
+        self.reason.setAccessibleName(tr("Reason for leaving the mount out, making it again, or keeping it"))
         self.reason.returnPressed.connect(self._leave_out)
-        self.leave = QPushButton("Leave out")
+        self.leave = QPushButton(tr("Leave out"))
         self.leave.clicked.connect(self._leave_out)
-        self.again = QPushButton("Remount")
-        self.again.setToolTip("Leave this mount out and plan it once more in the same round")
+        self.again = QPushButton(tr("Remount"))
+        self.again.setToolTip(tr("Leave this mount out and plan it once more in the same round"))
         self.again.clicked.connect(self._remount)
-        self.mend = QPushButton("Repair")
-        self.mend.setToolTip("Other pads, screws tightened again: the same sample's next state, held beside this one")
+        self.mend = QPushButton(tr("Repair"))
+        self.mend.setToolTip(
+            tr("Other pads, screws tightened again: the same sample's next state, held beside this one")
+        )
         self.mend.clicked.connect(lambda: self._answer(answering.repair))
-        self.keep = QPushButton("Accept")
-        self.keep.setToolTip("It counts in spite of what was found")
+        self.keep = QPushButton(tr("Accept"))
+        self.keep.setToolTip(tr("It counts in spite of what was found"))
         self.keep.clicked.connect(self._accept)
-        self.fail = QPushButton("Could not be finished")
-        self.fail.setToolTip("It was shut down or stopped at a limit: that is a result, and is counted as one")
+        self.fail = QPushButton(tr("Could not be finished"))
+        self.fail.setToolTip(tr("It was shut down or stopped at a limit: that is a result, and is counted as one"))
         self.fail.clicked.connect(self._fail)
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
@@ -51,15 +54,19 @@ class AnswerBox(QWidget):
         out = mount is not None and mount.left_out is not None
         self.setVisible(mount is not None)
         self.reason.setVisible(not out)
-        self.leave.setText("Take it back in" if out else "Leave out")
+        self.leave.setText(tr("Take it back in") if out else tr("Leave out"))
         self.again.setVisible(not out)
         self.mend.setVisible(not out)
         self.keep.setVisible(not out and bool(kinds))
         self.fail.setVisible(not out and mount is not None and bool(mount.live_runs))
-        self.fail.setText("It was finished" if self._failed() else "Could not be finished")
+        self.fail.setText(tr("It was finished") if self._failed() else tr("Could not be finished"))
 
     def _label(self) -> str:
-        return f"{self._mount.candidate.name}, round {self._mount.round}" if self._mount is not None else ""
+        return (
+            tr("{name}, round {round}", name=self._mount.candidate.name, round=self._mount.round)
+            if self._mount is not None
+            else ""
+        )
 
     def _answer(self, act: object, *args: object) -> None:
         """Answer with the reason in the box; without one, ask for it."""

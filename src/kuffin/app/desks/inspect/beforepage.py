@@ -11,6 +11,8 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import number
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.preparationedits import sheets_of
@@ -33,12 +35,12 @@ class BeforePage(QWidget):
         self.column.setSpacing(8)
         self.headline = text(style="heading")
         self.why = text(style="muted")
-        self.table = FigureTable("Before and after")
+        self.table = FigureTable(tr("Before and after"))
         self.prints = QHBoxLayout()
         self.prints.setSpacing(24)
         for widget in (self.headline, self.why, self.table):
             self.column.addWidget(widget)
-        self.column.addWidget(text("Its prints", style="heading"))
+        self.column.addWidget(text(tr("Its prints"), style="heading"))
         self.column.addLayout(self.prints)
         self.column.addStretch(1)
         self._changes: list[StateChange] = []
@@ -58,15 +60,20 @@ class BeforePage(QWidget):
         if states is None:
             return
         before, after = states
-        self.headline.setText(f"{after.candidate.name}, round {after.round}: before and after")
+        self.headline.setText(
+            tr("{name}, round {round}: before and after", name=after.candidate.name, round=after.round)
+        )
         self.why.setText(
-            f"The same sample in two states. What was done: {before.left_out or after.note or 'not said'}. One mount of each: what "
-            "the change owes to mounting alone is not known."
+            tr(
+                "The same sample in two states. What was done: {left_out}. One mount of each: what "
+                "the change owes to mounting alone is not known.",
+                left_out=before.left_out or after.note or tr("not said"),
+            )
         )
         self._changes = changes(verdict, before, after) if before.live_runs and after.live_runs else []
         rows = [
             (
-                c.outcome.label[:1].upper() + c.outcome.label[1:],
+                begun(tr(c.outcome.label)),
                 f"{number(c.before.value, c.before.digits)} {c.outcome.unit}".rstrip(),
                 f"{number(c.after.value, c.after.digits)} {c.outcome.unit}".rstrip(),
                 c.words,
@@ -74,13 +81,13 @@ class BeforePage(QWidget):
             for c in self._changes
         ]
         self.table.show_rows(
-            ("", "before", "after", "change"),
-            rows or [("not run in both states yet", "–", "–", "")],
+            ("", tr("before"), tr("after"), tr("change")),
+            rows or [(tr("not run in both states yet"), "–", "–", "")],
             words=True,
             opens={1: lambda i: self._explain(i, 1), 2: lambda i: self._explain(i, 2)} if rows else None,
         )
         empty(self.prints)
-        for said, one in (("before", before), ("after", after)):
+        for said, one in ((tr("before"), before), (tr("after"), after)):
             self.prints.addWidget(self._print(said, one))
         self.prints.addStretch(1)
 
@@ -96,16 +103,16 @@ class BeforePage(QWidget):
         for key, one in there:
             image = text()
             image.setPixmap(map_picture(one.get("map"), 2))
-            image.setAccessibleName(f"Print {PRINT_SIDES[key]}, {said}")
+            image.setAccessibleName(tr("Print {PRINT_SIDES}, {told}", PRINT_SIDES=PRINT_SIDES[key], told=said))
             column.addWidget(image)
             column.addWidget(text(f"{PRINT_SIDES[key]}: {print_words(one)}", style="muted"))
         if not there:
-            column.addWidget(text("no print was read", style="muted", wrap=False))
+            column.addWidget(text(tr("no print was read"), style="muted", wrap=False))
         column.addStretch(1)
         return box
 
     def _explain(self, row: int, _column: int) -> None:
         c = self._changes[row]
-        out = Working(title=f"{c.outcome.label}: before and after", answer=c.words)
+        out = Working(title=tr("{label}: before and after", label=c.outcome.label), answer=c.words)
         out.add(c.change)
         self.working.emit(out)

@@ -10,6 +10,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 
 if TYPE_CHECKING:
@@ -23,13 +24,13 @@ class ClockPage(InsidePage):
     def __init__(self, state: State, theme: Theme) -> None:
         super().__init__(state)
         self._theme = theme
-        self.heading("Clock against temperature, under load")
+        self.heading(tr("Clock against temperature, under load"))
         self.words = text()
         self.column.addWidget(self.words)
-        self.steps = FigureTable("Boost steps lost")
+        self.steps = FigureTable(tr("Boost steps lost"))
         self.column.addWidget(self.steps)
-        self.heading("Scores and frame times")
-        self.frames = FigureTable("Frame rates")
+        self.heading(tr("Scores and frame times"))
+        self.frames = FigureTable(tr("Frame rates"))
         self.frame_words = text(style="small")
         self.column.addWidget(self.frames)
         self.column.addWidget(self.frame_words)
@@ -58,23 +59,27 @@ class ClockPage(InsidePage):
             said = (
                 "…"
                 if x is None
-                else "The die went through too few degrees under load to see steps."
+                else tr("The die went through too few degrees under load to see steps.")
                 if has
-                else "This run has no clock channel; give one its role under Channels, or join a log that has it."
+                else tr("This run has no clock channel; give one its role under Channels, or join a log that has it.")
             )
             self.words.setText(f"{said} {_at_the_limit(x)}" if has and x is not None else said)
             self.steps.show_rows(("",), [])
         else:
-            said = (
-                f"Held in the window: {number(boost.held_mhz, 0)} MHz on average, above {number(boost.held_low_mhz, 0)} MHz 99 % of the time. "
-                f"A kelvin costs {number(-boost.mhz_per_k, 1)} ± {number(1.96 * boost.mhz_per_k_se, 1)} MHz here: one kelvin cooler buys as much."
+            said = tr(
+                "Held in the window: {held} MHz on average, above {low} MHz 99 % of the time. A "
+                "kelvin costs {cost} ± {spread} MHz here: one kelvin cooler buys as much.",
+                held=number(boost.held_mhz, 0),
+                low=number(boost.held_low_mhz, 0),
+                cost=number(-boost.mhz_per_k, 1),
+                spread=number(1.96 * boost.mhz_per_k_se, 1),
             )
             self.words.setText(f"{said} {_at_the_limit(x)}" if x is not None else said)
             rows = [
-                (f"above {number(s.at_c, 1)} °C", f"{number(s.from_mhz, 0)} → {number(s.to_mhz, 0)} MHz")
+                (tr("above {at_c} °C", at_c=number(s.at_c, 1)), f"{number(s.from_mhz, 0)} → {number(s.to_mhz, 0)} MHz")
                 for s in boost.steps[:14]
             ]
-            self.steps.show_rows(("step lost", "clock"), rows or [("no step lost", "")])
+            self.steps.show_rows((tr("step lost"), tr("clock")), rows or [(tr("no step lost"), "")])
         self._show_frames()
 
     def _show_frames(self) -> None:
@@ -88,12 +93,15 @@ class ClockPage(InsidePage):
         ]
         head = (
             "",
-            "score, or average rate",
-            "1 % low: rate at the 99th percentile",
-            "1 % low: mean of the slowest 1 %",
+            tr("score, or average rate"),
+            tr("1 % low: rate at the 99th percentile"),
+            tr("1 % low: mean of the slowest 1 %"),
         )
-        self.frames.show_rows(head, rows or [("none", "", "", "")])
-        said = "Two things are called “1 % low”; a number without its definition cannot be compared. Join a log of frame times on the page “The run”."
+        self.frames.show_rows(head, rows or [(tr("none"), "", "", "")])
+        said = tr(
+            "Two things are called “1 % low”; a number without its definition cannot be "
+            "compared. Join a log of frame times on the page “The run”."
+        )
         self.frame_words.setText((x.frame_problem + ". " if x is not None and x.frame_problem else "") + said)
 
 
@@ -101,8 +109,22 @@ def _at_the_limit(x: Inside) -> str:
     """What was seen of a temperature limit."""
     t = x.throttling
     if t is None:
-        return "Not throttled: no clock was seen to be lost at a temperature limit."
-    clock = f"{number(t.clock_free_mhz, 0)} to {number(t.clock_held_mhz, 0)} MHz"
-    how = f"the clock gave way from {clock} as the coolant warmed" if t.as_coolant_warmed else f"from {clock}"
-    share = f"{number(100 * t.share, 0)} % of the load"
-    return f"Throttled in {share}, at {number(t.limit_c, 0)} °C, from {number(t.since_s / 60, 0)} min on: {how}."
+        return tr("Not throttled: no clock was seen to be lost at a temperature limit.")
+    clock = tr(
+        "{clock_free_mhz} to {clock_held_mhz} MHz",
+        clock_free_mhz=number(t.clock_free_mhz, 0),
+        clock_held_mhz=number(t.clock_held_mhz, 0),
+    )
+    how = (
+        tr("the clock gave way from {clock} as the coolant warmed", clock=clock)
+        if t.as_coolant_warmed
+        else tr("from {clock}", clock=clock)
+    )
+    share = tr("{share} % of the load", share=number(100 * t.share, 0))
+    return tr(
+        "Throttled in {share}, at {limit_c} °C, from {since_s} min on: {how}.",
+        share=share,
+        limit_c=number(t.limit_c, 0),
+        since_s=number(t.since_s / 60, 0),
+        how=how,
+    )

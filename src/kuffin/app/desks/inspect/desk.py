@@ -19,6 +19,7 @@ from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.texts import link_button, text
+from kuffin.core.base.language import tr
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Study
 from kuffin.verdict.ageing import rechecks_of
@@ -55,8 +56,10 @@ class InspectDesk(QWidget):
         self.state_word.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         self.state_word.setMinimumWidth(84)
         self._empty = text(
-            "Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
-            "Choose a mount on the loom.",
+            tr(
+                "Inspect shows one mount's run: where it settled, what was still to go, and whether it should count. "
+                "Choose a mount on the loom."
+            ),
             style="muted",
         )
         self.run_page = RunPage(state, theme, settings)
@@ -66,23 +69,26 @@ class InspectDesk(QWidget):
         self.run_page.finding_wanted.connect(self.show_finding)
         self.paged = PagedDesk("inspect", settings)
         self._taken: int | None = None  # the study for which one was taken
-        self.tests = choice([], "Test of this mount")
+        self.tests = choice([], tr("Test of this mount"))
         self.tests.activated.connect(lambda _i: state.look_at_run(self.tests.currentData()))
         head = QHBoxLayout()
         head.addWidget(self.title)
         head.addSpacing(10)
         head.addWidget(self.tests)
-        self.recheck = QCheckBox("recheck")
+        self.recheck = QCheckBox(tr("recheck"))
         self.recheck.setToolTip(
-            "The mount was left in place and tested again later: it tells of ageing, and is not part of the comparison"
+            tr(
+                "The mount was left in place and tested again later: it tells of ageing, and is not "
+                "part of the comparison"
+            )
         )
         self.recheck.toggled.connect(self._call_recheck)
         head.addWidget(self.recheck)
         head.addSpacing(10)
         head.addWidget(self.state_word, 1)
         self.mender = link_button(
-            "Tests of this mount …",
-            "Say what its logs were tested under and run with, or that other mounts' logs are tests of it",
+            tr("Tests of this mount …"),
+            tr("Say what its logs were tested under and run with, or that other mounts' logs are tests of it"),
         )
         self.mender.clicked.connect(self.one_mount_wanted)
         head.addWidget(self.mender)
@@ -93,13 +99,13 @@ class InspectDesk(QWidget):
         layout.addWidget(self.paged, 1)
         self.paged.add_pages(
             [
-                ("run", "The run", self.run_page),
-                ("findings", "Findings", lambda: self.findings),
-                ("heat", "Heat path", lambda: self.heat),
-                ("figures", "Figures", lambda: self.figures),
-                ("clock", "Clock and frames", lambda: self.clock),
-                ("sound", "Sound", lambda: self.sound),
-                ("before", "Before and after", lambda: self.before),
+                ("run", tr("The run"), self.run_page),
+                ("findings", tr("Findings"), lambda: self.findings),
+                ("heat", tr("Heat path"), lambda: self.heat),
+                ("figures", tr("Figures"), lambda: self.figures),
+                ("clock", tr("Clock and frames"), lambda: self.clock),
+                ("sound", tr("Sound"), lambda: self.sound),
+                ("before", tr("Before and after"), lambda: self.before),
             ]
         )
         state.mount_changed.connect(self.renew)
@@ -194,7 +200,7 @@ class InspectDesk(QWidget):
         there = mount is not None and run is not None
         if mount is not None and run is not None:
             result = verdict.results.get(run.id) if verdict else None
-            self.title.setText(f"{mount.candidate.name}, round {mount.round}")
+            self.title.setText(tr("{name}, round {round}", name=mount.candidate.name, round=mount.round))
             self.state_word.setText(runwords.state_words(verdict, mount, result))
             refill(self.tests, [(runwords.test_words(r), r.id) for r in mount.read_runs], run.id)
             self.recheck.blockSignals(True)

@@ -6,6 +6,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QGridLayout, QWidget
 
 from kuffin.app.widgets.texts import empty, link_button, rule, text
+from kuffin.core.base.language import tr
 
 
 class Facts(QWidget):
@@ -25,7 +26,7 @@ class Facts(QWidget):
         row = 0
         for key, name, value in readings:
             self._grid.addWidget(text(name, style="muted"), row, 0)
-            button = link_button(value, f"{name}: {value}; show its working")
+            button = link_button(value, tr("{name}: {value}; show its working", name=name, value=value))
             button.clicked.connect(lambda _checked=False, k=key: self.reading_wanted.emit(k))
             self._grid.addWidget(button, row, 1, Qt.AlignmentFlag.AlignRight)
             row += 1

@@ -6,6 +6,7 @@ from kuffin.app.desks.inspect.furtherpage import InsidePage
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import Opener, no_keys, text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.units import shown
 from kuffin.core.compare.pairwords import number
 from kuffin.reading.runresult import RunResult
@@ -14,7 +15,7 @@ from kuffin.said.working import trace_working
 from kuffin.verdict.budget import Budget, budget_of
 from kuffin.verdict.study import StudyVerdict
 
-_STEPS = (("coolant_over_air", "coolant over air"), ("die_over_coolant", "die over coolant"))
+_STEPS = (("coolant_over_air", mark("coolant over air")), ("die_over_coolant", mark("die over coolant")))
 
 
 class FiguresPage(InsidePage):
@@ -22,24 +23,24 @@ class FiguresPage(InsidePage):
 
     def __init__(self, state: State) -> None:
         super().__init__(state)
-        self.heading("The reading, two ways")
-        self.ways = FigureTable("The reading by window and by the whole trace")
+        self.heading(tr("The reading, two ways"))
+        self.ways = FigureTable(tr("The reading by window and by the whole trace"))
         self.ways_words = text(style="small")
         self.column.addWidget(self.ways)
         self.column.addWidget(self.ways_words)
-        self.heading("What makes its uncertainty")
-        self.budget = FigureTable("Uncertainty budget")
+        self.heading(tr("What makes its uncertainty"))
+        self.budget = FigureTable(tr("Uncertainty budget"))
         self.advice = Opener()
         self.advice.opened.connect(self._explain_budget)
         self.column.addWidget(self.budget)
         self.column.addWidget(self.advice)
-        self.heading("Idle")
-        self.idle = FigureTable("Idle readings")
+        self.heading(tr("Idle"))
+        self.idle = FigureTable(tr("Idle readings"))
         self.idle_words = text(style="small")
         self.column.addWidget(self.idle)
         self.column.addWidget(self.idle_words)
-        self.heading("Spread and extremes")
-        self.extremes = FigureTable("Spread and extremes")
+        self.heading(tr("Spread and extremes"))
+        self.extremes = FigureTable(tr("Spread and extremes"))
         self.extremes_words = text(style="small")
         self.column.addWidget(self.extremes)
         self.column.addWidget(self.extremes_words)
@@ -59,25 +60,28 @@ class FiguresPage(InsidePage):
     def _show_ways(self, verdict: StudyVerdict, result: RunResult) -> None:
         power = verdict.reference_power_w
         rows = []
-        for key, label in _STEPS:
+        for key, label in ((key, tr(label)) for key, label in _STEPS):
             trace = result.traces.get(f"{key}_per_watt") or result.traces.get(key)
             if trace is None:
-                window, when = "not to be had", ""
+                window, when = tr("not to be had"), ""
             else:
                 own = result.power_for(key.split("_")[0]) or power
                 scale = power if f"{key}_per_watt" in result.traces else power / own
                 window = f"{number(trace.value * scale, 2)} ± {number(trace.u95 * scale, 2)} K"
                 state = (
-                    "by the clock"
+                    tr("by the clock")
                     if result.window_by == "clock"
-                    else "by hand"
+                    else tr("by hand")
                     if trace.by_hand
-                    else "settled"
+                    else tr("settled")
                     if trace.settled
-                    else "heading for"
+                    else tr("heading for")
                 )
-                when = (
-                    f"{state}, {number(trace.window.span_s[0] / 60, 0)} to {number(trace.window.span_s[1] / 60, 0)} min"
+                when = tr(
+                    "{state}, {begin} to {end} min",
+                    state=state,
+                    begin=number(trace.window.span_s[0] / 60, 0),
+                    end=number(trace.window.span_s[1] / 60, 0),
                 )
             whole, tau = "…", ""
             if self.inside is not None:
@@ -85,10 +89,13 @@ class FiguresPage(InsidePage):
                 whole = f"{whole_sentence(fit, power)}" + (" (bent)" if fit.bent else "") if fit is not None else "–"
                 tau = f"τ {number(fit.tau_s / 60, 1)} min" if fit is not None and fit.tau_s else ""
             rows.append((label, whole, window, tau, when))
-        head = ("", "whole trace", "window", "", f"at {number(power, 0)} W")
+        head = ("", tr("whole trace"), tr("window"), "", tr("at {power} W", power=number(power, 0)))
         self.ways.show_rows(head, rows, words=True, opens={1: self._explain_way, 2: self._explain_window})
         problems = [] if self.inside is None else list(dict.fromkeys(self.inside.whole_problem.values()))
-        said = "The whole-trace fit uses power and air as they were measured, so a drifting room or a short run does it little harm. "
+        said = tr(
+            "The whole-trace fit uses power and air as they were measured, so a drifting room or "
+            "a short run does it little harm. "
+        )
         self.ways_words.setText(said + "".join(f"Not fitted: {p}. " for p in problems))
 
     def _show_budget(self, verdict: StudyVerdict, mount_id: int, result: RunResult) -> None:
@@ -96,11 +103,11 @@ class FiguresPage(InsidePage):
         self._found = budget_of(verdict, reading, result, self.bench()) if reading is not None else None
         b = self._found
         if b is None:
-            self.budget.show_rows(("",), [("There is no reading to make a budget of.",)])
+            self.budget.show_rows(("",), [(tr("There is no reading to make a budget of."),)])
             self.advice.setText("")
             return
         total, apart = b.absolute.u**2 or 1.0, b.difference.u**2 or 1.0
-        means = {"yes": "cancels", "scales": "scales with it", "no": "counts twice"}
+        means = {"yes": tr("cancels"), "scales": tr("scales with it"), "no": tr("counts twice")}
         rows = [
             (
                 s.name,
@@ -114,7 +121,7 @@ class FiguresPage(InsidePage):
         ]
         rows.append(
             (
-                "all together (U95)",
+                tr("all together (U95)"),
                 f"± {number(b.absolute.half_width, 2)} {b.unit}",
                 "",
                 "",
@@ -125,15 +132,22 @@ class FiguresPage(InsidePage):
         if b.between_mounts is not None:
             rows.append(
                 (
-                    "scatter between mounts (U95)",
+                    tr("scatter between mounts (U95)"),
                     "",
                     "",
-                    "decides a verdict",
+                    tr("decides a verdict"),
                     f"± {number(b.between_mounts, 2)} {b.unit}",
                     "",
                 )
             )
-        head = ("source", "in the value, u", "share", "between candidates", "in a difference, u", "share")
+        head = (
+            tr("source"),
+            tr("in the value, u"),
+            tr("share"),
+            tr("between candidates"),
+            tr("in a difference, u"),
+            tr("share"),
+        )
         self.budget.show_rows(head, rows, opens=dict.fromkeys((1, 4), lambda _row: self._explain_budget()))
         self.advice.setText(no_keys(f"{b.advice} ›"))
 
@@ -148,12 +162,16 @@ class FiguresPage(InsidePage):
             ]
         )
         self.idle.show_rows(
-            ("", "last 3 min before the load", "scatter"),
-            rows or [("no idle before the load" if x is not None else "…", "", "")],
+            ("", tr("last 3 min before the load"), tr("scatter")),
+            rows or [(tr("no idle before the load") if x is not None else "…", "", "")],
         )
         said = ""
         if x is not None and x.rest_k is not None:
-            said = f"Coolant over air that no heat explains: {number(x.rest_k, 2)} K. It should be near 0; a probe's offset or warm air at the intake shows here."
+            said = tr(
+                "Coolant over air that no heat explains: {rest_k} K. It should be near 0; a probe's "
+                "offset or warm air at the intake shows here.",
+                rest_k=number(x.rest_k, 2),
+            )
         self.idle_words.setText(said)
 
     def _show_extremes(self) -> None:
@@ -170,10 +188,10 @@ class FiguresPage(InsidePage):
                 )
             )
         if x is not None and x.spread_k is not None:
-            rows.append(("hottest less coolest", f"{number(x.spread_k, 1)} K", "", "", ""))
-        head = ("in the window", "mean", "scatter", "exceeded 1 % of the time", "highest seen")
+            rows.append((tr("hottest less coolest"), f"{number(x.spread_k, 1)} K", "", "", ""))
+        head = (tr("in the window"), tr("mean"), tr("scatter"), tr("exceeded 1 % of the time"), tr("highest seen"))
         self.extremes.show_rows(
-            head, rows or [("no die, hot spot, memory or regulator" if x is not None else "…", "", "", "", "")]
+            head, rows or [(tr("no die, hot spot, memory or regulator") if x is not None else "…", "", "", "", "")]
         )
         first = next(iter(x.extremes.items()), None) if x is not None else None
         self.extremes_words.setText(maximum_words(first[0], first[1], "°C") if first is not None else "")
@@ -200,5 +218,12 @@ class FiguresPage(InsidePage):
         mount = self.mount()
         if self._found is not None and mount is not None:
             self.working.emit(
-                budget_working(self._found, f"{mount.candidate.name}, round {mount.round}: what makes its uncertainty")
+                budget_working(
+                    self._found,
+                    tr(
+                        "{name}, round {round}: what makes its uncertainty",
+                        name=mount.candidate.name,
+                        round=mount.round,
+                    ),
+                )
             )

@@ -27,6 +27,7 @@ from kuffin.app.widgets.findingpicture import FindingPicture, Piece
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import empty, link_button, no_keys, plain_tip, rule, text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import counted, mark, tr
 from kuffin.core.base.units import shown
 from kuffin.core.findings import KINDS, THRESHOLDS, Finding, together
 from kuffin.core.findings.thresholds import OF_KIND, checked
@@ -48,11 +49,11 @@ class Entry:
 
 
 _HEADS = {
-    "open": "Wait for an answer",
-    "study": "About the study",
-    "accepted": "Accepted",
-    "left out": "Mount left out",
-    "remark": "Remarks",
+    "open": mark("Wait for an answer"),
+    "study": mark("About the study"),
+    "accepted": mark("Accepted"),
+    "left out": mark("Mount left out"),
+    "remark": mark("Remarks"),
 }
 
 
@@ -69,22 +70,22 @@ class FindingsPage(QWidget):
         self._entries: list[Entry] = []
         self._at: tuple[int | None, str] | None = None
         self.list = QListWidget()
-        self.list.setAccessibleName("Findings")
+        self.list.setAccessibleName(tr("Findings"))
         self.list.setWordWrap(True)
         self.list.currentRowChanged.connect(self._chosen)
         self.intro = text(style="muted")
-        self._title, self._whose = text(style="heading"), link_button("", "Open the run")
+        self._title, self._whose = text(style="heading"), link_button("", tr("Open the run"))
         self._whose.clicked.connect(self._to_run)
         self._seen = text()
         self.picture = FindingPicture(theme)
         self._together = text()
         self._causes, self._advice, self._spoils = text(), text(), text(style="muted")
         self.answers = AnswerBox(state)
-        self._reopen = QPushButton("Open it again")
+        self._reopen = QPushButton(tr("Open it again"))
         self._reopen.clicked.connect(self._withdraw)
         self._accepted = text(style="muted")
         self._limits = QVBoxLayout()
-        self._go_on = QPushButton("Go on")
+        self._go_on = QPushButton(tr("Go on"))
         self._go_on.clicked.connect(state.judge_again)
         self._lay_out()
         state.so_far_changed.connect(self._renew_so_far)
@@ -104,8 +105,8 @@ class FindingsPage(QWidget):
             column.addWidget(widget)
         grid = QGridLayout()
         grid.setHorizontalSpacing(18)
-        grid.addWidget(text("Likely, in this order", style="small"), 0, 0)
-        grid.addWidget(text("What to do", style="small"), 0, 1)
+        grid.addWidget(text(tr("Likely, in this order"), style="small"), 0, 0)
+        grid.addWidget(text(tr("What to do"), style="small"), 0, 1)
         for i, widget in enumerate((self._causes, self._advice)):
             widget.setAlignment(Qt.AlignmentFlag.AlignTop)
             grid.addWidget(widget, 1, i)
@@ -150,7 +151,7 @@ class FindingsPage(QWidget):
         verdict = self._state.verdict
         if verdict is None:
             return self._so_far()
-        out = [Entry(None, "the study", f, "study") for f in verdict.of_study]
+        out = [Entry(None, tr("the study"), f, "study") for f in verdict.of_study]
         for reading in verdict.main.readings:
             waiting = {f.kind for f in verdict.unanswered(reading.mount_id)}
             for f in verdict.findings.get(reading.mount_id, ()):
@@ -169,7 +170,7 @@ class FindingsPage(QWidget):
 
     def _so_far(self) -> list[Entry]:
         """What the runs that are done show by themselves, while the study is still being judged."""
-        names = {m.id: f"{m.candidate.name}, round {m.round}" for m in self._state.mounts()}
+        names = {m.id: tr("{name}, round {round}", name=m.candidate.name, round=m.round) for m in self._state.mounts()}
         out = [
             Entry(m, names[m], f, "open" if f.serious else "remark")
             for m, found in self._state.so_far.findings.items()
@@ -190,19 +191,28 @@ class FindingsPage(QWidget):
         self._entries = self.entries()
         waiting = sum(e.state == "open" for e in self._entries)
         self.intro.setText(
-            "Nothing was noticed: no check has anything to say."
+            tr("Nothing was noticed: no check has anything to say.")
             if not self._entries
-            else "Nothing waits for an answer."
+            else tr("Nothing waits for an answer.")
             if not waiting
-            else f"{waiting} finding{'s' if waiting != 1 else ''} to answer before those mounts should count."
+            else counted(
+                waiting,
+                "{n} finding to answer before those mounts should count.",
+                "{n} findings to answer before those mounts should count.",
+            )
         )
         share = 100 * self._state.so_far.share
         if self._state.verdict is None and self._state.busy:
             self.intro.setText(
-                f"Being worked out, {share:.0f} % of the runs done. What they show by themselves so far:"
+                tr(
+                    "Being worked out, {share:.0f} % of the runs done. What they show by themselves so far:",
+                    share=share,
+                )
             )
         elif self._state.verdict is None and share:
-            self.intro.setText(f"Stopped after {share:.0f} % of the runs. What they show by themselves:")
+            self.intro.setText(
+                tr("Stopped after {share:.0f} % of the runs. What they show by themselves:", share=share)
+            )
         self._go_on.setVisible(self._state.verdict is None and not self._state.busy and bool(share))
         self.list.blockSignals(True)
         self.list.clear()
@@ -211,10 +221,10 @@ class FindingsPage(QWidget):
         for entry in self._entries:
             if entry.state != head:
                 head = entry.state
-                item = QListWidgetItem(_HEADS[head])
+                item = QListWidgetItem(tr(_HEADS[head]))
                 item.setFlags(Qt.ItemFlag.NoItemFlags)
                 self.list.addItem(item)
-            title = KINDS[entry.finding.kind].title
+            title = tr(KINDS[entry.finding.kind].title)
             whose = "" if entry.mount_id is None else f"{entry.label}: "
             mark = "?  " if entry.state == "open" else "    "
             item = QListWidgetItem(f"{mark}{whose}{title[:1].lower() + title[1:] if whose else title}")
@@ -255,20 +265,20 @@ class FindingsPage(QWidget):
         self._whose.setText(no_keys(f"{entry.label} ›") if mount is not None else "")
         self._whose.setVisible(mount is not None)
         self._seen.setText(entry.finding.sentence)
-        self._causes.setText("\n".join(f"{i}.  {c}" for i, c in enumerate(kind.causes, 1)))
-        self._advice.setText(kind.advice)
-        self._spoils.setText(f"Why it matters: {kind.spoils}." if kind.spoils else "")
+        self._causes.setText("\n".join(f"{i}.  {tr(c)}" for i, c in enumerate(kind.causes, 1)))
+        self._advice.setText(tr(kind.advice))
+        self._spoils.setText(tr("Why it matters: {spoils}.", spoils=tr(kind.spoils)) if kind.spoils else "")
         self._spoils.setVisible(bool(kind.spoils))
         found = verdict.findings.get(entry.mount_id or -1, ()) if verdict is not None else ()
         said = together([f for f in found if f.serious])
-        self._together.setText(f"Taken together: {said[:1].lower()}{said[1:]}" if said else "")
+        self._together.setText(tr("Taken together: {told}", told=said[:1].lower() + said[1:]) if said else "")
         self._together.setVisible(bool(said))
         answers = verdict.answers.get(entry.mount_id or -1, {}) if verdict is not None else {}
         reason = answers.get(entry.finding.kind, "")
         self._accepted.setText(
-            f"Accepted: {reason}"
+            tr("Accepted: {reason}", reason=reason)
             if entry.state == "accepted"
-            else f"Left out: {mount.left_out}"
+            else tr("Left out: {left_out}", left_out=mount.left_out)
             if mount is not None and mount.left_out
             else ""
         )
@@ -305,7 +315,7 @@ class FindingsPage(QWidget):
             if self._at == key:
                 self.picture.show_finding(finding, entry.label, pieces)  # type: ignore[arg-type]
 
-        self._state.jobs.start("drawing what was found", work, done, self._state.trouble.emit)
+        self._state.jobs.start(tr("drawing what was found"), work, done, self._state.trouble.emit)
 
     def _fill_limits(self, finding: Finding) -> None:
         """The thresholds behind this kind, to be seen and set."""
@@ -315,7 +325,7 @@ class FindingsPage(QWidget):
         if study is None or not keys:
             return
         limits = limits_of(study)
-        self._limits.addWidget(text("What it goes by, in this study", style="small"))
+        self._limits.addWidget(text(tr("What it goes by, in this study"), style="small"))
         for key in keys:
             threshold = THRESHOLDS[key]
             row = QWidget()
@@ -326,7 +336,9 @@ class FindingsPage(QWidget):
             box.setDecimals(2 if threshold.value < 1 else 1)
             box.setSuffix(f" {threshold.unit}")
             box.setValue(limits.of(key))
-            box.setToolTip(f"usually {threshold.value:g} {threshold.unit}: {threshold.why}")
+            box.setToolTip(
+                tr("usually {value:g} {unit}: {why}", value=threshold.value, unit=threshold.unit, why=tr(threshold.why))
+            )
             box.setAccessibleName(threshold.label)
             box.editingFinished.connect(lambda k=key, b=box: self._set_limit(k, b.value()))
             line.addWidget(text(threshold.label), 1)
@@ -346,7 +358,9 @@ class FindingsPage(QWidget):
             self._state.trouble.emit(str(error))
             self.renew()
             return
-        self._state.attempt(set_plan, notebook, study.id, f"set “{THRESHOLDS[key].label}”", thresholds=kept)
+        self._state.attempt(
+            set_plan, notebook, study.id, tr("set “{label}”", label=tr(THRESHOLDS[key].label)), thresholds=kept
+        )
 
     def _withdraw(self) -> None:
         entry = self.shown

@@ -10,6 +10,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Bench, Mount, Run
 from kuffin.notebook.shelf import bench_of
 from kuffin.reading.furtherfigures import Inside, inside
@@ -74,7 +75,7 @@ class InsidePage(QWidget):
                 self.inside = found
                 self.show_run()
 
-        self.state.jobs.start("looking into the run", work, done, self.state.trouble.emit)
+        self.state.jobs.start(tr("looking into the run"), work, done, self.state.trouble.emit)
 
     def show_run(self) -> None:
         """Show what is known; `inside` is None until it is worked out."""

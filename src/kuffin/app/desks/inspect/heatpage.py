@@ -10,6 +10,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.flights import Flights
 from kuffin.app.widgets.texts import Opener, text
+from kuffin.core.base.language import tr
 from kuffin.core.heat.heatpath import Flight
 from kuffin.said.figurewords import balance_sentence, balance_working
 from kuffin.said.stairs import candidate_flights, flights_of
@@ -64,24 +65,35 @@ class HeatPage(InsidePage):
         per_watt = self._unit.checkedId() == 1
         if self._what.checkedId() == 1:
             return candidate_flights(verdict, per_watt)
-        return flights_of(verdict.results.get(run.id), f"{mount.candidate.name}, round {mount.round}", per_watt)
+        return flights_of(
+            verdict.results.get(run.id),
+            tr("{name}, round {round}", name=mount.candidate.name, round=mount.round),
+            per_watt,
+        )
 
     def show_run(self) -> None:
         found = self.shown()
         self.flights.show_flights(found)
         unit = found[0].unit if found else "K"
-        said = f"Heights are {unit} over air. " if found else ""
+        said = tr("Heights are {unit} over air. ", unit=unit) if found else ""
         if len(found) > 1 and self._what.checkedId() == 0:
-            said += "Each device has a flight of its own over the coolant that they share, by its own power. Intervals (95 %) are those of this window."
+            said += tr(
+                "Each device has a flight of its own over the coolant that they share, by its own "
+                "power. Intervals (95 %) are those of this window."
+            )
         elif len(found) > 1:
-            said += "Intervals (95 %) come from the scatter between mounts; for a verdict go to Compare."
+            said += tr("Intervals (95 %) come from the scatter between mounts; for a verdict go to Compare.")
         elif found:
             worst = found[0].bottleneck
             if worst is not None and len(found[0].steps) > 1:
                 lower = next(
                     t.name for t, s in zip(found[0].treads, found[0].steps, strict=False) if s.name == worst.name
                 )
-                said += f"The bottleneck is the step from {lower} to {worst.name}. Intervals (95 %) are those of this window."
+                said += tr(
+                    "The bottleneck is the step from {lower} to {name}. Intervals (95 %) are those of this window.",
+                    lower=lower,
+                    name=worst.name,
+                )
         self._said.setText(said)
         self.balance.setVisible(self._what.checkedId() == 0)
         self.balance.setText("" if self.inside is None else balance_sentence(self.inside))

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import empty, link_button, text
+from kuffin.core.base.language import tr
 from kuffin.notebook import edits
 from kuffin.notebook.entities import Run
 from kuffin.notebook.joinedlogs import set_lag
@@ -40,11 +41,11 @@ class JoinedLogs(QWidget):
             lag.setDecimals(1)
             lag.setSuffix(" s")
             lag.setValue(log.lag_s)
-            lag.setAccessibleName(f"Lag of {log.source}")
+            lag.setAccessibleName(tr("Lag of {source}", source=log.source))
             lag.editingFinished.connect(lambda i=log.id, b=lag, was=log.lag_s: self._move(i, was, b.value()))
-            off = link_button("take off", f"Take {log.source} off this run")
+            off = link_button(tr("take off"), tr("Take {source} off this run", source=log.source))
             off.clicked.connect(lambda _c=False, i=log.id, n=log.source: self._take_off(i, n))
-            line.addWidget(text(f"joined: {log.source}", style="muted"), 1)
+            line.addWidget(text(tr("joined: {source}", source=log.source), style="muted"), 1)
             line.addWidget(lag)
             line.addWidget(off)
             self._column.addWidget(row)

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QComboBox
 
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Mount
 
 if TYPE_CHECKING:
@@ -25,7 +26,7 @@ class LayOver(QComboBox):
         self._state = state
         self._trace = ""
         self.mount_id: int | None = None
-        self.setAccessibleName("Another mount's run laid over")
+        self.setAccessibleName(tr("Another mount's run laid over"))
         self.activated.connect(lambda i: self.choose(self.itemData(i)))
         state.study_chosen.connect(self._forget)
 
@@ -36,10 +37,10 @@ class LayOver(QComboBox):
         """Offer the study's other runs beside a mount's."""
         self._trace = trace
         self.clear()
-        self.addItem("lay a run over …", None)
+        self.addItem(tr("lay a run over …"), None)
         for other in self._state.mounts():
             if other.id != mount.id and other.live_runs:
-                self.addItem(f"{other.candidate.name}, round {other.round}", other.id)
+                self.addItem(tr("{name}, round {round}", name=other.candidate.name, round=other.round), other.id)
         at = max(self.findData(self.mount_id), 0) if self.mount_id is not None else 0
         self.mount_id = self.itemData(at)
         self.setCurrentIndex(at)
@@ -67,6 +68,6 @@ class LayOver(QComboBox):
 
         def done(found: object) -> None:
             if self.mount_id == other.id:
-                self.read.emit(found, f"{other.candidate.name}, round {other.round}")
+                self.read.emit(found, tr("{name}, round {round}", name=other.candidate.name, round=other.round))
 
-        self._state.jobs.start("drawing the other run", work, done, self._state.trouble.emit)
+        self._state.jobs.start(tr("drawing the other run"), work, done, self._state.trouble.emit)

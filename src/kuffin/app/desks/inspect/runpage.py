@@ -25,6 +25,7 @@ from kuffin.app.widgets.besideorbelow import BesideOrBelow
 from kuffin.app.widgets.forms import row
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.texts import Opener, empty, link_button, no_keys, plain_tip, text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
@@ -42,7 +43,9 @@ if TYPE_CHECKING:
 
 _SOON_MS = 150
 _LEAST_PLOT = 320  # px, where the figures stand below the traces
-_HINT = "Point at the traces to read every channel there; drag the band to set the window. Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows all."
+_HINT = mark("Point at the traces to read every channel there; drag the band to set the window. ")
+"Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows "
+"all."
 
 
 @guarded
@@ -60,36 +63,40 @@ class RunPage(QWidget):
         self.trace: str | None = None
         self.shown: tuple[object, ...] = ()
         self._trace_box = QComboBox()
-        self._trace_box.setAccessibleName("Trace that is judged")
+        self._trace_box.setAccessibleName(tr("Trace that is judged"))
         self._trace_box.activated.connect(self._trace_chosen)
         self.over = LayOver(state)
         self.over.read.connect(lambda view, whose: self.plot.lay_over(view, whose))
         self._rows = QToolButton()
-        self._rows.setText("Rows")
+        self._rows.setText(tr("Rows"))
         self._rows.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
         self._rows.setMenu(QMenu(self._rows))
         self.stairs = Staircase(theme)
         self.stairs.chosen.connect(self._explain_step)
         self.answer = Opener()
-        self.answer.setAccessibleName("The reading: show its working")
+        self.answer.setAccessibleName(tr("The reading: show its working"))
         self.answer.setProperty("link", "true")
         self.answer.opened.connect(self._explain)
         self.at_cursor = AtCursor()
         self.facts = Facts()
         self.facts.reading_wanted.connect(self._explain_school)
-        self._prepared = link_button("How it was prepared", "What was ticked, noted and measured before the run")
+        self._prepared = link_button(
+            tr("How it was prepared"), tr("What was ticked, noted and measured before the run")
+        )
         self._prepared.clicked.connect(self._show_preparation)
-        self._happened = link_button("What happened in the run", "Its stages, marks, troubles, and what was asked for")
+        self._happened = link_button(
+            tr("What happened in the run"), tr("Its stages, marks, troubles, and what was asked for")
+        )
         self._happened.clicked.connect(self.show_happened)
         self._found = QVBoxLayout()
         self._found.setSpacing(4)
         self.answers = AnswerBox(state)
-        self.find_button = QPushButton("Find the window")
+        self.find_button = QPushButton(tr("Find the window"))
         self.find_button.clicked.connect(self._find_window)
-        self._channels = link_button("Channels …", "What the run's channels are")
+        self._channels = link_button(tr("Channels …"), tr("What the run's channels are"))
         self._channels.clicked.connect(self._ask_channels)
         self._join = link_button(
-            "Join a log …", "Join a further log of this run: probes, flow meter, sound meter, frame times"
+            tr("Join a log …"), tr("Join a further log of this run: probes, flow meter, sound meter, frame times")
         )
         self._join.clicked.connect(self._ask_join)
         self.joined = JoinedLogs(state)
@@ -189,14 +196,14 @@ class RunPage(QWidget):
             self._trace_box.addItem(label, name)
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.over.fill(mount, trace)
-        self.at_cursor.setText(_HINT)
+        self.at_cursor.setText(tr(_HINT))
         self.plot.setEnabled(False)  # until the new traces are there, which is nearly at once
         self._clearing.start()
         typed = result is not None and result.typed is not None
         for widget in (self.plot, self.find_button):
             widget.setVisible(not typed)
         if typed:  # a few figures have no trace
-            self.at_cursor.setText("These figures were typed: there is no trace to draw, and no window to set.")
+            self.at_cursor.setText(tr("These figures were typed: there is no trace to draw, and no window to set."))
             return
         window = self._window_in_use(run)
 
@@ -215,7 +222,7 @@ class RunPage(QWidget):
                     self.at_cursor.setText(found.problem)  # type: ignore[attr-defined]
                 self.over.choose(self.over.mount_id)
 
-        self._state.jobs.start("drawing the run", work, done, self._state.trouble.emit)
+        self._state.jobs.start(tr("drawing the run"), work, done, self._state.trouble.emit)
 
     def _clear(self) -> None:
         """The new traces take longer: those of another run do not stand there meanwhile."""
@@ -256,7 +263,7 @@ class RunPage(QWidget):
         found = verdict.findings.get(mount.id, ()) if verdict is not None else ()
         accepted = verdict.answers.get(mount.id, {}) if verdict is not None else {}
         for finding in found:
-            title = KINDS[finding.kind].title
+            title = tr(KINDS[finding.kind].title)
             note = " (accepted)" if finding.kind in accepted else "" if finding.serious else " (remark)"
             row = Opener()
             row.setText(no_keys(f"{'?  ' if finding.serious and not note else ''}{title}{note} ›"))
@@ -273,7 +280,7 @@ class RunPage(QWidget):
         menu = self._rows.menu()
         menu.clear()
         there = {r.key.split(" ")[0]: r.title for r in view.rows}
-        for key, title in [("residuals", "what the fit leaves"), *there.items()]:
+        for key, title in [("residuals", tr("what the fit leaves")), *there.items()]:
             action = QAction(no_keys(title), menu)
             action.setCheckable(True)
             action.setChecked(self.plot.residuals if key == "residuals" else key in self.plot.wanted)
@@ -292,12 +299,14 @@ class RunPage(QWidget):
     def _show_cursor(self, seconds: object) -> None:
         view = self.plot.view
         if seconds is None or view is None:
-            self.at_cursor.setText(_HINT)
+            self.at_cursor.setText(tr(_HINT))
             return
         at = float(seconds)  # type: ignore[arg-type]
         read = [f"{n} {number(v, 0 if abs(v) >= 1000 else 1)} {u}" for n, v, u in view.at(at) if v == v]
         since = (at - view.load_start_s) / 60
-        self.at_cursor.setText(f"{number(at / 60, 1)} min ({number(since, 1)} min of load): " + " · ".join(read))
+        self.at_cursor.setText(
+            tr("{at} min ({since} min of load): ", at=number(at / 60, 1), since=number(since, 1)) + " · ".join(read)
+        )
 
     def _trace_chosen(self, index: int) -> None:
         self.trace = self._trace_box.itemData(index)
@@ -315,7 +324,7 @@ class RunPage(QWidget):
             return
         begin, end = max(begin, 0.0), min(end, run.duration_s)
         if end - begin < 10:
-            self._state.trouble.emit("a window needs at least 10 s; drag its edges further apart")
+            self._state.trouble.emit(tr("a window needs at least 10 s; drag its edges further apart"))
             self.shown = ()
             self.renew()
             return

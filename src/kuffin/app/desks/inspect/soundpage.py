@@ -19,6 +19,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import button, choice, flowing, number, refill
 from kuffin.app.widgets.soundpictures import ThirdOctaves, Waterfall
 from kuffin.app.widgets.texts import link_button, text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number as figure
 from kuffin.instruments.soundcard import SoundCard, ThisComputersSound
 from kuffin.logs.audio import Recording
@@ -35,7 +36,7 @@ from kuffin.simulated.benchsound import SimulatedSound
 from kuffin.verdict.recordedsound import MountRecording
 from kuffin.verdict.tonesheard import blades_of, turning_in
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Recordings (WAV, FLAC) of this mount go here: drop them, add them, or record now. With a calibrator's recording on the Bench page "
     "they tell dBA; without one they tell which of two is louder."
 )
@@ -61,34 +62,36 @@ class SoundPage(QWidget):
             SimulatedSound.name: lambda: SimulatedSound(self._sounding()),
         }
         self._card: SoundCard | None = None
-        self.source = choice([(name, name) for name in self.cards], "Microphone")
-        self.seconds = number(3, 600, "s", 0, 5, "How long is recorded")
+        self.source = choice([(name, name) for name in self.cards], tr("Microphone"))
+        self.seconds = number(3, 600, "s", 0, 5, tr("How long is recorded"))
         self.seconds.setValue(20)
-        self.record = button("Record", self.record_now)
-        self.condition = choice([], "What ran meanwhile")
+        self.record = button(tr("Record"), self.record_now)
+        self.condition = choice([], tr("What ran meanwhile"))
         self.condition.activated.connect(lambda _i: self._tell_condition())
-        self.empty = text(_PURPOSE, style="muted")
+        self.empty = text(tr(_PURPOSE), style="muted")
         self.set_up = text(style="small")
-        self.bench = link_button("How recordings are made …")
+        self.bench = link_button(tr("How recordings are made …"))
         self.bench.clicked.connect(self.bench_wanted)
-        self.table = FigureTable("Recordings of this mount")
+        self.table = FigureTable(tr("Recordings of this mount"))
         self.heading = text(style="heading")
         self.thirds = ThirdOctaves(theme)
         self.fall = Waterfall(theme)
         self.fall.chosen.connect(self._listen)
-        self.tones = FigureTable("Tones of the recording")
-        self.no_tones = text("No tone stands out of its surroundings.", style="muted")
+        self.tones = FigureTable(tr("Tones of the recording"))
+        self.no_tones = text(tr("No tone stands out of its surroundings."), style="muted")
         self.note = text(
-            "Tones: tone-to-noise ratio, ECMA-418-1; prominent from 8 dB at 1 kHz and above, more below. Whose a tone is is a guess by "
-            "frequency alone. LA90 and the loudest moment have the background in them.",
+            tr(
+                "Tones: tone-to-noise ratio, ECMA-418-1; prominent from 8 dB at 1 kHz and above, more below. Whose a tone is is a guess by "
+                "frequency alone. LA90 and the loudest moment have the background in them."
+            ),
             style="small",
         )
         self.buttons = flowing(
-            button("Listen", self._listen, "As loud as is comfortable: not at its true level"),
-            button("Stop", self._stop),
-            text("what ran", style="muted", wrap=False),
+            button(tr("Listen"), self._listen, tr("As loud as is comfortable: not at its true level")),
+            button(tr("Stop"), self._stop),
+            text(tr("what ran"), style="muted", wrap=False),
             self.condition,
-            button("Bin it", self._bin),
+            button(tr("Bin it"), self._bin),
         )
         pictures = QHBoxLayout()
         pictures.addWidget(self.thirds, 3)
@@ -98,10 +101,10 @@ class SoundPage(QWidget):
         column.setSpacing(8)
         column.addWidget(
             flowing(
-                button("Add recordings …", self._ask),
+                button(tr("Add recordings …"), self._ask),
                 self.record,
                 self.source,
-                text("for", style="muted", wrap=False),
+                text(tr("for"), style="muted", wrap=False),
                 self.seconds,
                 self.bench,
             )
@@ -152,13 +155,13 @@ class SoundPage(QWidget):
             self.set_up.setText(f"{set_up_words(bench.sound)} {calibration_words(of_bench)}")
         else:
             self.set_up.setText(
-                "The study has no bench: choose one on the Plan desk, and say there how recordings are made."
+                tr("The study has no bench: choose one on the Plan desk, and say there how recordings are made.")
             )
         rows = []
         for r in every:
             told = r.sound.levels
-            loudest = "–" if told.lafmax is None else f"{figure(told.lafmax, 1)} dBA"
-            quiet = "–" if told.la90 is None else f"{figure(told.la90, 1)} dBA"
+            loudest = "–" if told.lafmax is None else tr("{figure} dBA", figure=figure(told.lafmax, 1))
+            quiet = "–" if told.la90 is None else tr("{figure} dBA", figure=figure(told.la90, 1))
             n = sum(t.prominent for t, _ in told.tones)
             rows.append(
                 (
@@ -166,13 +169,13 @@ class SoundPage(QWidget):
                     level_words(r.sound),
                     quiet,
                     loudest,
-                    "none" if not n else str(n),
+                    tr("none") if not n else str(n),
                     f"{r.condition or 'not told what ran'}; {background_words(r.sound)}",
                 )
             )
         self.table.setVisible(bool(rows))
         self.table.show_rows(
-            ("recording", "level", "LA90", "loudest", "tones", "what ran; background"),
+            (tr("recording"), tr("level"), tr("LA90"), tr("loudest"), tr("tones"), tr("what ran; background")),
             rows,
             words=True,
             opens={1: lambda i: self._open(every[i])},
@@ -194,7 +197,7 @@ class SoundPage(QWidget):
             return
         v = self._state.verdict
         assert v is not None
-        heard, unit = r.sound, "dB" if r.sound.levels.calibrated else "dB, relative"
+        heard, unit = r.sound, "dB" if r.sound.levels.calibrated else tr("dB, relative")
         self.heading.setText(
             f"{r.kept.name}: {level_words(heard)}"
             + (f". {heard.why_not[:1].upper()}{heard.why_not[1:]}." if heard.why_not else "")
@@ -212,8 +215,10 @@ class SoundPage(QWidget):
         rows = tone_rows(heard, turning_in(result, blades_of(v, mount.candidate.name if mount is not None else "")))
         self.tones.setVisible(bool(rows))
         self.no_tones.setVisible(not rows)
-        self.tones.show_rows(("tone", "level", "over its surroundings", "whose it may be"), rows, words=True)
-        refill(self.condition, [("not told", ""), *((c.label, c.name) for c in v.conditions)], r.condition)
+        self.tones.show_rows(
+            (tr("tone"), tr("level"), tr("over its surroundings"), tr("whose it may be")), rows, words=True
+        )
+        refill(self.condition, [(tr("not told"), ""), *((c.label, c.name) for c in v.conditions)], r.condition)
         self._draw_waterfall(r.kept.id)
 
     def _draw_waterfall(self, recording_id: int) -> None:
@@ -241,7 +246,7 @@ class SoundPage(QWidget):
         def ended() -> None:
             self._job = None
 
-        self._job = self._state.jobs.start("drawing the recording", work, done, self._state.trouble.emit)
+        self._job = self._state.jobs.start(tr("drawing the recording"), work, done, self._state.trouble.emit)
         self._job.ended.connect(ended)
 
     def _draw_spectrum(self, known: Recording, picture: np.ndarray) -> None:
@@ -264,7 +269,7 @@ class SoundPage(QWidget):
         """Keep recordings of the mount that is looked at, under the test that is looked at."""
         mount, run = self._state.mount(), self._state.run()
         if mount is None:
-            self._state.trouble.emit("choose a mount on the loom first: a recording belongs to one")
+            self._state.trouble.emit(tr("choose a mount on the loom first: a recording belongs to one"))
             return
         whose = {
             "mount_id": mount.id,
@@ -290,10 +295,10 @@ class SoundPage(QWidget):
             return
         mount, run = self._state.mount(), self._state.run()
         if mount is None:
-            self._state.trouble.emit("choose a mount on the loom first: a recording belongs to one")
+            self._state.trouble.emit(tr("choose a mount on the loom first: a recording belongs to one"))
             return
         self._card = self.cards[self.source.currentData()]()
-        self.record.setText("Stop recording")
+        self.record.setText(tr("Stop recording"))
         name = f"{mount.candidate.name}, round {mount.round}, {len(self.recordings_shown()) + 1}.flac".replace("/", "-")
         whose = {
             "mount_id": mount.id,
@@ -307,7 +312,7 @@ class SoundPage(QWidget):
 
     def _recorded(self) -> None:
         self._card = None
-        self.record.setText("Record")
+        self.record.setText(tr("Record"))
 
     def _sounding(self) -> tuple[float, float, float]:
         """The fans' speed, the pump's and the power of the run that is looked at, for the simulated microphone."""
@@ -349,4 +354,4 @@ class SoundPage(QWidget):
         if found:
             self.add(found)
         if len(found) < len(dropped):
-            self._state.trouble.emit("only recordings (WAV, FLAC) are taken here; drop logs on the loom")
+            self._state.trouble.emit(tr("only recordings (WAV, FLAC) are taken here; drop logs on the loom"))

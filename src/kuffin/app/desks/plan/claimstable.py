@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable
+from kuffin.core.base.language import mark, tr
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import Claimed, guess_claim
 from kuffin.core.compare.pairwords import digits_for, span
@@ -20,9 +21,17 @@ from kuffin.verdict.partfacts import fact_named, fact_outcomes
 if TYPE_CHECKING:
     from kuffin.app.desks.plan.question import QuestionPage
 
-ITSELF = "(its own value)"
-TEMPERATURE = "temperature"
-_HEAD = ("candidate", "claimed", "in", "better than", "who says so", "where, at what", "so far")
+ITSELF = mark("(its own value)")
+TEMPERATURE = mark("temperature")
+_HEAD = (
+    mark("candidate"),
+    mark("claimed"),
+    mark("in"),
+    mark("better than"),
+    mark("who says so"),
+    mark("where, at what"),
+    mark("so far"),
+)
 _CANDIDATE, _AMOUNT, _OUTCOME, _AGAINST, _BY, _WHERE, _SO_FAR = range(7)
 
 
@@ -31,7 +40,7 @@ class ClaimsTable(WritingTable):
     """One row a claim; every cell but the last can be written into."""
 
     def __init__(self, page: QuestionPage) -> None:
-        super().__init__(_HEAD, "Claims", self._options, stretch=_WHERE)
+        super().__init__([tr(h) for h in _HEAD], tr("Claims"), self._options, stretch=_WHERE)
         self._page = page
         self.written.connect(self._take)
 
@@ -61,8 +70,8 @@ class ClaimsTable(WritingTable):
         return [
             by_id.get(claim.candidate_id, "(taken out)"),
             amount.written(unit),
-            outcome.label if claim.outcome else TEMPERATURE,
-            ITSELF if claim.against_id is None else by_id.get(claim.against_id, "(taken out)"),
+            tr(outcome.label) if claim.outcome else tr(TEMPERATURE),
+            tr(ITSELF) if claim.against_id is None else by_id.get(claim.against_id, "(taken out)"),
             claim.said_by,
             claim.said_where,
             self._so_far(claim),
@@ -72,9 +81,11 @@ class ClaimsTable(WritingTable):
         verdict = self._page.state.verdict
         judged = next((j for j in verdict.claims if j.claim_id == claim.id), None) if verdict is not None else None
         if judged is None or judged.found is None:
-            return "not measured yet"
+            return tr("not measured yet")
         low, _, high = judged.found
-        return f"{judged.judged} ({span(low, high, judged.unit, digits_for(high - low))} measured)"
+        return tr(
+            "{judged} ({low} measured)", judged=judged.judged, low=span(low, high, judged.unit, digits_for(high - low))
+        )
 
     def _possible(self) -> dict[str, str]:
         """The outcomes that a claim can be about: label to key."""
@@ -82,12 +93,12 @@ class ClaimsTable(WritingTable):
         others = [] if verdict is None else [o for o in verdict.possible_outcomes if o.key != verdict.school.key]
         study = self._page.state.study
         facts = [] if study is None else fact_outcomes(study)
-        return {TEMPERATURE: "", **{o.label: o.key for o in (*others, *facts)}}
+        return {tr(TEMPERATURE): "", **{tr(o.label): o.key for o in (*others, *facts)}}
 
     def _options(self, _row: int, column: int) -> list[str] | None:
         choices = {
             _CANDIDATE: list(self._names()),
-            _AGAINST: [*self._names(), ITSELF],
+            _AGAINST: [*self._names(), tr(ITSELF)],
             _OUTCOME: list(self._possible()),
         }
         return choices.get(column)
@@ -107,7 +118,7 @@ class ClaimsTable(WritingTable):
             _CANDIDATE: lambda: {"candidate_id": names[written]},
             _AMOUNT: lambda: planedits.amount_of(written, unit),
             _OUTCOME: lambda: {"outcome": self._possible()[written]},
-            _AGAINST: lambda: {"against_id": None if written == ITSELF else names[written]},
+            _AGAINST: lambda: {"against_id": None if written == tr(ITSELF) else names[written]},
             _BY: lambda: {"said_by": written.strip()},
             _WHERE: lambda: {"said_where": written.strip()},
         }
@@ -120,7 +131,7 @@ class ClaimsTable(WritingTable):
         if study is None:
             return
         if len(study.live_candidates) < 2:
-            state.trouble.emit("a claim compares two candidates; add another one first")
+            state.trouble.emit(tr("a claim compares two candidates; add another one first"))
             return
         claimed = {c.candidate_id for c in study.live_claims}
         mine = next((c for c in study.live_candidates if c.part.claim and c.id not in claimed), None)
@@ -140,6 +151,6 @@ class ClaimsTable(WritingTable):
         """Put the chosen claim into the bin."""
         claim_id = self.data_of(self.currentRow()) if self.currentRow() >= 0 else None
         if isinstance(claim_id, int):
-            self._page.edit(edits.to_bin, Claim, claim_id, "a claim")
+            self._page.edit(edits.to_bin, Claim, claim_id, tr("a claim"))
         else:
-            self._page.state.trouble.emit("choose a claim in the table first")
+            self._page.state.trouble.emit(tr("choose a claim in the table first"))

@@ -17,6 +17,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.core.base.language import tr
 
 
 @guarded
@@ -35,13 +36,13 @@ class PlanDesk(PagedDesk):
         self.when = WhenPage(state, shelf, theme)
         self.add_pages(
             [
-                ("question", "The question", self.question),
-                ("fair", "Fair?", self.fair),
-                ("fit", "Does it fit?", self.fit),
-                ("mounts", "How many", self.mounts),
-                ("order", "In which order", self.order),
-                ("protocol", "Protocol", self.protocol),
-                ("when", "When", self.when),
+                ("question", tr("The question"), self.question),
+                ("fair", tr("Fair?"), self.fair),
+                ("fit", tr("Does it fit?"), self.fit),
+                ("mounts", tr("How many"), self.mounts),
+                ("order", tr("In which order"), self.order),
+                ("protocol", tr("Protocol"), self.protocol),
+                ("when", tr("When"), self.when),
             ]
         )
         shelf.changed.connect(self._mark)

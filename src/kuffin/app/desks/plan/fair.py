@@ -10,18 +10,25 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import WritingTable, button
 from kuffin.app.widgets.texts import empty, text
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import mark, tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.bench.configuration import SETTINGS, Difference, written
 from kuffin.core.bench.partfields import Field
 from kuffin.core.bench.parts import read_field
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.compare.pairwords import several
+from kuffin.core.compare.pairwords import count
 from kuffin.notebook import planedits
 from kuffin.notebook.shelf import change_bench
 from kuffin.reading.configurations import configuration
 from kuffin.verdict.fairness import unfair
 
-_AS_BENCH = "as the bench"
-_STRENGTH = {3: "can decide the comparison alone", 2: "can shift the comparison", 1: "small", 0: "taken out"}
+_AS_BENCH = mark("as the bench")
+_STRENGTH = {
+    3: mark("can decide the comparison alone"),
+    2: mark("can shift the comparison"),
+    1: mark("small"),
+    0: mark("taken out"),
+}
 
 
 class FairPage(Page):
@@ -36,14 +43,17 @@ class FairPage(Page):
         self.column.addLayout(self._list)
         self.answers: dict[str, QLineEdit] = {}
         self.shown: list[tuple[Difference, str | None]] = []
-        self.heading("Configurations")
+        self.heading(tr("Configurations"))
         self.column.addWidget(
             text(
-                "Each candidate is as the bench, except where a cell says otherwise. Double-click or type to change one.",
+                tr(
+                    "Each candidate is as the bench, except where a cell says otherwise. Double-click or "
+                    "type to change one."
+                ),
                 style="muted",
             )
         )
-        self.table = WritingTable(["", "bench"], "Configurations", self._options)
+        self.table = WritingTable(["", tr("bench")], tr("Configurations"), self._options)
         self.table.written.connect(self._written)
         self.column.addWidget(self.table)
         self.column.addStretch(1)
@@ -63,19 +73,26 @@ class FairPage(Page):
         )
         if not found and not known:
             self.said.setText(
-                "Nothing is said yet of how the candidates are built in: set up a bench, or fill in what matters below."
+                tr(
+                    "Nothing is said yet of how the candidates are built in: set up a bench, or fill in "
+                    "what matters below."
+                )
             )
         elif not found:
-            self.said.setText("Fair, as far as is known: nothing differs besides what is under test.")
+            self.said.setText(tr("Fair, as far as is known: nothing differs besides what is under test."))
         elif not any(d.strength for d in found):
-            self.said.setText("Fair, as far as is known: what differs is taken out of the numbers.")
+            self.said.setText(tr("Fair, as far as is known: what differs is taken out of the numbers."))
         elif open_:
             self.said.setText(
-                f"{several(len(open_), 'thing').capitalize()} differ{'' if len(open_) > 1 else 's'} besides what is under test. "
-                "Mend it, or write down why it stays."
+                tr("One thing differs besides what is under test. Mend it, or write down why it stays.")
+                if len(open_) == 1
+                else tr(
+                    "{n} things differ besides what is under test. Mend it, or write down why it stays.",
+                    n=begun(count(len(open_))),
+                )
             )
         else:
-            self.said.setText("All that differs stays for a reason; the reasons come out with the result.")
+            self.said.setText(tr("All that differs stays for a reason; the reasons come out with the result."))
         self._fill_table()
 
     def _differences(self) -> list[tuple[Difference, str | None]]:
@@ -114,25 +131,27 @@ class FairPage(Page):
         top.addWidget(label, 1)
         top.addWidget(
             text(
-                difference.counts_as or _STRENGTH[difference.strength],
+                difference.counts_as or tr(_STRENGTH[difference.strength]),
                 style="small" if reason or difference.strength < 3 else "warn",
                 wrap=False,
             )
         )
         box.addLayout(top)
-        box.addWidget(text(difference.effect, style="muted"))
+        box.addWidget(text(tr(difference.effect), style="muted"))
         if difference.strength == 0:
             return card
         answer = QLineEdit(reason or "")
-        answer.setPlaceholderText("it stays because …")
-        answer.setAccessibleName(f"Why the {difference.label} {difference.verb}")
+        answer.setPlaceholderText(tr("it stays because …"))
+        answer.setAccessibleName(tr("Why the {label} {verb}", label=difference.label, verb=difference.verb))
         answer.editingFinished.connect(lambda: self._answer(difference, answer.text()))
         self.answers[difference.key] = answer
         mend = None
         if difference.key in SETTINGS:
             most = max(difference.groups, key=lambda g: (g[0] != "not said", len(g[1])))[0]
             mend = (
-                button(f"Make it {most} for all", lambda: self._alike(difference, most)) if most != "not said" else None
+                button(tr("Make it {most} for all", most=most), lambda: self._alike(difference, most))
+                if most != "not said"
+                else None
             )
         line = QHBoxLayout()
         line.addWidget(answer, 1)
@@ -177,12 +196,12 @@ class FairPage(Page):
         assert study is not None
         self.table.setColumnCount(2 + len(study.live_candidates))
         self.table.setHorizontalHeaderLabels(
-            ["", bench.name if bench is not None else "bench", *(c.name for c in study.live_candidates)]
+            ["", bench.name if bench is not None else tr("bench"), *(c.name for c in study.live_candidates)]
         )
         rows = []
         for key in self._rows():
             setting = SETTINGS[key]
-            label = setting.spoken
+            label = tr(setting.spoken)
             usual = self._kept(key, bench.settings.get(key)) if bench is not None else ""
             if not usual and bench is not None and setting.kind == "part":
                 usual = next((p.part.name for p in bench.loop if p.part and p.part.kind in setting.part_kinds), "")
@@ -194,7 +213,7 @@ class FairPage(Page):
     def _options(self, at: int, column: int) -> list[str] | None:
         key = self._rows()[at]
         setting = SETTINGS[key]
-        first = "" if column == 1 else _AS_BENCH
+        first = "" if column == 1 else tr(_AS_BENCH)
         if setting.kind == "part":
             return [first, *(p.name for p in self.shelf.of_kind(*setting.part_kinds))]
         return [first, *setting.options] if setting.kind == "choice" else None
@@ -203,13 +222,13 @@ class FairPage(Page):
         study, bench, key = self.state.study, self.shelf.bench, self._rows()[at]
         setting = SETTINGS[key]
         content = content.strip()
-        value: object = None if content in {"", "·", _AS_BENCH} else content
+        value: object = None if content in {"", "·", tr(_AS_BENCH)} else content
         try:
             if value is not None and setting.kind == "number":
                 value = read_field(
                     Field(
                         key=key,
-                        label=setting.spoken,
+                        label=tr(setting.spoken),
                         kind="number",
                         unit=setting.unit,
                         options=(),
@@ -227,13 +246,13 @@ class FairPage(Page):
             return
         if column == 1:
             if bench is None:
-                self.state.trouble.emit("there is no bench yet; set one up on the Bench page")
+                self.state.trouble.emit(tr("there is no bench yet; set one up on the Bench page"))
             else:
                 settings = {k: v for k, v in bench.settings.items() if k != key}
                 self.edit(
                     change_bench,
                     bench.id,
-                    f"set the bench's {setting.label}",
+                    tr("set the bench's {label}", label=tr(setting.label)),
                     settings=settings if value is None else {**settings, key: value},
                 )
         elif study is not None:

@@ -14,7 +14,8 @@ from kuffin.app.widgets.forms import NumberLine, button, choice, number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.compare.pairwords import count
+from kuffin.core.base.language import tr
+from kuffin.core.compare.pairwords import count, several
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.plan.design import MountPlan, power_curve, sample_or_mount
 from kuffin.verdict.looks import last_confidence, plans_rounds
@@ -27,16 +28,20 @@ class MountsPage(Page):
 
     def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
         super().__init__(state, shelf)
-        self.goal = choice([("find a difference of", "find"), ("show sameness within", "same")], "Goal")
-        self.goal.activated.connect(lambda: self.change_plan("change the goal", goal=self.goal.currentData()))
-        self.difference = NumberLine("K", "Difference or margin", 0.01, 100)
-        self.difference.given.connect(lambda v: self.change_plan("change the difference to be found", difference_k=v))
-        self.power = number(50, 99, "%", 0, 5, "Wanted chance")
-        self.power.valueChanged.connect(lambda v: self.change_plan("change the wanted chance", power=v / 100))
-        self.spread = NumberLine("K", "Scatter between mounts", 0.001, 100)
-        self.spread.given.connect(lambda v: self.change_plan("change the scatter assumed", spread_k=v))
-        self.samples = NumberLine("K", "Scatter between samples", 0.0, 100)
-        self.samples.given.connect(lambda v: self.change_plan("change the scatter between samples", sample_spread_k=v))
+        self.goal = choice([(tr("find a difference of"), "find"), (tr("show sameness within"), "same")], tr("Goal"))
+        self.goal.activated.connect(lambda: self.change_plan(tr("change the goal"), goal=self.goal.currentData()))
+        self.difference = NumberLine("K", tr("Difference or margin"), 0.01, 100)
+        self.difference.given.connect(
+            lambda v: self.change_plan(tr("change the difference to be found"), difference_k=v)
+        )
+        self.power = number(50, 99, "%", 0, 5, tr("Wanted chance"))
+        self.power.valueChanged.connect(lambda v: self.change_plan(tr("change the wanted chance"), power=v / 100))
+        self.spread = NumberLine("K", tr("Scatter between mounts"), 0.001, 100)
+        self.spread.given.connect(lambda v: self.change_plan(tr("change the scatter assumed"), spread_k=v))
+        self.samples = NumberLine("K", tr("Scatter between samples"), 0.0, 100)
+        self.samples.given.connect(
+            lambda v: self.change_plan(tr("change the scatter between samples"), sample_spread_k=v)
+        )
         for line in (self.difference, self.spread, self.samples):
             line.refused.connect(self.state.trouble.emit)
         self.where, self.where_samples = text(style="muted"), text(style="muted")
@@ -48,13 +53,18 @@ class MountsPage(Page):
         for i, (label, box, words) in enumerate(
             (
                 (
-                    "I want to",
-                    row(self.goal, self.difference, text("K with a chance of", style="muted", wrap=False), self.power),
+                    tr("I want to"),
+                    row(
+                        self.goal,
+                        self.difference,
+                        text(tr("K with a chance of"), style="muted", wrap=False),
+                        self.power,
+                    ),
                     None,
                 ),
-                ("Scatter between mounts", row(self.spread, text("K", style="muted", wrap=False)), self.where),
+                (tr("Scatter between mounts"), row(self.spread, text("K", style="muted", wrap=False)), self.where),
                 (
-                    "Scatter between samples",
+                    tr("Scatter between samples"),
                     row(self.samples, text("K", style="muted", wrap=False)),
                     self.where_samples,
                 ),
@@ -69,13 +79,13 @@ class MountsPage(Page):
         self.column.addWidget(holder)
         self.said = text(style="heading")
         self.column.addWidget(self.said)
-        self.plot = Sketch(theme, "Chance over the number of mounts", 230)
+        self.plot = Sketch(theme, tr("Chance over the number of mounts"), 230)
         self.column.addWidget(self.plot)
-        self.use = button("Plan so many mounts", self._take)
+        self.use = button(tr("Plan so many mounts"), self._take)
         self._planned = text(style="muted")
         self.column.addWidget(self._planned)
         self.column.addWidget(row(self.use))
-        self.heading("One more mount, or one more sample?")
+        self.heading(tr("One more mount, or one more sample?"))
         self.buys = text()
         self.column.addWidget(self.buys)
         self.column.addStretch(1)
@@ -96,11 +106,11 @@ class MountsPage(Page):
         spread = float(own or assumed.sd_k)
         self.spread.show_value(round(spread, 3))
         known = f"{figure(assumed.sd_k, 2)} K, {assumed.where}"
-        self.where.setText(f"your own figure; else {known}" if own else known)
+        self.where.setText(tr("your own figure; else {known}", known=known) if own else known)
         of_samples = float(plan["sample_spread_k"]) if "sample_spread_k" in plan else round(spread / 2, 3)
         self.samples.show_value(of_samples)
         self.where_samples.setText(
-            "your own figure" if "sample_spread_k" in plan else "a guess: half of that between mounts"
+            tr("your own figure") if "sample_spread_k" in plan else tr("a guess: half of that between mounts")
         )
         k = max(2, len(study.live_candidates))
         reference = study.reference_id is not None
@@ -120,37 +130,55 @@ class MountsPage(Page):
         enough = next((p for p in curve if p.power >= wanted), None)
         self.wanted = enough.mounts if enough is not None else None
         what = (
-            f"show two candidates to be the same within {size:g} K"
+            tr("show two candidates to be the same within {size:g} K", size=size)
             if goal == "same"
-            else f"find a difference of {size:g} K"
+            else tr("find a difference of {size:g} K", size=size)
         )
-        among = f"between one pair among {count(k)}" + (", against the reference" if study.reference_id else "")
-        among += ", with rounds taken out" if plans_rounds(study) else ""
+        among = tr("between one pair among {k}", k=count(k)) + (
+            tr(", against the reference") if study.reference_id else ""
+        )
+        among += tr(", with rounds taken out") if plans_rounds(study) else ""
         if enough is not None:
             self.said.setText(
-                f"{count(enough.mounts).capitalize()} mounts of each {what} {among} with a chance of "
-                f"{100 * enough.power:.0f} %; a pair's interval is then about ±{figure(enough.half_width, 2)} K."
+                tr(
+                    "{capitalize} mounts of each {what} {among} with a chance of {power:.0f} %; a pair's "
+                    "interval is then about ±{figure} K.",
+                    capitalize=count(enough.mounts).capitalize(),
+                    what=what,
+                    among=among,
+                    power=100 * enough.power,
+                    figure=figure(enough.half_width, 2),
+                )
             )
         else:
             self.said.setText(
-                f"Even {count(_MOST)} mounts of each {what} with a chance of {100 * curve[-1].power:.0f} % only: take a larger "
-                "difference, or reduce the scatter between mounts."
+                tr(
+                    "Even {MOST} mounts of each {what} with a chance of {power:.0f} % only: take a "
+                    "larger difference, or reduce the scatter between mounts.",
+                    MOST=count(_MOST),
+                    what=what,
+                    power=100 * curve[-1].power,
+                )
             )
         planned = study.planned_rounds
         guides = [Guide(100 * wanted, "wanted"), Guide(planned, "planned", vertical=True)]
         self.plot.show_series(
             [Series(xs=[p.mounts for p in curve], ys=[100 * p.power for p in curve], style="both")],
-            "mounts of each candidate",
-            "chance, %",
+            tr("mounts of each candidate"),
+            tr("chance, %"),
             guides,
             (0, 105),
             "; ".join(f"{p.mounts} mounts: {100 * p.power:.0f} %" for p in curve),
         )
         now = next((p for p in curve if p.mounts == planned), None)
         self.use.setVisible(enough is not None and enough.mounts != planned)
-        self.use.setText(f"Plan {count(enough.mounts)} mounts of each" if enough else "")
-        tail = f": a chance of {100 * now.power:.0f} %, ±{figure(now.half_width, 2)} K" if now is not None else ""
-        self._planned.setText(f"Planned: {count(planned)} of each{tail}.")
+        self.use.setText(tr("Plan {mounts} mounts of each", mounts=count(enough.mounts)) if enough else "")
+        tail = (
+            tr(": a chance of {power:.0f} %, ±{figure} K", power=100 * now.power, figure=figure(now.half_width, 2))
+            if now is not None
+            else ""
+        )
+        self._planned.setText(tr("Planned: {planned} of each{tail}.", planned=count(planned), tail=tail))
 
     def _show_buys(self, sd_sample: float, sd_mount: float, k: int) -> None:
         study = self.state.study
@@ -159,18 +187,30 @@ class MountsPage(Page):
         each = max(1, math.ceil(study.planned_rounds / samples))
         lines = []
         for i, buys in enumerate(sample_or_mount(samples, each, sd_mount, sd_sample, k, study.confidence)):
-            what = ("As planned", "One more mount of each sample", "One more sample")[i]
+            what = (tr("As planned"), tr("One more mount of each sample"), tr("One more sample"))[i]
             half = (
-                f"±{figure(buys.half_width, 2)} K for the products"
+                tr("±{figure} K for the products", figure=figure(buys.half_width, 2))
                 if math.isfinite(buys.half_width)
-                else "nothing beyond the very samples tested: one sample says nothing of the next"
+                else tr("nothing beyond the very samples tested: one sample says nothing of the next")
             )
-            s = "sample" if buys.samples == 1 else "samples"
             lines.append(
-                f"{what} ({count(buys.samples)} {s}, {count(buys.mounts_each)} mount{'' if buys.mounts_each == 1 else 's'} on each): {half}."
+                tr(
+                    "{layout} ({samples}, one mount on each): {half}.",
+                    layout=what,
+                    samples=several(buys.samples, "sample"),
+                    half=half,
+                )
+                if buys.mounts_each == 1
+                else tr(
+                    "{layout} ({samples}, {mounts} mounts on each): {half}.",
+                    layout=what,
+                    samples=several(buys.samples, "sample"),
+                    mounts=count(buys.mounts_each),
+                    half=half,
+                )
             )
         self.buys.setText("\n".join(lines))
 
     def _take(self) -> None:
         if self.wanted is not None:
-            self.change("plan the number of mounts", planned_rounds=self.wanted)
+            self.change(tr("plan the number of mounts"), planned_rounds=self.wanted)

@@ -15,6 +15,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, number, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import SETTINGS, written
 from kuffin.core.plan.order import Slot, change_over_minutes, fairness, moved, out_of_step, plan_order
 from kuffin.core.prepare.changeover import change_over, minutes
@@ -30,7 +31,7 @@ class OrderList(QListWidget):
     def __init__(self, page: OrderPage) -> None:
         super().__init__()
         self._page = page
-        self.setAccessibleName("Mounts in bench order")
+        self.setAccessibleName(tr("Mounts in bench order"))
         self.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         self.setDefaultDropAction(Qt.DropAction.MoveAction)
         self.setIconSize(QSize(18, 18))
@@ -62,35 +63,37 @@ class OrderPage(Page):
     def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
         super().__init__(state, shelf)
         self.theme = theme
-        self.rounds = number(1, 60, "", 0, 1, "Rounds")
-        self.rounds.valueChanged.connect(lambda v: self.change("plan the number of mounts", planned_rounds=int(v)))
-        self.every = number(1, 20, "", 0, 1, "Baseline again after so many rounds")
+        self.rounds = number(1, 60, "", 0, 1, tr("Rounds"))
+        self.rounds.valueChanged.connect(lambda v: self.change(tr("plan the number of mounts"), planned_rounds=int(v)))
+        self.every = number(1, 20, "", 0, 1, tr("Baseline again after so many rounds"))
         self.every.valueChanged.connect(
-            lambda v: self.change_plan("change how often the baseline comes", control_every=int(v))
+            lambda v: self.change_plan(tr("change how often the baseline comes"), control_every=int(v))
         )
         for box in (self.rounds, self.every):
             box.setMaximumWidth(64)
-        self.plots = choice([("nothing", None)], "Keep together")
+        self.plots = choice([(tr("nothing"), None)], tr("Keep together"))
         self.plots.activated.connect(
-            lambda: self.change_plan("change what stays together", plot_by=self.plots.currentData() or None)
+            lambda: self.change_plan(tr("change what stays together"), plot_by=self.plots.currentData() or None)
         )
-        self._every_words = text("rounds the baseline comes again", style="muted", wrap=False)
+        self._every_words = text(tr("rounds the baseline comes again"), style="muted", wrap=False)
         self.column.addWidget(
             row(
-                text("Rounds", wrap=False),
+                text(tr("Rounds"), wrap=False),
                 self.rounds,
-                text("· after every", style="muted", wrap=False),
+                text(tr("· after every"), style="muted", wrap=False),
                 self.every,
                 self._every_words,
             )
         )
         self.column.addWidget(
             row(
-                text("Keep together within a round, because it is costly to change:", style="muted", wrap=False),
+                text(tr("Keep together within a round, because it is costly to change:"), style="muted", wrap=False),
                 self.plots,
             )
         )
-        self._draw = button("Draw the order", self.draw, "At random within each round, then the evenest of sixty draws")
+        self._draw = button(
+            tr("Draw the order"), self.draw, tr("At random within each round, then the evenest of sixty draws")
+        )
         self.said = text()
         self.cost_of_change = text(style="warn")
         self._minutes = text(style="muted")
@@ -110,20 +113,23 @@ class OrderPage(Page):
         self.every.setValue(int(study.plan.get("control_every", 2)))
         self.every.setEnabled(study.baseline_id is not None)
         self._every_words.setText(
-            f"rounds the baseline comes again; {base.name} stands outside the rounds: first, between and last"
+            tr(
+                "rounds the baseline comes again; {name} stands outside the rounds: first, between and last",
+                name=base.name,
+            )
             if (base := study.candidate(study.baseline_id)) is not None
-            else "rounds the baseline comes again (none is chosen)"
+            else tr("rounds the baseline comes again (none is chosen)")
         )
         keys = ["coolant", "pump_percent", "fan_percent", "fans", "paste"]
         free = [k for k in planedits.free_settings(study.under_test) if k in keys]
         refill(
             self.plots,
-            [("nothing", None), *((f"the {SETTINGS[k].spoken}", k) for k in free)],
+            [(tr("nothing"), None), *((tr("the {spoken}", spoken=tr(SETTINGS[k].spoken)), k) for k in free)],
             study.plan.get("plot_by"),
         )
         slots, mounts = slots_of(study), order_of(study)
         planned = [m for m in mounts if not is_done(m)]
-        self._draw.setText("Draw the order again" if planned else "Draw the order")
+        self._draw.setText(tr("Draw the order again") if planned else tr("Draw the order"))
         self._fill(slots)
         self._say(slots)
 
@@ -135,12 +141,24 @@ class OrderPage(Page):
         places = {c.name: i for i, c in enumerate(study.live_candidates)}
         for place, (slot, mount) in enumerate(zip(slots, order_of(study), strict=True), 1):
             many = len(mount.candidate.samples) > 1
-            sample = f", sample {mount.sample.label}" if mount.sample is not None and many else ""
+            sample = tr(", sample {label}", label=mount.sample.label) if mount.sample is not None and many else ""
             state = (
-                "done" if is_done(mount) else "ready to run" if mount.ready_at else "begun" if mount.begun_at else ""
+                tr("done")
+                if is_done(mount)
+                else tr("ready to run")
+                if mount.ready_at
+                else tr("begun")
+                if mount.begun_at
+                else ""
             )
-            words = f"{place:>2}   {slot.candidate}{sample}   ·   round {slot.round}"
-            words += "   ·   baseline" if slot.control else ""
+            words = tr(
+                "{place:>2}   {candidate}{sample}   ·   round {round}",
+                place=place,
+                candidate=slot.candidate,
+                sample=sample,
+                round=slot.round,
+            )
+            words += tr("   ·   baseline") if slot.control else ""
             item = QListWidgetItem(
                 self._icon(places.get(slot.candidate, 0), is_done(mount)), words + (f"   ·   {state}" if state else "")
             )
@@ -167,7 +185,7 @@ class OrderPage(Page):
         study = self.state.study
         assert study is not None
         if not slots:
-            self.said.setText("No mount is planned yet. Draw an order; it can be dragged afterwards.")
+            self.said.setText(tr("No mount is planned yet. Draw an order; it can be dragged afterwards."))
             self.cost_of_change.setText("")
             self._minutes.setText("")
             return
@@ -181,7 +199,10 @@ class OrderPage(Page):
         )
         said = now.sentence()[0].upper() + now.sentence()[1:]
         if lacks:
-            said = f"The plan was changed since the order was drawn: {'; '.join(lacks)}. Draw it again; what is done or begun stays."
+            said = tr(
+                "The plan was changed since the order was drawn: {lacks}. Draw it again; what is done or begun stays.",
+                lacks="; ".join(lacks),
+            )
         self.said.setText(said)
         cost = ""
         if (
@@ -193,15 +214,20 @@ class OrderPage(Page):
                 or len(now.uneven_rounds) > len(was.uneven_rounds)
                 or now.repeats > was.repeats
             ):
-                cost = (
-                    f"That change costs fairness: the share of a drift that lands in a difference goes from "
-                    f"{was.worst_gap:.2f} to {now.worst_gap:.2f}. Ctrl+Z takes it back."
+                cost = tr(
+                    "That change costs fairness: the share of a drift that lands in a difference goes "
+                    "from {was:.2f} to {now:.2f}. Ctrl+Z takes it back.",
+                    was=was.worst_gap,
+                    now=now.worst_gap,
                 )
         self.cost_of_change.setText(cost)
         self.cost_of_change.setVisible(bool(cost))
         total = change_over_minutes(slots, self._between())
-        gain = "Each round holds every candidate once, so what a round has in common (an afternoon, a fill) can be taken out."
-        self._minutes.setText(f"Change-overs take about {total / 60:.1f} h in all. {gain}")
+        gain = tr(
+            "Each round holds every candidate once, so what a round has in common (an afternoon, "
+            "a fill) can be taken out."
+        )
+        self._minutes.setText(tr("Change-overs take about {total:.1f} h in all. {gain}", total=total / 60, gain=gain))
 
     def _between(self) -> dict[tuple[str, str], float]:
         """Minutes of each change-over between two candidates."""
@@ -253,7 +279,7 @@ class OrderPage(Page):
             return
         fixed = [i for i, m in enumerate(mounts) if is_done(m) or m.begun_at]
         if source in fixed or any(target <= i for i in fixed):
-            self.state.trouble.emit("what is done or begun stays where it is; move one that is still to do")
+            self.state.trouble.emit(tr("what is done or begun stays where it is; move one that is still to do"))
             return
         self._before = slots
         new = moved(slots, source, target)

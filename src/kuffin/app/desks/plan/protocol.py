@@ -13,6 +13,8 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.language import mark, tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.bench.conditions import condition_steps
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits
@@ -32,23 +34,23 @@ from kuffin.core.bench.testsettings import read_settings, settings_words
 from kuffin.notebook import edits, planedits
 from kuffin.notebook.entities import Protocol
 
-_NAME = "the usual three steps"
+_NAME = mark("the usual three steps")
 _COLUMNS = {
-    "name": "step",
-    "load": "load",
-    "power_w": "power",
-    "pump_percent": "pump",
-    "fan_percent": "fans",
-    "also": "also set",
-    "settle": "settles",
-    "longest_min": "at most",
-    "measure_min": "measure",
-    "window": "window",
-    "ask": "ask for",
-    "expected": "expected",
+    "name": mark("step"),
+    "load": mark("load"),
+    "power_w": mark("power"),
+    "pump_percent": mark("pump"),
+    "fan_percent": mark("fans"),
+    "also": mark("also set"),
+    "settle": mark("settles"),
+    "longest_min": mark("at most"),
+    "measure_min": mark("measure"),
+    "window": mark("window"),
+    "ask": mark("ask for"),
+    "expected": mark("expected"),
 }
 _KEYS = tuple(_COLUMNS)
-_AS_IS = "as is"
+_AS_IS = mark("as is")
 _FIELDS = {
     **{
         k: Field(key=k, label=s.label, kind="number", unit=s.unit, options=(), low=s.low, high=s.high)
@@ -62,7 +64,11 @@ _FIELDS = {
         key="measure_min", label="time to measure", kind="number", unit="min", options=(), low=0, high=1440
     ),
 }
-_SWEPT = {f"{s.label}, {s.unit}": key for key, s in OF_TEST.items() if s.kind == "number"}
+
+
+def _swept() -> dict[str, str]:
+    """What a sweep can vary, as it is called, and its key."""
+    return {f"{tr(s.label)}, {s.unit}": key for key, s in OF_TEST.items() if s.kind == "number"}
 
 
 class ProtocolPage(Page):
@@ -70,49 +76,52 @@ class ProtocolPage(Page):
 
     def __init__(self, state: State, shelf: ShelfState) -> None:
         super().__init__(state, shelf)
-        self.which = choice([], "Protocol")
+        self.which = choice([], tr("Protocol"))
         self.which.activated.connect(self._chosen)
         self.column.addWidget(
             row(
-                text("Protocol", wrap=False),
+                text(tr("Protocol"), wrap=False),
                 self.which,
-                button("Keep it as …", self._keep_as, "Under another name, to be used again in other studies"),
-                button("Put it into the bin", self._bin),
+                button(tr("Keep it as …"), self._keep_as, tr("Under another name, to be used again in other studies")),
+                button(tr("Put it into the bin"), self._bin),
             )
         )
-        self.table = WritingTable(tuple(_COLUMNS.values()), "Steps", self._options, stretch=1)
+        self.table = WritingTable([tr(c) for c in _COLUMNS.values()], tr("Steps"), self._options, stretch=1)
         self.table.written.connect(self._written)
         self.column.addWidget(self.table)
         self.column.addWidget(
             row(
-                button("Add a step", self._add),
+                button(tr("Add a step"), self._add),
                 button(
-                    "Check the mount first",
+                    tr("Check the mount first"),
                     self._add_check,
-                    "A light load before the first one: where the mount looks bad, the run holds before the full load",
+                    tr(
+                        "A light load before the first one: where the mount looks bad, the run holds before "
+                        "the full load"
+                    ),
                 ),
-                button("Up", lambda: self._move(-1)),
-                button("Down", lambda: self._move(1)),
-                button("Remove it", self._remove),
+                button(tr("Up"), lambda: self._move(-1)),
+                button(tr("Down"), lambda: self._move(1)),
+                button(tr("Remove it"), self._remove),
                 button(
-                    "Make a sweep of it …",
+                    tr("Make a sweep of it …"),
                     self._sweep,
-                    "Many steps from one, with power, pump, fans or another setting varied",
+                    tr("Many steps from one, with power, pump, fans or another setting varied"),
                 ),
             )
         )
-        self.idle = QCheckBox("Compare at idle too, where idle steps measure")
-        self.idle.clicked.connect(lambda on: self.change_plan("compare at idle too", idle=on or None))
+        self.idle = QCheckBox(tr("Compare at idle too, where idle steps measure"))
+        self.idle.clicked.connect(lambda on: self.change_plan(tr("compare at idle too"), idle=on or None))
         self.column.addWidget(self.idle)
         self._takes = text(style="muted")
         self.column.addWidget(self._takes)
-        self.heading("When to stop a run")
-        self.die = NumberLine("°C", "Die limit", 20, 150)
-        self.coolant = NumberLine("°C", "Coolant limit", 20, 95)
-        self.flow = NumberLine("L/h", "Least flow", 0, 5000)
-        self.pump = NumberLine("rpm", "Least pump speed", 0, 20000)
-        self.rise = NumberLine("K/min", "Fastest rise of the coolant", 0.1, 100)
-        self.leak = QCheckBox("a leak sensor answers")
+        self.heading(tr("When to stop a run"))
+        self.die = NumberLine("°C", tr("Die limit"), 20, 150)
+        self.coolant = NumberLine("°C", tr("Coolant limit"), 20, 95)
+        self.flow = NumberLine("L/h", tr("Least flow"), 0, 5000)
+        self.pump = NumberLine("rpm", tr("Least pump speed"), 0, 20000)
+        self.rise = NumberLine("K/min", tr("Fastest rise of the coolant"), 0.1, 100)
+        self.leak = QCheckBox(tr("a leak sensor answers"))
         self.leak.clicked.connect(lambda _on: self._save(self.shelf.steps))
         for box in (self.die, self.coolant, self.flow, self.pump, self.rise):
             box.given.connect(lambda _v: self._save(self.shelf.steps))
@@ -123,31 +132,36 @@ class ProtocolPage(Page):
 
         self.column.addWidget(
             row(
-                word("die at"),
+                word(tr("die at")),
                 self.die,
-                word("°C   coolant at"),
+                word(tr("°C   coolant at")),
                 self.coolant,
-                word("°C   flow under"),
+                word(tr("°C   flow under")),
                 self.flow,
                 word("L/h"),
             )
         )
         self.column.addWidget(
             row(
-                word("pump under"),
+                word(tr("pump under")),
                 self.pump,
-                word("rpm   coolant rising faster than"),
+                word(tr("rpm   coolant rising faster than")),
                 self.rise,
-                word("K/min   or where"),
+                word(tr("K/min   or where")),
                 self.leak,
             )
         )
         self.column.addWidget(
             text(
-                f"{NO_SAFETY_DEVICE} Coolant hotter than tubes and pump allow can burst a loop: their manuals have the limit. Blank: not watched. "
-                "“Window”: found (where it has settled), or by the clock, such as: 27 to 30 min, last 3 min; what would have been found is shown beside it. "
-                "“Also set”: what a person sets when the step begins, such as: power limit 240 W; driver 12.4. "
-                "“Ask for”: numbers that are asked for when the step ends, such as: score, frame rate [1/s].",
+                tr(
+                    "{NO_SAFETY_DEVICE} Coolant hotter than tubes and pump allow can burst a loop: their "
+                    "manuals have the limit. Blank: not watched. “Window”: found (where it has settled), "
+                    "or by the clock, such as: 27 to 30 min, last 3 min; what would have been found is "
+                    "shown beside it. “Also set”: what a person sets when the step begins, such as: "
+                    "power limit 240 W; driver 12.4. “Ask for”: numbers that are asked for when the step "
+                    "ends, such as: score, frame rate [1/s].",
+                    NO_SAFETY_DEVICE=tr(NO_SAFETY_DEVICE),
+                ),
                 style="small",
             )
         )
@@ -157,7 +171,7 @@ class ProtocolPage(Page):
         study, steps, takes = self.state.study, self.shelf.steps, self.shelf.durations()
         assert study is not None and takes is not None
         listed: list[tuple[str, object]] = [
-            (f"{_NAME} (built in)", None),
+            (tr("{NAME} (built in)", NAME=tr(_NAME)), None),
             *((p.name, p.id) for p in self.shelf.protocols),
         ]
         refill(self.which, listed, study.protocol_id)
@@ -174,21 +188,26 @@ class ProtocolPage(Page):
         self.leak.setChecked(limits.leak)
         total = run_minutes(steps, takes.tau_s, tolerance_k=study.tolerance_k)
         self._takes.setText(
-            f"A run takes about {total:.0f} min; {takes.run_from}. {limits.sentence()[0].upper()}{limits.sentence()[1:]}."
+            tr(
+                "A run takes about {total:.0f} min; {run_from}. {limits}.",
+                total=total,
+                run_from=takes.run_from,
+                limits=begun(limits.sentence()),
+            )
         )
 
     def _row(self, step: Step, tau_s: float) -> list[str]:
         def shown(value: float | None, unit: str) -> str:
-            return _AS_IS if value is None else f"{value:g} {unit}"
+            return tr(_AS_IS) if value is None else f"{value:g} {unit}"
 
         return [
             step.name,
-            step.load or "idle",
+            step.load or tr("idle"),
             shown(step.power_w, "W"),
             shown(step.pump_percent, "%"),
             shown(step.fan_percent, "%"),
             settings_words(step.also),
-            SETTLES[step.settle],
+            tr(SETTLES[step.settle]),
             f"{step.longest_min:g} min",
             f"{step.measure_min:g} min",
             window_words(step),
@@ -200,7 +219,7 @@ class ProtocolPage(Page):
         return Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
 
     def _options(self, _at: int, column: int) -> list[str] | None:
-        return list(SETTLES.values()) if _KEYS[column] == "settle" else None
+        return [tr(s) for s in SETTLES.values()] if _KEYS[column] == "settle" else None
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
@@ -221,10 +240,10 @@ class ProtocolPage(Page):
         except BenchError as error:
             self.state.trouble.emit(str(error))
             return
-        name = protocol.name if protocol is not None else f"{_NAME}, changed"
+        name = protocol.name if protocol is not None else tr("{NAME}, changed", NAME=tr(_NAME))
         kept = self.edit(planedits.keep_protocol, name, steps, limits, protocol.id if protocol else None)
         if protocol is None and isinstance(kept, int):
-            self.change("take a protocol", protocol_id=kept)
+            self.change(tr("take a protocol"), protocol_id=kept)
         self.show_now()
 
     def _written(self, at: int, column: int, content: str) -> None:
@@ -233,12 +252,16 @@ class ProtocolPage(Page):
         key = _KEYS[column]
         try:
             if key in _FIELDS:
-                value = None if content.strip() in {"", _AS_IS, "as it stands"} else read_field(_FIELDS[key], content)
+                value = (
+                    None
+                    if content.strip() in {"", tr(_AS_IS), tr("as it stands")}
+                    else read_field(_FIELDS[key], content)
+                )
                 if value is None and key.endswith("_min"):
                     value = 0.0
             elif key == "settle":
-                value = next((k for k, words in SETTLES.items() if words == content), "detect")
-            elif key == "load" and content.strip().lower() == "idle":
+                value = next((k for k, words in SETTLES.items() if tr(words) == content), "detect")
+            elif key == "load" and content.strip().lower() in {"idle", tr("idle")}:
                 value = ""
             change: dict[str, Any] = {key: value}
             if key == "window":
@@ -259,7 +282,7 @@ class ProtocolPage(Page):
             steps = with_mount_check(self.shelf.steps)
             self._save(steps)
             if next(s for s in steps if s.settle == "check").power_w is None:
-                self.state.trouble.emit("the full load has no power of its own; give the mount check a lighter one")
+                self.state.trouble.emit(tr("the full load has no power of its own; give the mount check a lighter one"))
         except BenchError as error:
             self.state.trouble.emit(str(error))
 
@@ -273,7 +296,7 @@ class ProtocolPage(Page):
     def _at(self) -> int | None:
         at = self.table.currentRow()
         if not 0 <= at < len(self.shelf.steps):
-            self.state.trouble.emit("choose a step in the table first")
+            self.state.trouble.emit(tr("choose a step in the table first"))
             return None
         return at
 
@@ -294,13 +317,13 @@ class ProtocolPage(Page):
         at = self._at()
         if at is None:
             return
-        what, ok = QInputDialog.getItem(self, "Make a sweep", "What is varied:", list(_SWEPT), 0, False)
+        what, ok = QInputDialog.getItem(self, tr("Make a sweep"), tr("What is varied:"), list(_swept()), 0, False)
         if ok:
             values, ok = QInputDialog.getText(
-                self, "Make a sweep", f"{what}, one value for each step:", text="40, 55, 70, 85, 100"
+                self, tr("Make a sweep"), tr("{what}, one value for each step:", what=what), text="40, 55, 70, 85, 100"
             )
             if ok:
-                self.make_sweep(at, _SWEPT[what], values)
+                self.make_sweep(at, _swept()[what], values)
 
     def make_sweep(self, at: int, what: str, values: str) -> None:
         """Put a sweep in the place of a step."""
@@ -308,7 +331,7 @@ class ProtocolPage(Page):
             numbers = [float(v) for v in values.replace(";", ",").split(",") if v.strip()]
             made = sweep(self.shelf.steps[at], what, numbers)
         except ValueError:
-            self.state.trouble.emit(f"“{values}” are no numbers; write them with commas between")
+            self.state.trouble.emit(tr("“{values}” are no numbers; write them with commas between", values=values))
             return
         except BenchError as error:
             self.state.trouble.emit(str(error))
@@ -316,10 +339,12 @@ class ProtocolPage(Page):
         self._save((*self.shelf.steps[:at], *made, *self.shelf.steps[at + 1 :]))
 
     def _chosen(self) -> None:
-        self.change("take another protocol", protocol_id=self.which.currentData())
+        self.change(tr("take another protocol"), protocol_id=self.which.currentData())
 
     def _keep_as(self) -> None:
-        name, ok = QInputDialog.getText(self, "Keep the protocol as", "Its name:", text="the same tests as last spring")
+        name, ok = QInputDialog.getText(
+            self, tr("Keep the protocol as"), tr("Its name:"), text=tr("the same tests as last spring")
+        )
         if ok:
             self.keep_as(name)
 
@@ -327,12 +352,12 @@ class ProtocolPage(Page):
         """Keep the steps under another name and take that for the study."""
         kept = self.edit(planedits.keep_protocol, name, self.shelf.steps, self._limits())
         if isinstance(kept, int):
-            self.change("take another protocol", protocol_id=kept)
+            self.change(tr("take another protocol"), protocol_id=kept)
 
     def _bin(self) -> None:
         protocol = self.shelf.protocol
         if protocol is None:
-            self.state.trouble.emit("the built-in protocol stays; keep it under another name to change it")
+            self.state.trouble.emit(tr("the built-in protocol stays; keep it under another name to change it"))
             return
-        self.change("take the usual protocol", protocol_id=None)
-        self.edit(edits.to_bin, Protocol, protocol.id, f"the protocol {protocol.name}")
+        self.change(tr("take the usual protocol"), protocol_id=None)
+        self.edit(edits.to_bin, Protocol, protocol.id, tr("the protocol {name}", name=protocol.name))

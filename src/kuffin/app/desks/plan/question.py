@@ -13,6 +13,7 @@ from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import WritingTable, button, choice, number, refill, row
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, empty, no_keys, plain_tip, text
+from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.parts import CAME
 from kuffin.core.bench.roles import DIE
@@ -32,88 +33,96 @@ class QuestionPage(Page):
     def __init__(self, state: State, shelf: ShelfState) -> None:
         super().__init__(state, shelf)
         self.question = QLineEdit()
-        self.question.setAccessibleName("The question")
+        self.question.setAccessibleName(tr("The question"))
         self.question.editingFinished.connect(self._asked)
         self._under = text(style="muted")
-        self.margin = number(0.05, 50, "K", 2, 0.1, "Smallest difference that matters")
-        self.margin.valueChanged.connect(lambda v: self.change("change the margin", margin_k=round(v, 3)))
-        self.power = number(1, 5000, "W", 0, 5, "Reference power")
-        self.power.setSpecialValueText("as measured")
+        self.margin = number(0.05, 50, "K", 2, 0.1, tr("Smallest difference that matters"))
+        self.margin.valueChanged.connect(lambda v: self.change(tr("change the margin"), margin_k=round(v, 3)))
+        self.power = number(1, 5000, "W", 0, 5, tr("Reference power"))
+        self.power.setSpecialValueText(tr("as measured"))
         self.power.valueChanged.connect(
-            lambda v: self.change("change the reference power", reference_power_w=v if v > 1 else None)
+            lambda v: self.change(tr("change the reference power"), reference_power_w=v if v > 1 else None)
         )
-        self.reference = choice([], "Compare with")
+        self.reference = choice([], tr("Compare with"))
         self.reference.activated.connect(
-            lambda: self.change("compare with one reference", reference_id=self.reference.currentData())
+            lambda: self.change(tr("compare with one reference"), reference_id=self.reference.currentData())
         )
-        self.baseline = choice([], "Baseline")
+        self.baseline = choice([], tr("Baseline"))
         self.baseline.activated.connect(
-            lambda: self.change("choose the baseline", baseline_id=self.baseline.currentData())
+            lambda: self.change(tr("choose the baseline"), baseline_id=self.baseline.currentData())
         )
         form = Form()
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setVerticalSpacing(6)
         form.setHorizontalSpacing(16)
-        form.addRow("The question", self.question)
-        form.addRow("Under test", self._under)
+        form.addRow(tr("The question"), self.question)
+        form.addRow(tr("Under test"), self._under)
         self.pair = PairChoice()
         self.pair.changed.connect(
-            lambda: self.change("ask about another temperature", under_test=self.pair.key(), school=None)
+            lambda: self.change(tr("ask about another temperature"), under_test=self.pair.key(), school=None)
         )
-        form.addRow("What is read", self.pair)
-        self.device = choice([], "Whose die is asked about")
+        form.addRow(tr("What is read"), self.pair)
+        self.device = choice([], tr("Whose die is asked about"))
         self.device.activated.connect(
-            lambda: self.change("say whose die is asked about", device=self.device.currentData())
+            lambda: self.change(tr("say whose die is asked about"), device=self.device.currentData())
         )
         self._places = row()
         self.device_said = text(style="muted", wrap=False)
         self.asked_about = row(self.device, self.device_said)
         self._form = form
-        form.addRow("The die of", self.asked_about)
-        form.addRow("They take the place of", self._places)
+        form.addRow(tr("The die of"), self.asked_about)
+        form.addRow(tr("They take the place of"), self._places)
         form.addRow(
-            "A difference matters from", row(self.margin, text("read at", style="muted", wrap=False), self.power)
+            tr("A difference matters from"),
+            row(self.margin, text(tr("read at"), style="muted", wrap=False), self.power),
         )
         form.addRow(
-            "Compared with",
-            row(self.reference, text("baseline, mounted again and again", style="muted", wrap=False), self.baseline),
+            tr("Compared with"),
+            row(
+                self.reference, text(tr("baseline, mounted again and again"), style="muted", wrap=False), self.baseline
+            ),
         )
         self.column.addLayout(form)
-        self.heading("Candidates")
+        self.heading(tr("Candidates"))
         self.candidates = WritingTable(
-            ["name", "part on the shelf", "samples", "mounts planned and done"], "Candidates", self._options, stretch=3
+            [tr("name"), tr("part on the shelf"), tr("samples"), tr("mounts planned and done")],
+            tr("Candidates"),
+            self._options,
+            stretch=3,
         )
         self.candidates.written.connect(self._candidate_written)
         self.column.addWidget(self.candidates)
         self.column.addWidget(
             row(
-                button("Add a candidate", self._add_candidate),
+                button(tr("Add a candidate"), self._add_candidate),
                 button(
-                    "The same, another way …",
+                    tr("The same, another way …"),
                     self._add_way,
-                    "The chosen candidate once more: other ports, turned, after a repair …",
+                    tr("The chosen candidate once more: other ports, turned, after a repair …"),
                 ),
-                button("Add a sample of it", self._add_sample, "Another specimen of the chosen candidate"),
-                button("Take it out", self._remove_candidate, "Into the bin, with its mounts"),
+                button(tr("Add a sample of it"), self._add_sample, tr("Another specimen of the chosen candidate")),
+                button(tr("Take it out"), self._remove_candidate, tr("Into the bin, with its mounts")),
             )
         )
-        self.heading("Claims to test")
+        self.heading(tr("Claims to test"))
         self.claims = ClaimsTable(self)
         self._no_claims = text(
-            "Nobody's claim is tested yet: “8 K cooler than …”, say, from a box or a review.", style="muted"
+            tr("Nobody's claim is tested yet: “8 K cooler than …”, say, from a box or a review."), style="muted"
         )
         self.column.addWidget(self._no_claims)
         self.column.addWidget(self.claims)
-        self.column.addWidget(row(button("Add a claim", self.claims.add), button("Remove it", self.claims.remove)))
-        self.heading("What must stay the same")
+        self.column.addWidget(
+            row(button(tr("Add a claim"), self.claims.add), button(tr("Remove it"), self.claims.remove))
+        )
+        self.heading(tr("What must stay the same"))
         self._same: dict[str, QCheckBox] = {}
         self._grid_holder = QWidget()
         self._grid = FlowRow(self._grid_holder, 18)
         self._grid.setContentsMargins(0, 0, 0, 0)
         for setting in SETTINGS.values():
-            label = setting.spoken
+            label = tr(setting.spoken)
             box = QCheckBox(label, self._grid_holder)
-            box.setToolTip(setting.effect)
+            box.setToolTip(tr(setting.effect))
             box.toggled.connect(lambda on, k=setting.key: self._same_toggled(k, on))
             self._same[setting.key] = box
         self.column.addWidget(self._grid_holder)
@@ -130,12 +139,17 @@ class QuestionPage(Page):
         guess = cooled_by_bench(study, bench).device if study.device is None else None
         refill(
             self.device,
-            [(f"the {guess}, as it seems" if guess else "not said", None), *[(f"the {d}", d) for d in devices]],
+            [
+                (tr("the {guess}, as it seems", guess=guess) if guess else tr("not said"), None),
+                *[(tr("the {d}", d=d), d) for d in devices],
+            ],
             study.device,
         )
         loop = bench.cooled if bench is not None else ()
         self.device_said.setText(
-            f"the loop cools {', then '.join(loop)}" if loop else "what the loop cools is said on the Bench"
+            tr("the loop cools {loop}", loop=tr(", then ").join(loop))
+            if loop
+            else tr("what the loop cools is said on the Bench")
         )
         self._form.setRowVisible(self.asked_about, len(devices) > 1 or study.device is not None)
 
@@ -150,7 +164,11 @@ class QuestionPage(Page):
         for place in there if len(there) > 1 else []:
             name = place.part.name if place.part is not None else "?"
             box = QCheckBox(
-                no_keys(f"{name}, at the {place.device}" if place.device else f"{name}, place {place.position + 1}")
+                no_keys(
+                    tr("{name}, at the {device}", name=name, device=place.device)
+                    if place.device
+                    else tr("{name}, place {position}", name=name, position=place.position + 1)
+                )
             )
             box.setChecked(place.id in taken)
             box.clicked.connect(lambda on, i=place.id: self._take_place(i, on, taken))
@@ -160,10 +178,10 @@ class QuestionPage(Page):
     def _take_place(self, place: int, on: bool, taken: list[int]) -> None:
         now = [*taken, place] if on else [p for p in taken if p != place]
         if not now:
-            self.state.trouble.emit("a candidate takes at least one place of the loop")
+            self.state.trouble.emit(tr("a candidate takes at least one place of the loop"))
             self.show_now()
             return
-        self.change_plan("say which places the candidates take", places=now)
+        self.change_plan(tr("say which places the candidates take"), places=now)
 
     def renew(self) -> None:
         study = self.state.study
@@ -172,8 +190,12 @@ class QuestionPage(Page):
             self.question.setText(study.question)
         school, kind = default_school(study.under_test), kind_under_test(study.under_test)
         self._under.setText(
-            f"{kind.label}; each is {kind.made}, and judged by "
-            f"{school.label[0].lower()}{school.label[1:]} unless Compare says otherwise"
+            tr(
+                "{label}; each is {made}, and judged by {school} unless Compare says otherwise",
+                label=tr(kind.label),
+                made=tr(kind.made),
+                school=tr(school.label),
+            )
         )
         self._form.setRowVisible(self.pair, kind.any_temperature)
         if kind.any_temperature:
@@ -183,8 +205,8 @@ class QuestionPage(Page):
         self.margin.setValue(study.margin_k)
         self.power.setValue(study.reference_power_w or 1)
         names: list[tuple[str, object]] = [(c.name, c.id) for c in study.live_candidates]
-        refill(self.reference, [("every other one", None), *names], study.reference_id)
-        refill(self.baseline, [("none", None), *names], study.baseline_id)
+        refill(self.reference, [(tr("every other one"), None), *names], study.reference_id)
+        refill(self.baseline, [(tr("none"), None), *names], study.baseline_id)
         self.candidates.fill(
             [[c.name, c.part.name, self._samples(c), self._mounts(c)] for c in study.live_candidates],
             fixed=(2, 3),
@@ -202,15 +224,17 @@ class QuestionPage(Page):
             self._grid.addWidget(box)
 
     def _samples(self, candidate: Candidate) -> str:
-        return ", ".join(s.label + (f" ({s.came})" if s.came else "") for s in candidate.samples) or "none on the shelf"
+        return ", ".join(s.label + (f" ({s.came})" if s.came else "") for s in candidate.samples) or tr(
+            "none on the shelf"
+        )
 
     def _mounts(self, candidate: Candidate) -> str:
         done = sum(1 for m in candidate.live_mounts if m.live_runs)
-        return f"{len(candidate.live_mounts)}, {done} done"
+        return tr("{live_mounts}, {done} done", live_mounts=len(candidate.live_mounts), done=done)
 
     def _name(self, candidate_id: int) -> str:
         found = self.state.study.candidate(candidate_id) if self.state.study is not None else None
-        return found.name if found is not None else "(taken out)"
+        return found.name if found is not None else tr("(taken out)")
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
@@ -221,7 +245,7 @@ class QuestionPage(Page):
             return
         if written:
             name = {"name": written} if study.name == study.question else {}
-            self.change("change the question", question=written, **name)
+            self.change(tr("change the question"), question=written, **name)
         else:
             self.question.setText(study.question)
 
@@ -260,14 +284,16 @@ class QuestionPage(Page):
             return
         taken = {c.name.lower() for c in study.live_candidates}
         offered = [n for n in self._part_names() if n.lower() not in taken]
-        name, ok = QInputDialog.getItem(self, "Add a candidate", "From the shelf, or a new name:", offered, 0, True)
+        name, ok = QInputDialog.getItem(
+            self, tr("Add a candidate"), tr("From the shelf, or a new name:"), offered, 0, True
+        )
         if ok and name.strip():
             self.edit(edits.change_candidates, study.id, [*self._listed(), (None, name)])
 
     def _chosen_candidate(self) -> Candidate | None:
         study, at = self.state.study, self.candidates.currentRow()
         if study is None or not 0 <= at < len(study.live_candidates):
-            self.state.trouble.emit("choose a candidate in the table first")
+            self.state.trouble.emit(tr("choose a candidate in the table first"))
             return None
         return study.live_candidates[at]
 
@@ -278,12 +304,12 @@ class QuestionPage(Page):
             return
         label, ok = QInputDialog.getText(
             self,
-            "Add a sample",
-            plain_tip(f"A label for another {candidate.name}, to write on it:"),
+            tr("Add a sample"),
+            plain_tip(tr("A label for another {name}, to write on it:", name=candidate.name)),
             text=str(len(candidate.samples) + 1),
         )
         if ok:
-            came, ok = QInputDialog.getItem(self, "Add a sample", "How it came:", ["", *CAME], 0, False)
+            came, ok = QInputDialog.getItem(self, tr("Add a sample"), tr("How it came:"), ["", *CAME], 0, False)
         if ok:
             self.add_sample(candidate, label, came)
 
@@ -300,9 +326,9 @@ class QuestionPage(Page):
             return
         name, ok = QInputDialog.getText(
             self,
-            "The same, another way",
-            plain_tip(f"What {candidate.part.name} is called when it is used the other way:"),
-            text=f"{candidate.part.name} (turned)",
+            tr("The same, another way"),
+            plain_tip(tr("What {name} is called when it is used the other way:", name=candidate.part.name)),
+            text=tr("{name} (turned)", name=candidate.part.name),
         )
         if ok and self.edit(planedits.another_way, candidate.id, name) is not None:
             self.way_added.emit()

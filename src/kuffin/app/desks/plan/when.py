@@ -21,6 +21,7 @@ from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.days import day_words, short_day
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
 from kuffin.publish.calendarfile import write_icalendar
@@ -47,27 +48,27 @@ class WhenPage(Page):
         self.plan: Plan | None = None
         self._dated: tuple[Laid, ...] = ()  # rechecks, each at its time
         self.begin, self.deadline = QDateTimeEdit(), QDateTimeEdit()
-        for box, name in ((self.begin, "First mount not before"), (self.deadline, "Deadline")):
+        for box, name in ((self.begin, tr("First mount not before")), (self.deadline, tr("Deadline"))):
             box.setDisplayFormat("ddd d MMM yyyy  HH:mm")
             box.setCalendarPopup(True)
             box.setMinimumWidth(208)
             box.setKeyboardTracking(False)
             box.setAccessibleName(name)
         self.begin.dateTimeChanged.connect(
-            lambda _d: self.change_plan("change when it begins", begin=_moment(self.begin).isoformat())
+            lambda _d: self.change_plan(tr("change when it begins"), begin=_moment(self.begin).isoformat())
         )
-        self.has_deadline = QCheckBox("deadline")
+        self.has_deadline = QCheckBox(tr("deadline"))
         self.has_deadline.toggled.connect(self._deadline_changed)
         self.deadline.dateTimeChanged.connect(self._deadline_changed)
-        self.pause = number(0, 240, "min", 0, 5, "Pause between mounts")
-        self.pause.valueChanged.connect(lambda v: self.change_plan("change the pause", pause_min=v))
+        self.pause = number(0, 240, "min", 0, 5, tr("Pause between mounts"))
+        self.pause.valueChanged.connect(lambda v: self.change_plan(tr("change the pause"), pause_min=v))
         self.column.addWidget(
             row(
-                text("Not before", wrap=False),
+                text(tr("Not before"), wrap=False),
                 self.begin,
                 self.has_deadline,
                 self.deadline,
-                text("pause between mounts", style="muted", wrap=False),
+                text(tr("pause between mounts"), style="muted", wrap=False),
                 self.pause,
             )
         )
@@ -76,12 +77,12 @@ class WhenPage(Page):
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setHorizontalSpacing(8)
         self.days: list[tuple[QCheckBox, NumberSpin, NumberSpin]] = []
-        for d, name in enumerate(DAYS):
+        for d, name in enumerate(tr(n) for n in DAYS):
             on = QCheckBox(name[:3])
-            on.setAccessibleName(f"At the bench on {name}s")
+            on.setAccessibleName(tr("At the bench on {name}s", name=name))
             spans = []
-            for what in ("from", "to"):
-                hour = number(0, 24, "", 1, 0.5, f"{name} {what}, hours")
+            for called in (tr("{day} from, hours", day=name), tr("{day} to, hours", day=name)):
+                hour = number(0, 24, "", 1, 0.5, called)
                 hour.setMaximumWidth(66)
                 hour.valueChanged.connect(self._hours_changed)
                 spans.append(hour)
@@ -89,17 +90,17 @@ class WhenPage(Page):
             self.days.append((on, spans[0], spans[1]))
             for i, widget in enumerate((on, *spans)):
                 grid.addWidget(widget, i, d + 1)
-        for i, words in enumerate(("at the bench", "from, h", "to, h")):
+        for i, words in enumerate((tr("at the bench"), tr("from, h"), tr("to, h"))):
             grid.addWidget(text(words, style="muted", wrap=False), i, 0)
         grid.setColumnStretch(8, 1)
         self.column.addWidget(holder)
         self.off = QLineEdit()
-        self.off.setPlaceholderText("such as 2026-12-08, 2026-12-24")
-        self.off.setAccessibleName("Days off")
+        self.off.setPlaceholderText(tr("such as 2026-12-08, 2026-12-24"))
+        self.off.setAccessibleName(tr("Days off"))
         self.off.editingFinished.connect(self._off_changed)
         self.off.setMinimumWidth(260)
-        out = (button("Write iCalendar …", self._ask_file), *sheet_buttons(self.state, self, self.to_print))
-        self.column.addWidget(row(text("Days off", wrap=False), self.off, *out))
+        out = (button(tr("Write iCalendar …"), self._ask_file), *sheet_buttons(self.state, self, self.to_print))
+        self.column.addWidget(row(text(tr("Days off"), wrap=False), self.off, *out))
         self.said = text(style="heading")
         self.column.addWidget(self.said)
         self.sheet = DaySheet(theme)
@@ -137,11 +138,17 @@ class WhenPage(Page):
         told = [f"{d.label}: {due_words(d, now)}" for d in coming[:_MOST_RECHECKS]]
         more = len(coming) - len(told)
         words = "; ".join([*told, *([f"{several(more, 'more')}"] if more > 0 else [])])
-        self.rechecks.setText(f"Rechecks of what stays in place: {words}. They go into the calendar file, too.")
+        self.rechecks.setText(
+            tr("Rechecks of what stays in place: {words}. They go into the calendar file, too.", words=words)
+        )
         self.rechecks.setVisible(bool(coming))
         self._dated = tuple(
             Laid(
-                BenchJob(d.mount.id, f"recheck {d.label} (day {d.days:g})", (("run", takes.run_min),)),
+                BenchJob(
+                    d.mount.id,
+                    tr("recheck {label} (day {days:g})", label=d.label, days=d.days),
+                    (("run", takes.run_min),),
+                ),
                 d.at,
                 d.at + dt.timedelta(minutes=takes.run_min),
             )
@@ -159,8 +166,13 @@ class WhenPage(Page):
             self.said.setText(sentence[0].upper() + sentence[1:] + ".")
         self.sheet.show_plan(self.plan, hours, places)
         self._rests.setText(
-            f"A run: {takes.run_min:.0f} min, {takes.run_from}. Change-overs: {takes.change_from}. "
-            "The plan is laid anew whenever something is done, later or earlier."
+            tr(
+                "A run: {run_min:.0f} min, {run_from}. Change-overs: {change_from}. The plan is laid "
+                "anew whenever something is done, later or earlier.",
+                run_min=takes.run_min,
+                run_from=takes.run_from,
+                change_from=takes.change_from,
+            )
         )
 
     def _sentence(self, jobs: int) -> str:
@@ -169,47 +181,64 @@ class WhenPage(Page):
         if plan is None or plan.end is None:
             done = any(c.live_mounts for c in study.live_candidates)
             if done and self._dated:
-                return "All mounts are made; what stays in place is tested again, below."
-            return "Everything planned is done." if done else "No mount is planned yet: draw an order first."
+                return tr("All mounts are made; what stays in place is tested again, below.")
+            return tr("Everything planned is done.") if done else tr("No mount is planned yet: draw an order first.")
         end = f"{DAYS[plan.end.weekday()]} {short_day(plan.end)}, {plan.end:%H:%M}"
-        what = f"{several(jobs, 'mount').capitalize()} to do; the last one ends on {end}."
+        what = tr(
+            "{capitalize} to do; the last one ends on {end}.", capitalize=several(jobs, "mount").capitalize(), end=end
+        )
         if plan.deadline is None:
             return what
         if plan.late:
             fit = jobs - plan.late
-            return f"{what} Only {count(fit)} of them fit{'s' if fit == 1 else ''} before the deadline: add hours, shorten the protocol, or plan fewer rounds."
+            return (
+                tr(
+                    "{plan} Only one of them fits before the deadline: add hours, shorten the protocol, "
+                    "or plan fewer rounds.",
+                    plan=what,
+                )
+                if fit == 1
+                else tr(
+                    "{plan} Only {fit} of them fit before the deadline: add hours, shorten the protocol, "
+                    "or plan fewer rounds.",
+                    plan=what,
+                    fit=count(fit),
+                )
+            )
         spare = plan.deadline - plan.end
-        left = f"{several(spare.days, 'day')} and {several(spare.seconds // 3600, 'hour')}"
-        return f"{what} All fit before the deadline, with {left} to spare."
+        left = tr(
+            "{days} and {seconds}", days=several(spare.days, "day"), seconds=several(spare.seconds // 3600, "hour")
+        )
+        return tr("{plan} All fit before the deadline, with {left} to spare.", plan=what, left=left)
 
     # --- writing ---------------------------------------------------------------------------------------------------
 
     def _deadline_changed(self) -> None:
         value = _moment(self.deadline).isoformat() if self.has_deadline.isChecked() else None
-        self.change_plan("change the deadline", deadline=value)
+        self.change_plan(tr("change the deadline"), deadline=value)
 
     def _hours_changed(self) -> None:
         week = {str(d): [a.value(), b.value()] for d, (on, a, b) in enumerate(self.days) if on.isChecked()}
         for d, (on, a, b) in enumerate(self.days):
             if on.isChecked() and b.value() <= a.value():
                 week[str(d)] = [9.0, 18.0] if not a.isEnabled() else [a.value(), min(a.value() + 1, 24.0)]
-        self.change_plan("change the hours at the bench", hours=week)
+        self.change_plan(tr("change the hours at the bench"), hours=week)
 
     def _off_changed(self) -> None:
         written = [w.strip() for w in self.off.text().replace(";", ",").split(",") if w.strip()]
         try:
             days = sorted({dt.date.fromisoformat(w).isoformat() for w in written})
         except ValueError:
-            self.state.trouble.emit("write days off as year-month-day, such as 2026-12-24, with commas between")
+            self.state.trouble.emit(tr("write days off as year-month-day, such as 2026-12-24, with commas between"))
             return
         if self.state.study is not None and days != self.state.study.plan.get("days_off", []):
-            self.change_plan("change the days off", days_off=days or None)
+            self.change_plan(tr("change the days off"), days_off=days or None)
 
     def _ask_file(self) -> None:
         if self.plan is None and not self._dated:
-            self.state.trouble.emit("nothing is laid yet, so there is nothing to write; draw an order first")
+            self.state.trouble.emit(tr("nothing is laid yet, so there is nothing to write; draw an order first"))
             return
-        path, _ = QFileDialog.getSaveFileName(self, "Write iCalendar", str(documents() / "plan.ics"), "*.ics")
+        path, _ = QFileDialog.getSaveFileName(self, tr("Write iCalendar"), str(documents() / "plan.ics"), "*.ics")
         if path:
             self.write_calendar(Path(path if path.endswith(".ics") else path + ".ics"))
 
@@ -217,12 +246,12 @@ class WhenPage(Page):
         """The plan as a sheet; None, with a word, where nothing is laid."""
         study = self.state.study
         if study is None or (self.plan is None and not self._dated):
-            self.state.trouble.emit("nothing is laid yet, so there is nothing to print; draw an order first")
+            self.state.trouble.emit(tr("nothing is laid yet, so there is nothing to print; draw an order first"))
             return None
         coming = [SheetLine(what=x.job.label, time=day_words(x.begin)) for x in self._dated]
         needed = needed_for(study, self.shelf.bench, self.shelf.parts)
         html = plan_sheet(study.question or study.name, self.plan or Plan((), 0, None), needed, coming)
-        return f"plan of {study.name}", html
+        return tr("plan of {name}", name=study.name), html
 
     def write_calendar(self, path: Path) -> None:
         """Write the plan as iCalendar."""

@@ -10,6 +10,7 @@ from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Series, Sketch
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.prepare.fill import Bleeding
 from kuffin.verdict.sheets import USUAL_FLOW_SCATTER_PERCENT, bled, rows_of
 
@@ -26,12 +27,12 @@ class BleedPage(PreparePage):
         super().__init__(desk)
         self.said = text(style="heading")
         self.column.addWidget(self.said)
-        self.usual = number(0.05, 20, "%", 2, 0.1, "The flow sensor's own scatter")
+        self.usual = number(0.05, 20, "%", 2, 0.1, tr("The flow sensor's own scatter"))
         self.usual.valueChanged.connect(lambda v: self.keep(usual_percent=v))
         self.column.addWidget(
-            row(text("the flow sensor's own scatter, of its reading", style="muted", wrap=False), self.usual)
+            row(text(tr("the flow sensor's own scatter, of its reading"), style="muted", wrap=False), self.usual)
         )
-        self.plot = Sketch(desk.theme, "Flow", 190)
+        self.plot = Sketch(desk.theme, tr("Flow"), 190)
         self.column.addWidget(self.plot)
         self.watched = WatchedTable(self, [("flow", "L/h")], [("flow",)])
         self.watched.changed.connect(lambda rows: self.keep(readings=rows, began=self.watched.began))
@@ -49,7 +50,7 @@ class BleedPage(PreparePage):
         self.plot.setVisible(len(rows) > 1)
         if not rows:
             self.said.setText(
-                "Let the pump run, tilt and tap, and read the flow every quarter of a minute; or take a log of it."
+                tr("Let the pump run, tilt and tap, and read the flow every quarter of a minute; or take a log of it.")
             )
             return
         data = rows_of(kept)

@@ -19,6 +19,7 @@ from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.texts import empty, link_button, text
+from kuffin.core.base.language import tr
 from kuffin.core.prepare.cautions import ABOUT, CAUTIONS
 from kuffin.core.prepare.changeover import ChangeOverTask, minutes
 from kuffin.notebook import photos as photos_of
@@ -72,10 +73,10 @@ class TaskRow(QWidget):
         self._cautions.setSpacing(0)
         self._short = text(style="small")
         self.note = QLineEdit()
-        self.note.setPlaceholderText("note on this step")
-        self.note.setAccessibleName(f"Note on step {number}")
+        self.note.setPlaceholderText(tr("note on this step"))
+        self.note.setAccessibleName(tr("Note on step {number}", number=number))
         self.note.editingFinished.connect(lambda: self.noted.emit(task.key, self.note.text().strip()))
-        self.write = link_button("note", f"Write a note on step {number}")
+        self.write = link_button(tr("note"), tr("Write a note on step {number}", number=number))
         self.write.clicked.connect(self._open_note)
         grid = QGridLayout(self)
         grid.setContentsMargins(0, 1, 0, 1)
@@ -86,7 +87,7 @@ class TaskRow(QWidget):
         grid.addWidget(self._words, 0, 1)
         grid.addWidget(self._took, 0, 2)
         if task.sheet:
-            names = {"leak": "leak test", "bleed": "bleeding", "print": "contact print"}
+            names = {"leak": tr("leak test"), "bleed": tr("bleeding"), "print": tr("contact print")}
             go = link_button(names.get(task.sheet, task.sheet))
             go.clicked.connect(lambda: self.sheet_wanted.emit(task.sheet))
             grid.addWidget(go, 0, 3)
@@ -119,7 +120,7 @@ class TaskRow(QWidget):
         if done and tick is not None and tick.seconds is not None:
             self._took.setText(f"{tick.seconds / 60:.0f} min" if tick.seconds >= 90 else f"{tick.seconds:.0f} s")
         else:
-            self._took.setText("done" if done else f"about {self.task.minutes:.0f} min")
+            self._took.setText(tr("done") if done else tr("about {minutes:.0f} min", minutes=self.task.minutes))
         note = tick.note if tick is not None else ""
         if not self.note.hasFocus():
             self.note.setText(note)
@@ -130,7 +131,7 @@ class TaskRow(QWidget):
         self._words.style().polish(self._words)
         live = () if done else tuple(c for c in self.task.cautions if c not in dismissed)
         self._show_cautions(live if now else ())
-        self._short.setText("" if now or not live else f"caution: {', '.join(live)}")
+        self._short.setText("" if now or not live else tr("caution: {live}", live=", ".join(live)))
         self._short.setVisible(bool(self._short.text()))
 
     def _show_cautions(self, keys: tuple[str, ...]) -> None:
@@ -139,12 +140,12 @@ class TaskRow(QWidget):
         self._shown_cautions = keys
         empty(self._cautions)
         for key in keys:
-            seen = link_button("seen", f"Do not show this caution again for this mount: {key}")
+            seen = link_button(tr("seen"), tr("Do not show this caution again for this mount: {key}", key=key))
             seen.clicked.connect(lambda _c=False, k=key: self.dismissed.emit(k))
             line = QWidget()
             grid = QGridLayout(line)
             grid.setContentsMargins(0, 0, 0, 0)
-            words = text(CAUTIONS[key], style="warn")
+            words = text(tr(CAUTIONS[key]), style="warn")
             words.setProperty("caution", "true")
             grid.addWidget(words, 0, 0)
             grid.addWidget(seen, 0, 1, Qt.AlignmentFlag.AlignTop)
@@ -167,47 +168,57 @@ class ChangeOverPage(PreparePage):
         super().__init__(desk)
         self.setAcceptDrops(True)
         self._said = text(style="heading")
-        self.sample = choice([], "Sample")
+        self.sample = choice([], tr("Sample"))
         self.sample.activated.connect(lambda: self.edit(planedits.set_sample, self.mount.id, self.sample.currentData()))
         self.column.addWidget(self._said)
-        self.column.addWidget(row(text("sample", style="muted", wrap=False), self.sample))
+        self.column.addWidget(row(text(tr("sample"), style="muted", wrap=False), self.sample))
         self._list = QVBoxLayout()
         self._list.setSpacing(2)
         self.column.addLayout(self._list)
         self.rows: list[TaskRow] = []
-        self.ready = QPushButton("Ready to run")
+        self.ready = QPushButton(tr("Ready to run"))
         self.ready.setObjectName("next")
         self.ready.clicked.connect(self._make_ready)
         self.left = text(style="muted")
         again = button(
-            "Start again",
+            tr("Start again"),
             lambda: self.edit(preparationedits.start_again, self.mount.id),
-            "Takes all ticks back; notes stay",
+            tr("Takes all ticks back; notes stay"),
         )
         self.column.addWidget(row(self.ready, again, *sheet_buttons(self.state, self, self.to_print)))
         self.column.addWidget(self.left)
-        self.column.addWidget(text("Photos: drop them on a step, or here for the whole mount", style="muted"))
+        self.column.addWidget(text(tr("Photos: drop them on a step, or here for the whole mount"), style="muted"))
         self.photos = PhotoStrip(desk.state)
         self.photos.removed.connect(lambda i: self.edit(photos_of.bin_photo, i))
-        self.column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
+        self.column.addWidget(row(button(tr("Add photos …"), self._ask_photos), self.photos, None))
         self.note = QLineEdit()
-        self.note.setPlaceholderText("note on this mount")
-        self.note.setAccessibleName("Note on this mount")
+        self.note.setPlaceholderText(tr("note on this mount"))
+        self.note.setAccessibleName(tr("Note on this mount"))
         self.note.editingFinished.connect(self._noted)
         self.column.addWidget(self.note)
-        self.column.addWidget(text(ABOUT, style="small"))
+        self.column.addWidget(text(tr(ABOUT), style="small"))
         self.column.addStretch(1)
 
     def renew(self) -> None:
         change = change_to(self.study, self.mount, self.shelf.bench, self.shelf.parts)
-        coming = f"{self.candidate.name}, round {self.mount.round}"
+        coming = tr("{name}, round {round}", name=self.candidate.name, round=self.mount.round)
         if change.before is None:
             self._said.setText(
-                f"An empty bench is made ready for {coming}: about {minutes(list(change.tasks)):.0f} min."
+                tr(
+                    "An empty bench is made ready for {coming}: about {minutes:.0f} min.",
+                    coming=coming,
+                    minutes=minutes(list(change.tasks)),
+                )
             )
         else:
             self._said.setText(
-                f"From {change.before.candidate.name}, round {change.before.round}, to {coming}: about {minutes(list(change.tasks)):.0f} min."
+                tr(
+                    "From {name}, round {round}, to {coming}: about {minutes:.0f} min.",
+                    name=change.before.candidate.name,
+                    round=change.before.round,
+                    coming=coming,
+                    minutes=minutes(list(change.tasks)),
+                )
             )
         samples: list[tuple[str, object]] = [
             (s.label + (f" ({s.came})" if s.came else ""), s.id) for s in self.candidate.samples
@@ -223,15 +234,26 @@ class ChangeOverPage(PreparePage):
             task_row.show_tick(ticks.get(task_row.task.key), dismissed, task_row.task.key == next_key)
             task_row.show_photos([p for p in photos if p.kind == f"step {task_row.task.key}"])
         left = [r.task for r in self.rows if not r.box.isChecked()]
-        self.ready.setText("Not ready after all" if self.mount.ready_at else "Ready to run")
+        self.ready.setText(tr("Not ready after all") if self.mount.ready_at else tr("Ready to run"))
         if self.mount.ready_at:
             self.left.setText(
-                f"Ready since {self.mount.ready_at[11:16]}. Run it on the Run desk (Ctrl+3), or drop your own log of it on the loom afterwards."
+                tr(
+                    "Ready since {ready_at}. Run it on the Run desk (Ctrl+3), or drop your own log of it "
+                    "on the loom afterwards.",
+                    ready_at=self.mount.ready_at[11:16],
+                )
             )
         elif left:
-            self.left.setText(f"Still to do: {len(left)} of {len(self.rows)}; next: {left[0].text}")
+            self.left.setText(
+                tr(
+                    "Still to do: {left} of {rows}; next: {text}",
+                    left=len(left),
+                    rows=len(self.rows),
+                    text=left[0].text,
+                )
+            )
         else:
-            self.left.setText("Everything is ticked.")
+            self.left.setText(tr("Everything is ticked."))
         self.photos.show_photos([p for p in photos if p.kind == "photo"])
         if not self.note.hasFocus():
             self.note.setText(self.mount.note)
@@ -248,7 +270,7 @@ class ChangeOverPage(PreparePage):
             made.noted.connect(self._note)
             made.sheet_wanted.connect(self.desk.go)
             made.dismissed.connect(self._dismiss)
-            made.photographed.connect(lambda key, paths: self.add_photos(paths, f"step {key}"))
+            made.photographed.connect(lambda key, paths: self.add_photos(paths, tr("step {key}", key=key)))
             made.photos.removed.connect(lambda i: self.edit(photos_of.bin_photo, i))
             made.box.passed.connect(lambda n=number: self._focus(n))
             self.rows.append(made)
@@ -256,11 +278,11 @@ class ChangeOverPage(PreparePage):
 
     def to_print(self) -> Sheet:
         """The change-over as a sheet."""
-        coming = f"{self.candidate.name}, round {self.mount.round}"
-        sample = f"Sample {self.mount.sample.label}. " if self.mount.sample is not None else ""
+        coming = tr("{name}, round {round}", name=self.candidate.name, round=self.mount.round)
+        sample = tr("Sample {label}. ", label=self.mount.sample.label) if self.mount.sample is not None else ""
         done = {r.task.key for r in self.rows if r.box.isChecked()}
         html = change_over_sheet(coming, f"{sample}{self._said.text()}", [r.task for r in self.rows], done)
-        return f"change-over of {coming}", html
+        return tr("change-over of {coming}", coming=coming), html
 
     def _focus(self, number: int) -> None:
         if number < len(self.rows):
@@ -297,14 +319,18 @@ class ChangeOverPage(PreparePage):
     def _make_ready(self) -> None:
         left = [r.task.text for r in self.rows if not r.box.isChecked()]
         if left and not self.mount.ready_at:
-            self.state.trouble.emit(f"not ticked yet: {left[0]} Tick it, or write a note on it why it is left out")
+            self.state.trouble.emit(
+                tr("not ticked yet: {left} Tick it, or write a note on it why it is left out", left=left[0])
+            )
             unexplained = [r for r in self.rows if not r.box.isChecked() and not r.note.text().strip()]
             if unexplained:
                 return
         self.edit(preparationedits.make_ready, self.mount.id, self.mount.ready_at is None)
 
     def _ask_photos(self) -> None:
-        paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")
+        paths, _ = QFileDialog.getOpenFileNames(
+            self, tr("Add photos"), str(documents()), tr("Photos (*.jpg *.jpeg *.png)")
+        )
         self.add_photos(paths)
 
     def add_photos(self, paths: Sequence[str], kind: str = "photo") -> None:

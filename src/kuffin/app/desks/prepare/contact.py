@@ -21,6 +21,7 @@ from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.forms import NumberLine, button, choice, refill, row
 from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.prepare.contact import Print, both_sides, read_print, turned_round
 from kuffin.notebook.entities import Mount
@@ -45,16 +46,18 @@ class PrintSide(QWidget):
     def __init__(self, title: str, theme: Theme) -> None:
         super().__init__()
         self.setAcceptDrops(True)
-        self.marker = CornerMarker(theme, f"Photo of the print {title}")
+        self.marker = CornerMarker(theme, tr("Photo of the print {title}", title=title))
         self.marker.marked.connect(self.marked)
-        self.turn = QCheckBox("covered and bare are the other way round")
+        self.turn = QCheckBox(tr("covered and bare are the other way round"))
         self.turn.clicked.connect(self.turned)
         self.said = text(style="muted")
         self.map = text()
-        self.map.setAccessibleName(f"Map of the print {title}")
+        self.map.setAccessibleName(tr("Map of the print {title}", title=title))
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
-        layout.addWidget(row(text(f"The print {title}", style="heading"), None, button("Photo …", self._ask)))
+        layout.addWidget(
+            row(text(tr("The print {title}", title=title), style="heading"), None, button(tr("Photo …"), self._ask))
+        )
         layout.addWidget(self.marker)
         lower = QHBoxLayout()
         lower.addWidget(self.map)
@@ -66,7 +69,9 @@ class PrintSide(QWidget):
         layout.addLayout(lower)
 
     def _ask(self) -> None:
-        path, _ = QFileDialog.getOpenFileName(self, "Photo of a print", str(documents()), "Photos (*.jpg *.jpeg *.png)")
+        path, _ = QFileDialog.getOpenFileName(
+            self, tr("Photo of a print"), str(documents()), tr("Photos (*.jpg *.jpeg *.png)")
+        )
         if path:
             self.photo_given.emit(path)
 
@@ -88,23 +93,23 @@ class PrintPage(PreparePage):
     def __init__(self, desk: PrepareDesk) -> None:
         super().__init__(desk)
         self._of: int | None = None  # the mount that the person chose
-        self.which = choice([], "The mount whose print it is")
+        self.which = choice([], tr("The mount whose print it is"))
         self.which.activated.connect(lambda: self.choose(self.which.currentData()))
         self.headline = text(style="heading")
-        self.die_width = NumberLine("mm", "Width of the die", 1, 200)
-        self.die_height = NumberLine("mm", "Height of the die", 1, 200)
+        self.die_width = NumberLine("mm", tr("Width of the die"), 1, 200)
+        self.die_height = NumberLine("mm", tr("Height of the die"), 1, 200)
         for box, key in ((self.die_width, "width_mm"), (self.die_height, "height_mm")):
             box.given.connect(lambda v, k=key: self._measured(k, v))
             box.refused.connect(self.state.trouble.emit)
         self.column.addWidget(
             row(
-                text("The print of", wrap=False),
+                text(tr("The print of"), wrap=False),
                 self.which,
-                text("the die is", style="muted", wrap=False),
+                text(tr("the die is"), style="muted", wrap=False),
                 self.die_width,
-                text("mm wide and", style="muted", wrap=False),
+                text(tr("mm wide and"), style="muted", wrap=False),
                 self.die_height,
-                text("mm high", style="muted", wrap=False),
+                text(tr("mm high"), style="muted", wrap=False),
             )
         )
         self.column.addWidget(self.headline)
@@ -118,11 +123,14 @@ class PrintPage(PreparePage):
         self.column.addLayout(both)
         self.column.addWidget(
             text(
-                "Click the die's four corners in each photo, one after the other around it (Space and the arrow keys do it too).",
+                tr(
+                    "Click the die's four corners in each photo, one after the other around it (Space "
+                    "and the arrow keys do it too)."
+                ),
                 style="muted",
             )
         )
-        self.heading("All mounts")
+        self.heading(tr("All mounts"))
         self._gallery = QGridLayout()
         self._gallery.setHorizontalSpacing(14)
         self.column.addLayout(self._gallery)
@@ -159,7 +167,9 @@ class PrintPage(PreparePage):
     def renew(self) -> None:
         kept = self.sheet()
         refill(
-            self.which, [(f"{m.candidate.name}, round {m.round}", m.id) for m in order_of(self.study)], self.mount.id
+            self.which,
+            [(tr("{name}, round {round}", name=m.candidate.name, round=m.round), m.id) for m in order_of(self.study)],
+            self.mount.id,
         )
         self.die_width.show_value(kept.get("width_mm"))
         self.die_height.show_value(kept.get("height_mm"))
@@ -179,36 +189,49 @@ class PrintPage(PreparePage):
     def _open_photo(self, side: PrintSide, key: str, shows: object, one: dict[str, Any]) -> None:
         corners = one.get("corners", [])
         photo = one.get("photo")
-        side.marker.show_photo(QImage(), corners, "opening the photo …" if photo else "drop a photo here")
+        side.marker.show_photo(QImage(), corners, tr("opening the photo …") if photo else tr("drop a photo here"))
 
         def show(_photo: int, image: QImage) -> None:
             if self._shown.get(key) == shows:  # another one is not looked at meanwhile
                 side.marker.show_photo(image, corners)
 
         if isinstance(photo, int):
-            load_photos(self.state, [(photo, f"the print {PRINT_SIDES[key]}")], show)
+            load_photos(self.state, [(photo, tr("the print {PRINT_SIDES}", PRINT_SIDES=PRINT_SIDES[key]))], show)
 
     def _words(self, one: dict[str, Any]) -> str:
         if "problem" in one:
             return str(one["problem"])
         if "share" not in one:
-            return "mark the four corners of the die" if one.get("photo") else ""
+            return tr("mark the four corners of the die") if one.get("photo") else ""
         glare = one.get("glare", 0.0)
-        return f"{print_words(one)} (light on the map)" + (
-            f". Glare hides {100 * glare:.0f} %: photograph it again in soft light" if glare > 0.15 else ""
+        return tr("{print} (light on the map)", print=print_words(one)) + (
+            tr(". Glare hides {glare:.0f} %: photograph it again in soft light", glare=100 * glare)
+            if glare > 0.15
+            else ""
         )
 
     def _headline(self, kept: dict[str, Any]) -> str:
         read = [kept[k] for k in PRINT_SIDES if "share" in kept.get(k, {})]
         if not read:
-            return "After taking the block off, photograph the print on it and on the die, straight from above and without flash."
+            return tr(
+                "After taking the block off, photograph the print on it and on the die, straight "
+                "from above and without flash."
+            )
         best = max(read, key=lambda o: o["share"])
         if "both" in kept and len(read) == 2:
-            return (
-                f"{100 * kept['both']:.0f} % of the die had paste on one side or the other; "
-                f"on the better print {100 * best['low']:.0f} to {100 * best['high']:.0f} %."
+            return tr(
+                "{both:.0f} % of the die had paste on one side or the other; on the better print "
+                "{low:.0f} to {high:.0f} %.",
+                both=100 * kept["both"],
+                low=100 * best["low"],
+                high=100 * best["high"],
             )
-        return f"{100 * best['share']:.0f} % of the die was covered ({100 * best['low']:.0f} to {100 * best['high']:.0f} %)."
+        return tr(
+            "{share:.0f} % of the die was covered ({low:.0f} to {high:.0f} %).",
+            share=100 * best["share"],
+            low=100 * best["low"],
+            high=100 * best["high"],
+        )
 
     def _show_gallery(self) -> None:
         notebook = self.state.notebook
@@ -227,24 +250,36 @@ class PrintPage(PreparePage):
                 value = (
                     f"{figure(reading.value, 2)} K"
                     if reading is not None and reading.value is not None
-                    else "no reading yet"
+                    else tr("no reading yet")
                 )
-                rows.append((f"{m.candidate.name}, round {m.round}", one["map"], f"{100 * one['share']:.0f} %", value))
+                rows.append(
+                    (
+                        tr("{name}, round {round}", name=m.candidate.name, round=m.round),
+                        one["map"],
+                        f"{100 * one['share']:.0f} %",
+                        value,
+                    )
+                )
         if rows == self._gallery_shown:
             return
         self._gallery_shown = rows
         empty(self._gallery)
         if not rows:
             self._gallery.addWidget(
-                text("The prints of all mounts come here, beside their readings.", style="muted", wrap=False), 0, 0
+                text(tr("The prints of all mounts come here, beside their readings."), style="muted", wrap=False), 0, 0
             )
         for i, (label, picture, share, value) in enumerate(rows):
             image = text()
             image.setPixmap(map_picture(picture))
-            image.setAccessibleName(f"Print of {label}")
+            image.setAccessibleName(tr("Print of {label}", label=label))
             at = 4 * (i // 6), i % 6
             for j, widget in enumerate(
-                (image, text(label, style="small"), text(f"{share} covered"), text(value, style="muted"))
+                (
+                    image,
+                    text(label, style="small"),
+                    text(tr("{share} covered", share=share)),
+                    text(value, style="muted"),
+                )
             ):
                 self._gallery.addWidget(widget, at[0] + j, at[1])
         self._gallery.setColumnStretch(6, 1)
@@ -285,7 +320,7 @@ class PrintPage(PreparePage):
         photo, corners, turned = one["photo"], one["corners"], bool(one.get("turned"))
 
         def work(_task: Task) -> tuple[Print, str]:
-            image = np.asarray(open_photo(photo_data(notebook, photo), "the print"))
+            image = np.asarray(open_photo(photo_data(notebook, photo), tr("the print")))
             found = read_print(image, corners, aspect)
             found = turned_round(found) if turned else found
             return found, _map_png(found)
@@ -312,7 +347,7 @@ class PrintPage(PreparePage):
         def failed(sentence: str) -> None:
             self.keep(**{side: {"photo": photo, "corners": corners, "problem": sentence}})
 
-        self.state.jobs.start("reading the print", work, done, failed)
+        self.state.jobs.start(tr("reading the print"), work, done, failed)
 
     def forget(self) -> None:
         """Another mount is on the desk."""

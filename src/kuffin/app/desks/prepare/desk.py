@@ -22,6 +22,7 @@ from kuffin.app.widgets.forms import button, choice, refill
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.prepare.changeover import ChangeOverTask
 from kuffin.notebook.entities import Mount
@@ -43,10 +44,10 @@ class PrepareDesk(PagedDesk):
         self.mount: Mount | None = None
         self.done = Prepared({}, {})
         self.chosen: int | None = None
-        self.which = choice([], "The mount that is prepared")
+        self.which = choice([], tr("The mount that is prepared"))
         self.which.activated.connect(lambda: self.choose(self.which.currentData()))
         self._empty = text(style="muted")
-        self._plan = button("Plan the mounts", self.plan_wanted.emit)
+        self._plan = button(tr("Plan the mounts"), self.plan_wanted.emit)
         self.changeover = ChangeOverPage(self)
         self.fill = FillPage(self)
         self.leak = LeakPage(self)
@@ -61,7 +62,7 @@ class PrepareDesk(PagedDesk):
             self.fitting,
             self.contact,
         )
-        titles = ("Change-over", "Fill", "Leak test", "Bleeding", "Fit", "Contact print")
+        titles = (tr("Change-over"), tr("Fill"), tr("Leak test"), tr("Bleeding"), tr("Fit"), tr("Contact print"))
         keys = ("changeover", "fill", "leak", "bleed", "fit", "print")
         self.add_pages(list(zip(keys, titles, self._pages, strict=True)))
         head = QHBoxLayout()
@@ -114,19 +115,21 @@ class PrepareDesk(PagedDesk):
         self._empty.setVisible(not ready)
         self._plan.setVisible(not ready and study is not None)
         self._empty.setText(
-            "Prepare walks you through each mount, from the change-over to “ready to run”. No mount is planned yet."
+            tr("Prepare walks you through each mount, from the change-over to “ready to run”. No mount is planned yet.")
         )
         if self.mount is None or notebook is None or study is None:
             self.done = Prepared({}, {})
             return
         coming = next_mount(study)
-        words = {True: "done"}
+        words = {True: tr("done")}
         options: list[tuple[str, object]] = []
         for m in mounts:
             state = words.get(is_done(m)) or (
-                "ready to run" if m.ready_at else "next" if coming and m.id == coming.id else "to do"
+                tr("ready to run") if m.ready_at else tr("next") if coming and m.id == coming.id else tr("to do")
             )
-            options.append((f"{m.candidate.name}, round {m.round}  ·  {state}", m.id))
+            options.append(
+                (tr("{name}, round {round}  ·  {state}", name=m.candidate.name, round=m.round, state=state), m.id)
+            )
         refill(self.which, options, self.mount.id)
         try:
             self.done = prepared(notebook, self.mount.id)

@@ -12,6 +12,7 @@ from kuffin.app.widgets.padmap import PadMap
 from kuffin.app.widgets.screws import ScrewPicture
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare.pairwords import number as figure
@@ -24,7 +25,7 @@ if TYPE_CHECKING:
     from kuffin.app.desks.prepare.desk import PrepareDesk
 
 _PRINT, _SITS, _PLACE = 5, 6, 6  # columns of the table; and where a kept pad has its place
-_NOT_LOOKED = "not looked"
+_NOT_LOOKED = mark("not looked")
 _PATTERNS = next(f.options for f in kind_of("processor block").fields if f.key == "screw_pattern")
 
 
@@ -36,35 +37,35 @@ class FitPage(PreparePage):
     def __init__(self, desk: PrepareDesk) -> None:
         super().__init__(desk)
         self._drawn: list[tuple[PadFit, Place]] = []
-        self.heading("Screws into the radiator")
+        self.heading(tr("Screws into the radiator"))
         self.boxes: dict[str, NumberLine] = {}
         self.column.addWidget(
             row(
                 *self._numbers(
-                    ("length_mm", "screw"),
-                    ("fan_mm", "fan"),
-                    ("depth_mm", "depth to the core"),
-                    ("washers", "washers"),
-                    ("washer_mm", "each"),
-                    ("grille_mm", "grille"),
+                    ("length_mm", tr("screw")),
+                    ("fan_mm", tr("fan")),
+                    ("depth_mm", tr("depth to the core")),
+                    ("washers", tr("washers")),
+                    ("washer_mm", tr("each")),
+                    ("grille_mm", tr("grille")),
                 )
             )
         )
         self.screws = text()
         self.column.addWidget(self.screws)
-        self.heading("Pads")
+        self.heading(tr("Pads"))
         self.table = WritingTable(
             [
-                "where",
-                "pad, mm",
-                "gap (measured), mm",
-                "squeeze at least, %",
-                "at most, %",
-                "its print shows",
-                "how it sits",
+                tr("where"),
+                tr("pad, mm"),
+                tr("gap (measured), mm"),
+                tr("squeeze at least, %"),
+                tr("at most, %"),
+                tr("its print shows"),
+                tr("how it sits"),
             ],
-            "Pads",
-            lambda _row, column: [*PRINTS, _NOT_LOOKED] if column == _PRINT else None,
+            tr("Pads"),
+            lambda _row, column: [*PRINTS, tr(_NOT_LOOKED)] if column == _PRINT else None,
             stretch=_SITS,
         )
         self.table.written.connect(self._pad_written)
@@ -75,33 +76,39 @@ class FitPage(PreparePage):
         self.map.placed.connect(self._pad_placed)
         self.column.addWidget(self.map)
         self.map_words = text(
-            "From above, the die in the middle: drag each pad to the component that it cools, its lower right corner to its size "
-            "(arrows move, Shift and arrows size, Page up and down choose). Filled: its print shows contact all over; half: in "
-            "part; crossed: none; hatched: nobody looked yet.",
+            tr(
+                "From above, the die in the middle: drag each pad to the component that it cools, its lower right corner to its size "
+                "(arrows move, Shift and arrows size, Page up and down choose). Filled: its print shows contact all over; half: in "
+                "part; crossed: none; hatched: nobody looked yet."
+            ),
             style="muted",
         )
         self.column.addWidget(self.map_words)
-        self.column.addWidget(row(button("Add a pad", self._add_pad), button("Remove it", self._remove_pad)))
+        self.column.addWidget(row(button(tr("Add a pad"), self._add_pad), button(tr("Remove it"), self._remove_pad)))
         self.pads = text()
         self.column.addWidget(self.pads)
-        self.heading("Metals in the loop")
+        self.heading(tr("Metals in the loop"))
         self.metals = text()
         self.column.addWidget(self.metals)
         lower = QHBoxLayout()
         lower.setSpacing(16)
         left, right = QVBoxLayout(), QVBoxLayout()
-        left.addWidget(text("Tightening", style="heading"))
-        self.pattern = choice([(p, p) for p in _PATTERNS], "Screw pattern")
+        left.addWidget(text(tr("Tightening"), style="heading"))
+        self.pattern = choice([(p, p) for p in _PATTERNS], tr("Screw pattern"))
         self.pattern.activated.connect(lambda: self.keep(pattern=self.pattern.currentData()))
-        left.addWidget(row(self.pattern, text("screws, across each time", style="muted", wrap=False)))
+        left.addWidget(row(self.pattern, text(tr("screws, across each time"), style="muted", wrap=False)))
         self.picture = ScrewPicture(desk.theme)
         left.addWidget(self.picture)
         left.addWidget(
-            text("Two turns each, then round again until they stop or the torque is reached.", style="muted")
+            text(tr("Two turns each, then round again until they stop or the torque is reached."), style="muted")
         )
-        right.addWidget(text("Dew point", style="heading"))
+        right.addWidget(text(tr("Dew point"), style="heading"))
         right.addWidget(
-            row(*self._numbers(("air_c", "air"), ("humidity", "humidity"), ("coldest_c", "coldest wet surface")))
+            row(
+                *self._numbers(
+                    ("air_c", tr("air")), ("humidity", tr("humidity")), ("coldest_c", tr("coldest wet surface"))
+                )
+            )
         )
         self.dew = text()
         right.addWidget(self.dew)
@@ -146,9 +153,15 @@ class FitPage(PreparePage):
         metals = metals_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts)
         silent = [name for name, found in metals.items() if not found]
         warnings = metal_warnings(metals)
-        said = " ".join(warnings) if warnings else "No two metals meet that should not." if any(metals.values()) else ""
-        unknown = f" Nothing is known of {', '.join(silent)}." if silent else ""
-        self.metals.setText((said + unknown).strip() or "No part of the loop is known yet.")
+        said = (
+            " ".join(warnings)
+            if warnings
+            else tr("No two metals meet that should not.")
+            if any(metals.values())
+            else ""
+        )
+        unknown = tr(" Nothing is known of {silent}.", silent=", ".join(silent)) if silent else ""
+        self.metals.setText((said + unknown).strip() or tr("No part of the loop is known yet."))
         pattern = kept.get("pattern") or (block.fields.get("screw_pattern") if block is not None else None) or "four"
         refill(self.pattern, [(p, p) for p in _PATTERNS], pattern)
         self.picture.show_pattern(pattern)
@@ -157,7 +170,10 @@ class FitPage(PreparePage):
     def _say_screws(self, v: dict[str, Any]) -> None:
         if v["length_mm"] is None or v["fan_mm"] is None or v["depth_mm"] is None:
             self.screws.setText(
-                "Type the screw's length, the fan's thickness, and the depth from the radiator's flange to its core."
+                tr(
+                    "Type the screw's length, the fan's thickness, and the depth from the radiator's "
+                    "flange to its core."
+                )
             )
             return
         try:
@@ -187,7 +203,7 @@ class FitPage(PreparePage):
         self._draw_pads(self.table.currentRow())
         self.table.fill(
             [
-                [str(p[0]), *("" if x is None else f"{float(x):g}" for x in p[1:5]), _printed(p) or _NOT_LOOKED, s]
+                [str(p[0]), *("" if x is None else f"{float(x):g}" for x in p[1:5]), _printed(p) or tr(_NOT_LOOKED), s]
                 for p, s in zip(kept, states, strict=True)
             ],
             fixed=(_SITS,),
@@ -199,22 +215,26 @@ class FitPage(PreparePage):
 
     def _say_dew(self, v: dict[str, Any]) -> None:
         if v["air_c"] is None or v["humidity"] is None:
-            self.dew.setText("With the air and its humidity, Kuffin says from when on a cold surface sweats.")
+            self.dew.setText(tr("With the air and its humidity, Kuffin says from when on a cold surface sweats."))
             return
         try:
             dew = dew_point_c(v["air_c"], v["humidity"])
         except KuffinError as error:
             self.dew.setText(str(error))
             return
-        said = f"Dew point {figure(dew, 1)} °C."
+        said = tr("Dew point {figure} °C.", figure=figure(dew, 1))
         if v["coldest_c"] is not None:
             room = v["coldest_c"] - dew
             if room < 0:
-                said += f" The coldest surface is {figure(-room, 1)} K below it: it will sweat, and water will run to the board. Do not run it like this."
+                said += tr(
+                    " The coldest surface is {figure} K below it: it will sweat, and water will run to "
+                    "the board. Do not run it like this.",
+                    figure=figure(-room, 1),
+                )
             elif room < 2:
-                said += f" Only {figure(room, 1)} K above it: too close, a draught is enough."
+                said += tr(" Only {figure} K above it: too close, a draught is enough.", figure=figure(room, 1))
             else:
-                said += f" {figure(room, 1)} K of room."
+                said += tr(" {figure} K of room.", figure=figure(room, 1))
         self.dew.setText(said)
 
     # --- pads ------------------------------------------------------------------------------------------------------
@@ -238,12 +258,12 @@ class FitPage(PreparePage):
             written = content.strip()
             if column == _PRINT:
                 kept[at] = _whole(kept[at])
-                kept[at][_PRINT] = "" if written == _NOT_LOOKED else written
+                kept[at][_PRINT] = "" if written == tr(_NOT_LOOKED) else written
             else:
                 blank = column == 2 and not written
                 kept[at][column] = written if column == 0 else None if blank else typed_number(written)
         except ValueError:
-            self.state.trouble.emit(f"“{content}” is no number")
+            self.state.trouble.emit(tr("“{content}” is no number", content=content))
             self.show_now()
             return
         self.keep(pads=kept)
@@ -263,7 +283,7 @@ class FitPage(PreparePage):
         if 0 <= at < len(kept):
             self.keep(pads=kept[:at] + kept[at + 1 :])
         else:
-            self.state.trouble.emit("choose a pad in the table first")
+            self.state.trouble.emit(tr("choose a pad in the table first"))
 
 
 def _whole(pad: list[Any]) -> list[Any]:

@@ -12,6 +12,7 @@ from kuffin.app.widgets.forms import number, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.prepare.fill import loop_volume_ml
 from kuffin.core.prepare.leak import USUAL_LIMIT_KPA, LeakTest, highest_pressure
@@ -32,26 +33,26 @@ class LeakPage(PreparePage):
         super().__init__(desk)
         self.allowed = text(style="warn")
         self.column.addWidget(self.allowed)
-        self.volume = number(1, 20_000, "mL", 0, 10, "Air in the loop")
-        self.step = number(0, 10, "kPa", 2, 0.1, "Smallest step of the gauge")
-        self.limit = number(0.05, 20, "kPa", 2, 0.1, "Loss in 15 minutes that may pass")
+        self.volume = number(1, 20_000, "mL", 0, 10, tr("Air in the loop"))
+        self.step = number(0, 10, "kPa", 2, 0.1, tr("Smallest step of the gauge"))
+        self.limit = number(0.05, 20, "kPa", 2, 0.1, tr("Loss in 15 minutes that may pass"))
         self.volume.valueChanged.connect(lambda v: self.keep(volume_ml=v))
         self.step.valueChanged.connect(lambda v: self.keep(gauge_step_kpa=v))
         self.limit.valueChanged.connect(lambda v: self.keep(limit_kpa=v))
         words = [
             text(w, style="muted", wrap=False)
-            for w in ("air in the loop", "gauge's smallest step", "may lose in 15 min")
+            for w in (tr("air in the loop"), tr("gauge's smallest step"), tr("may lose in 15 min"))
         ]
         self.column.addWidget(row(words[0], self.volume, words[1], self.step, words[2], self.limit))
         self.watched = WatchedTable(
             self,
-            [("pressure over air", "kPa"), ("at the loop", "°C")],
+            [(tr("pressure over air"), "kPa"), (tr("at the loop"), "°C")],
             [("pressure",), ("coolant", "coolant_in", "room", "air_in")],
         )
         self.watched.changed.connect(self._readings)
         self.said = text(style="heading")
         self.column.addWidget(self.said)
-        self.plot = Sketch(desk.theme, "Pressure freed from temperature", 170)
+        self.plot = Sketch(desk.theme, tr("Pressure freed from temperature"), 170)
         self.column.addWidget(self.plot)
         self.column.addWidget(self.watched)
         self.column.addWidget(self.cautions("pressure"))
@@ -67,20 +68,36 @@ class LeakPage(PreparePage):
         most, whose, silent = highest_pressure(
             pressures_of(self.study, self.candidate, self.shelf.bench, self.shelf.parts)
         )
-        says_nothing = f" Nothing is known of {', '.join(silent)}: see the manuals." if silent else ""
+        says_nothing = tr(" Nothing is known of {silent}: see the manuals.", silent=", ".join(silent)) if silent else ""
         if most is None:
             self.allowed.setText(
-                f"What pressure the parts allow is not on the shelf: see their manuals before you pump.{says_nothing}"
+                tr(
+                    "What pressure the parts allow is not on the shelf: see their manuals before you "
+                    "pump.{says_nothing}",
+                    says_nothing=says_nothing,
+                )
             )
         else:
-            self.allowed.setText(f"Never above {most:g} kPa: {whose} allows no more.{says_nothing}")
+            self.allowed.setText(
+                tr(
+                    "Never above {most:g} kPa: {whose} allows no more.{says_nothing}",
+                    most=most,
+                    whose=whose,
+                    says_nothing=says_nothing,
+                )
+            )
         rows = kept.get("readings", [])
         self.watched.show_rows(rows, kept.get("began"))
         too_high = most is not None and any((r[1] or 0) > most for r in rows)
         self._judge({**kept, **self._asked()})
         if too_high and most is not None:
             self.said.setText(
-                f"Let pressure off now: {max(r[1] for r in rows):g} kPa is above the {most:g} kPa that {whose} allows."
+                tr(
+                    "Let pressure off now: {each:g} kPa is above the {most:g} kPa that {whose} allows.",
+                    each=max(r[1] for r in rows),
+                    most=most,
+                    whose=whose,
+                )
             )
 
     def _asked(self) -> dict[str, float]:
@@ -93,7 +110,10 @@ class LeakPage(PreparePage):
         self.plot.setVisible(len(rows) > 1)
         if len(rows) < 2:
             self.said.setText(
-                "Pump up, close the valve, and read the pressure every minute or so; with the temperature, if you can."
+                tr(
+                    "Pump up, close the valve, and read the pressure every minute or so; with the "
+                    "temperature, if you can."
+                )
             )
             return
         try:
@@ -104,15 +124,15 @@ class LeakPage(PreparePage):
         data = rows_of(sheet)
         with_temperature = bool(np.isfinite(data[:, 2]).all())
         self.result = found
-        more = "" if with_temperature else " Without temperatures, a kelvin of change is allowed for."
+        more = "" if with_temperature else tr(" Without temperatures, a kelvin of change is allowed for.")
         self.said.setText(found.sentence + more)
         minutes_ = found.times_s / 60
         series = [
-            Series(xs=list(minutes_), ys=list(data[:, 1]), style="faint", label="as read"),
+            Series(xs=list(minutes_), ys=list(data[:, 1]), style="faint", label=tr("as read")),
             Series(xs=list(minutes_), ys=list(found.corrected_kpa), style="both" if minutes_.size < 60 else "line"),
         ]
-        guides = [Guide(found.needed_s / 60, "hold until here", vertical=True)] if found.needed_s else []
-        self.plot.show_series(series, "min", "kPa over air, freed from temperature", guides, spoken=found.sentence)
+        guides = [Guide(found.needed_s / 60, tr("hold until here"), vertical=True)] if found.needed_s else []
+        self.plot.show_series(series, "min", tr("kPa over air, freed from temperature"), guides, spoken=found.sentence)
 
     def _readings(self, rows: list[list[Any]]) -> None:
         self.keep(readings=rows, began=self.watched.began, **self._asked())
@@ -128,5 +148,8 @@ class LeakPage(PreparePage):
                 self.edit(tick, self.mount.id, "leak", task.text, True)
                 self.state.trouble.emit("")
                 self.desk.said.emit(
-                    f"the leak test passed (under {figure(result.smallest_kpa, 2)} kPa in 15 min); its step is ticked"
+                    tr(
+                        "the leak test passed (under {figure} kPa in 15 min); its step is ticked",
+                        figure=figure(result.smallest_kpa, 2),
+                    )
                 )

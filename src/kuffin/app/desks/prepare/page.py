@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QWidget
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.prepare.cautions import CAUTIONS
 from kuffin.notebook.entities import Candidate, Mount, Study
 from kuffin.notebook.preparationedits import keep_sheet
@@ -60,4 +61,4 @@ class PreparePage(Page):
 
     def cautions(self, *keys: str) -> QWidget:
         """The cautions of this page, in small."""
-        return text("\n".join(CAUTIONS[k] for k in keys), style="small")
+        return text("\n".join(tr(CAUTIONS[k]) for k in keys), style="small")

@@ -15,6 +15,7 @@ from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.logs.table import ToldOfLog
 
@@ -38,16 +39,18 @@ class WatchedTable(QWidget):
             box.refused.connect(page.state.trouble.emit)
             box.returnPressed.connect(self.add_now)
             parts += [text(name, style="muted", wrap=False), box, text(unit, style="muted", wrap=False)]
-        self.table = WritingTable(["minute", *(f"{n}, {u}" for n, u in columns)], "Readings")
+        self.table = WritingTable([tr("minute"), *(f"{n}, {u}" for n, u in columns)], tr("Readings"))
         self.table.written.connect(self._written)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
-        layout.addWidget(row(*parts, button("Read now", self.add_now, "Takes the time by itself; Enter does the same")))
+        layout.addWidget(
+            row(*parts, button(tr("Read now"), self.add_now, tr("Takes the time by itself; Enter does the same")))
+        )
         layout.addWidget(
             row(
-                button("Take a log …", self._ask_log),
-                button("Remove the last", self._remove),
-                button("Clear", self._clear),
+                button(tr("Take a log …"), self._ask_log),
+                button(tr("Remove the last"), self._remove),
+                button(tr("Clear"), self._clear),
             )
         )
         layout.addWidget(self.table)
@@ -76,7 +79,7 @@ class WatchedTable(QWidget):
             self._page.state.trouble.emit(str(error))
             return
         if values[0] is None:
-            self._page.state.trouble.emit(f"type the {self._columns[0][0]} first")
+            self._page.state.trouble.emit(tr("type the {columns} first", columns=self._columns[0][0]))
             self.boxes[0].setFocus()
             return
         self.add(dt.datetime.now(), values)
@@ -97,7 +100,7 @@ class WatchedTable(QWidget):
         try:
             value = typed_number(content) if content.strip() else None
         except ValueError:
-            self._page.state.trouble.emit(f"“{content}” is no number")
+            self._page.state.trouble.emit(tr("“{content}” is no number", content=content))
             self.show_rows(self.rows, self.began)
             return
         if column == 0:
@@ -118,7 +121,7 @@ class WatchedTable(QWidget):
         self.changed.emit([])
 
     def _ask_log(self) -> None:
-        path, _ = QFileDialog.getOpenFileName(self, "Take a log", str(documents()))
+        path, _ = QFileDialog.getOpenFileName(self, tr("Take a log"), str(documents()))
         if path:
             self.take_log(path)
 
@@ -135,7 +138,9 @@ class WatchedTable(QWidget):
                 found = next((c for role in wanted for c in table.channels if c.role == role), None)
                 picked.append(None if found is None else found.values)
             if picked[0] is None:
-                raise KuffinError(f"{table.file} has no channel that looks like {columns[0][0]}")
+                raise KuffinError(
+                    tr("{file} has no channel that looks like {columns}", file=table.file, columns=columns[0][0])
+                )
             times = [float(t) - float(table.times[0]) for t in table.times]
             values = [[None if v is None or v[i] != v[i] else float(v[i]) for v in picked] for i in range(len(times))]
             return [[t, *v] for t, v in zip(times, values, strict=True) if v[0] is not None]
@@ -146,4 +151,4 @@ class WatchedTable(QWidget):
             if done is not None:
                 done()
 
-        asking_on(self, self._page.state, "reading the log", work, take)
+        asking_on(self, self._page.state, tr("reading the log"), work, take)

@@ -13,12 +13,13 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.desks.publish.gathered import Gathered
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.texts import empty, link_button, text
+from kuffin.core.base.language import mark, tr
 from kuffin.notebook import publishedits as edits
 
 if TYPE_CHECKING:
     from kuffin.publish.page.critic import Concern
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Here stands what a critical reader will ask of this study, before it goes out. It needs mounts that can be read."
 )
 _DESKS = {"Plan", "Prepare", "Run", "Inspect", "Compare", "Shelf"}
@@ -77,16 +78,21 @@ class AskedPage(QWidget):
         if not self.isVisible() or study is None:
             return
         if self._gathered.material is None:
-            self._head.setText(self._gathered.problem or ("Working …" if self.state.verdict is not None else _PURPOSE))
+            self._head.setText(
+                self._gathered.problem or (tr("Working …") if self.state.verdict is not None else tr(_PURPOSE))
+            )
             self._inside.hide()
             return
         self.concerns = self._found()
         self._inside.show()
         answers = study.published.get("answers") or {}
         self._head.setText(
-            "Nothing of the usual questions is open."
+            tr("Nothing of the usual questions is open.")
             if not self.concerns
-            else "Each of these is printed in the page with what Kuffin says to it and your own answer, unless it is mended."
+            else tr(
+                "Each of these is printed in the page with what Kuffin says to it and your own "
+                "answer, unless it is mended."
+            )
         )
         empty(self._column)
         self.answers = {}
@@ -94,7 +100,9 @@ class AskedPage(QWidget):
             self._column.addWidget(text(c.asked, style="heading"))
             self._column.addWidget(text(c.said))
             if c.where in _DESKS:
-                there = link_button(f"to {c.where} ›", f"{c.asked} Mend it on {c.where}")
+                there = link_button(
+                    tr("to {where} ›", where=c.where), tr("{asked} Mend it on {where}", asked=c.asked, where=c.where)
+                )
                 there.clicked.connect(partial(self._go, c.where))
                 self._column.addWidget(text(c.mend, style="muted"))
                 self._column.addWidget(there, 0, Qt.AlignmentFlag.AlignLeft)
@@ -102,8 +110,8 @@ class AskedPage(QWidget):
                 self._column.addWidget(text(c.mend, style="muted"))
             if not c.key.startswith("words "):
                 line = QLineEdit(str(answers.get(c.key, "")))
-                line.setPlaceholderText("your own answer, printed before Kuffin's")
-                line.setAccessibleName(f"Your answer to: {c.asked}")
+                line.setPlaceholderText(tr("your own answer, printed before Kuffin's"))
+                line.setAccessibleName(tr("Your answer to: {asked}", asked=c.asked))
                 line.editingFinished.connect(partial(self._answered, c.key, line))
                 self.answers[c.key] = line
                 self._column.addWidget(line)

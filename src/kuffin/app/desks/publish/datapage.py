@@ -12,15 +12,16 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 
 # what, its file's ending, what is on the button, what it is
 _TABLES: Sequence[tuple[str, str, str, str]] = (
-    ("tables", ".xlsx", "Spreadsheet …", "a sheet each for outcomes, readings, pairs and findings"),
-    ("readings", ".csv", "Readings as CSV …", "a row for each mount, under every school"),
-    ("verdicts", ".csv", "Pairs as CSV …", "a row for each pair and school, with its interval"),
-    ("findings", ".csv", "Findings as CSV …", "what was found, and how it was answered"),
-    ("preparation", ".csv", "Preparation as CSV …", "what was ticked, noted and measured before each run"),
-    ("everything", ".json", "Everything as JSON …", "all of it, with the working of each number"),
+    ("tables", ".xlsx", mark("Spreadsheet …"), mark("a sheet each for outcomes, readings, pairs and findings")),
+    ("readings", ".csv", mark("Readings as CSV …"), mark("a row for each mount, under every school")),
+    ("verdicts", ".csv", mark("Pairs as CSV …"), mark("a row for each pair and school, with its interval")),
+    ("findings", ".csv", mark("Findings as CSV …"), mark("what was found, and how it was answered")),
+    ("preparation", ".csv", mark("Preparation as CSV …"), mark("what was ticked, noted and measured before each run")),
+    ("everything", ".json", mark("Everything as JSON …"), mark("all of it, with the working of each number")),
 )
 
 
@@ -38,31 +39,38 @@ class DataPage(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 4, 8, 8)
         column.setSpacing(8)
-        column.addWidget(text("Tables", style="heading"))
+        column.addWidget(text(tr("Tables"), style="heading"))
         self._out = []
         for what, ending, label, said in _TABLES:
-            made = button(label, partial(self.write_wanted.emit, what, ending))
+            made = button(tr(label), partial(self.write_wanted.emit, what, ending))
             self._out.append(made)
-            column.addWidget(row(made, text(said, style="muted", wrap=False)))
-        copy = button("Copy the table, to paste", self.copy_wanted.emit)
+            column.addWidget(row(made, text(tr(said), style="muted", wrap=False)))
+        copy = button(tr("Copy the table, to paste"), self.copy_wanted.emit)
         column.addWidget(
-            row(copy, text("candidates by outcomes, as a table for pages and texts", style="muted", wrap=False))
+            row(copy, text(tr("candidates by outcomes, as a table for pages and texts"), style="muted", wrap=False))
         )
         column.addSpacing(10)
-        column.addWidget(text("Raw data, for another lab to check", style="heading"))
-        send = button("Send a data package …", self.package_wanted.emit)
+        column.addWidget(text(tr("Raw data, for another lab to check"), style="heading"))
+        send = button(tr("Send a data package …"), self.package_wanted.emit)
         column.addWidget(
-            row(send, text("all runs, units, roles, bench, protocol: the same verdict", style="muted", wrap=False))
+            row(send, text(tr("all runs, units, roles, bench, protocol: the same verdict"), style="muted", wrap=False))
         )
         column.addWidget(
             text(
-                "Notes, prices paid, labels of samples, paths of logs, photos, own marks and own words stay here unless you send them along. Reasons why mounts were left out or kept go with it, as do the instruments' own troubles.",
+                tr(
+                    "Notes, prices paid, labels of samples, paths of logs, photos, own marks and own "
+                    "words stay here unless you send them along. Reasons why mounts were left out or "
+                    "kept go with it, as do the instruments' own troubles."
+                ),
                 style="small",
             )
         )
-        take = button("Take in a data package …", self.take_wanted.emit)
+        take = button(tr("Take in a data package …"), self.take_wanted.emit)
         column.addWidget(
-            row(take, text("another lab's study beside yours, linked on Compare · Across", style="muted", wrap=False))
+            row(
+                take,
+                text(tr("another lab's study beside yours, linked on Compare · Across"), style="muted", wrap=False),
+            )
         )
         column.addStretch()
         self._out += [copy, send]

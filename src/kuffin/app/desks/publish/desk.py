@@ -15,6 +15,7 @@ from kuffin.app.desks.publish.picturespage import PicturesPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.core.base.language import tr
 
 
 @guarded
@@ -45,10 +46,10 @@ class PublishDesk(PagedDesk):
             own.connect(signal)
         self.add_pages(
             [
-                ("page", "The page", self.page_page),
-                ("asked", "What will be asked", self.asked),
-                ("pictures", "Pictures and video", self.pictures),
-                ("data", "Tables and raw data", self.data),
+                ("page", tr("The page"), self.page_page),
+                ("asked", tr("What will be asked"), self.asked),
+                ("pictures", tr("Pictures and video"), self.pictures),
+                ("data", tr("Tables and raw data"), self.data),
             ]
         )
         state.verdict_changed.connect(self._changed)

@@ -8,6 +8,7 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
 from kuffin.verdict.study import StudyVerdict
 
 if TYPE_CHECKING:
@@ -56,4 +57,4 @@ class Gathered(QObject):
                 self.problem, self._job = sentence, None
                 self.changed.emit()
 
-        self._job = self._state.jobs.start("gathering what is published", work, done, failed)
+        self._job = self._state.jobs.start(tr("gathering what is published"), work, done, failed)

@@ -31,13 +31,14 @@ from kuffin.app.desks.publish.preview import WAYS, Preview
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, row
 from kuffin.app.widgets.texts import no_keys, plain_tip, text
+from kuffin.core.base.language import counted, mark, tr
 from kuffin.notebook import publishedits as edits
 
 if TYPE_CHECKING:
     from kuffin.publish.page.layout import PageLayout
     from kuffin.publish.page.sections import Section
 
-_PURPOSE = "The page tells a reader what was found. It needs a study with mounts that can be read."
+_PURPOSE = mark("The page tells a reader what was found. It needs a study with mounts that can be read.")
 _KEY = Qt.ItemDataRole.UserRole
 
 
@@ -51,7 +52,7 @@ class PagePage(QWidget):
         self._layout: PageLayout | None = None
         self._kept = ("", "")  # the section whose words are shown, and those that are kept of it
         self.sections = QListWidget()
-        self.sections.setAccessibleName("Sections of the page")
+        self.sections.setAccessibleName(tr("Sections of the page"))
         self.sections.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.sections.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         self.sections.itemChanged.connect(self._switched)
@@ -62,24 +63,24 @@ class PagePage(QWidget):
             short.setContext(Qt.ShortcutContext.WidgetShortcut)
             short.activated.connect(lambda by=by: self.move_section(by))
         self.title = QLineEdit()
-        self.title.setAccessibleName("Title of the section")
+        self.title.setAccessibleName(tr("Title of the section"))
         self.title.editingFinished.connect(self._entitled)
         self.words = QPlainTextEdit()
-        self.words.setAccessibleName("Your own words in this section")
-        self.words.setPlaceholderText("Your own words. A number from “Insert” goes on with the study.")
+        self.words.setAccessibleName(tr("Your own words in this section"))
+        self.words.setPlaceholderText(tr("Your own words. A number from “Insert” goes on with the study."))
         self.words.setTabChangesFocus(True)
         self._later = QTimer(self)
         self._later.setSingleShot(True)
         self._later.setInterval(1200)
         self._later.timeout.connect(self.keep_words)
         self.words.textChanged.connect(self._typing)
-        self.insert = QPushButton("Insert")
+        self.insert = QPushButton(tr("Insert"))
         self.insert.setMenu(QMenu(self.insert))
         self.insert.menu().aboutToShow.connect(self._offer_fields)
         self.doubts = text(style="warn")
-        self.way = choice([(label, key) for key, label in WAYS], "How the page is looked at")
+        self.way = choice([(tr(label), key) for key, label in WAYS], tr("How the page is looked at"))
         self.way.activated.connect(lambda: self._set_page())
-        self.theme = choice([("Light", "light"), ("Dark", "dark")], "Light or dark")
+        self.theme = choice([(tr("Light"), "light"), (tr("Dark"), "dark")], tr("Light or dark"))
         self.theme.activated.connect(lambda: self._set_page())
         self.preview = Preview(state.jobs)
         self._said = text(style="small", wrap=False)
@@ -89,7 +90,7 @@ class PagePage(QWidget):
         column = QVBoxLayout(left)
         column.setContentsMargins(0, 0, 10, 0)
         column.setSpacing(6)
-        column.addWidget(text("Sections: tick, drag or Alt+Up and Alt+Down", style="small"))
+        column.addWidget(text(tr("Sections: tick, drag or Alt+Up and Alt+Down"), style="small"))
         column.addWidget(self.sections, 3)
         column.addWidget(self.title)
         column.addWidget(self.words, 2)
@@ -105,7 +106,7 @@ class PagePage(QWidget):
                 self.theme,
                 self._said,
                 None,
-                button("Write it …", self.ask_folder, "Page, PDF, figures and tables into a folder"),
+                button(tr("Write it …"), self.ask_folder, tr("Page, PDF, figures and tables into a folder")),
             )
         )
         page.addWidget(self.preview, 1)
@@ -130,7 +131,9 @@ class PagePage(QWidget):
         self._left.setEnabled(m is not None and study is not None)
         if m is None or study is None:
             self._layout = None
-            self.preview.say(self._gathered.problem or ("Working …" if self.state.verdict is not None else _PURPOSE))
+            self.preview.say(
+                self._gathered.problem or (tr("Working …") if self.state.verdict is not None else tr(_PURPOSE))
+            )
             return
         from kuffin.publish.page.layout import PageLayout
 
@@ -150,7 +153,7 @@ class PagePage(QWidget):
             item.setFlags(item.flags() & ~Qt.ItemFlag.ItemIsDropEnabled)
             item.setCheckState(Qt.CheckState.Checked if layout.on(section) else Qt.CheckState.Unchecked)
             if section.private:
-                item.setToolTip(plain_tip(f"Off unless you ask for it: {section.private}."))
+                item.setToolTip(plain_tip(tr("Off unless you ask for it: {private}.", private=section.private)))
             self.sections.addItem(item)
             if section.key == chosen:
                 self.sections.setCurrentItem(item)
@@ -197,12 +200,12 @@ class PagePage(QWidget):
     def _set_page(self) -> None:
         m, layout = self._gathered.material, self._layout
         if m is not None and layout is not None:
-            self._said.setText("setting it …")
+            self._said.setText(tr("setting it …"))
             self.preview.show_page(m, layout, str(self.theme.currentData()), str(self.way.currentData()))
 
     def _sheets(self) -> str:
         n = len(self.preview.images)
-        return f"{n} sheet{'' if n == 1 else 's'}"
+        return counted(n, "{n} sheet", "{n} sheets")
 
     # --- editing ---------------------------------------------------------------------------------------------------
 
@@ -266,7 +269,7 @@ class PagePage(QWidget):
         for name, said in list(fields_of(m.verdict).items())[:200]:
             into = menu
             if ", " in name:
-                pairs = pairs or menu.addMenu("One against another")
+                pairs = pairs or menu.addMenu(tr("One against another"))
                 into = pairs
             into.addAction(
                 no_keys(f"{name}:  {said if len(said) < 60 else said[:57] + '…'}"), partial(self.insert_field, name)
@@ -284,7 +287,7 @@ class PagePage(QWidget):
         notebook = self.state.notebook
         if notebook is None or self._gathered.material is None:
             return
-        folder = QFileDialog.getExistingDirectory(self, "A folder for page, figures and tables", str(documents()))
+        folder = QFileDialog.getExistingDirectory(self, tr("A folder for page, figures and tables"), str(documents()))
         if folder:
             self.write(Path(folder))
 
@@ -305,9 +308,9 @@ class PagePage(QWidget):
             return count
 
         self.state.jobs.start(
-            f"writing {folder.name}",
+            tr("writing {name}", name=folder.name),
             work,
-            lambda n: self.state.wrote.emit(folder, f"{n} files", "begin with page.html"),
+            lambda n: self.state.wrote.emit(folder, tr("{n} files", n=n), tr("begin with page.html")),
             self.state.trouble.emit,
         )
 

@@ -28,12 +28,13 @@ from kuffin.app.desks.publish.gathered import Gathered
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, flowing, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.publish.figures.drawing import FORMS, GROUNDS, LINES, SIZES
 
 if TYPE_CHECKING:
     from kuffin.publish.figures.drawing import Drawing, Ground, Size
 
-_PURPOSE = "Pictures for a page, a slide or a video. They need a study with mounts that can be read."
+_PURPOSE = mark("Pictures for a page, a slide or a video. They need a study with mounts that can be read.")
 _KEY = Qt.ItemDataRole.UserRole
 
 
@@ -49,16 +50,18 @@ class PicturesPage(QWidget):
         self._job: Job | None = None
         self._image = QImage()
         self.list = QListWidget()
-        self.list.setAccessibleName("Pictures")
+        self.list.setAccessibleName(tr("Pictures"))
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda: self._show())
         self.runs = button(
-            "Add the runs' traces", self.read_runs, "Reads every run; each mount's traces and staircase join the list"
+            tr("Add the runs' traces"),
+            self.read_runs,
+            tr("Reads every run; each mount's traces and staircase join the list"),
         )
-        self.size_ = choice([(s.label, key) for key, s in SIZES.items()], "Size")
-        self.ground = choice([(g.label, key) for key, g in GROUNDS.items()], "Ground")
-        self.lines = choice([(f"{n} lines", n) for n in LINES], "Lines of the frames")
+        self.size_ = choice([(s.label, key) for key, s in SIZES.items()], tr("Size"))
+        self.ground = choice([(tr(g.label), key) for key, g in GROUNDS.items()], tr("Ground"))
+        self.lines = choice([(tr("{n} lines", n=n), n) for n in LINES], tr("Lines of the frames"))
         for box in (self.size_, self.ground):
             box.activated.connect(lambda: self._show())
         self.forms = {f: QCheckBox(f.upper()) for f in FORMS}
@@ -79,18 +82,18 @@ class PicturesPage(QWidget):
                 self.size_,
                 self.ground,
                 *self.forms.values(),
-                button("Copy", self.copy, "Ctrl+C: the picture, to paste"),
+                button(tr("Copy"), self.copy, "Ctrl+C: the picture, to paste"),
             )
         )
         right.addWidget(
             flowing(
-                button("Write chosen …", lambda: self._ask(self.write_chosen)),
-                button("Write all …", lambda: self._ask(self.write_all)),
+                button(tr("Write chosen …"), lambda: self._ask(self.write_chosen)),
+                button(tr("Write all …"), lambda: self._ask(self.write_all)),
                 row(
                     button(
-                        "Frames for a video …",
+                        tr("Frames for a video …"),
                         lambda: self._ask(self.write_frames),
-                        "The chosen pictures built up step by step, with a sheet of cues",
+                        tr("The chosen pictures built up step by step, with a sheet of cues"),
                     ),
                     self.lines,
                 ),
@@ -130,7 +133,9 @@ class PicturesPage(QWidget):
         if m is None:
             self.drawings = {}
             self.list.clear()
-            self.said.setText(self._gathered.problem or ("Working …" if self.state.verdict is not None else _PURPOSE))
+            self.said.setText(
+                self._gathered.problem or (tr("Working …") if self.state.verdict is not None else tr(_PURPOSE))
+            )
             self.said.show()
             self._clear()
             return
@@ -143,7 +148,7 @@ class PicturesPage(QWidget):
         self.list.blockSignals(True)
         self.list.clear()
         for key, d in drawings.items():
-            item = QListWidgetItem("Card with the verdict" if key == "card" else d.title)
+            item = QListWidgetItem(tr("Card with the verdict") if key == "card" else d.title)
             item.setData(_KEY, key)
             self.list.addItem(item)
             if key == chosen:
@@ -172,7 +177,7 @@ class PicturesPage(QWidget):
         if d is None:
             self._clear()
             return
-        self.alt.setText(f"In words: {d.alt}")
+        self.alt.setText(tr("In words: {alt}", alt=d.alt))
         self.picture.setAccessibleName(d.title)
         self.picture.setAccessibleDescription(d.alt)
         size, ground = self._how()
@@ -189,7 +194,7 @@ class PicturesPage(QWidget):
             self._image = QImage.fromData(png)
             self._fit()
 
-        self._job = self.state.jobs.start("drawing a picture", work, done, self.state.trouble.emit)
+        self._job = self.state.jobs.start(tr("drawing a picture"), work, done, self.state.trouble.emit)
 
     def _clear(self) -> None:
         self._image = QImage()
@@ -227,7 +232,7 @@ class PicturesPage(QWidget):
                 self.runs.setEnabled(False)
                 self._list({**self.drawings, **self._runs})
 
-        self.state.jobs.start("reading the runs", work, done, self.state.trouble.emit)
+        self.state.jobs.start(tr("reading the runs"), work, done, self.state.trouble.emit)
 
     def copy(self) -> None:
         """Put the shown picture on the clipboard, as pixels, with its words."""
@@ -238,7 +243,7 @@ class PicturesPage(QWidget):
         data.setImageData(self._image)
         data.setText(d.alt)
         QApplication.clipboard().setMimeData(data)
-        self.state.said.emit("the picture is copied, with its words as text")
+        self.state.said.emit(tr("the picture is copied, with its words as text"))
 
     def event(self, event: QEvent) -> bool:
         """Ctrl+C is this page's own, and not the window's."""
@@ -253,7 +258,7 @@ class PicturesPage(QWidget):
             super().keyPressEvent(event)
 
     def _ask(self, act: Callable[[Path], None]) -> None:
-        folder = QFileDialog.getExistingDirectory(self, "A folder for the pictures", str(documents()))
+        folder = QFileDialog.getExistingDirectory(self, tr("A folder for the pictures"), str(documents()))
         if folder:
             act(Path(folder))
 
@@ -268,7 +273,7 @@ class PicturesPage(QWidget):
     def _write(self, folder: Path, drawings: list[Drawing]) -> None:
         forms = tuple(f for f, box in self.forms.items() if box.isChecked())
         if not forms or not drawings:
-            self.state.trouble.emit("choose a picture, and at least one of SVG, PNG and PDF")
+            self.state.trouble.emit(tr("choose a picture, and at least one of SVG, PNG and PDF"))
             return
         size, ground = self._how()
 
@@ -284,9 +289,9 @@ class PicturesPage(QWidget):
             return count
 
         self.state.jobs.start(
-            f"writing pictures into {folder.name}",
+            tr("writing pictures into {name}", name=folder.name),
             work,
-            lambda n: self.state.wrote.emit(folder, f"{n} pictures", ""),
+            lambda n: self.state.wrote.emit(folder, tr("{n} pictures", n=n), ""),
             self.state.trouble.emit,
         )
 
@@ -294,7 +299,7 @@ class PicturesPage(QWidget):
         """Write the chosen pictures built up step by step, on their ground, with a sheet of cues."""
         m, drawings = self._gathered.material, self.chosen()
         if m is None or not drawings:
-            self.state.trouble.emit("choose a picture first")
+            self.state.trouble.emit(tr("choose a picture first"))
             return
         _, ground = self._how()
         lines = int(self.lines.currentData())
@@ -316,8 +321,8 @@ class PicturesPage(QWidget):
             return count
 
         self.state.jobs.start(
-            f"writing frames into {folder.name}",
+            tr("writing frames into {name}", name=folder.name),
             work,
-            lambda n: self.state.wrote.emit(folder, f"{n} frames and cues.txt", ""),
+            lambda n: self.state.wrote.emit(folder, tr("{n} frames and cues.txt", n=n), ""),
             self.state.trouble.emit,
         )

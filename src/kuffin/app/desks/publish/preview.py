@@ -12,17 +12,19 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Job, Jobs, Task
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.language import mark, tr
 
 if TYPE_CHECKING:
     from kuffin.publish.page.layout import PageLayout
     from kuffin.publish.page.material import Material
 
 # how it is looked at: label, and the rules that make a sheet of it
-WAYS = (("paper", "On paper"), ("screen", "On a screen"), ("phone", "On a phone"))
+WAYS = (("paper", mark("On paper")), ("screen", mark("On a screen")), ("phone", mark("On a phone")))
 _SHEETS = {
     "paper": "",
     "screen": "@page { size: 1000px 1400px; margin: 0; }",
-    "phone": "@page { size: 400px 800px; margin: 0; } nav ol { columns: 1; } figure svg { min-width: 34rem; } table { min-width: 30rem; }",
+    "phone": "@page { size: 400px 800px; margin: 0; } nav ol { columns: 1; } figure svg { "
+    "min-width: 34rem; } table { min-width: 30rem; }",
 }
 
 
@@ -69,7 +71,7 @@ class Preview(QScrollArea):
         self._column.setSpacing(10)
         self.setWidget(self._inside)
         self.setWidgetResizable(True)
-        self.setAccessibleName("The page as it will be")
+        self.setAccessibleName(tr("The page as it will be"))
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
 
     def sizeHint(self) -> QSize:
@@ -105,7 +107,7 @@ class Preview(QScrollArea):
             self.say(sentence)
             self.failed.emit(sentence)
 
-        self._job = self._jobs.start("setting the page", work, done, failed)
+        self._job = self._jobs.start(tr("setting the page"), work, done, failed)
 
     @property
     def busy(self) -> bool:
@@ -130,7 +132,7 @@ class Preview(QScrollArea):
         empty(self._column)
         self._sheets = []
         for i, image in enumerate(images, 1):
-            sheet = PaperSheet(image, f"Sheet {i} of {len(images)}")
+            sheet = PaperSheet(image, tr("Sheet {i} of {images}", i=i, images=len(images)))
             self._column.addWidget(sheet, 0, Qt.AlignmentFlag.AlignHCenter)
             self._sheets.append(sheet)
         self._column.addStretch()

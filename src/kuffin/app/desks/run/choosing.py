@@ -9,6 +9,7 @@ from kuffin.app.base.settings import Settings, demo_cache
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.demo.practising import Practice
 from kuffin.instruments.setup import load_setup
 from kuffin.notebook.entities import Candidate, Mount
@@ -74,11 +75,19 @@ class Choosing:
             return []
         planned = [m for m in order_of(study) if not m.live_runs and m.open_run is None]
         listed: list[tuple[str, object]] = [
-            (f"{m.candidate.name}, round {m.round}" + (" · ready to run" if m.ready_at else ""), m.id) for m in planned
+            (
+                tr("{name}, round {round}", name=m.candidate.name, round=m.round)
+                + (tr(" · ready to run") if m.ready_at else ""),
+                m.id,
+            )
+            for m in planned
         ]
         now = dt.datetime.now()
-        listed += [(f"{d.label} · recheck, {due_words(d, now)}", d.mount.id) for d in due_rechecks(study)]
-        listed += [(f"{c.name}, another mount", f"new {c.id}") for c in study.live_candidates]
+        listed += [
+            (tr("{label} · recheck, {due}", label=d.label, due=due_words(d, now)), d.mount.id)
+            for d in due_rechecks(study)
+        ]
+        listed += [(tr("{name}, another mount", name=c.name), tr("new {id}", id=c.id)) for c in study.live_candidates]
         known = [key for _, key in listed]
         coming = next_mount(study)
         if self.chosen not in known:
@@ -88,22 +97,32 @@ class Choosing:
     def benches(self) -> list[tuple[str, object]]:
         """The benches there are."""
         listed: list[tuple[str, object]] = [
-            (f"the simulated bench, {s}× life" if s != 1 else "the simulated bench", f"simulated {s}") for s in SPEEDS
+            (
+                tr("the simulated bench, {s}× life", s=s) if s != 1 else tr("the simulated bench"),
+                tr("simulated {s}", s=s),
+            )
+            for s in SPEEDS
         ]
-        return [*listed, ("this computer's instruments", THIS)]
+        return [*listed, (tr("this computer's instruments"), THIS)]
 
     def bench_words(self) -> tuple[str, bool]:
         """What the bench is, and whether one can record from it."""
         if self.practice is not None:
             return (
-                "Practice: one fault is hidden in this run. Watch it, decide what you would do, and say afterwards what was wrong.",
+                tr(
+                    "Practice: one fault is hidden in this run. Watch it, decide what you would do, and "
+                    "say afterwards what was wrong."
+                ),
                 True,
             )
         if self.bench == THIS:
             return set_up_words(self._shelf.steps, self._settings.bench_path)
-        words = "A made-up machine with its loop, to learn on: what it records is no measurement, and says so in the run's source."
+        words = tr(
+            "A made-up machine with its loop, to learn on: what it records is no measurement, "
+            "and says so in the run's source."
+        )
         if not self.made_up:
-            words += " In a study of your own, leave such a run out afterwards: it would count as evidence."
+            words += tr(" In a study of your own, leave such a run out afterwards: it would count as evidence.")
         return words, True
 
     def roles(self) -> set[str | None]:
@@ -130,8 +149,12 @@ class Choosing:
         candidate, mount = self.what()
         if candidate is None:
             return ""
-        again = ", recheck" if mount is not None and mount.live_runs else ""
-        return f"{candidate.name}, round {mount.round}{again}" if mount else f"{candidate.name}, another mount"
+        again = tr(", recheck") if mount is not None and mount.live_runs else ""
+        return (
+            tr("{name}, round {round}{again}", name=candidate.name, round=mount.round, again=again)
+            if mount
+            else tr("{name}, another mount", name=candidate.name)
+        )
 
     def open_bench(self, candidate: Candidate, mount: Mount | None) -> OpenBench:
         """Open the bench that is chosen.

@@ -21,6 +21,7 @@ from kuffin.app.state.running import Running
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import DEFAULT_TAU_S, asked_for
 from kuffin.demo.practising import Practice
@@ -136,7 +137,7 @@ class RunDesk(QWidget):
         c = self.choosing
         said, able = c.bench_words()
         self.ready.show_choice(c.mounts(), c.chosen, c.benches(), c.bench, said, able and c.chosen is not None)
-        self.ready.title.setText(c.title() or "No candidate yet: give the study some, on the Plan desk")
+        self.ready.title.setText(c.title() or tr("No candidate yet: give the study some, on the Plan desk"))
         takes = self.shelf.durations()
         limits = Limits.from_plain(self.shelf.protocol.limits if self.shelf.protocol is not None else None)
         tau_s = takes.tau_s if takes else DEFAULT_TAU_S
@@ -149,7 +150,7 @@ class RunDesk(QWidget):
         """Start the run that is chosen."""
         candidate, mount = self.choosing.what()
         if candidate is None:
-            self.state.trouble.emit("there is no mount to run; plan some, or give the study candidates")
+            self.state.trouble.emit(tr("there is no mount to run; plan some, or give the study candidates"))
             return
         self._begin(candidate, mount, None)
 
@@ -200,7 +201,7 @@ class RunDesk(QWidget):
     def ask_on(self) -> None:
         """Ask for the next number that belongs to a step, where nothing else is being typed."""
         if not self.page.asking and self._asked:
-            self.page.ask("value", f"{self._asked[0]} of this step:", take_keys=False)
+            self.page.ask("value", tr("{asked} of this step:", asked=self._asked[0]), take_keys=False)
 
     def _call(self, now: Now) -> None:
         for kind, sentence, key in stagewords.calls(now):
@@ -211,7 +212,7 @@ class RunDesk(QWidget):
     def _ended(self, run_id: int, over: str) -> None:
         if run_id == 0:
             self.shown = None
-            self.said.emit(f"nothing was recorded: {over}")
+            self.said.emit(tr("nothing was recorded: {over}", over=over))
         self.renew()
 
     def _space(self) -> None:
@@ -262,7 +263,7 @@ class RunDesk(QWidget):
             return
         if what == "mark":
             self._marked_s = live.recorder.elapsed_s
-            self.page.ask("mark", "Marked. A word, if you like (Enter; Esc for none):")
+            self.page.ask("mark", tr("Marked. A word, if you like (Enter; Esc for none):"))
         elif what == "type":
             self._ask_reading(live)
         elif what == "hold":
@@ -300,7 +301,7 @@ class RunDesk(QWidget):
             if written:
                 live.skip(written)
             else:
-                self.said.emit("a step is skipped only with a reason")
+                self.said.emit(tr("a step is skipped only with a reason"))
         elif what == "comment" and written and self.shown is not None and self.shown[0].run_id and self.state.notebook:
             self.state.attempt(comment_on, self.state.notebook, self.shown[0].run_id, written)
         elif what == "mark" and live is not None:
@@ -313,7 +314,7 @@ class RunDesk(QWidget):
     def _keep_reading(self, live: LiveRun, written: str) -> None:
         value = stagewords.as_number(written)
         if value is None:
-            self.said.emit(f"“{written}” is no number; nothing was kept")
+            self.said.emit(tr("“{written}” is no number; nothing was kept", written=written))
             return
         live.bench.type_reading(self._reading, value)
         live.mark(f"{self._reading} typed: {written}", kind="mark")
@@ -322,7 +323,7 @@ class RunDesk(QWidget):
         ((name, unit),) = asked_for(asked)
         value = stagewords.as_number(written)
         if value is None and written:
-            self.said.emit(f"“{written}” is no number; {name} is asked for again")
+            self.said.emit(tr("“{written}” is no number; {name} is asked for again", written=written, name=name))
             self.ask_on()
             return
         self._asked.pop(0)
@@ -385,7 +386,7 @@ class RunDesk(QWidget):
         if live is None or notebook is None:
             return
         if self.running.mount_id is None:
-            self.said.emit("this mount is only made when its run ends; drop the photo on Prepare then")
+            self.said.emit(tr("this mount is only made when its run ends; drop the photo on Prepare then"))
             return
 
         def mark(added: Added) -> None:

@@ -13,6 +13,7 @@ from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.texts import Opener, Text, text
+from kuffin.core.base.language import tr
 from kuffin.core.base.units import canonical_unit
 from kuffin.core.bench.leading import BY_HAND, MEASURING
 from kuffin.core.bench.roles import FURTHER_PARTS, ROLES, spoken
@@ -88,23 +89,29 @@ class LivePage(QWidget):
         self.big.setMinimumHeight(56)
         self.doing = stagewords.BigButton("", "")
         self.big.clicked.connect(lambda: self.pressed.emit(self.doing.key))
-        self.marker = button("Mark (M)", lambda: self.small.emit("mark"), "Mark this moment; a word may follow")
-        self.holder = button("Hold", lambda: self.small.emit("hold"), "Stay in this phase until you let it go on")
-        self.repeater = button("Repeat the step", lambda: self.small.emit("repeat"))
-        self.skipper = button("Skip …", lambda: self.ask("skip", "Why skip to the next phase?"))
+        self.marker = button(
+            tr("Mark (M)"), lambda: self.small.emit(tr("mark")), tr("Mark this moment; a word may follow")
+        )
+        self.holder = button(
+            tr("Hold"), lambda: self.small.emit(tr("hold")), tr("Stay in this phase until you let it go on")
+        )
+        self.repeater = button(tr("Repeat the step"), lambda: self.small.emit(tr("repeat")))
+        self.skipper = button(tr("Skip …"), lambda: self.ask("skip", tr("Why skip to the next phase?")))
         self.stopper = button(
-            "Stop the run",
-            lambda: self.ask("stop", "Stop the run? Enter stops it; Esc lets it go on. What was recorded is kept:"),
-            "Ends it here; what was recorded is kept, and it can go on later",
+            tr("Stop the run"),
+            lambda: self.ask("stop", tr("Stop the run? Enter stops it; Esc lets it go on. What was recorded is kept:")),
+            tr("Ends it here; what was recorded is kept, and it can go on later"),
         )
-        self.type_reading = button("Type a reading", lambda: self.small.emit("type"), "A value read off by hand")
-        self.commenter = button("Comment …", lambda: self.ask("comment", "A comment on this run:"))
+        self.type_reading = button(
+            tr("Type a reading"), lambda: self.small.emit(tr("type")), tr("A value read off by hand")
+        )
+        self.commenter = button(tr("Comment …"), lambda: self.ask("comment", tr("A comment on this run:")))
         self.goer = button(
-            "Go on with it",
-            lambda: self.small.emit("go on run"),
-            "The same run goes on, with a gap for the time between",
+            tr("Go on with it"),
+            lambda: self.small.emit(tr("go on run")),
+            tr("The same run goes on, with a gap for the time between"),
         )
-        self.carrier = button("Carry on", lambda: self.small.emit("carry on"))
+        self.carrier = button(tr("Carry on"), lambda: self.small.emit(tr("carry on")))
         self.question = text(wrap=False)
         self.answer = QLineEdit()
         self.answer.returnPressed.connect(self._answered)
@@ -189,14 +196,14 @@ class LivePage(QWidget):
         self.commenter.setVisible(bool(now.over))
         self.goer.setVisible(now.over.startswith(BY_HAND))
         self.carrier.setVisible(self.doing.key == "remount")
-        self.holder.setText("Hold" if now.stage is None or not now.stage.held else "Held")
+        self.holder.setText(tr("Hold") if now.stage is None or not now.stage.held else tr("Held"))
         seen = now.seen
         s, roles = seen.recent, seen.recent_by_role
         if s is None:
             return
-        others = [(spoken(r), roles[r]) for r in FURTHER_PARTS if r in roles]
+        others = [(tr(spoken(r)), roles[r]) for r in FURTHER_PARTS if r in roles]
         self.staircase.show_steps(*stairs(s, others[:1], seen.device, seen.others))
-        extra = [(spoken(r), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
+        extra = [(tr(spoken(r)), canonical_unit(ROLES[r].quantity), roles[r]) for r in _BESIDE if r in roles]
         on = None if now.over else now.load_on
         shown = figures(s, extra, on, seen.device, seen.others, _asked(live))[: _FIGURES - (not self.band.isHidden())]
         for place, figure in zip(self.figures, shown, strict=False):
@@ -220,7 +227,7 @@ class LivePage(QWidget):
             self.traces.show_trace(
                 whole.times,
                 response - base,
-                f"{spoken(part)} over {spoken(over)}, K, by minutes",
+                tr("{part} over {other}, K, by minutes", part=tr(spoken(part)), other=tr(spoken(over))),
                 now.forecast.settling,
                 window,
             )

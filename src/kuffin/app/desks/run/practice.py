@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QRadioButt
 from kuffin.app.look.theme import figures_font
 from kuffin.app.widgets.forms import WritingTable, button
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.demo.faults import FAULTS, HiddenFault
 from kuffin.verdict.againstsiblings import Compared
@@ -24,7 +25,7 @@ class PracticePage(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self._fault: HiddenFault | None = None
-        self.title = text("What was wrong with this run?")
+        self.title = text(tr("What was wrong with this run?"))
         self.title.setFont(figures_font(self.font().pointSizeF() * 1.9, bold=True))
         self.choices = QButtonGroup(self)
         side = QVBoxLayout()
@@ -34,12 +35,12 @@ class PracticePage(QWidget):
             self.choices.addButton(box, i)
             side.addWidget(box)
         self.table = WritingTable(
-            ["", "idle", "others", "2 to 5 min", "others", "at the end", "others"],
-            "This run and the sound ones",
+            ["", tr("idle"), tr("others"), tr("2 to 5 min"), tr("others"), tr("at the end"), tr("others")],
+            tr("This run and the sound ones"),
             stretch=0,
         )
         self.table.setFocusPolicy(Qt.FocusPolicy.NoFocus)
-        self.tell = QPushButton("Tell me")
+        self.tell = QPushButton(tr("Tell me"))
         self.tell.setObjectName("next")
         self.tell.clicked.connect(self._tell)
         self.choices.idClicked.connect(lambda _i: self.tell.setEnabled(True))
@@ -48,15 +49,16 @@ class PracticePage(QWidget):
         self._after = QWidget()
         after = QHBoxLayout(self._after)
         after.setContentsMargins(0, 0, 0, 0)
-        after.addWidget(button("Practise another one", self.again.emit))
-        after.addWidget(button("Look at the run", self.look.emit))
+        after.addWidget(button(tr("Practise another one"), self.again.emit))
+        after.addWidget(button(tr("Look at the run"), self.look.emit))
         after.addStretch(1)
         column = QVBoxLayout(self)
         column.setSpacing(10)
         column.addWidget(self.title)
         column.addWidget(
             text(
-                "This run, and in the columns beside it the mean of the sound mounts with their scatter.", style="muted"
+                tr("This run, and in the columns beside it the mean of the sound mounts with their scatter."),
+                style="muted",
             )
         )
         middle = QHBoxLayout()
@@ -100,7 +102,9 @@ class PracticePage(QWidget):
         if fault is None:
             return
         right = said.key == fault.key
-        verdict = "That is it." if right else f"Not {said.name}: it was {fault.name}."
+        verdict = (
+            tr("That is it.") if right else tr("Not {guessed}: it was {fault}.", guessed=said.name, fault=fault.name)
+        )
         self.answer.setText(f"{verdict} {fault.told} {fault.seen_by}")
         self.tell.setEnabled(False)
         self._after.show()

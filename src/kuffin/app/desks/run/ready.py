@@ -11,6 +11,7 @@ from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.texts import empty, text
+from kuffin.core.base.language import tr
 from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits, watchable
 from kuffin.core.bench.protocol import Step, run_minutes
 from kuffin.core.prepare.cautions import CAUTIONS
@@ -30,15 +31,15 @@ class ReadyPage(QWidget):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self.title = text(wrap=True)
-        self.which = choice([], "The mount that is run")
-        self.bench = choice([], "The bench it is recorded from")
+        self.which = choice([], tr("The mount that is run"))
+        self.bench = choice([], tr("The bench it is recorded from"))
         self.which.activated.connect(lambda _i: self.chosen.emit())
         self.bench.activated.connect(lambda _i: self.chosen.emit())
         self.line = StageLine(theme)
         self.plan = text()
         self.bench_words = text(style="muted")
         self.limits = text()
-        self.start = QPushButton("Start the run")
+        self.start = QPushButton(tr("Start the run"))
         self.start.setObjectName("big")
         self.start.setMinimumHeight(64)
         self.start.clicked.connect(self.start_wanted)
@@ -48,7 +49,9 @@ class ReadyPage(QWidget):
         column.setSpacing(10)
         column.addWidget(self.title)
         column.addLayout(self._cut)
-        column.addWidget(row(text("Mount", wrap=False), self.which, text("   recorded from", wrap=False), self.bench))
+        column.addWidget(
+            row(text(tr("Mount"), wrap=False), self.which, text(tr("   recorded from"), wrap=False), self.bench)
+        )
         column.addWidget(self.bench_words)
         column.addSpacing(6)
         column.addWidget(self.line)
@@ -56,12 +59,14 @@ class ReadyPage(QWidget):
         column.addWidget(self.limits)
         column.addWidget(
             row(
-                button("Change the protocol", self.protocol_wanted.emit),
-                button("The bench's instruments", self.instruments_wanted.emit),
+                button(tr("Change the protocol"), self.protocol_wanted.emit),
+                button(tr("The bench's instruments"), self.instruments_wanted.emit),
             )
         )
         column.addStretch(1)
-        column.addWidget(text(f"{NO_SAFETY_DEVICE} {CAUTIONS['mains']} {CAUTIONS['hot']}", style="small"))
+        column.addWidget(
+            text(" ".join(tr(c) for c in (NO_SAFETY_DEVICE, CAUTIONS["mains"], CAUTIONS["hot"])), style="small")
+        )
         bottom = QHBoxLayout()
         bottom.addWidget(self.start, 1)
         column.addLayout(bottom)
@@ -104,13 +109,15 @@ class ReadyPage(QWidget):
         """Show what will be done."""
         self.line.show_phases(phases(steps), -1, 0.0)
         total = run_minutes(steps, tau_s, tolerance_k=tolerance_k)
-        fast = f", {total / speed:.0f} min at {speed:g} times life" if speed != 1 else ""
-        self.plan.setText(f"About {total:.0f} min{fast}. Kuffin leads, and calls you when it needs you.")
+        fast = tr(", {total:.0f} min at {speed:g} times life", total=total / speed, speed=speed) if speed != 1 else ""
+        self.plan.setText(
+            tr("About {total:.0f} min{fast}. Kuffin leads, and calls you when it needs you.", total=total, fast=fast)
+        )
         watched, without = watchable(limits, roles)
         said = watched.sentence()
         parts = [said[:1].upper() + said[1:] + "."] if watched.any or not without else []
         if without:
-            parts.append(f"Not watched, as no channel tells it: {', '.join(without)}.")
+            parts.append(tr("Not watched, as no channel tells it: {without}.", without=", ".join(without)))
         self.limits.setText(" ".join(parts))
 
     def show_cut_off(self, runs: list[tuple[Run, Mount]]) -> None:
@@ -118,14 +125,20 @@ class ReadyPage(QWidget):
         empty(self._cut)
         for run, mount in runs:
             words = text(
-                f"The run on {mount.candidate.name}, round {mount.round} was cut off after {run.duration_s / 60:.1f} min; "
-                f"{run.rows} rows of it are kept.",
+                tr(
+                    "The run on {name}, round {round} was cut off after {duration_s:.1f} min; {rows} "
+                    "rows of it are kept.",
+                    name=mount.candidate.name,
+                    round=mount.round,
+                    duration_s=run.duration_s / 60,
+                    rows=run.rows,
+                ),
                 style="warn",
             )
             holder = QWidget()
             line = QHBoxLayout(holder)
             line.setContentsMargins(0, 0, 0, 0)
             line.addWidget(words, 1)
-            line.addWidget(button("Go on with it", partial(self.go_on_wanted.emit, run.id)))
-            line.addWidget(button("Close it as it is", partial(self.close_wanted.emit, run.id)))
+            line.addWidget(button(tr("Go on with it"), partial(self.go_on_wanted.emit, run.id)))
+            line.addWidget(button(tr("Close it as it is"), partial(self.close_wanted.emit, run.id)))
             self._cut.addWidget(holder)

@@ -6,7 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.app.widgets.stageline import Phase
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import begun, typed_number
 from kuffin.core.bench.leading import MEASURING, SETTLING, WAITING
 from kuffin.core.bench.limits import SILENT
 from kuffin.core.compare.pairwords import joined
@@ -27,23 +28,23 @@ def to_go(now: Now) -> str:
     if now.stage.held:
         return "held"
     if now.stage.phase == WAITING:
-        return "waiting for you"
+        return tr("waiting for you")
     if now.left_s is None:
         return ""
-    words = f"{minutes(now.left_s)} to go"
+    words = tr("{minutes} to go", minutes=minutes(now.left_s))
     if now.stage.phase == SETTLING and now.stage.step.settle == "detect":
         foreseen = now.forecast.left_s
         if foreseen is None:
-            words = f"at most {minutes(now.left_s)}"
+            words = tr("at most {minutes}", minutes=minutes(now.left_s))
         elif foreseen <= now.elapsed_s - now.forecast.looked_s:
-            words = f"longer than foreseen, at most {minutes(now.left_s)}"
+            words = tr("longer than foreseen, at most {minutes}", minutes=minutes(now.left_s))
     return words
 
 
 def sentences(now: Now) -> list[str]:
     """What is going on, the most telling first."""
     if now.over and any(a.stop for a in now.alarms):
-        return ["What was recorded is kept."]  # the band says the rest
+        return [tr("What was recorded is kept.")]  # the band says the rest
     if now.over:
         return [now.over[:1].upper() + now.over[1:] + "."]
     stage = now.stage
@@ -51,26 +52,26 @@ def sentences(now: Now) -> list[str]:
         return []
     if stage.phase == WAITING:
         if now.load_trouble:
-            return ["The step waits, and begins anew when the load runs."]  # the band says why
-        said = joined([*stage.to_do]) if stage.to_do else "see to the load"
-        return [f"{said[:1].upper()}{said[1:]}, then press."]
+            return [tr("The step waits, and begins anew when the load runs.")]  # the band says why
+        said = joined([*stage.to_do]) if stage.to_do else tr("see to the load")
+        return [tr("{doing}, then press.", doing=begun(said))]
     out = []
     if not stage.step.load and stage.number > 1:
-        out.append("cooling down; what is measured is kept")
+        out.append(tr("cooling down; what is measured is kept"))
     elif stage.step.settle == "check":
-        bad = "held before the full load: stop and remount, or carry on"
-        out.append(bad if stage.held else "a light load, until the mount is checked; the full load comes after it")
+        bad = tr("held before the full load: stop and remount, or carry on")
+        out.append(bad if stage.held else tr("a light load, until the mount is checked; the full load comes after it"))
     elif stage.step.load and stage.phase == SETTLING:
         out += now.forecast.sentences()
         if now.forecast.why_not:
-            out.append(f"where it is heading cannot be told: {now.forecast.why_not}")
+            out.append(tr("where it is heading cannot be told: {why_not}", why_not=now.forecast.why_not))
         elif not out:
-            out.append("too early to tell where it is heading")
+            out.append(tr("too early to tell where it is heading"))
     elif stage.phase == MEASURING:
         why = {"settled": "It has settled", "by the clock": "By the clock", "skipped": "Skipped to here"}.get(stage.why)
-        out.append(f"{why or stage.why[:1].upper() + stage.why[1:]}; what is read now is the result")
+        out.append(tr("{why}; what is read now is the result", why=why or stage.why[:1].upper() + stage.why[1:]))
     if now.check is not None and now.check.check.state in {"like", "alone", "better"} and stage.step.load:
-        out.append(f"Mount check: {now.check.sentence}")
+        out.append(tr("Mount check: {sentence}", sentence=now.check.sentence))
     return [s[:1].upper() + s[1:] + "." for s in out]
 
 
@@ -85,23 +86,23 @@ class BigButton:
 def big_button(now: Now | None, carried_on: bool) -> BigButton:
     """What the person is wanted for, if at all."""
     if now is None:
-        return BigButton("start", "Start the run")
+        return BigButton("start", tr("Start the run"))
     if now.over:
-        return BigButton("inspect", "Look at this run")
+        return BigButton("inspect", tr("Look at this run"))
     stage = now.stage
     if stage is None:
         return BigButton("", "…")
     if stage.phase == WAITING:
         if now.load_trouble:
-            return BigButton("acted", "Start the load again")
+            return BigButton("acted", tr("Start the load again"))
         if len(stage.to_do) == 1 and stage.to_do[0].startswith(("start", "stop")):
-            return BigButton("acted", "The load runs" if stage.step.load else "The load is stopped")
-        return BigButton("acted", "Done")
+            return BigButton("acted", tr("The load runs") if stage.step.load else tr("The load is stopped"))
+        return BigButton("acted", tr("Done"))
     if stage.held and stage.step.settle != "check":
-        return BigButton("go on", "Go on")
+        return BigButton(tr("go on"), tr("Go on"))
     if now.check is not None and now.check.worse and not carried_on:
-        return BigButton("remount", "Stop and remount")
-    return BigButton("", "Nothing to do")
+        return BigButton("remount", tr("Stop and remount"))
+    return BigButton("", tr("Nothing to do"))
 
 
 def calls(now: Now) -> list[tuple[str, str, str]]:
@@ -112,11 +113,11 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
         said = now.load_trouble or f"{stage.step.name}: {joined([*stage.to_do]) or 'see to the load'}"
         out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
     if stage is not None and stage.phase == MEASURING and stage.why == "settled":
-        out.append(("settled", f"{stage.step.name} has settled", f"settled {stage.number}"))
+        out.append(("settled", tr("{name} has settled", name=stage.step.name), f"settled {stage.number}"))
     if now.check is not None and now.check.worse:
         out.append(("person", now.check.sentence, "mount check"))
     if now.over and not any(a.stop for a in now.alarms):
-        out.append(("person", f"the run is over: {now.over}", "over"))
+        out.append(("person", tr("the run is over: {over}", over=now.over), "over"))
     return out
 
 

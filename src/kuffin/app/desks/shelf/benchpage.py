@@ -19,6 +19,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.devices import USUAL_DEVICES
 from kuffin.core.bench.parts import KINDS
@@ -46,14 +47,14 @@ class BenchPage(Page):
     ) -> None:
         super().__init__(state, shelf)
         self.live: ThisComputer | None = None
-        self.which = choice([], "Bench")
+        self.which = choice([], tr("Bench"))
         self.which.activated.connect(self._chosen)
         self.column.addWidget(
             row(
-                text("Bench", wrap=False),
+                text(tr("Bench"), wrap=False),
                 self.which,
-                button("Set up a bench …", self._ask_bench),
-                button("Rename it …", self._ask_name),
+                button(tr("Set up a bench …"), self._ask_bench),
+                button(tr("Rename it …"), self._ask_name),
             )
         )
         self.ring = LoopRing(theme)
@@ -61,24 +62,30 @@ class BenchPage(Page):
         self.sums = text(style="muted")
         self.column.addWidget(self.sums)
         self.loop = WritingTable(
-            ["part", "kind", "length, mm", "cools"], "The loop, in the direction of flow", self._loop_options, stretch=0
+            [tr("part"), tr("kind"), tr("length, mm"), tr("cools")],
+            tr("The loop, in the direction of flow"),
+            self._loop_options,
+            stretch=0,
         )
         self.loop.written.connect(self._loop_written)
         self.column.addWidget(self.loop)
         self.column.addWidget(
             row(
-                button("Add to the loop", self.add_place),
-                button("Up", lambda: self._move(-1)),
-                button("Down", lambda: self._move(1)),
-                button("Take it out", self._take_out),
+                button(tr("Add to the loop"), self.add_place),
+                button(tr("Up"), lambda: self._move(-1)),
+                button(tr("Down"), lambda: self._move(1)),
+                button(tr("Take it out"), self._take_out),
             )
         )
-        self.heading("Instruments")
+        self.heading(tr("Instruments"))
         self.measuring = Measuring(self.edit, self.state.trouble)
         self.column.addWidget(self.measuring)
         self.column.addWidget(
             text(
-                "Air counts at the radiator's intake: the room's middle is another channel, and often a kelvin cooler.",
+                tr(
+                    "Air counts at the radiator's intake: the room's middle is another channel, and "
+                    "often a kelvin cooler."
+                ),
                 style="small",
             )
         )
@@ -86,12 +93,12 @@ class BenchPage(Page):
         self.wall.told.connect(self._tell_wall)
         self.wall.refused.connect(self.state.trouble)
         self.column.addWidget(self.wall)
-        self.heading("Sound")
+        self.heading(tr("Sound"))
         self.sound = SoundSetup(state, self.edit)
         self.sound.refused.connect(state.trouble)
         self.column.addWidget(self.sound)
         if settings is not None:
-            self.heading("On this computer, live")
+            self.heading(tr("On this computer, live"))
             self.live = ThisComputer(settings, state.jobs, busy)
             self.live.trouble.connect(state.trouble)
             self.live.said.connect(self.said)
@@ -118,7 +125,7 @@ class BenchPage(Page):
         bench = self.bench
         refill(
             self.which,
-            [(b.name, b.id) for b in self.shelf.benches] or [("none yet", None)],
+            [(b.name, b.id) for b in self.shelf.benches] or [(tr("none yet"), None)],
             bench.id if bench else None,
         )
         places = bench.loop if bench is not None else []
@@ -129,7 +136,7 @@ class BenchPage(Page):
                     p.part.name if p.part is not None else p.device or "?",
                     f"{p.settings['length_mm']:g} mm"
                     if p.settings.get("length_mm")
-                    else f"cools the {p.device}"
+                    else tr("cools the {device}", device=p.device)
                     if p.device
                     else "",
                 )
@@ -157,7 +164,7 @@ class BenchPage(Page):
     def _say_sums(self, bench: Bench | None) -> None:
         if bench is None or not bench.loop:
             self.sums.setText(
-                "" if bench is not None else "Set up a bench: what the loop is made of, and what measures it."
+                "" if bench is not None else tr("Set up a bench: what the loop is made of, and what measures it.")
             )
             return
         held = [h for p in bench.loop for h in held_by(p)]
@@ -166,20 +173,24 @@ class BenchPage(Page):
         warnings = metal_warnings(metals)
         guessed = ", ".join(h.name for h in held if h.guessed)
         if not held:
-            self.sums.setText("Which parts stand in the loop is not told yet.")
+            self.sums.setText(tr("Which parts stand in the loop is not told yet."))
             return
-        said = f"It holds about {total:.0f} ± {spread:.0f} mL" + (f" (estimated: {guessed})" if guessed else "") + ". "
+        said = (
+            tr("It holds about {total:.0f} ± {spread:.0f} mL", total=total, spread=spread)
+            + (tr(" (estimated: {guessed})", guessed=guessed) if guessed else "")
+            + ". "
+        )
         self.sums.setText(said + " ".join(w[:1].upper() + w[1:] for w in warnings))
 
     # --- the bench itself ------------------------------------------------------------------------------------------
 
     def _chosen(self) -> None:
         if self.state.study is not None and isinstance(self.which.currentData(), int):
-            self.edit(change_study, self.state.study.id, "take another bench", bench_id=self.which.currentData())
+            self.edit(change_study, self.state.study.id, tr("take another bench"), bench_id=self.which.currentData())
 
     def _ask_bench(self) -> None:
         name, ok = QInputDialog.getText(
-            self, "Set up a bench", "Its name, such as the booth or the table it stands on:"
+            self, tr("Set up a bench"), tr("Its name, such as the booth or the table it stands on:")
         )
         if ok:
             self.set_up(name)
@@ -188,18 +199,18 @@ class BenchPage(Page):
         """Set up a bench and take it for the study."""
         made = self.edit(edits.add_bench, name)
         if isinstance(made, int) and self.state.study is not None:
-            self.edit(change_study, self.state.study.id, "take another bench", bench_id=made)
+            self.edit(change_study, self.state.study.id, tr("take another bench"), bench_id=made)
 
     def _ask_name(self) -> None:
         if self.bench is not None:
-            name, ok = QInputDialog.getText(self, "Rename the bench", "Its name:", text=self.bench.name)
+            name, ok = QInputDialog.getText(self, tr("Rename the bench"), tr("Its name:"), text=self.bench.name)
             if ok and name.strip():
-                self.edit(edits.change_bench, self.bench.id, "rename the bench", name=name.strip())
+                self.edit(edits.change_bench, self.bench.id, tr("rename the bench"), name=name.strip())
 
     def _tell_wall(self, key: str, value: float | None) -> None:
         if self.bench is not None:
             kept = {k: v for k, v in {**self.bench.settings, key: value}.items() if v is not None}
-            self.edit(edits.change_bench, self.bench.id, "tell what power at the wall holds", settings=kept)
+            self.edit(edits.change_bench, self.bench.id, tr("tell what power at the wall holds"), settings=kept)
 
     # --- the loop --------------------------------------------------------------------------------------------------
 
@@ -221,15 +232,18 @@ class BenchPage(Page):
         """Add a part to the loop, at the end."""
         parts = self._parts()
         if self.bench is None:
-            self.state.trouble.emit("set up a bench first")
+            self.state.trouble.emit(tr("set up a bench first"))
         elif not parts:
             self.state.trouble.emit(
-                "there is nothing on the shelf that belongs into a loop; add blocks, radiators, pumps or tubes there"
+                tr(
+                    "there is nothing on the shelf that belongs into a loop; add blocks, radiators, "
+                    "pumps or tubes there"
+                )
             )
         else:
             if name is None:
                 name, ok = QInputDialog.getItem(
-                    self, "Add to the loop", "A part from the shelf:", list(parts), 0, False
+                    self, tr("Add to the loop"), tr("A part from the shelf:"), list(parts), 0, False
                 )
                 if not ok:
                     return
@@ -245,7 +259,7 @@ class BenchPage(Page):
             except ValueError:
                 length = -1.0
             if length is not None and not 0 < length <= 20_000:
-                self.state.trouble.emit(f"“{written}” is no length; give it in mm")
+                self.state.trouble.emit(tr("“{written}” is no length; give it in mm", written=written))
                 self._renew()
                 return
             now[at] = now[at]._replace(settings={} if length is None else {"length_mm": length})
@@ -265,4 +279,4 @@ class BenchPage(Page):
         if 0 <= at < len(now):
             self._set_loop(now[:at] + now[at + 1 :])
         else:
-            self.state.trouble.emit("choose a part of the loop in the table first")
+            self.state.trouble.emit(tr("choose a part of the loop in the table first"))

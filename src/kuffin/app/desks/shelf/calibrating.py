@@ -13,6 +13,7 @@ from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.core.bench.calibration import Calibration, level, two_points
 from kuffin.core.compare.pairwords import number
@@ -31,17 +32,21 @@ class Calibrating(QWidget):
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(
             row(
-                button("Zero check", self.zero_check, "Everything is at room temperature now: level the probes"),
-                button("Two points …", self.ask_two_points),
-                button("Offset …", self.ask_offset),
-                button("As it reads", lambda: self._calibrate(Calibration())),
+                button(
+                    tr("Zero check"), self.zero_check, tr("Everything is at room temperature now: level the probes")
+                ),
+                button(tr("Two points …"), self.ask_two_points),
+                button(tr("Offset …"), self.ask_offset),
+                button(tr("As it reads"), lambda: self._calibrate(Calibration())),
             )
         )
         column.addWidget(
             text(
-                "Zero check: with everything off for hours and the loop running, all probes are at one temperature. Kuffin then levels them "
-                "on their median, so that differences between probes are right even where none is exact. “Accuracy” is what the maker states, or a "
-                "calibration: 0.2, or 2 %, or 2 % + 0.1.",
+                tr(
+                    "Zero check: with everything off for hours and the loop running, all probes are at one temperature. Kuffin then levels them "
+                    "on their median, so that differences between probes are right even where none is exact. “Accuracy” is what the maker states, or a "
+                    "calibration: 0.2, or 2 %, or 2 % + 0.1."
+                ),
                 style="small",
             )
         )
@@ -61,7 +66,7 @@ class Calibrating(QWidget):
         except BenchError as error:
             self._on.trouble.emit(str(error))
             return
-        how = f"zero check of {day_words(dt.date.today())}"
+        how = tr("zero check of {day}", day=day_words(dt.date.today()))
         instruments = []
         for instrument in self._on.setup.instruments:
             channels = tuple(
@@ -77,11 +82,22 @@ class Calibrating(QWidget):
         if self._on.keep(replace(self._on.setup, instruments=tuple(instruments))):
             power = self._power()
             warm = (
-                f"; the machine draws {power:.0f} W now, so part of that may be real: do it again with everything off"
+                tr(
+                    "; the machine draws {power:.0f} W now, so part of that may be real: do it again "
+                    "with everything off",
+                    power=power,
+                )
                 if power > 5
                 else ""
             )
-            self._on.said.emit(f"{len(add)} probes are levelled; they differed by {number(spread, 2)} K{warm}")
+            self._on.said.emit(
+                tr(
+                    "{add} probes are levelled; they differed by {spread} K{warm}",
+                    add=len(add),
+                    spread=number(spread, 2),
+                    warm=warm,
+                )
+            )
 
     def _power(self) -> float:
         """What the machine draws now, W; 0 where nothing tells."""
@@ -105,7 +121,7 @@ class Calibrating(QWidget):
     def ask_offset(self) -> None:
         """Ask for what is added to a channel."""
         if self._on.chosen_channel() is not None:
-            written, ok = QInputDialog.getText(self, "Offset", "What is added to what it reads:", text="0.0")
+            written, ok = QInputDialog.getText(self, tr("Offset"), tr("What is added to what it reads:"), text="0.0")
             if ok:
                 self.offset(written)
 
@@ -114,7 +130,7 @@ class Calibrating(QWidget):
         try:
             value = typed_number(written)
         except ValueError:
-            self._on.trouble.emit(f"“{written}” is no number; write what is added, such as −0.4")
+            self._on.trouble.emit(tr("“{written}” is no number; write what is added, such as −0.4", written=written))
             return
         self._calibrate(Calibration(1.0, value, "typed"))
 
@@ -123,7 +139,10 @@ class Calibrating(QWidget):
         if self._on.chosen_channel() is None:
             return
         written, ok = QInputDialog.getText(
-            self, "Two points", "Read and true, cold then warm, such as:  0.4 0.0  50.9 50.0", text="0.0 0.0  50.0 50.0"
+            self,
+            tr("Two points"),
+            tr("Read and true, cold then warm, such as:  0.4 0.0  50.9 50.0"),
+            text="0.0 0.0  50.0 50.0",
         )
         if ok:
             self.two_points(written)
@@ -136,6 +155,8 @@ class Calibrating(QWidget):
                 raise ValueError
             self._calibrate(two_points(*values))
         except ValueError:
-            self._on.trouble.emit(f"“{written}” are not four numbers: read and true, cold, then warm")
+            self._on.trouble.emit(
+                tr("“{written}” are not four numbers: read and true, cold, then warm", written=written)
+            )
         except BenchError as error:
             self._on.trouble.emit(str(error))

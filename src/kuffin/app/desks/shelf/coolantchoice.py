@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QComboBox, QWidget
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import choice, number, refill
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.heat.coolant import WATER, mix_told
 from kuffin.notebook.entities import Part
 from kuffin.reading.shelfcurves import CoolantState
@@ -25,17 +26,19 @@ class CoolantChoice(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self._parts: dict[int, Part] = {}
-        self.box = choice([("as measured", _AS_MEASURED), ("water", _WATER)], "Coolant that curves are carried to")
+        self.box = choice(
+            [(tr("as measured"), _AS_MEASURED), (tr("water"), _WATER)], tr("Coolant that curves are carried to")
+        )
         self.box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
-        self.warmth = number(5, 75, "°C", 0, 5, "Coolant temperature")
+        self.warmth = number(5, 75, "°C", 0, 5, tr("Coolant temperature"))
         self.warmth.setValue(30)
         self.warmth.setEnabled(False)
         layout = FlowRow(self, 8)
         layout.setContentsMargins(0, 0, 0, 0)
         for widget in (
-            text("coolant", style="muted", wrap=False),
+            text(tr("coolant"), style="muted", wrap=False),
             self.box,
-            text("at", style="muted", wrap=False),
+            text(tr("at"), style="muted", wrap=False),
             self.warmth,
         ):
             layout.addWidget(widget)
@@ -45,7 +48,11 @@ class CoolantChoice(QWidget):
     def offer(self, parts: Sequence[Part]) -> None:
         """Offer the coolants that are told well enough to carry a curve to."""
         self._parts = {p.id: p for p in parts if p.kind == "coolant" and mix_told(p.fields) is not None}
-        options = [("as measured", _AS_MEASURED), ("water", _WATER), *((p.name, p.id) for p in self._parts.values())]
+        options = [
+            (tr("as measured"), _AS_MEASURED),
+            (tr("water"), _WATER),
+            *((p.name, p.id) for p in self._parts.values()),
+        ]
         refill(self.box, options, self.box.currentData())
 
     def state(self) -> CoolantState | None:

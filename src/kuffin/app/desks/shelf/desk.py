@@ -16,6 +16,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.core.base.language import tr
 
 
 @guarded
@@ -38,10 +39,10 @@ class ShelfDesk(PagedDesk):
         self.loop.new_wanted.connect(self.new_readings)
         self.add_pages(
             [
-                ("parts", "Parts", self.parts),
-                ("restriction", "Restriction", self.restriction),
-                ("loop", "Pumps and loops", self.loop),
-                ("readings", "Flow readings", self.readings),
+                ("parts", tr("Parts"), self.parts),
+                ("restriction", tr("Restriction"), self.restriction),
+                ("loop", tr("Pumps and loops"), self.loop),
+                ("readings", tr("Flow readings"), self.readings),
             ]
         )
 

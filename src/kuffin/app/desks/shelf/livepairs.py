@@ -16,6 +16,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
 from kuffin.instruments.configured import calibrated
 from kuffin.instruments.setup import ChannelSetting, load_setup
@@ -35,14 +36,18 @@ class LivePairs(QWidget):
         self.reading = LiveReading(self)
         self.reading.told.connect(self._show)
         self._where: dict[str, tuple[int, ChannelSetting]] = {}
-        self.switch = button("Read live", self.toggle, "With the instruments that are set up on the Bench page")
-        self.take_button = button("Take this pair  (Space)", self.take)
+        self.switch = button(tr("Read live"), self.toggle, tr("With the instruments that are set up on the Bench page"))
+        self.take_button = button(tr("Take this pair  (Space)"), self.take)
         self.now = text(style="heading")
         self.hint = text(
-            "Open the valve a little, wait until both stand still, press Space. Close it step by step.", style="small"
+            tr("Open the valve a little, wait until both stand still, press Space. Close it step by step."),
+            style="small",
         )
         self.caution = text(
-            "Keep water away from mains and open electronics; stay below the lowest pressure that any part's maker allows.",
+            tr(
+                "Keep water away from mains and open electronics; stay below the lowest pressure "
+                "that any part's maker allows."
+            ),
             style="small",
         )
         column = QVBoxLayout(self)
@@ -72,7 +77,10 @@ class LivePairs(QWidget):
         lacking = [r for r in _ROLES if r not in self._where]
         if lacking:
             self._state.trouble.emit(
-                f"no instrument on the Bench page tells {' or '.join(lacking)}; set one up there, or type the readings"
+                tr(
+                    "no instrument on the Bench page tells {lacking}; set one up there, or type the readings",
+                    lacking=" or ".join(lacking),
+                )
             )
             return
         self.reading.start(setup.instruments)
@@ -92,7 +100,7 @@ class LivePairs(QWidget):
         """Take the pair that is read now."""
         found = self.values()
         if not self.reading.active or any(not math.isfinite(v) for v in found.values()):
-            self._state.trouble.emit("nothing is read yet; wait until both values stand here")
+            self._state.trouble.emit(tr("nothing is read yet; wait until both values stand here"))
             return
         self.taken.emit(round(found["flow"], 2), round(found["pressure"], 3))
 
@@ -103,7 +111,7 @@ class LivePairs(QWidget):
 
     def _renew(self) -> None:
         on = self.reading.active
-        self.switch.setText("Stop reading live" if on else "Read live")
+        self.switch.setText(tr("Stop reading live") if on else tr("Read live"))
         for widget in (self.take_button, self.now, self.hint, self.caution):
             widget.setVisible(on)
 

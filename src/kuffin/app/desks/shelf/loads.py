@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.instruments.setup import save_setup
 
 if TYPE_CHECKING:
@@ -25,31 +26,33 @@ class Loads(QWidget):
         super().__init__()
         self._on = on
         self.served: ServedBench | None = None
-        self.table = WritingTable(["load", "command that starts it"], "Loads", stretch=1)
+        self.table = WritingTable([tr("load"), tr("command that starts it")], tr("Loads"), stretch=1)
         self.table.written.connect(self._load_written)
         self._served_acts = row(
-            button("Simulated load on", lambda: self.served_load(180.0)),
-            button("Simulated load off", lambda: self.served_load(None)),
+            button(tr("Simulated load on"), lambda: self.served_load(180.0)),
+            button(tr("Simulated load off"), lambda: self.served_load(None)),
         )
         self._served_acts.hide()
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
-        column.addWidget(text("Loads", style="heading"))
+        column.addWidget(text(tr("Loads"), style="heading"))
         column.addWidget(
             text(
-                "Commands are yours alone: they are kept in your settings on this computer, never in a notebook, and a notebook can only ask "
-                "for a load by name. Without a command, Kuffin asks you to start the load.",
+                tr(
+                    "Commands are yours alone: they are kept in your settings on this computer, never in a notebook, and a notebook can only ask "
+                    "for a load by name. Without a command, Kuffin asks you to start the load."
+                ),
                 style="small",
             )
         )
         column.addWidget(self.table)
         column.addWidget(
             row(
-                button("Add a load", self.add_load),
+                button(tr("Add a load"), self.add_load),
                 button(
-                    "Try it with the simulated bench",
+                    tr("Try it with the simulated bench"),
                     self.serve,
-                    "A folder, a serial port and a network port that behave like real ones",
+                    tr("A folder, a serial port and a network port that behave like real ones"),
                 ),
             )
         )
@@ -64,7 +67,9 @@ class Loads(QWidget):
     def add_load(self) -> None:
         """Add a load, to be filled in."""
         name = (
-            "batch stretch" if "batch stretch" not in self._on.setup.loads else f"load {len(self._on.setup.loads) + 1}"
+            "batch stretch"
+            if "batch stretch" not in self._on.setup.loads
+            else tr("load {loads}", loads=len(self._on.setup.loads) + 1)
         )
         self._on.keep(replace(self._on.setup, loads={**self._on.setup.loads, name: ""}))
 
@@ -84,7 +89,7 @@ class Loads(QWidget):
         from kuffin.simulated.served import ServedBench
 
         if self.served is not None:
-            self._on.said.emit("the simulated bench is offered already")
+            self._on.said.emit(tr("the simulated bench is offered already"))
             return
         folder = Path(tempfile.mkdtemp(prefix="kuffin-bench-"))
         served = ServedBench(SimulatedBench(bench_for("radiator", "Reed", 1), Pump(), 7), folder / "hwmon")
@@ -95,8 +100,10 @@ class Loads(QWidget):
             setup = setup.with_instrument(setting)
         self._on.keep(setup)
         self._on.said.emit(
-            "the simulated bench now tells its values through a folder, a serial port and a network port, as real instruments do; "
-            "it ends with this window"
+            tr(
+                "the simulated bench now tells its values through a folder, a serial port and a network port, as real instruments do; "
+                "it ends with this window"
+            )
         )
 
     def served_load(self, power_w: float | None) -> None:

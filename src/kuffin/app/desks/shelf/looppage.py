@@ -16,6 +16,7 @@ from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.forms import WritingTable, button, choice, flowing, number, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import joined
 from kuffin.core.flow.circuit import Branch, Circuit, names_of
 from kuffin.core.flow.measured import Measured
@@ -23,11 +24,11 @@ from kuffin.notebook.entities import Curve
 from kuffin.reading.shelfcurves import ShelfCurves, shelf_curves, usual_pump
 from kuffin.said.flowwords import enough_words, flow_words, point_words, second_words
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Pumps and loops put measured parts together: the flow of any loop, what a second block would cost, and which pump speed a flow "
     "needs. It takes a pump's curve, from its maker's sheet or measured, and the restriction of a part or two."
 )
-_AFTER, _BESIDE = "after the one above", "beside the one above"
+_AFTER, _BESIDE = mark("after the one above"), mark("beside the one above")
 _STEPS = 40
 
 
@@ -38,18 +39,18 @@ class LoopPage(RenewedPage):
     new_wanted = Signal(int, str)
 
     def __init__(self, state: State, theme: Theme, behind: ShelfState) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self._behind = behind
         self.rows: list[tuple[str, int, bool]] | None = None  # part, pieces, whether it stands beside the one above
         state.notebook_changed.connect(self._forget)
         self.found: ShelfCurves | None = None
-        self.pump = choice([], "Pump")
+        self.pump = choice([], tr("Pump"))
         self.pump.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self.pump.activated.connect(lambda _i: self.renew())
-        self.speed = number(5, 120, "%", 0, 5, "Pump speed")
+        self.speed = number(5, 120, "%", 0, 5, tr("Pump speed"))
         self.speed.setValue(100)
         self.speed.valueChanged.connect(lambda _v: self._show())
-        self.wanted = number(1, 5000, "L/h", 0, 10, "Flow that is wanted")
+        self.wanted = number(1, 5000, "L/h", 0, 10, tr("Flow that is wanted"))
         self.wanted.setValue(150)
         self.wanted.valueChanged.connect(lambda _v: self._show())
         self.coolant = CoolantChoice()
@@ -57,30 +58,34 @@ class LoopPage(RenewedPage):
         self.new = NewReadings(self.new_wanted.emit)
         self.chooser = flowing(
             self.new,
-            text("pump", style="muted", wrap=False),
+            text(tr("pump"), style="muted", wrap=False),
             self.pump,
-            text("at", style="muted", wrap=False),
+            text(tr("at"), style="muted", wrap=False),
             self.speed,
-            text("wanted", style="muted", wrap=False),
+            text(tr("wanted"), style="muted", wrap=False),
             self.wanted,
             self.coolant,
         )
-        self.table = WritingTable(["part", "pieces, in series", "how it stands"], "The loop", self._options, stretch=2)
+        self.table = WritingTable(
+            [tr("part"), tr("pieces, in series"), tr("how it stands")], tr("The loop"), self._options, stretch=2
+        )
         self.table.written.connect(self._written)
         self.buttons = flowing(
-            button("Add a part", self._add),
-            button("Remove it", self._remove),
-            button("As on the bench", self._as_bench, "The parts of the bench's loop that have curves"),
+            button(tr("Add a part"), self._add),
+            button(tr("Remove it"), self._remove),
+            button(tr("As on the bench"), self._as_bench, tr("The parts of the bench's loop that have curves")),
         )
         self.said = text(style="heading")
-        self.plot = CurvePlot(theme, "The loop's drop and the pump's head", 290)
-        self.by_speed = CurvePlot(theme, "Flow against pump speed", 250)
+        self.plot = CurvePlot(theme, tr("The loop's drop and the pump's head"), 290)
+        self.by_speed = CurvePlot(theme, tr("Flow against pump speed"), 250)
         self.by_speed.moved.connect(self.speed.setValue)
         self.more = text()
         self.problems = text(style="warn")
         self.note = text(
-            "Intervals hold 95 %, from the readings and their instruments. A loop has more parts than those with curves: tubes, "
-            "fittings and bends lower the flow further.",
+            tr(
+                "Intervals hold 95 %, from the readings and their instruments. A loop has more parts than those with curves: tubes, "
+                "fittings and bends lower the flow further."
+            ),
             style="small",
         )
         self.column.insertWidget(0, self.empty)
@@ -132,7 +137,7 @@ class LoopPage(RenewedPage):
     def _options(self, at: int, column: int) -> list[str] | None:
         if column == 0:
             return [] if self.found is None else list(self.found.measured.parts)
-        return None if column == 1 else [_AFTER] if at == 0 else [_AFTER, _BESIDE]
+        return None if column == 1 else [tr(_AFTER)] if at == 0 else [tr(_AFTER), tr(_BESIDE)]
 
     def _written(self, at: int, column: int, content: str) -> None:
         rows = list(self.rows or [])
@@ -141,11 +146,11 @@ class LoopPage(RenewedPage):
             name = content
         elif column == 1:
             if not content.strip().isdigit() or not 1 <= int(content) <= 20:
-                self.state.trouble.emit(f"“{content}” is no number of pieces; write 1 to 20")
+                self.state.trouble.emit(tr("“{content}” is no number of pieces; write 1 to 20", content=content))
             else:
                 count = int(content)
         elif column == 2:
-            beside = content == _BESIDE and at > 0
+            beside = content == tr(_BESIDE) and at > 0
         rows[at] = (name, count, beside)
         self.rows = rows
         self._show()
@@ -193,14 +198,17 @@ class LoopPage(RenewedPage):
         if not ready:
             lacking = [
                 w
-                for w, there in (("a pump's curve", known.pump is not None), ("a part's restriction", bool(rows)))
+                for w, there in (
+                    (tr("a pump's curve"), known.pump is not None),
+                    (tr("a part's restriction"), bool(rows)),
+                )
                 if not there
             ]
-            self.empty.setText(f"{_PURPOSE} Missing: {joined(lacking)}.")
+            self.empty.setText(tr("{PURPOSE} Missing: {lacking}.", PURPOSE=tr(_PURPOSE), lacking=joined(lacking)))
             return
         self.table.fill(
             [
-                [name, str(count), _BESIDE if beside else _AFTER if i else "first"]
+                [name, str(count), tr(_BESIDE) if beside else tr(_AFTER) if i else "first"]
                 for i, (name, count, beside) in enumerate(rows)
             ]
         )
@@ -245,8 +253,8 @@ class LoopPage(RenewedPage):
                     solid=(pump_low, pump_high),
                 ),
             ],
-            "flow, L/h",
-            "pressure, kPa",
+            tr("flow, L/h"),
+            tr("pressure, kPa"),
             crosses=[(point.flow.value, point.head, flow_words(point.flow))],
             spoken=said,
             from_nothing=True,
@@ -265,8 +273,8 @@ class LoopPage(RenewedPage):
                     solid=(min(inside), max(inside)) if inside else (0.0, 0.0),
                 )
             ],
-            "pump speed, %",
-            "flow of this loop, L/h",
+            tr("pump speed, %"),
+            tr("flow of this loop, L/h"),
             line=100 * speed,
             from_nothing=True,
         )

@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.base.units import shown
@@ -22,16 +23,16 @@ from kuffin.notebook.entities import Bench, Instrument
 
 _UNITS = ("degC", "L/h", "kPa", "W", "rpm", "dBA", "%", "V", "A")
 _COLUMNS = (
-    "instrument",
-    "unit",
-    "% of reading",
-    "% of full scale",
-    "full scale",
-    "counts",
-    "of",
-    "calibrated",
-    "offset",
-    "± at",
+    mark("instrument"),
+    mark("unit"),
+    mark("% of reading"),
+    mark("% of full scale"),
+    mark("full scale"),
+    mark("counts"),
+    mark("of"),
+    mark("calibrated"),
+    mark("offset"),
+    mark("± at"),
 )
 _KEYS = (
     "name",
@@ -65,19 +66,25 @@ class Measuring(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(8)
-        self.instruments = WritingTable(_COLUMNS, "Instruments", self._instrument_options, stretch=0)
+        self.instruments = WritingTable(
+            [tr(c) for c in _COLUMNS], tr("Instruments"), self._instrument_options, stretch=0
+        )
         self.instruments.written.connect(self._instrument_written)
         self.instruments.currentCellChanged.connect(lambda *_: self._show_probes())
         column.addWidget(self.instruments)
-        column.addWidget(row(button("Add an instrument", self.add_instrument), button("Bin it", self._bin_instrument)))
+        column.addWidget(
+            row(button(tr("Add an instrument"), self.add_instrument), button(tr("Bin it"), self._bin_instrument))
+        )
         self._probe_title = text(style="heading")
         column.addWidget(self._probe_title)
         self.probes = WritingTable(
-            ["tells", "where it sits", "channel in the logs"], "Probes", self._probe_options, stretch=1
+            [tr("tells"), tr("where it sits"), tr("channel in the logs")], tr("Probes"), self._probe_options, stretch=1
         )
         self.probes.written.connect(self._probe_written)
         column.addWidget(self.probes)
-        self._probe_buttons = row(button("Add a probe", self.add_probe), button("Remove it", self._remove_probe))
+        self._probe_buttons = row(
+            button(tr("Add a probe"), self.add_probe), button(tr("Remove it"), self._remove_probe)
+        )
         column.addWidget(self._probe_buttons)
 
     def show_bench(self, bench: Bench | None) -> None:
@@ -102,7 +109,17 @@ class Measuring(QWidget):
         )
         half = accuracy.half_width(at)
         known = half > 0 and math.isfinite(half)
-        within = f"{figure(half, 2)} {'K' if i.unit == 'degC' else unit} at {at:g} {unit}" if known else "not said"
+        within = (
+            tr(
+                "{half} {unit} at {at:g} {of}",
+                half=figure(half, 2),
+                unit="K" if i.unit == "degC" else unit,
+                at=at,
+                of=unit,
+            )
+            if known
+            else tr("not said")
+        )
         full = "" if i.full_scale is None else f"{i.full_scale:g}"
         return [
             i.name,
@@ -127,7 +144,7 @@ class Measuring(QWidget):
         for widget in (self._probe_title, self.probes, self._probe_buttons):
             widget.setVisible(instrument is not None)
         if instrument is not None:
-            self._probe_title.setText(f"Probes of {instrument.name}")
+            self._probe_title.setText(tr("Probes of {name}", name=instrument.name))
             self.probes.fill([[(p.role or "").replace("_", " "), p.where, p.channel] for p in instrument.live_probes])
             self.probes.fit(6)
 
@@ -139,10 +156,10 @@ class Measuring(QWidget):
     def add_instrument(self) -> None:
         """Add an instrument, to be named and filled in."""
         if self._bench is None:
-            self._trouble.emit("set up a bench first")
+            self._trouble.emit(tr("set up a bench first"))
             return
         n = len(self._bench.live_instruments) + 1
-        self._edit(edits.keep_instrument, self._bench.id, None, name=f"instrument {n}")
+        self._edit(edits.keep_instrument, self._bench.id, None, name=tr("instrument {n}", n=n))
 
     def _instrument_written(self, at: int, column: int, written: str) -> None:
         instrument_id, bench = self.instruments.data_of(at), self._bench
@@ -157,7 +174,7 @@ class Measuring(QWidget):
             try:
                 value = typed_number(value) if value else (None if key == "full_scale" else 0.0)
             except ValueError:
-                self._trouble.emit(f"“{written}” is no number")
+                self._trouble.emit(tr("“{written}” is no number", written=written))
                 self.show_bench(self._bench)
                 return
         kept = {k: getattr(old, k) for k in _KEYS}
@@ -176,7 +193,9 @@ class Measuring(QWidget):
         """Add a probe to the chosen instrument."""
         instrument = self._instrument()
         if instrument is not None:
-            self._edit(edits.set_probes, instrument.id, [*self._probes(instrument), ("air_in", "radiator intake", "")])
+            self._edit(
+                edits.set_probes, instrument.id, [*self._probes(instrument), ("air_in", tr("radiator intake"), "")]
+            )
 
     def _probes(self, instrument: Instrument) -> list[tuple[str | None, str, str]]:
         return [(p.role, p.where, p.channel) for p in instrument.live_probes]

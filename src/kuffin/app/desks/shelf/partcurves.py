@@ -13,6 +13,7 @@ from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import counted, tr
 from kuffin.core.flow.curvekinds import curve_kind
 from kuffin.notebook.entities import Curve, Part
 from kuffin.reading.shelfcurves import state_of
@@ -25,11 +26,11 @@ class PartCurves(QWidget):
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
-        self.plot = CurvePlot(theme, "What this part restricts, or gives", 240)
-        self.table = FigureTable("Curves of this part")
+        self.plot = CurvePlot(theme, tr("What this part restricts, or gives"), 240)
+        self.table = FigureTable(tr("Curves of this part"))
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 8, 0, 0)
-        column.addWidget(text("Flow and pressure", style="heading"))
+        column.addWidget(text(tr("Flow and pressure"), style="heading"))
         column.addWidget(self.plot)
         column.addWidget(self.table)
 
@@ -43,18 +44,23 @@ class PartCurves(QWidget):
         self.setVisible(bool(curves))
         drawn = [d for c in curves for d in _drawn(c)]
         self.plot.setVisible(bool(drawn))
-        self.plot.show_curves(drawn, "flow, L/h", "pressure, kPa", from_nothing=True)
+        self.plot.show_curves(drawn, tr("flow, L/h"), tr("pressure, kPa"), from_nothing=True)
         rows = []
         for c in curves:
             state = state_of(c)
             n = len(c.points)
-            told = state.words if state is not None else "coolant or temperature not told"
+            told = state.words if state is not None else tr("coolant or temperature not told")
             rows.append(
-                (curve_kind(c.kind).label, f"{n} reading{'' if n == 1 else 's'}", c.measured_on, f"{c.source}, {told}")
+                (
+                    tr(curve_kind(c.kind).label),
+                    counted(n, "{n} reading", "{n} readings"),
+                    c.measured_on,
+                    f"{c.source}, {told}",
+                )
             )
         ids = [c.id for c in curves]
         self.table.show_rows(
-            ("", "readings", "on", ""), rows, words=True, opens={1: lambda i: self.readings_wanted.emit(ids[i])}
+            ("", tr("readings"), tr("on"), ""), rows, words=True, opens={1: lambda i: self.readings_wanted.emit(ids[i])}
         )
 
 

@@ -24,6 +24,7 @@ from kuffin.app.desks.photos import PhotoStrip
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
 from kuffin.app.widgets.texts import Form, text
+from kuffin.core.base.language import tr
 from kuffin.core.bench.partfields import Field, tolerance_key
 from kuffin.core.bench.parts import CAME, gaps, kind_of
 from kuffin.notebook import edits, photos, shelf
@@ -43,7 +44,8 @@ class Several(QToolButton):
         menu = QMenu(self)
         self._actions: list[QAction] = []
         for option in options:
-            action = menu.addAction(option)
+            action = menu.addAction(tr(option))
+            action.setData(option)
             action.setCheckable(True)
             action.triggered.connect(lambda _on: self._tell())
             self._actions.append(action)
@@ -53,11 +55,11 @@ class Several(QToolButton):
     def show_value(self, chosen: list[str]) -> None:
         """Show what is chosen."""
         for action in self._actions:
-            action.setChecked(action.text() in chosen)
-        self.setText((", ".join(chosen) or "choose …") + "  ▾")
+            action.setChecked(action.data() in chosen)
+        self.setText((", ".join(tr(c) for c in chosen) or tr("choose …")) + "  ▾")
 
     def _tell(self) -> None:
-        chosen = [a.text() for a in self._actions if a.isChecked()]
+        chosen = [str(a.data()) for a in self._actions if a.isChecked()]
         self.show_value(chosen)
         self.given.emit(chosen)
 
@@ -107,41 +109,43 @@ class PartForm(QWidget):
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setHorizontalSpacing(14)
         form.setVerticalSpacing(5)
-        self.name = self._line(lambda t: self._change("rename a part", name=t))
-        self.maker = self._line(lambda t: self._change("change the maker", maker=t))
-        form.addRow("name", self.name)
-        form.addRow("maker", self.maker)
+        self.name = self._line(lambda t: self._change(tr("rename a part"), name=t))
+        self.maker = self._line(lambda t: self._change(tr("change the maker"), maker=t))
+        form.addRow(tr("name"), self.name)
+        form.addRow(tr("maker"), self.maker)
         for field in kind_of(kind).fields:
-            form.addRow(field.label, self._field(field))
-        self.price = NumberLine("", "Price", 0, 1e7)
-        self.price.given.connect(lambda v: self._change("change the price", price=v))
+            form.addRow(tr(field.label), self._field(field))
+        self.price = NumberLine("", tr("Price"), 0, 1e7)
+        self.price.given.connect(lambda v: self._change(tr("change the price"), price=v))
         self.price.refused.connect(self._state.trouble.emit)
-        self.currency = self._line(lambda t: self._change("change the currency", currency=t))
-        self.currency.setPlaceholderText("currency")
+        self.currency = self._line(lambda t: self._change(tr("change the currency"), currency=t))
+        self.currency.setPlaceholderText(tr("currency"))
         self.currency.setMaximumWidth(110)
-        form.addRow("price", row(self.price, self.currency))
-        self.claim = self._line(lambda t: self._change("change what its maker claims", claim=t))
-        self.claim_where = self._line(lambda t: self._change("change where it is claimed", claim_where=t))
-        form.addRow("its maker claims", self.claim)
-        form.addRow("where", self.claim_where)
+        form.addRow(tr("price"), row(self.price, self.currency))
+        self.claim = self._line(lambda t: self._change(tr("change what its maker claims"), claim=t))
+        self.claim_where = self._line(lambda t: self._change(tr("change where it is claimed"), claim_where=t))
+        form.addRow(tr("its maker claims"), self.claim)
+        form.addRow(tr("where"), self.claim_where)
         column.addLayout(form)
         self._missing = text(style="small")
         column.addWidget(self._missing)
-        column.addWidget(text("Samples", style="heading"))
-        self.samples = WritingTable(["label", "how it came", "note"], "Samples", self._sample_options, stretch=2)
+        column.addWidget(text(tr("Samples"), style="heading"))
+        self.samples = WritingTable(
+            [tr("label"), tr("how it came"), tr("note")], tr("Samples"), self._sample_options, stretch=2
+        )
         self.samples.written.connect(self._sample_written)
         column.addWidget(self.samples)
-        column.addWidget(row(button("Add a sample", self._add_sample), button("Remove it", self._bin_sample)))
+        column.addWidget(row(button(tr("Add a sample"), self._add_sample), button(tr("Remove it"), self._bin_sample)))
         self.note = QPlainTextEdit()
-        self.note.setPlaceholderText("notes")
-        self.note.setAccessibleName("Notes on the part")
+        self.note.setPlaceholderText(tr("notes"))
+        self.note.setAccessibleName(tr("Notes on the part"))
         self.note.setTabChangesFocus(True)
         self.note.setFixedHeight(56)
         self.note.focusOutEvent = self._noted  # type: ignore[method-assign]
         column.addWidget(self.note)
         self.photos = PhotoStrip(self._state)
         self.photos.removed.connect(lambda i: self._edit(photos.bin_photo, i))
-        column.addWidget(row(button("Add photos …", self._ask_photos), self.photos, None))
+        column.addWidget(row(button(tr("Add photos …"), self._ask_photos), self.photos, None))
         column.addStretch(1)
         self._layout.addWidget(self._body)
 
@@ -152,26 +156,29 @@ class PartForm(QWidget):
 
     def _field(self, field: Field) -> QWidget:
         made: QWidget
+        label = tr(field.label)
         if field.kind == "number":
-            number = self._number(field.key, field.unit, field.label, field.low, field.high)
+            number = self._number(field.key, field.unit, label, field.low, field.high)
             if not field.toleranced:
                 return with_unit(number, field.unit)
-            around = self._number(tolerance_key(field.key), field.unit, f"Tolerance of {field.label}", 0.0, field.high)
+            around = self._number(
+                tolerance_key(field.key), field.unit, tr("Tolerance of {label}", label=label), 0.0, field.high
+            )
             around.setMaximumWidth(60)
             return row(
                 number, text("±", style="muted", wrap=False), around, text(field.unit, style="muted", wrap=False)
             )
         if field.kind == "choice":
-            box = choice([("", None), *((o, o) for o in field.options)], field.label)
+            box = choice([("", None), *((tr(o), o) for o in field.options)], label)
             box.activated.connect(lambda _i, b=box, k=field.key: self._set(k, b.currentData()))
             made = box
         elif field.kind == "several":
-            several = Several(field.options, field.label)
+            several = Several(field.options, label)
             several.given.connect(lambda v, k=field.key: self._set(k, v))
             made = several
         else:
             made = self._line(lambda t, k=field.key: self._set(k, t or None))  # type: ignore[misc]
-            made.setAccessibleName(field.label)
+            made.setAccessibleName(label)
         self.fields[field.key] = made
         return row(made)
 
@@ -207,7 +214,9 @@ class PartForm(QWidget):
                 widget.setText(kept or "")
         missing = gaps(part.kind, part.fields)
         self._missing.setText(
-            f"Still blank: {', '.join(missing)}. What is blank is estimated, and said to be." if missing else ""
+            tr("Still blank: {missing}. What is blank is estimated, and said to be.", missing=", ".join(missing))
+            if missing
+            else ""
         )
         self.samples.fill(
             [[s.label, s.came, s.note] for s in part.live_samples], data=[s.id for s in part.live_samples]
@@ -236,13 +245,15 @@ class PartForm(QWidget):
         part = self.part
         if part is not None and part.fields.get(key) != value:
             kept = {k: v for k, v in part.fields.items() if k != key}
-            label = next(f.label for f in kind_of(part.kind).kept if f.key == key)
+            label = next(tr(f.label) for f in kind_of(part.kind).kept if f.key == key)
             fields = kept if value in (None, []) else {**kept, key: value}
-            self._edit(shelf.change_part, part.id, f"change {label} of {part.name}", fields=fields)
+            self._edit(
+                shelf.change_part, part.id, tr("change {label} of {name}", label=label, name=part.name), fields=fields
+            )
 
     def _noted(self, event: object) -> None:
         QPlainTextEdit.focusOutEvent(self.note, event)  # type: ignore[arg-type]
-        self._change("note on a part", note=self.note.toPlainText().strip())
+        self._change(tr("note on a part"), note=self.note.toPlainText().strip())
 
     def _sample_options(self, _at: int, column: int) -> list[str] | None:
         return ["", *CAME] if column == 1 else None
@@ -252,7 +263,7 @@ class PartForm(QWidget):
         if isinstance(sample_id, int):
             key = ("label", "came", "note")[column]
             if key == "label" and not written.strip():
-                self._state.trouble.emit("a sample needs a label")
+                self._state.trouble.emit(tr("a sample needs a label"))
             else:
                 self._edit(shelf.change_sample, sample_id, **{key: written.strip()})
         if self.part is not None:
@@ -267,14 +278,16 @@ class PartForm(QWidget):
     def _bin_sample(self) -> None:
         sample_id = self.samples.data_of(self.samples.currentRow()) if self.samples.currentRow() >= 0 else None
         if not isinstance(sample_id, int) or self.part is None:
-            self._state.trouble.emit("choose a sample in the table first")
+            self._state.trouble.emit(tr("choose a sample in the table first"))
         elif len(self.part.live_samples) < 2:
-            self._state.trouble.emit("a part has at least one sample; put the part into the bin instead")
+            self._state.trouble.emit(tr("a part has at least one sample; put the part into the bin instead"))
         else:
-            self._edit(edits.to_bin, Sample, sample_id, f"a sample of {self.part.name}")
+            self._edit(edits.to_bin, Sample, sample_id, tr("a sample of {name}", name=self.part.name))
 
     def _ask_photos(self) -> None:
-        paths, _ = QFileDialog.getOpenFileNames(self, "Add photos", str(documents()), "Photos (*.jpg *.jpeg *.png)")
+        paths, _ = QFileDialog.getOpenFileNames(
+            self, tr("Add photos"), str(documents()), tr("Photos (*.jpg *.jpeg *.png)")
+        )
         self.add_photos(paths)
 
     def add_photos(self, paths: Sequence[str]) -> None:

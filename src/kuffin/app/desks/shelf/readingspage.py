@@ -27,6 +27,7 @@ from kuffin.app.widgets.forms import WritingTable, button, choice, flowing, refi
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.language import counted, mark, tr
 from kuffin.core.bench.writtenfigures import read_figure
 from kuffin.core.flow.curvekinds import CurveKind, curve_kind
 from kuffin.core.flow.steady import steady_stretches
@@ -36,7 +37,7 @@ from kuffin.logs.tidy import read_tidy
 from kuffin.notebook import curveedits
 from kuffin.notebook.entities import Curve
 
-_PURPOSE = "Readings of flow and pressure on one part, and what they are worth. Choose a part to begin with."
+_PURPOSE = mark("Readings of flow and pressure on one part, and what they are worth. Choose a part to begin with.")
 _STEPS = 60
 
 
@@ -47,16 +48,16 @@ class ReadingsPage(RenewedPage):
     said = Signal(str)
 
     def __init__(self, state: State, theme: Theme, behind: ShelfState, bench_path: Path) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self._behind = behind
         self.curve_id: int | None = None
         state.notebook_changed.connect(lambda: self.look_at(None))
         self.setAcceptDrops(True)
         self.new = NewReadings(self.begin)
-        self.box = choice([], "Whose readings")
+        self.box = choice([], tr("Whose readings"))
         self.box.activated.connect(lambda _i: self.look_at(self.box.currentData()))
         self.box.setMinimumContentsLength(44)
-        self.bin = button("Bin them", self._bin)
+        self.bin = button(tr("Bin them"), self._bin)
         self.column.addWidget(flowing(self.box, self.new, self.bin))
         self.heading = text(style="heading")
         self.column.addWidget(self.heading)
@@ -64,15 +65,15 @@ class ReadingsPage(RenewedPage):
         for line in self.lines:
             line.setMaximumWidth(140)
             line.returnPressed.connect(self.add_typed)
-        self.entry = row(*self.lines, button("Add", self.add_typed, "Enter does the same"))
-        self.table = WritingTable(["", "", ""], "Readings", stretch=2)
+        self.entry = row(*self.lines, button(tr("Add"), self.add_typed, tr("Enter does the same")))
+        self.table = WritingTable(["", "", ""], tr("Readings"), stretch=2)
         self.table.written.connect(self._written)
         QShortcut(QKeySequence.StandardKey.Delete, self.table, self._remove, context=Qt.ShortcutContext.WidgetShortcut)
         QShortcut(QKeySequence.StandardKey.Paste, self.table, self.paste, context=Qt.ShortcutContext.WidgetShortcut)
         self.live = LivePairs(state, bench_path)
         self.live.taken.connect(lambda flow, pressure: self.add_rows([[flow, pressure, None]]))
-        self.plot = CurvePlot(theme, "Readings and the curve through them", 300)
-        self.residuals = Sketch(theme, "Residuals", 130)
+        self.plot = CurvePlot(theme, tr("Readings and the curve through them"), 300)
+        self.residuals = Sketch(theme, tr("Residuals"), 130)
         self.told = text()
         self.facts = CurveFacts(self._change)
         left = QVBoxLayout()
@@ -80,9 +81,9 @@ class ReadingsPage(RenewedPage):
         left.addWidget(self.table, 1)
         left.addWidget(
             row(
-                button("Paste", self.paste, "Rows from a table, with or without a head"),
-                button("Take a table or log …", self._ask_file),
-                button("Remove row", self._remove),
+                button(tr("Paste"), self.paste, tr("Rows from a table, with or without a head")),
+                button(tr("Take a table or log …"), self._ask_file),
+                button(tr("Remove row"), self._remove),
             )
         )
         left.addWidget(self.live)
@@ -148,13 +149,13 @@ class ReadingsPage(RenewedPage):
         self.curve_id = curve.id
         refill(self.box, [(_called(c), c.id) for c in self._all()], curve.id)
         kind = curve_kind(curve.kind)
-        self.heading.setText(f"{curve.part.name}: {kind.label}")
-        heads = [f"{c.name}, {c.unit}" if c.unit else c.name for c in kind.columns]
+        self.heading.setText(f"{curve.part.name}: {tr(kind.label)}")
+        heads = [f"{tr(c.name)}, {c.unit}" if c.unit else tr(c.name) for c in kind.columns]
         self.table.setHorizontalHeaderLabels(heads)
-        for line, column in zip(self.lines, kind.columns, strict=True):
+        for line, column, head in zip(self.lines, kind.columns, heads, strict=True):
             usual = "" if column.usual is None else f" ({column.usual:g})"
-            line.setPlaceholderText(f"{column.name}, {column.unit}{usual}" if column.unit else f"{column.name}{usual}")
-            line.setAccessibleName(f"{column.name}, {column.unit}" if column.unit else column.name)
+            line.setPlaceholderText(f"{head}{usual}")
+            line.setAccessibleName(head)
         self.table.fill([[f"{v:.5g}" for v in r] for r in curve.points])
         self.live.setVisible(kind.by_pressure)
         self.facts.show_curve(curve, [p for p in self._behind.parts if p.kind == "coolant"])
@@ -166,14 +167,16 @@ class ReadingsPage(RenewedPage):
             found = fitted_readings(curve)
         except KuffinError as error:
             only_points = DrawnCurve(name="", points=[(p[0], p[1]) for p in points])
-            found = FittedReadings([only_points], np.empty(0), f"Not fitted yet: {error}.")
+            found = FittedReadings([only_points], np.empty(0), tr("Not fitted yet: {error}.", error=error))
         self.plot.setVisible(kind.by_pressure)
-        self.plot.show_curves(found.curves, "flow, L/h", f"{kind.second}, kPa", spoken=found.said, from_nothing=True)
+        self.plot.show_curves(
+            found.curves, tr("flow, L/h"), f"{kind.second}, kPa", spoken=found.said, from_nothing=True
+        )
         self.residuals.setVisible(kind.by_pressure and found.residuals.size > 0)
         self.residuals.show_series(
             [Series(xs=list(points[:, 0]), ys=list(found.residuals), style="dots")],
-            "flow, L/h",
-            "off the curve, in standard uncertainties",
+            tr("flow, L/h"),
+            tr("off the curve, in standard uncertainties"),
             guides=(Guide(0.0, ""),),
         )
         self.told.setText(found.said)
@@ -204,7 +207,7 @@ class ReadingsPage(RenewedPage):
         curve, before = self.curve(), self.curve()
         if curve is None:
             return False
-        self._change(f"read {curve.part.name}", points=[*curve.points, *rows])
+        self._change(tr("read {name}", name=curve.part.name), points=[*curve.points, *rows])
         now = self.curve()
         return now is not None and before is not None and len(now.points) > len(before.points)
 
@@ -226,12 +229,15 @@ class ReadingsPage(RenewedPage):
             self.state.trouble.emit(f"{kind.name}: {error}")
             self.renew()
             return
-        self._change(f"mend a reading of {curve.part.name}", points=rows)
+        self._change(tr("mend a reading of {name}", name=curve.part.name), points=rows)
 
     def _remove(self) -> None:
         curve, at = self.curve(), self.table.currentRow()
         if curve is not None and 0 <= at < len(curve.points):
-            self._change(f"remove a reading of {curve.part.name}", points=[*curve.points[:at], *curve.points[at + 1 :]])
+            self._change(
+                tr("remove a reading of {name}", name=curve.part.name),
+                points=[*curve.points[:at], *curve.points[at + 1 :]],
+            )
 
     def _bin(self) -> None:
         curve = self.curve()
@@ -247,10 +253,10 @@ class ReadingsPage(RenewedPage):
         rows = self.state.attempt(pasted_points, QApplication.clipboard().text(), curve_kind(curve.kind))
         if isinstance(rows, list):
             self.add_rows(rows)
-            self.said.emit(f"{len(rows)} readings pasted")
+            self.said.emit(tr("{rows} readings pasted", rows=len(rows)))
 
     def _ask_file(self) -> None:
-        path, _ = QFileDialog.getOpenFileName(self, "Take a table or a log", str(documents()))
+        path, _ = QFileDialog.getOpenFileName(self, tr("Take a table or a log"), str(documents()))
         if path:
             self.take_file(path)
 
@@ -269,7 +275,7 @@ class ReadingsPage(RenewedPage):
             self._take_log(path, str(error))
             return
         self.add_rows(rows)
-        self.said.emit(f"{len(rows)} readings taken from {Path(path).name}")
+        self.said.emit(tr("{rows} readings taken from {name}", rows=len(rows), name=Path(path).name))
 
     def _take_log(self, path: str, no_table: str) -> None:
         def work(task: Task, told: ToldOfLog) -> list[list[float | None]]:
@@ -279,7 +285,11 @@ class ReadingsPage(RenewedPage):
             by_role = {c.role: c for c in reversed(table.channels) if c.role in {"flow", "pressure"}}
             if len(by_role) < 2:
                 raise KuffinError(
-                    f"{table.file} is neither a table of readings ({no_table}) nor a log of flow and pressure"
+                    tr(
+                        "{file} is neither a table of readings ({no_table}) nor a log of flow and pressure",
+                        file=table.file,
+                        no_table=no_table,
+                    )
                 )
             found = steady_stretches(np.asarray(table.times, float), by_role["flow"].values, by_role["pressure"].values)
             return [[round(s.flow, 2), round(s.pressure, 3), None] for s in found]
@@ -287,9 +297,9 @@ class ReadingsPage(RenewedPage):
         def done(rows: object) -> None:
             assert isinstance(rows, list)
             self.add_rows(rows)
-            self.said.emit(f"{len(rows)} steady stretches taken from {Path(path).name}")
+            self.said.emit(tr("{rows} steady stretches taken from {name}", rows=len(rows), name=Path(path).name))
 
-        asking_on(self, self.state, "reading the log", work, done)
+        asking_on(self, self.state, tr("reading the log"), work, done)
 
     def dragEnterEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         if event.mimeData().hasUrls() and self.curve() is not None:
@@ -303,6 +313,11 @@ class ReadingsPage(RenewedPage):
 
 def _called(curve: Curve) -> str:
     n = len(curve.points)
-    return (
-        f"{curve.part.name} · {curve_kind(curve.kind).label} · {n} reading{'' if n == 1 else 's'} · {curve.measured_on}"
+    return " · ".join(
+        (
+            curve.part.name,
+            tr(curve_kind(curve.kind).label),
+            counted(n, "{n} reading", "{n} readings"),
+            str(curve.measured_on),
+        )
     )

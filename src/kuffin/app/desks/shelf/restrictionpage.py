@@ -20,12 +20,13 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import flowing, number
 from kuffin.app.widgets.texts import empty, no_keys, text
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number as figure
 from kuffin.core.flow.measured import Measured
 from kuffin.reading.shelfcurves import ShelfCurves, shelf_curves, usual_pump, with_and_without
 from kuffin.said.flowwords import along_words, drop_words, ranking_words, without_gauge_words
 
-_PURPOSE = (
+_PURPOSE = mark(
     "Restriction shows what pressure each part costs at any flow. Type or paste pairs of flow and pressure drop for a block or a "
     "radiator, take them from a log, or read them live while you close a valve step by step."
 )
@@ -40,31 +41,33 @@ class RestrictionPage(RenewedPage):
     new_wanted = Signal(int, str)
 
     def __init__(self, state: State, theme: Theme, behind: ShelfState) -> None:
-        super().__init__(state, theme, _PURPOSE)
+        super().__init__(state, theme, tr(_PURPOSE))
         self._behind = behind
         self._off: set[str] = set()  # parts that are not drawn
         self.found: ShelfCurves | None = None
-        self.flow = number(1, 5000, "L/h", 0, 10, "Reference flow")
+        self.flow = number(1, 5000, "L/h", 0, 10, tr("Reference flow"))
         self.flow.setValue(150)
         self.flow.valueChanged.connect(lambda _v: self._read_off())
         self.coolant = CoolantChoice()
         self.coolant.changed.connect(self.renew)
         self.new = NewReadings(self.new_wanted.emit, lambda k: not k.of_pump)
-        self.column.addWidget(flowing(self.new, text("at", style="muted", wrap=False), self.flow, self.coolant))
+        self.column.addWidget(flowing(self.new, text(tr("at"), style="muted", wrap=False), self.flow, self.coolant))
         self.column.insertWidget(0, self.empty)
         self.parts = FlowRow()
         self.column.addLayout(self.parts)
-        self.plot = CurvePlot(theme, "Pressure drop against flow", 330)
+        self.plot = CurvePlot(theme, tr("Pressure drop against flow"), 330)
         self.plot.moved.connect(self.flow.setValue)
         self.said = text(style="heading")
-        self.table = FigureTable("Drops at the reference flow")
+        self.table = FigureTable(tr("Drops at the reference flow"))
         self.along = text()
         self.problems = text(style="warn")
-        self.gauge_title = text("Without a pressure gauge", style="heading")
+        self.gauge_title = text(tr("Without a pressure gauge"), style="heading")
         self.gauge = text()
         self.note = text(
-            "Bands hold 95 %, the instruments' accuracy in them; dashed is beyond what was measured. Differences hold 95 % over all pairs "
-            "together; what the same instruments have in common cancels in them.",
+            tr(
+                "Bands hold 95 %, the instruments' accuracy in them; dashed is beyond what was measured. Differences hold 95 % over all pairs "
+                "together; what the same instruments have in common cancels in them."
+            ),
             style="small",
         )
         for widget in (
@@ -165,7 +168,7 @@ class RestrictionPage(RenewedPage):
         shown, flow = self._shown(), self.flow.value()
         said = ranking_words(shown, flow)
         self.plot.show_curves(
-            self._curves, "flow, L/h", "pressure drop of one, kPa", line=flow, spoken=said, from_nothing=True
+            self._curves, tr("flow, L/h"), tr("pressure drop of one, kPa"), line=flow, spoken=said, from_nothing=True
         )
         self.said.setText(said)
         ids = []
@@ -179,13 +182,13 @@ class RestrictionPage(RenewedPage):
                     name,
                     drop_words(shown.drop(name, flow)),
                     f"{figure(part.a, 4)}·q + {figure(1e4 * part.b, 3)}·10⁻⁴·q²",
-                    f"{part.flow.size} at {low:.0f} to {high:.0f} L/h",
+                    tr("{size} at {low:.0f} to {high:.0f} L/h", size=part.flow.size, low=low, high=high),
                     self.found.notes.get(name, "")
                     or (curve.source if curve.source != "measured" else curve.measured_on),
                 )
             )
         self.table.show_rows(
-            ("part", f"drop at {flow:.0f} L/h", "drop, kPa, of q in L/h", "read", ""),
+            (tr("part"), tr("drop at {flow:.0f} L/h", flow=flow), tr("drop, kPa, of q in L/h"), tr("read"), ""),
             rows,
             words=True,
             left={3},

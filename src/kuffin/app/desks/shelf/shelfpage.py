@@ -31,6 +31,7 @@ from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 from kuffin.core.base.wholefile import write_whole
 from kuffin.core.bench.parts import KINDS
 from kuffin.notebook import partsfile, shelf
@@ -52,33 +53,36 @@ class ShelfPage(QWidget):
         self.part_id: int | None = None
         state.notebook_changed.connect(self._forget)
         self.search = QLineEdit()
-        self.search.setPlaceholderText("find")
-        self.search.setAccessibleName("Find a part")
+        self.search.setPlaceholderText(tr("find"))
+        self.search.setAccessibleName(tr("Find a part"))
         self.search.setClearButtonEnabled(True)
         self.search.textChanged.connect(self.renew)
         self.tree = QTreeWidget()
         self.tree.setHeaderHidden(True)
-        self.tree.setAccessibleName("Parts on the shelf")
+        self.tree.setAccessibleName(tr("Parts on the shelf"))
         self.tree.setIndentation(14)
         self.tree.currentItemChanged.connect(lambda now, _before: self._picked(now))
-        add = QPushButton("Add a part")
+        add = QPushButton(tr("Add a part"))
         menu = QMenu(add)
         for kind in KINDS.values():
-            menu.addAction(kind.key, partial(self.ask_part, kind.key))
+            menu.addAction(tr(kind.key), partial(self.ask_part, kind.key))
         add.setMenu(menu)
         left = QVBoxLayout()
         left.addWidget(self.search)
         left.addWidget(self.tree, 1)
-        left.addWidget(row(add, button("Bin it", self._bin, "Put the chosen part into the bin")))
+        left.addWidget(row(add, button(tr("Bin it"), self._bin, tr("Put the chosen part into the bin"))))
         left.addWidget(
             row(
-                button("Read a list …", self._ask_read, "Parts from CSV or JSON"), button("Write it …", self._ask_write)
+                button(tr("Read a list …"), self._ask_read, tr("Parts from CSV or JSON")),
+                button(tr("Write it …"), self._ask_write),
             )
         )
         self.form = PartForm(state)
         self._empty = text(
-            "The shelf keeps parts, their samples and photos, for all studies of this notebook. Add one, read a list, or "
-            "start a study: its candidates come here by themselves.",
+            tr(
+                "The shelf keeps parts, their samples and photos, for all studies of this notebook. Add one, read a list, or "
+                "start a study: its candidates come here by themselves."
+            ),
             style="muted",
         )
         inner = QWidget()
@@ -87,7 +91,7 @@ class ShelfPage(QWidget):
         column.addWidget(self._empty)
         column.addWidget(self.form)
         self.known = button(
-            "All that is known of it", self._ask_known, "What every study of this notebook says of this part"
+            tr("All that is known of it"), self._ask_known, tr("What every study of this notebook says of this part")
         )
         column.addWidget(row(self.known, None))
         self.curves = PartCurves(theme)
@@ -128,12 +132,12 @@ class ShelfPage(QWidget):
             found = [p for p in self._behind.parts if p.kind == kind.key and (wanted in f"{p.name} {p.maker}".lower())]
             if not found:
                 continue
-            head = QTreeWidgetItem([kind.plural])
+            head = QTreeWidgetItem([tr(kind.plural)])
             head.setFlags(Qt.ItemFlag.ItemIsEnabled)
             self.tree.addTopLevelItem(head)
             for part in found:
                 n = len(part.live_samples)
-                item = QTreeWidgetItem([part.name + (f"  ·  {n} samples" if n > 1 else "")])
+                item = QTreeWidgetItem([part.name + (tr("  ·  {n} samples", n=n) if n > 1 else "")])
                 item.setData(0, Qt.ItemDataRole.UserRole, part.id)
                 head.addChild(item)
                 if part.id == self.part_id or (current is None and self.part_id is None):
@@ -176,14 +180,14 @@ class ShelfPage(QWidget):
 
     def ask_part(self, kind: str) -> None:
         """Ask for a new part's name, and add it."""
-        name, ok = QInputDialog.getText(self, "Add a part", f"The {kind}'s name:")
+        name, ok = QInputDialog.getText(self, tr("Add a part"), tr("The {kind}'s name:", kind=kind))
         if ok:
             self.add(kind, name)
 
     def add(self, kind: str, name: str) -> None:
         """Put a part on the shelf and look at it."""
         if self._state.notebook is None:
-            self._state.trouble.emit("open or make a notebook first: the shelf is kept in it")
+            self._state.trouble.emit(tr("open or make a notebook first: the shelf is kept in it"))
             return
         made = self._state.attempt(shelf.add_part, self._state.notebook, kind, name)
         if isinstance(made, int):
@@ -192,7 +196,7 @@ class ShelfPage(QWidget):
     def _bin(self) -> None:
         part = self.chosen()
         if part is None or self._state.notebook is None:
-            self._state.trouble.emit("choose a part first")
+            self._state.trouble.emit(tr("choose a part first"))
             return
         self._state.attempt(shelf.bin_part, self._state.notebook, part.id)
         if self._behind.part(part.id) is None:
@@ -201,7 +205,7 @@ class ShelfPage(QWidget):
 
     def _ask_read(self) -> None:
         path, _ = QFileDialog.getOpenFileName(
-            self, "Read a list of parts", str(documents()), "Lists of parts (*.csv *.json)"
+            self, tr("Read a list of parts"), str(documents()), tr("Lists of parts (*.csv *.json)")
         )
         if path:
             self.read(path)
@@ -209,7 +213,7 @@ class ShelfPage(QWidget):
     def read(self, path: str) -> None:
         """Read a list of parts from a file."""
         if self._state.notebook is None:
-            self._state.trouble.emit("open or make a notebook first: the shelf is kept in it")
+            self._state.trouble.emit(tr("open or make a notebook first: the shelf is kept in it"))
             return
         found = self._state.attempt(partsfile.read_parts, path)
         if isinstance(found, list):
@@ -217,11 +221,18 @@ class ShelfPage(QWidget):
             if isinstance(counts, tuple):
                 added, changed = counts
                 self._state.trouble.emit("")
-                self.said.emit(f"{Path(path).name}: {added} added to the shelf, {changed} brought up to date")
+                self.said.emit(
+                    tr(
+                        "{name}: {added} added to the shelf, {changed} brought up to date",
+                        name=Path(path).name,
+                        added=added,
+                        changed=changed,
+                    )
+                )
 
     def _ask_write(self) -> None:
         path, _ = QFileDialog.getSaveFileName(
-            self, "Write the parts", str(documents() / "parts.csv"), "CSV (*.csv);;JSON (*.json)"
+            self, tr("Write the parts"), str(documents() / "parts.csv"), tr("CSV (*.csv);;JSON (*.json)")
         )
         if path:
             self.write(Path(path))

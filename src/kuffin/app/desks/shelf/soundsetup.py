@@ -13,6 +13,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import NumberLine, button, choice, flowing
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
 from kuffin.instruments.soundcard import SoundCard, ThisComputersSound
 from kuffin.notebook import recordings
@@ -34,26 +35,26 @@ class SoundSetup(QWidget):
         self._state, self._edit = state, edit
         self._bench: Bench | None = None
         self.numbers = {
-            "distance_m": NumberLine("m", "Distance of the microphone", 0.01, 100),
-            "level_db": NumberLine("dB", "Level of the calibrator", 20, 140),
-            "level_accuracy_db": NumberLine("dB", "Accuracy of the calibrator", 0, 10),
-            "gain_db": NumberLine("dB", "By how much the calibrator is recorded louder than the rest", -120, 120),
+            "distance_m": NumberLine("m", tr("Distance of the microphone"), 0.01, 100),
+            "level_db": NumberLine("dB", tr("Level of the calibrator"), 20, 140),
+            "level_accuracy_db": NumberLine("dB", tr("Accuracy of the calibrator"), 0, 10),
+            "gain_db": NumberLine("dB", tr("By how much the calibrator is recorded louder than the rest"), -120, 120),
         }
         for key, line in self.numbers.items():
             line.given.connect(lambda v, k=key: self._tell(**{k: v}))
             line.refused.connect(self.refused)
         self.position = QLineEdit()
-        self.position.setPlaceholderText("at ear height, front")
-        self.position.setAccessibleName("Position of the microphone")
+        self.position.setPlaceholderText(tr("at ear height, front"))
+        self.position.setAccessibleName(tr("Position of the microphone"))
         self.position.setMaximumWidth(220)
         self.position.editingFinished.connect(lambda: self._tell(position=self.position.text().strip() or None))
         self.cards: dict[str, Callable[[str], SoundCard]] = {
             ThisComputersSound.name: lambda _kind: ThisComputersSound(),
             SimulatedSound.name: lambda kind: SimulatedSound(calibrates=kind == "calibrator"),
         }
-        self.source = choice([(n, n) for n in self.cards], "Microphone")
+        self.source = choice([(n, n) for n in self.cards], tr("Microphone"))
         self.said = text()
-        self.table = FigureTable("Calibrations and backgrounds")
+        self.table = FigureTable(tr("Calibrations and backgrounds"))
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
 
@@ -61,28 +62,28 @@ class SoundSetup(QWidget):
             return text(words, style="muted", wrap=False)
 
         n = self.numbers
-        column.addWidget(flowing(label("microphone"), n["distance_m"], label("m off,"), self.position))
+        column.addWidget(flowing(label(tr("microphone")), n["distance_m"], label(tr("m off,")), self.position))
         column.addWidget(
             flowing(
-                label("calibrator"),
+                label(tr("calibrator")),
                 n["level_db"],
                 label("dB ±"),
                 n["level_accuracy_db"],
-                label("dB, recorded"),
+                label(tr("dB, recorded")),
                 n["gain_db"],
-                label("dB louder than the rest (lower: below 0)"),
+                label(tr("dB louder than the rest (lower: below 0)")),
             )
         )
         column.addWidget(
             flowing(
-                button("Add a calibrator's recording …", lambda: self._ask("calibrator")),
+                button(tr("Add a calibrator's recording …"), lambda: self._ask("calibrator")),
                 button(
-                    "Add the bench at rest …",
+                    tr("Add the bench at rest …"),
                     lambda: self._ask("background"),
-                    "With all off that is tested: it is taken off by energy",
+                    tr("With all off that is tested: it is taken off by energy"),
                 ),
-                button("Record the calibrator", lambda: self.record("calibrator")),
-                button("Record the bench at rest", lambda: self.record("background")),
+                button(tr("Record the calibrator"), lambda: self.record("calibrator")),
+                button(tr("Record the bench at rest"), lambda: self.record("background")),
                 self.source,
             )
         )
@@ -104,15 +105,18 @@ class SoundSetup(QWidget):
         self._kept = recordings.recordings(notebook, bench_id=bench.id)
         self.said.setText(calibration_words(self._kept))
         rows = [
-            (k.name, k.kind, k.added_at.replace("T", " ")[:16], self._told(k), "put into the bin") for k in self._kept
+            (k.name, k.kind, k.added_at.replace("T", " ")[:16], self._told(k), tr("put into the bin"))
+            for k in self._kept
         ]
         self.table.setVisible(bool(rows))
-        self.table.show_rows(("recording", "of", "on", "it says", ""), rows, left={1, 2, 3}, opens={4: self._bin})
+        self.table.show_rows(
+            (tr("recording"), tr("of"), tr("on"), tr("it says"), ""), rows, left={1, 2, 3}, opens={4: self._bin}
+        )
 
     def _told(self, kept: Attachment) -> str:
         if kept.kind == "calibrator":
             try:
-                return f"1 Pa is {number(1 / recordings.pascals_of(kept), 4)} of full scale"
+                return tr("1 Pa is {pascals} of full scale", pascals=number(1 / recordings.pascals_of(kept), 4))
             except KuffinError as error:
                 return str(error)
         only = [k for k in self._kept if k.kind == "calibrator"]
@@ -136,7 +140,7 @@ class SoundSetup(QWidget):
         """Record the calibrator, or the bench at rest, for ten seconds."""
         if self._bench is not None:
             card = self.cards[self.source.currentData()](kind)
-            name = f"{kind} {len(self._kept) + 1}.flac"
+            name = tr("{kind} {kept}.flac", kind=kind, kept=len(self._kept) + 1)
             record_now(self._state, card, _SECONDS, name, lambda _: None, kind=kind, bench=self._bench)
 
     def _bin(self, at: int) -> None:

@@ -13,35 +13,37 @@ from pathlib import Path
 import numpy as np
 from PySide6.QtCore import Signal
 from PySide6.QtGui import QHideEvent, QShowEvent
-from PySide6.QtWidgets import QInputDialog, QMenu, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QMenu, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Jobs, Task
+from kuffin.app.desks.shelf.askwhere import ask_where
 from kuffin.app.desks.shelf.calibrating import Calibrating
 from kuffin.app.desks.shelf.loads import Loads
 from kuffin.app.state.livereading import LiveReading
 from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import typed_number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.calibration import Within
 from kuffin.core.bench.devices import USUAL_DEVICES
 from kuffin.core.bench.roles import ROLES
 from kuffin.core.compare.pairwords import number
-from kuffin.instruments.configured import calibrated, in_unit, proposed
+from kuffin.instruments.configured import calibrated, in_unit, proposed, typed_channels
 from kuffin.instruments.discovery import Found, discover
 from kuffin.instruments.meterlines import ToldValue
 from kuffin.instruments.setup import KINDS, BenchSetup, ChannelSetting, InstrumentSetting, load_setup, save_setup
 
 _RATES = (
-    ("20 times a second", 0.05),
-    ("10 times a second", 0.1),
-    ("5 times a second", 0.2),
-    ("twice a second", 0.5),
-    ("once a second", 1.0),
-    ("every 2 s", 2.0),
-    ("every 5 s", 5.0),
+    (mark("20 times a second"), 0.05),
+    (mark("10 times a second"), 0.1),
+    (mark("5 times a second"), 0.2),
+    (mark("twice a second"), 0.5),
+    (mark("once a second"), 1.0),
+    (mark("every 2 s"), 2.0),
+    (mark("every 5 s"), 5.0),
 )
 _WHERE = {
     "hwmon": "folder",
@@ -68,26 +70,41 @@ class ThisComputer(QWidget):
         self.reading = LiveReading(self)
         self.reading.told.connect(self._show_values)
         self._sources: list[str] = []
-        adder = button("Add one …", lambda: None)
+        adder = button(tr("Add one …"), lambda: None)
         menu = QMenu(adder)
         for kind in ("serial", "network", "command", "hand", "hwmon"):
-            menu.addAction(KINDS[kind], partial(self.ask_instrument, kind))
+            menu.addAction(tr(KINDS[kind]), partial(self.ask_instrument, kind))
         adder.setMenu(menu)
-        self.rate = choice([(label, value) for label, value in _RATES], "How often a row is kept")
+        self.rate = choice([(tr(label), value) for label, value in _RATES], tr("How often a row is kept"))
         self.rate.activated.connect(lambda _i: self.keep(replace(self.setup, row_s=float(self.rate.currentData()))))
         self.empty = text(
-            "Nothing is read on this computer yet. Kuffin looks at the kernel's sensors and listens at serial ports; it sends nothing.",
+            tr(
+                "Nothing is read on this computer yet. Kuffin looks at the kernel's sensors and "
+                "listens at serial ports; it sends nothing."
+            ),
             style="muted",
         )
         self.instruments = WritingTable(
-            ["instrument", "kind", "where", "read every", "baud", "asked with", "now"], "Live instruments", stretch=2
+            [tr("instrument"), tr("kind"), tr("where"), tr("read every"), tr("baud"), tr("asked with"), tr("now")],
+            tr("Live instruments"),
+            stretch=2,
         )
         self.instruments.written.connect(self._instrument_written)
         self.instruments.currentCellChanged.connect(lambda r, _c, br, _bc: self._show_channels() if r != br else None)
         self._title = text(style="heading")
         self.channels = WritingTable(
-            ["recorded", "it says", "name", "unit", "what it is", "of", "accuracy ±", "calibration", "now"],
-            "Live channels",
+            [
+                tr("recorded"),
+                tr("it says"),
+                tr("name"),
+                tr("unit"),
+                tr("what it is"),
+                tr("of"),
+                tr("accuracy ±"),
+                tr("calibration"),
+                tr("now"),
+            ],
+            tr("Live channels"),
             self._options,
             stretch=7,
         )
@@ -98,10 +115,10 @@ class ThisComputer(QWidget):
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(
             row(
-                button("Look for instruments", self.look),
+                button(tr("Look for instruments"), self.look),
                 adder,
-                button("Remove it", self._remove),
-                text("   a row", wrap=False),
+                button(tr("Remove it"), self._remove),
+                text(tr("   a row"), wrap=False),
                 self.rate,
             )
         )
@@ -154,7 +171,7 @@ class ThisComputer(QWidget):
 
     def renew(self) -> None:
         """Show the settings as they are."""
-        refill(self.rate, [(label, value) for label, value in _RATES], self.setup.row_s)
+        refill(self.rate, [(tr(label), value) for label, value in _RATES], self.setup.row_s)
         have = bool(self.setup.instruments)
         self.empty.setVisible(not have)
         for widget in (self.instruments, self._title, self.channels, self.calibrating):
@@ -170,16 +187,16 @@ class ThisComputer(QWidget):
     def _row(self, i: InstrumentSetting, at: int) -> list[str]:
         serial = i.kind == "serial"
         state = self.reading.trouble(at) or (
-            f"{len(self.reading.values(at))} values" if self.reading.values(at) else ""
+            tr("{values} values", values=len(self.reading.values(at))) if self.reading.values(at) else ""
         )
         return [
             i.name,
-            KINDS[i.kind],
+            tr(KINDS[i.kind]),
             i.where,
             f"{i.interval_s:g} s",
             str(i.baud) if serial else "",
             i.question if serial or i.kind == "network" else "",
-            state if i.kind != "hand" else "typed while a run is recorded",
+            state if i.kind != "hand" else tr("typed while a run is recorded"),
         ]
 
     @property
@@ -192,7 +209,7 @@ class ThisComputer(QWidget):
         if at is None:
             return
         instrument = self.setup.instruments[at]
-        self._title.setText(f"Channels of {instrument.name}")
+        self._title.setText(tr("Channels of {name}", name=instrument.name))
         told = self.reading.values(at)
         known = {c.source: c for c in instrument.channels}
         self._sources = [*known, *(name for name in told if name not in known)]
@@ -202,7 +219,7 @@ class ThisComputer(QWidget):
             about = channel or proposed(source, told[source], set())
             rows.append(
                 [
-                    "yes" if channel else "no",
+                    tr("yes") if channel else tr("no"),
                     source,
                     about.name,
                     shown(about.unit) if about.unit else "",
@@ -252,10 +269,12 @@ class ThisComputer(QWidget):
     def look(self) -> None:
         """Look for instruments, off the window's thread."""
         if self._busy():
-            self.trouble.emit("a run is being recorded; look for instruments when it is over")
+            self.trouble.emit(tr("a run is being recorded; look for instruments when it is over"))
             return
         self.reading.stop()
-        self._jobs.start("looking for instruments", lambda task: self._discover(task), self._found, self.trouble.emit)
+        self._jobs.start(
+            tr("looking for instruments"), lambda task: self._discover(task), self._found, self.trouble.emit
+        )
 
     def _discover(self, task: Task) -> list[Found]:
         return discover(task.report)
@@ -269,7 +288,7 @@ class ThisComputer(QWidget):
         troubles = [f"{f.setting.name}: {f.trouble}" for f in new if f.trouble]
         if not new:
             self.said.emit(
-                "nothing new was found: neither sensors of the kernel's nor serial ports that are not listed yet"
+                tr("nothing new was found: neither sensors of the kernel's nor serial ports that are not listed yet")
             )
         elif troubles:
             self.said.emit("; ".join(troubles))
@@ -277,18 +296,7 @@ class ThisComputer(QWidget):
 
     def ask_instrument(self, kind: str) -> None:
         """Ask where an instrument is."""
-        questions = {
-            "serial": ("Its port, such as /dev/ttyUSB0:", "/dev/ttyUSB0"),
-            "network": ("Its address, as host:port:", "192.168.0.20:5000"),
-            "command": ("The command; its output's lines hold the numbers:", ""),
-            "hand": (
-                "What is typed, with its unit in brackets, such as: infrared spot [°C], score",
-                "infrared spot [°C]",
-            ),
-            "hwmon": ("The folder of the kernel's sensors:", "/sys/class/hwmon"),
-        }
-        question, usual = questions[kind]
-        written, ok = QInputDialog.getText(self, f"Add: {KINDS[kind]}", question, text=usual)
+        written, ok = ask_where(self, kind)
         if ok and written.strip():
             self.add(kind, written.strip())
 
@@ -307,19 +315,13 @@ class ThisComputer(QWidget):
             self.instruments.setCurrentCell(len(self.setup.instruments) - 1, 0)
 
     def _add_hand(self, written: str) -> None:
-        channels = []
         try:
-            for piece in written.split(","):
-                name, _, unit = piece.partition("[")
-                channel = ChannelSetting(source=name.strip(), name=name.strip())
-                if unit.strip(" ]"):
-                    channel = in_unit(channel, unit.strip(" ]"))
-                channels.append(channel)
+            channels = typed_channels(written)
         except BenchError as error:
             self.trouble.emit(str(error))
             return
         self.keep(
-            self.setup.with_instrument(InstrumentSetting(kind="hand", name="typed by hand", channels=tuple(channels)))
+            self.setup.with_instrument(InstrumentSetting(kind="hand", name=tr("typed by hand"), channels=channels))
         )
 
     def _remove(self) -> None:
@@ -340,7 +342,7 @@ class ThisComputer(QWidget):
             else:
                 changed = replace(instrument, question=content)
         except ValueError:
-            self.trouble.emit(f"“{content}” is no number")
+            self.trouble.emit(tr("“{content}” is no number", content=content))
             self.renew()
             return
         self.keep(self.setup.with_instrument(changed, at))
@@ -390,5 +392,5 @@ class ThisComputer(QWidget):
             found = next((c for c in self.setup.instruments[at].channels if c.source == self._sources[line]), None)
             if found is not None:
                 return at, found
-        self.trouble.emit("choose a channel that is recorded first")
+        self.trouble.emit(tr("choose a channel that is recorded first"))
         return None

@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QWidget
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import NumberLine
 from kuffin.app.widgets.texts import text
+from kuffin.core.base.language import tr
 
 
 class WallPowerRow(QWidget):
@@ -21,8 +22,8 @@ class WallPowerRow(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self.idle_w = NumberLine("W", "Power at the wall that is not the part's", 0, 5000)
-        self.efficiency = NumberLine("%", "Efficiency of the supply", 20, 100)
+        self.idle_w = NumberLine("W", tr("Power at the wall that is not the part's"), 0, 5000)
+        self.efficiency = NumberLine("%", tr("Efficiency of the supply"), 20, 100)
         self._lines = {"wall_idle_w": self.idle_w, "wall_efficiency_percent": self.efficiency}
         for key, line in self._lines.items():
             line.given.connect(lambda value, key=key: self.told.emit(key, value))
@@ -30,11 +31,11 @@ class WallPowerRow(QWidget):
         layout = FlowRow(self)
         layout.setContentsMargins(0, 0, 0, 0)
         for widget in (
-            text("Power at the wall: take off", wrap=False),
+            text(tr("Power at the wall: take off"), wrap=False),
             self.idle_w,
-            text("W that the rest draws; supply", wrap=False),
+            text(tr("W that the rest draws; supply"), wrap=False),
             self.efficiency,
-            text("% efficient. Used only where a log has no other power.", style="muted", wrap=False),
+            text(tr("% efficient. Used only where a log has no other power."), style="muted", wrap=False),
         ):
             layout.addWidget(widget)
 

@@ -1,0 +1,33 @@
+"""The languages of the window: Qt's translations of Kuffin's messages, and of Qt's own."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PySide6.QtCore import QCoreApplication, QLibraryInfo, QTranslator
+from PySide6.QtWidgets import QApplication
+
+from kuffin.core.base.language import speak
+
+_FILES = Path(__file__).parents[1] / "speech"
+CONTEXT = "kuffin"
+LANGUAGES = {"en": "English", "de": "Deutsch"}
+
+
+def _translated(message: str) -> str:
+    return QCoreApplication.translate(CONTEXT, message)
+
+
+def speak_language(app: QApplication, language: str) -> None:
+    """Let all that is said from now on be said in a language; what is shown already stays as it is."""
+    for old in app.findChildren(QTranslator):
+        app.removeTranslator(old)
+        old.deleteLater()
+    qt_files = QLibraryInfo.path(QLibraryInfo.LibraryPath.TranslationsPath)
+    for name, folder in ((f"qtbase_{language}", qt_files), (f"kuffin_{language}", str(_FILES))):
+        translator = QTranslator(app)
+        if translator.load(name, folder):
+            app.installTranslator(translator)
+        else:
+            translator.deleteLater()
+    speak(_translated if language != "en" else None)
