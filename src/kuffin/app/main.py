@@ -12,6 +12,7 @@ from PySide6.QtGui import QIcon
 from kuffin.app.base.settings import Settings
 from kuffin.app.look import theme as looks
 from kuffin.app.look.application import application
+from kuffin.app.look.speech import LANGUAGES, chosen_language, speak_language
 
 if TYPE_CHECKING:
     from kuffin.app.frame.window import MainWindow
@@ -48,6 +49,7 @@ def run(notebook: str | None = None, demo: bool = False, files: Sequence[str] = 
         door_name = door(settings.store.fileName())
         if hand_over(door_name, named):
             return 0
+    speak_language(app, chosen_language(settings.value("language", "desktop", LANGUAGES)))
     scale = settings.number("scale", 1.0, *looks.SCALES)
     theme = looks.chosen(settings.value("theme", "desktop", looks.MODES))
     looks.apply(app, theme, scale)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Mapping
 from typing import TYPE_CHECKING
 
 from PySide6.QtGui import QAction, QActionGroup, QKeySequence
@@ -11,6 +12,7 @@ from kuffin.app.frame.finder import find
 from kuffin.app.frame.helptexts import cautions
 from kuffin.app.frame.helptexts import keys as all_keys
 from kuffin.app.frame.navigation import BEHIND
+from kuffin.app.look.speech import LANGUAGES
 from kuffin.app.look.theme import MODES
 from kuffin.app.widgets.messages import own_page
 from kuffin.app.widgets.texts import no_keys
@@ -123,19 +125,9 @@ class Menus:
         self._add(menu, tr("Show working"), w.explain, "F1")
         self._add(menu, tr("Do the next thing"), w.do_next, "Ctrl+Return")
         menu.addSeparator()
-        group = QActionGroup(w)
-        for mode, label in (
-            ("desktop", tr("Follow the desktop")),
-            ("light", tr("Paper")),
-            ("dark", tr("Dark, for the bench at night")),
-        ):
-            action = QAction(label, w)
-            action.setCheckable(True)
-            action.setChecked(w.settings.value("theme", "desktop", MODES) == mode)
-            action.triggered.connect(lambda _checked=False, m=mode: w.set_mode(m))
-            group.addAction(action)
-            menu.addAction(action)
+        self._choices(menu, "theme", MODES, w.set_mode)
         menu.addSeparator()
+        self._choices(menu.addMenu(tr("Language")), "language", LANGUAGES, self._choose_language)
         sound = QAction(tr("Sound when a run settles or needs you"), w)
         sound.setCheckable(True)
         sound.setChecked(w.settings.value("sound", "on", ("on", "off")) == "on")
@@ -144,6 +136,21 @@ class Menus:
         self._add(menu, tr("Larger text"), lambda: w.scale_text(1.1), "Ctrl++")
         self._add(menu, tr("Smaller text"), lambda: w.scale_text(1 / 1.1), "Ctrl+-")
         self._add(menu, tr("Usual text"), lambda: w.scale_text(0), "Ctrl+0")
+
+    def _choose_language(self, language: str) -> None:
+        self._window.settings.set_value("language", language)
+        self._window.state.said.emit(tr("the language changes with the next start"))
+
+    def _choices(self, menu: QMenu, key: str, named: Mapping[str, str], chosen: Callable[[str], object]) -> None:
+        """A setting of which one value is ticked."""
+        group = QActionGroup(self._window)
+        for value, label in named.items():
+            action = QAction(tr(label), self._window)
+            action.setCheckable(True)
+            action.setChecked(self._window.settings.value(key, "desktop", named) == value)
+            action.triggered.connect(lambda _checked=False, v=value: chosen(v))
+            group.addAction(action)
+            menu.addAction(action)
 
     def _help(self, menu: QMenu) -> None:
         w = self._window

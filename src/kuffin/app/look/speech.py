@@ -4,18 +4,26 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from PySide6.QtCore import QCoreApplication, QLibraryInfo, QTranslator
+from PySide6.QtCore import QCoreApplication, QLibraryInfo, QLocale, QTranslator
 from PySide6.QtWidgets import QApplication
 
-from kuffin.core.base.language import speak
+from kuffin.core.base.language import mark, speak
 
 _FILES = Path(__file__).parents[1] / "speech"
 CONTEXT = "kuffin"
-LANGUAGES = {"en": "English", "de": "Deutsch"}
+LANGUAGES = {"desktop": mark("Follow the desktop"), "en": "English", "de": "Deutsch"}
 
 
 def _translated(message: str) -> str:
     return QCoreApplication.translate(CONTEXT, message)
+
+
+def chosen_language(setting: str) -> str:
+    """The language of a setting: the first of the desktop's that Kuffin speaks, else English."""
+    if setting != "desktop":
+        return setting
+    wanted = [name.split("-")[0] for name in QLocale.system().uiLanguages()]
+    return next((name for name in wanted if name in LANGUAGES), "en")
 
 
 def speak_language(app: QApplication, language: str) -> None:

@@ -9,6 +9,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
 from PySide6.QtWidgets import QApplication
 
+from kuffin.core.base.language import mark
 from kuffin.look import colours
 from kuffin.look.colours import FONTS, TEXT, Colours
 
@@ -41,7 +42,7 @@ def figures_font(size: float, bold: bool = False) -> QFont:
 
 
 SCALES = (0.7, 2.0)  # of the text size
-MODES = ("desktop", "light", "dark")
+MODES = {"desktop": mark("Follow the desktop"), "light": mark("Paper"), "dark": mark("Dark, for the bench at night")}
 
 
 def chosen(mode: str) -> Theme:

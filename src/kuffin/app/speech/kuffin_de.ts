@@ -1127,6 +1127,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/leftoutpage.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>left out</source>
             <translation>nicht gezählt</translation>
         </message>
@@ -1523,6 +1524,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>on the bench</source>
             <translation>am Prüfstand</translation>
         </message>
@@ -2496,6 +2498,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/figurespage.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>settled</source>
             <translation>eingeschwungen</translation>
         </message>
@@ -3028,6 +3031,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/soundpage.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/soundsetup.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>recording</source>
             <translation>Aufnahme</translation>
         </message>
@@ -3676,6 +3680,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>ready to run</source>
             <translation>bereit zum Lauf</translation>
         </message>
@@ -4831,11 +4836,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>next</source>
             <translation>als Nächstes</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
             <source>to do</source>
             <translation>zu tun</translation>
         </message>
@@ -6233,6 +6240,41 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <translation>zu früh, um zu sagen, wohin es strebt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>Add: {kind}</source>
+            <translation>Hinzufügen: {kind}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>Its port, such as /dev/ttyUSB0:</source>
+            <translation>Seine Schnittstelle, etwa /dev/ttyUSB0:</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>Its address, as host:port:</source>
+            <translation>Seine Adresse, als Rechner:Port:</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>The command; its output's lines hold the numbers:</source>
+            <translation>Der Befehl; die Zeilen seiner Ausgabe enthalten die Zahlen:</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>What is typed, with its unit in brackets, such as: infrared spot [°C], score</source>
+            <translation>Was getippt wird, mit der Einheit in Klammern, etwa: Infrarotpunkt [°C], Punkte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>infrared spot [°C]</source>
+            <translation>Infrarotpunkt [°C]</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
+            <source>The folder of the kernel's sensors:</source>
+            <translation>Der Ordner der Sensoren des Kernels:</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/benchpage.py" />
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <source>Bench</source>
@@ -7474,11 +7516,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>Add: {KINDS}</source>
-            <translation>Hinzufügen: {KINDS}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
             <source>choose a channel that is recorded first</source>
             <translation>erst einen Kanal wählen, der aufgezeichnet wird</translation>
         </message>
@@ -7536,36 +7573,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
             <source>nothing new was found: neither sensors of the kernel's nor serial ports that are not listed yet</source>
             <translation>nichts Neues gefunden: weder Sensoren des Kernels noch serielle Schnittstellen, die nicht schon aufgeführt sind</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>Its port, such as /dev/ttyUSB0:</source>
-            <translation>Seine Schnittstelle, etwa /dev/ttyUSB0:</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>Its address, as host:port:</source>
-            <translation>Seine Adresse, als Rechner:Port:</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>The command; its output's lines hold the numbers:</source>
-            <translation>Der Befehl; die Zeilen seiner Ausgabe enthalten die Zahlen:</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>What is typed, with its unit in brackets, such as: infrared spot [°C], score</source>
-            <translation>Was getippt wird, mit der Einheit in Klammern, etwa: Infrarotpunkt [°C], Punkte</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>infrared spot [°C]</source>
-            <translation>Infrarotpunkt [°C]</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
-            <source>The folder of the kernel's sensors:</source>
-            <translation>Der Ordner der Sensoren des Kernels:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
@@ -8762,6 +8769,21 @@ einer je Zeile</translation>
             <translation>den Webstuhl einklappen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/frame/helptexts.py" />
+            <source>Kuffin {version}
+A bench notebook for people who test cooling parts.
+
+MIT licence. The B612 fonts are under the SIL Open Font License.
+
+Kuffin is no safety device.</source>
+            <translation>Kuffin {version}
+Ein Versuchsheft für alle, die Kühlteile prüfen.
+
+MIT-Lizenz. Die Schriften B612 stehen unter der SIL Open Font License.
+
+Kuffin ist keine Sicherheitseinrichtung.</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/frame/lazydesks.py" />
             <location filename="../../../../src/kuffin/app/frame/menus.py" />
             <source>Keys</source>
@@ -9006,6 +9028,11 @@ einer je Zeile</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/menus.py" />
+            <source>the language changes with the next start</source>
+            <translation>die Sprache wechselt mit dem nächsten Start</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/menus.py" />
             <source>Help at the bench …</source>
             <translation>Hilfe am Prüfstand …</translation>
         </message>
@@ -9057,18 +9084,8 @@ einer je Zeile</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/menus.py" />
-            <source>Follow the desktop</source>
-            <translation>Wie der Schreibtisch</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/frame/menus.py" />
-            <source>Paper</source>
-            <translation>Papier</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/frame/menus.py" />
-            <source>Dark, for the bench at night</source>
-            <translation>Dunkel, für den Prüfstand bei Nacht</translation>
+            <source>Language</source>
+            <translation>Sprache</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/menus.py" />
@@ -9079,6 +9096,41 @@ einer je Zeile</translation>
             <location filename="../../../../src/kuffin/app/frame/menus.py" />
             <source>Redo: {redo}</source>
             <translation>Wiederholen: {redo}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>cut off</source>
+            <translation>abgebrochen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>waiting</source>
+            <translation>wartet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>not finished</source>
+            <translation>nicht zu Ende</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>doubtful</source>
+            <translation>zweifelhaft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>kept</source>
+            <translation>gilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>typed</source>
+            <translation>getippt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <source>level known</source>
+            <translation>Höhe bekannt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
@@ -9294,21 +9346,6 @@ einer je Zeile</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/window.py" />
-            <source>Kuffin {version}
-A bench notebook for people who test cooling parts.
-
-MIT licence. The B612 fonts are under the SIL Open Font License.
-
-Kuffin is no safety device.</source>
-            <translation>Kuffin {version}
-Ein Versuchsheft für alle, die Kühlteile prüfen.
-
-MIT-Lizenz. Die Schriften B612 stehen unter der SIL Open Font License.
-
-Kuffin ist keine Sicherheitseinrichtung.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/frame/window.py" />
             <source>A run is being recorded</source>
             <translation>Ein Lauf wird aufgezeichnet</translation>
         </message>
@@ -9376,6 +9413,22 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>nothing is written of that</source>
             <translation>davon steht nichts geschrieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/look/speech.py" />
+            <location filename="../../../../src/kuffin/app/look/theme.py" />
+            <source>Follow the desktop</source>
+            <translation>Wie der Schreibtisch</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/look/theme.py" />
+            <source>Paper</source>
+            <translation>Papier</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/look/theme.py" />
+            <source>Dark, for the bench at night</source>
+            <translation>Dunkel, für den Prüfstand bei Nacht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/state/running.py" />
