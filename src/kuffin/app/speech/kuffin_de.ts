@@ -862,17 +862,17 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>Claims holds what makers say against what was measured: refuted, borne out, or open. This study has no claim yet; add one on the Plan desk's question page, or write it on a part's page on the Shelf.</source>
-            <translation>„Behauptungen“ hält das, was Hersteller sagen, gegen das Gemessene: widerlegt, bestätigt oder offen. Diese Studie hat noch keine; auf der Fragenseite des Pults „Planen“ hinzufügen, oder auf der Seite eines Teils im Regal eintragen.</translation>
+            <translation>„Angaben“ hält das, was Hersteller sagen, gegen das Gemessene: widerlegt, bestätigt oder offen. Diese Studie hat noch keine Angabe; auf der Fragenseite des Pults „Planen“ hinzufügen, oder auf der Seite eines Teils im Regal eintragen.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>Claims against what was measured</source>
-            <translation>Behauptungen gegen das Gemessene</translation>
+            <translation>Angaben gegen das Gemessene</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>Conditions of claims and tests</source>
-            <translation>Bedingungen der Behauptungen und der Prüfungen</translation>
+            <translation>Bedingungen der Angaben und der Prüfungen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
@@ -882,17 +882,17 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>Claims under each condition</source>
-            <translation>Behauptungen unter jeder Bedingung</translation>
+            <translation>Angaben unter jeder Bedingung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>better than the other: measured interval, and from where the claim would hold</source>
-            <translation>besser als das andere: gemessenes Intervall, und ab wo die Behauptung zuträfe</translation>
+            <translation>besser als das andere: gemessenes Intervall, und ab wo die Angabe zuträfe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>claim</source>
-            <translation>Behauptung</translation>
+            <translation>Angabe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
@@ -907,12 +907,12 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>judging the claims under each condition</source>
-            <translation>die Behauptungen werden unter jeder Bedingung beurteilt</translation>
+            <translation>die Angaben werden unter jeder Bedingung beurteilt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/claimspage.py" />
             <source>Claims in another unit</source>
-            <translation>Behauptungen in anderer Einheit</translation>
+            <translation>Angaben in anderer Einheit</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
@@ -922,7 +922,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
             <source>Trust</source>
-            <translation>Verlässlich?</translation>
+            <translation>Sicher?</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
@@ -943,7 +943,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
             <source>Claims</source>
-            <translation>Behauptungen</translation>
+            <translation>Angaben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
@@ -1885,6 +1885,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/app/desks/prepare/bleed.py" />
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
@@ -1910,6 +1911,12 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <source>with</source>
             <translation>mit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/app/desks/shelf/coolantchoice.py" />
+            <source>water</source>
+            <translation>Wasser</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
@@ -1970,7 +1977,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/wordspage.py" />
             <source>Words writes what may be said of each pair and claim, to be printed as it is. It </source>
-            <translation>„Worte“ schreibt, was über jedes Paar und jede Behauptung gesagt werden darf, druckreif. Es </translation>
+            <translation>„Worte“ schreibt, was über jedes Paar und jede Angabe gesagt werden darf, druckreif. Es </translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/wordspage.py" />
@@ -2665,6 +2672,27 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
+            <source>kelvins</source>
+            <translation>Kelvin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
+            <source>kelvins per watt</source>
+            <translation>Kelvin je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
+            <location filename="../../../../src/kuffin/app/dialogs/channels.py" />
+            <source>this run</source>
+            <translation>dieser Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
+            <source>candidates side by side</source>
+            <translation>Kandidaten nebeneinander</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
             <source>The bottleneck is the step from {lower} to {name}. Intervals (95 %) are those of this window.</source>
             <translation>Der Engpass ist die Stufe von {lower} zu {name}. Die Intervalle (95 %) sind die dieses Fensters.</translation>
         </message>
@@ -3116,7 +3144,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
             <source>claimed</source>
-            <translation>behauptet</translation>
+            <translation>angegeben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
@@ -3156,17 +3184,17 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
             <source>a claim compares two candidates; add another one first</source>
-            <translation>eine Behauptung vergleicht zwei Kandidaten; erst einen weiteren hinzufügen</translation>
+            <translation>eine Angabe vergleicht zwei Kandidaten; erst einen weiteren hinzufügen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
             <source>a claim</source>
-            <translation>eine Behauptung</translation>
+            <translation>eine Angabe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
             <source>choose a claim in the table first</source>
-            <translation>erst eine Behauptung in der Tabelle wählen</translation>
+            <translation>erst eine Angabe in der Tabelle wählen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/clearancepage.py" />
@@ -4060,12 +4088,12 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
             <source>Claims to test</source>
-            <translation>Zu prüfende Behauptungen</translation>
+            <translation>Zu prüfende Angaben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
             <source>Nobody's claim is tested yet: “8 K cooler than …”, say, from a box or a review.</source>
-            <translation>Noch wird keine Behauptung geprüft: etwa „8 K kühler als …“, von einer Schachtel oder aus einem Test.</translation>
+            <translation>Noch wird keine Angabe geprüft: etwa „8 K kühler als …“, von einer Schachtel oder aus einem Test.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
@@ -4245,7 +4273,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
             <source>Add a claim</source>
-            <translation>Behauptung hinzufügen</translation>
+            <translation>Angabe hinzufügen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
@@ -6507,11 +6535,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <translation>Temperatur des Kühlmittels</translation>
         </message>
         <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/coolantchoice.py" />
-            <source>water</source>
-            <translation>Wasser</translation>
-        </message>
-        <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/curvefacts.py" />
             <source>Where the readings come from</source>
             <translation>Woher die Messwerte kommen</translation>
@@ -6995,7 +7018,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
             <source>its maker claims</source>
-            <translation>sein Hersteller behauptet</translation>
+            <translation>Angabe des Herstellers</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
@@ -7070,12 +7093,12 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
             <source>change what its maker claims</source>
-            <translation>ändern, was sein Hersteller behauptet</translation>
+            <translation>ändern, was Angabe des Herstellers</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
             <source>change where it is claimed</source>
-            <translation>ändern, wo es behauptet wird</translation>
+            <translation>ändern, wo es angegeben ist</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
@@ -7854,11 +7877,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/dialogs/joinlog.py" />
             <source>Role of {name}</source>
             <translation>Rolle von {name}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/dialogs/channels.py" />
-            <source>this run</source>
-            <translation>dieser Lauf</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/dialogs/channels.py" />
@@ -12650,7 +12668,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <source>conductivity, as claimed</source>
-            <translation>Wärmeleitfähigkeit, wie behauptet</translation>
+            <translation>Wärmeleitfähigkeit, wie angegeben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />

@@ -131,8 +131,9 @@ class WhatIfPage(RenewedPage):
         ways = v.evidence.ways
         named = [(f"{p.name} ({p.study})", f"{p.study}\n{p.name}") for p in self._parts]
         refill(self.part, [(tr(_AS_THERE), None), *named], self.part.currentData())
-        mixes = coolants_of(() if ways is None else ways.shelf)
-        refill(self.coolant, [(tr(_AS_THERE), None), *((m.name, m.name) for m in mixes)], self.coolant.currentData())
+        water, *mixes = coolants_of(() if ways is None else ways.shelf)
+        coolants = [(tr("water"), water.name), *((m.name, m.name) for m in mixes)]
+        refill(self.coolant, [(tr(_AS_THERE), None), *coolants], self.coolant.currentData())
         self._part_row.setVisible(bool(self._parts))
 
     def asked(self) -> WhatIf:

@@ -261,7 +261,7 @@ class FindingsPage(QWidget):
         verdict = self._state.verdict
         self._at = (entry.mount_id, entry.finding.kind)
         kind, mount = KINDS[entry.finding.kind], self._mount(entry)
-        self._title.setText(kind.title)
+        self._title.setText(tr(kind.title))
         self._whose.setText(no_keys(f"{entry.label} ›") if mount is not None else "")
         self._whose.setVisible(mount is not None)
         self._seen.setText(entry.finding.sentence)

@@ -24,9 +24,11 @@ class HeatPage(InsidePage):
         self._settings = settings
         self.flights = Flights(theme)
         row = QHBoxLayout()
-        self._unit = self._choice(row, "inspect/stairs unit", (("K", "kelvins"), ("K/W", "kelvins per watt")))
+        self._unit = self._choice(row, "inspect/stairs unit", (("K", tr("kelvins")), ("K/W", tr("kelvins per watt"))))
         row.addSpacing(20)
-        self._what = self._choice(row, "inspect/stairs of", (("run", "this run"), ("all", "candidates side by side")))
+        self._what = self._choice(
+            row, "inspect/stairs of", (("run", tr("this run")), ("all", tr("candidates side by side")))
+        )
         row.addStretch()
         self.column.addLayout(row)
         self.column.addWidget(self.flights, 1)

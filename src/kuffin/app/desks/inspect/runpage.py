@@ -193,7 +193,7 @@ class RunPage(QWidget):
         self.shown = key
         self._trace_box.clear()
         for name, label in model.trace_choices(study.under_test):
-            self._trace_box.addItem(label, name)
+            self._trace_box.addItem(tr(label), name)
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.over.fill(mount, trace)
         self.at_cursor.setText(tr(_HINT))

@@ -34,7 +34,7 @@ class BleedPage(PreparePage):
         )
         self.plot = Sketch(desk.theme, tr("Flow"), 190)
         self.column.addWidget(self.plot)
-        self.watched = WatchedTable(self, [("flow", "L/h")], [("flow",)])
+        self.watched = WatchedTable(self, [(tr("flow"), "L/h")], [("flow",)])
         self.watched.changed.connect(lambda rows: self.keep(readings=rows, began=self.watched.began))
         self.column.addWidget(self.watched)
         self.column.addWidget(self.cautions("dry", "jumper"))

@@ -94,7 +94,7 @@ class FitPage(PreparePage):
         lower.setSpacing(16)
         left, right = QVBoxLayout(), QVBoxLayout()
         left.addWidget(text(tr("Tightening"), style="heading"))
-        self.pattern = choice([(p, p) for p in _PATTERNS], tr("Screw pattern"))
+        self.pattern = choice([(tr(p), p) for p in _PATTERNS], tr("Screw pattern"))
         self.pattern.activated.connect(lambda: self.keep(pattern=self.pattern.currentData()))
         left.addWidget(row(self.pattern, text(tr("screws, across each time"), style="muted", wrap=False)))
         self.picture = ScrewPicture(desk.theme)
@@ -163,7 +163,7 @@ class FitPage(PreparePage):
         unknown = tr(" Nothing is known of {silent}.", silent=", ".join(silent)) if silent else ""
         self.metals.setText((said + unknown).strip() or tr("No part of the loop is known yet."))
         pattern = kept.get("pattern") or (block.fields.get("screw_pattern") if block is not None else None) or "four"
-        refill(self.pattern, [(p, p) for p in _PATTERNS], pattern)
+        refill(self.pattern, [(tr(p), p) for p in _PATTERNS], pattern)
         self.picture.show_pattern(pattern)
         self._say_dew(values)
 

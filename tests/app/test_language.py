@@ -1,0 +1,110 @@
+"""The window in another language: complete, its places filled, and what people wrote left as it is."""
+
+from __future__ import annotations
+
+import string
+from collections.abc import Callable, Iterator
+from pathlib import Path
+from typing import Any
+
+import pytest
+from PySide6.QtCore import QCoreApplication, QLocale, Qt
+from PySide6.QtGui import QAction
+from PySide6.QtWidgets import QAbstractButton, QApplication, QComboBox, QLabel, QTableView, QWidget
+from pytestqt.qtbot import QtBot
+from tools import messages
+
+from kuffin.app.base.settings import Settings
+from kuffin.app.frame.window import MainWindow
+from kuffin.app.look.speech import CONTEXT, LANGUAGES, chosen_language, speak_language
+from kuffin.core.base.language import tr
+from tests.app.test_nothing_is_cut import all_pages
+
+OURS = [name for name in LANGUAGES if name not in {"desktop", "en"}]
+
+
+@pytest.fixture
+def german(qapp: QApplication) -> Iterator[None]:
+    speak_language(qapp, "de")
+    yield
+    speak_language(qapp, "en")
+
+
+def places(message: str) -> list[tuple[str | None, ...]]:
+    """The places of a message with the way each is written."""
+    return sorted((name, spec, how) for _, name, spec, how in string.Formatter().parse(message) if name is not None)
+
+
+def edges(message: str) -> tuple[str, str]:
+    """The blanks around a message, by which it is put together with others."""
+    return message[: len(message) - len(message.lstrip())], message[len(message.rstrip()) :]
+
+
+@pytest.mark.parametrize("language", OURS)
+def test_every_message_is_translated_with_its_places(language: str, qapp: QApplication) -> None:
+    translated: dict[str, str] = messages.kept(messages.SPEECH / f"kuffin_{language}.ts")
+    said: dict[str, Any] = messages.all_said()
+    assert set(said) == set(translated), "run tools/messages.py, and translate what waits"
+    for message, other in translated.items():
+        assert places(message) == places(other), message
+        assert edges(message) == edges(other), message
+    speak_language(qapp, language)
+    try:  # what is compiled is what was written
+        compiled = {m: QCoreApplication.translate(CONTEXT, m) for m in said}
+    finally:
+        speak_language(qapp, "en")
+    assert compiled == translated
+
+
+def test_data_is_put_into_a_message_and_never_looked_up(german: None) -> None:
+    assert tr("Logs of {candidate}", candidate="x") == "Logs of x"  # none of ours stays as it is
+    assert tr("Add logs of {candidate}", candidate="Deadline {0} &") == "Logs von Deadline {0} & hinzufügen"
+
+
+def test_the_language_is_the_desktops_or_as_chosen(monkeypatch: pytest.MonkeyPatch) -> None:
+    for wanted, spoken in (
+        (["de-AT", "de"], "de"),
+        (["fr-FR", "de"], "de"),
+        (["fr-FR"], "en"),
+        (["en-GB", "de"], "en"),
+    ):
+        monkeypatch.setattr(QLocale, "uiLanguages", lambda _self, told=wanted: told)
+        assert chosen_language("desktop") == spoken
+    assert chosen_language("en") == "en"
+
+
+def shown(window: QWidget) -> Iterator[str]:
+    """All that can be read in a window."""
+    for widget in window.findChildren(QWidget):
+        if not widget.isVisible():
+            continue
+        yield from (widget.toolTip(), widget.accessibleName())
+        if isinstance(widget, QLabel | QAbstractButton):
+            yield widget.text()
+        elif isinstance(widget, QComboBox):
+            yield from (widget.itemText(i) for i in range(widget.count()))
+        elif isinstance(widget, QTableView):
+            model = widget.model()
+            yield from (str(model.headerData(i, Qt.Orientation.Horizontal) or "") for i in range(model.columnCount()))
+
+
+def test_no_page_shows_a_message_that_has_a_translation(german: None, qtbot: QtBot, tmp_path: Path, demo: Path) -> None:
+    translated = {m: t for m, t in messages.kept(messages.SPEECH / "kuffin_de.ts").items() if t != m}
+    own = set(translated.values())
+    window = MainWindow(Settings(tmp_path / "german.ini"))
+    qtbot.addWidget(window)
+    window.resize(1280, 800)
+    window.show()
+    assert window.notebooks.open_path(demo)
+    at_rest: Callable[[], None] = lambda: qtbot.waitUntil(lambda: not window.jobs.running, timeout=90_000)  # noqa: E731
+    at_rest()
+    left = {a.text() for a in window.findChildren(QAction)} & set(translated)
+    seen = 0
+    for where in all_pages(window):
+        at_rest()
+        words = set(shown(window))
+        left |= {f"{where}: {w}" for w in words & set(translated) - own}
+        seen += len(words & own)
+    assert not left, "\n".join(sorted(left))
+    assert seen > 500
+    window.close()
