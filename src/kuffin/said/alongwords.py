@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun, number
 from kuffin.core.base.worked import Worked
 from kuffin.core.bench.outcomes import Outcome
@@ -19,7 +20,7 @@ from kuffin.verdict.unbeatensettings import SettingPoint
 
 def place_words(axis: SweepAxis, at: float) -> str:
     """``at 33 dBA``."""
-    return f"at {number(at, 1 if axis.way == 'level' else 0)} {axis.unit}"
+    return tr("at {at} {unit}", at=number(at, 1 if axis.way == "level" else 0), unit=axis.unit)
 
 
 def there_words(sweep: Sweep, there: ReadThere) -> list[str]:
@@ -28,14 +29,20 @@ def there_words(sweep: Sweep, there: ReadThere) -> list[str]:
     where = begun(place_words(sweep.axis, there.at))
     found = there.comparison
     if found is None:
-        said.append(f"{where} nothing is compared: {there.why_not}.")
+        said.append(tr("{where} nothing is compared: {why_not}.", where=where, why_not=there.why_not))
     else:
         pairs = sorted(found.pairs, key=lambda p: (not p.settled, p.p))
         said += [f"{where}: {pair_said(p, found, there.outcome)}" for p in pairs]
     if there.refused:
         low, high = sweep.span
         said.append(
-            f"{joined(there.refused)}: not swept as far as that, so nothing is said ({number(low, 0)} to {number(high, 0)} {sweep.axis.unit} in all)."
+            tr(
+                "{refused}: not swept as far as that, so nothing is said ({low} to {high} {unit} in all).",
+                refused=joined(there.refused),
+                low=number(low, 0),
+                high=number(high, 0),
+                unit=sweep.axis.unit,
+            )
         )
     return said
 
@@ -50,15 +57,27 @@ def needed_words(sweep: Sweep, there: ReadThere, wanted: float) -> list[str]:
     if found is not None:
         order = sorted(found.candidates, key=lambda c: c.mean, reverse=not axis.fewer_is_better)
         told = [
-            f"{c.name} takes {number(c.mean, digits)} {axis.unit} ({span(c.low, c.high, '', digits)})" for c in order
+            tr(
+                "{name} takes {mean} {unit} ({low})",
+                name=c.name,
+                mean=number(c.mean, digits),
+                unit=axis.unit,
+                low=span(c.low, c.high, "", digits),
+            )
+            for c in order
         ]
-        said.append(f"For {value}: {joined(told)}.")
+        said.append(tr("For {value}: {told}.", value=value, told=joined(told)))
         said += [pair_said(p, found, there.outcome) for p in found.pairs]
     elif len(there.refused) < len(sweep.candidates):
-        said.append(f"For {value} nothing is compared: {there.why_not}.")
+        said.append(tr("For {value} nothing is compared: {why_not}.", value=value, why_not=there.why_not))
     if there.refused:
         said.append(
-            f"{joined(there.refused)} {'does' if len(there.refused) == 1 else 'do'} not reach {value} within what was swept."
+            tr(
+                "{refused} {which} not reach {value} within what was swept.",
+                refused=joined(there.refused),
+                which=tr("does") if len(there.refused) == 1 else tr("do"),
+                value=value,
+            )
         )
     return said
 
@@ -74,23 +93,42 @@ def _pair_along(sweep: Sweep, a: str, b: str, stretches: Sequence[AlongStretch])
 
     def said(s: AlongStretch) -> str:
         if s.better:
-            return f"{s.better} is {wording.better}"
-        return "they are the same for this purpose" if s.same else "they are not told apart"
+            return tr("{better} is {better_2}", better=s.better, better_2=wording.better)
+        return tr("they are the same for this purpose") if s.same else tr("they are not told apart")
 
     if len(stretches) == 1:
         only = stretches[0]
-        where = f"from {number(only.begin, digits)} to {number(only.end, digits)} {axis.unit}"
-        return begun(f"{a} and {b}: {said(only)} {where}.")
+        where = tr(
+            "from {begin} to {end} {unit}",
+            begin=number(only.begin, digits),
+            end=number(only.end, digits),
+            unit=axis.unit,
+        )
+        return begun(tr("{a} and {b}: {said_} {where}.", a=a, b=b, said_=said(only), where=where))
     pieces = []
     for i, s in enumerate(stretches):
         edge = (s.begin + stretches[i - 1].end) / 2 if i else s.begin
         if i == 0:
-            pieces.append(f"below {number((s.end + stretches[1].begin) / 2, digits)} {axis.unit} {said(s)}")
+            pieces.append(
+                tr(
+                    "below {end} {unit} {said_}",
+                    end=number((s.end + stretches[1].begin) / 2, digits),
+                    unit=axis.unit,
+                    said_=said(s),
+                )
+            )
         elif i == len(stretches) - 1:
-            pieces.append(f"above {number(edge, digits)} {axis.unit} {said(s)}")
+            pieces.append(tr("above {edge} {unit} {said_}", edge=number(edge, digits), unit=axis.unit, said_=said(s)))
         else:
-            pieces.append(f"up to {number((s.end + stretches[i + 1].begin) / 2, digits)} {axis.unit} {said(s)}")
-    return f"{a} and {b}: {'; '.join(pieces)}."
+            pieces.append(
+                tr(
+                    "up to {end} {unit} {said_}",
+                    end=number((s.end + stretches[i + 1].begin) / 2, digits),
+                    unit=axis.unit,
+                    said_=said(s),
+                )
+            )
+    return tr("{a} and {b}: {pieces}.", a=a, b=b, pieces="; ".join(pieces))
 
 
 def quietest_words(sweep: Sweep, there: ReadThere) -> str:
@@ -108,13 +146,23 @@ def quietest_words(sweep: Sweep, there: ReadThere) -> str:
         sign = 1.0 if pair.a == c.name else -1.0
         low, high = sorted((sign * pair.low, sign * pair.high))
         digits = digits_for(high - low)
-        verb = f"costs {number(abs(pair.difference), digits)} {unit} ({span(low, high, '', digits)})"
+        verb = tr(
+            "costs {difference} {unit} ({low})",
+            difference=number(abs(pair.difference), digits),
+            unit=unit,
+            low=span(low, high, "", digits),
+        )
         costs.append(
             f"{c.name} {verb}"
             if pair.settled and pair.verdict != "same"
-            else f"{c.name} costs nothing that can be told"
+            else tr("{name} costs nothing that can be told", name=c.name)
         )
-    return f"{begun(place_words(sweep.axis, there.at))}, the quietest that all of them reach, beside {first.name}: {joined(costs)}."
+    return tr(
+        "{place}, the quietest that all of them reach, beside {name}: {costs}.",
+        place=begun(place_words(sweep.axis, there.at)),
+        name=first.name,
+        costs=joined(costs),
+    )
 
 
 def unbeaten_rows(sweep: Sweep, settings: Sequence[SettingPoint]) -> list[tuple[str, str, str, str]]:
@@ -122,13 +170,15 @@ def unbeaten_rows(sweep: Sweep, settings: Sequence[SettingPoint]) -> list[tuple[
     axis, outcome = sweep.axis, sweep.outcome
     rows = []
     for s in settings:
-        beaten = f"{s.beaten_by} beats it" + ("" if s.surely else ", as far as single mounts tell")
+        beaten = tr("{beaten_by} beats it", beaten_by=s.beaten_by) + (
+            "" if s.surely else tr(", as far as single mounts tell")
+        )
         rows.append(
             (
                 f"{s.candidate}, {s.condition}",
                 _with_half(s.x, s.x_half, axis.unit),
                 _with_half(s.y, s.y_half, outcome.unit),
-                beaten if s.beaten_by else "nothing beats it",
+                beaten if s.beaten_by else tr("nothing beats it"),
             )
         )
     return rows
@@ -154,12 +204,16 @@ def _mounts(sweep: Sweep, there: ReadThere, labels: dict[str, str]) -> dict[str,
         if m.value is None:
             continue
         own = found[m.mount.mount]
-        span_words = f"{own.x.min():.4g} to {own.x.max():.4g} {sweep.axis.unit}"
+        span_words = tr("{min:.4g} to {max:.4g} {unit}", min=own.x.min(), max=own.x.max(), unit=sweep.axis.unit)
         half = (
             None
             if m.u95 is None
             else Worked(
-                name="What its own curve scatters by", symbol="U", value=m.u95, unit=apart(there.outcome.unit), digits=2
+                name=tr("What its own curve scatters by"),
+                symbol="U",
+                value=m.u95,
+                unit=apart(there.outcome.unit),
+                digits=2,
             )
         )
         out[m.mount.mount] = Worked(
@@ -168,7 +222,7 @@ def _mounts(sweep: Sweep, there: ReadThere, labels: dict[str, str]) -> dict[str,
             value=m.value,
             unit=there.outcome.unit,
             half=half,
-            source=f"read off its own curve, {m.points} points from {span_words}",
+            source=tr("read off its own curve, {points} points from {span}", points=m.points, span=span_words),
         )
     return out
 
@@ -183,16 +237,20 @@ def along_working(sweep: Sweep, there: ReadThere, name: str, labels: dict[str, s
         answer=f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)})",
     )
     out.add(_bare(candidate_mean(found, name, unit, _mounts(sweep, there, labels))))
-    out.say("Curves", _curve_words(sweep, there))
+    out.say(tr("Curves"), _curve_words(sweep, there))
     for p in found.pairs:
         if name in {p.a, p.b}:
-            out.say(f"{p.a} and {p.b}", pair_said(p, found, there.outcome))
+            out.say(tr("{a} and {b}", a=p.a, b=p.b), pair_said(p, found, there.outcome))
             out.add(_bare(pair_difference(found, p, unit, 2)))
     for where, why in sweep.left_out.items():
-        out.say("Not in it", f"{where}: {why}")
+        out.say(tr("Not in it"), f"{where}: {why}")
     out.say(
-        "Interval",
-        f"{100 * found.confidence:.4g} %, from how far mounts differ; what a curve scatters by stands with its mount and is not used again",
+        tr("Interval"),
+        tr(
+            "{confidence:.4g} %, from how far mounts differ; what a curve scatters by stands "
+            "with its mount and is not used again",
+            confidence=100 * found.confidence,
+        ),
     )
     return out
 
@@ -200,8 +258,10 @@ def along_working(sweep: Sweep, there: ReadThere, name: str, labels: dict[str, s
 def _curve_words(sweep: Sweep, there: ReadThere) -> str:
     c = there.curves.c
     g = {"level": f"10^(−{c:.2f}·x/50)", "power": f"x^{c:.2f}"}.get(sweep.axis.way, f"x^(−{c:.2f})")
-    whose = "of each mount with four points or more" if there.curves.own_slopes else "of its candidate"
-    return f"y = a + b·g(x) with g = {g}: a of the mount, b {whose}, the exponent of the whole study"
+    whose = tr("of each mount with four points or more") if there.curves.own_slopes else tr("of its candidate")
+    return tr(
+        "y = a + b·g(x) with g = {g}: a of the mount, b {whose}, the exponent of the whole study", g=g, whose=whose
+    )
 
 
 def digits_of(found: Comparison) -> int:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import PairResult
 from kuffin.core.compare.pairwords import digits_for, number, pair_said, span, to_settle
@@ -27,9 +28,11 @@ class PairRow:
 def title(v: StudyVerdict, outcome: Outcome) -> str:
     """What the plot shows."""
     if outcome.per_watt:
-        return f"{outcome.label}, as kelvins at {v.reference_power_w:g} W"
+        return tr(
+            "{label}, as kelvins at {reference_power_w:g} W", label=outcome.label, reference_power_w=v.reference_power_w
+        )
     if isinstance(outcome, School) and outcome.rebased:
-        return f"{outcome.label} to a room of {v.reference_air_c:g} °C"
+        return tr("{label} to a room of {reference_air_c:g} °C", label=outcome.label, reference_air_c=v.reference_air_c)
     return outcome.label[:1].upper() + outcome.label[1:]
 
 
@@ -44,7 +47,7 @@ def pair_rows(result: OutcomeResult, most: int | None = None) -> list[PairRow]:
         digits = digits_for(pair.high - pair.low)
         words = pair_said(pair, found, result.outcome)
         if not pair.settled:  # the interval stands beside it already
-            words = f"Not told apart yet: {to_settle(pair, found)}."
+            words = tr("Not told apart yet: {to_settle}.", to_settle=to_settle(pair, found))
         difference = f"{number(pair.difference, digits)} {unit}".rstrip()
         interval = span(pair.low, pair.high, unit, digits)
         rows.append(
@@ -70,22 +73,32 @@ def school_warnings(v: StudyVerdict, shown: OutcomeResult) -> list[str]:
     if as_read is not None and as_read.outcome.key != shown.outcome.key and as_read.ranking():
         first = as_read.ranking()[0]
         if first != ranking[0]:
-            out.append(f"As read, without taking the room out, {first} would have won.")
+            out.append(tr("As read, without taking the room out, {first} would have won.", first=first))
         elif as_read.ranking() != ranking:
-            out.append(f"As read, the order would have been {', '.join(as_read.ranking())}.")
+            out.append(tr("As read, the order would have been {ranking}.", ranking=", ".join(as_read.ranking())))
     verdicts = _verdicts(shown)
     for other in v.schools.values():
         if other.outcome.key in {shown.outcome.key, as_read.outcome.key if as_read else ""} or other.comparison is None:
             continue
         if other.ranking() and other.ranking()[0] != ranking[0]:
             out.append(
-                f"The ranking depends on the school: {other.outcome.label.lower()} puts {other.ranking()[0]} first."
+                tr(
+                    "The ranking depends on the school: {label} puts {ranking} first.",
+                    label=other.outcome.label.lower(),
+                    ranking=other.ranking()[0],
+                )
             )
             continue
         flipped = [pair for pair, verdict in _verdicts(other).items() if verdicts.get(pair, verdict) != verdict]
         if flipped and not SCHOOLS[other.outcome.key].rebased:  # re-based differs from over air by a constant only
             some = "; ".join(f"{a} and {b}" for a, b in flipped[:2])
-            out.append(f"The verdict depends on the school for {some}: {other.outcome.label.lower()} judges otherwise.")
+            out.append(
+                tr(
+                    "The verdict depends on the school for {some}: {label} judges otherwise.",
+                    some=some,
+                    label=other.outcome.label.lower(),
+                )
+            )
     return list(dict.fromkeys(out))
 
 
@@ -95,18 +108,24 @@ def _verdicts(result: OutcomeResult) -> dict[tuple[str, str], str]:
 
 def left_out_lines(v: StudyVerdict) -> list[str]:
     """What was left out, why, and what it changed."""
-    out = [f"Left out: {r.label} ({r.left_out})." for r in v.main.readings if r.left_out]
+    out = [
+        tr("Left out: {label} ({left_out}).", label=r.label, left_out=r.left_out) for r in v.main.readings if r.left_out
+    ]
     without = v.without_exclusions
     if out and without is not None:
         now, before = v.main.comparison, without.comparison
         if now is not None and before is not None:
             changed = sum(1 for pair, verdict in _verdicts(v.main).items() if _verdicts(without).get(pair) != verdict)
             same = (
-                "every verdict would be the same"
+                tr("every verdict would be the same")
                 if changed == 0
-                else f"{changed} of {len(now.pairs)} verdicts would differ"
+                else tr("{changed} of {pairs} verdicts would differ", changed=changed, pairs=len(now.pairs))
             )
-            out.append(f"With it counted, {same}." if len(out) == 1 else f"With them counted, {same}.")
+            out.append(
+                tr("With it counted, {same}.", same=same)
+                if len(out) == 1
+                else tr("With them counted, {same}.", same=same)
+            )
     return out
 
 
@@ -116,8 +135,8 @@ def footnote(v: StudyVerdict, result: OutcomeResult) -> str:
     if found is None:
         return result.why_not or ""
     mounts = sorted({c.mounts for c in found.candidates})
-    counts = f"{mounts[0]}" if len(mounts) == 1 else f"{mounts[0]} to {mounts[-1]}"
-    pairs = f"{len(found.pairs)} pairs together" if len(found.pairs) > 1 else "the pair"
+    counts = f"{mounts[0]}" if len(mounts) == 1 else tr("{mounts} to {mounts_2}", mounts=mounts[0], mounts_2=mounts[-1])
+    pairs = tr("{pairs} pairs together", pairs=len(found.pairs)) if len(found.pairs) > 1 else tr("the pair")
     return (
         f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:.4g} % over {pairs} · "
         f"{_matters(result)}"
@@ -128,4 +147,7 @@ def _matters(result: OutcomeResult) -> str:
     found = result.comparison
     if found is None or found.margin is None:
         return ""
-    return f"differences under {f'{found.margin:.3g} {result.outcome.difference_unit}'.rstrip()} do not matter here · "
+    return tr(
+        "differences under {what} do not matter here · ",
+        what=f"{found.margin:.3g} {result.outcome.difference_unit}".rstrip(),
+    )

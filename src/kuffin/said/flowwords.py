@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun, number
 from kuffin.core.compare.pairwords import joined, span
 from kuffin.core.flow.circuit import Circuit, words_of
@@ -18,7 +19,7 @@ _NEARLY = 0.98  # of full speed: nothing to spare
 def drop_words(drop: Spread, unit: str = "kPa") -> str:
     """A value with its interval: ``6.5 kPa (6.3 to 6.7)``."""
     digits = 2 if drop.half < 0.15 else 1 if drop.half < 5 else 0
-    beyond = ", beyond what was measured" if drop.beyond else ""
+    beyond = tr(", beyond what was measured") if drop.beyond else ""
     return f"{number(drop.value, digits)} {unit} ({span(drop.low, drop.high, '', digits)}){beyond}"
 
 
@@ -29,16 +30,25 @@ def ranking_words(found: Measured, flow: float) -> str:
         return ""
     first, rest = names[0], names[1:]
     pairs = len(names) * (len(names) - 1) // 2
-    said = [f"At {flow:.0f} L/h {first} drops {drop_words(found.drop(first, flow))}"]
+    said = [
+        tr("At {flow:.0f} L/h {first} drops {drop}", flow=flow, first=first, drop=drop_words(found.drop(first, flow)))
+    ]
     alike, more = [], []
     for name in rest:
         apart = found.difference(name, first, flow, pairs)
         if apart.low > 0:
-            more.append(f"{name} {number(apart.value, 1)} kPa more ({span(apart.low, apart.high, '', 1)})")
+            more.append(
+                tr(
+                    "{name} {value} kPa more ({low})",
+                    name=name,
+                    value=number(apart.value, 1),
+                    low=span(apart.low, apart.high, "", 1),
+                )
+            )
         else:
             alike.append(name)
     if alike:
-        said.append(f"{joined(alike)} and {first} are not told apart")
+        said.append(tr("{alike} and {first} are not told apart", alike=joined(alike), first=first))
     if more:
         said.append(joined(more))
     return "; ".join(said) + "."
@@ -48,32 +58,48 @@ def along_words(found: Measured, a: str, b: str, pairs: int = 1) -> str:
     """Two parts at equal flow over all flows that both were measured at."""
     stretches = found.apart_along(a, b, pairs)
     if not stretches:
-        return f"{a} and {b} were not measured at the same flows."
+        return tr("{a} and {b} were not measured at the same flows.", a=a, b=b)
     low, high = stretches[0][0], stretches[-1][1]
     signs = {s for _, _, s in stretches}
     if signs == {0}:
-        return f"{a} and {b} are not told apart at any flow from {low:.0f} to {high:.0f} L/h."
+        return tr(
+            "{a} and {b} are not told apart at any flow from {low:.0f} to {high:.0f} L/h.", a=a, b=b, low=low, high=high
+        )
     if len(signs) == 1:
         less, more = (a, b) if signs == {-1} else (b, a)
-        return f"{less} restricts less than {more} at every flow from {low:.0f} to {high:.0f} L/h."
+        return tr(
+            "{less} restricts less than {more} at every flow from {low:.0f} to {high:.0f} L/h.",
+            less=less,
+            more=more,
+            low=low,
+            high=high,
+        )
     said = []
     for begin, end, sign in stretches:
-        what = "they are not told apart" if sign == 0 else f"{a if sign < 0 else b} restricts less"
-        said.append(f"from {begin:.0f} to {end:.0f} L/h {what}")
-    return begun(f"{a} and {b}: {'; '.join(said)}.")
+        what = tr("they are not told apart") if sign == 0 else tr("{which} restricts less", which=a if sign < 0 else b)
+        said.append(tr("from {begin:.0f} to {end:.0f} L/h {what}", begin=begin, end=end, what=what))
+    return begun(tr("{a} and {b}: {said_}.", a=a, b=b, said_="; ".join(said)))
 
 
 def point_words(found: Measured, circuit: Circuit, speed: float) -> str:
     """The flow of a loop on the pump."""
     point = found.point(circuit, speed)
     beyond = (
-        f"; {joined(point.beyond)} {'was' if len(point.beyond) == 1 else 'were'} not measured at that flow"
+        tr(
+            "; {beyond} {which} not measured at that flow",
+            beyond=joined(point.beyond),
+            which=tr("was") if len(point.beyond) == 1 else tr("were"),
+        )
         if point.beyond
         else ""
     )
-    return (
-        f"{begun(words_of(circuit))}: {flow_words(point.flow)} at {100 * speed:.0f} % pump speed, "
-        f"{number(point.head, 1)} kPa{beyond}."
+    return tr(
+        "{words}: {flow} at {speed:.0f} % pump speed, {head} kPa{beyond}.",
+        words=begun(words_of(circuit)),
+        flow=flow_words(point.flow),
+        speed=100 * speed,
+        head=number(point.head, 1),
+        beyond=beyond,
     )
 
 
@@ -85,17 +111,40 @@ def flow_words(flow: Spread) -> str:
 def enough_words(found: Measured, circuit: Circuit, wanted: float) -> str:
     """Whether the pump is strong enough for a flow, and the reason."""
     speed = found.speed(circuit, wanted)
-    beyond = " (beyond the flows that were measured)" if speed.beyond else ""
+    beyond = tr(" (beyond the flows that were measured)") if speed.beyond else ""
     share, name = next(((s, n) for n, s in found.shares(circuit, wanted)), (0.0, ""))
-    most = f"; {name} takes {100 * share:.0f} % of the drop" if name and len(circuit) > 1 else ""
+    most = (
+        tr("; {name} takes {share:.0f} % of the drop", name=name, share=100 * share)
+        if name and len(circuit) > 1
+        else ""
+    )
     if speed.low > 1:
         full = found.point(circuit, 1.0).flow
-        return f"The pump is too weak for {wanted:.0f} L/h{beyond}: at full speed it moves {flow_words(full)}{most}."
-    told = f"{wanted:.0f} L/h needs {number(100 * speed.value, 0)} % pump speed ({span(100 * speed.low, 100 * speed.high, '%', 0)}){beyond}"
+        return tr(
+            "The pump is too weak for {wanted:.0f} L/h{beyond}: at full speed it moves {flow}{most}.",
+            wanted=wanted,
+            beyond=beyond,
+            flow=flow_words(full),
+            most=most,
+        )
+    told = tr(
+        "{wanted:.0f} L/h needs {value} % pump speed ({low}){beyond}",
+        wanted=wanted,
+        value=number(100 * speed.value, 0),
+        low=span(100 * speed.low, 100 * speed.high, "%", 0),
+        beyond=beyond,
+    )
     if speed.high > 1:
-        return f"Whether the pump reaches {wanted:.0f} L/h is not known: it needs {number(100 * speed.value, 0)} % ({span(100 * speed.low, 100 * speed.high, '%', 0)}){beyond}{most}."
-    spare = "" if speed.high < _NEARLY else ", with nothing to spare"
-    return f"The pump is strong enough: {told}{spare}{most}."
+        return tr(
+            "Whether the pump reaches {wanted:.0f} L/h is not known: it needs {value} % ({low}){beyond}{most}.",
+            wanted=wanted,
+            value=number(100 * speed.value, 0),
+            low=span(100 * speed.low, 100 * speed.high, "%", 0),
+            beyond=beyond,
+            most=most,
+        )
+    spare = "" if speed.high < _NEARLY else tr(", with nothing to spare")
+    return tr("The pump is strong enough: {told}{spare}{most}.", told=told, spare=spare, most=most)
 
 
 def second_words(found: Measured, circuit: Circuit, name: str, speed: float) -> str:
@@ -104,9 +153,12 @@ def second_words(found: Measured, circuit: Circuit, name: str, speed: float) -> 
 
     more = (*circuit, (Branch(name),))
     change, then = found.change(circuit, more, speed), found.point(more, speed).flow
-    return (
-        f"One more {name} costs {number(-change.value, 0)} L/h ({span(-change.high, -change.low, '', 0)}): "
-        f"{number(then.value, 0)} L/h then."
+    return tr(
+        "One more {name} costs {what} L/h ({what_2}): {value} L/h then.",
+        name=name,
+        what=number(-change.value, 0),
+        what_2=span(-change.high, -change.low, "", 0),
+        value=number(then.value, 0),
     )
 
 
@@ -114,30 +166,57 @@ def without_gauge_words(told: Sequence[WithAndWithout]) -> list[str]:
     """What flows with and without a part tell, a sentence each."""
     out = []
     for one in told:
-        said = f"{one.part}: {number(one.less.value, 1)} % less flow with it in ({span(one.less.low, one.less.high, '', 1)}) at {one.speed_percent:.0f} % pump speed"
+        said = tr(
+            "{part}: {value} % less flow with it in ({low}) at {speed_percent:.0f} % pump speed",
+            part=one.part,
+            value=number(one.less.value, 1),
+            low=span(one.less.low, one.less.high, "", 1),
+            speed_percent=one.speed_percent,
+        )
         if one.drop is not None:
-            said += f"; estimated from the pump's curve, it drops {drop_words(one.drop)} at {one.flow:.0f} L/h"
+            said += tr(
+                "; estimated from the pump's curve, it drops {drop} at {flow:.0f} L/h",
+                drop=drop_words(one.drop),
+                flow=one.flow,
+            )
         out.append(f"{said}.")
     return out
 
 
 def restriction_fit_words(fit: PartCurve, accuracy_told: bool) -> str:
     """What a restriction's readings were fitted to, how well, and which of them stand off."""
-    said = f"drop of one = {fit.a:.4g}·q + {fit.b:.4g}·q² kPa. {_scatter_words(fit.chi2, fit.freedom, accuracy_told)}"
+    said = tr(
+        "drop of one = {a:.4g}·q + {b:.4g}·q² kPa. {scatter}",
+        a=fit.a,
+        b=fit.b,
+        scatter=_scatter_words(fit.chi2, fit.freedom, accuracy_told),
+    )
     if fit.standing_off:
         where = ", ".join(f"{fit.flow[i]:.0f} L/h" for i in fit.standing_off)
-        said += f" Ringed: the reading{'s' if len(fit.standing_off) > 1 else ''} at {where} stand off by more than 3 standard uncertainties; look at them again."
+        said += tr(
+            " Ringed: the reading{which} at {where} stand off by more than 3 standard "
+            "uncertainties; look at them again.",
+            which="s" if len(fit.standing_off) > 1 else "",
+            where=where,
+        )
     return said
 
 
 def pump_fit_words(pump: PumpCurve, accuracy_told: bool) -> str:
     """What a pump's readings were fitted to, and how well."""
-    return f"head = {pump.h:.4g}·s² − {pump.k:.4g}·q² kPa, s the share of full speed. {_scatter_words(pump.chi2, pump.freedom, accuracy_told)}"
+    return tr(
+        "head = {h:.4g}·s² − {k:.4g}·q² kPa, s the share of full speed. {scatter}",
+        h=pump.h,
+        k=pump.k,
+        scatter=_scatter_words(pump.chi2, pump.freedom, accuracy_told),
+    )
 
 
 def _scatter_words(chi2: float, freedom: int, accuracy_told: bool) -> str:
     if freedom < 1:
-        return "As many readings as the curve has numbers: nothing tells how well it fits."
+        return tr("As many readings as the curve has numbers: nothing tells how well it fits.")
     if not accuracy_told:
-        return "The instruments' accuracy is not told: bands hold the readings' scatter only."
-    return f"Readings scatter by {(chi2 / freedom) ** 0.5:.1f} times what the instruments' accuracy allows."
+        return tr("The instruments' accuracy is not told: bands hold the readings' scatter only.")
+    return tr(
+        "Readings scatter by {chi2:.1f} times what the instruments' accuracy allows.", chi2=(chi2 / freedom) ** 0.5
+    )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import digits_for, span
 from kuffin.verdict.claims import TITLES, JudgedClaim
 
@@ -58,14 +59,18 @@ def claim_line(j: JudgedClaim, position: int) -> IntervalLine:
         )
     amount = j.amount.written(j.unit)
     return IntervalLine(
-        label=f"{j.candidate} over {j.against}" if j.against else f"{j.candidate}, {j.outcome.label.lower()}",
+        label=tr("{candidate} over {against}", candidate=j.candidate, against=j.against)
+        if j.against
+        else f"{j.candidate}, {j.outcome.label.lower()}",
         low=low,
         middle=middle,
         high=high,
-        said=f"{TITLES[j.judged]}: {span(low, high, j.unit, digits_for(high - low))} measured",
+        said=tr(
+            "{TITLES}: {low} measured", TITLES=TITLES[j.judged], low=span(low, high, j.unit, digits_for(high - low))
+        ),
         note=f"{j.said_by or 'claimed'}: {amount}",
         target=j.amount.low,
-        target_label=f"claimed {amount}",
+        target_label=tr("claimed {amount}", amount=amount),
         beyond="right" if j.amount.way in {"at least", "up to"} else "",
         position=position,
         loud=j.judged == "refuted",

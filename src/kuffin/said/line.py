@@ -7,6 +7,7 @@ from collections import Counter
 from dataclasses import dataclass
 
 from kuffin.core.base.days import day_words
+from kuffin.core.base.language import tr
 from kuffin.core.base.pointers import ASKS, points_to
 from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.undertest import kind_under_test
@@ -83,12 +84,15 @@ def verdict_line(v: StudyVerdict, planned: Mount | None = None, now: dt.datetime
         step = _prepare(v, planned, step, now)
     coming = due_rechecks(v.evidence.study)
     if coming and now is not None and planned is None and v.main.comparison is None and step.action == "add":
-        hint = f"the next recheck: {coming[0].label}, {due_words(coming[0], now)}"
-        step = NextStep("look at the ageing", hint, "ageing")
+        hint = tr("the next recheck: {label}, {due}", label=coming[0].label, due=due_words(coming[0], now))
+        step = NextStep(tr("look at the ageing"), hint, "ageing")
     due = [d for d in coming if now is not None and d.at <= now]
     if due and now is not None and step.action != "inspect":
         step = NextStep(
-            f"recheck {due[0].label}", f"it stays in place: {due_words(due[0], now)}", "run", due[0].mount.id
+            tr("recheck {label}", label=due[0].label),
+            tr("it stays in place: {due}", due=due_words(due[0], now)),
+            "run",
+            due[0].mount.id,
         )
     return VerdictLine(_with_ageing(v, _sentence(v)), step)
 
@@ -106,26 +110,33 @@ def _with_ageing(v: StudyVerdict, sentence: str) -> str:
 
 def _prepare(v: StudyVerdict, planned: Mount, otherwise: NextStep, now: dt.datetime | None) -> NextStep:
     make = kind_under_test(v.under_test).make
-    what = f"{planned.candidate.name}, round {planned.round}"
+    what = tr("{name}, round {round}", name=planned.candidate.name, round=planned.round)
     if planned.open_run is not None:
-        hint = "its recording was cut off, or is going on: go on with it, or close it as it is"
-        return NextStep(f"see to {what}", hint, "run", planned.id)
+        hint = tr("its recording was cut off, or is going on: go on with it, or close it as it is")
+        return NextStep(tr("see to {what}", what=what), hint, "run", planned.id)
     rested = rest_ends(v.evidence.study, planned)
     if rested is not None and now is not None and now < rested:
-        when = f"{rested:%H:%M}" if rested.date() == now.date() else f"{rested:%H:%M} on {day_words(rested)}"
+        when = (
+            f"{rested:%H:%M}"
+            if rested.date() == now.date()
+            else tr("{rested:%H:%M} on {day}", rested=rested, day=day_words(rested))
+        )
         return NextStep(
-            f"let {what} rest until {when}", "the plan gives it its rest before the first reading", "run", planned.id
+            tr("let {what} rest until {when}", what=what, when=when),
+            tr("the plan gives it its rest before the first reading"),
+            "run",
+            planned.id,
         )
     if planned.ready_at:
         return NextStep(
-            f"run {what}",
-            "it is ready to run: on the Run desk, or with a logger of your own (drop its log on the loom)",
+            tr("run {what}", what=what),
+            tr("it is ready to run: on the Run desk, or with a logger of your own (drop its log on the loom)"),
             "run",
             planned.id,
         )
     hint = "" if otherwise.label.startswith("add") else otherwise.hint
-    verb = "go on with" if planned.begun_at else make
-    return NextStep(f"{verb} {what}", hint or "the plan has it next", "prepare", planned.id)
+    verb = tr("go on with") if planned.begun_at else make
+    return NextStep(f"{verb} {what}", hint or tr("the plan has it next"), "prepare", planned.id)
 
 
 def _asked(v: StudyVerdict) -> str:
@@ -138,17 +149,17 @@ def _asked(v: StudyVerdict) -> str:
 def _sentence(v: StudyVerdict) -> str:
     found = v.main.comparison
     if v.mounts == 0:
-        return "Nothing yet: no mount has a log."
+        return tr("Nothing yet: no mount has a log.")
     if found is None:
         counting = [r for r in v.main.readings if r.left_out is None and r.value is not None]
         if not counting:
             asked = _asked(v)
             if asked:
-                return f"Nothing may be said yet: {asked}."
-            return "Nothing may be said: no mount counts." if v.main.readings else "Nothing yet."
+                return tr("Nothing may be said yet: {asked}.", asked=asked)
+            return tr("Nothing may be said: no mount counts.") if v.main.readings else tr("Nothing yet.")
         if len({r.candidate for r in counting}) < 2:
-            return "Nothing may be said yet: only one candidate has a mount that counts."
-        return "Nothing may be said yet: with one mount each, the scatter between mounts is unknown."
+            return tr("Nothing may be said yet: only one candidate has a mount that counts.")
+        return tr("Nothing may be said yet: with one mount each, the scatter between mounts is unknown.")
     outcome = v.outcome
     best, *others = v.main.ranking()
     cautions = _cautions(v)
@@ -166,46 +177,75 @@ def _sentence(v: StudyVerdict) -> str:
         digits, by = digits_for(pair.high - pair.low), _by(pair, outcome)
         gap = f"{number(abs(pair.difference), digits)} {outcome.difference_unit}".rstrip()
         so = (
-            f"{by} {outcome.wording.better} than {name}"
+            tr("{by} {better} than {name}", by=by, better=outcome.wording.better, name=name)
             if pair.held
-            else f"{gap} {outcome.wording.better} than {name} ({by})"
+            else tr("{gap} {better} than {name} ({by})", gap=gap, better=outcome.wording.better, name=name, by=by)
         )
         parts.append(f"{best} {_verb(v)} {so}.")
     elif apart:
         texts = [f"{name} ({_by(pair, outcome)})" for name, pair in apart[:3]]
         if len(apart) > 3:
-            texts.append(f"{count(len(apart) - 3)} more")
-        parts.append(f"{best} {_verb(v)} {outcome.wording.better} than {joined(texts)}.")
+            texts.append(tr("{apart} more", apart=count(len(apart) - 3)))
+        parts.append(
+            tr(
+                "{best} {verb} {better} than {texts}.",
+                best=best,
+                verb=_verb(v),
+                better=outcome.wording.better,
+                texts=joined(texts),
+            )
+        )
     if len(same) == 1:
-        parts.append(f"{best} and {same[0][0]} are within {limit}: the same for this purpose.")
+        parts.append(
+            tr(
+                "{best} and {same} are within {limit}: the same for this purpose.",
+                best=best,
+                same=same[0][0],
+                limit=limit,
+            )
+        )
     elif same:
-        parts.append(f"{joined([n for n, _ in same])} are within {limit} of {best}: the same for this purpose.")
+        parts.append(
+            tr(
+                "{each} are within {limit} of {best}: the same for this purpose.",
+                each=joined([n for n, _ in same]),
+                limit=limit,
+                best=best,
+            )
+        )
     held = list(dict.fromkeys(n for _, p in open_ for n in p.held))
     if held and found.free:
-        parts.append(f"{was_held(held, free=True)}: by this they are not told apart.")
+        parts.append(tr("{was_held}: by this they are not told apart.", was_held=was_held(held, free=True)))
     elif held:
-        what = " or ".join(o.label for o in instead_of(v)) or "what was held"
-        parts.append(f"{was_held(held)[:1].upper()}{was_held(held)[1:]}, so this cannot be told of it; compare {what}.")
+        what = " or ".join(o.label for o in instead_of(v)) or tr("what was held")
+        parts.append(
+            tr(
+                "{was_held}{was_held_2}, so this cannot be told of it; compare {what}.",
+                was_held=was_held(held)[:1].upper(),
+                was_held_2=was_held(held)[1:],
+                what=what,
+            )
+        )
     open_ = [(n, p) for n, p in open_ if not p.held]
     if open_:
         names = [n for n, _ in open_]
         if not apart and not same:
             parts.append(
-                f"{best} is ahead so far, but not told apart from {joined(names)} yet."
+                tr("{best} is ahead so far, but not told apart from {names} yet.", best=best, names=joined(names))
                 if len(names) < 4
-                else f"{best} is ahead so far, but no candidate is told apart from it yet."
+                else tr("{best} is ahead so far, but no candidate is told apart from it yet.", best=best)
             )
         else:
-            parts.append(f"{joined([best, *names])} are not told apart yet.")
+            parts.append(tr("{each} are not told apart yet.", each=joined([best, *names])))
         if told.behind is not None:
             parts.append(f"{as_good_words(v, told)}.")
     alike = _alike(found, [n for n, _ in apart])
     if len(alike) > 1 and not same:
-        parts.append(f"{joined(alike)} are the same within {limit}.")
+        parts.append(tr("{alike} are the same within {limit}.", alike=joined(alike), limit=limit))
     if parts and outcome.leaves_in:  # in the same sentence, so that it cannot be told without it
-        parts[0] = f"As read, with {outcome.leaves_in} still in it, {parts[0]}"
+        parts[0] = tr("As read, with {leaves_in} still in it, {parts}", leaves_in=outcome.leaves_in, parts=parts[0])
     elif parts and not isinstance(outcome, School):
-        parts[0] = f"By {outcome.label}, {parts[0]}"
+        parts[0] = tr("By {label}, {parts}", label=outcome.label, parts=parts[0])
     parts += [_claim(c) for c in v.claims if c.judged in {"refuted", "borne out"}][:2]
     return " ".join([*parts, *cautions, *_bench(v), *([look_tag(v.looks)] if v.looks is not None else [])])
 
@@ -214,11 +254,16 @@ def _named(v: StudyVerdict, best: str, ahead: float, apart: list[tuple[str, Pair
     """One that is the best though not every pair with it is settled: ``Reed runs the coolant coolest, by at least 0.2 K``."""
     outcome = v.outcome
     least = f"{beside_nothing(ahead, 1)} {outcome.difference_unit}".rstrip()
-    texts = [f"{name} by {_by(pair, outcome)}" for name, pair in apart[:3]]
-    pairs = f" ahead of {joined(texts)}" if texts else ""
-    return (
-        f"{best} {_verb(v)} {outcome.wording.best}, by at least {least}{f';{pairs}' if pairs else ''}. "
-        f"How far it is ahead of {joined(open_)} is still open."
+    texts = [tr("{name} by {by}", name=name, by=_by(pair, outcome)) for name, pair in apart[:3]]
+    pairs = tr(" ahead of {texts}", texts=joined(texts)) if texts else ""
+    return tr(
+        "{best} {verb} {best_2}, by at least {least}{which}. How far it is ahead of {open} is still open.",
+        best=best,
+        verb=_verb(v),
+        best_2=outcome.wording.best,
+        least=least,
+        which=f";{pairs}" if pairs else "",
+        open=joined(open_),
     )
 
 
@@ -246,19 +291,38 @@ def _cautions(v: StudyVerdict) -> list[str]:
     typed = [r for r in v.main.readings if r.typed and r.value is not None and r.left_out is None]
     if typed:
         unsure = sum(not r.settled for r in typed)
-        also = f"; whether {unsure} of them had settled is not known" if unsure else ""
+        also = tr("; whether {unsure} of them had settled is not known", unsure=unsure) if unsure else ""
         out.append(
-            f"{several(len(typed), 'mount').capitalize()} rest{'s' if len(typed) == 1 else ''} on typed figures{also}."
+            tr(
+                "{capitalize} rest{which} on typed figures{also}.",
+                capitalize=several(len(typed), "mount").capitalize(),
+                which="s" if len(typed) == 1 else "",
+                also=also,
+            )
         )
     for name, mounts in v.main.failed().items():
-        out.append(f"{name} could not finish {several(len(mounts), 'mount')}: {mounts[0].failed}.")
+        out.append(
+            tr(
+                "{name} could not finish {mounts}: {failed}.",
+                name=name,
+                mounts=several(len(mounts), "mount"),
+                failed=mounts[0].failed,
+            )
+        )
     found = v.main.comparison
     if v.outcome.bounded != HELD:  # where it is, the comparison itself tells
         out += _throttled(v)
     wide = found.unequal if found is not None else None
     if wide is not None and found is not None:
-        how = "each keeps its own spread" if found.sd is None else "one spread is shared by all"
-        out.append(f"{wide.name} scatters {wide.times:.0f} times as far as the others: {how}.")
+        how = tr("each keeps its own spread") if found.sd is None else tr("one spread is shared by all")
+        out.append(
+            tr(
+                "{name} scatters {times:.0f} times as far as the others: {how}.",
+                name=wide.name,
+                times=wide.times,
+                how=how,
+            )
+        )
     return out
 
 
@@ -270,7 +334,10 @@ def _throttled(v: StudyVerdict) -> list[str]:
             under = [v.results[i].at(v.evidence.condition) for i in r.runs]
             told.setdefault(r.candidate, []).append(any(limit_seen(one) for one in under if one is not None))
     each = [(n, sum(met), len(met)) for n, met in told.items() if any(met)]
-    return [f"{n} throttled in {'all' if k == of else k} of its {several(of, 'mount')}." for n, k, of in each]
+    return [
+        tr("{n} throttled in {which} of its {of}.", n=n, which=tr("all") if k == of else k, of=several(of, "mount"))
+        for n, k, of in each
+    ]
 
 
 def _alike(found: Comparison, names: list[str]) -> list[str]:
@@ -287,16 +354,24 @@ def _alike(found: Comparison, names: list[str]) -> list[str]:
 
 
 def _claim(c: JudgedClaim) -> str:
-    held = "does not hold" if c.judged == "refuted" else "holds"
-    return f"The claim that {c.gist} {held}."
+    held = tr("does not hold") if c.judged == "refuted" else "holds"
+    return tr("The claim that {gist} {held}.", gist=c.gist, held=held)
 
 
 def _bench(v: StudyVerdict) -> list[str]:
     moved = v.baseline.chart.moved if v.baseline is not None else None
     if v.baseline is None or moved is None:
         return []
-    how = "corrected by the baseline" if v.corrected else "taken out with the rounds" if v.blocks else "not taken out"
-    return [f"The bench moved by {number(abs(moved.by), 1)} K {v.baseline.when()} ({how})."]
+    how = (
+        tr("corrected by the baseline")
+        if v.corrected
+        else tr("taken out with the rounds")
+        if v.blocks
+        else tr("not taken out")
+    )
+    return [
+        tr("The bench moved by {by} K {when} ({how}).", by=number(abs(moved.by), 1), when=v.baseline.when(), how=how)
+    ]
 
 
 def _relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tuple[str, PairResult]], ...]:
@@ -324,9 +399,9 @@ def _next(v: StudyVerdict) -> NextStep:
             place = points_to(untold.problem)
             return NextStep(f"{worst.label}: {ASKS[place]}", untold.problem, place, worst.mount_id)
         said = together(v.unanswered(worst.mount_id)) or worst.finding.sentence
-        return NextStep(f"look at {worst.label}", said, "inspect", worst.mount_id)
+        return NextStep(tr("look at {label}", label=worst.label), said, "inspect", worst.mount_id)
     if v.mounts == 0:
-        return NextStep("add the first logs", "or plan the mounts first, on the Plan desk (Ctrl+1)", "add")
+        return NextStep(tr("add the first logs"), tr("or plan the mounts first, on the Plan desk (Ctrl+1)"), "add")
     found = v.main.comparison
     if found is None:
         lacking = [
@@ -334,37 +409,37 @@ def _next(v: StudyVerdict) -> NextStep:
             for c in v.candidates
             if not any(r.candidate == c and r.left_out is None and r.value is not None for r in v.main.readings)
         ]
-        names = joined(lacking[:3]) if lacking else "each candidate"
-        return NextStep(f"{make} {names}" + ("" if lacking else " once more"), v.main.why_not or "", "add")
+        names = joined(lacking[:3]) if lacking else tr("each candidate")
+        return NextStep(f"{make} {names}" + ("" if lacking else tr(" once more")), v.main.why_not or "", "add")
     best, *others = v.main.ranking()
     _, _, open_ = _relations(found, best, others)
     bounds = [(n, p) for n, p in open_ if p.held]
     told = which_is_best(found)
     open_ = [(n, p) for n, p in open_ if n in told.open and not p.held]
     if _bench(v) and not v.corrected and not v.blocks:
-        return NextStep("look at the baseline", "the bench moved, and the verdict has it in", "baseline")
+        return NextStep(tr("look at the baseline"), tr("the bench moved, and the verdict has it in"), "baseline")
     if open_:
         return _go_on(v, found, best, open_)
     if bounds:
-        return NextStep("look at what was held", to_settle(bounds[0][1], found), "compare")
+        return NextStep(tr("look at what was held"), to_settle(bounds[0][1], found), "compare")
     if v.looks is not None and v.looks.had == 0:
         return NextStep(
-            f"{make} the next of round {v.looks.rounds_done + 1}",
-            f"the first look is after round {v.looks.declared[0]}",
+            tr("{make} the next of round {rounds_done}", make=make, rounds_done=v.looks.rounds_done + 1),
+            tr("the first look is after round {declared}", declared=v.looks.declared[0]),
             "add",
         )
     rest = [p for p in found.pairs if not p.settled]
-    hint = "the winner stands" if rest else "every pair is settled"
+    hint = tr("the winner stands") if rest else tr("every pair is settled")
     out = outlook(v)
     if out is not None:
         hint += (
-            ", and it is enough: a further round would hardly change it"
+            tr(", and it is enough: a further round would hardly change it")
             if out.enough
-            else f", but a further round could still change it ({100 * out.most:.0f} %)"
+            else tr(", but a further round could still change it ({most:.0f} %)", most=100 * out.most)
         )
     if rest:
-        hint += "; still open: " + ", ".join(f"{p.a} – {p.b}" for p in rest[:3])
-    return NextStep("read the verdict", hint, "compare")
+        hint += tr("; still open: ") + ", ".join(f"{p.a} – {p.b}" for p in rest[:3])
+    return NextStep(tr("read the verdict"), hint, "compare")
 
 
 def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str, PairResult]]) -> NextStep:
@@ -379,10 +454,14 @@ def _go_on(v: StudyVerdict, found: Comparison, best: str, open_: list[tuple[str,
     if len(behind) < len(rounds):
         number_ = max((max(done, default=0) for name, done in rounds.items() if name not in behind), default=1)
     name, pair = open_[0]
-    hint = f"{to_settle(pair, found)}: {best} and {name}"
+    hint = tr("{to_settle}: {best} and {name}", to_settle=to_settle(pair, found), best=best, name=name)
     told = v.next_mounts
     if told is not None and told.hardly:
         as_good = which_is_best(found).behind is not None
-        what = f"say that no other beats {best} by what matters" if as_good else "say how near they are"
+        what = (
+            tr("say that no other beats {best} by what matters", best=best) if as_good else tr("say how near they are")
+        )
         return NextStep(what, stop_words(v, told), "rounds")
-    return NextStep(f"{make} {joined(behind)}, round {number_}", hint, "add")
+    return NextStep(
+        tr("{make} {behind}, round {number}", make=make, behind=joined(behind), number=number_), hint, "add"
+    )

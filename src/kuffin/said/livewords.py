@@ -8,6 +8,7 @@ from itertools import pairwise
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.roles import SIGNALS, spoken
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Rise, StairLevel, step
@@ -65,9 +66,9 @@ def trend(times: Array, values: Array) -> str:
 def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
     """What the load does; None: the run is over, and so is its load: dips between two passes of a looped load are no loss of load."""
     if power is None:
-        return "no channel"
+        return tr("no channel")
     if loaded is None:
-        return "the run is over"
+        return tr("the run is over")
     known = np.isfinite(power) & (times > times[-1] - 600)
     if known.sum() < 5:  # too little to say what it does
         return "" if known.any() else "silent"
@@ -78,9 +79,9 @@ def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
     low = p < 0.75 * usual
     if not low[-1]:
         dips = int(np.count_nonzero(low[1:] & ~low[:-1]))
-        return f"looped load, {dips} dips" if dips > 1 else "under load"
+        return tr("looped load, {dips} dips", dips=dips) if dips > 1 else tr("under load")
     since = t[-1] - (t[np.flatnonzero(~low)[-1]] if (~low).any() else t[0])
-    return "dip between two passes" if since < 30 else f"the load has been low for {since:.0f} s"
+    return tr("dip between two passes") if since < 30 else tr("the load has been low for {since:.0f} s", since=since)
 
 
 def figures(
@@ -116,7 +117,14 @@ def figures(
         rise = upper - lower if lower is not None else None
         value = smooth(s.times, rise)
         if rise is not None and value is not None:
-            out.append(LiveFigure(label=f"{part} over {base}", value=value, unit="K", state=trend(s.times, rise)))
+            out.append(
+                LiveFigure(
+                    label=tr("{part} over {base}", part=part, base=base),
+                    value=value,
+                    unit="K",
+                    state=trend(s.times, rise),
+                )
+            )
         else:  # without what it is held against, it is told as it is read
             value = smooth(s.times, upper)
             out.append(

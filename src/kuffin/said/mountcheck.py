@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import KW_ONLY, dataclass, field, replace
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import count, number
 from kuffin.core.findings.earlycheck import FROM_S, TO_S, EarlyCheck, early_check, early_resistance, pooled_scatter
@@ -52,7 +53,9 @@ def siblings(
                 found.append(sibling)
     if not found and kind_under_test(study.under_test).on_die:
         for other, _, name, mount in mounts_elsewhere(notebook, study, ways_of(notebook, study)):
-            sibling = _sibling(notebook, other, mount, f"{name} in “{other.name or other.question}”")
+            sibling = _sibling(
+                notebook, other, mount, tr("{name} in “{name_2}”", name=name, name_2=other.name or other.question)
+            )
             found += [] if sibling is None else [replace(sibling, elsewhere=True)]
     return found
 
@@ -71,7 +74,9 @@ def _sibling(notebook: Notebook, study: Study, mount: Mount, candidate: str) -> 
         return None
     if begin is None or signals.die is None or signals.inlet is None or signals.power is None:
         return None
-    return OtherMount(candidate, f"{candidate}, round {mount.round}", signals, begin)
+    return OtherMount(
+        candidate, tr("{candidate}, round {round}", candidate=candidate, round=mount.round), signals, begin
+    )
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -92,19 +97,33 @@ class MountCheck:
     def working(self) -> Working:
         """How it was found."""
         c = self.check
-        out = Working(title="Mount check", answer=self.sentence)
+        out = Working(title=tr("Mount check"), answer=self.sentence)
         begin, end = c.stretch_s
         out.say(
-            "What is looked at", f"{self.what} per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out"
+            tr("What is looked at"),
+            tr(
+                "{what} per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out",
+                what=self.what,
+                begin=begin,
+                end=end,
+            ),
         )
         if not c.others:
-            out.say("This mount", f"{number(c.resistance_k_w, 4)} K/W at {number(c.power_w, 0)} W")
+            out.say(
+                tr("This mount"),
+                tr(
+                    "{resistance_k_w} K/W at {power_w} W",
+                    resistance_k_w=number(c.resistance_k_w, 4),
+                    power_w=number(c.power_w, 0),
+                ),
+            )
             return out
         out.add(c.difference)
-        out.say("The others", self.whose)
-        out.say_all((f"Other mount {i}", label) for i, (label, _) in enumerate(self.others, 1))
+        out.say(tr("The others"), self.whose)
+        out.say_all((tr("Other mount {i}", i=i), label) for i, (label, _) in enumerate(self.others, 1))
         out.say(
-            "Called unlike", "beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted"
+            tr("Called unlike"),
+            tr("beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted"),
         )
         return out
 
@@ -140,7 +159,11 @@ def check_mount(
     if not own and kind_under_test(study.under_test).on_die and values:
         return _first_mount(candidate, now, load_start_s, others, end, minutes_left, limits_of(study))
     held = own or ([v for group in values.values() for v in group] if same_block else [])
-    whose = f"{candidate}'s other mounts" if own else "all mounts of the study: block and paste are the same"
+    whose = (
+        tr("{candidate}'s other mounts", candidate=candidate)
+        if own
+        else tr("all mounts of the study: block and paste are the same")
+    )
     check = early_check(found[0], found[1], found[2], [v for _, v in held], scatter, df, (FROM_S, end))
     said = _sentence(check, candidate, bool(own), minutes_left)
     return MountCheck(check=check, sentence=said, others=tuple(held), whose=whose)
@@ -176,16 +199,31 @@ def _first_mount(
         return None
     check, what, held = max(checks, key=lambda c: (c[0].state == "worse", c[0].difference_k / max(c[0].u95_k, 1e-9)))
     abroad = all(o.elsewhere for o in others)
-    who = "in the notebook’s other studies of this device" if abroad else "with the other candidates"
+    who = tr("in the notebook’s other studies of this device") if abroad else tr("with the other candidates")
     size, here = f"{number(check.difference_k, 1)} K", number(check.resistance_k_w * check.power_w, 1)
     if check.state == "worse":
-        said = (
-            f"the first mount of {candidate}: {what} {here} K, {size} more than {who}. Likely contact or "
-            f"pads: remount before going on, and save {minutes_left:.0f} minutes"
+        said = tr(
+            "the first mount of {candidate}: {what} {here} K, {size} more than {who}. Likely "
+            "contact or pads: remount before going on, and save {minutes_left:.0f} minutes",
+            candidate=candidate,
+            what=what,
+            here=here,
+            size=size,
+            who=who,
+            minutes_left=minutes_left,
         )
     else:
-        said = f"the first mount of {candidate}: {what} {here} K, as far from what it was {who} as candidates are"
-    whose = f"{'candidates of the notebook’s other studies' if abroad else 'the other candidates'}, each by the mean of its mounts"
+        said = tr(
+            "the first mount of {candidate}: {what} {here} K, as far from what it was {who} as candidates are",
+            candidate=candidate,
+            what=what,
+            here=here,
+            who=who,
+        )
+    whose = tr(
+        "{which}, each by the mean of its mounts",
+        which=tr("candidates of the notebook’s other studies") if abroad else tr("the other candidates"),
+    )
     return MountCheck(check=check, sentence=said, others=held, whose=whose, what=what)
 
 
@@ -198,12 +236,25 @@ def _early(s: Signals, upper: str, lower: str, begin_s: float, end: float) -> tu
 
 def _sentence(c: EarlyCheck, candidate: str, own: bool, minutes_left: float) -> str:
     if c.state == "alone":
-        return f"the first mount of {candidate}: nothing to hold it against yet"
+        return tr("the first mount of {candidate}: nothing to hold it against yet", candidate=candidate)
     plural = "s" if len(c.others) > 1 else ""
-    who = f"{candidate}'s other mount{plural}" if own else f"the study's {count(len(c.others))} mount{plural}"
+    who = (
+        tr("{candidate}'s other mount{plural}", candidate=candidate, plural=plural)
+        if own
+        else tr("the study's {others} mount{plural}", others=count(len(c.others)), plural=plural)
+    )
     size = f"{number(abs(c.difference_k), 1)} K"
     if c.state == "like":
-        return f"looks like {who} (within {size}, scatter ± {number(c.u95_k, 1)} K)"
+        return tr("looks like {who} (within {size}, scatter ± {u95_k} K)", who=who, size=size, u95_k=number(c.u95_k, 1))
     if c.state == "better":
-        return f"{size} better than {who}: likely another paste or a probe that moved; look before you believe it"
-    return f"{size} worse than {who}: likely contact. Remount now and save {minutes_left:.0f} minutes"
+        return tr(
+            "{size} better than {who}: likely another paste or a probe that moved; look before you believe it",
+            size=size,
+            who=who,
+        )
+    return tr(
+        "{size} worse than {who}: likely contact. Remount now and save {minutes_left:.0f} minutes",
+        size=size,
+        who=who,
+        minutes_left=minutes_left,
+    )

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun, number
 from kuffin.said.shownworking import Working
 from kuffin.verdict.narrowing import Purchase, Spending
@@ -9,11 +10,22 @@ from kuffin.verdict.narrowing import Purchase, Spending
 
 def spending_words(told: Spending, unit: str) -> str:
     """What narrows a pair's interval most for its hours."""
-    now = f"The difference of {told.pair.a} and {told.pair.b} is known to {_half(told.now.value, unit)}."
+    now = tr(
+        "The difference of {a} and {b} is known to {half}.",
+        a=told.pair.a,
+        b=told.pair.b,
+        half=_half(told.now.value, unit),
+    )
     best = told.best
     if best is None or best.half is None or best.hours is None:
-        return f"{now} Nothing here would narrow that by much."
-    return f"{now} For its hours this narrows it most: {best.what}, to {_half(best.half.value, unit)} in {number(best.hours, 1)}\u00a0h."
+        return tr("{now} Nothing here would narrow that by much.", now=now)
+    return tr(
+        "{now} For its hours this narrows it most: {what}, to {half} in {hours} h.",
+        now=now,
+        what=best.what,
+        half=_half(best.half.value, unit),
+        hours=number(best.hours, 1),
+    )
 
 
 def purchase_row(p: Purchase, unit: str) -> tuple[str, ...]:
@@ -25,11 +37,13 @@ def purchase_row(p: Purchase, unit: str) -> tuple[str, ...]:
 def purchase_working(told: Spending, p: Purchase, unit: str) -> Working:
     """How the half-width after a purchase is come to, and what the purchase takes."""
     assert p.half is not None
-    out = Working(title=f"{told.pair.a} and {told.pair.b}: {p.what}", answer=_half(p.half.value, unit))
+    out = Working(
+        title=tr("{a} and {b}: {what}", a=told.pair.a, b=told.pair.b, what=p.what), answer=_half(p.half.value, unit)
+    )
     out.add(p.half)
     if p.hours is not None:
-        out.say("Takes", f"{number(p.hours, 1)} h on the bench")
-    out.say("Rests on", p.because)
+        out.say(tr("Takes"), tr("{hours} h on the bench", hours=number(p.hours, 1)))
+    out.say(tr("Rests on"), p.because)
     return out
 
 

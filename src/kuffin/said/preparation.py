@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Any
 
+from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Mount
 from kuffin.notebook.photos import photos
 from kuffin.notebook.preparationedits import prepared
@@ -43,7 +44,7 @@ class Preparation:
     @property
     def label(self) -> str:
         """How the mount is called."""
-        return f"{self.candidate}, round {self.round}"
+        return tr("{candidate}, round {round}", candidate=self.candidate, round=self.round)
 
 
 def preparation_of(notebook: Notebook, mount: Mount) -> Preparation | None:
@@ -88,19 +89,25 @@ def _took(seconds: float | None) -> str:
 def preparation_working(p: Preparation) -> Working:
     """The preparation, to be read beside the run."""
     when = (p.ready_at or p.begun_at or "").replace("T", " ")[:16]
-    state = f"ready {when}" if p.ready_at else f"begun {when}, not said to be ready" if p.begun_at else "not begun"
-    out = Working(title=f"{p.label}: how it was prepared", answer=state)
+    state = (
+        tr("ready {when}", when=when)
+        if p.ready_at
+        else tr("begun {when}, not said to be ready", when=when)
+        if p.begun_at
+        else tr("not begun")
+    )
+    out = Working(title=tr("{label}: how it was prepared", label=p.label), answer=state)
     if p.sample:
-        out.say("Sample", p.sample)
+        out.say(tr("Sample"), p.sample)
     for step in p.steps:
-        at = step.done_at[11:16] + _took(step.seconds) if step.done_at else "not ticked"
+        at = step.done_at[11:16] + _took(step.seconds) if step.done_at else tr("not ticked")
         note = f" “{step.note}”" if step.note else ""
         out.say(at, step.text + note)
     out.say_all(sheet_lines(p.sheets))
     if p.photos:
-        out.say("Photos", ", ".join(p.photos))
+        out.say(tr("Photos"), ", ".join(p.photos))
     if p.note:
-        out.say("Note", p.note)
+        out.say(tr("Note"), p.note)
     return out
 
 
@@ -120,7 +127,7 @@ def preparation_rows(preparations: list[Preparation]) -> list[dict[str, Any]]:
                     "photos": "; ".join(step.photos),
                 }
             )
-        more = [*sheet_lines(p.sheets), *([("Note", p.note)] if p.note else [])]
+        more = [*sheet_lines(p.sheets), *([(tr("Note"), p.note)] if p.note else [])]
         for what, words in more:
             rows.append({**mount, "what": what, "done_at": "", "seconds": None, "note": words, "photos": ""})
     return rows

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.compare.evidence import PairResult
 from kuffin.said.shownworking import Working
@@ -17,10 +18,10 @@ def chance_working(v: StudyVerdict, pair: PairResult, out: Outlook | None) -> Wo
     if out is not None:
         becomes = out.chances.becomes[(pair.a, pair.b)]
         told = [f"{verdict_words(pair.a, pair.b, verdict)}: {100 * share:.0f} %" for verdict, share in becomes.items()]
-        working.say("After another round", "; ".join(told))
+        working.say(tr("After another round"), "; ".join(told))
         working.say(
-            "Drawn from",
-            "what is known now: the scatter, the means, and one more mount of each candidate, judged as then",
+            tr("Drawn from"),
+            tr("what is known now: the scatter, the means, and one more mount of each candidate, judged as then"),
         )
     return working
 
@@ -29,11 +30,13 @@ def look_working(looks: LooksSoFar, i: int) -> Working:
     """What a look leaves of the confidence."""
     rounds, confidence = looks.all[i]
     spent = Worked(
-        name="Chance of a false difference at this look",
+        name=tr("Chance of a false difference at this look"),
         symbol="α",
         value=1 - confidence,
         digits=4,
-        source="all looks together keep to the study’s own level: each spends a part of it, by the rounds that are done",
+        source=tr(
+            "all looks together keep to the study’s own level: each spends a part of it, by the rounds that are done"
+        ),
     )
-    level = worked("Confidence at this look", "C", "1 - α", [spent], digits=4)
-    return Working.of(f"The look after round {rounds}", level)
+    level = worked(tr("Confidence at this look"), "C", "1 - α", [spent], digits=4)
+    return Working.of(tr("The look after round {rounds}", rounds=rounds), level)

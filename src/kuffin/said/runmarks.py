@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Run, Study
 from kuffin.reading.failed import FAILED
 from kuffin.said.shownworking import Working
@@ -24,14 +25,19 @@ _KINDS = {
 def happened(run: Run) -> Working:
     """The run's marks as a working: when, and what."""
     out = Working(
-        title="What happened in the run",
-        answer=f"recorded from {run.source}, {run.rows} rows in {run.duration_s / 60:.1f} min",
+        title=tr("What happened in the run"),
+        answer=tr(
+            "recorded from {source}, {rows} rows in {duration_s:.1f} min",
+            source=run.source,
+            rows=run.rows,
+            duration_s=run.duration_s / 60,
+        ),
     )
     if run.note:
-        out.say("Comment", run.note)
+        out.say(tr("Comment"), run.note)
     for mark in run.marks:
         seconds = int(mark.at_s)
-        said = mark.text or "a mark without a word"
+        said = mark.text or tr("a mark without a word")
         if mark.kind == "value" and mark.value is not None:
             said = f"{mark.text}: {mark.value:g} {mark.unit}".rstrip()
         out.say(f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import ToMount
 from kuffin.core.base.units import shown
 from kuffin.core.base.worked import Worked, worked
@@ -30,14 +31,22 @@ def samples_working(
     school = outcome if isinstance(outcome, School) else None
     own = result.traces.get(school.trace) if school is not None else None
     span = own.window.span_s if own is not None else result.window_s
-    title = f"{run.mount.candidate.name}, round {run.mount.round}: the window's samples"
+    title = tr("{name}, round {round}: the window's samples", name=run.mount.candidate.name, round=run.mount.round)
     if span is None:
-        return Working(title=title, answer="no window")
+        return Working(title=title, answer=tr("no window"))
     data = step_of(read_run(notebook, run.id), result)
     inside = (data.times >= span[0]) & (data.times <= span[1])
     names = _channels(result, school) if school is not None else _of_role(result, outcome.role)
     columns = [n for n in names.values() if n in data.values]
-    out = Working(title=title, answer=f"{int(inside.sum())} rows from {span[0] / 60:.2f} to {span[1] / 60:.2f} min")
+    out = Working(
+        title=title,
+        answer=tr(
+            "{sum} rows from {span:.2f} to {span_2:.2f} min",
+            sum=int(inside.sum()),
+            span=span[0] / 60,
+            span_2=span[1] / 60,
+        ),
+    )
     means = {
         key: _channel_mean(key, n, data, inside)
         for key, n in names.items()
@@ -49,15 +58,18 @@ def samples_working(
     else:
         out.add(*means.values())
     out.say_all(
-        (n, f"{missing} of {int(inside.sum())} rows are missing")
+        (n, tr("{missing} of {sum} rows are missing", missing=missing, sum=int(inside.sum())))
         for n in columns
         if (missing := int((~np.isfinite(data.values[n][inside])).sum()))
     )
     if own is not None and school is not None:
-        late = "" if own.fast else ", air and power passed through the loop’s own lag"
+        late = "" if own.fast else tr(", air and power passed through the loop’s own lag")
         out.say(
-            "Judged trace",
-            f"the same over the same rows, spikes left out{late}; its mean is what the reading is made from",
+            tr("Judged trace"),
+            tr(
+                "the same over the same rows, spikes left out{late}; its mean is what the reading is made from",
+                late=late,
+            ),
         )
         out.add(plain_window(own, school.trace_unit, school.trace_digits, "y"))
     units = {n: shown(data.units.get(n)) for n in columns}
@@ -68,15 +80,15 @@ def samples_working(
         if len(rows) <= _HEAD + _TAIL
         else [
             *rows[:_HEAD],
-            f"… {len(rows) - _HEAD - _TAIL} more rows, all of them in “Copy as text” …",
+            tr("… {rows} more rows, all of them in “Copy as text” …", rows=len(rows) - _HEAD - _TAIL),
             *rows[-_TAIL:],
         ]
     )
-    out.say("Samples", "\n".join([head, *seen]))
+    out.say(tr("Samples"), "\n".join([head, *seen]))
     out.appendix = "\n".join([head, *rows])
     for n in columns:
-        out.say(f"{n}: where it comes from", _origin(run, n, bench))
-    out.links.append(Link("Open the run", ToMount(run.mount_id)))
+        out.say(tr("{n}: where it comes from", n=n), _origin(run, n, bench))
+    out.links.append(Link(tr("Open the run"), ToMount(run.mount_id)))
     return out
 
 
@@ -102,8 +114,8 @@ def _channel_mean(key: str, name: str, data: RunData, inside: NDArray[np.bool_])
     x = data.values[name][inside]
     there, unit = x[np.isfinite(x)], shown(data.units.get(name))
     terms = [
-        Worked(name=f"Sum of the samples of {name}", symbol="Σx", value=float(there.sum()), unit=unit),
-        Worked(name="Samples", symbol="n", value=float(there.size), digits=0),
+        Worked(name=tr("Sum of the samples of {name}", name=name), symbol="Σx", value=float(there.sum()), unit=unit),
+        Worked(name=tr("Samples"), symbol="n", value=float(there.size), digits=0),
     ]
     served, *rest = key.split(" ")
     symbol = {"power": "P", "heat": "P"}.get(served, "T") + "_" + "_".join([served, *rest])
@@ -118,19 +130,28 @@ def _by_plain_means(school: School, means: dict[str, Worked], result: RunResult)
     if school.over is None or base is None:
         return part
     if school.over == "coolant" and result.warmed_k is not None:
-        by = f"{result.names.get('upstream', '')} / (ρ·c_p·V̇) before it"
+        by = tr("{names} / (ρ·c_p·V̇) before it", names=result.names.get("upstream", ""))
         warmed = Worked(
-            name="Warmed by other devices", symbol="ΔT_w", value=result.warmed_k, unit="K", digits=3, source=by
+            name=tr("Warmed by other devices"), symbol="ΔT_w", value=result.warmed_k, unit="K", digits=3, source=by
         )
         base = worked(
-            f"Coolant at the {result.device}", "T_at", f"{base.symbol} + ΔT_w", [base, warmed], "°C", digits=3
+            tr("Coolant at the {device}", device=result.device),
+            tr("T_at"),
+            f"{base.symbol} + ΔT_w",
+            [base, warmed],
+            "°C",
+            digits=3,
         )
-    name = f"{spoken(school.part).capitalize()} over {spoken(school.over)}, by the plain means"
+    name = tr(
+        "{capitalize} over {spoken}, by the plain means",
+        capitalize=spoken(school.part).capitalize(),
+        spoken=spoken(school.over),
+    )
     rise = worked(name, "ΔT", f"{part.symbol} - {base.symbol}", [part, base], "K", digits=3)
     power = _served(means, "heat") or _served(means, "power")
     if not school.per_watt or power is None or power.value == 0:
         return rise
-    return worked("Per watt", "R", f"ΔT/{power.symbol}", [rise, power], "K/W", digits=5)
+    return worked(tr("Per watt"), "R", f"ΔT/{power.symbol}", [rise, power], "K/W", digits=5)
 
 
 def _served(means: dict[str, Worked], key: str) -> Worked | None:
@@ -142,8 +163,15 @@ def _served(means: dict[str, Worked], key: str) -> Worked | None:
     first = found[0]
     symbol = f"{first.symbol}_all"
     if key == "heat":
-        return worked("All that heats the coolant", symbol, together, found, first.unit, digits=2)
-    return worked(f"Mean of {len(found)} channels", symbol, f"({together})/{len(found)}", found, first.unit, digits=3)
+        return worked(tr("All that heats the coolant"), symbol, together, found, first.unit, digits=2)
+    return worked(
+        tr("Mean of {found} channels", found=len(found)),
+        symbol,
+        f"({together})/{len(found)}",
+        found,
+        first.unit,
+        digits=3,
+    )
 
 
 def _row(data: RunData, columns: list[str], i: int) -> str:
@@ -155,15 +183,15 @@ def _origin(run: Run, name: str, bench: Bench | None) -> str:
     """Which log, which instrument, how good it is."""
     log = next((r for r in (run, *run.mount.joined_to(run.id)) if any(c.name == name for c in r.channels)), run)
     channel = next((c for c in log.channels if c.name == name), None)
-    said = f"column “{name}” of {log.source or 'the recording'}"
+    said = tr("column “{name}” of {source}", name=name, source=log.source or tr("the recording"))
     if channel is not None and channel.unit:
-        said += f", in {shown(channel.unit)}"
+        said += tr(", in {shown}", shown=shown(channel.unit))
     if log.started_at:
-        said += f", begun {log.started_at.replace('T', ' ')}"
+        said += tr(", begun {started_at}", started_at=log.started_at.replace("T", " "))
     if log.joins_id is not None:
-        said += f", moved by {log.lag_s:g} s onto the run's clock"
+        said += tr(", moved by {lag_s:g} s onto the run's clock", lag_s=log.lag_s)
     instrument = _instrument(name, channel.role if channel is not None else None, bench)
-    return said + (f". {instrument}" if instrument else ". The bench names no instrument for it")
+    return said + (f". {instrument}" if instrument else tr(". The bench names no instrument for it"))
 
 
 def _instrument(name: str, role: str | None, bench: Bench | None) -> str:
@@ -177,14 +205,29 @@ def _instrument(name: str, role: str | None, bench: Bench | None) -> str:
     i = found[0]
     parts = []
     if i.reading_percent:
-        parts.append(f"{i.reading_percent:g} % of reading")
+        parts.append(tr("{reading_percent:g} % of reading", reading_percent=i.reading_percent))
     if i.full_scale_percent and i.full_scale:
-        parts.append(f"{i.full_scale_percent:g} % of {i.full_scale:g}")
+        parts.append(
+            tr(
+                "{full_scale_percent:g} % of {full_scale:g}",
+                full_scale_percent=i.full_scale_percent,
+                full_scale=i.full_scale,
+            )
+        )
     if i.counts:
-        parts.append(f"{i.counts:g} step{'s' if i.counts != 1 else ''} of {i.count_size:g}")
-    said = f"Instrument: {i.name}" + (f", ± ({' + '.join(parts)})" if parts else ", accuracy not given")
+        parts.append(
+            tr(
+                "{counts:g} step{which} of {count_size:g}",
+                counts=i.counts,
+                which="s" if i.counts != 1 else "",
+                count_size=i.count_size,
+            )
+        )
+    said = tr("Instrument: {name}", name=i.name) + (
+        f", ± ({' + '.join(parts)})" if parts else tr(", accuracy not given")
+    )
     if i.calibrated_on:
-        said += f", calibrated {i.calibrated_on}"
+        said += tr(", calibrated {calibrated_on}", calibrated_on=i.calibrated_on)
     if i.offset:
-        said += f", offset {number(i.offset, 2)}"
+        said += tr(", offset {offset}", offset=number(i.offset, 2))
     return said

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import tr
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import (
     beside_nothing,
@@ -30,44 +31,72 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     digits, unit, said = digits_for(pair.high - pair.low), v.outcome.difference_unit, v.outcome.wording
     ca, cb = found.candidate(pair.a), found.candidate(pair.b)
     mounts = (
-        f"{several(ca.mounts, 'mount')} of each"
+        tr("{mounts} of each", mounts=several(ca.mounts, "mount"))
         if ca.mounts == cb.mounts
-        else f"{count(ca.mounts)} and {count(cb.mounts)} mounts"
+        else tr("{mounts} and {mounts_2} mounts", mounts=count(ca.mounts), mounts_2=count(cb.mounts))
     )
     basis = f"{_asked_about(v)}, {mounts}"
     first, second, low, high = better_first(pair, found.better)
     if pair.verdict == "same":
         limit = f"{found.margin:.3g} {unit}".rstrip()
         narrow = sorted((pair.narrow_low, pair.narrow_high), key=abs)[-1]
-        alike = "cool alike: they are" if v.outcome.temperature else "are"
-        told = f"{pair.a} and {pair.b} {alike} within {limit} of each other ({basis})."
+        alike = tr("cool alike: they are") if v.outcome.temperature else "are"
+        told = tr(
+            "{a} and {b} {alike} within {limit} of each other ({basis}).",
+            a=pair.a,
+            b=pair.b,
+            alike=alike,
+            limit=limit,
+            basis=basis,
+        )
         more = (
-            f"{first} is {said.better} by a real but small {span(low, high, unit, digits)}, which is less than matters here."
+            tr(
+                "{first} is {better} by a real but small {low}, which is less than matters here.",
+                first=first,
+                better=said.better,
+                low=span(low, high, unit, digits),
+            )
             if low > 0
             else f"Whichever is ahead, it is by less than {number(abs(narrow), digits)} {unit}".rstrip()
-            + f", and the smallest difference that matters here is {limit}."
+            + tr(", and the smallest difference that matters here is {limit}.", limit=limit)
         )
     elif pair.settled and pair.held:
         least = f"{beside_nothing(low, digits)} {unit}".rstrip()
-        told = f"{first} is at least {least} {said.better} than {second} ({basis})."
-        more = f"{was_held(pair.held, pair.free)}, so that how much more it is cannot be told."
+        told = tr(
+            "{first} is at least {least} {better} than {second} ({basis}).",
+            first=first,
+            least=least,
+            better=said.better,
+            second=second,
+            basis=basis,
+        )
+        more = tr("{was_held}, so that how much more it is cannot be told.", was_held=was_held(pair.held, pair.free))
     elif pair.settled:
-        told = f"{first} is {span(low, high, unit, digits)} {said.better} than {second} ({basis})."
-        matter = "" if found.margin is None else f"the {found.margin:.3g} {unit}".rstrip() + " that matter here"
+        told = tr(
+            "{first} is {low} {better} than {second} ({basis}).",
+            first=first,
+            low=span(low, high, unit, digits),
+            better=said.better,
+            second=second,
+            basis=basis,
+        )
+        matter = "" if found.margin is None else f"the {found.margin:.3g} {unit}".rstrip() + tr(" that matter here")
         if found.margin is not None and low > found.margin:
-            more = f"That is more than {matter}, even in the worst case."
+            more = tr("That is more than {matter}, even in the worst case.", matter=matter)
         elif found.margin is not None and high > found.margin:
-            more = f"Whether it reaches {matter} is not certain."
+            more = tr("Whether it reaches {matter} is not certain.", matter=matter)
         else:
-            more = "It is a small difference, and whether it matters is the reader's to say."
+            more = tr("It is a small difference, and whether it matters is the reader's to say.")
     elif pair.held:
-        told = f"By this, {pair.a} and {pair.b} cannot be compared ({basis})."
+        told = tr("By this, {a} and {b} cannot be compared ({basis}).", a=pair.a, b=pair.b, basis=basis)
         more = f"{to_settle(pair, found)[:1].upper()}{to_settle(pair, found)[1:]}."
     else:
-        told = f"We could not tell {pair.a} and {pair.b} apart ({basis})."
-        more = (
-            f"The difference lies somewhere between {_side(v, pair, pair.low, digits)} and "
-            f"{_side(v, pair, pair.high, digits)}; {to_settle(pair, found)}."
+        told = tr("We could not tell {a} and {b} apart ({basis}).", a=pair.a, b=pair.b, basis=basis)
+        more = tr(
+            "The difference lies somewhere between {side} and {side_2}; {to_settle}.",
+            side=_side(v, pair, pair.low, digits),
+            side_2=_side(v, pair, pair.high, digits),
+            to_settle=to_settle(pair, found),
         )
     return f"{told} {more} {_fine_print(v, found)}"
 
@@ -81,18 +110,29 @@ def _side(v: StudyVerdict, pair: PairResult, difference: float, digits: int) -> 
 def _asked_about(v: StudyVerdict) -> str:
     said = v.outcome.label[:1].lower() + v.outcome.label[1:]
     if v.outcome.per_watt:
-        return f"{said.replace(', per watt', '')}, as at {v.reference_power_w:g} W"
+        return tr(
+            "{said_}, as at {reference_power_w:g} W",
+            said_=said.replace(", per watt", ""),
+            reference_power_w=v.reference_power_w,
+        )
     return said
 
 
 def _fine_print(v: StudyVerdict, found: Comparison) -> str:
-    together = f" over all {count(len(found.pairs))} pairs together" if len(found.pairs) > 1 else ""
-    said = [f"{100 * found.confidence:.4g} % interval{together}; {v.main.scope_words}"]
+    together = tr(" over all {pairs} pairs together", pairs=count(len(found.pairs))) if len(found.pairs) > 1 else ""
+    said = [
+        tr(
+            "{confidence:.4g} % interval{together}; {scope}",
+            confidence=100 * found.confidence,
+            together=together,
+            scope=v.main.scope_words,
+        )
+    ]
     if v.corrected and v.baseline is not None:
-        said.append(f"readings are corrected by the baseline {v.baseline.name}")
+        said.append(tr("readings are corrected by the baseline {name}", name=v.baseline.name))
     out = sum(bool(r.left_out) for r in v.main.readings)
     if out:
-        said.append(f"{several(out, 'mount')} left out, with reasons")
+        said.append(tr("{out} left out, with reasons", out=several(out, "mount")))
     return f"({'; '.join(said)}.)"
 
 
@@ -103,7 +143,7 @@ def paragraphs(v: StudyVerdict) -> list[tuple[str, str]]:
     if found is not None:
         best = best_of(found)
         for pair in sorted(found.pairs, key=lambda p: (best not in {p.a, p.b}, p.p)):
-            out.append((f"{pair.a} and {pair.b}", pair_paragraph(v, pair)))
+            out.append((tr("{a} and {b}", a=pair.a, b=pair.b), pair_paragraph(v, pair)))
     for claim in v.claims:
-        out.append((f"Claim: {claim.claimed}", claim_sentences(v, claim)))
+        out.append((tr("Claim: {claimed}", claimed=claim.claimed), claim_sentences(v, claim)))
     return out

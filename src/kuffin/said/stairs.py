@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.bench.roles import FURTHER_PARTS, spoken
@@ -57,7 +58,7 @@ def flights_of(result: RunResult | None, label: str, per_watt: bool) -> list[Fli
 
 def _at_inlet(warmed_k: float | None, per_watt: bool) -> list[tuple[str, float, float]]:
     """By what the devices before it warm the coolant: a step in kelvins; no power of its own makes it."""
-    return [] if warmed_k is None or per_watt else [("at its inlet", warmed_k, 0.0)]
+    return [] if warmed_k is None or per_watt else [(tr("at its inlet"), warmed_k, 0.0)]
 
 
 def _per(power_w: float | None) -> float | None:

@@ -12,6 +12,7 @@ from functools import cached_property
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import ToMount
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
@@ -49,9 +50,9 @@ class Pair:
             ("ΔT_2", self.high_w, self.high_k, self.high_u95),
             ("ΔT_1", self.low_w, self.low_k, self.low_u95),
         ):
-            name = f"Coolant over air at the {at} with {number(watts, 0)} W in the {by}"
+            name = tr("Coolant over air at the {at} with {watts} W in the {by}", at=at, watts=number(watts, 0), by=by)
             half = Worked(
-                name=f"Half-width with {number(watts, 0)} W",
+                name=tr("Half-width with {watts} W", watts=number(watts, 0)),
                 symbol=symbol.replace("ΔT", "U"),
                 value=u95,
                 unit="K",
@@ -61,9 +62,11 @@ class Pair:
                 Worked(name=name, symbol=symbol, value=kelvins, unit="K", half=half, leads=ToMount(self.mount_id))
             )
         half = worked(
-            "Half-width", "U", "hypot(U_2, U_1)", [t.half for t in terms if t.half is not None], "K", digits=3
+            tr("Half-width"), "U", tr("hypot(U_2, U_1)"), [t.half for t in terms if t.half is not None], "K", digits=3
         )
-        return worked(f"{by} on {at}, {self.label}", "d", "ΔT_2 - ΔT_1", terms, "K", half=half)
+        return worked(
+            tr("{by} on {at}, {label}", by=by, at=at, label=self.label), "d", "ΔT_2 - ΔT_1", terms, "K", half=half
+        )
 
     @property
     def more_w(self) -> float:
@@ -109,16 +112,16 @@ class Warming:
         halves = [replace(d.half, symbol=f"U_{i}", name=f"Half-width of mount {i}") for i, d in enumerate(each, 1) if d.half]  # fmt: skip
         sd = float(np.std([d.value for d in each], ddof=1))
         terms = [
-            in_quadrature("What the windows leave open", "W", halves, "K", over=n),
-            Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, n - 1), source="95 %"),
-            Worked(name="Scatter between the mounts", symbol="s", value=sd, unit="K", digits=3),
+            in_quadrature(tr("What the windows leave open"), "W", halves, "K", over=n),
+            Worked(name=tr("Student’s t"), symbol="t", value=t_quantile(0.975, n - 1), source="95 %"),
+            Worked(name=tr("Scatter between the mounts"), symbol="s", value=sd, unit="K", digits=3),
         ]
-        half = worked("Half-width", "U", f"hypot(W, t*s/sqrt({n}))", terms, "K", digits=3)
+        half = worked(tr("Half-width"), "U", tr("hypot(W, t*s/sqrt({n}))", n=n), terms, "K", digits=3)
         own = [
             replace(d, symbol=f"d_{i}", name=f"Mount {i}: {p.label}", half=None)
             for i, (d, p) in enumerate(zip(each, self.pairs, strict=True), 1)
         ]
-        return mean_of(f"{self.by} on {self.at}", "d", own, "K", half=half)
+        return mean_of(tr("{by} on {at}", by=self.by, at=self.at), "d", own, "K", half=half)
 
     @property
     def k(self) -> float:
@@ -133,10 +136,16 @@ class Warming:
     @property
     def sentence(self) -> str:
         """In words."""
-        within = f" ({number(self.k - self.u95, 1)} to {number(self.k + self.u95, 1)} K)"
-        return (
-            f"{number(self.more_w, 0)} W more in the {self.by} warm the coolant at the {self.at} by {number(self.k, 1)} K{within}, "
-            f"from {count(self.mounts)} mount{'s' if self.mounts > 1 else ''}."
+        within = tr(" ({k} to {k_2} K)", k=number(self.k - self.u95, 1), k_2=number(self.k + self.u95, 1))
+        return tr(
+            "{more_w} W more in the {by} warm the coolant at the {at} by {k} K{within}, from {mounts} mount{which}.",
+            more_w=number(self.more_w, 0),
+            by=self.by,
+            at=self.at,
+            k=number(self.k, 1),
+            within=within,
+            mounts=count(self.mounts),
+            which="s" if self.mounts > 1 else "",
         )
 
 
@@ -157,7 +166,7 @@ def warmings(evidence: Evidence) -> list[Warming]:
                         if same and more > max(_MORE_POWER_W, best[by, at].more_w if (by, at) in best else 0.0):
                             best[by, at] = Pair(
                                 mount_id=mount.id,
-                                label=f"{name}, round {mount.round}",
+                                label=tr("{name}, round {round}", name=name, round=mount.round),
                                 low_w=low[by],
                                 high_w=high[by],
                                 low_k=low_k[at],
@@ -186,14 +195,19 @@ def _powers(result: RunResult) -> tuple[dict[str, float], dict[str, float], floa
 
 def warming_working(found: Sequence[Warming]) -> Working:
     """What devices do to one another, test by test."""
-    out = Working(title="What one device’s load does to another", answer="\n".join(w.sentence for w in found))
+    out = Working(title=tr("What one device’s load does to another"), answer="\n".join(w.sentence for w in found))
     for w in found:
         out.add(w.worked)
     out.say(
-        "Taken from",
-        f"tests of one mount in which the one device’s power is the same within {100 * _SAME_POWER:.0f} %, and the other’s differs "
-        f"by {_MORE_POWER_W:.0f} W or more; of several such pairs the one that differs most",
+        tr("Taken from"),
+        tr(
+            "tests of one mount in which the one device’s power is the same within "
+            "{SAME_POWER:.0f} %, and the other’s differs by {MORE_POWER_W:.0f} W or more; of "
+            "several such pairs the one that differs most",
+            SAME_POWER=100 * _SAME_POWER,
+            MORE_POWER_W=_MORE_POWER_W,
+        ),
     )
     links = dict.fromkeys((p.mount_id, p.label) for w in found for p in w.pairs)
-    out.links += [Link(f"Open {label}", ToMount(mount)) for mount, label in links]
+    out.links += [Link(tr("Open {label}", label=label), ToMount(mount)) for mount, label in links]
     return out

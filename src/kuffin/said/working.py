@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import VERDICT, ToCandidate, ToMount, ToPair, ToSamples, Where
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
@@ -30,9 +31,9 @@ def mount_working(
     """How a mount's reading came about, by the outcome that the verdict is about or another one."""
     outcome = outcome or v.outcome
     if reading.worked is None:
-        out = Working(title=reading.label, answer="no reading")
-        out.say("Why", reading.problem or "no run")
-        out.links.append(Link("Open the run", ToMount(reading.mount_id)))
+        out = Working(title=reading.label, answer=tr("no reading"))
+        out.say(tr("Why"), reading.problem or tr("no run"))
+        out.links.append(Link(tr("Open the run"), ToMount(reading.mount_id)))
         return out
     out = Working.of(f"{reading.label}: {outcome.label.lower()}", reading.worked)
     for run_id in reading.runs:
@@ -41,26 +42,33 @@ def mount_working(
         if trace is not None and isinstance(outcome, School) and not outcome.whole:
             out.say_all(_trace_remarks(outcome, result, trace))
     if len(reading.runs) > 1:
-        out.say("Mount", "the mean of its runs; the mount is the unit of evidence")
+        out.say(tr("Mount"), tr("the mean of its runs; the mount is the unit of evidence"))
     if reading.left_out:
-        out.say("Left out", reading.left_out)
+        out.say(tr("Left out"), reading.left_out)
     for found in v.findings.get(reading.mount_id, ()):
-        out.say("Noticed", f"{found.sentence} Likely: {KINDS[found.kind].causes[0]}")
+        out.say(
+            tr("Noticed"),
+            tr("{sentence} Likely: {causes}", sentence=found.sentence, causes=KINDS[found.kind].causes[0]),
+        )
     if reading.typed:
-        out.say("Typed", "figures read off a screen or a meter by a person, not recorded")
+        out.say(tr("Typed"), tr("figures read off a screen or a meter by a person, not recorded"))
     out.say(
-        "What it is not",
-        f"the half-width here is that of {'these figures' if reading.typed else 'one window'}. How far mounts of one candidate differ is another matter: "
-        "a verdict's interval comes from that",
+        tr("What it is not"),
+        tr(
+            "the half-width here is that of {which}. How far mounts of one candidate differ is "
+            "another matter: a verdict's interval comes from that",
+            which=tr("these figures") if reading.typed else tr("one window"),
+        ),
     )
     sampled = (isinstance(outcome, School) or outcome.role) and not reading.typed
     for i, run_id in enumerate(reading.runs if sampled else (), 1):
-        which = f" of run {i}" if len(reading.runs) > 1 else ""
+        which = tr(" of run {i}", i=i) if len(reading.runs) > 1 else ""
         link = Link(
-            f"The window's samples{which}, and where they come from", ToSamples(run_id, Where(outcome.key, condition))
+            tr("The window's samples{which}, and where they come from", which=which),
+            ToSamples(run_id, Where(outcome.key, condition)),
         )
         out.links.append(link)
-    out.links.append(Link("Open the run", ToMount(reading.mount_id)))
+    out.links.append(Link(tr("Open the run"), ToMount(reading.mount_id)))
     return out
 
 
@@ -77,38 +85,67 @@ def _trace_remarks(school: School, result: RunResult, t: Settled) -> list[tuple[
     over = school.over or "air"
     divisor = names.get("power", "power")
     if school.of_coolant and "heat" in names:
-        divisor = "the sum of " + names["heat"]
+        divisor = tr("the sum of ") + names["heat"]
     told = [
         (
-            "Trace",
-            f"{names.get(school.part, school.part)} less {names.get(over, over)}"
-            + (f" warmed by {names['upstream']} before it" if over == "coolant" and result.warmed_k is not None else "")
-            + (", the latter delayed by the loop's own time constant" if not t.fast else "")
-            + (f", divided by {divisor}" + (" with the same delay" if not t.fast else "") if school.per_watt else ""),
+            tr("Trace"),
+            tr("{names} less {names_2}", names=names.get(school.part, school.part), names_2=names.get(over, over))
+            + (
+                tr(" warmed by {names} before it", names=names["upstream"])
+                if over == "coolant" and result.warmed_k is not None
+                else ""
+            )
+            + (tr(", the latter delayed by the loop's own time constant") if not t.fast else "")
+            + (
+                tr(", divided by {divisor}", divisor=divisor) + (tr(" with the same delay") if not t.fast else "")
+                if school.per_watt
+                else ""
+            ),
         )
     ]
     unit, fine = school.trace_unit, school.trace_digits + 1
     if t.load.start_s is not None:
-        loops = f", in loops of {t.load.period_s:.0f} s" if t.load.period_s else ""
-        told.append(("Load", f"from {t.load.start_s / 60:.1f} min{loops}"))
+        loops = tr(", in loops of {period_s:.0f} s", period_s=t.load.period_s) if t.load.period_s else ""
+        told.append((tr("Load"), tr("from {start_s:.1f} min{loops}", start_s=t.load.start_s / 60, loops=loops)))
     if t.warm_up.tau_s is not None:
         told.append(
             (
-                "Warm-up",
-                f"time constant {t.warm_up.tau_s / 60:.1f} min; still to go at the end {number(t.level.to_go, fine)} "
-                f"± {number(t.level.to_go_u95, fine)} {unit}",
+                tr("Warm-up"),
+                tr(
+                    "time constant {tau_s:.1f} min; still to go at the end {to_go} ± {to_go_u95} {unit}",
+                    tau_s=t.warm_up.tau_s / 60,
+                    to_go=number(t.level.to_go, fine),
+                    to_go_u95=number(t.level.to_go_u95, fine),
+                    unit=unit,
+                ),
             )
         )
     if t.settled and not t.by_hand:
         told.append(
             (
-                "Settled",
-                f"from {(t.settled_at_s or 0) / 60:.1f} min: drift {number(t.drift.per_10min, fine)} ± {number(t.drift.u95, fine)} {unit} "
-                f"in 10 min, inside ± {number(t.tolerance, fine)} {unit}",
+                tr("Settled"),
+                tr(
+                    "from {settled_at_s:.1f} min: drift {per_10min} ± {u95} {unit} in 10 min, inside ± "
+                    "{tolerance} {unit}",
+                    settled_at_s=(t.settled_at_s or 0) / 60,
+                    per_10min=number(t.drift.per_10min, fine),
+                    u95=number(t.drift.u95, fine),
+                    unit=unit,
+                    tolerance=number(t.tolerance, fine),
+                ),
             )
         )
     if t.spikes:
-        told.append(("Spikes", f"{t.spikes} of {t.samples} samples were marked and left out of means"))
+        told.append(
+            (
+                tr("Spikes"),
+                tr(
+                    "{spikes} of {samples} samples were marked and left out of means",
+                    spikes=t.spikes,
+                    samples=t.samples,
+                ),
+            )
+        )
     return told
 
 
@@ -116,38 +153,58 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
     """What the verdict line rests on: every pair with the leader, and how it was judged."""
     found = v.main.comparison
     if found is None:
-        return _why_not("So far", sentence, v.main)
-    out = Working(title="So far", answer=sentence)
+        return _why_not(tr("So far"), sentence, v.main)
+    out = Working(title=tr("So far"), answer=sentence)
     best = best_of(found)
     for pair in found.pairs:
         if best in {pair.a, pair.b}:
             other = pair.b if pair.a == best else pair.a
             said = pair_said(pair, found, v.outcome)
-            out.say(f"{best} and {other}", said, ToPair(pair.a, pair.b))
+            out.say(tr("{best} and {other}", best=best, other=other), said, ToPair(pair.a, pair.b))
     out.say(
-        "Judged by", f"{v.school.label.lower()}, {found.method}, {100 * found.confidence:.4g} % over all pairs together"
+        tr("Judged by"),
+        tr(
+            "{label}, {method}, {confidence:.4g} % over all pairs together",
+            label=v.school.label.lower(),
+            method=found.method,
+            confidence=100 * found.confidence,
+        ),
     )
     told = which_is_best(found)
     if told.alone:
-        what = f"{best} named" if told.ahead is not None else f"{joined([best, *told.alike])} called alike"
+        what = (
+            tr("{best} named", best=best)
+            if told.ahead is not None
+            else tr("{each} called alike", each=joined([best, *told.alike]))
+        )
         out.say(
-            "The answer",
-            f"{what} by each pair with {best} alone, at {100 * found.confidence:.4g} %: a claim that is only made where all of its parts hold "
-            "needs no widening for their number",
+            tr("The answer"),
+            tr(
+                "{what} by each pair with {best} alone, at {confidence:.4g} %: a claim that is only "
+                "made where all of its parts hold needs no widening for their number",
+                what=what,
+                best=best,
+                confidence=100 * found.confidence,
+            ),
         )
     if told.behind is not None:
         out.say(
-            "As good as any",
-            f"{as_good_words(v, told)}, by each pair with {best} alone, from one side, at {100 * found.confidence:.4g} %: of each pair the "
-            f"half-width less the lead of {best}, and of these the greatest",
+            tr("As good as any"),
+            tr(
+                "{as_good}, by each pair with {best} alone, from one side, at {confidence:.4g} %: of "
+                "each pair the half-width less the lead of {best}, and of these the greatest",
+                as_good=as_good_words(v, told),
+                best=best,
+                confidence=100 * found.confidence,
+            ),
         )
-    out.say("Scope", scope(found))
+    out.say(tr("Scope"), scope(found))
     return out
 
 
 def _why_not(title: str, answer: str, under: OutcomeResult) -> Working:
     out = Working(title=title, answer=answer)
-    out.say("Why", under.why_not or "too few mounts")
+    out.say(tr("Why"), under.why_not or tr("too few mounts"))
     return out
 
 
@@ -157,7 +214,7 @@ def candidate_working(v: StudyVerdict, under: OutcomeResult, name: str, where: W
     readings = under.of(name)
     unit = under.outcome.unit
     if found is None:
-        return _why_not(name, "no mean yet", under)
+        return _why_not(name, tr("no mean yet"), under)
     c = found.candidate(name)
     mean = candidate_mean(found, name, unit, under.worked_by_mount(where))
     out = Working(
@@ -165,16 +222,36 @@ def candidate_working(v: StudyVerdict, under: OutcomeResult, name: str, where: W
         answer=f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)})",
     )
     out.add(mean)
-    unsettled = [f"round {r.round}" for r in readings if r.value is not None and r.left_out is None and not r.settled]
+    unsettled = [
+        tr("round {round}", round=r.round)
+        for r in readings
+        if r.value is not None and r.left_out is None and not r.settled
+    ]
     if unsettled:
-        out.say("Not settled", joined(unsettled))
-    out.say_all([("Left out", f"round {r.round}: {r.left_out}") for r in readings if r.left_out])
+        out.say(tr("Not settled"), joined(unsettled))
+    out.say_all(
+        [
+            (tr("Left out"), tr("round {round}: {left_out}", round=r.round, left_out=r.left_out))
+            for r in readings
+            if r.left_out
+        ]
+    )
     if found.rounds > 1:
-        out.say("Rounds", "each counts the same; what a whole round had in common is taken out")
-    out.say("Interval", f"{100 * found.confidence:.4g} %, for this mean alone; pairs are judged by their own intervals")
+        out.say(tr("Rounds"), tr("each counts the same; what a whole round had in common is taken out"))
     out.say(
-        "Chance of being best",
-        f"{'at most ' if c.bound else ''}{100 * c.p_best:.0f} %, by drawing the means from their joint t distribution",
+        tr("Interval"),
+        tr(
+            "{confidence:.4g} %, for this mean alone; pairs are judged by their own intervals",
+            confidence=100 * found.confidence,
+        ),
+    )
+    out.say(
+        tr("Chance of being best"),
+        tr(
+            "{which}{p_best:.0f} %, by drawing the means from their joint t distribution",
+            which=tr("at most ") if c.bound else "",
+            p_best=100 * c.p_best,
+        ),
     )
     return out
 
@@ -183,26 +260,31 @@ def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: W
     """How a pair's verdict came about."""
     found = under.comparison
     if found is None:
-        return _why_not(f"{a} and {b}", "no verdict yet", under)
+        return _why_not(tr("{a} and {b}", a=a, b=b), tr("no verdict yet"), under)
     pair = found.pair(a, b)
     unit = under.outcome.unit
     kelvins = apart(unit)
     digits = max(2, digits_for(pair.high - pair.low))
-    out = Working(title=f"{pair.a} and {pair.b}", answer=pair_said(pair, found, under.outcome))
+    out = Working(title=tr("{a} and {b}", a=pair.a, b=pair.b), answer=pair_said(pair, found, under.outcome))
     out.add(pair_difference(found, pair, unit, digits, where=where))
-    out.say("So", f"{span(pair.low, pair.high, kelvins, digits)}; adjusted p {_p(pair.p)}")
+    out.say(tr("So"), tr("{low}; adjusted p {p}", low=span(pair.low, pair.high, kelvins, digits), p=_p(pair.p)))
     if found.margin is not None:
         out.add(replace(pair_difference(found, pair, unit, digits, narrow=True, where=where), name="The same?"))
         out.say(
-            "The same?",
-            f"{span(pair.narrow_low, pair.narrow_high, kelvins, digits)} "
-            f"{'lies' if pair.verdict == 'same' else 'does not lie'} inside ± {found.margin:g} {kelvins}, the smallest difference that matters",
+            tr("The same?"),
+            tr(
+                "{narrow_low} {which} inside ± {margin:g} {kelvins}, the smallest difference that matters",
+                narrow_low=span(pair.narrow_low, pair.narrow_high, kelvins, digits),
+                which=tr("lies") if pair.verdict == "same" else tr("does not lie"),
+                margin=found.margin,
+                kelvins=kelvins,
+            ),
         )
     if pair.verdict == "unsettled":
         out.say_all(_needed_lines(found, pair))
     if found.rounds > 1:
-        out.say("Rounds", "count as blocks: what a whole round had in common is taken out")
-    out.say("Scope", scope(found))
+        out.say(tr("Rounds"), tr("count as blocks: what a whole round had in common is taken out"))
+    out.say(tr("Scope"), scope(found))
     return out
 
 
@@ -218,8 +300,13 @@ def fact_working(v: StudyVerdict, fact: Outcome, a: str, b: str, amount: Claimed
 
 
 def _needed_lines(found: Comparison, pair: PairResult) -> list[tuple[str, str]]:
-    needed = "more than 99" if pair.mounts_needed is None else str(pair.mounts_needed)
-    lines = [("Mounts needed", f"{needed} of each for an even chance, if difference and scatter stay as they are")]
+    needed = tr("more than 99") if pair.mounts_needed is None else str(pair.mounts_needed)
+    lines = [
+        (
+            tr("Mounts needed"),
+            tr("{needed} of each for an even chance, if difference and scatter stay as they are", needed=needed),
+        )
+    ]
     sd = found.scatter[0]
     try:
         plan = plan_mounts(
@@ -231,31 +318,45 @@ def _needed_lines(found: Comparison, pair: PairResult) -> list[tuple[str, str]]:
             found.reference is not None,
             found.rounds > 1,
         )
-        lines.append(("For a chance of 80 %", f"{plan.mounts} of each to tell them apart"))
+        lines.append((tr("For a chance of 80 %"), tr("{mounts} of each to tell them apart", mounts=plan.mounts)))
     except CompareError:
         pass
     return lines
 
 
 def _p(p: float) -> str:
-    return "below 0.0001" if p < 0.0001 else f"{p:.4f}" if p < 0.1 else f"{p:.2f}"
+    return tr("below 0.0001") if p < 0.0001 else f"{p:.4f}" if p < 0.1 else f"{p:.2f}"
 
 
 def grid_working(label: str, under: OutcomeResult, where: Where = VERDICT) -> Working:
     """One cell of the grid of conditions: its means and all its pairs."""
     found = under.comparison
     if found is None:
-        return _why_not(label, "no comparison", under)
+        return _why_not(label, tr("no comparison"), under)
     unit = under.outcome.unit
     best = found.candidate(best_of(found))
     said = f"{best.name} is {under.outcome.wording.best}: {number(best.mean, 1)} {unit}".rstrip()
     out = Working(title=label, answer=said)
     for c in sorted(found.candidates, key=lambda c: c.mean, reverse=under.outcome.higher_is_better):
-        said = f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)}), {c.mounts} mounts"
+        said = tr(
+            "{mean} {unit} ({low}), {mounts} mounts",
+            mean=number(c.mean, 2),
+            unit=unit,
+            low=span(c.low, c.high, unit, 2),
+            mounts=c.mounts,
+        )
         out.say(c.name, said, ToCandidate(c.name, where))
     for pair in found.pairs:
         said = pair_said(pair, found, under.outcome)
-        out.say(f"{pair.a} and {pair.b}", said, ToPair(pair.a, pair.b, where))
-    out.say("Judged by", f"{under.outcome.label.lower()}, {found.method}, {100 * found.confidence:.4g} % in this cell")
-    out.say("Scope", scope(found))
+        out.say(tr("{a} and {b}", a=pair.a, b=pair.b), said, ToPair(pair.a, pair.b, where))
+    out.say(
+        tr("Judged by"),
+        tr(
+            "{label}, {method}, {confidence:.4g} % in this cell",
+            label=under.outcome.label.lower(),
+            method=found.method,
+            confidence=100 * found.confidence,
+        ),
+    )
+    out.say(tr("Scope"), scope(found))
     return out

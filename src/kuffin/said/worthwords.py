@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import ToPair
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.compare.worked import apart, candidate_mean
@@ -17,28 +18,28 @@ def worth_working(v: StudyVerdict, row: Worth, cheapest: Worth, currency: str) -
     assert found is not None
     unit = v.school.unit
     mean = candidate_mean(found, row.name, unit, v.temperature.worked_by_mount())
-    out = Working.of(f"{row.name}: price and reading", mean)
+    out = Working.of(tr("{name}: price and reading", name=row.name), mean)
     if row.price is None or cheapest.price is None or row.cooler is None:
         return out
     prices = [
-        Worked(name=f"Price of {name}", symbol=symbol, value=price, unit=currency, digits=0, source="the part’s, on the Shelf")
+        Worked(name=tr("Price of {name}", name=name), symbol=symbol, value=price, unit=currency, digits=0, source=tr("the part’s, on the Shelf"))
         for name, symbol, price in ((row.name, "p", row.price), (cheapest.name, "p_0", cheapest.price))
     ]  # fmt: skip
-    more = worked("Dearer by", "M", "p - p_0", prices, currency, digits=0)
+    more = worked(tr("Dearer by"), "M", "p - p_0", prices, currency, digits=0)
     low, middle, high = row.cooler
     cooler = Worked(
-        name=f"Cooler than {cheapest.name} by",
+        name=tr("Cooler than {name} by", name=cheapest.name),
         symbol="d",
         value=middle,
         unit=apart(unit),
-        half=Worked(name="Half-width", symbol="U", value=(high - low) / 2, unit=apart(unit), source="over all pairs together"),
+        half=Worked(name=tr("Half-width"), symbol="U", value=(high - low) / 2, unit=apart(unit), source=tr("over all pairs together")),
         leads=ToPair(row.name, cheapest.name),
     )  # fmt: skip
     out.add(more)
     if low > 0 and more.value > 0:
-        out.add(worked("What a kelvin costs", "k", "M/d", [more, cooler], f"{currency} a K", digits=1))
-        ends = [Worked(name=f"{which} end of the interval", symbol=s, value=x, unit=apart(unit)) for which, s, x in (("lower", "d_1", low), ("upper", "d_2", high))]  # fmt: skip
-        out.add(*(worked(f"With the {end.name}", "k", f"M/{end.symbol}", [more, end], f"{currency} a K", digits=1) for end in ends))  # fmt: skip
+        out.add(worked(tr("What a kelvin costs"), "k", "M/d", [more, cooler], f"{currency} a K", digits=1))
+        ends = [Worked(name=tr("{which} end of the interval", which=which), symbol=s, value=x, unit=apart(unit)) for which, s, x in (("lower", "d_1", low), ("upper", "d_2", high))]  # fmt: skip
+        out.add(*(worked(tr("With the {name}", name=end.name), "k", f"M/{end.symbol}", [more, end], f"{currency} a K", digits=1) for end in ends))  # fmt: skip
     else:
         out.add(cooler)
     return out

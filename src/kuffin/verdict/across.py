@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.undertest import kind_under_test
@@ -79,14 +80,24 @@ def _why_no_link(a: Study, b: Study, part: Part) -> str:
     own, other = standing_for(a, part), standing_for(b, part)
     for study, found in ((a, own), (b, other)):
         if found is None:
-            return f"“{study.name}” has {part.name} in several ways; choose on Plan which of them is its baseline"
+            return tr(
+                "“{name}” has {name_2} in several ways; choose on Plan which of them is its baseline",
+                name=study.name,
+                name_2=part.name,
+            )
     assert own is not None and other is not None
     keys = {*own.configuration, *other.configuration}
     unlike = [
         SETTINGS[k].spoken for k in keys if k in SETTINGS and own.configuration.get(k) != other.configuration.get(k)
     ]
     if unlike:
-        return f"{own.part.name} is not used alike in “{a.name}” and “{b.name}”: {joined(sorted(unlike))}"
+        return tr(
+            "{name} is not used alike in “{name_2}” and “{name_3}”: {unlike}",
+            name=own.part.name,
+            name_2=a.name,
+            name_3=b.name,
+            unlike=joined(sorted(unlike)),
+        )
     return ""
 
 
@@ -107,27 +118,58 @@ def why_not(first: Judged, other: Judged) -> str:
     """Why two studies cannot be linked; blank where they can."""
     a, b = first.study, other.study
     if a.under_test != b.under_test:
-        return f"“{b.name}” compares {kind_under_test(b.under_test).words}, “{a.name}” {kind_under_test(a.under_test).words}"
+        return tr(
+            "“{name}” compares {words}, “{name_2}” {words_2}",
+            name=b.name,
+            words=kind_under_test(b.under_test).words,
+            name_2=a.name,
+            words_2=kind_under_test(a.under_test).words,
+        )
     if not shared_parts(a, b):
         untold = _untold_makers(a, b)
         if untold:
-            return f"{untold[0]} stands in “{a.name}” and “{b.name}”, but its maker is not told in both; write it on the Shelf, where it is the same product"
-        return f"“{b.name}” and “{a.name}” have no candidate in common; mount one of these in the other study, as its baseline"
+            return tr(
+                "{untold} stands in “{name}” and “{name_2}”, but its maker is not told in both; "
+                "write it on the Shelf, where it is the same product",
+                untold=untold[0],
+                name=a.name,
+                name_2=b.name,
+            )
+        return tr(
+            "“{name}” and “{name_2}” have no candidate in common; mount one of these in the "
+            "other study, as its baseline",
+            name=b.name,
+            name_2=a.name,
+        )
     reasons = [_why_no_link(a, b, p) for p in shared_parts(a, b)]
     if all(reasons):
         return reasons[0]
     if first.verdict.school.key != other.verdict.school.key:
-        return (
-            f"“{b.name}” is read as {other.verdict.school.label.lower()}, “{a.name}” as "
-            f"{first.verdict.school.label.lower()}; choose the same school in both"
+        return tr(
+            "“{name}” is read as {label}, “{name_2}” as {label_2}; choose the same school in both",
+            name=b.name,
+            label=other.verdict.school.label.lower(),
+            name_2=a.name,
+            label_2=first.verdict.school.label.lower(),
         )
     if not first.verdict.school.per_watt:
         pa, pb = first.verdict.reference_power_w, other.verdict.reference_power_w
         if abs(pa - pb) > 0.03 * pa:
-            return f"“{b.name}” ran at {pb:g} W, “{a.name}” at {pa:g} W, and {first.verdict.school.label.lower()} keeps power in"
+            return tr(
+                "“{name}” ran at {pb:g} W, “{name_2}” at {pa:g} W, and {label} keeps power in",
+                name=b.name,
+                pb=pb,
+                name_2=a.name,
+                pa=pa,
+                label=first.verdict.school.label.lower(),
+            )
     for one in (first, other):
         if one.verdict.temperature.comparison is None:
-            return f"“{one.study.name}” has no comparison yet: {one.verdict.temperature.why_not or 'too few mounts'}"
+            return tr(
+                "“{name}” has no comparison yet: {why_not}",
+                name=one.study.name,
+                why_not=one.verdict.temperature.why_not or tr("too few mounts"),
+            )
     return ""
 
 
@@ -147,7 +189,7 @@ def linked(first: Judged, others: Sequence[Judged]) -> LinkedStudies:
         common = shared if not common else [p for p in common if p in shared]
     if not taken or not common:
         if taken:
-            refused.append("these studies share parts pairwise, but no one part is in all of them")
+            refused.append(tr("these studies share parts pairwise, but no one part is in all of them"))
         return LinkedStudies(refused=tuple(refused))
     part = common[0]
     power = first.verdict.reference_power_w
@@ -171,7 +213,10 @@ def _own_samples(part: Part, judged: Sequence[Judged]) -> str:
         used.append({m.sample_id for m in standing.live_mounts if m.live_runs} if standing is not None else set())
     if set.intersection(*used) - {None}:
         return ""
-    return f"Each mounted a sample of {part.name} of its own: how far samples of it differ is not in these lines."
+    return tr(
+        "Each mounted a sample of {name} of its own: how far samples of it differ is not in these lines.",
+        name=part.name,
+    )
 
 
 def _over_baseline(judged: Judged, part: Part, power_w: float, refused: list[str]) -> list[Linked]:
@@ -183,7 +228,7 @@ def _over_baseline(judged: Judged, part: Part, power_w: float, refused: list[str
     base = standing.name
     scale = power_w / v.reference_power_w if v.school.per_watt else 1.0
     if base not in {c.name for c in found.candidates}:
-        refused.append(f"“{judged.study.name}”: no mount of {base} counts")
+        refused.append(tr("“{name}”: no mount of {base} counts", name=judged.study.name, base=base))
         return []
     out = []
     for c in judged.study.live_candidates:
@@ -222,21 +267,31 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
         found = one.verdict.temperature.comparison
         there = found is not None and candidate.name in {c.name for c in found.candidates}
         school = one.verdict.school
-        label = school.label + (f", at {one.verdict.reference_power_w:g} W" if school.per_watt else "")
+        label = school.label + (
+            tr(", at {reference_power_w:g} W", reference_power_w=one.verdict.reference_power_w)
+            if school.per_watt
+            else ""
+        )
         mounts = [r for r in one.verdict.temperature.of(candidate.name) if r.value is not None and r.left_out is None]
         ways = sum(c.part_id == candidate.part_id for c in one.study.live_candidates)
         name = one.study.name if ways < 2 else f"{one.study.name}: {candidate.name}"
         if not there or found is None:
             out.append(
-                Known(study=name, under_test=one.study.under_test, school=label, mounts=len(mounts), samples=len(candidate.samples), unit=school.unit, place="", said=one.verdict.temperature.why_not or "too few mounts")
+                Known(study=name, under_test=one.study.under_test, school=label, mounts=len(mounts), samples=len(candidate.samples), unit=school.unit, place="", said=one.verdict.temperature.why_not or tr("too few mounts"))
             )  # fmt: skip
             continue
         c = found.candidate(candidate.name)
         cooler = sum(1 for p in found.pairs if candidate.name in {p.a, p.b} and _is_cooler(p.verdict, p.a == c.name))
         warmer = sum(1 for p in found.pairs if candidate.name in {p.a, p.b} and _is_cooler(p.verdict, p.b == c.name))
         alike = len(found.candidates) - 1 - cooler - warmer
-        told = ((cooler, "cooler than"), (warmer, "warmer than"), (alike, "alike or not told apart from"))
-        place = joined([f"{said} {count(n)} other{'' if n == 1 else 's'}" for n, said in told if n])
+        told = ((cooler, tr("cooler than")), (warmer, tr("warmer than")), (alike, tr("alike or not told apart from")))
+        place = joined(
+            [
+                tr("{said_} {n} other{which}", said_=said, n=count(n), which="" if n == 1 else "s")
+                for n, said in told
+                if n
+            ]
+        )
         out.append(
             Known(study=name, under_test=one.study.under_test, school=label, mounts=c.mounts, samples=c.samples, unit=school.unit, place=place, said=sentence_of(one.verdict), mean=candidate_mean(found, c.name, school.unit))
         )  # fmt: skip

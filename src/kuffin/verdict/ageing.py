@@ -5,6 +5,7 @@ from __future__ import annotations
 import datetime as dt
 from dataclasses import dataclass, replace
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.ageing import AgedReading, Ageing, ageing, less_baseline, nearest_in_time
@@ -87,7 +88,7 @@ class DueRecheck:
     @property
     def label(self) -> str:
         """The mount in words."""
-        return f"{self.mount.candidate.name}, round {self.mount.round}"
+        return tr("{name}, round {round}", name=self.mount.candidate.name, round=self.mount.round)
 
 
 def rechecks_of(study: Study) -> Rechecks:
@@ -151,7 +152,7 @@ def ageing_of(v: StudyVerdict) -> StudyAgeing:
 
     def aged(name: str, m: Mount) -> AgedMount:
         readings, rows = told.get(m.id, (tuple(each[m.id]), ()))
-        label = f"{name}, round {m.round}"
+        label = tr("{name}, round {round}", name=name, round=m.round)
         return AgedMount(
             mount_id=m.id, candidate=name, label=label, readings=readings, rows=rows, found=found.get(str(m.id))
         )
@@ -177,7 +178,7 @@ def _read(v: StudyVerdict, outcome: Outcome, run: Run) -> tuple[Worked | None, b
     """A run's reading, whether it settled, and why there is none."""
     result = v.results[run.id].at(v.evidence.condition)
     if result is None:
-        return None, False, f"does not hold “{v.evidence.condition}”"
+        return None, False, tr("does not hold “{condition}”", condition=v.evidence.condition)
     try:
         return *run_reading(outcome, v.evidence, run, result, v.reference_power_w), ""
     except NoReading as error:
@@ -216,7 +217,7 @@ def _less_baseline(
             out.append(r)
             continue
         if moved is None or start is None:
-            why = "no reading of the baseline within two days" if base else "no baseline"
+            why = tr("no reading of the baseline within two days") if base else tr("no baseline")
             out.append(ReadAgain(run_id=r.run_id, at=r.at, days=r.days, read=r.read, why_not=why))
             continue
         value, unlike = less_baseline(r.read.value, first.read.value, moved, start)

@@ -13,6 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError, KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import MEASURED, Outcome
 from kuffin.core.bench.sweepaxes import SWEEP_AXES, SweepAxis
 from kuffin.core.compare import Comparison, MountValue
@@ -164,7 +165,7 @@ def sweep_of(v: StudyVerdict, axis: SweepAxis, outcome: Outcome) -> Sweep:
     for mount_id, own in points.items():
         name, mount = mounts[mount_id]
         if len(_levels([p.x for p in own])) < 2:
-            left_out[f"{name}, round {mount.round}"] = "it was tested at one setting only"
+            left_out[f"{name}, round {mount.round}"] = tr("it was tested at one setting only")
             continue
         own.sort(key=lambda p: p.x)
         xs, ys = (np.array([getattr(p, k) for p in own], float) for k in ("x", "y"))
@@ -186,10 +187,10 @@ def _why_not(reading: MountReading, x: object, axis: SweepAxis) -> str:
     if reading.left_out is not None:
         return ""  # which is told elsewhere
     if reading.value is None:
-        return reading.problem or "it has no reading"
+        return reading.problem or tr("it has no reading")
     if reading.held:
-        return f"held by a limit ({reading.held}): only a bound"
-    return "" if isinstance(x, (int, float)) else f"its {axis.label} is not told"
+        return tr("held by a limit ({held}): only a bound", held=reading.held)
+    return "" if isinstance(x, (int, float)) else tr("its {label} is not told", label=axis.label)
 
 
 def _value(v: StudyVerdict, name: str, mount: Mount) -> MountValue:

@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.control import ControlChart, control_chart
 from kuffin.core.compare.linear import fit_linear
@@ -46,17 +47,21 @@ class BaselineChart:
         if moved is None:
             return ""
         if moved.way == "trend":
-            return "steadily over the study"
+            return tr("steadily over the study")
         day = self.days[moved.at]
         if self.days[moved.at - 1] != day:
-            return f"between day {self.day_numbers[self.days[moved.at - 1]]} and day {self.day_numbers[day]}"
-        return f"on day {self.day_numbers[day]}"
+            return tr(
+                "between day {day_numbers} and day {day_numbers_2}",
+                day_numbers=self.day_numbers[self.days[moved.at - 1]],
+                day_numbers_2=self.day_numbers[day],
+            )
+        return tr("on day {day_numbers}", day_numbers=self.day_numbers[day])
 
 
 def day_of(mount: Mount) -> str:
     """The day a mount's run began; its round where no clock tells."""
     started = next((r.started_at for r in mount.live_runs if r.started_at), None)
-    return started[:10] if started else f"round {mount.round}"
+    return started[:10] if started else tr("round {round}", round=mount.round)
 
 
 def is_baseline(study: Study, mount: Mount) -> bool:
@@ -138,9 +143,9 @@ def with_baseline(evidence: Evidence, outcome: Outcome, power: float, *, correct
     if without.comparison is not None:
         return without
     why = (
-        "the rounds have taken out the bench's move already"
+        tr("the rounds have taken out the bench's move already")
         if evidence.study.blocks
-        else f"the bench's move cannot be taken out: {without.why_not}"
+        else tr("the bench's move cannot be taken out: {why_not}", why_not=without.why_not)
     )
     return replace(plain, why_kept=why)
 
@@ -155,16 +160,31 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
             return chart.why_not
         half = (chart.high - chart.low) / 2
         return (
-            f"the bench stood still as far as {several(n, 'reading')} of {found.name} tell: all within "
-            f"± {number(half, 1)} {unit} of their middle"
+            tr(
+                "the bench stood still as far as {n} of {name} tell: all within ± {half} {unit} of their middle",
+                n=several(n, "reading"),
+                name=found.name,
+                half=number(half, 1),
+                unit=unit,
+            )
             if not chart.outside
-            else f"{several(len(chart.outside), 'reading')} of {found.name} outside the limits, but neither a step nor a trend"
+            else tr(
+                "{outside} of {name} outside the limits, but neither a step nor a trend",
+                outside=several(len(chart.outside), "reading"),
+                name=found.name,
+            )
         )
     m = chart.moved
-    chance = "below 0.1 %" if m.p < 0.001 else f"{100 * m.p:.1g} %"
-    return (
-        f"the baseline {found.name} {'rose' if m.by > 0 else 'fell'} by {number(abs(m.by), 1)} ± {number(m.u95, 1)} {unit} "
-        f"{found.when()} (scatter alone does that in {chance} of studies)"
+    chance = tr("below 0.1 %") if m.p < 0.001 else f"{100 * m.p:.1g} %"
+    return tr(
+        "the baseline {name} {which} by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)",
+        name=found.name,
+        which=tr("rose") if m.by > 0 else tr("fell"),
+        by=number(abs(m.by), 1),
+        u95=number(m.u95, 1),
+        unit=unit,
+        when=found.when(),
+        chance=chance,
     )
 
 

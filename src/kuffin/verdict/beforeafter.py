@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, in_quadrature, worked
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.pairwords import number
@@ -37,10 +38,10 @@ class StateChange:
         u, digits = self.change.u95, self.change.digits
         size = f"{number(abs(self.change.value), digits)}"
         if u is None:
-            return "no half-width, so that nothing is said of it"
+            return tr("no half-width, so that nothing is said of it")
         told = f"{size} ± {number(u, digits)} {self.outcome.difference_unit}".rstrip()
         if abs(self.change.value) <= u:
-            return f"within what the readings leave open ({told})"
+            return tr("within what the readings leave open ({told})", told=told)
         better = (self.change.value < 0) != self.outcome.higher_is_better
         return f"{told} {self.outcome.wording.better if better else self.outcome.wording.worse}"
 
@@ -77,9 +78,9 @@ def _change(outcome: Outcome, before: Worked, after: Worked) -> Worked:
             replace(before.half, name="Half-width before", symbol="U_1"),
             replace(after.half, name="Half-width after", symbol="U_2"),
         ]
-        half = in_quadrature("Half-width", "U", terms, outcome.difference_unit)
+        half = in_quadrature(tr("Half-width"), "U", terms, outcome.difference_unit)
     pair = [
         replace(after, name="After", symbol="y_2", half=None),
         replace(before, name="Before", symbol="y_1", half=None),
     ]
-    return worked("Change", "d", "y_2 - y_1", pair, outcome.difference_unit, digits=before.digits, half=half)
+    return worked(tr("Change"), "d", "y_2 - y_1", pair, outcome.difference_unit, digits=before.digits, half=half)

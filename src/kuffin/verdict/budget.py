@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
@@ -61,19 +62,24 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
     within = float(np.sqrt(max(trace.u95**2 - (1.96 * trace.rounding_u) ** 2, 0.0))) * scale
     df = max(trace.window.n_eff / 10, 3.0)
     sources = [
-        Source(name="scatter within the window", u=float(np.sqrt(max(within**2 - left**2, 0.0))) / t_quantile(0.975, df), sensitivity=1.0, df=df, cancels="no", evaluated="A", note="honest about autocorrelation; with the tolerance's quarter")
+        Source(name=tr("scatter within the window"), u=float(np.sqrt(max(within**2 - left**2, 0.0))) / t_quantile(0.975, df), sensitivity=1.0, df=df, cancels="no", evaluated="A", note=tr("honest about autocorrelation; with the tolerance's quarter"))
     ]  # fmt: skip
     if left:
         sources.append(
-            Source(name="warm-up left in the window", u=left / 1.96, sensitivity=1.0, note="a third of the correction")
+            Source(
+                name=tr("warm-up left in the window"),
+                u=left / 1.96,
+                sensitivity=1.0,
+                note=tr("a third of the correction"),
+            )
         )
     if trace.rounding_u:
         sources.append(
             Source(
-                name="steps of the coarse sensors",
+                name=tr("steps of the coarse sensors"),
                 u=trace.rounding_u * scale,
                 sensitivity=1.0,
-                note="of each whose readings stand on a step, taken as evenly spread",
+                note=tr("of each whose readings stand on a step, taken as evenly spread"),
             )
         )
     known = accuracies(bench)
@@ -125,12 +131,12 @@ def _instrument(name: str, said: Accuracy, reading: float, per_unit: float, of_p
     out = []
     if said.offset_part:
         out.append(
-            Source(name=f"{name}: offset", u=said.offset_part / float(np.sqrt(3)), sensitivity=per_unit, cancels="scales" if of_power else "yes", note=f"± {said.offset_part:.3g} as its maker says, taken as evenly spread")
+            Source(name=tr("{name}: offset", name=name), u=said.offset_part / float(np.sqrt(3)), sensitivity=per_unit, cancels="scales" if of_power else "yes", note=tr("± {offset_part:.3g} as its maker says, taken as evenly spread", offset_part=said.offset_part))
         )  # fmt: skip
     if said.reading_percent:
         half = said.gain_part(reading)
         out.append(
-            Source(name=f"{name}: gain", u=half / float(np.sqrt(3)), sensitivity=per_unit, cancels="scales", note=f"{said.reading_percent:g} % of {number(reading, 1)}, taken as evenly spread", of=None if of_power else reading * per_unit)
+            Source(name=tr("{name}: gain", name=name), u=half / float(np.sqrt(3)), sensitivity=per_unit, cancels="scales", note=tr("{reading_percent:g} % of {reading}, taken as evenly spread", reading_percent=said.reading_percent, reading=number(reading, 1)), of=None if of_power else reading * per_unit)
         )  # fmt: skip
     return out
 
@@ -141,23 +147,31 @@ def _advice(
     instruments = [s for s in compared if ": " in s.name]
     said = ""
     if unknown:
-        said = f"Nothing is known of the accuracy of {' and '.join(unknown)}: give it on the Bench page. "
+        said = tr(
+            "Nothing is known of the accuracy of {unknown}: give it on the Bench page. ", unknown=" and ".join(unknown)
+        )
     if between is not None and between > 3 * apart.half_width:
         return said + (
-            f"No better instrument would matter for a comparison: the scatter between mounts leaves ± {number(between, 2)} K, "
-            f"all of this together ± {number(apart.half_width, 2)} K. More mounts would."
+            tr(
+                "No better instrument would matter for a comparison: the scatter between mounts "
+                "leaves ± {between} K, all of this together ± {half_width} K. More mounts would.",
+                between=number(between, 2),
+                half_width=number(apart.half_width, 2),
+            )
         )
     largest = max(compared, key=lambda s: s.contribution, default=None)
     if largest is None or largest.contribution <= 0:
         return said
     if largest in instruments:
-        return (
-            said
-            + f"{largest.name.split(':')[0]} would have to be better to matter: it is the largest part of a comparison's uncertainty."
+        return said + tr(
+            "{split} would have to be better to matter: it is the largest part of a comparison's uncertainty.",
+            split=largest.name.split(":")[0],
         )
     absolute = max((s for s in sources if ": " in s.name), key=lambda s: s.contribution, default=None)
-    more = f" For the value itself it is {absolute.name.split(':')[0]}." if absolute is not None else ""
-    return (
-        said
-        + f"In a comparison the {largest.name} is the largest part: a longer window would help more than a better instrument.{more}"
+    more = tr(" For the value itself it is {split}.", split=absolute.name.split(":")[0]) if absolute is not None else ""
+    return said + tr(
+        "In a comparison the {name} is the largest part: a longer window would help more "
+        "than a better instrument.{more}",
+        name=largest.name,
+        more=more,
     )

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.conditions import Condition
 from kuffin.core.bench.outcomes import MEASURED as OUTCOMES
 from kuffin.core.bench.outcomes import Outcome
@@ -177,7 +178,14 @@ def carry(
             rise = replace(rise, why=(*rise.why, f"the {key}'s setting of the tests is not told: taken as it was"))
         elif abs(want / was - 1) > _SAME:
             factor, share = answer.factor(want / was)
-            rise = times(rise, factor, share, ESTIMATED, f"{key} at {want:g} %, measured at {was:g} %", key)
+            rise = times(
+                rise,
+                factor,
+                share,
+                ESTIMATED,
+                tr("{key} at {want:g} %, measured at {was:g} %", key=key, want=want, was=was),
+                key,
+            )
     if power_w is not None and taken != "power":
         rise = _to_power(rise, power_w, there.levels.get("power", ()))
     return rise
@@ -193,7 +201,7 @@ def _to_power(rise: Carried, power_w: float, levels: Sequence[float]) -> Carried
         return rise
     inside = low * (1 - _NEAR) <= power_w <= high * (1 + _NEAR)
     share = BY_POWER * abs(float(np.log(power_w / nearest)))
-    said = f"{power_w:.0f} W, measured at {nearest:.0f} W"
+    said = tr("{power_w:.0f} W, measured at {nearest:.0f} W", power_w=power_w, nearest=nearest)
     return times(rise, 1.0, share, CARRIED, said, "" if inside else "power")
 
 
@@ -233,7 +241,16 @@ def _swept_along(
         near = min(max(at, low), high)
         share = 0.0 if inside else 0.15 * abs(float(np.log(at / near)))
         unit = "W" if key == "power" else "%"
-        why = (f"{key} at {at:g} {unit}, along the curve of {low:g} to {high:g} {unit}",)
+        why = (
+            tr(
+                "{key} at {at:g} {unit}, along the curve of {low:g} to {high:g} {unit}",
+                key=key,
+                at=at,
+                unit=unit,
+                low=low,
+                high=high,
+            ),
+        )
         found = Carried(
             values=values,
             readings_half=float(np.median(halves)),
@@ -295,7 +312,12 @@ def with_flow(rise: Carried, ratio: float, answers: Answers, asked: WhatIf, ther
         return rise
     factor, share = answers.factor(ratio)
     was = there.usual("pump")
-    said = f"{100 * ratio:.0f} % of the flow, as the pump is at {asked.pump or 0:g} % and not {was or 0:g} %"
+    said = tr(
+        "{ratio:.0f} % of the flow, as the pump is at {pump:g} % and not {was:g} %",
+        ratio=100 * ratio,
+        pump=asked.pump or 0,
+        was=was or 0,
+    )
     return times(rise, factor, share, ESTIMATED, said, "pump")
 
 

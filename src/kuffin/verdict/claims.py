@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
@@ -66,10 +67,26 @@ class JudgedClaim:
         """What is claimed, without who says it: ``Reed is up to 8 K cooler than Rush``."""
         amount = self.amount.written(self.unit)
         if self.against:
-            return f"{self.candidate} is {amount} {self.outcome.wording.better} than {self.against}"
+            return tr(
+                "{candidate} is {amount} {better} than {against}",
+                candidate=self.candidate,
+                amount=amount,
+                better=self.outcome.wording.better,
+                against=self.against,
+            )
         if self.outcome.fact:
-            return f"{self.candidate} has a {self.outcome.label} of {amount}"
-        return f"{self.candidate} has {amount} of {self.outcome.label.lower()}"
+            return tr(
+                "{candidate} has a {label} of {amount}",
+                candidate=self.candidate,
+                label=self.outcome.label,
+                amount=amount,
+            )
+        return tr(
+            "{candidate} has {amount} of {label}",
+            candidate=self.candidate,
+            amount=amount,
+            label=self.outcome.label.lower(),
+        )
 
     @property
     def claimed(self) -> str:
@@ -116,8 +133,10 @@ def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]
         said_where=claim.said_where,
         found=found,
         judged=judged,
-        tested="the shelf" if fact is not None else measured_words(v, of=(a, b)) or "no conditions were recorded",
-        made=claim.said_where or "not said",
+        tested=tr("the shelf")
+        if fact is not None
+        else measured_words(v, of=(a, b)) or tr("no conditions were recorded"),
+        made=claim.said_where or tr("not said"),
         why_not=why,
     )
 
@@ -179,31 +198,53 @@ def _share(found: Comparison, pair: PairResult, a: str, b: str, outcome: Outcome
 def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     """Two or three sentences on a claim, to be printed as they are."""
     where = f" ({j.said_where})" if j.said_where else ""
-    who = f"{j.said_by} says" if j.said_by else "It is said"
-    first = f"{who}{where} that {j.gist}."
+    who = tr("{said_by} says", said_by=j.said_by) if j.said_by else tr("It is said")
+    first = tr("{who}{where} that {gist}.", who=who, where=where, gist=j.gist)
     worth = f" {WAYS[j.amount.way].worth}" if WAYS[j.amount.way].worth else ""
     if j.found is None:
-        return f"{first} That cannot be judged here: {j.why_not}.{worth}"
+        return tr("{first} That cannot be judged here: {why_not}.{worth}", first=first, why_not=j.why_not, worth=worth)
     low, _, high = j.found
     digits, unit, said = digits_for(high - low), j.unit, j.outcome.wording
-    best = ", where it comes out best," if j.amount.way == "up to" and len(v.conditions) > 1 else ""
+    best = tr(", where it comes out best,") if j.amount.way == "up to" and len(v.conditions) > 1 else ""
     if not j.against:
-        measured = f"We found {span(low, high, unit, digits)}{best}"
+        measured = tr("We found {low}{best}", low=span(low, high, unit, digits), best=best)
     elif low > 0:
-        measured = f"We found it{best} {span(low, high, unit, digits)} {said.better}"
+        measured = tr(
+            "We found it{best} {low} {better}", best=best, low=span(low, high, unit, digits), better=said.better
+        )
     elif high < 0:
-        measured = f"We found it{best} {span(-high, -low, unit, digits)} {said.worse}"
+        measured = tr(
+            "We found it{best} {what} {worse}", best=best, what=span(-high, -low, unit, digits), worse=said.worse
+        )
     else:
-        ends = f"{beside_nothing(-low, digits)} {unit} {said.worse} and {beside_nothing(high, digits)} {unit} {said.better}"
-        measured = f"We found a difference{best} between {ends}"
+        ends = tr(
+            "{beside_nothing} {unit} {worse} and {beside_nothing_2} {unit} {better}",
+            beside_nothing=beside_nothing(-low, digits),
+            unit=unit,
+            worse=said.worse,
+            beside_nothing_2=beside_nothing(high, digits),
+            better=said.better,
+        )
+        measured = tr("We found a difference{best} between {ends}", best=best, ends=ends)
     reaches = j.amount.way in {"at least", "up to"}
-    short, there = ("falls short of", "reaches") if reaches else ("does not agree with", "agrees with")
+    short, there = (tr("falls short of"), "reaches") if reaches else (tr("does not agree with"), tr("agrees with"))
     amount = f"{j.amount.low:g} {unit}" if reaches else j.amount.written(unit)
-    under = "" if j.outcome.fact else " under our conditions"
+    under = "" if j.outcome.fact else tr(" under our conditions")
     verdict = {
-        "refuted": f"even the best case {short} {amount}, so the claim does not hold{under}",
-        "borne out": f"even the worst case {there} {amount}, so the claim holds{under}",
-        "open": f"{amount} may or may not be so, and the claim is neither borne out nor refuted",
+        "refuted": tr(
+            "even the best case {short} {amount}, so the claim does not hold{under}",
+            short=short,
+            amount=amount,
+            under=under,
+        ),
+        "borne out": tr(
+            "even the worst case {there} {amount}, so the claim holds{under}", there=there, amount=amount, under=under
+        ),
+        "open": tr("{amount} may or may not be so, and the claim is neither borne out nor refuted", amount=amount),
     }[j.judged]
-    how = "It is as the shelf tells it" if j.outcome.fact else f"Tested at {j.tested}; {v.temperature.scope_words}"
+    how = (
+        tr("It is as the shelf tells it")
+        if j.outcome.fact
+        else tr("Tested at {tested}; {scope}", tested=j.tested, scope=v.temperature.scope_words)
+    )
     return f"{first} {measured}: {verdict}. {how}.{worth}"

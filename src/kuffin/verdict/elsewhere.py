@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.findings import Sibling
 from kuffin.notebook.entities import Mount, Study
 from kuffin.notebook.store import Notebook
@@ -43,5 +44,12 @@ def siblings_elsewhere(notebook: Notebook, study: Study, ways: JudgingRules) -> 
             results = {r.id: run_result(notebook, other, r, its) for r in mount.live_runs}
         except KuffinError:
             continue  # what cannot be read there is said there
-        out.append(sibling_of(f"{name} in “{other.name or other.question}”", mount, results, its.condition))
+        out.append(
+            sibling_of(
+                tr("{name} in “{name_2}”", name=name, name_2=other.name or other.question),
+                mount,
+                results,
+                its.condition,
+            )
+        )
     return tuple(out)

@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import (
     OF_TEST,
     SETTINGS,
@@ -57,13 +58,17 @@ def _ways_of_one_part(
         told = {key: {written(s, configurations[n].get(key)) for n in ways} for key, s in SETTINGS.items()}
         names = joined(ways)
         asked |= {
-            key: f"It is what {names} compare: one part, used in two ways." for key, v in told.items() if len(v) > 1
+            key: tr("It is what {names} compare: one part, used in two ways.", names=names)
+            for key, v in told.items()
+            if len(v) > 1
         }
         if not any(len(v) > 1 for v in told.values()):
-            said = f"{names} are one part, used in the same way."
-            effect = "So far only its scatter would be compared: say in the table below how they differ."
+            said = tr("{names} are one part, used in the same way.", names=names)
+            effect = tr("So far only its scatter would be compared: say in the table below how they differ.")
             alike.append(
-                Difference(key=f"ways of {part}", label="way of use", groups=(), effect=effect, strength=3, said=said)
+                Difference(
+                    key=f"ways of {part}", label=tr("way of use"), groups=(), effect=effect, strength=3, said=said
+                )
             )
     return asked, alike
 
@@ -121,16 +126,18 @@ def _unlike_tests(study: Study) -> list[Difference]:
                 keys = dict.fromkeys(k for r in runs for k in r.settings)
                 unlike = [k for k in keys if len({str(r.settings.get(k, "")) for r in runs}) > 1]
                 if unlike:
-                    where = f"{candidate.name}, round {mount.round}"
-                    groups = tuple((settings_words(r.settings) or "nothing said", (r.source or "a run",)) for r in runs)
-                    effect = (
+                    where = tr("{name}, round {round}", name=candidate.name, round=mount.round)
+                    groups = tuple(
+                        (settings_words(r.settings) or tr("nothing said"), (r.source or tr("a run"),)) for r in runs
+                    )
+                    effect = tr(
                         "They go by one condition, so that they are averaged, though they were not run alike: give each its own "
                         "under “Tests of this mount …” on Inspect."
                     )
                     out.append(
                         Difference(
                             key=f"tests of {mount.id}",
-                            label=f"what {where} was tested with",
+                            label=tr("what {where} was tested with", where=where),
                             groups=groups,
                             effect=effect,
                             strength=2,
@@ -147,28 +154,32 @@ def _samples(study: Study) -> list[Difference]:
         return []
     chosen = any("maker" in value or "pre-production" in value for value, _ in came)
     effect = (
-        "A sample that a maker chose may be a better one than those in the shops."
+        tr("A sample that a maker chose may be a better one than those in the shops.")
         if chosen
-        else "A used sample may be worn, or run in."
+        else tr("A used sample may be worn, or run in.")
     )
     return [
         Difference(
-            key="samples came", label="origin of the samples", groups=came, effect=effect, strength=2 if chosen else 1
+            key="samples came",
+            label=tr("origin of the samples"),
+            groups=came,
+            effect=effect,
+            strength=2 if chosen else 1,
         )
     ]
 
 
 def _mounts(study: Study) -> list[Difference]:
     numbers = {
-        c.name: f"{sum(not m.left_out for m in c.live_mounts)} mounts"
+        c.name: tr("{sum} mounts", sum=sum(not m.left_out for m in c.live_mounts))
         for c in study.live_candidates
         if c.id != study.baseline_id
     }
     groups = grouped(numbers)
     if len(groups) < 2:
         return []
-    effect = "A candidate with fewer mounts has a wider interval, and its luck counts for more."
-    return [Difference(key="mounts", label="the number of mounts", groups=groups, effect=effect, strength=1)]
+    effect = tr("A candidate with fewer mounts has a wider interval, and its luck counts for more.")
+    return [Difference(key="mounts", label=tr("the number of mounts"), groups=groups, effect=effect, strength=1)]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -191,11 +202,16 @@ class _Condition:
 
 _CONDITIONS = (
     _Condition(role="power", label="the power measured", unit="W", decimals=1, least_share=0.01, least=0.3, effect="{more} was given {percent} % more than {less}, and its rise grows as much."),
-    _Condition(role="air_in", label="the room's air", unit="°C", decimals=1, least_share=0.0, least=0.3, effect="{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much."),
-    _Condition(role="clock", label="the clock measured", unit="MHz", decimals=0, least_share=0.02, least=0.0, effect="{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.", strength=1),
-    _Condition(role="voltage", label="the voltage measured", unit="V", decimals=2, least_share=0.01, least=0.0, effect="{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.", strength=1),
-    _Condition(role="pump", label="the pump speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.", strength=2, brought_by="pump"),
-    _Condition(role="fan", label="the fan speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.", strength=2, brought_by="fans"),
+    _Condition(role="air_in", label="the room's air", unit="°C", decimals=1, least_share=0.0, least=0.3, effect="{more} was tested in air {by} K warmer than {less}: its temperature as read is "
+"higher by about as much."),
+    _Condition(role="clock", label="the clock measured", unit="MHz", decimals=0, least_share=0.02, least=0.0, effect="{more} ran {percent} % faster than {less}: another limit, or one of them held back; "
+"heat and score differ with it.", strength=1),
+    _Condition(role="voltage", label="the voltage measured", unit="V", decimals=2, least_share=0.01, least=0.0, effect="{more} had {percent} % more voltage than {less}: it makes more heat at the same "
+"clock.", strength=1),
+    _Condition(role="pump", label="the pump speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the "
+"same flow.", strength=2, brought_by="pump"),
+    _Condition(role="fan", label="the fan speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at "
+"once.", strength=2, brought_by="fans"),
 )  # fmt: skip
 
 
@@ -217,7 +233,7 @@ def _measured(study: Study, evidence: Evidence) -> list[Difference]:
         effect = asked.effect.format(more=more, less=less, by=number(spread, 1), percent=percent)
         taken_out = {"power": school.per_watt, "air_in": school.over is not None}.get(asked.role, False)
         if taken_out:
-            effect += f" “{school.label}” takes that out."
+            effect += tr(" “{label}” takes that out.", label=school.label)
         out.append(
             Difference(
                 key=f"measured {asked.role}",

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.prepare.clearance import CONFLICT, FITS, TIGHT, UNKNOWN, Built, Fit
@@ -70,9 +71,9 @@ def cell_words(fit: Fit | None) -> str:
     if fit.spare is None:
         return state
     if fit.spare < 0:
-        return f"{state}, {-fit.spare:.3g} {fit.unit} too much"
+        return tr("{state}, {what:.3g} {unit} too much", state=state, what=-fit.spare, unit=fit.unit)
     sure = f" ± {fit.worst:.2g}" if fit.worst else ""
-    return f"{state}, {fit.spare:.3g}{sure} {fit.unit} to spare"
+    return tr("{state}, {spare:.3g}{sure} {unit} to spare", state=state, spare=fit.spare, sure=sure, unit=fit.unit)
 
 
 def _built(part: Part) -> Built:

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import Where
 from kuffin.core.bench.outcomes import FACTS, Outcome
 from kuffin.core.bench.roles import spoken
@@ -102,13 +103,22 @@ def family_confidence(v: StudyVerdict, axes: Axes) -> tuple[float, str]:
     study, base = v.evidence.study, _base_confidence(v)
     n = len(axes.cells)
     if n < 2:
-        return base, f"one comparison at {100 * base:g} %"
+        return base, tr("one comparison at {base:g} %", base=100 * base)
     if study.plan.get("family") == "each":
         return base, (
-            f"each of the {n} comparisons on its own at {100 * base:.4g} %: of twenty such cells one says something wrong"
+            tr(
+                "each of the {n} comparisons on its own at {base:.4g} %: of twenty such cells one says something wrong",
+                n=n,
+                base=100 * base,
+            )
         )
     each = 1 - (1 - base) / n
-    return each, f"all {n} comparisons together at {100 * base:.4g} %, so each cell at {100 * each:.4g} %"
+    return each, tr(
+        "all {n} comparisons together at {base:.4g} %, so each cell at {each:.4g} %",
+        n=n,
+        base=100 * base,
+        each=100 * each,
+    )
 
 
 def _power(v: StudyVerdict, outcome: Outcome, condition_key: str | None) -> float:

@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.parts import KINDS, show_field
 from kuffin.notebook.entities import Candidate, Study
 from kuffin.verdict.planbasis import change_over_took
@@ -44,7 +45,9 @@ class InTheHand:
             return ""
         middle, low, high = float(np.median(self.took_min)), min(self.took_min), max(self.took_min)
         n = len(self.took_min)
-        return f"{middle:.0f} min" + (f" ({low:.0f} to {high:.0f}, {n} mounts)" if n > 1 else " (one mount)")
+        return f"{middle:.0f} min" + (
+            tr(" ({low:.0f} to {high:.0f}, {n} mounts)", low=low, high=high, n=n) if n > 1 else tr(" (one mount)")
+        )
 
 
 def in_the_hand(study: Study, photos: dict[int, int] | None = None) -> list[InTheHand]:
@@ -73,7 +76,7 @@ def hand_table(found: Sequence[InTheHand]) -> tuple[list[str], list[list[str]]]:
     labels = list(dict.fromkeys(label for f in found for label in f.told))
     took = any(f.took_min for f in found)
     photos = any(f.photos for f in found)
-    head = ["candidate", *labels, *(["time to fit"] if took else []), *(["photos"] if photos else [])]
+    head = ["candidate", *labels, *([tr("time to fit")] if took else []), *(["photos"] if photos else [])]
     rows = [
         [
             f.name,

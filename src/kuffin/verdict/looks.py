@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import tr
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.looks import all_looks, confidence_at, look_confidences, usual_looks
 from kuffin.core.compare.nextround import NextRound, next_round
@@ -141,37 +142,64 @@ def look_words(looks: LooksSoFar) -> str:
     """Where the looks stand, in a sentence or two."""
     overall = f"{100 * looks.overall:g} %"
     if looks.had == 0:
-        return (
-            f"The first {'declared ' if looks.by_person else ''}look is after round {looks.declared[0]}; "
-            f"{several(looks.rounds_done, 'round')} {'is' if looks.rounds_done == 1 else 'are'} complete. Until then intervals "
-            f"are those of that look ({100 * looks.confidence:.2f} %), and nothing is decided."
+        return tr(
+            "The first {which}look is after round {declared}; {rounds_done} {which_2} complete. "
+            "Until then intervals are those of that look ({confidence:.2f} %), and nothing is "
+            "decided.",
+            which=tr("declared ") if looks.by_person else "",
+            declared=looks.declared[0],
+            rounds_done=several(looks.rounds_done, "round"),
+            which_2=tr("is") if looks.rounds_done == 1 else tr("are"),
+            confidence=100 * looks.confidence,
         )
     number = looks.all[looks.had - 1][0]
     if looks.had > len(looks.declared):
-        return (
-            f"Round {number} is past the plan of {looks.planned_rounds}: judged at {100 * looks.confidence:.2f} %, out of what "
-            f"was kept back, so that all looks together still keep {overall}. The next look is after round {looks.next_look}."
+        return tr(
+            "Round {number} is past the plan of {planned_rounds}: judged at {confidence:.2f} %, "
+            "out of what was kept back, so that all looks together still keep {overall}. The "
+            "next look is after round {next_look}.",
+            number=number,
+            planned_rounds=looks.planned_rounds,
+            confidence=100 * looks.confidence,
+            overall=overall,
+            next_look=looks.next_look,
         )
-    said = (
-        f"Look {looks.had} of {len(looks.declared)}, after round {number}: judged at {100 * looks.confidence:.2f} %, so that "
-        f"{_all(len(looks.declared))}, and rounds past the plan, together keep {overall}."
+    said = tr(
+        "Look {had} of {declared}, after round {number}: judged at {confidence:.2f} %, so "
+        "that {all}, and rounds past the plan, together keep {overall}.",
+        had=looks.had,
+        declared=len(looks.declared),
+        number=number,
+        confidence=100 * looks.confidence,
+        all=_all(len(looks.declared)),
+        overall=overall,
     )
     if looks.had < len(looks.declared):
-        return said + f" The next one is after round {looks.next_look}."
-    return said + " It is the plan's last; for rounds past it a fifth of the chance of a false find is kept back."
+        return said + tr(" The next one is after round {next_look}.", next_look=looks.next_look)
+    return said + tr(" It is the plan's last; for rounds past it a fifth of the chance of a false find is kept back.")
 
 
 def look_tag(looks: LooksSoFar) -> str:
     """The same in a few words, for the verdict line."""
     if looks.had == 0:
-        return f"No look yet (the first is after round {looks.declared[0]})."
+        return tr("No look yet (the first is after round {declared}).", declared=looks.declared[0])
     if looks.had > len(looks.declared):
-        return f"Judged at {100 * looks.confidence:.1f} %, round {looks.all[looks.had - 1][0]} of {looks.planned_rounds} planned."
-    return f"Judged at {100 * looks.confidence:.1f} %, look {looks.had} of {len(looks.declared)}."
+        return tr(
+            "Judged at {confidence:.1f} %, round {all} of {planned_rounds} planned.",
+            confidence=100 * looks.confidence,
+            all=looks.all[looks.had - 1][0],
+            planned_rounds=looks.planned_rounds,
+        )
+    return tr(
+        "Judged at {confidence:.1f} %, look {had} of {declared}.",
+        confidence=100 * looks.confidence,
+        had=looks.had,
+        declared=len(looks.declared),
+    )
 
 
 def _all(n: int) -> str:
-    return "both looks" if n == 2 else f"all {count(n)} looks" if n > 2 else "it"
+    return tr("both looks") if n == 2 else tr("all {n} looks", n=count(n)) if n > 2 else "it"
 
 
 @dataclass(frozen=True)
@@ -198,22 +226,40 @@ def outlook(v: StudyVerdict) -> Outlook | None:
     worst = max(about, key=lambda pair: about[pair])
     settled = all(found.pair(*pair).settled for pair in about)
     enough = settled and most < ENOUGH
-    percent = "less than 1 %" if most < 0.01 else f"about {100 * most:.0f} %"
+    percent = tr("less than 1 %") if most < 0.01 else tr("about {most:.0f} %", most=100 * most)
     if enough:
-        said = f"Enough: one more round would change what is said of {best} in {percent} of cases."
+        said = tr(
+            "Enough: one more round would change what is said of {best} in {percent} of cases.",
+            best=best,
+            percent=percent,
+        )
     elif settled:
-        said = (
-            f"Every pair with {best} is settled, but one more round could still change one: {worst[0]} and {worst[1]}, "
-            f"in {percent} of cases."
+        said = tr(
+            "Every pair with {best} is settled, but one more round could still change one: "
+            "{worst} and {worst_2}, in {percent} of cases.",
+            best=best,
+            worst=worst[0],
+            worst_2=worst[1],
+            percent=percent,
         )
     else:
         share = chances.becomes[worst]
         gain = sum(p for verdict, p in share.items() if verdict != "unsettled")
         said = (
-            f"Not enough yet: one more round would settle {worst[0]} and {worst[1]} in about {100 * gain:.0f} % of cases."
+            tr(
+                "Not enough yet: one more round would settle {worst} and {worst_2} in about {gain:.0f} % of cases.",
+                worst=worst[0],
+                worst_2=worst[1],
+                gain=100 * gain,
+            )
             if not found.pair(*worst).settled
-            else f"Not enough yet: one more round would change {worst[0]} and {worst[1]} in {percent} of cases."
+            else tr(
+                "Not enough yet: one more round would change {worst} and {worst_2} in {percent} of cases.",
+                worst=worst[0],
+                worst_2=worst[1],
+                percent=percent,
+            )
         )
     if chances.leader >= 0.01:
-        said += f" Another candidate would lead in {100 * chances.leader:.0f} %."
+        said += tr(" Another candidate would lead in {leader:.0f} %.", leader=100 * chances.leader)
     return Outlook(chances, most, enough, said)

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.compare.evidence import PairResult
 from kuffin.core.compare.narrowing import half_after
@@ -85,17 +86,19 @@ def spending_of(v: StudyVerdict, scatter: StudyScatter | None, bench: Bench | No
     pair = min(pairs, key=lambda p: abs(p.difference))
     unit = v.outcome.difference_unit
     half = (pair.high - pair.low) / 2
-    now = Worked(name="Half-width now", symbol="U", value=half, unit=unit, digits=3, source="of the pair's interval")
+    now = Worked(
+        name=tr("Half-width now"), symbol="U", value=half, unit=unit, digits=3, source=tr("of the pair's interval")
+    )
     used = [
         r for r in v.main.readings if r.candidate in {pair.a, pair.b} and r.value is not None and r.left_out is None
     ]
     minutes = mount_minutes(v).minutes
     out = [
         Purchase(
-            what=f"{several(m, 'more round')} of both",
+            what=tr("{m} of both", m=several(m, tr("more round"))),
             hours=2 * m * minutes / 60,
             half=_after_rounds(now, half_after(found, pair, m) / half),
-            because="with the scatter as it is",
+            because=tr("with the scatter as it is"),
         )
         for m in _ROUNDS
     ]
@@ -114,21 +117,24 @@ def _window(v: StudyVerdict, scatter: StudyScatter, used: Sequence[MountReading]
         Worked(name=LABELS[key].capitalize(), symbol=symbol, value=sd, unit=now.unit, digits=3, source=FITTED)
         for key, symbol, sd in (("window", "s_w", within), ("mount", "s_m", mount))
     ]
-    share = worked("The window’s share of the variance", "h", "s_w**2/(s_w**2 + s_m**2)", two)
+    share = worked(tr("The window’s share of the variance"), "h", "s_w**2/(s_w**2 + s_m**2)", two)
     seconds = float(np.sum([end - begin for begin, end in spans]))
     return Purchase(
-        what="windows twice as long",
+        what=tr("windows twice as long"),
         hours=(_LONGER - 1) * seconds / 3600,
         half=worked(
-            "Half-width then",
+            tr("Half-width then"),
             "U'",
-            f"U*sqrt(1 - h*(1 - 1/{_LONGER:g}))",
+            tr("U*sqrt(1 - h*(1 - 1/{LONGER:g}))", LONGER=_LONGER),
             [now, share],
             now.unit,
             digits=3,
-            source="a mean over twice as many independent samples has half the variance",
+            source=tr("a mean over twice as many independent samples has half the variance"),
         ),
-        because=f"from the first mount on; what scatters within a window is {100 * share.value:.0f} % of the mounts’ variance",
+        because=tr(
+            "from the first mount on; what scatters within a window is {value:.0f} % of the mounts’ variance",
+            value=100 * share.value,
+        ),
         from_the_start=True,
     )
 
@@ -143,32 +149,48 @@ def _probes(v: StudyVerdict, used: Sequence[MountReading], bench: Bench | None) 
         return None
     if budget.unknown:
         names = " and ".join(budget.unknown)
-        because = f"nothing is known of the accuracy of {names}: give it on the Bench page"
-        return Purchase(what="exact probes", hours=None, half=None, because=because)
+        because = tr("nothing is known of the accuracy of {names}: give it on the Bench page", names=names)
+        return Purchase(what=tr("exact probes"), hours=None, half=None, because=because)
     of_probes = float(np.sqrt(sum(s.contribution**2 for s in budget.compared if ": " in s.name)))
     return Purchase(
-        what="exact probes",
+        what=tr("exact probes"),
         hours=None,
         half=None,
-        because=f"leave this interval as it is: what they are off by is the same in all mounts; of a difference ± {1.96 * of_probes:.2g} {v.outcome.difference_unit} is left beside it",
+        because=tr(
+            "leave this interval as it is: what they are off by is the same in all mounts; of a "
+            "difference ± {of_probes:.2g} {difference_unit} is left beside it",
+            of_probes=1.96 * of_probes,
+            difference_unit=v.outcome.difference_unit,
+        ),
     )
 
 
 def _sample(scatter: StudyScatter, minutes: float, unit: str) -> Purchase:
     if scatter.buys is None:
-        because = "each candidate has one sample, so how much samples differ is not known; this interval is about these samples alone"
-        return Purchase(what="a second sample of both", hours=2 * minutes / 60, half=None, because=because)
+        because = tr(
+            "each candidate has one sample, so how much samples differ is not known; this "
+            "interval is about these samples alone"
+        )
+        return Purchase(what=tr("a second sample of both"), hours=2 * minutes / 60, half=None, because=because)
     b = scatter.buys
     return Purchase(
-        what="one more sample of both",
+        what=tr("one more sample of both"),
         hours=2 * b.mounts_each * minutes / 60,
         half=None,
-        because=f"as products ± {b.with_sample:.2g} {unit}, where that is ± {b.now:.2g} now; three more mounts of each make it ± {b.with_mounts:.2g}",
+        because=tr(
+            "as products ± {with_sample:.2g} {unit}, where that is ± {now:.2g} now; three more "
+            "mounts of each make it ± {with_mounts:.2g}",
+            with_sample=b.with_sample,
+            unit=unit,
+            now=b.now,
+            with_mounts=b.with_mounts,
+        ),
     )
 
 
 def _after_rounds(now: Worked, ratio: float) -> Worked:
     narrowed = Worked(
-        name="Narrowed by", symbol="f", value=ratio, digits=3, source="critical value times √(1/n_a + 1/n_b) then, over the same now; each its own spread where that is how it is judged"
+        name=tr("Narrowed by"), symbol="f", value=ratio, digits=3, source=tr("critical value times √(1/n_a + 1/n_b) then, over the same now; each its own spread "
+"where that is how it is judged")
     )  # fmt: skip
-    return worked("Half-width then", "U'", "U*f", [now, narrowed], now.unit, digits=3)
+    return worked(tr("Half-width then"), "U'", "U*f", [now, narrowed], now.unit, digits=3)

@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
@@ -83,7 +84,7 @@ def sibling_of(candidate: str, mount: Mount, results: Mapping[int, RunResult], c
     return Sibling(
         mount_id=mount.id,
         candidate=candidate,
-        label=f"{candidate}, round {mount.round}",
+        label=tr("{candidate}, round {round}", candidate=candidate, round=mount.round),
         figures=means,
         channels=runs[-1].roles,
     )
@@ -100,7 +101,7 @@ def _standing_apart(mounts: Mounts, main: OutcomeResult, found: dict[int, list[F
         return
     limit = t_quantile(1 - 0.05 / 2 / n, df)
     explained = {"contact", "radiator side", "swapped", "stuck"}
-    labels = {m.id: f"{name}, round {m.round}" for name, m in mounts}
+    labels = {m.id: tr("{name}, round {round}", name=name, round=m.round) for name, m in mounts}
     for value, t in zip(comparison.mounts, comparison.studentized, strict=True):
         mount_id = int(value.mount)
         if not np.isfinite(t) or abs(t) <= limit or any(f.kind in explained for f in found[mount_id]):
@@ -110,9 +111,12 @@ def _standing_apart(mounts: Mounts, main: OutcomeResult, found: dict[int, list[F
         away, unit = value.value - mean, main.outcome.unit
         if abs(away) < limits.of("rise_k"):
             continue
-        said = (
-            f"{number(value.value, 1)} {unit}, {number(abs(away), 1)} K {'above' if away > 0 else 'below'} "
-            "this candidate's other mounts, more than their scatter explains"
+        said = tr(
+            "{value} {unit}, {away} K {which} this candidate's other mounts, more than their scatter explains",
+            value=number(value.value, 1),
+            unit=unit,
+            away=number(abs(away), 1),
+            which=tr("above") if away > 0 else tr("below"),
         )
         beside = tuple((labels[int(m)], v) for m, v in others.items())
         found[mount_id].append(
@@ -157,7 +161,7 @@ def about_the_study(evidence: Evidence, main: OutcomeResult) -> tuple[Finding, .
         out.append(
             Finding(
                 kind="few mounts",
-                seen=f"{said}; three show how far mounts scatter",
+                seen=tr("{said_}; three show how far mounts scatter", said_=said),
                 weight=REMARK,
                 value=float(least),
                 limit=3.0,
@@ -168,7 +172,7 @@ def about_the_study(evidence: Evidence, main: OutcomeResult) -> tuple[Finding, .
         out.append(
             Finding(
                 kind="one sample",
-                seen="one sample of each: a verdict is about these samples, not about the products",
+                seen=tr("one sample of each: a verdict is about these samples, not about the products"),
                 weight=REMARK,
             )
         )
@@ -182,10 +186,13 @@ def _bench_moved(evidence: Evidence, main: OutcomeResult) -> list[Finding]:
     if found is None or found.chart.moved is None:
         return []
     by = found.chart.moved.by
-    beside = tuple((f"{r.candidate}, round {r.round}", float(r.value or 0.0)) for r in found.readings)
+    beside = tuple(
+        (tr("{candidate}, round {round}", candidate=r.candidate, round=r.round), float(r.value or 0.0))
+        for r in found.readings
+    )
     corrected = bool(study.plan.get("correct_by_baseline"))
     serious = abs(by) > study.margin_k / 2 and not corrected
-    said = moved_words(found) + ("; its move is taken out of all mounts" if corrected else "")
+    said = moved_words(found) + (tr("; its move is taken out of all mounts") if corrected else "")
     weight = DOUBT if serious else REMARK
     limit, unit = study.margin_k / 2, main.outcome.unit
     return [Finding(kind="bench moved", seen=said, weight=weight, value=by, limit=limit, unit=unit, others=beside)]

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from kuffin.core.base.errors import CompareError, KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.undertest import KINDS, kind_under_test
 from kuffin.core.flow.circuit import in_series
 from kuffin.core.heat.coolant import Mix, mix_told, properties
@@ -51,7 +52,11 @@ def parts_elsewhere(first: Judged, others: Sequence[Judged]) -> tuple[list[Other
         devices = {None if w is None else w.cooled.device for w in (ways, v.evidence.ways)} - {None}
         if flight == DIE_OVER_COOLANT and (not same or len(devices) > 1):
             refused.append(
-                f"“{other.study.name}” has another device under its {kind_under_test(other.study.under_test).label}"
+                tr(
+                    "“{name}” has another device under its {label}",
+                    name=other.study.name,
+                    label=kind_under_test(other.study.under_test).label,
+                )
             )
             continue
         kind = kind_under_test(other.study.under_test).label
@@ -141,8 +146,14 @@ def _other_flow(
             ratio, whole = 0.0, False
         if ratio > 0:
             middle, share = (ratio, 0.03) if whole else halfway(*sorted((ratio, 1.0)))
-            known = "by the shelf’s curves" if whole else "by the shelf’s curves, which do not tell the whole loop"
-            return OtherFlow(factor=middle, share=share, why=f"{100 * middle:.0f} % of the flow, {known}")
+            known = (
+                tr("by the shelf’s curves") if whole else tr("by the shelf’s curves, which do not tell the whole loop")
+            )
+            return OtherFlow(
+                factor=middle,
+                share=share,
+                why=tr("{middle:.0f} % of the flow, {known}", middle=100 * middle, known=known),
+            )
     if swap is not None or coolant is None or was is None:
         return None
     thick = properties(warm, coolant.mix).viscosity_mpa_s / properties(warm, was).viscosity_mpa_s
@@ -150,7 +161,12 @@ def _other_flow(
     return OtherFlow(
         factor=middle,
         share=share,
-        why=f"{100 * middle:.0f} % of the flow, as {coolant.name} is {thick:.1f} times as thick",
+        why=tr(
+            "{middle:.0f} % of the flow, as {name} is {thick:.1f} times as thick",
+            middle=100 * middle,
+            name=coolant.name,
+            thick=thick,
+        ),
     )
 
 

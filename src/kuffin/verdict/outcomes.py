@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.leads import VERDICT, ToReading, ToSamples, Where
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
 from kuffin.core.bench.outcomes import FREE, Outcome
@@ -67,7 +68,7 @@ class MountReading:
     @property
     def label(self) -> str:
         """How the mount is called."""
-        return f"{self.candidate}, round {self.round}"
+        return tr("{candidate}, round {round}", candidate=self.candidate, round=self.round)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -100,7 +101,11 @@ class OutcomeResult:
     @property
     def scope_words(self) -> str:
         """What it is about: these samples, or the products."""
-        return f"it is about {scope(self.comparison)}" if self.comparison is not None else "nothing is compared yet"
+        return (
+            tr("it is about {scope}", scope=scope(self.comparison))
+            if self.comparison is not None
+            else tr("nothing is compared yet")
+        )
 
     def failed(self) -> dict[str, list[MountReading]]:
         """The mounts whose test could not be finished, by candidate."""
@@ -132,15 +137,20 @@ def scope(found: Comparison) -> str:
     counts = [c.samples for c in found.candidates]
     if "sample" in dict(found.components):
         few, many = min(counts), max(counts)
-        tell = f"{few}" if few == many else f"{few} to {many}"
-        return f"these products, as far as {tell} sample{'' if many == 1 else 's'} of each tell"
+        tell = f"{few}" if few == many else tr("{few} to {many}", few=few, many=many)
+        return tr(
+            "these products, as far as {tell} sample{which} of each tell", tell=tell, which="" if many == 1 else "s"
+        )
     if max(counts) == 1:
-        return "these samples, one of each; another sample of the same product may differ"
+        return tr("these samples, one of each; another sample of the same product may differ")
     several = ", ".join(f"{c.samples} of {c.name}" for c in found.candidates if c.samples > 1)
     return (
-        f"these samples ({several}, one of each other); another sample of the same product may differ"
+        tr(
+            "these samples ({several}, one of each other); another sample of the same product may differ",
+            several=several,
+        )
         if min(counts) == 1
-        else f"these samples ({several}); another sample of the same product may differ"
+        else tr("these samples ({several}); another sample of the same product may differ", several=several)
     )
 
 
@@ -263,11 +273,11 @@ def _moved_back(r: MountReading, read: Worked, by: float, share: float, middle: 
     """A reading without its share of the bench's move."""
     terms = [
         replace(read, symbol="y", half=None),
-        Worked(name="How far the bench moved", symbol="b", value=by, unit=read.unit, digits=3, source="least squares, beside candidates and rounds"),
-        Worked(name="Share of the move in this mount", symbol="z", value=share),
-        Worked(name="Mean of all mounts’ shares", symbol="z_m", value=middle),
+        Worked(name=tr("How far the bench moved"), symbol="b", value=by, unit=read.unit, digits=3, source=tr("least squares, beside candidates and rounds")),
+        Worked(name=tr("Share of the move in this mount"), symbol="z", value=share),
+        Worked(name=tr("Mean of all mounts’ shares"), symbol="z_m", value=middle),
     ]  # fmt: skip
-    without = worked("Without the bench’s move", read.symbol, "y - b*(z - z_m)", terms, read.unit, digits=read.digits, half=read.half)  # fmt: skip
+    without = worked(tr("Without the bench’s move"), read.symbol, "y - b*(z - z_m)", terms, read.unit, digits=read.digits, half=read.half)  # fmt: skip
     return replace(r, worked=without, shift=by * (share - middle))
 
 
@@ -297,11 +307,11 @@ def _reading(
         names = [c.name for c in evidence.conditions]
         failed = failed_under(run, evidence.results[run.id], names, condition)
         if failed:
-            problem = f"could not be finished: {failed}"
+            problem = tr("could not be finished: {failed}", failed=failed)
             runs.append(run.id)
             continue
         if result is None:
-            problem = problem or f"its runs do not hold “{condition}”"
+            problem = problem or tr("its runs do not hold “{condition}”", condition=condition)
             continue
         runs.append(run.id)
         try:
@@ -319,7 +329,7 @@ def _reading(
         worked=_over_runs([read for read, _ in found]),
         settled=bool(found) and all(settled for _, settled in found),
         left_out=left_out,
-        problem=None if found else problem or "no run yet",
+        problem=None if found else problem or tr("no run yet"),
         runs=every,
         held=held,
         failed=failed if not found else "",
@@ -345,5 +355,5 @@ def _over_runs(found: Sequence[Worked]) -> Worked | None:
         if r.half is not None
     ]
     kelvins = first.half.unit if first.half else ""
-    half = in_quadrature("Half-width", "U", halves, kelvins, over=n)
-    return mean_of("Mean of the runs", first.symbol, runs, first.unit, digits=first.digits, half=half)
+    half = in_quadrature(tr("Half-width"), "U", halves, kelvins, over=n)
+    return mean_of(tr("Mean of the runs"), first.symbol, runs, first.unit, digits=first.digits, half=half)

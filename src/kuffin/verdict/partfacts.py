@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.bench.outcomes import FACTS, Outcome
 from kuffin.notebook.entities import Part, Study
@@ -41,24 +42,30 @@ def fact_of(study: Study, fact: Outcome, a: str, b: str, amount: Claimed) -> Wor
     for name in (a, b) if b else (a,):
         value = _value(parts[name], fact)
         if value is None:
-            return f"{name} has no {fact.label} on the shelf; fill it in there"
+            return tr("{name} has no {label} on the shelf; fill it in there", name=name, label=fact.label)
         told.append(value)
     currencies = {parts[n].currency for n in ((a, b) if b else (a,))}
     if fact.key == "price" and len(currencies) > 1:
-        return f"{a} and {b} are priced in different currencies; give both in one"
+        return tr("{a} and {b} are priced in different currencies; give both in one", a=a, b=b)
     terms = [
-        Worked(name=f"{fact.label.capitalize()} of {name}", symbol=s, value=x, unit=fact.unit, source="from the shelf")
+        Worked(
+            name=tr("{capitalize} of {name}", capitalize=fact.label.capitalize(), name=name),
+            symbol=s,
+            value=x,
+            unit=fact.unit,
+            source=tr("from the shelf"),
+        )
         for name, s, x in zip((a, b), ("a", "b"), told, strict=False)
     ]
     unsure = _SCALE_G * (2 if b else 1) if fact.key == "weight" else 0.0
     half = Worked(
-        name="Half-width", symbol="U", value=unsure, unit=fact.unit, source="the last digit of what was weighed"
+        name=tr("Half-width"), symbol="U", value=unsure, unit=fact.unit, source=tr("the last digit of what was weighed")
     )
     if not b:
         return replace(terms[0], half=half) if unsure else terms[0]
     if amount.percent:
         if not told[1] > 0:
-            return f"{b}'s {fact.label} is not above 0, so that there is no share of it"
+            return tr("{b}'s {label} is not above 0, so that there is no share of it", b=b, label=fact.label)
         half = replace(half, value=100 * unsure / told[1], unit="%")
         formula, unit = ("100*(a/b - 1)" if fact.higher_is_better else "100*(1 - a/b)"), "%"
     else:

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.protocol import DEFAULT_RISE_K, DEFAULT_TAU_S, Step, from_plain, run_minutes, usual_steps
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.compare.pairwords import count
@@ -59,10 +60,15 @@ def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> AssumedScatter
     total = sum(df for _, df in kept)
     if total >= 2:
         sd = float(np.sqrt(sum(df * s**2 for s, df in kept) / total))
-        where = f"from this notebook's own mounts ({count(len(kept))} {'study' if len(kept) == 1 else 'studies'}, {total:.0f} degrees of freedom)"
+        where = tr(
+            "from this notebook's own mounts ({kept} {which}, {total:.0f} degrees of freedom)",
+            kept=count(len(kept)),
+            which=tr("study") if len(kept) == 1 else tr("studies"),
+            total=total,
+        )
         return AssumedScatter(sd, total, where, False)
     guess = kind_under_test(study.under_test).spread_k
-    return AssumedScatter(guess, 0, "a guess for its kind, until three mounts of one candidate are there", True)
+    return AssumedScatter(guess, 0, tr("a guess for its kind, until three mounts of one candidate are there"), True)
 
 
 def judged_studies(notebook: Notebook) -> list[StudyVerdict]:
@@ -102,9 +108,13 @@ def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdi
     tau = float(np.median(taus)) if taus else DEFAULT_TAU_S
     rise = float(np.median(rises)) if rises else DEFAULT_RISE_K
     run_from = (
-        f"warm-up from the loop's own time constant, {tau / 60:.0f} min ({count(len(taus))} runs)"
+        tr(
+            "warm-up from the loop's own time constant, {tau:.0f} min ({taus} runs)",
+            tau=tau / 60,
+            taus=count(len(taus)),
+        )
         if taus
-        else f"warm-up from a usual time constant, {tau / 60:.0f} min, until a run tells the loop's own"
+        else tr("warm-up from a usual time constant, {tau:.0f} min, until a run tells the loop's own", tau=tau / 60)
     )
     took = []
     for candidate in study.live_candidates:
@@ -114,9 +124,9 @@ def durations(study: Study, steps: Sequence[Step], verdicts: Sequence[StudyVerdi
                 took.append(minutes_)
     change = float(np.median(took)) if len(took) >= 2 else None
     change_from = (
-        f"median of {count(len(took))} change-overs of this study"
+        tr("median of {took} change-overs of this study", took=count(len(took)))
         if change is not None
-        else "summed from the list of things to do"
+        else tr("summed from the list of things to do")
     )
     return Durations(
         run_min=run_minutes(steps, tau, rise, study.tolerance_k),
@@ -176,10 +186,14 @@ def jobs_of(
         after = built_in(study, mount, bench, shelf)
         if not is_done(mount):
             change = takes.change_min if takes.change_min is not None else minutes(change_over(before, after))
-            first = () if mount.ready_at else (("change over", _in_fives(change)),)
+            first = () if mount.ready_at else ((tr("change over"), _in_fives(change)),)
             phases = (*first, ("run", _in_fives(takes.run_min)))
             sample = mount.sample.label if mount.sample is not None else ""
-            out.append(BenchJob(mount.id, f"{mount.candidate.name}, round {mount.round}", phases, sample))
+            out.append(
+                BenchJob(
+                    mount.id, tr("{name}, round {round}", name=mount.candidate.name, round=mount.round), phases, sample
+                )
+            )
         before = after
     return out
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import MEASURED as OUTCOMES
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.core.predict.carrying import (
@@ -171,11 +172,11 @@ def as_measured(v: StudyVerdict) -> WhatIf:
 
 def _look_at(asked: WhatIf) -> None:
     for value, low, high, what in (
-        (asked.power_w, 1.0, 5000.0, "power, W"),
-        (asked.air_c, -20.0, 60.0, "air, °C"),
-        (asked.fan, 5.0, 120.0, "fans, %"),
-        (asked.pump, 5.0, 120.0, "pump, %"),
-        (asked.limit_c, 20.0, 130.0, "limit, °C"),
+        (asked.power_w, 1.0, 5000.0, tr("power, W")),
+        (asked.air_c, -20.0, 60.0, tr("air, °C")),
+        (asked.fan, 5.0, 120.0, tr("fans, %")),
+        (asked.pump, 5.0, 120.0, tr("pump, %")),
+        (asked.limit_c, 20.0, 130.0, tr("limit, °C")),
     ):
         if value is not None and not low <= value <= high:
             raise CompareError(f"{what}: {value:g} is outside {low:g} to {high:g}")
@@ -214,7 +215,7 @@ def _flights(
             if abs(factor - 1) > _NOTABLE:
                 rises[name] = times(rises[name], by, unsure, ESTIMATED, why, "")
     elif made_elsewhere:
-        why = f"what {asked.part.name if asked.part else ''} does to the flow is not known"
+        why = tr("what {which} does to the flow is not known", which=asked.part.name if asked.part else "")
         for name in set(rises) - {made_elsewhere}:
             unsure = _BY_FLOW[name].factor(FLOW_BY_PART)[1]
             rises[name] = times(rises[name], 1.0, unsure, ESTIMATED, why, "")
@@ -225,7 +226,7 @@ def _flights(
                     "what another coolant does can be said of die over coolant and coolant over air only"
                 )
             by, unsure = asked.coolant.flights[name]
-            said = f"{asked.coolant.name}’s film instead of the coolant’s"
+            said = tr("{name}’s film instead of the coolant’s", name=asked.coolant.name)
             rises[name] = times(rises[name], by, unsure, ESTIMATED, said, "coolant")
     return rises, flow
 
@@ -247,10 +248,19 @@ def _with_part(
         ratio = float(np.mean([x for xs in flow.values.values() for x in xs])) / their_flow.of(part.name)
         if abs(ratio - 1) > _NOTABLE:
             by, unsure = _BY_FLOW[part.flight].factor(ratio)
-            own = times(own, by, unsure, ESTIMATED, f"{100 * ratio:.0f} % of the flow that it was measured at", "")
+            own = times(
+                own,
+                by,
+                unsure,
+                ESTIMATED,
+                tr("{ratio:.0f} % of the flow that it was measured at", ratio=100 * ratio),
+                "",
+            )
     one = _scaled(own.foreseen(part.name), v.reference_power_w / part.verdict.reference_power_w)
     mounts = len(own.values[part.name])
-    where = f"{part.name}, {mounts} mounts in “{part.study}”" + ("" if part.same_bench else ", on another bench")
+    where = tr("{name}, {mounts} mounts in “{study}”", name=part.name, mounts=mounts, study=part.study) + (
+        "" if part.same_bench else tr(", on another bench")
+    )
     like = next(iter(rises.values()))
     taken = Carried(
         values={n: [one.value] * len(xs) for n, xs in like.values.items()},

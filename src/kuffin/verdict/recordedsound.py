@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of
 from kuffin.notebook.entities import Attachment, Study
 from kuffin.notebook.recordings import recordings
@@ -70,5 +71,5 @@ def recorded_level(sounds: Sounds, mount_id: int, condition: str | None) -> Work
         for i, x in enumerate(levels, 1)
         if x.half is not None
     ]
-    half = in_quadrature("Half-width", "U", halves, "dB", over=len(levels))
-    return mean_of("Mean of the recordings", "y", terms, "dBA", digits=1, half=half)
+    half = in_quadrature(tr("Half-width"), "U", halves, "dB", over=len(levels))
+    return mean_of(tr("Mean of the recordings"), "y", terms, "dBA", digits=1, half=half)

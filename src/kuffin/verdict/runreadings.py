@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.pointers import CHANNELS
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.bench.outcomes import FREE, Outcome
@@ -65,7 +66,7 @@ def held_by(outcome: Outcome, result: RunResult) -> str:
         return ""
     held = limit_seen(result)
     if outcome.bounded == FREE:
-        return "" if held else "it met no limit"
+        return "" if held else tr("it met no limit")
     return held
 
 
@@ -85,12 +86,19 @@ def _figure(outcome: Outcome, result: RunResult, power_w: float) -> Worked:
         raise NoReading(f"this run does not tell its {outcome.label}")
     name = outcome.label.capitalize()
     if not outcome.per_watt:
-        return Worked(name=name, symbol="y", value=value, unit=outcome.unit, source="from the run's samples")
+        return Worked(name=name, symbol="y", value=value, unit=outcome.unit, source=tr("from the run's samples"))
     each = Worked(
-        name=f"{name}, per watt", symbol="R", value=value, unit="K/W", digits=4, source="mean over the window"
+        name=tr("{name}, per watt", name=name),
+        symbol="R",
+        value=value,
+        unit="K/W",
+        digits=4,
+        source=tr("mean over the window"),
     )
-    power = Worked(name="Reference power", symbol="P_ref", value=power_w, unit="W", digits=0, source="the study’s")
-    return worked("Re-based to the study’s power", "y", "R*P_ref", [each, power], outcome.unit)
+    power = Worked(
+        name=tr("Reference power"), symbol="P_ref", value=power_w, unit="W", digits=0, source=tr("the study’s")
+    )
+    return worked(tr("Re-based to the study’s power"), "y", tr("R*P_ref"), [each, power], outcome.unit)
 
 
 def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) -> Worked:
@@ -102,14 +110,22 @@ def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) ->
         (u for n, u in asked_names(run).items() if n.casefold() == outcome.asked.casefold() and u != outcome.unit), None
     )
     if other is not None:
-        here, usual = (f"in {u}" if u else "without a unit" for u in (other, outcome.unit))
+        here, usual = (tr("in {u}", u=u) if u else tr("without a unit") for u in (other, outcome.unit))
         raise NoReading(f"{outcome.label} was told {here} in this run and {usual} in most; tell it in one unit")
     terms = [
-        Worked(name=f"Told at {at_s / 60:.1f} min", symbol=f"y_{i}", value=value, unit=outcome.unit, source="typed")
+        Worked(
+            name=tr("Told at {at_s:.1f} min", at_s=at_s / 60),
+            symbol=f"y_{i}",
+            value=value,
+            unit=outcome.unit,
+            source="typed",
+        )
         for i, (at_s, value) in enumerate(told, 1)
     ]
     return (
-        terms[0] if len(terms) == 1 else mean_of(f"Mean of what was told of {outcome.label}", "y", terms, outcome.unit)
+        terms[0]
+        if len(terms) == 1
+        else mean_of(tr("Mean of what was told of {label}", label=outcome.label), "y", terms, outcome.unit)
     )
 
 
@@ -143,11 +159,14 @@ def trace_reading(school: School, trace: Settled) -> Worked:
 
 def _plain_mean(channel: str, mean: float, sd: float, window_s: tuple[float, float], unit: str) -> Worked:
     """A channel's plain mean; ten of its samples are taken for independent."""
-    scatter = Worked(name="Scatter of the samples", symbol="s", value=sd, unit=unit, digits=3)
+    scatter = Worked(name=tr("Scatter of the samples"), symbol="s", value=sd, unit=unit, digits=3)
     half = worked(
-        "Half-width", "U", "1.96*s/sqrt(10)", [scatter], unit, digits=3, source="95 %, as good as ten samples"
+        tr("Half-width"), "U", "1.96*s/sqrt(10)", [scatter], unit, digits=3, source=tr("95 %, as good as ten samples")
     )
-    span = (
-        f"the plain mean of {channel} from {window_s[0] / 60:.1f} to {window_s[1] / 60:.1f} min; nothing is taken out"
+    span = tr(
+        "the plain mean of {channel} from {window_s:.1f} to {window_s_2:.1f} min; nothing is taken out",
+        channel=channel,
+        window_s=window_s[0] / 60,
+        window_s_2=window_s[1] / 60,
     )
-    return Worked(name="Mean", symbol="y", value=mean, unit=unit, half=half, source=span)
+    return Worked(name=tr("Mean"), symbol="y", value=mean, unit=unit, half=half, source=span)

@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.compare.evidence import MountValue
 from kuffin.core.compare.pairwords import count, digits_for, number, several
@@ -59,7 +60,7 @@ class StudyScatter:
         for s in sorted(self.scatter.sources, key=lambda s: -s.sd):
             share = 100 * s.sd**2 / total if total > 0 else 0.0
             seen = {
-                "window": "each run",
+                "window": tr("each run"),
                 "mount": several(s.levels, "mount"),
                 "sample": several(s.levels, "sample"),
                 "round": several(s.levels, "round"),
@@ -119,14 +120,16 @@ def _sample_mean(label: str, readings: list[Worked], scatter: tuple[float, float
         own = [
             Worked(name=name, symbol=symbol, value=sd, unit=apart(unit), digits=3, source=source)
             for name, symbol, sd, source in (
-                ("Mount to mount", "s_m", scatter[0], FITTED),
-                ("Within a window", "s_w", scatter[1], ""),
+                (tr("Mount to mount"), "s_m", scatter[0], FITTED),
+                (tr("Within a window"), "s_w", scatter[1], ""),
             )
         ]
-        formula = f"1.96*hypot(s_m, s_w)/sqrt({n})"
-        half = worked("Half-width", "U", formula, own, apart(unit), digits=3, source="95 %, for this mean alone")
+        formula = tr("1.96*hypot(s_m, s_w)/sqrt({n})", n=n)
+        half = worked(
+            tr("Half-width"), "U", formula, own, apart(unit), digits=3, source=tr("95 %, for this mean alone")
+        )
     terms = [replace(r, symbol=f"y_{i}", half=None) for i, r in enumerate(readings, 1)]
-    return mean_of(f"Mean of sample {label}", "m", terms, unit, half=half)
+    return mean_of(tr("Mean of sample {label}", label=label), "m", terms, unit, half=half)
 
 
 def buys_words(found: StudyScatter, unit: str = "K") -> str:
@@ -137,34 +140,48 @@ def buys_words(found: StudyScatter, unit: str = "K") -> str:
     )
     b = found.buys
     if b is None or sample is None:
-        return (
+        return tr(
             "Each candidate has one sample, so scatter between samples of a product is not known here. A second sample of one "
             "of them would show it."
         )
     if b.samples < 2:
-        said = (
-            f"Samples of one product scatter by about {number(sample, 2)} {unit}, mounts of one sample by {number(mount, 2)} {unit}. "
-            "With one sample of some candidates no number of mounts makes this a verdict about products: "
-            "one more sample of each buys more than three more mounts."
+        said = tr(
+            "Samples of one product scatter by about {sample} {unit}, mounts of one sample by "
+            "{mount} {unit}. With one sample of some candidates no number of mounts makes this a "
+            "verdict about products: one more sample of each buys more than three more mounts.",
+            sample=number(sample, 2),
+            unit=unit,
+            mount=number(mount, 2),
         )
         return said if sample > 0 else _none_seen(mount, unit)
     if sample == 0:
         return _none_seen(mount, unit)
     digits = digits_for(b.now)
     better, worse = (
-        (f"one more sample of each, mounted {'once' if b.mounts_each == 1 else count(b.mounts_each) + ' times'}", "three more mounts of each"),
-        ("three more mounts of each", "one more sample of each"),
+        (tr("one more sample of each, mounted {which}", which=tr('once') if b.mounts_each == 1 else count(b.mounts_each) + " times"), tr("three more mounts of each")),
+        (tr("three more mounts of each"), tr("one more sample of each")),
     )[0 if b.sample_is_better else 1]  # fmt: skip
     high, low = (b.with_sample, b.with_mounts) if b.sample_is_better else (b.with_mounts, b.with_sample)
-    return (
-        f"As products, a pair's interval is about ± {number(b.now, digits)} {unit} wide now. "
-        f"{better[:1].upper()}{better[1:]} would make it ± {number(high, digits)} {unit}, {worse} ± {number(low, digits)} {unit}: "
-        f"{'one more sample buys more than three more mounts' if b.sample_is_better else 'more mounts buy more than another sample'}."
+    return tr(
+        "As products, a pair's interval is about ± {now} {unit} wide now. {better}{better_2} "
+        "would make it ± {high} {unit}, {worse} ± {low} {unit}: {which}.",
+        now=number(b.now, digits),
+        unit=unit,
+        better=better[:1].upper(),
+        better_2=better[1:],
+        high=number(high, digits),
+        worse=worse,
+        low=number(low, digits),
+        which=tr("one more sample buys more than three more mounts")
+        if b.sample_is_better
+        else tr("more mounts buy more than another sample"),
     )
 
 
 def _none_seen(mount: float, unit: str) -> str:
-    return (
-        f"Samples scatter no more than mounts of one sample do (± {number(mount, 2)} {unit}). Few samples cannot prove that they "
-        "are alike, but more mounts are the better buy now."
+    return tr(
+        "Samples scatter no more than mounts of one sample do (± {mount} {unit}). Few "
+        "samples cannot prove that they are alike, but more mounts are the better buy now.",
+        mount=number(mount, 2),
+        unit=unit,
     )

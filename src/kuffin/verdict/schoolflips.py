@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import joined, number, pair_said
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.outcomes import OutcomeResult
@@ -73,7 +74,7 @@ def side_by_side(v: StudyVerdict) -> list[SchoolRow]:
 def verdict_words(a: str, b: str, verdict: str) -> str:
     """A pair's verdict in a few words."""
     if verdict in {"a_lower", "b_lower"}:
-        return f"{a if verdict == 'a_lower' else b} cooler"
+        return tr("{which} cooler", which=a if verdict == "a_lower" else b)
     return _VERDICTS[verdict]
 
 
@@ -94,23 +95,23 @@ def why_they_differ(v: StudyVerdict, pair: tuple[str, str], here: School, there:
     """What one school takes out of a pair and the other leaves in: room, power, flow and fans, or time; with its size."""
     said = []
     if (here.over is None) != (there.over is None):
-        said.append(_left_in(v, pair, "the room", ("air_in", "room"), "°C", "K warmer air", 1, 0.2))
+        said.append(_left_in(v, pair, tr("the room"), ("air_in", "room"), "°C", tr("K warmer air"), 1, 0.2))
     if here.per_watt != there.per_watt:
-        said.append(_left_in(v, pair, "power", ("power", "wall_power"), "W", "W more", 1, 0.5))
+        said.append(_left_in(v, pair, "power", ("power", "wall_power"), "W", tr("W more"), 1, 0.5))
     if here.over != there.over and here.over is not None and there.over is not None:
-        said.append(_left_in(v, pair, "flow", ("flow",), "L/h", "L/h more", 0, 2.0))
-        said.append(_left_in(v, pair, "fans", ("fan",), "rpm", "rpm more", 0, 10.0))
+        said.append(_left_in(v, pair, "flow", ("flow",), "L/h", tr("L/h more"), 0, 2.0))
+        said.append(_left_in(v, pair, "fans", ("fan",), "rpm", tr("rpm more"), 0, 10.0))
         said.append(_radiators_step(v, pair))
     if here.whole != there.whole:
         unfinished = [
             r.label for r in v.temperature.readings if r.candidate in pair and not r.settled and r.left_out is None
         ]
         said.append(
-            "time: a fit of the whole run instead of a window"
-            + (f", and {joined(unfinished[:3])} had not settled" if unfinished else "")
+            tr("time: a fit of the whole run instead of a window")
+            + (tr(", and {unfinished} had not settled", unfinished=joined(unfinished[:3])) if unfinished else "")
         )
     told = [s for s in said if s]
-    return "; ".join(told) or "nothing that was recorded: the pair is close to its limit"
+    return "; ".join(told) or tr("nothing that was recorded: the pair is close to its limit")
 
 
 def _left_in(
@@ -132,9 +133,21 @@ def _left_in(
         every = [x for group in values.values() for x in group]
         low, high = min(every), max(every)
         if abs(gap) >= least:
-            return f"{what}: {pair[0] if gap > 0 else pair[1]} had {number(abs(gap), digits)} {more}"
+            return tr(
+                "{what}: {which} had {gap} {more}",
+                what=what,
+                which=pair[0] if gap > 0 else pair[1],
+                gap=number(abs(gap), digits),
+                more=more,
+            )
         if high - low >= least:
-            return f"{what}: {number(low, digits)} to {number(high, digits)} {unit} from mount to mount is left in as scatter"
+            return tr(
+                "{what}: {low} to {high} {unit} from mount to mount is left in as scatter",
+                what=what,
+                low=number(low, digits),
+                high=number(high, digits),
+                unit=unit,
+            )
         return ""
     return ""
 
@@ -150,7 +163,11 @@ def _radiators_step(v: StudyVerdict, pair: tuple[str, str]) -> str:
     ]
     if len(values) < 2 or max(values) - min(values) < 0.2:
         return ""
-    return f"the radiator's step: {number(min(values), 1)} to {number(max(values), 1)} K from mount to mount"
+    return tr(
+        "the radiator's step: {values} to {values_2} K from mount to mount",
+        values=number(min(values), 1),
+        values_2=number(max(values), 1),
+    )
 
 
 def _means(v: StudyVerdict, candidate: str, role: str) -> list[float]:
@@ -170,22 +187,26 @@ def summary(v: StudyVerdict, rows: list[SchoolRow]) -> str:
     first = [r for r in others if r.first_differs]
     flipped = [r for r in others if r.flips]
     if not others:
-        return "There is one school only that the channels allow."
+        return tr("There is one school only that the channels allow.")
     if not first and not flipped:
-        return "Whatever the school, the ranking's first and every verdict are the same."
+        return tr("Whatever the school, the ranking's first and every verdict are the same.")
     said = []
     if first:
         said.append(
-            "The winner depends on the school: "
+            tr("The winner depends on the school: ")
             + "; ".join(f"{r.school.label.lower()} puts {r.ranking[0]} first" for r in first[:3])
             + "."
         )
     if flipped:
         pairs = {f.pair for r in flipped for f in r.flips}
         said.append(
-            f"{len(pairs)} pair{'' if len(pairs) == 1 else 's'} would be judged otherwise by another school: "
-            + joined([f"{a} and {b}" for a, b in sorted(pairs)][:4])
-            + ("." if len(pairs) <= 4 else " among them.")
+            tr(
+                "{pairs} pair{which} would be judged otherwise by another school: ",
+                pairs=len(pairs),
+                which="" if len(pairs) == 1 else "s",
+            )
+            + joined([tr("{a} and {b}", a=a, b=b) for a, b in sorted(pairs)][:4])
+            + ("." if len(pairs) <= 4 else tr(" among them."))
         )
     return " ".join(said)
 
@@ -215,7 +236,7 @@ def two_ways(first: OutcomeResult, second: OutcomeResult) -> list[BothWays]:
         for found in (now, then):
             pair = None if found is None else next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
             said.append(
-                (None, "not compared: too few mounts")
+                (None, tr("not compared: too few mounts"))
                 if pair is None or found is None
                 else (pair.verdict, pair_said(pair, found, first.outcome))
             )

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.prepare.fill import Bleeding, bleeding
 from kuffin.core.prepare.leak import USUAL_LIMIT_KPA, LeakTest, judge_leak
 
@@ -60,16 +61,19 @@ def print_words(side: Mapping[str, Any]) -> str:
     """What a print shows, blank where it was not read."""
     if "share" not in side:
         return ""
-    return (
-        f"{100 * side['share']:.0f} % covered ({100 * side['low']:.0f} to {100 * side['high']:.0f} %), "
-        f"{100 * side['thin']:.0f} % of it thinly"
+    return tr(
+        "{side:.0f} % covered ({side_2:.0f} to {side_3:.0f} %), {side_4:.0f} % of it thinly",
+        side=100 * side["share"],
+        side_2=100 * side["low"],
+        side_3=100 * side["high"],
+        side_4=100 * side["thin"],
     )
 
 
 def sheet_lines(sheets: Mapping[str, Mapping[str, Any]]) -> list[tuple[str, str]]:
     """What the sheets of a mount say, each as (what, sentence)."""
     lines = []
-    for kind, name, judge in (("leak", "Leak test", leak_test), ("bleed", "Bleeding", bled)):
+    for kind, name, judge in (("leak", tr("Leak test"), leak_test), ("bleed", tr("Bleeding"), bled)):
         if len(sheets.get(kind, {}).get("readings", [])) > 1:
             try:
                 lines.append((name, judge(sheets[kind]).sentence))
@@ -78,5 +82,5 @@ def sheet_lines(sheets: Mapping[str, Mapping[str, Any]]) -> list[tuple[str, str]
     for side, where in PRINT_SIDES.items():
         words = print_words(sheets.get("print", {}).get(side, {}))
         if words:
-            lines.append((f"Print {where}", words))
+            lines.append((tr("Print {where}", where=where), words))
     return lines

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.compare.linking import LinkedDifference, through_baseline
 from kuffin.core.compare.pairwords import digits_for, number, pair_said, span
 from kuffin.notebook.entities import Part
@@ -71,9 +72,17 @@ def _agreement(
     most = max(abs(low), abs(high))
     digits = digits_for(high - low)
     if low <= 0 <= high:
-        return f"“{own[0]}” and “{other[0]}” agree, as far as they can tell: to within {number(most, digits)} K."
+        return tr(
+            "“{own}” and “{other}” agree, as far as they can tell: to within {most} K.",
+            own=own[0],
+            other=other[0],
+            most=number(most, digits),
+        )
     ends = sorted((abs(low), abs(high)))
-    return (
-        f"“{own[0]}” and “{other[0]}” do not agree: they differ by {span(ends[0], ends[1], 'K', digits)}. Other samples, or something that "
-        "differs between the benches."
+    return tr(
+        "“{own}” and “{other}” do not agree: they differ by {ends}. Other samples, or "
+        "something that differs between the benches.",
+        own=own[0],
+        other=other[0],
+        ends=span(ends[0], ends[1], "K", digits),
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.outcomes import FREE, HELD, Outcome
 from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, span, was_held
 from kuffin.core.heat.normalise import School
@@ -85,12 +86,12 @@ def grid_said(axes: Axes, results: Results) -> GridSaid:
             alike.append((outcome, limit))
         elif cells:
             each.append(_of_outcome(axes, outcome, cells, names, seen, results))
-    told = joined([f"{row_label(o)} (within {limit})" for o, limit in alike])
+    told = joined([tr("{row_label} (within {limit})", row_label=row_label(o), limit=limit) for o, limit in alike])
     return GridSaid(
         failed=failed,
         by_outcome=tuple(said for said in each if said),
         trade_offs=tuple(said for name in names if (said := _trade_off(axes, name, len(names), seen, results))),
-        alike=f"All are the same for this purpose by {told}." if alike else "",
+        alike=tr("All are the same for this purpose by {told}.", told=told) if alike else "",
     )
 
 
@@ -122,8 +123,14 @@ def failures(axes: Axes, results: Results) -> list[str]:
             told.setdefault((cell.condition, name), (len(mounts), len(result.of(name)), mounts[0].failed))
     labels = dict(axes.conditions)
     return [
-        f"{name} could not finish{'' if key is None else f' {labels[key]}'} "
-        f"({n if n < of else 'all'} of {several(of, 'mount')}: {why})."
+        tr(
+            "{name} could not finish{which} ({which_2} of {of}: {why}).",
+            name=name,
+            which="" if key is None else f" {labels[key]}",
+            which_2=n if n < of else tr("all"),
+            of=several(of, "mount"),
+            why=why,
+        )
         for (key, name), (n, of, why) in told.items()
     ]
 
@@ -140,8 +147,14 @@ def throttled(axes: Axes, results: Results) -> list[str]:
                 told.setdefault((cell.condition, name), (len(mine), there, mine[0].held))
     labels = dict(axes.conditions)
     return [
-        f"{name} was held by a limit{'' if key is None else f' at {labels[key]}'} "
-        f"({n if n < of else 'all'} of {several(of, 'mount')}; in the first {why})."
+        tr(
+            "{name} was held by a limit{which} ({which_2} of {of}; in the first {why}).",
+            name=name,
+            which="" if key is None else tr(" at {labels}", labels=labels[key]),
+            which_2=n if n < of else tr("all"),
+            of=several(of, "mount"),
+            why=why,
+        )
         for (key, name), (n, of, why) in told.items()
     ]
 
@@ -169,7 +182,15 @@ def _of_outcome(
     there, said = _there(outcome), outcome.wording
     held = _held(cells, results)
     names = [n for n in names if n not in held]
-    tail = f"; {was_held(held)}, so this cannot be told of {'it' if len(held) == 1 else 'them'}" if held else ""
+    tail = (
+        tr(
+            "; {was_held}, so this cannot be told of {which}",
+            was_held=was_held(held),
+            which=tr("it") if len(held) == 1 else tr("them"),
+        )
+        if held
+        else ""
+    )
     others = len(names) - 1
     winners = {
         n: [c for c in cells if n in seen[c] and others > 0 and len(set(seen[c][n].better_than) - set(held)) == others]
@@ -178,18 +199,41 @@ def _of_outcome(
     best = max(names, key=lambda n: len(winners[n]), default="")
     if best and winners[best]:
         where = _where(axes, outcome, best, winners[best], cells, results)
-        return f"{there} {best} is {said.better} than every other {where}{tail}."
+        return tr(
+            "{there} {best} is {better} than every other {where}{tail}.",
+            there=there,
+            best=best,
+            better=said.better,
+            where=where,
+            tail=tail,
+        )
     lead = [n for n in names if all(n in seen[c] and not seen[c][n].worse_than for c in cells)]
     if len(lead) == len(names):
-        return f"{there} nothing is told apart in any {'condition' if len(cells) > 1 else 'comparison'}{tail}."
+        return tr(
+            "{there} nothing is told apart in any {which}{tail}.",
+            there=there,
+            which=tr("condition") if len(cells) > 1 else tr("comparison"),
+            tail=tail,
+        )
     if len(lead) > 1:
-        everywhere = f"in any {'condition' if len(cells) > 1 else 'comparison'}"
-        return f"{there} {joined(lead)} are not {said.worse} than any other {everywhere}{tail}."
-    return f"{there} no candidate is ahead of all others{tail}."
+        everywhere = tr("in any {which}", which=tr("condition") if len(cells) > 1 else tr("comparison"))
+        return tr(
+            "{there} {lead} are not {worse} than any other {everywhere}{tail}.",
+            there=there,
+            lead=joined(lead),
+            worse=said.worse,
+            everywhere=everywhere,
+            tail=tail,
+        )
+    return tr("{there} no candidate is ahead of all others{tail}.", there=there, tail=tail)
 
 
 def _there(outcome: Outcome) -> str:
-    return f"On the {row_label(outcome)}" if isinstance(outcome, School) else f"By {outcome.label},"
+    return (
+        tr("On the {row_label}", row_label=row_label(outcome))
+        if isinstance(outcome, School)
+        else tr("By {label},", label=outcome.label)
+    )
 
 
 def _trade_off(
@@ -213,7 +257,12 @@ def _trade_off(
         worst = f"{'the' if last else 'among the'} {outcome.wording.worst}"
         pays.append(f"{worst} {_placed([outcome])}{_by(outcome, cells, name, results)}")
     wins = _by_wording(good)
-    return f"A trade-off: {name} is {joined([f'among the {best} {_placed(them)}' for best, them in wins])}, but {joined(pays)}."
+    return tr(
+        "A trade-off: {name} is {each}, but {pays}.",
+        name=name,
+        each=joined([tr("among the {best} {placed}", best=best, placed=_placed(them)) for best, them in wins]),
+        pays=joined(pays),
+    )
 
 
 def _by_wording(outcomes: Sequence[Outcome]) -> list[tuple[str, list[Outcome]]]:
@@ -225,19 +274,21 @@ def _by_wording(outcomes: Sequence[Outcome]) -> list[tuple[str, list[Outcome]]]:
 
 def _placed(outcomes: Sequence[Outcome]) -> str:
     if isinstance(outcomes[0], School):
-        return f"on the {joined([row_label(o) for o in outcomes])}"
-    return f"by {joined([o.label for o in outcomes])}"
+        return tr("on the {each}", each=joined([row_label(o) for o in outcomes]))
+    return tr("by {each}", each=joined([o.label for o in outcomes]))
 
 
 def _where(
     axes: Axes, outcome: Outcome, name: str, won: Sequence[Cell], cells: Sequence[Cell], results: Results
 ) -> str:
     if len(cells) == 1:
-        return "that was compared"
+        return tr("that was compared")
     if len(won) == len(cells):
-        return f"in {'both' if len(cells) == 2 else f'all {count(len(cells))}'} conditions"
+        return tr(
+            "in {which} conditions", which=tr("both") if len(cells) == 2 else tr("all {cells}", cells=count(len(cells)))
+        )
     labels = dict(axes.conditions)
-    said = [f"at {joined([labels[c.condition] for c in won])}"]
+    said = [tr("at {each}", each=joined([labels[c.condition] for c in won]))]
     rest = [c for c in cells if c not in won]
     near: list[Cell] = []
     open_: list[Cell] = []
@@ -248,9 +299,11 @@ def _where(
     if near:
         margin = next((r.comparison.margin for c in near if (r := results[c]).comparison is not None), None)
         limit = f"{margin or 0:.3g} {outcome.difference_unit}".rstrip()
-        said.append(f"within {limit} of some at {joined([labels[c.condition] for c in near])}")
+        said.append(
+            tr("within {limit} of some at {each}", limit=limit, each=joined([labels[c.condition] for c in near]))
+        )
     if open_:
-        said.append(f"not told apart from all at {joined([labels[c.condition] for c in open_])}")
+        said.append(tr("not told apart from all at {each}", each=joined([labels[c.condition] for c in open_])))
     return ", ".join(said)
 
 
@@ -267,4 +320,9 @@ def _by(outcome: Outcome, cells: Sequence[Cell], name: str, results: Results) ->
         return ""
     low, high = min(g[0] for g in gaps), max(g[1] for g in gaps)
     apart = span(low, high, outcome.difference_unit, 0 if low >= 20 else 1)
-    return f" ({apart} {'over' if not outcome.higher_is_better else 'under'} the {outcome.wording.best} there)"
+    return tr(
+        " ({apart} {which} the {best} there)",
+        apart=apart,
+        which=tr("over") if not outcome.higher_is_better else tr("under"),
+        best=outcome.wording.best,
+    )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.base.pointers import CHANNELS
 from kuffin.core.base.worked import Worked, in_quadrature, worked
 from kuffin.core.heat.normalise import School
@@ -43,10 +44,10 @@ def typed_temperature(
     if not power.value > 0 or power.half is None or rise.half is None:
         raise NoReading("the power that was typed must be above 0 W")
     bare = [replace(rise, symbol="ΔT", half=None), replace(power, half=None)]
-    by_rise = worked("Of the rise", "U_1", "U/P", [replace(rise.half, symbol="U"), bare[1]], "K/W", digits=5)
-    by_power = worked("Of the power", "U_2", "ΔT*U_P/P**2", [bare[0], replace(power.half, symbol="U_P"), bare[1]], "K/W", digits=5)  # fmt: skip
-    half = in_quadrature("Half-width", "U", [by_rise, by_power], "K/W", digits=5)
-    each = worked("Per watt", "R", "ΔT/P", bare, "K/W", digits=4, half=half, source=rise.source)
+    by_rise = worked(tr("Of the rise"), "U_1", "U/P", [replace(rise.half, symbol="U"), bare[1]], "K/W", digits=5)
+    by_power = worked(tr("Of the power"), "U_2", "ΔT*U_P/P**2", [bare[0], replace(power.half, symbol="U_P"), bare[1]], "K/W", digits=5)  # fmt: skip
+    half = in_quadrature(tr("Half-width"), "U", [by_rise, by_power], "K/W", digits=5)
+    each = worked(tr("Per watt"), "R", "ΔT/P", bare, "K/W", digits=4, half=half, source=rise.source)
     return school.shown(each, power_w, air), settled
 
 

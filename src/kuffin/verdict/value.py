@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.pairwords import digits_for, number, span
@@ -67,9 +68,11 @@ def value_of(v: StudyVerdict, bench: Bench | None, shelf: Sequence[Part]) -> Val
     parts = {c.name: c.part for c in study.live_candidates}
     currencies = {p.currency for p in parts.values() if p.price is not None}
     currency = next(iter(currencies)) if len(currencies) == 1 else ""
-    lacking = [f"{n} has no price" for n, p in parts.items() if p.price is None]
+    lacking = [tr("{n} has no price", n=n) for n, p in parts.items() if p.price is None]
     if len(currencies) > 1:
-        lacking.append(f"prices are in {' and '.join(sorted(currencies))}; give them in one currency")
+        lacking.append(
+            tr("prices are in {currencies}; give them in one currency", currencies=" and ".join(sorted(currencies)))
+        )
     rows = []
     unpriced: set[str] = set()
     for c in found.candidates:
@@ -83,7 +86,7 @@ def value_of(v: StudyVerdict, bench: Bench | None, shelf: Sequence[Part]) -> Val
             Worth(name=c.name, price=price, whole_price=whole, mean=c.mean, low=c.low, high=c.high, pieces=pieces)
         )
     if unpriced:
-        lacking.append(f"whole-set prices lack {', '.join(sorted(unpriced))}")
+        lacking.append(tr("whole-set prices lack {unpriced}", unpriced=", ".join(sorted(unpriced))))
     priced = [r for r in rows if r.price is not None]
     if len(priced) > 1:
         cheapest = min(priced, key=lambda r: (r.price or 0.0, r.mean))
@@ -138,17 +141,30 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
     low, _, high = row.cooler
     digits = digits_for(high - low)
     if row.more_money <= 0:
-        return f"costs as much as {cheapest}"
+        return tr("costs as much as {cheapest}", cheapest=cheapest)
     money = f"{number(row.more_money, 0)} {currency}".strip()
     if low > 0:
         dearest, best = row.more_money / low, row.more_money / high
-        return (
-            f"{money} more than {cheapest} buy {span(low, high, 'K', digits)}: "
-            f"{span(best, dearest, currency, 0 if best >= 10 else 1)} a kelvin"
+        return tr(
+            "{money} more than {cheapest} buy {low}: {best} a kelvin",
+            money=money,
+            cheapest=cheapest,
+            low=span(low, high, "K", digits),
+            best=span(best, dearest, currency, 0 if best >= 10 else 1),
         )
     if high < 0:
-        return f"{money} more than {cheapest}, and {span(-high, -low, 'K', digits)} warmer"
-    return f"{money} more than {cheapest} buy nothing that was seen: at most {number(high, digits)} K"
+        return tr(
+            "{money} more than {cheapest}, and {what} warmer",
+            money=money,
+            cheapest=cheapest,
+            what=span(-high, -low, "K", digits),
+        )
+    return tr(
+        "{money} more than {cheapest} buy nothing that was seen: at most {high} K",
+        money=money,
+        cheapest=cheapest,
+        high=number(high, digits),
+    )
 
 
 def noticed(v: StudyVerdict) -> list[OutcomeResult]:

@@ -6,6 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.compare.nextmounts import NearEnough, RoundChoice, near_enough, open_pairs, round_choices
 from kuffin.core.plan.order import Slot
 from kuffin.notebook.entities import Study
@@ -71,11 +72,18 @@ def mount_minutes(v: StudyVerdict) -> MountMinutes:
     told = durations(v.evidence.study, steps, [v])
     each = told.run_min + (_USUAL_CHANGE_MIN if told.change_min is None else told.change_min)
     change = (
-        "change-overs as this study's were"
+        tr("change-overs as this study's were")
         if told.change_min is not None
-        else f"{_USUAL_CHANGE_MIN:.0f} min for a change-over, until some were timed"
+        else tr(
+            "{USUAL_CHANGE_MIN:.0f} min for a change-over, until some were timed", USUAL_CHANGE_MIN=_USUAL_CHANGE_MIN
+        )
     )
-    return MountMinutes(each, f"{each:.0f} min each: {told.run_min:.0f} min for a run, {change}")
+    return MountMinutes(
+        each,
+        tr(
+            "{each:.0f} min each: {run_min:.0f} min for a run, {change}", each=each, run_min=told.run_min, change=change
+        ),
+    )
 
 
 def margin_to_accept(near: Sequence[NearEnough]) -> float:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number as number
 from kuffin.core.bench.outcomes import Outcome, Wording
 from kuffin.core.compare import Comparison, PairResult
@@ -55,9 +56,11 @@ def joined(parts: Sequence[str]) -> str:
 def mounts_more(now: int, needed: int | None) -> str:
     """What an open pair would take."""
     if needed is None:
-        return "more than 99 mounts of each would be needed if it stays like this"
+        return tr("more than 99 mounts of each would be needed if it stays like this")
     more = max(needed - now, 1)
-    return f"about {count(more)} more mount{'' if more == 1 else 's'} of each would settle it"
+    return tr(
+        "about {more} more mount{which} of each would settle it", more=count(more), which="" if more == 1 else "s"
+    )
 
 
 def was_held(names: Sequence[str], free: bool = False) -> str:
@@ -67,8 +70,10 @@ def was_held(names: Sequence[str], free: bool = False) -> str:
     ('Knot was held by a limit', 'Knot and Tern were held by a limit', 'Knot met no limit')
     """
     if free:
-        return f"{joined(list(names))} met no limit"
-    return f"{joined(list(names))} {'was' if len(names) == 1 else 'were'} held by a limit"
+        return tr("{names} met no limit", names=joined(list(names)))
+    return tr(
+        "{names} {which} held by a limit", names=joined(list(names)), which=tr("was") if len(names) == 1 else tr("were")
+    )
 
 
 def to_settle(pair: PairResult, found: Comparison) -> str:
@@ -83,11 +88,16 @@ def to_settle(pair: PairResult, found: Comparison) -> str:
     'about one more mount of each would settle it'
     """
     if pair.held:
-        instead = "" if pair.free else "; compare the clock that was held, or a score, instead"
-        bound = "its value is only a bound" if len(pair.held) == 1 else "their values are only bounds"
-        return f"{was_held(pair.held, pair.free)}, so that {bound}{instead}"
+        instead = "" if pair.free else tr("; compare the clock that was held, or a score, instead")
+        bound = tr("its value is only a bound") if len(pair.held) == 1 else tr("their values are only bounds")
+        return tr(
+            "{was_held}, so that {bound}{instead}",
+            was_held=was_held(pair.held, pair.free),
+            bound=bound,
+            instead=instead,
+        )
     if pair.mounts_needed is None and dict(found.components).get("sample", 0.0) > 0:
-        return "more mounts of these samples will hardly settle it, another sample of each would do more"
+        return tr("more mounts of these samples will hardly settle it, another sample of each would do more")
     return mounts_more(min(found.candidate(pair.a).mounts, found.candidate(pair.b).mounts), pair.mounts_needed)
 
 
@@ -167,27 +177,68 @@ def pair_sentence(
     >>> pair_sentence(found.pairs[0], found, "K")
     'Reed is lower than Rush by 1.4 to 2.6 K.'
     """
-    caveat = f", with {left_in} still in it" if left_in else ""
+    caveat = tr(", with {left_in} still in it", left_in=left_in) if left_in else ""
     digits = digits_for(pair.high - pair.low)
     u = f" {unit}" if unit else ""
     first, second, low, high = better_first(pair, "lower" if wording is None else found.better)
     said = "lower" if wording is None else wording.better
     if pair.verdict == "same":
-        limit = f"within {found.margin:g}{u} of each other" if found.margin is not None else "the same"
+        limit = (
+            tr("within {margin:g}{u} of each other", margin=found.margin, u=u)
+            if found.margin is not None
+            else tr("the same")
+        )
         if low > 0:
             by = number(abs(pair.difference), digits)
-            return f"{first} and {second} are {limit}; {first} is {said} by a real but small {by}{u}{caveat}."
-        return f"{pair.a} and {pair.b} are {limit}{caveat}: the same for this purpose."
+            return tr(
+                "{first} and {second} are {limit}; {first} is {said_} by a real but small {by}{u}{caveat}.",
+                first=first,
+                second=second,
+                limit=limit,
+                said_=said,
+                by=by,
+                u=u,
+                caveat=caveat,
+            )
+        return tr(
+            "{a} and {b} are {limit}{caveat}: the same for this purpose.",
+            a=pair.a,
+            b=pair.b,
+            limit=limit,
+            caveat=caveat,
+        )
     if pair.settled and pair.held:
         least = beside_nothing(low, digits)
-        return f"{first} is {said} than {second} by at least {least}{u}: {was_held(pair.held, pair.free)}{caveat}."
+        return tr(
+            "{first} is {said_} than {second} by at least {least}{u}: {was_held}{caveat}.",
+            first=first,
+            said_=said,
+            second=second,
+            least=least,
+            u=u,
+            was_held=was_held(pair.held, pair.free),
+            caveat=caveat,
+        )
     if pair.settled:
         more = found.margin is not None and low > found.margin
-        tail = f", more than the {found.margin:g}{u} that matter" if more else ""
-        return f"{first} is {said} than {second} by {span(low, high, unit, digits)}{tail}{caveat}."
+        tail = tr(", more than the {margin:g}{u} that matter", margin=found.margin, u=u) if more else ""
+        return tr(
+            "{first} is {said_} than {second} by {low}{tail}{caveat}.",
+            first=first,
+            said_=said,
+            second=second,
+            low=span(low, high, unit, digits),
+            tail=tail,
+            caveat=caveat,
+        )
     if pair.held:
-        return f"{pair.a} and {pair.b} cannot be compared by this: {to_settle(pair, found)}."
-    return (
-        f"{pair.a} and {pair.b} are not told apart ({span(pair.low, pair.high, unit, digits)} between them): "
-        f"{to_settle(pair, found)}."
+        return tr(
+            "{a} and {b} cannot be compared by this: {to_settle}.", a=pair.a, b=pair.b, to_settle=to_settle(pair, found)
+        )
+    return tr(
+        "{a} and {b} are not told apart ({low} between them): {to_settle}.",
+        a=pair.a,
+        b=pair.b,
+        low=span(pair.low, pair.high, unit, digits),
+        to_settle=to_settle(pair, found),
     )

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 _FAR = 366
@@ -53,7 +54,7 @@ class BenchJob:
     @property
     def named(self) -> str:
         """Its label with the sample: ``Reed, round 4, sample 1``."""
-        return f"{self.label}, sample {self.sample}" if self.sample else self.label
+        return tr("{label}, sample {sample}", label=self.label, sample=self.sample) if self.sample else self.label
 
     @property
     def minutes(self) -> float:

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Any
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import SETTINGS, written
 from kuffin.core.bench.parts import WET_SLOTS
 from kuffin.core.bench.roles import spoken
@@ -112,11 +113,15 @@ def _changed(before: BuiltIn, after: BuiltIn) -> set[str]:
 def _switch_off(before: BuiltIn | None) -> ChangeOverTask:
     dry = before is not None and kind_under_test(before.under_test).dry_bench
     cool = (
-        "" if before is None else f", let it cool until the {'cooler' if dry else 'coolant'} is within 5 K of the room"
+        ""
+        if before is None
+        else tr(
+            ", let it cool until the {which} is within 5 K of the room", which=tr("cooler") if dry else tr("coolant")
+        )
     )
     return ChangeOverTask(
         key="off",
-        text=f"Shut the computer down, pull the mains plug{cool}.",
+        text=tr("Shut the computer down, pull the mains plug{cool}.", cool=cool),
         minutes=3,
         cautions=("mains", "hot", "supply"),
     )
@@ -132,10 +137,10 @@ def _fins(built: BuiltIn) -> tuple[str, ...]:
 
 def _drain(before: BuiltIn) -> ChangeOverTask:
     volume = before.details.get("volume_ml")
-    about = f" (about {volume:.0f} mL)" if volume else ""
+    about = tr(" (about {volume:.0f} mL)", volume=volume) if volume else ""
     return ChangeOverTask(
         key="drain",
-        text=f"Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.",
+        text=tr("Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.", about=about),
         minutes=8,
         cautions=("mains", *_glycol(before)),
     )
@@ -143,8 +148,12 @@ def _drain(before: BuiltIn) -> ChangeOverTask:
 
 def _name(built: BuiltIn) -> str:
     pieces = int(built.details.get("places") or 1)
-    several = f", {pieces} of it" if pieces > 1 else ""
-    return built.candidate + several + (f", sample {built.sample}" if built.sample not in {"", "1"} else "")
+    several = tr(", {pieces} of it", pieces=pieces) if pieces > 1 else ""
+    return (
+        built.candidate
+        + several
+        + (tr(", sample {sample}", sample=built.sample) if built.sample not in {"", "1"} else "")
+    )
 
 
 def _how(built: BuiltIn) -> str:
@@ -160,15 +169,24 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
         s for s in ("fans", "block", "radiator", "paste") if s in after.parts and before.parts.get(s) == after.parts[s]
     ]
     if kind.slot == "radiator":
-        kept = f"; keep the {before.parts.get('fans', 'same')} fans and their screws" if "fans" in keep else ""
+        kept = (
+            tr("; keep the {parts} fans and their screws", parts=before.parts.get("fans", "same"))
+            if "fans" in keep
+            else ""
+        )
         tasks.append(
-            ChangeOverTask(key="take off", text=f"Take {_name(before)} off{kept}.", minutes=6, cautions=_fins(before))
+            ChangeOverTask(
+                key="take off",
+                text=tr("Take {name} off{kept}.", name=_name(before), kept=kept),
+                minutes=6,
+                cautions=_fins(before),
+            )
         )
     elif kind.slot == "coolant":
         tasks.append(
             ChangeOverTask(
                 key="rinse",
-                text=f"Rinse {before.candidate} out: the Fill sheet says how often.",
+                text=tr("Rinse {candidate} out: the Fill sheet says how often.", candidate=before.candidate),
                 minutes=15,
                 cautions=_glycol(before),
                 sheet="fill",
@@ -177,7 +195,10 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
     elif not kind.on_die:
         tasks.append(
             ChangeOverTask(
-                key="take off", text=f"Take {_name(before)} off.", minutes=5, cautions=("hot", *_fins(before))
+                key="take off",
+                text=tr("Take {name} off.", name=_name(before)),
+                minutes=5,
+                cautions=("hot", *_fins(before)),
             )
         )
     elif on_die:
@@ -185,7 +206,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
         tasks.append(
             ChangeOverTask(
                 key="take off",
-                text=f"Loosen the screws crosswise, a turn at a time, and lift {block} straight up.",
+                text=tr("Loosen the screws crosswise, a turn at a time, and lift {block} straight up.", block=block),
                 minutes=5,
                 cautions=("hot", *_fins(before)),
             )
@@ -194,7 +215,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
         tasks.append(
             ChangeOverTask(
                 key="print",
-                text="Photograph the print on the block and on the die before wiping it.",
+                text=tr("Photograph the print on the block and on the die before wiping it."),
                 minutes=2,
                 cautions=(),
                 sheet="print",
@@ -203,7 +224,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
         tasks.append(
             ChangeOverTask(
                 key="clean",
-                text="Clean die and block until a fresh cloth stays clean; let them dry.",
+                text=tr("Clean die and block until a fresh cloth stays clean; let them dry."),
                 minutes=5,
                 cautions=_paste_caution(before),
             )
@@ -215,7 +236,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
             tasks.append(
                 ChangeOverTask(
                     key=f"off {slot}",
-                    text=f"Take the {slot} {old} off too.",
+                    text=tr("Take the {slot} {old} off too.", slot=slot, old=old),
                     minutes=5,
                     cautions=_SLOT_CAUTIONS.get(slot, ()),
                 )
@@ -237,30 +258,42 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
             tasks.append(
                 ChangeOverTask(
                     key=f"on {slot}",
-                    text=f"Build the {slot} {after.parts[slot]} in.",
+                    text=tr("Build the {slot} {parts} in.", slot=slot, parts=after.parts[slot]),
                     minutes=6,
                     cautions=_SLOT_CAUTIONS.get(slot, ()),
                 )
             )
     screws = after.details.get("screws")
-    with_screws = f", screws {screws}" if screws else ""
+    with_screws = tr(", screws {screws}", screws=screws) if screws else ""
     if kind.oriented:
         way = after.settings.get("orientation")
         tasks.append(
             ChangeOverTask(
                 key="put on",
-                text=f"Fit {_name(after)}{_how(after)}{with_screws}{f', {way}' if way else ''}; connect it as marked.",
+                text=tr(
+                    "Fit {name}{how}{with_screws}{which}; connect it as marked.",
+                    name=_name(after),
+                    how=_how(after),
+                    with_screws=with_screws,
+                    which=f", {way}" if way else "",
+                ),
                 minutes=8,
                 cautions=_fins(after),
                 sheet="fit",
             )
         )
     elif kind.any_temperature:
-        opens = "If the loop is opened for it: drain it first, and leak test with air before any water."
+        opens = tr("If the loop is opened for it: drain it first, and leak test with air before any water.")
         tasks.append(
             ChangeOverTask(
                 key="put on",
-                text=f"Fit {_name(after)}{_how(after)}{with_screws}. {opens}",
+                text=tr(
+                    "Fit {name}{how}{with_screws}. {opens}",
+                    name=_name(after),
+                    how=_how(after),
+                    with_screws=with_screws,
+                    opens=opens,
+                ),
                 minutes=8,
                 cautions=("mains", "pressure"),
                 sheet="fit",
@@ -270,7 +303,7 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
         tasks.append(
             ChangeOverTask(
                 key="put on",
-                text=f"Fit {_name(after)}{_how(after)}{with_screws}.",
+                text=tr("Fit {name}{how}{with_screws}.", name=_name(after), how=_how(after), with_screws=with_screws),
                 minutes=6,
                 cautions=_fins(after),
                 sheet="fit",
@@ -284,35 +317,41 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
 def _on_die(after: BuiltIn) -> list[ChangeOverTask]:
     tasks = []
     s = after.settings
-    paste, pads = after.own("paste") or "the usual paste", after.own("pads")
+    paste, pads = after.own("paste") or tr("the usual paste"), after.own("pads")
     if pads:
         where = f" ({s['pads_where']})" if s.get("pads_where") else ""
         tasks.append(
             ChangeOverTask(
                 key="pads",
-                text=f"Lay pads {pads}{where}, without film, without air under them.",
+                text=tr("Lay pads {pads}{where}, without film, without air under them.", pads=pads, where=where),
                 minutes=6,
                 cautions=(),
                 sheet="fit",
             )
         )
     amount = f", {written(SETTINGS['paste_amount_g'], s['paste_amount_g'])}" if s.get("paste_amount_g") else ""
-    spread = f", as {s['spread']}" if s.get("spread") else ", in the usual way"
+    spread = tr(", as {s}", s=s["spread"]) if s.get("spread") else tr(", in the usual way")
     tasks.append(
         ChangeOverTask(
             key="paste",
-            text=f"Put {paste} on{amount}{spread}; photograph it.",
+            text=tr("Put {paste} on{amount}{spread}; photograph it.", paste=paste, amount=amount, spread=spread),
             minutes=4,
             cautions=_paste_caution(after),
         )
     )
     block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
     how = s.get("tightening") or "crosswise, in turns"
-    torque = f" to {written(SETTINGS['torque_nm'], s['torque_nm'])}" if s.get("torque_nm") else ""
+    torque = tr(" to {written}", written=written(SETTINGS["torque_nm"], s["torque_nm"])) if s.get("torque_nm") else ""
     tasks.append(
         ChangeOverTask(
             key="tighten",
-            text=f"Set {block} down straight{_how(after)} and tighten {how}{torque}.",
+            text=tr(
+                "Set {block} down straight{how} and tighten {how_2}{torque}.",
+                block=block,
+                how=_how(after),
+                how_2=how,
+                torque=torque,
+            ),
             minutes=6,
             cautions=_fins(after),
             sheet="fit",
@@ -323,15 +362,15 @@ def _on_die(after: BuiltIn) -> list[ChangeOverTask]:
 
 def _fill(after: BuiltIn, fresh: bool) -> list[ChangeOverTask]:
     volume = after.details.get("volume_ml")
-    about = f" about {volume:.0f} mL of" if volume else ""
+    about = tr(" about {volume:.0f} mL of", volume=volume) if volume else ""
     coolant = after.own("coolant") or "coolant"
     return [
-        ChangeOverTask(key="leak", text="Leak test with air before any water: pump up, close, and hold.", minutes=20, cautions=("pressure",), sheet="leak"),
-        ChangeOverTask(key="mix", text=f"Mix {coolant}.", minutes=4, cautions=(*_glycol(after), "biocide"), sheet="fill") if fresh else
-        ChangeOverTask(key="mix", text=f"Have {coolant} ready, the same mix as before.", minutes=2, cautions=_glycol(after), sheet="fill"),
-        ChangeOverTask(key="fill", text=f"Fill in{about} {coolant} with only the pump running, the computer's own supply off.", minutes=10, cautions=("jumper", "dry", "mains", *_glycol(after)), sheet="fill"),
-        ChangeOverTask(key="bleed", text="Bleed: tilt, tap, top up, until the flow stands still.", minutes=10, cautions=("dry",), sheet="bleed"),
-        ChangeOverTask(key="dry", text="Look and feel for drops at every joint with a dry paper towel.", minutes=2, cautions=("mains",)),
+        ChangeOverTask(key="leak", text=tr("Leak test with air before any water: pump up, close, and hold."), minutes=20, cautions=("pressure",), sheet="leak"),
+        ChangeOverTask(key="mix", text=tr("Mix {coolant}.", coolant=coolant), minutes=4, cautions=(*_glycol(after), "biocide"), sheet="fill") if fresh else
+        ChangeOverTask(key="mix", text=tr("Have {coolant} ready, the same mix as before.", coolant=coolant), minutes=2, cautions=_glycol(after), sheet="fill"),
+        ChangeOverTask(key="fill", text=tr("Fill in{about} {coolant} with only the pump running, the computer's own supply off.", about=about, coolant=coolant), minutes=10, cautions=("jumper", "dry", "mains", *_glycol(after)), sheet="fill"),
+        ChangeOverTask(key="bleed", text=tr("Bleed: tilt, tap, top up, until the flow stands still."), minutes=10, cautions=("dry",), sheet="bleed"),
+        ChangeOverTask(key="dry", text=tr("Look and feel for drops at every joint with a dry paper towel."), minutes=2, cautions=("mains",)),
     ]  # fmt: skip
 
 
@@ -342,18 +381,26 @@ def _set(before: BuiltIn | None, after: BuiltIn) -> list[ChangeOverTask]:
         value = after.settings.get(key)
         if value is not None and (before is None or before.settings.get(key) != value or what in kind.brings):
             tasks.append(
-                ChangeOverTask(key=f"set {key}", text=f"Set the {what} to {written(SETTINGS[key], value)}.", minutes=1)
+                ChangeOverTask(
+                    key=f"set {key}",
+                    text=tr("Set the {what} to {written}.", what=what, written=written(SETTINGS[key], value)),
+                    minutes=1,
+                )
             )
     dry = kind.dry_bench
-    where = "air at the cooler's intake" if dry else "air at the radiator's intake, coolant in the stream"
+    where = tr("air at the cooler's intake") if dry else tr("air at the radiator's intake, coolant in the stream")
     if kind.any_temperature:
-        where = f"{spoken(kind.part)} and {spoken(kind.over)}"
-    moving = "the fans" if dry else "pump, fans"
-    tasks.append(ChangeOverTask(key="probes", text=f"See that each probe sits where it belongs: {where}.", minutes=2))
+        where = tr("{spoken} and {spoken_2}", spoken=spoken(kind.part), spoken_2=spoken(kind.over))
+    moving = tr("the fans") if dry else tr("pump, fans")
+    tasks.append(
+        ChangeOverTask(
+            key="probes", text=tr("See that each probe sits where it belongs: {where}.", where=where), minutes=2
+        )
+    )
     tasks.append(
         ChangeOverTask(
             key="start",
-            text=f"Plug in, start, and see that {moving} and every channel read sensibly.",
+            text=tr("Plug in, start, and see that {moving} and every channel read sensibly.", moving=moving),
             minutes=4,
             cautions=("mains",),
         )

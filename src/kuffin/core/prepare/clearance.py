@@ -11,6 +11,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.partfields import tolerance_key
 from kuffin.core.bench.parts import KINDS
 
@@ -133,7 +134,8 @@ CLEARANCES: tuple[Clearance, ...] = (
         label="radiator's ports in the case",
         takes=(SizeOf("case", "ports_blocked_mm"), HalfOf("fitting", "diameter_mm")),
         room=SizeOf("radiator", "port_from_end_mm"),
-        said="what stands at that end and half a fitting take {takes}, and the middle of the radiator’s ports is {room} from its end",
+        said="what stands at that end and half a fitting take {takes}, and the middle of the "
+        "radiator’s ports is {room} from its end",
     ),
     Clearance(
         key="stack",
@@ -219,7 +221,7 @@ def _has_field(part: Built, key: str) -> bool:
 
 def _label(part: Built, key: str) -> str:
     found = next((f.label for f in KINDS[part.kind].fields if f.key == key), key) if part.kind in KINDS else key
-    return f"“{found}” of {part.name}"
+    return tr("“{found}” of {name}", found=found, name=part.name)
 
 
 def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built] = (), keep: str = "") -> Fit:
@@ -253,7 +255,7 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
             counting = built.get(size.times[0])
             told = None if counting is None else _number(counting.fields, size.times[1])
             if told is None:
-                unknown.append(f"how many {size.slot} there are")
+                unknown.append(tr("how many {slot} there are", slot=size.slot))
             count *= told or 1.0
         if value is None and size.if_told:
             continue
@@ -271,8 +273,10 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
     worst, likely = float(sum(tolerances)), float(np.sqrt(sum(t**2 for t in tolerances)))
     if room is None or unknown:
         over = room is not None and total > room + worst
-        known = "fits as far as is known" if not over else check.said.format(**_told(total, room or 0.0, check.unit))
-        said = f"{known}; unknown: {', '.join(unknown)}"
+        known = (
+            tr("fits as far as is known") if not over else check.said.format(**_told(total, room or 0.0, check.unit))
+        )
+        said = tr("{known}; unknown: {unknown}", known=known, unknown=", ".join(unknown))
         state = CONFLICT if over else UNKNOWN
         return Fit(
             key=check.key, label=check.label, state=state, sentence=said, unit=check.unit, unknown=tuple(unknown)
@@ -300,13 +304,28 @@ def _sentence(
     check: Clearance, state: str, spare: float, worst: float, likely: float, total: float, room: float
 ) -> str:
     if state == CONFLICT:
-        return f"{check.said.format(**_told(total, room, check.unit))}: {-spare:.3g} {check.unit} too much"
+        return tr(
+            "{format}: {what:.3g} {unit} too much",
+            format=check.said.format(**_told(total, room, check.unit)),
+            what=-spare,
+            unit=check.unit,
+        )
     if worst == 0:
-        return f"fits with {spare:.3g} {check.unit} to spare, if all sizes are as told"
-    least = f"{spare - worst:.3g} {check.unit} at worst, {spare - likely:.3g} most likely at least"
+        return tr("fits with {spare:.3g} {unit} to spare, if all sizes are as told", spare=spare, unit=check.unit)
+    least = tr(
+        "{spare:.3g} {unit} at worst, {spare_2:.3g} most likely at least",
+        spare=spare - worst,
+        unit=check.unit,
+        spare_2=spare - likely,
+    )
     if state == TIGHT:
-        return f"fits by {spare:.3g} {check.unit} as told, but may lack {worst - spare:.3g} {check.unit} with all tolerances at their worst"
-    return f"fits with {spare:.3g} {check.unit} to spare ({least})"
+        return tr(
+            "fits by {spare:.3g} {unit} as told, but may lack {worst:.3g} {unit} with all tolerances at their worst",
+            spare=spare,
+            unit=check.unit,
+            worst=worst - spare,
+        )
+    return tr("fits with {spare:.3g} {unit} to spare ({least})", spare=spare, unit=check.unit, least=least)
 
 
 def _mends(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built], spare: float, keep: str) -> list[str]:
@@ -326,5 +345,5 @@ def _mends(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built],
                 continue
             gained = (value - own) if size is check.room else times * (own - value)
             if spare + gained >= 0:
-                out.append(f"with {other.name} instead of {part.name} it fits")
+                out.append(tr("with {name} instead of {name_2} it fits", name=other.name, name_2=part.name))
     return list(dict.fromkeys(out))

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 
 LENGTHS_MM = (4, 5, 6, 8, 10, 12, 16, 18, 20, 25, 28, 30, 32, 35, 40, 45, 50, 55, 60, 65, 70)
 LEAST_THREAD_MM = 2.0  # four turns of M3
@@ -85,32 +86,60 @@ def screw(
     if reach > depth_mm:
         state, words = (
             "too long",
-            f"would pierce the core: it reaches {reach:.1f} mm in, the core begins at {depth_mm:.1f} mm",
+            tr(
+                "would pierce the core: it reaches {reach:.1f} mm in, the core begins at {depth_mm:.1f} mm",
+                reach=reach,
+                depth_mm=depth_mm,
+            ),
         )
     elif reach > most:
-        state, words = "too long", f"ends {depth_mm - reach:.1f} mm before the core, too close"
+        state, words = "too long", tr("ends {depth_mm:.1f} mm before the core, too close", depth_mm=depth_mm - reach)
     elif reach < LEAST_THREAD_MM:
-        state, words = "too short", f"holds by {reach:.1f} mm only, less than {LEAST_THREAD_MM:g} mm"
+        state, words = (
+            "too short",
+            tr(
+                "holds by {reach:.1f} mm only, less than {LEAST_THREAD_MM:g} mm",
+                reach=reach,
+                LEAST_THREAD_MM=LEAST_THREAD_MM,
+            ),
+        )
     else:
         return ScrewFit(
             reach_mm=reach,
             state="right",
             washers=washers,
             better_mm=length_mm,
-            sentence=f"Right: it reaches {reach:.1f} mm in, {depth_mm - reach:.1f} mm before the core.",
+            sentence=tr(
+                "Right: it reaches {reach:.1f} mm in, {depth_mm:.1f} mm before the core.",
+                reach=reach,
+                depth_mm=depth_mm - reach,
+            ),
         )
     mend = []
     if mended is not None and mended != washers:
-        mend.append(f"take {mended} washer{'s' if mended != 1 else ''} of {washer_mm:g} mm")
+        mend.append(
+            tr(
+                "take {mended} washer{which} of {washer_mm:g} mm",
+                mended=mended,
+                which="s" if mended != 1 else "",
+                washer_mm=washer_mm,
+            )
+        )
     if better is not None:
-        mend.append(f"use a screw of {better:g} mm")
-    advice = " or ".join(mend) if mend else "no usual length fits: another thread or a spacer is needed"
+        mend.append(tr("use a screw of {better:g} mm", better=better))
+    advice = " or ".join(mend) if mend else tr("no usual length fits: another thread or a spacer is needed")
     return ScrewFit(
         reach_mm=reach,
         state=state,
         washers=mended,
         better_mm=better,
-        sentence=f"{state[0].upper()}{state[1:]}: it {words}; {advice}.",
+        sentence=tr(
+            "{state}{state_2}: it {words}; {advice}.",
+            state=state[0].upper(),
+            state_2=state[1:],
+            words=words,
+            advice=advice,
+        ),
     )
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.prepare.clearance import CLEARANCES, CONFLICT, FITS, NOT_BUILT, STATES, UNKNOWN, Built, Fit, clearance
 
@@ -83,14 +84,14 @@ def threads(built: Mapping[str, Built], shelf: Sequence[Built] = ()) -> list[Fit
             continue
         if not any(f.key == "thread" for f in KINDS[part.kind].fields):
             continue
-        key, label = f"thread {slot}", f"fitting into the {slot}"
+        key, label = tr("thread {slot}", slot=slot), tr("fitting into the {slot}", slot=slot)
         theirs = part.fields.get("thread")
-        unknown = tuple(f"threads of {p.name}" for p, t in ((fitting, own), (part, theirs)) if not t)
+        unknown = tuple(tr("threads of {name}", name=p.name) for p, t in ((fitting, own), (part, theirs)) if not t)
         if unknown:
-            said = f"fits as far as is known; unknown: {', '.join(unknown)}"
+            said = tr("fits as far as is known; unknown: {unknown}", unknown=", ".join(unknown))
             out.append(Fit(key=key, label=label, state=UNKNOWN, sentence=said, unit="", unknown=unknown))
         elif own == theirs:
-            out.append(Fit(key=key, label=label, state=FITS, sentence=f"both are {own}", unit=""))
+            out.append(Fit(key=key, label=label, state=FITS, sentence=tr("both are {own}", own=own), unit=""))
         else:
             out.append(_adapted(key, label, fitting, part, built.get("adapter"), shelf))
     return out
@@ -103,10 +104,10 @@ def _adapted(key: str, label: str, fitting: Built, part: Built, taken: Built | N
         return p.kind == "adapter" and p.fields.get("thread") == theirs and p.fields.get("thread_out") == own
 
     if taken is not None and mends(taken):
-        said = f"{own} into {theirs}, through {taken.name}"
+        said = tr("{own} into {theirs}, through {name}", own=own, theirs=theirs, name=taken.name)
         return Fit(key=key, label=label, state=FITS, sentence=said, unit="")
-    said = f"the fitting’s thread is {own}, that of {part.name} {theirs}"
-    able = tuple(f"with the adapter {p.name} it fits" for p in shelf if mends(p))
+    said = tr("the fitting’s thread is {own}, that of {name} {theirs}", own=own, name=part.name, theirs=theirs)
+    able = tuple(tr("with the adapter {name} it fits", name=p.name) for p in shelf if mends(p))
     return Fit(key=key, label=label, state=CONFLICT, sentence=said, unit="", mends=able)
 
 
@@ -121,13 +122,19 @@ def matching(check: Match, built: Mapping[str, Built]) -> Fit:
     if one is None or two is None:
         return Fit(key=check.key, label=check.label, state=NOT_BUILT, sentence="", unit="")
     own, other = one.fields.get(check.own[1]), two.fields.get(check.other[1])
-    unknown = tuple(f"{check.what} of {p.name}" for p, t in ((one, own), (two, other)) if not t)
+    unknown = tuple(
+        tr("{what} of {name}", what=check.what, name=p.name) for p, t in ((one, own), (two, other)) if not t
+    )
     if unknown:
-        said = f"fits as far as is known; unknown: {', '.join(unknown)}"
+        said = tr("fits as far as is known; unknown: {unknown}", unknown=", ".join(unknown))
         return Fit(key=check.key, label=check.label, state=UNKNOWN, sentence=said, unit="", unknown=unknown)
     along = check.also.get((str(own), str(other)))
     if own == other or along:
-        said = f"{own} on {other}: {along}" if along else f"both are {own}"
+        said = (
+            tr("{own} on {other}: {along}", own=own, other=other, along=along)
+            if along
+            else tr("both are {own}", own=own)
+        )
         return Fit(key=check.key, label=check.label, state=FITS, sentence=said, unit="")
     return Fit(
         key=check.key, label=check.label, state=CONFLICT, sentence=check.said.format(own=own, other=other), unit=""

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 
 Place = tuple[float, float, float, float]  # middle x, middle y, width, height, mm from the die's middle, y downwards
 PRINTS = ("all of it", "part of it", "none of it")  # what of a pad the print shows touched
@@ -77,13 +78,20 @@ def pads(fitted: Sequence[Pad]) -> tuple[list[PadFit], float, str]:
     unknown = [p.pad.where for p in out if p.state in {"unknown", "touches"}]
     if stand_off > 0:
         worst = max(out, key=lambda p: p.lift_mm).pad.where
-        said = f"The die would stand off by {stand_off:.2f} mm, because of {worst}: it loses contact."
+        said = tr(
+            "The die would stand off by {stand_off:.2f} mm, because of {worst}: it loses contact.",
+            stand_off=stand_off,
+            worst=worst,
+        )
     elif bare:
-        said = f"Not cooled as it should be: {', '.join(dict.fromkeys(bare))}."
+        said = tr("Not cooled as it should be: {fromkeys}.", fromkeys=", ".join(dict.fromkeys(bare)))
     elif unknown:
-        said = f"Whether the die touches the block is not known: the gap under {', '.join(dict.fromkeys(unknown))} was not measured."
+        said = tr(
+            "Whether the die touches the block is not known: the gap under {fromkeys} was not measured.",
+            fromkeys=", ".join(dict.fromkeys(unknown)),
+        )
     else:
-        said = "The pads let the die touch the block." if out else "No pads are entered."
+        said = tr("The pads let the die touch the block.") if out else tr("No pads are entered.")
     return out, stand_off, said
 
 
@@ -93,16 +101,21 @@ def _fit(pad: Pad) -> PadFit:
     if pad.printed == PRINTS[2] and state != "no contact":
         state, by_gap = (
             "no contact",
-            f", though it should be squeezed by {squeeze:.0f} %" if squeeze is not None else "",
+            tr(", though it should be squeezed by {squeeze:.0f} %", squeeze=squeeze) if squeeze is not None else "",
         )
-        words = f"its print shows no contact{by_gap}: something holds the block off, or the gap is larger"
+        words = tr(
+            "its print shows no contact{by_gap}: something holds the block off, or the gap is larger", by_gap=by_gap
+        )
         lift = 0.0
     elif pad.printed == PRINTS[1]:
-        state, words = "in part", "its print shows contact in part only: it is loose, or the block sits askew"
+        state, words = "in part", tr("its print shows contact in part only: it is loose, or the block sits askew")
     elif pad.printed == PRINTS[0] and squeeze is None:
-        state, words = "touches", "touches all over by its print; how far it is squeezed is not known"
+        state, words = "touches", tr("touches all over by its print; how far it is squeezed is not known")
     elif pad.printed == PRINTS[0] and state == "no contact":
-        state, words = "unknown", f"its print shows contact, though the gap says that it {words}: measure it again"
+        state, words = (
+            "unknown",
+            tr("its print shows contact, though the gap says that it {words}: measure it again", words=words),
+        )
     return PadFit(pad=pad, squeeze_percent=squeeze, state=state, lift_mm=lift, sentence=f"{pad.where}: {words}.")
 
 
@@ -113,7 +126,7 @@ def _by_gap(pad: Pad) -> tuple[float | None, str, float, str]:
             None,
             "unknown",
             0.0,
-            "the gap is not known: measure it, with putty between the parts, or look at the print",
+            tr("the gap is not known: measure it, with putty between the parts, or look at the print"),
         )
     if pad.gap_mm < 0:
         raise BenchError(f"{pad.where}: a gap of {pad.gap_mm:g} mm cannot be; the parts would be inside each other")
@@ -124,13 +137,27 @@ def _by_gap(pad: Pad) -> tuple[float | None, str, float, str]:
     squeeze = 100 * (pad.thickness_mm - pad.gap_mm) / pad.thickness_mm
     lift = max(0.0, pad.thickness_mm * (1 - pad.most_percent / 100) - pad.gap_mm)
     if squeeze <= 0:
-        return squeeze, "no contact", lift, f"leaves {pad.gap_mm - pad.thickness_mm:.2f} mm of air: take a thicker pad"
+        return (
+            squeeze,
+            "no contact",
+            lift,
+            tr("leaves {gap_mm:.2f} mm of air: take a thicker pad", gap_mm=pad.gap_mm - pad.thickness_mm),
+        )
     if squeeze < pad.least_percent:
-        return (squeeze, "loose", lift, f"is squeezed by {squeeze:.0f} %, at least {pad.least_percent:g} % are needed")
+        return (
+            squeeze,
+            "loose",
+            lift,
+            tr(
+                "is squeezed by {squeeze:.0f} %, at least {least_percent:g} % are needed",
+                squeeze=squeeze,
+                least_percent=pad.least_percent,
+            ),
+        )
     if lift > 0:
-        most = f"at most {pad.most_percent:g} % are allowed: take a thinner or softer pad"
-        return squeeze, "tight", lift, f"must be squeezed by {squeeze:.0f} %, {most}"
-    return squeeze, "right", lift, f"is squeezed by {squeeze:.0f} %"
+        most = tr("at most {most_percent:g} % are allowed: take a thinner or softer pad", most_percent=pad.most_percent)
+        return squeeze, "tight", lift, tr("must be squeezed by {squeeze:.0f} %, {most}", squeeze=squeeze, most=most)
+    return squeeze, "right", lift, tr("is squeezed by {squeeze:.0f} %", squeeze=squeeze)
 
 
 def usual_place(where: str, n: int) -> Place:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import joined, several
 from kuffin.publish.page.material import Material
@@ -77,10 +78,10 @@ def concerns(m: Material, doubts: tuple[Doubt, ...] = ()) -> list[Concern]:
         out.append(
             Concern(
                 key=f"words {doubt.section} {i}",
-                asked=f"You write “{doubt.sentence}” Is that so?",
+                asked=tr("You write “{sentence}” Is that so?", sentence=doubt.sentence),
                 said=begun(doubt.why),
-                mend="Change the sentence, or take it out.",
-                where="Publish",
+                mend=tr("Change the sentence, or take it out."),
+                where=tr("Publish"),
             )
         )
     return out
@@ -95,21 +96,29 @@ def _single(m: Material) -> tuple[str, str] | None:
         return None
     said = (
         [
-            f"{joined(one)} {'has' if len(one) == 1 else 'have'} one mount that counts: how far its mounts scatter is taken from the others"
+            tr(
+                "{one} {which} one mount that counts: how far its mounts scatter is taken from the others",
+                one=joined(one),
+                which=tr("has") if len(one) == 1 else tr("have"),
+            )
         ]
         if one
         else []
     )
-    said += [f"{joined(none)} {'has' if len(none) == 1 else 'have'} none"] if none else []
-    return f"How can one mount of {joined(one or none)} say anything?", f"{begun('; '.join(said))}."
+    said += (
+        [tr("{none} {which} none", none=joined(none), which=tr("has") if len(none) == 1 else tr("have"))]
+        if none
+        else []
+    )
+    return tr("How can one mount of {one} say anything?", one=joined(one or none)), f"{begun('; '.join(said))}."
 
 
 def _no_baseline(m: Material) -> tuple[str, str] | None:
     if m.verdict.baseline is not None:
         return None
     return (
-        "How do you know that the bench did not change in between?",
-        "No baseline was mounted again and again, so a bench that moved would not have been seen.",
+        tr("How do you know that the bench did not change in between?"),
+        tr("No baseline was mounted again and again, so a bench that moved would not have been seen."),
     )
 
 
@@ -118,8 +127,15 @@ def _moved(m: Material) -> tuple[str, str] | None:
     if b is None or b.chart.moved is None or m.verdict.corrected:
         return None
     return (
-        "The bench moved while you measured. Did that decide it?",
-        f"The baseline {b.name} moved {b.when()}, and this was not taken out{'; rounds are blocks, which takes out what a whole round had in common' if m.verdict.blocks else ''}.",
+        tr("The bench moved while you measured. Did that decide it?"),
+        tr(
+            "The baseline {name} moved {when}, and this was not taken out{which}.",
+            name=b.name,
+            when=b.when(),
+            which=tr("; rounds are blocks, which takes out what a whole round had in common")
+            if m.verdict.blocks
+            else "",
+        ),
     )
 
 
@@ -131,13 +147,28 @@ def _doubtful(m: Material) -> tuple[str, str] | None:
         return None
     said = (
         [
-            f"{several(len(waiting), 'finding')} {'is' if len(waiting) == 1 else 'are'} open: {_listed(list(dict.fromkeys(o.label for o in waiting)))}"
+            tr(
+                "{waiting} {which} open: {listed}",
+                waiting=several(len(waiting), "finding"),
+                which=tr("is") if len(waiting) == 1 else tr("are"),
+                listed=_listed(list(dict.fromkeys(o.label for o in waiting))),
+            )
         ]
         if waiting
         else []
     )
-    said += [f"{_listed(kept)} {'was' if len(kept) == 1 else 'were'} kept with a reason"] if kept else []
-    return "Some mounts look doubtful. Why do they count?", f"{begun('; '.join(said))}."
+    said += (
+        [
+            tr(
+                "{listed} {which} kept with a reason",
+                listed=_listed(kept),
+                which=tr("was") if len(kept) == 1 else tr("were"),
+            )
+        ]
+        if kept
+        else []
+    )
+    return tr("Some mounts look doubtful. Why do they count?"), f"{begun('; '.join(said))}."
 
 
 def _left_out(m: Material) -> tuple[str, str] | None:
@@ -145,8 +176,11 @@ def _left_out(m: Material) -> tuple[str, str] | None:
     if not out:
         return None
     return (
-        "What did you leave out, and would it have changed the answer?",
-        f"{begun(several(len(out), 'mount'))} left out, each with its reason; the verdicts with and without stand in the section on that.",
+        tr("What did you leave out, and would it have changed the answer?"),
+        tr(
+            "{out} left out, each with its reason; the verdicts with and without stand in the section on that.",
+            out=begun(several(len(out), "mount")),
+        ),
     )
 
 
@@ -155,8 +189,8 @@ def _as_read(m: Material) -> tuple[str, str] | None:
     if not left:
         return None
     return (
-        "The room was not the same every time. Is that in your numbers?",
-        f"Yes: they are compared as read, with {left} still in them.",
+        tr("The room was not the same every time. Is that in your numbers?"),
+        tr("Yes: they are compared as read, with {left} still in them.", left=left),
     )
 
 
@@ -165,8 +199,12 @@ def _unsettled(m: Material) -> tuple[str, str] | None:
     if not loose:
         return None
     return (
-        "Did you wait long enough?",
-        f"{_listed(loose)} had not settled; {'it counts' if len(loose) == 1 else 'they count'} with the level that the fit points to, and a wider interval.",
+        tr("Did you wait long enough?"),
+        tr(
+            "{listed} had not settled; {which} with the level that the fit points to, and a wider interval.",
+            listed=_listed(loose),
+            which=tr("it counts") if len(loose) == 1 else tr("they count"),
+        ),
     )
 
 
@@ -176,7 +214,9 @@ def _claims(m: Material) -> tuple[str, str] | None:
     untested = [n for n in told if n not in tested]
     if not untested:
         return None
-    return f"The maker of {joined(untested)} claims something. Is it true?", "That claim was not tested here."
+    return tr("The maker of {untested} claims something. Is it true?", untested=joined(untested)), tr(
+        "That claim was not tested here."
+    )
 
 
 def _lent(m: Material) -> tuple[str, str] | None:
@@ -191,9 +231,9 @@ def _lent(m: Material) -> tuple[str, str] | None:
     lent, unknown = list(dict.fromkeys(lent)), list(dict.fromkeys(unknown))
     if not lent and not unknown:
         return None
-    said = [f"{joined(lent)}: see how it came, under parts and samples"] if lent else []
-    said += [f"how {joined(unknown)} came was not written down"] if unknown else []
-    return "Who paid for the samples?", f"{begun('; '.join(said))}."
+    said = [tr("{lent}: see how it came, under parts and samples", lent=joined(lent))] if lent else []
+    said += [tr("how {unknown} came was not written down", unknown=joined(unknown))] if unknown else []
+    return tr("Who paid for the samples?"), f"{begun('; '.join(said))}."
 
 
 def _one_sample(m: Material) -> tuple[str, str] | None:
@@ -201,8 +241,8 @@ def _one_sample(m: Material) -> tuple[str, str] | None:
     if found is None or min(c.samples for c in found.candidates) > 1:
         return None
     return (
-        "Is that the product, or just your sample of it?",
-        f"It is about {m.verdict.main.scope_words.removeprefix('it is about ')}.",
+        tr("Is that the product, or just your sample of it?"),
+        tr("It is about {scope}.", scope=m.verdict.main.scope_words.removeprefix("it is about ")),
     )
 
 
@@ -210,7 +250,7 @@ def _unfair(m: Material) -> tuple[str, str] | None:
     found = [f.seen for f in m.verdict.of_study if f.kind == "differs"]
     if not found:
         return None
-    return "What else differed between them?", " ".join(f"{begun(s).rstrip('.')}." for s in found[:4])
+    return tr("What else differed between them?"), " ".join(f"{begun(s).rstrip('.')}." for s in found[:4])
 
 
 def _looked(m: Material) -> tuple[str, str] | None:
@@ -218,8 +258,11 @@ def _looked(m: Material) -> tuple[str, str] | None:
     if looks is None or looks.had == 0 or looks.by_person or looks.had <= len(looks.declared):
         return None
     return (
-        "Did you go on measuring until you liked the answer?",
-        f"It went on past the plan of {several(looks.planned_rounds, 'round')}; the level of confidence in use allows for every look.",
+        tr("Did you go on measuring until you liked the answer?"),
+        tr(
+            "It went on past the plan of {planned_rounds}; the level of confidence in use allows for every look.",
+            planned_rounds=several(looks.planned_rounds, "round"),
+        ),
     )
 
 
@@ -234,15 +277,15 @@ def _flips(m: Material) -> tuple[str, str] | None:
     if not others or not v.outcome.temperature:
         return None
     return (
-        "Does the answer depend on how you take the room out?",
-        f"By {joined([o.lower() for o in others])} another candidate would be first.",
+        tr("Does the answer depend on how you take the room out?"),
+        tr("By {each} another candidate would be first.", each=joined([o.lower() for o in others])),
     )
 
 
 def _listed(labels: list[str], most: int = 5) -> str:
     """Mounts by name, which have commas in them."""
     more = len(labels) - most
-    return "; ".join(labels[:most]) + (f"; and {more} more" if more > 0 else "")
+    return "; ".join(labels[:most]) + (tr("; and {more} more", more=more) if more > 0 else "")
 
 
 _QUESTIONS = (
