@@ -1,7 +1,7 @@
 """Gather what the window says into Qt's translation files, and compile them: `python tools/messages.py`.
 
-Every `tr("…")`, `mark("…")` and `counted(n, "…", "…")` in the source is a message, and so are the labels in the core's tables that the
-window shows. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
+Every `tr("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are the labels in the
+core's tables that the window shows. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
 """
 
 from __future__ import annotations
@@ -14,7 +14,7 @@ from pathlib import Path
 from types import ModuleType
 from xml.etree import ElementTree as Tree
 
-from kuffin.core.bench import configuration, limits, outcomes, parts, protocol, roles, undertest
+from kuffin.core.bench import configuration, limits, outcomes, parts, protocol, roles, sweepaxes, undertest
 from kuffin.core.findings import kinds, thresholds
 from kuffin.core.flow import curvekinds
 from kuffin.core.heat import normalise
@@ -44,9 +44,10 @@ def said_in(source: str) -> Iterator[str]:
         if not isinstance(node, ast.Call) or not node.args:
             continue
         name = node.func.id if isinstance(node.func, ast.Name) else ""
-        arguments = {"tr": node.args[:1], "mark": node.args[:1], "counted": node.args[1:3]}
+        arguments = {"tr": node.args[:1], "mark": node.args[:1], "counted": node.args[1:3], "several": node.args[1:2]}
         for argument in arguments.get(name, []):
-            yield from _literals(argument)
+            for message in _literals(argument):
+                yield from (f"one {message}", f"{{n}} {message}s") if name == "several" else (message,)
 
 
 def in_tables() -> Iterator[tuple[ModuleType, str]]:
@@ -55,10 +56,12 @@ def in_tables() -> Iterator[tuple[ModuleType, str]]:
     columns = [c for kind in curvekinds.CURVE_KINDS.values() for c in kind.columns]
     records: tuple[tuple[ModuleType, Iterable[object], tuple[str, ...]], ...] = (
         (roles, roles.ROLES.values(), ("label", "spoken")),
-        (configuration, configuration.SETTINGS.values(), ("label", "spoken", "effect", "options")),
-        (outcomes, outcomes.MEASURED.values(), ("label",)),
-        (normalise, normalise.SCHOOLS.values(), ("label", "takes_out", "right_when")),
-        (undertest, undertest.KINDS.values(), ("label", "made")),
+        (configuration, configuration.SETTINGS.values(), ("label", "spoken", "called", "effect", "options")),
+        (outcomes, outcomes.MEASURED.values(), ("label", "normalised")),
+        (outcomes, [o.wording for o in outcomes.MEASURED.values()], ("better", "worse", "best", "worst")),
+        (sweepaxes, sweepaxes.SWEEP_AXES.values(), ("label", "equal")),
+        (normalise, normalise.SCHOOLS.values(), ("label", "normalised", "takes_out", "right_when")),
+        (undertest, undertest.KINDS.values(), ("label", "made", "make", "keeps")),
         (parts, parts.KINDS.values(), ("key", "plural")),
         (parts, fields, ("label", "options")),
         (kinds, kinds.KINDS.values(), ("title", "causes", "advice", "spoils")),

@@ -98,11 +98,12 @@ def test_no_page_shows_a_message_that_has_a_translation(german: None, qtbot: QtB
     assert window.notebooks.open_path(demo)
     at_rest: Callable[[], None] = lambda: qtbot.waitUntil(lambda: not window.jobs.running, timeout=90_000)  # noqa: E731
     at_rest()
+    brought = {c.name for m in window.state.mounts() for r in m.live_runs for c in r.channels}  # as the logs call them
     left = {a.text() for a in window.findChildren(QAction)} & set(translated)
     seen = 0
     for where in all_pages(window):
         at_rest()
-        words = set(shown(window))
+        words = set(shown(window)) - brought
         left |= {f"{where}: {w}" for w in words & set(translated) - own}
         seen += len(words & own)
     assert not left, "\n".join(sorted(left))

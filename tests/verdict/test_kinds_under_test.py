@@ -12,7 +12,8 @@ import pytest
 from kuffin.core.bench.parts import KINDS as PART_KINDS
 from kuffin.core.bench.undertest import KINDS, kind_under_test
 from kuffin.core.heat.normalise import default_school, schools_for
-from kuffin.core.prepare.changeover import BuiltIn, change_over
+from kuffin.core.prepare.builtin import BuiltIn
+from kuffin.core.prepare.changeover import change_over
 from kuffin.demo.practice import bench_for
 from kuffin.demo.scenario import demo_runs
 from kuffin.logs.table import LogChannel, LogTable

@@ -10,7 +10,7 @@ from kuffin.core.bench.devices import Cooled, cooled_by, device_in_words, kind_o
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.bench.protocol import Step
 from kuffin.core.bench.undertest import kind_under_test
-from kuffin.core.prepare.changeover import BuiltIn
+from kuffin.core.prepare.builtin import BuiltIn
 from kuffin.core.prepare.fill import USUAL_VOLUME_ML, Held, tube_volume_ml
 from kuffin.notebook.entities import Bench, Candidate, Mount, Part, Place, Study
 

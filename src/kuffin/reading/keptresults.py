@@ -11,6 +11,7 @@ from sqlalchemy import String, select, type_coerce
 from sqlalchemy.dialects.sqlite import insert
 
 from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.language import in_english
 from kuffin.core.bench.leading import WAITING
 from kuffin.core.bench.protocol import to_plain
 from kuffin.core.bench.undertest import ALL_TRACES
@@ -54,6 +55,7 @@ def made_from(study: Study, run: Run, ways: JudgingRules, limits: CheckLimits) -
     return hashlib.sha256(json.dumps(told).encode()).hexdigest()[:32]
 
 
+@in_english()  # it is kept in the notebook
 def run_result(notebook: Notebook, study: Study, run: Run, ways: JudgingRules | None = None) -> RunResult:
     """A run's result: the kept one where nothing it was made from has changed, else worked out anew and kept."""
     ways = ways or ways_of(notebook, study)

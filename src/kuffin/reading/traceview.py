@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES, spoken
@@ -88,7 +89,7 @@ class TraceView:
             return ""
         level = self.settling.warm_up.final
         if self.power_w is not None:
-            return f"{number(level * self.power_w, 2)} K at {self.power_w:g} W"
+            return tr("{level} K at {power:g} W", level=number(level * self.power_w, 2), power=self.power_w)
         return f"{number(level, 2 if abs(level) > 1 else 4)} {self.label.rsplit(', ', 1)[-1]}"
 
     @property

@@ -30,11 +30,10 @@ def aged_words(m: AgedMount, baseline: str, unit: str = "K") -> str:
         )
     if found is None:
         whys = dict.fromkeys(r.why_not for r in m.readings if r.why_not)
-        return tr(
-            "{label}: nothing may be said yet{which}{whys}.",
-            label=m.label,
-            which=": " if whys else "",
-            whys="; ".join(whys),
+        return (
+            tr("{label}: nothing may be said yet: {why}.", label=m.label, why="; ".join(whys))
+            if whys
+            else tr("{label}: nothing may be said yet.", label=m.label)
         )
     digits = digits_for(2 * found.half)
     low, high = found.change - found.half, found.change + found.half
@@ -59,12 +58,12 @@ def aged_words(m: AgedMount, baseline: str, unit: str = "K") -> str:
     how = "warmer" if found.change > 0 else "cooler"
     size = sorted((abs(low), abs(high)))
     by = tr(
-        "{change} {unit} {how} ({size} to {size_2})",
+        "{change} {unit} {how} ({low} to {high})",
         change=number(abs(found.change), digits),
         unit=unit,
         how=how,
-        size=number(size[0], digits),
-        size_2=number(size[1], digits),
+        low=number(size[0], digits),
+        high=number(size[1], digits),
     )
     if found.way == STEP and found.step_after is not None:
         since = (

@@ -72,12 +72,9 @@ def needed_words(sweep: Sweep, there: ReadThere, wanted: float) -> list[str]:
         said.append(tr("For {value} nothing is compared: {why_not}.", value=value, why_not=there.why_not))
     if there.refused:
         said.append(
-            tr(
-                "{refused} {which} not reach {value} within what was swept.",
-                refused=joined(there.refused),
-                which=tr("does") if len(there.refused) == 1 else tr("do"),
-                value=value,
-            )
+            tr("{refused} does not reach {value} within what was swept.", refused=joined(there.refused), value=value)
+            if len(there.refused) == 1
+            else tr("{refused} do not reach {value} within what was swept.", refused=joined(there.refused), value=value)
         )
     return said
 
@@ -93,7 +90,7 @@ def _pair_along(sweep: Sweep, a: str, b: str, stretches: Sequence[AlongStretch])
 
     def said(s: AlongStretch) -> str:
         if s.better:
-            return tr("{better} is {better_2}", better=s.better, better_2=wording.better)
+            return tr("{name} is {better}", name=s.better, better=tr(wording.better))
         return tr("they are the same for this purpose") if s.same else tr("they are not told apart")
 
     if len(stretches) == 1:
@@ -104,28 +101,28 @@ def _pair_along(sweep: Sweep, a: str, b: str, stretches: Sequence[AlongStretch])
             end=number(only.end, digits),
             unit=axis.unit,
         )
-        return begun(tr("{a} and {b}: {said_} {where}.", a=a, b=b, said_=said(only), where=where))
+        return begun(tr("{a} and {b}: {told} {where}.", a=a, b=b, told=said(only), where=where))
     pieces = []
     for i, s in enumerate(stretches):
         edge = (s.begin + stretches[i - 1].end) / 2 if i else s.begin
         if i == 0:
             pieces.append(
                 tr(
-                    "below {end} {unit} {said_}",
+                    "below {end} {unit} {told}",
                     end=number((s.end + stretches[1].begin) / 2, digits),
                     unit=axis.unit,
-                    said_=said(s),
+                    told=said(s),
                 )
             )
         elif i == len(stretches) - 1:
-            pieces.append(tr("above {edge} {unit} {said_}", edge=number(edge, digits), unit=axis.unit, said_=said(s)))
+            pieces.append(tr("above {edge} {unit} {told}", edge=number(edge, digits), unit=axis.unit, told=said(s)))
         else:
             pieces.append(
                 tr(
-                    "up to {end} {unit} {said_}",
+                    "up to {end} {unit} {told}",
                     end=number((s.end + stretches[i + 1].begin) / 2, digits),
                     unit=axis.unit,
-                    said_=said(s),
+                    told=said(s),
                 )
             )
     return tr("{a} and {b}: {pieces}.", a=a, b=b, pieces="; ".join(pieces))

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, tr, written
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import PairResult
-from kuffin.core.compare.pairwords import digits_for, number, pair_said, span, to_settle
+from kuffin.core.compare.pairwords import digits_for, joined, number, pair_said, span, to_settle
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.outcomes import OutcomeResult, scope
 from kuffin.verdict.study import StudyVerdict
@@ -84,19 +84,19 @@ def school_warnings(v: StudyVerdict, shown: OutcomeResult) -> list[str]:
             out.append(
                 tr(
                     "The ranking depends on the school: {label} puts {ranking} first.",
-                    label=other.outcome.label.lower(),
+                    label=inside(other.outcome.label),
                     ranking=other.ranking()[0],
                 )
             )
             continue
         flipped = [pair for pair, verdict in _verdicts(other).items() if verdicts.get(pair, verdict) != verdict]
         if flipped and not SCHOOLS[other.outcome.key].rebased:  # re-based differs from over air by a constant only
-            some = "; ".join(f"{a} and {b}" for a, b in flipped[:2])
+            some = "; ".join(joined(pair) for pair in flipped[:2])
             out.append(
                 tr(
                     "The verdict depends on the school for {some}: {label} judges otherwise.",
                     some=some,
-                    label=other.outcome.label.lower(),
+                    label=inside(other.outcome.label),
                 )
             )
     return list(dict.fromkeys(out))
@@ -135,11 +135,15 @@ def footnote(v: StudyVerdict, result: OutcomeResult) -> str:
     if found is None:
         return result.why_not or ""
     mounts = sorted({c.mounts for c in found.candidates})
-    counts = f"{mounts[0]}" if len(mounts) == 1 else tr("{mounts} to {mounts_2}", mounts=mounts[0], mounts_2=mounts[-1])
+    counts = f"{mounts[0]}" if len(mounts) == 1 else tr("{fewest} to {most}", fewest=mounts[0], most=mounts[-1])
     pairs = tr("{pairs} pairs together", pairs=len(found.pairs)) if len(found.pairs) > 1 else tr("the pair")
-    return (
-        f"About {scope(found).split(';')[0]} · {counts} mounts of each · {100 * found.confidence:.4g} % over {pairs} · "
-        f"{_matters(result)}"
+    return tr(
+        "About {scope} · {counts} mounts of each · {confidence:.4g} % over {pairs} · {matters}",
+        scope=scope(found).split(";")[0],
+        counts=counts,
+        confidence=100 * found.confidence,
+        pairs=pairs,
+        matters=_matters(result),
     ).removesuffix(" · ")
 
 
@@ -148,6 +152,6 @@ def _matters(result: OutcomeResult) -> str:
     if found is None or found.margin is None:
         return ""
     return tr(
-        "differences under {what} do not matter here · ",
-        what=f"{found.margin:.3g} {result.outcome.difference_unit}".rstrip(),
+        "differences under {margin} do not matter here · ",
+        margin=f"{written(format(found.margin, '.3g'))} {result.outcome.difference_unit}".rstrip(),
     )

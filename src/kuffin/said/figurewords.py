@@ -117,14 +117,14 @@ def budget_working(b: Budget, title: str) -> Working:
         "no": tr("counts on both sides"),
     }
     for source in b.sources:
-        out.say(source.name, f"{source.note or 'from the data'}; {cancels[source.cancels]}")
+        out.say(source.name, f"{source.note or tr('from the data')}; {cancels[source.cancels]}")
     said = tr("GUM (JCGM 100:2008), 5.2.2 and G.4.1; specifications as uniform distributions, 4.3.7")
     value = Worked(name=tr("Reading"), symbol="y", value=b.value, unit=b.unit)
     out.add(replace(value, half=_combined(b.sources, b.absolute, b.unit, said)))
     out.add(
         replace(
             _combined(b.compared, b.difference, b.unit, tr("for a difference as large as the margin")),
-            name="In a comparison",
+            name=tr("In a comparison"),
         )
     )
     out.say(tr("So"), b.advice)

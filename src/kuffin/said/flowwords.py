@@ -76,19 +76,19 @@ def along_words(found: Measured, a: str, b: str, pairs: int = 1) -> str:
         )
     said = []
     for begin, end, sign in stretches:
-        what = tr("they are not told apart") if sign == 0 else tr("{which} restricts less", which=a if sign < 0 else b)
-        said.append(tr("from {begin:.0f} to {end:.0f} L/h {what}", begin=begin, end=end, what=what))
-    return begun(tr("{a} and {b}: {said_}.", a=a, b=b, said_="; ".join(said)))
+        what = tr("they are not told apart") if sign == 0 else tr("{name} restricts less", name=a if sign < 0 else b)
+        said.append(tr("from {begin:.0f} to {end:.0f} L/h {told}", begin=begin, end=end, told=what))
+    return begun(tr("{a} and {b}: {told}.", a=a, b=b, told="; ".join(said)))
 
 
 def point_words(found: Measured, circuit: Circuit, speed: float) -> str:
     """The flow of a loop on the pump."""
     point = found.point(circuit, speed)
     beyond = (
-        tr(
-            "; {beyond} {which} not measured at that flow",
-            beyond=joined(point.beyond),
-            which=tr("was") if len(point.beyond) == 1 else tr("were"),
+        (
+            tr("; {beyond} was not measured at that flow", beyond=joined(point.beyond))
+            if len(point.beyond) == 1
+            else tr("; {beyond} were not measured at that flow", beyond=joined(point.beyond))
         )
         if point.beyond
         else ""
@@ -154,10 +154,10 @@ def second_words(found: Measured, circuit: Circuit, name: str, speed: float) -> 
     more = (*circuit, (Branch(name),))
     change, then = found.change(circuit, more, speed), found.point(more, speed).flow
     return tr(
-        "One more {name} costs {what} L/h ({what_2}): {value} L/h then.",
+        "One more {name} costs {cost} L/h ({interval}): {value} L/h then.",
         name=name,
-        what=number(-change.value, 0),
-        what_2=span(-change.high, -change.low, "", 0),
+        cost=number(-change.value, 0),
+        interval=span(-change.high, -change.low, "", 0),
         value=number(then.value, 0),
     )
 
@@ -193,11 +193,16 @@ def restriction_fit_words(fit: PartCurve, accuracy_told: bool) -> str:
     )
     if fit.standing_off:
         where = ", ".join(f"{fit.flow[i]:.0f} L/h" for i in fit.standing_off)
-        said += tr(
-            " Ringed: the reading{which} at {where} stand off by more than 3 standard "
-            "uncertainties; look at them again.",
-            which="s" if len(fit.standing_off) > 1 else "",
-            where=where,
+        said += (
+            tr(
+                " Ringed: the readings at {where} stand off by more than 3 standard uncertainties; look at them again.",
+                where=where,
+            )
+            if len(fit.standing_off) > 1
+            else tr(
+                " Ringed: the reading at {where} stands off by more than 3 standard uncertainties; look at it again.",
+                where=where,
+            )
         )
     return said
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, tr
 from kuffin.core.compare.pairwords import digits_for, span
 from kuffin.verdict.claims import TITLES, JudgedClaim
 
@@ -53,7 +53,7 @@ def claim_line(j: JudgedClaim, position: int) -> IntervalLine:
             low=None,
             middle=None,
             high=None,
-            said=f"{TITLES[j.judged]}: {j.why_not}",
+            said=f"{tr(TITLES[j.judged])}: {j.why_not}",
             target=j.amount.low,
             loud=True,
         )
@@ -61,12 +61,12 @@ def claim_line(j: JudgedClaim, position: int) -> IntervalLine:
     return IntervalLine(
         label=tr("{candidate} over {against}", candidate=j.candidate, against=j.against)
         if j.against
-        else f"{j.candidate}, {j.outcome.label.lower()}",
+        else f"{j.candidate}, {inside(j.outcome.label)}",
         low=low,
         middle=middle,
         high=high,
         said=tr(
-            "{TITLES}: {low} measured", TITLES=TITLES[j.judged], low=span(low, high, j.unit, digits_for(high - low))
+            "{judged}: {low} measured", judged=tr(TITLES[j.judged]), low=span(low, high, j.unit, digits_for(high - low))
         ),
         note=f"{j.said_by or 'claimed'}: {amount}",
         target=j.amount.low,

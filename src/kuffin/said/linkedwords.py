@@ -20,12 +20,7 @@ def linked_working(link: LinkedStudies, chosen: Linked) -> Working:
     )
     for r in link.rows:
         if r.study != chosen.study:
-            name = tr(
-                "{candidate} and {candidate_2} ({study})",
-                candidate=chosen.candidate,
-                candidate_2=r.candidate,
-                study=r.study,
-            )
+            name = tr("{a} and {b} ({study})", a=chosen.candidate, b=r.candidate, study=r.study)
             out.add(linked_by_baseline(name, chosen.over_baseline, r.over_baseline))
     out.say(tr("Mind"), KINDS["bench moved"].advice)
     return out

@@ -109,7 +109,11 @@ def figures(
     beside = [(name, "coolant", one.die, one.inlet) for name, one in (others or {}).items()]
     own = device if beside and device else "die"
     part, over = asked
-    first = [(spoken(part), spoken(over), s.get(part), s.base(part, over))] if not {part, over} <= set(SIGNALS) else []
+    first = (
+        [(tr(spoken(part)), tr(spoken(over)), s.get(part), s.base(part, over))]
+        if not {part, over} <= set(SIGNALS)
+        else []
+    )
     path = [(own, "coolant", s.die, s.inlet), *beside, ("coolant", "air", s.coolant, s.air)]
     for part, base, upper, lower in first + path:
         if upper is None:

@@ -54,7 +54,7 @@ def siblings(
     if not found and kind_under_test(study.under_test).on_die:
         for other, _, name, mount in mounts_elsewhere(notebook, study, ways_of(notebook, study)):
             sibling = _sibling(
-                notebook, other, mount, tr("{name} in “{name_2}”", name=name, name_2=other.name or other.question)
+                notebook, other, mount, tr("{name} in “{study}”", name=name, study=other.name or other.question)
             )
             found += [] if sibling is None else [replace(sibling, elsewhere=True)]
     return found
@@ -220,9 +220,10 @@ def _first_mount(
             here=here,
             who=who,
         )
-    whose = tr(
-        "{which}, each by the mean of its mounts",
-        which=tr("candidates of the notebook’s other studies") if abroad else tr("the other candidates"),
+    whose = (
+        tr("candidates of the notebook’s other studies, each by the mean of its mounts")
+        if abroad
+        else tr("the other candidates, each by the mean of its mounts")
     )
     return MountCheck(check=check, sentence=said, others=held, whose=whose, what=what)
 
@@ -237,12 +238,15 @@ def _early(s: Signals, upper: str, lower: str, begin_s: float, end: float) -> tu
 def _sentence(c: EarlyCheck, candidate: str, own: bool, minutes_left: float) -> str:
     if c.state == "alone":
         return tr("the first mount of {candidate}: nothing to hold it against yet", candidate=candidate)
-    plural = "s" if len(c.others) > 1 else ""
-    who = (
-        tr("{candidate}'s other mount{plural}", candidate=candidate, plural=plural)
-        if own
-        else tr("the study's {others} mount{plural}", others=count(len(c.others)), plural=plural)
-    )
+    many = len(c.others) > 1
+    if own:
+        mine = (
+            tr("{candidate}'s other mount", candidate=candidate),
+            tr("{candidate}'s other mounts", candidate=candidate),
+        )
+        who = mine[many]
+    else:
+        who = tr("the study's {n} mounts", n=count(len(c.others))) if many else tr("the study's one mount")
     size = f"{number(abs(c.difference_k), 1)} K"
     if c.state == "like":
         return tr("looks like {who} (within {size}, scatter ± {u95_k} K)", who=who, size=size, u95_k=number(c.u95_k, 1))

@@ -20,9 +20,9 @@ def spending_words(told: Spending, unit: str) -> str:
     if best is None or best.half is None or best.hours is None:
         return tr("{now} Nothing here would narrow that by much.", now=now)
     return tr(
-        "{now} For its hours this narrows it most: {what}, to {half} in {hours} h.",
+        "{now} For its hours this narrows it most: {purchase}, to {half} in {hours} h.",
         now=now,
-        what=best.what,
+        purchase=best.what,
         half=_half(best.half.value, unit),
         hours=number(best.hours, 1),
     )
@@ -38,7 +38,8 @@ def purchase_working(told: Spending, p: Purchase, unit: str) -> Working:
     """How the half-width after a purchase is come to, and what the purchase takes."""
     assert p.half is not None
     out = Working(
-        title=tr("{a} and {b}: {what}", a=told.pair.a, b=told.pair.b, what=p.what), answer=_half(p.half.value, unit)
+        title=tr("{a} and {b}: {purchase}", a=told.pair.a, b=told.pair.b, purchase=p.what),
+        answer=_half(p.half.value, unit),
     )
     out.add(p.half)
     if p.hours is not None:

@@ -44,7 +44,7 @@ def prediction_words(p: Prediction) -> str:
     first = p.die if p.die is not None else p.coolant
     what = tr("the die") if p.die is not None else tr("the coolant")
     assert first is not None
-    beyond = tr("; {beyond} beyond what was measured", beyond=joined(p.beyond)) if p.beyond else ""
+    beyond = tr("; {beyond} beyond what was measured", beyond=joined([tr(b) for b in p.beyond])) if p.beyond else ""
     highest = ""
     if p.asked.limit_c is not None:
         highest = (
@@ -114,5 +114,5 @@ def prediction_working(p: Prediction) -> Working:
         ),
     )
     if p.beyond:
-        out.say(tr("Beyond what was measured"), joined(p.beyond))
+        out.say(tr("Beyond what was measured"), joined([tr(b) for b in p.beyond]))
     return out

@@ -41,10 +41,10 @@ def samples_working(
     out = Working(
         title=title,
         answer=tr(
-            "{sum} rows from {span:.2f} to {span_2:.2f} min",
-            sum=int(inside.sum()),
-            span=span[0] / 60,
-            span_2=span[1] / 60,
+            "{rows} rows from {begin:.2f} to {end:.2f} min",
+            rows=int(inside.sum()),
+            begin=span[0] / 60,
+            end=span[1] / 60,
         ),
     )
     means = {
@@ -136,7 +136,7 @@ def _by_plain_means(school: School, means: dict[str, Worked], result: RunResult)
         )
         base = worked(
             tr("Coolant at the {device}", device=result.device),
-            tr("T_at"),
+            "T_at",
             f"{base.symbol} + ΔT_w",
             [base, warmed],
             "°C",
@@ -144,8 +144,8 @@ def _by_plain_means(school: School, means: dict[str, Worked], result: RunResult)
         )
     name = tr(
         "{capitalize} over {spoken}, by the plain means",
-        capitalize=spoken(school.part).capitalize(),
-        spoken=spoken(school.over),
+        capitalize=tr(spoken(school.part)).capitalize(),
+        spoken=tr(spoken(school.over)),
     )
     rise = worked(name, "ΔT", f"{part.symbol} - {base.symbol}", [part, base], "K", digits=3)
     power = _served(means, "heat") or _served(means, "power")
@@ -216,12 +216,9 @@ def _instrument(name: str, role: str | None, bench: Bench | None) -> str:
         )
     if i.counts:
         parts.append(
-            tr(
-                "{counts:g} step{which} of {count_size:g}",
-                counts=i.counts,
-                which="s" if i.counts != 1 else "",
-                count_size=i.count_size,
-            )
+            tr("{counts:g} step of {size:g}", counts=i.counts, size=i.count_size)
+            if i.counts == 1
+            else tr("{counts:g} steps of {size:g}", counts=i.counts, size=i.count_size)
         )
     said = tr("Instrument: {name}", name=i.name) + (
         f", ± ({' + '.join(parts)})" if parts else tr(", accuracy not given")

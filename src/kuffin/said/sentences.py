@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, tr, written
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.pairwords import (
     beside_nothing,
@@ -33,7 +33,7 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     mounts = (
         tr("{mounts} of each", mounts=several(ca.mounts, "mount"))
         if ca.mounts == cb.mounts
-        else tr("{mounts} and {mounts_2} mounts", mounts=count(ca.mounts), mounts_2=count(cb.mounts))
+        else tr("{a} and {b} mounts", a=count(ca.mounts), b=count(cb.mounts))
     )
     basis = f"{_asked_about(v)}, {mounts}"
     first, second, low, high = better_first(pair, found.better)
@@ -57,7 +57,9 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
                 low=span(low, high, unit, digits),
             )
             if low > 0
-            else f"Whichever is ahead, it is by less than {number(abs(narrow), digits)} {unit}".rstrip()
+            else tr(
+                "Whichever is ahead, it is by less than {most}", most=f"{number(abs(narrow), digits)} {unit}".rstrip()
+            )
             + tr(", and the smallest difference that matters here is {limit}.", limit=limit)
         )
     elif pair.settled and pair.held:
@@ -80,7 +82,8 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
             second=second,
             basis=basis,
         )
-        matter = "" if found.margin is None else f"the {found.margin:.3g} {unit}".rstrip() + tr(" that matter here")
+        margin = "" if found.margin is None else written(f"{found.margin:.3g} {unit}".rstrip())
+        matter = tr("the {margin} that matter here", margin=margin)
         if found.margin is not None and low > found.margin:
             more = tr("That is more than {matter}, even in the worst case.", matter=matter)
         elif found.margin is not None and high > found.margin:
@@ -93,9 +96,9 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     else:
         told = tr("We could not tell {a} and {b} apart ({basis}).", a=pair.a, b=pair.b, basis=basis)
         more = tr(
-            "The difference lies somewhere between {side} and {side_2}; {to_settle}.",
-            side=_side(v, pair, pair.low, digits),
-            side_2=_side(v, pair, pair.high, digits),
+            "The difference lies somewhere between {low} and {high}; {to_settle}.",
+            low=_side(v, pair, pair.low, digits),
+            high=_side(v, pair, pair.high, digits),
             to_settle=to_settle(pair, found),
         )
     return f"{told} {more} {_fine_print(v, found)}"
@@ -108,11 +111,11 @@ def _side(v: StudyVerdict, pair: PairResult, difference: float, digits: int) -> 
 
 
 def _asked_about(v: StudyVerdict) -> str:
-    said = v.outcome.label[:1].lower() + v.outcome.label[1:]
+    said = inside(v.outcome.label)
     if v.outcome.per_watt:
         return tr(
-            "{said_}, as at {reference_power_w:g} W",
-            said_=said.replace(", per watt", ""),
+            "{told}, as at {reference_power_w:g} W",
+            told=said.replace(tr(", per watt"), ""),
             reference_power_w=v.reference_power_w,
         )
     return said

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import counted, tr
 from kuffin.core.base.numbers import number
 from kuffin.core.compare.pairwords import joined
 from kuffin.core.sound.owners import Turning, owner_words
@@ -66,17 +66,17 @@ def set_up_words(sound: Mapping[str, Any]) -> str:
     said = ", ".join(x for x in told if x) or tr("distance and position are not told")
     gain = float(sound.get("gain_db", USUAL["gain_db"]))
     louder = (
-        tr(
-            ", recorded {gain:g} dB {which} than the rest",
-            gain=abs(gain),
-            which=tr("louder") if gain > 0 else tr("lower"),
+        (
+            tr(", recorded {gain:g} dB louder than the rest", gain=gain)
+            if gain > 0
+            else tr(", recorded {gain:g} dB lower than the rest", gain=-gain)
         )
         if gain
         else ""
     )
     return tr(
-        "Microphone: {said_}. Calibrator: {sound:g} dB{louder}.",
-        said_=said,
+        "Microphone: {told}. Calibrator: {sound:g} dB{louder}.",
+        told=said,
         sound=float(sound.get("level_db", USUAL["level_db"])),
         louder=louder,
     )
@@ -113,13 +113,13 @@ def heard_words(tones: Sequence[ToneHeard]) -> list[tuple[str, str, str]]:
     return [
         (
             t.candidate + (f", {t.condition}" if t.condition else ""),
-            tr(
-                "{hz:.0f} Hz, {over_db} dB over its surroundings, in {mounts} of {of} mount{which}",
+            counted(
+                t.of,
+                "{hz:.0f} Hz, {over_db} dB over its surroundings, in {mounts} of {n} mount",
+                "{hz:.0f} Hz, {over_db} dB over its surroundings, in {mounts} of {n} mounts",
                 hz=t.hz,
                 over_db=number(t.over_db, 0),
                 mounts=t.mounts,
-                of=t.of,
-                which="" if t.of == 1 else "s",
             ),
             t.owner,
         )

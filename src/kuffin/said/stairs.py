@@ -76,7 +76,7 @@ def _sides(result: RunResult, scale: float) -> list[tuple[str, float, float]]:
         if air is None or channel is None or channel not in result.means:
             continue
         mean, sd = result.means[channel]
-        out.append((spoken(role), (mean - air) * scale, 1.96 * sd / np.sqrt(10) * scale))
+        out.append((tr(spoken(role)), (mean - air) * scale, 1.96 * sd / np.sqrt(10) * scale))
     return out
 
 
@@ -124,5 +124,5 @@ def flight_words(flight: Flight) -> str:
     steps = ", ".join(
         f"{s.name} {number(s.height, digits)} ± {number(s.u95, digits)} {flight.unit}" for s in flight.steps
     )
-    side = ", ".join(f"{s.name} {number(s.height, digits)} over air" for s in flight.side)
+    side = ", ".join(tr("{name} {height} over air", name=s.name, height=number(s.height, digits)) for s in flight.side)
     return f"{flight.label}: {steps}" + (f"; {side}" if side else "")

@@ -16,7 +16,7 @@ from kuffin.core.base.language import tr
 from kuffin.core.base.leads import ToMount
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
-from kuffin.core.compare.pairwords import count, number
+from kuffin.core.compare.pairwords import number, several
 from kuffin.reading.runresult import RunResult
 from kuffin.said.shownworking import Link, Working
 from kuffin.verdict.evidence import Evidence
@@ -62,7 +62,7 @@ class Pair:
                 Worked(name=name, symbol=symbol, value=kelvins, unit="K", half=half, leads=ToMount(self.mount_id))
             )
         half = worked(
-            tr("Half-width"), "U", tr("hypot(U_2, U_1)"), [t.half for t in terms if t.half is not None], "K", digits=3
+            tr("Half-width"), "U", "hypot(U_2, U_1)", [t.half for t in terms if t.half is not None], "K", digits=3
         )
         return worked(
             tr("{by} on {at}, {label}", by=by, at=at, label=self.label), "d", "ΔT_2 - ΔT_1", terms, "K", half=half
@@ -109,16 +109,16 @@ class Warming:
         n = len(each)
         if n == 1:
             return each[0]
-        halves = [replace(d.half, symbol=f"U_{i}", name=f"Half-width of mount {i}") for i, d in enumerate(each, 1) if d.half]  # fmt: skip
+        halves = [replace(d.half, symbol=f"U_{i}", name=tr("Half-width of mount {i}", i=i)) for i, d in enumerate(each, 1) if d.half]  # fmt: skip
         sd = float(np.std([d.value for d in each], ddof=1))
         terms = [
             in_quadrature(tr("What the windows leave open"), "W", halves, "K", over=n),
             Worked(name=tr("Student’s t"), symbol="t", value=t_quantile(0.975, n - 1), source="95 %"),
             Worked(name=tr("Scatter between the mounts"), symbol="s", value=sd, unit="K", digits=3),
         ]
-        half = worked(tr("Half-width"), "U", tr("hypot(W, t*s/sqrt({n}))", n=n), terms, "K", digits=3)
+        half = worked(tr("Half-width"), "U", f"hypot(W, t*s/sqrt({n}))", terms, "K", digits=3)
         own = [
-            replace(d, symbol=f"d_{i}", name=f"Mount {i}: {p.label}", half=None)
+            replace(d, symbol=f"d_{i}", name=tr("Mount {i}: {label}", i=i, label=p.label), half=None)
             for i, (d, p) in enumerate(zip(each, self.pairs, strict=True), 1)
         ]
         return mean_of(tr("{by} on {at}", by=self.by, at=self.at), "d", own, "K", half=half)
@@ -136,16 +136,15 @@ class Warming:
     @property
     def sentence(self) -> str:
         """In words."""
-        within = tr(" ({k} to {k_2} K)", k=number(self.k - self.u95, 1), k_2=number(self.k + self.u95, 1))
+        within = tr(" ({low} to {high} K)", low=number(self.k - self.u95, 1), high=number(self.k + self.u95, 1))
         return tr(
-            "{more_w} W more in the {by} warm the coolant at the {at} by {k} K{within}, from {mounts} mount{which}.",
+            "{more_w} W more in the {by} warm the coolant at the {at} by {k} K{within}, from {mounts}.",
             more_w=number(self.more_w, 0),
             by=self.by,
             at=self.at,
             k=number(self.k, 1),
             within=within,
-            mounts=count(self.mounts),
-            which="s" if self.mounts > 1 else "",
+            mounts=several(self.mounts, "mount"),
         )
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import tr, written
 from kuffin.core.base.numbers import begun, number
 from kuffin.core.compare.nextmounts import LEAST_CHANCE, RoundChoice
 from kuffin.core.compare.pairwords import joined, several
@@ -16,16 +16,20 @@ from kuffin.verdict.whatnext import WhatNext, margin_to_accept
 
 def choice_words(choice: RoundChoice) -> str:
     """What a choice does: ``two more rounds of Reed and Sedge tell which is best in 62 % of cases, in 5 h``."""
-    rounds = tr(
-        "{rounds} of {names}", rounds=several(choice.rounds, tr("more round")), names=joined(list(choice.names))
-    )
-    ends = "s" if choice.rounds == 1 else ""
+    rounds = tr("{rounds} of {names}", rounds=several(choice.rounds, "more round"), names=joined(list(choice.names)))
+    chance, hours = 100 * choice.chance, number(choice.hours, 0)
+    if choice.rounds == 1:
+        return tr(
+            "{rounds} tells which is best in {chance:.0f} % of cases, in {hours} h",
+            rounds=rounds,
+            chance=chance,
+            hours=hours,
+        )
     return tr(
-        "{rounds} tell{ends} which is best in {chance:.0f} % of cases, in {hours} h",
+        "{rounds} tell which is best in {chance:.0f} % of cases, in {hours} h",
         rounds=rounds,
-        ends=ends,
-        chance=100 * choice.chance,
-        hours=number(choice.hours, 0),
+        chance=chance,
+        hours=hours,
     )
 
 
@@ -37,7 +41,9 @@ def proposal_words(v: StudyVerdict, told: WhatNext) -> str:
     asked = {n for near in told.near for n in (near.a, near.b)}
     out = [c for c in v.candidates if c not in asked]
     left = (
-        tr(" {out} {which} out of it.", out=joined(out), which=tr("is") if len(out) == 1 else tr("are")) if out else ""
+        (tr(" {out} is out of it.", out=joined(out)) if len(out) == 1 else tr(" {out} are out of it.", out=joined(out)))
+        if out
+        else ""
     )
     return tr(
         "{names} next: {choice}.{left}", names=begun(joined(list(first.names))), choice=choice_words(first), left=left
@@ -48,12 +54,16 @@ def as_good_words(v: StudyVerdict, told: WhichIsBest) -> str:
     """That no other is better by what matters: ``no other is more than 0.8 K cooler than Reed, less than the 1 K that matter``."""
     unit, better, found = v.outcome.difference_unit, v.outcome.wording.better, v.main.comparison
     assert told.behind is not None and found is not None and found.margin is not None
-    matters = f"the {found.margin:.3g} {unit}".rstrip() + tr(" that matter")
+    matters = tr("the {margin} that matter", margin=written(f"{found.margin:.3g} {unit}".rstrip()))
     most = math.ceil(round(10 * told.behind, 6)) / 10  # an upper bound is rounded up
     if most >= found.margin:
         return tr("No other is {better} than {best} by {matters}", better=better, best=told.best, matters=matters)
-    return f"No other is more than {most:.1f} {unit}".rstrip() + tr(
-        " {better} than {best}, less than {matters}", better=better, best=told.best, matters=matters
+    return tr(
+        "No other is more than {most} {better} than {best}, less than {matters}",
+        most=f"{number(most, 1)} {unit}".rstrip(),
+        better=better,
+        best=told.best,
+        matters=matters,
     )
 
 
@@ -72,7 +82,7 @@ def stop_words(v: StudyVerdict, told: WhatNext) -> str:
     )
     accept = margin_to_accept(told.near)
     first = told.choices[0]
-    tried = tr("{rounds} of {names}", rounds=several(first.rounds, tr("more round")), names=joined(list(first.names)))
+    tried = tr("{rounds} of {names}", rounds=several(first.rounds, "more round"), names=joined(list(first.names)))
     chance = f"{100 * first.chance:.0f} %" if first.chance >= 0.005 else tr("under 1 %")
     as_good = which_is_best(found)
     hardly = tr(

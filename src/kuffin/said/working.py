@@ -5,8 +5,9 @@ from __future__ import annotations
 from dataclasses import replace
 
 from kuffin.core.base.errors import CompareError
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, tr
 from kuffin.core.base.leads import VERDICT, ToCandidate, ToMount, ToPair, ToSamples, Where
+from kuffin.core.base.numbers import begun
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare import Comparison, PairResult
 from kuffin.core.compare.claims import Claimed
@@ -54,10 +55,16 @@ def mount_working(
         out.say(tr("Typed"), tr("figures read off a screen or a meter by a person, not recorded"))
     out.say(
         tr("What it is not"),
-        tr(
-            "the half-width here is that of {which}. How far mounts of one candidate differ is "
-            "another matter: a verdict's interval comes from that",
-            which=tr("these figures") if reading.typed else tr("one window"),
+        (
+            tr(
+                "the half-width here is that of these figures. How far mounts of one candidate "
+                "differ is another matter: a verdict's interval comes from that"
+            )
+            if reading.typed
+            else tr(
+                "the half-width here is that of one window. How far mounts of one candidate differ "
+                "is another matter: a verdict's interval comes from that"
+            )
         ),
     )
     sampled = (isinstance(outcome, School) or outcome.role) and not reading.typed
@@ -89,7 +96,7 @@ def _trace_remarks(school: School, result: RunResult, t: Settled) -> list[tuple[
     told = [
         (
             tr("Trace"),
-            tr("{names} less {names_2}", names=names.get(school.part, school.part), names_2=names.get(over, over))
+            tr("{part} less {over}", part=names.get(school.part, school.part), over=names.get(over, over))
             + (
                 tr(" warmed by {names} before it", names=names["upstream"])
                 if over == "coolant" and result.warmed_k is not None
@@ -165,7 +172,7 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
         tr("Judged by"),
         tr(
             "{label}, {method}, {confidence:.4g} % over all pairs together",
-            label=v.school.label.lower(),
+            label=inside(v.school.label),
             method=found.method,
             confidence=100 * found.confidence,
         ),
@@ -180,9 +187,9 @@ def study_working(v: StudyVerdict, sentence: str) -> Working:
         out.say(
             tr("The answer"),
             tr(
-                "{what} by each pair with {best} alone, at {confidence:.4g} %: a claim that is only "
+                "{claim} by each pair with {best} alone, at {confidence:.4g} %: a claim that is only "
                 "made where all of its parts hold needs no widening for their number",
-                what=what,
+                claim=what,
                 best=best,
                 confidence=100 * found.confidence,
             ),
@@ -218,7 +225,7 @@ def candidate_working(v: StudyVerdict, under: OutcomeResult, name: str, where: W
     c = found.candidate(name)
     mean = candidate_mean(found, name, unit, under.worked_by_mount(where))
     out = Working(
-        title=f"{name}: {under.outcome.label.lower()}",
+        title=f"{name}: {inside(under.outcome.label)}",
         answer=f"{number(c.mean, 2)} {unit} ({span(c.low, c.high, unit, 2)})",
     )
     out.add(mean)
@@ -247,10 +254,10 @@ def candidate_working(v: StudyVerdict, under: OutcomeResult, name: str, where: W
     )
     out.say(
         tr("Chance of being best"),
-        tr(
-            "{which}{p_best:.0f} %, by drawing the means from their joint t distribution",
-            which=tr("at most ") if c.bound else "",
-            p_best=100 * c.p_best,
+        (
+            tr("at most {p_best:.0f} %, by drawing the means from their joint t distribution", p_best=100 * c.p_best)
+            if c.bound
+            else tr("{p_best:.0f} %, by drawing the means from their joint t distribution", p_best=100 * c.p_best)
         ),
     )
     return out
@@ -272,12 +279,20 @@ def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: W
         out.add(replace(pair_difference(found, pair, unit, digits, narrow=True, where=where), name="The same?"))
         out.say(
             tr("The same?"),
-            tr(
-                "{narrow_low} {which} inside ± {margin:g} {kelvins}, the smallest difference that matters",
-                narrow_low=span(pair.narrow_low, pair.narrow_high, kelvins, digits),
-                which=tr("lies") if pair.verdict == "same" else tr("does not lie"),
-                margin=found.margin,
-                kelvins=kelvins,
+            (
+                tr(
+                    "{narrow} lies inside ± {margin:g} {kelvins}, the smallest difference that matters",
+                    narrow=span(pair.narrow_low, pair.narrow_high, kelvins, digits),
+                    margin=found.margin,
+                    kelvins=kelvins,
+                )
+                if pair.verdict == "same"
+                else tr(
+                    "{narrow} does not lie inside ± {margin:g} {kelvins}, the smallest difference that matters",
+                    narrow=span(pair.narrow_low, pair.narrow_high, kelvins, digits),
+                    margin=found.margin,
+                    kelvins=kelvins,
+                )
             ),
         )
     if pair.verdict == "unsettled":
@@ -291,7 +306,7 @@ def pair_working(v: StudyVerdict, under: OutcomeResult, a: str, b: str, where: W
 def fact_working(v: StudyVerdict, fact: Outcome, a: str, b: str, amount: Claimed) -> Working:
     """Where a part's fact, or the difference of two, comes from."""
     told = fact_of(v.evidence.study, fact, a, b, amount)
-    title = f"{fact.label.capitalize()}: {a}{f' and {b}' if b else ''}"
+    title = f"{begun(fact.label)}: {joined([a, b] if b else [a])}"
     if isinstance(told, str):
         return Working(title=title, answer=told)
     out = Working(title=title, answer=f"{number(told.value, told.digits)} {told.unit}".rstrip())
@@ -353,7 +368,7 @@ def grid_working(label: str, under: OutcomeResult, where: Where = VERDICT) -> Wo
         tr("Judged by"),
         tr(
             "{label}, {method}, {confidence:.4g} % in this cell",
-            label=under.outcome.label.lower(),
+            label=inside(under.outcome.label),
             method=found.method,
             confidence=100 * found.confidence,
         ),

@@ -48,7 +48,7 @@ def worth_working(v: StudyVerdict, row: Worth, cheapest: Worth, currency: str) -
 def noticed_working(n: OutcomeResult) -> Working:
     """The means of something a user would notice."""
     label, unit = n.outcome.label, n.outcome.unit
-    told = f"means over the mounts, {unit}".rstrip(", ")
+    told = tr("means over the mounts, {unit}", unit=unit).rstrip(", ")
     out = Working(title=label[:1].upper() + label[1:], answer=told)
     found = n.comparison
     for c in found.candidates if found is not None else ():

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, tr
 from kuffin.core.base.worked import Worked
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.undertest import kind_under_test
@@ -81,9 +81,9 @@ def _why_no_link(a: Study, b: Study, part: Part) -> str:
     for study, found in ((a, own), (b, other)):
         if found is None:
             return tr(
-                "“{name}” has {name_2} in several ways; choose on Plan which of them is its baseline",
-                name=study.name,
-                name_2=part.name,
+                "“{study}” has {part} in several ways; choose on Plan which of them is its baseline",
+                study=study.name,
+                part=part.name,
             )
     assert own is not None and other is not None
     keys = {*own.configuration, *other.configuration}
@@ -92,10 +92,10 @@ def _why_no_link(a: Study, b: Study, part: Part) -> str:
     ]
     if unlike:
         return tr(
-            "{name} is not used alike in “{name_2}” and “{name_3}”: {unlike}",
+            "{name} is not used alike in “{a}” and “{b}”: {unlike}",
             name=own.part.name,
-            name_2=a.name,
-            name_3=b.name,
+            a=a.name,
+            b=b.name,
             unlike=joined(sorted(unlike)),
         )
     return ""
@@ -119,49 +119,48 @@ def why_not(first: Judged, other: Judged) -> str:
     a, b = first.study, other.study
     if a.under_test != b.under_test:
         return tr(
-            "“{name}” compares {words}, “{name_2}” {words_2}",
-            name=b.name,
-            words=kind_under_test(b.under_test).words,
-            name_2=a.name,
-            words_2=kind_under_test(a.under_test).words,
+            "“{b}” compares {b_words}, “{a}” {a_words}",
+            b=b.name,
+            b_words=tr(kind_under_test(b.under_test).words),
+            a=a.name,
+            a_words=tr(kind_under_test(a.under_test).words),
         )
     if not shared_parts(a, b):
         untold = _untold_makers(a, b)
         if untold:
             return tr(
-                "{untold} stands in “{name}” and “{name_2}”, but its maker is not told in both; "
-                "write it on the Shelf, where it is the same product",
+                "{untold} stands in “{a}” and “{b}”, but its maker is not told in both; write it on "
+                "the Shelf, where it is the same product",
                 untold=untold[0],
-                name=a.name,
-                name_2=b.name,
+                a=a.name,
+                b=b.name,
             )
         return tr(
-            "“{name}” and “{name_2}” have no candidate in common; mount one of these in the "
-            "other study, as its baseline",
-            name=b.name,
-            name_2=a.name,
+            "“{b}” and “{a}” have no candidate in common; mount one of these in the other study, as its baseline",
+            b=b.name,
+            a=a.name,
         )
     reasons = [_why_no_link(a, b, p) for p in shared_parts(a, b)]
     if all(reasons):
         return reasons[0]
     if first.verdict.school.key != other.verdict.school.key:
         return tr(
-            "“{name}” is read as {label}, “{name_2}” as {label_2}; choose the same school in both",
-            name=b.name,
-            label=other.verdict.school.label.lower(),
-            name_2=a.name,
-            label_2=first.verdict.school.label.lower(),
+            "“{b}” is read as {b_label}, “{a}” as {a_label}; choose the same school in both",
+            b=b.name,
+            b_label=inside(other.verdict.school.label),
+            a=a.name,
+            a_label=inside(first.verdict.school.label),
         )
     if not first.verdict.school.per_watt:
         pa, pb = first.verdict.reference_power_w, other.verdict.reference_power_w
         if abs(pa - pb) > 0.03 * pa:
             return tr(
-                "“{name}” ran at {pb:g} W, “{name_2}” at {pa:g} W, and {label} keeps power in",
-                name=b.name,
+                "“{b}” ran at {pb:g} W, “{a}” at {pa:g} W, and {label} keeps power in",
+                b=b.name,
                 pb=pb,
-                name_2=a.name,
+                a=a.name,
                 pa=pa,
-                label=first.verdict.school.label.lower(),
+                label=inside(first.verdict.school.label),
             )
     for one in (first, other):
         if one.verdict.temperature.comparison is None:
@@ -287,7 +286,11 @@ def known_of(part_id: int, judged: Sequence[Judged], sentence_of: Callable[[Stud
         told = ((cooler, tr("cooler than")), (warmer, tr("warmer than")), (alike, tr("alike or not told apart from")))
         place = joined(
             [
-                tr("{said_} {n} other{which}", said_=said, n=count(n), which="" if n == 1 else "s")
+                (
+                    tr("{told} {n} other", told=said, n=count(n))
+                    if n == 1
+                    else tr("{told} {n} others", told=said, n=count(n))
+                )
                 for n, said in told
                 if n
             ]

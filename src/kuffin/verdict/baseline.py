@@ -51,9 +51,9 @@ class BaselineChart:
         day = self.days[moved.at]
         if self.days[moved.at - 1] != day:
             return tr(
-                "between day {day_numbers} and day {day_numbers_2}",
-                day_numbers=self.day_numbers[self.days[moved.at - 1]],
-                day_numbers_2=self.day_numbers[day],
+                "between day {begin} and day {end}",
+                begin=self.day_numbers[self.days[moved.at - 1]],
+                end=self.day_numbers[day],
             )
         return tr("on day {day_numbers}", day_numbers=self.day_numbers[day])
 
@@ -176,15 +176,26 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
         )
     m = chart.moved
     chance = tr("below 0.1 %") if m.p < 0.001 else f"{100 * m.p:.1g} %"
-    return tr(
-        "the baseline {name} {which} by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)",
-        name=found.name,
-        which=tr("rose") if m.by > 0 else tr("fell"),
-        by=number(abs(m.by), 1),
-        u95=number(m.u95, 1),
-        unit=unit,
-        when=found.when(),
-        chance=chance,
+    return (
+        tr(
+            "the baseline {name} rose by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)",
+            name=found.name,
+            by=number(m.by, 1),
+            u95=number(m.u95, 1),
+            unit=unit,
+            when=found.when(),
+            chance=chance,
+        )
+        if m.by > 0
+        else tr(
+            "the baseline {name} fell by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)",
+            name=found.name,
+            by=number(-m.by, 1),
+            u95=number(m.u95, 1),
+            unit=unit,
+            when=found.when(),
+            chance=chance,
+        )
     )
 
 

@@ -75,8 +75,8 @@ def _change(outcome: Outcome, before: Worked, after: Worked) -> Worked:
     half = None
     if before.half is not None and after.half is not None:
         terms = [
-            replace(before.half, name="Half-width before", symbol="U_1"),
-            replace(after.half, name="Half-width after", symbol="U_2"),
+            replace(before.half, name=tr("Half-width before"), symbol="U_1"),
+            replace(after.half, name=tr("Half-width after"), symbol="U_2"),
         ]
         half = in_quadrature(tr("Half-width"), "U", terms, outcome.difference_unit)
     pair = [

@@ -11,6 +11,7 @@ from kuffin.core.base.numbers import number
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.uncertainty import Accuracy, Combined, Source, combine, in_a_comparison
 from kuffin.core.bench.roles import AIR, COOLANT
+from kuffin.core.compare.pairwords import joined
 from kuffin.notebook.entities import Bench
 from kuffin.reading.judgingrules import accuracies
 from kuffin.reading.runresult import RunResult
@@ -147,9 +148,7 @@ def _advice(
     instruments = [s for s in compared if ": " in s.name]
     said = ""
     if unknown:
-        said = tr(
-            "Nothing is known of the accuracy of {unknown}: give it on the Bench page. ", unknown=" and ".join(unknown)
-        )
+        said = tr("Nothing is known of the accuracy of {unknown}: give it on the Bench page. ", unknown=joined(unknown))
     if between is not None and between > 3 * apart.half_width:
         return said + (
             tr(

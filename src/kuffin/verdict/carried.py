@@ -115,6 +115,7 @@ class Carried:
     label: str = MEASURED
     beyond: tuple[str, ...] = ()
     why: tuple[str, ...] = ()
+    along: tuple[str, ...] = ()  # the settings that it was carried along
 
     def of(self, name: str) -> float:
         """A candidate's mean."""
@@ -175,17 +176,14 @@ def carry(
         if key == taken or want is None:
             continue
         if was is None:
-            rise = replace(rise, why=(*rise.why, f"the {key}'s setting of the tests is not told: taken as it was"))
+            rise = replace(
+                rise,
+                why=(*rise.why, tr("the setting of the tests is not told, and taken as it was: {key}", key=tr(key))),
+            )
         elif abs(want / was - 1) > _SAME:
             factor, share = answer.factor(want / was)
-            rise = times(
-                rise,
-                factor,
-                share,
-                ESTIMATED,
-                tr("{key} at {want:g} %, measured at {was:g} %", key=key, want=want, was=was),
-                key,
-            )
+            told = tr("{key} at {want:g} %, measured at {was:g} %", key=tr(key), want=want, was=was)
+            rise = replace(times(rise, factor, share, ESTIMATED, told, key), along=(*rise.along, key))
     if power_w is not None and taken != "power":
         rise = _to_power(rise, power_w, there.levels.get("power", ()))
     return rise
@@ -244,7 +242,7 @@ def _swept_along(
         why = (
             tr(
                 "{key} at {at:g} {unit}, along the curve of {low:g} to {high:g} {unit}",
-                key=key,
+                key=tr(key),
                 at=at,
                 unit=unit,
                 low=low,
@@ -253,6 +251,7 @@ def _swept_along(
         )
         found = Carried(
             values=values,
+            along=(key,),
             readings_half=float(np.median(halves)),
             shares=(share,),
             label=MEASURED if inside else ESTIMATED,
@@ -308,7 +307,7 @@ def flow_ratio(v: StudyVerdict, flow: Carried) -> float:
 
 def with_flow(rise: Carried, ratio: float, answers: Answers, asked: WhatIf, there: MeasuredAt) -> Carried:
     """What another flow does to a rise that was not swept over it."""
-    if abs(ratio - 1) <= _SAME or any(w.startswith("pump at") for w in rise.why):
+    if abs(ratio - 1) <= _SAME or "pump" in rise.along:
         return rise
     factor, share = answers.factor(ratio)
     was = there.usual("pump")
@@ -345,4 +344,5 @@ def together(rises: Sequence[Carried], watts: Sequence[float], reference_w: floa
         shares=tuple(shares),
         label=worst([r.label for r in rises]),
         beyond=tuple(b for r in rises for b in r.beyond),
+        along=tuple(a for r in rises for a in r.along),
     )

@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, mark, tr
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
@@ -21,7 +21,12 @@ if TYPE_CHECKING:
     from kuffin.verdict.outcomes import OutcomeResult
     from kuffin.verdict.study import StudyVerdict
 
-TITLES = {"refuted": "Refuted", "borne out": "Borne out", "open": "Open", "gone": "Cannot be judged"}
+TITLES = {
+    "refuted": mark("Refuted"),
+    "borne out": mark("Borne out"),
+    "open": mark("Open"),
+    "gone": mark("Cannot be judged"),
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -85,7 +90,7 @@ class JudgedClaim:
             "{candidate} has {amount} of {label}",
             candidate=self.candidate,
             amount=amount,
-            label=self.outcome.label.lower(),
+            label=inside(self.outcome.label),
         )
 
     @property
@@ -214,20 +219,23 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
         )
     elif high < 0:
         measured = tr(
-            "We found it{best} {what} {worse}", best=best, what=span(-high, -low, unit, digits), worse=said.worse
+            "We found it{best} {interval} {worse}",
+            best=best,
+            interval=span(-high, -low, unit, digits),
+            worse=tr(said.worse),
         )
     else:
         ends = tr(
-            "{beside_nothing} {unit} {worse} and {beside_nothing_2} {unit} {better}",
-            beside_nothing=beside_nothing(-low, digits),
+            "{low} {unit} {worse} and {high} {unit} {better}",
+            low=beside_nothing(-low, digits),
             unit=unit,
-            worse=said.worse,
-            beside_nothing_2=beside_nothing(high, digits),
-            better=said.better,
+            worse=tr(said.worse),
+            high=beside_nothing(high, digits),
+            better=tr(said.better),
         )
         measured = tr("We found a difference{best} between {ends}", best=best, ends=ends)
     reaches = j.amount.way in {"at least", "up to"}
-    short, there = (tr("falls short of"), "reaches") if reaches else (tr("does not agree with"), tr("agrees with"))
+    short, there = (tr("falls short of"), tr("reaches")) if reaches else (tr("does not agree with"), tr("agrees with"))
     amount = f"{j.amount.low:g} {unit}" if reaches else j.amount.written(unit)
     under = "" if j.outcome.fact else tr(" under our conditions")
     verdict = {

@@ -46,10 +46,7 @@ def siblings_elsewhere(notebook: Notebook, study: Study, ways: JudgingRules) -> 
             continue  # what cannot be read there is said there
         out.append(
             sibling_of(
-                tr("{name} in “{name_2}”", name=name, name_2=other.name or other.question),
-                mount,
-                results,
-                its.condition,
+                tr("{name} in “{study}”", name=name, study=other.name or other.question), mount, results, its.condition
             )
         )
     return tuple(out)

@@ -36,7 +36,7 @@ def unfair(study: Study, bench: Bench | None, shelf: Sequence[Part], evidence: E
     found = [d for d in differences(study.under_test, configurations, study.same) if d.key not in told]
     asked, alike = _ways_of_one_part(study, configurations)
     found = [
-        replace(d, strength=0, effect=asked[d.key], counts_as="what is compared") if d.key in asked else d
+        replace(d, strength=0, effect=asked[d.key], counts_as=tr("what is compared")) if d.key in asked else d
         for d in found
     ] + alike
     found += tested + _unlike_tests(study) + _samples(study) + _mounts(study)
@@ -91,7 +91,14 @@ def _tested(
     others = {t.name.casefold(): t.name for t in tested_under(study) if t.name.casefold() != main}
     for name in others.values():
         for d in _tested_under(study, configurations, name):
-            out.append(replace(d, key=f"{d.key} under {name}", label=f"{d.label} under “{name}”", strength=1))
+            out.append(
+                replace(
+                    d,
+                    key=f"{d.key} under {name}",
+                    label=tr("{label} under “{condition}”", label=d.label, condition=name),
+                    strength=1,
+                )
+            )
     return out
 
 
@@ -105,9 +112,7 @@ def _tested_under(
     for key in keys:
         setting = OF_TEST.get(key) or Setting(key=key, label=key, kind="text", effect=_OWN, strength=1)
         said = {
-            name: " and ".join(
-                sorted({written(setting, r.settings.get(key, configurations[name].get(key))) for r in found})
-            )
+            name: joined(sorted({written(setting, r.settings.get(key, configurations[name].get(key))) for r in found}))
             for name, found in runs.items()
         }
         out += [replace(d, key=f"tested {key}") for d in difference(setting, said, study.same)]

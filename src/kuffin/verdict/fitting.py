@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr, written
 from kuffin.core.base.numbers import begun
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.prepare.clearance import CONFLICT, FITS, TIGHT, UNKNOWN, Built, Fit
@@ -13,7 +13,7 @@ from kuffin.core.prepare.matching import all_fits
 from kuffin.notebook.entities import Bench, Candidate, Part, Study
 from kuffin.reading.configurations import parts_of
 
-_CELL = {CONFLICT: "does not fit", TIGHT: "tight", UNKNOWN: "not known", FITS: "fits"}
+_CELL = {CONFLICT: mark("does not fit"), TIGHT: mark("tight"), UNKNOWN: mark("not known"), FITS: mark("fits")}
 
 
 @dataclass(frozen=True)
@@ -67,12 +67,12 @@ def cell_words(fit: Fit | None) -> str:
     """One of them in a table: ``fits, 3 mm to spare``."""
     if fit is None:
         return "–"
-    state = _CELL[fit.state]
+    state = tr(_CELL[fit.state])
     if fit.spare is None:
         return state
     if fit.spare < 0:
-        return tr("{state}, {what:.3g} {unit} too much", state=state, what=-fit.spare, unit=fit.unit)
-    sure = f" ± {fit.worst:.2g}" if fit.worst else ""
+        return tr("{state}, {over:.3g} {unit} too much", state=state, over=-fit.spare, unit=fit.unit)
+    sure = written(f" ± {fit.worst:.2g}") if fit.worst else ""
     return tr("{state}, {spare:.3g}{sure} {unit} to spare", state=state, spare=fit.spare, sure=sure, unit=fit.unit)
 
 

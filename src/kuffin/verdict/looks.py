@@ -143,13 +143,10 @@ def look_words(looks: LooksSoFar) -> str:
     overall = f"{100 * looks.overall:g} %"
     if looks.had == 0:
         return tr(
-            "The first {which}look is after round {declared}; {rounds_done} {which_2} complete. "
-            "Until then intervals are those of that look ({confidence:.2f} %), and nothing is "
-            "decided.",
-            which=tr("declared ") if looks.by_person else "",
+            "The first look is after round {declared}; so far {done}. Until then intervals are "
+            "those of that look ({confidence:.2f} %), and nothing is decided.",
             declared=looks.declared[0],
-            rounds_done=several(looks.rounds_done, "round"),
-            which_2=tr("is") if looks.rounds_done == 1 else tr("are"),
+            done=several(looks.rounds_done, "round"),
             confidence=100 * looks.confidence,
         )
     number = looks.all[looks.had - 1][0]
@@ -235,11 +232,11 @@ def outlook(v: StudyVerdict) -> Outlook | None:
         )
     elif settled:
         said = tr(
-            "Every pair with {best} is settled, but one more round could still change one: "
-            "{worst} and {worst_2}, in {percent} of cases.",
+            "Every pair with {best} is settled, but one more round could still change one: {a} "
+            "and {b}, in {percent} of cases.",
             best=best,
-            worst=worst[0],
-            worst_2=worst[1],
+            a=worst[0],
+            b=worst[1],
             percent=percent,
         )
     else:
@@ -247,16 +244,16 @@ def outlook(v: StudyVerdict) -> Outlook | None:
         gain = sum(p for verdict, p in share.items() if verdict != "unsettled")
         said = (
             tr(
-                "Not enough yet: one more round would settle {worst} and {worst_2} in about {gain:.0f} % of cases.",
-                worst=worst[0],
-                worst_2=worst[1],
+                "Not enough yet: one more round would settle {a} and {b} in about {gain:.0f} % of cases.",
+                a=worst[0],
+                b=worst[1],
                 gain=100 * gain,
             )
             if not found.pair(*worst).settled
             else tr(
-                "Not enough yet: one more round would change {worst} and {worst_2} in {percent} of cases.",
-                worst=worst[0],
-                worst_2=worst[1],
+                "Not enough yet: one more round would change {a} and {b} in {percent} of cases.",
+                a=worst[0],
+                b=worst[1],
                 percent=percent,
             )
         )

@@ -12,7 +12,7 @@ from kuffin.core.base.worked import Worked, worked
 from kuffin.core.compare.evidence import PairResult
 from kuffin.core.compare.narrowing import half_after
 from kuffin.core.compare.nextmounts import open_pairs
-from kuffin.core.compare.pairwords import best_of, several
+from kuffin.core.compare.pairwords import best_of, joined, several
 from kuffin.notebook.entities import Bench
 from kuffin.verdict.budget import budget_of
 from kuffin.verdict.outcomes import MountReading
@@ -95,7 +95,7 @@ def spending_of(v: StudyVerdict, scatter: StudyScatter | None, bench: Bench | No
     minutes = mount_minutes(v).minutes
     out = [
         Purchase(
-            what=tr("{m} of both", m=several(m, tr("more round"))),
+            what=tr("{m} of both", m=several(m, "more round")),
             hours=2 * m * minutes / 60,
             half=_after_rounds(now, half_after(found, pair, m) / half),
             because=tr("with the scatter as it is"),
@@ -125,7 +125,7 @@ def _window(v: StudyVerdict, scatter: StudyScatter, used: Sequence[MountReading]
         half=worked(
             tr("Half-width then"),
             "U'",
-            tr("U*sqrt(1 - h*(1 - 1/{LONGER:g}))", LONGER=_LONGER),
+            f"U*sqrt(1 - h*(1 - 1/{_LONGER:g}))",
             [now, share],
             now.unit,
             digits=3,
@@ -148,7 +148,7 @@ def _probes(v: StudyVerdict, used: Sequence[MountReading], bench: Bench | None) 
     if budget is None:
         return None
     if budget.unknown:
-        names = " and ".join(budget.unknown)
+        names = joined(list(budget.unknown))
         because = tr("nothing is known of the accuracy of {names}: give it on the Bench page", names=names)
         return Purchase(what=tr("exact probes"), hours=None, half=None, because=because)
     of_probes = float(np.sqrt(sum(s.contribution**2 for s in budget.compared if ": " in s.name)))

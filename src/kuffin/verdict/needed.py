@@ -26,6 +26,6 @@ def needed_for(study: Study, bench: Bench | None, shelf: Sequence[Part]) -> list
         parts = built_in(study, mount, bench, shelf).parts
         lines += [f"{parts[slot]} ({slot})" for slot in slots if parts.get(slot)]
     return [
-        tr("{one}, {one_2} times", one=one, one_2=lines.count(one)) if lines.count(one) > 1 else one
+        tr("{one}, {n} times", one=one, n=lines.count(one)) if lines.count(one) > 1 else one
         for one in dict.fromkeys(lines)
     ]

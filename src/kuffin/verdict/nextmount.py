@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from kuffin.core.prepare.changeover import BuiltIn, ChangeOverTask, change_over
+from kuffin.core.prepare.builtin import BuiltIn
+from kuffin.core.prepare.changeover import ChangeOverTask, change_over
 from kuffin.notebook.entities import Bench, Mount, Part, Study
 from kuffin.reading.configurations import built_in
 from kuffin.verdict.planbasis import order_of

@@ -111,12 +111,20 @@ def _standing_apart(mounts: Mounts, main: OutcomeResult, found: dict[int, list[F
         away, unit = value.value - mean, main.outcome.unit
         if abs(away) < limits.of("rise_k"):
             continue
-        said = tr(
-            "{value} {unit}, {away} K {which} this candidate's other mounts, more than their scatter explains",
-            value=number(value.value, 1),
-            unit=unit,
-            away=number(abs(away), 1),
-            which=tr("above") if away > 0 else tr("below"),
+        said = (
+            tr(
+                "{value} {unit}, {away} K above this candidate's other mounts, more than their scatter explains",
+                value=number(value.value, 1),
+                unit=unit,
+                away=number(away, 1),
+            )
+            if away > 0
+            else tr(
+                "{value} {unit}, {away} K below this candidate's other mounts, more than their scatter explains",
+                value=number(value.value, 1),
+                unit=unit,
+                away=number(-away, 1),
+            )
         )
         beside = tuple((labels[int(m)], v) for m, v in others.items())
         found[mount_id].append(
@@ -161,7 +169,7 @@ def about_the_study(evidence: Evidence, main: OutcomeResult) -> tuple[Finding, .
         out.append(
             Finding(
                 kind="few mounts",
-                seen=tr("{said_}; three show how far mounts scatter", said_=said),
+                seen=tr("{told}; three show how far mounts scatter", told=said),
                 weight=REMARK,
                 value=float(least),
                 limit=3.0,

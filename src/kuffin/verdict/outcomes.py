@@ -138,8 +138,10 @@ def scope(found: Comparison) -> str:
     if "sample" in dict(found.components):
         few, many = min(counts), max(counts)
         tell = f"{few}" if few == many else tr("{few} to {many}", few=few, many=many)
-        return tr(
-            "these products, as far as {tell} sample{which} of each tell", tell=tell, which="" if many == 1 else "s"
+        return (
+            tr("these products, as far as one sample of each tells")
+            if many == 1
+            else tr("these products, as far as {n} samples of each tell", n=tell)
         )
     if max(counts) == 1:
         return tr("these samples, one of each; another sample of the same product may differ")
@@ -348,9 +350,9 @@ def _over_runs(found: Sequence[Worked]) -> Worked | None:
     if len(found) < 2:
         return found[0] if found else None
     first, n = found[0], len(found)
-    runs = [replace(r, name=f"Run {i}", symbol=f"y_{i}") for i, r in enumerate(found, 1)]
+    runs = [replace(r, name=tr("Run {i}", i=i), symbol=f"y_{i}") for i, r in enumerate(found, 1)]
     halves = [
-        replace(r.half, name=f"Half-width of run {i}", symbol=f"U_{i}")
+        replace(r.half, name=tr("Half-width of run {i}", i=i), symbol=f"U_{i}")
         for i, r in enumerate(found, 1)
         if r.half is not None
     ]

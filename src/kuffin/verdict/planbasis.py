@@ -60,11 +60,14 @@ def scatter_of(study: Study, verdicts: Sequence[StudyVerdict]) -> AssumedScatter
     total = sum(df for _, df in kept)
     if total >= 2:
         sd = float(np.sqrt(sum(df * s**2 for s, df in kept) / total))
-        where = tr(
-            "from this notebook's own mounts ({kept} {which}, {total:.0f} degrees of freedom)",
-            kept=count(len(kept)),
-            which=tr("study") if len(kept) == 1 else tr("studies"),
-            total=total,
+        where = (
+            tr("from this notebook's own mounts (one study, {df:.0f} degrees of freedom)", df=total)
+            if len(kept) == 1
+            else tr(
+                "from this notebook's own mounts ({n} studies, {df:.0f} degrees of freedom)",
+                n=count(len(kept)),
+                df=total,
+            )
         )
         return AssumedScatter(sd, total, where, False)
     guess = kind_under_test(study.under_test).spread_k

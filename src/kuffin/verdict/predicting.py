@@ -215,7 +215,7 @@ def _flights(
             if abs(factor - 1) > _NOTABLE:
                 rises[name] = times(rises[name], by, unsure, ESTIMATED, why, "")
     elif made_elsewhere:
-        why = tr("what {which} does to the flow is not known", which=asked.part.name if asked.part else "")
+        why = tr("what {part} does to the flow is not known", part=asked.part.name if asked.part else "")
         for name in set(rises) - {made_elsewhere}:
             unsure = _BY_FLOW[name].factor(FLOW_BY_PART)[1]
             rises[name] = times(rises[name], 1.0, unsure, ESTIMATED, why, "")

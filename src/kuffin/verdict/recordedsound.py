@@ -64,10 +64,10 @@ def recorded_level(sounds: Sounds, mount_id: int, condition: str | None) -> Work
     if not levels:
         raise NoReading(found[0].sound.why_not if found else "no sound was measured, nor recorded, under this")
     if len(levels) == 1:
-        return replace(levels[0], name="Loudness, recorded", symbol="y")
-    terms = [replace(x, name=f"Recording {i}", symbol=f"y_{i}") for i, x in enumerate(levels, 1)]
+        return replace(levels[0], name=tr("Loudness, recorded"), symbol="y")
+    terms = [replace(x, name=tr("Recording {i}", i=i), symbol=f"y_{i}") for i, x in enumerate(levels, 1)]
     halves = [
-        replace(x.half, name=f"Half-width of recording {i}", symbol=f"U_{i}")
+        replace(x.half, name=tr("Half-width of recording {i}", i=i), symbol=f"U_{i}")
         for i, x in enumerate(levels, 1)
         if x.half is not None
     ]

@@ -98,7 +98,7 @@ def _figure(outcome: Outcome, result: RunResult, power_w: float) -> Worked:
     power = Worked(
         name=tr("Reference power"), symbol="P_ref", value=power_w, unit="W", digits=0, source=tr("the study’s")
     )
-    return worked(tr("Re-based to the study’s power"), "y", tr("R*P_ref"), [each, power], outcome.unit)
+    return worked(tr("Re-based to the study’s power"), "y", "R*P_ref", [each, power], outcome.unit)
 
 
 def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) -> Worked:
@@ -136,7 +136,7 @@ def _temperature(school: School, result: RunResult, power_w: float, air_c: float
         if name not in result.means or result.window_s is None:
             raise NoReading(f"no channel has the role “{school.part}”; give it one {CHANNELS}")
         return replace(
-            _plain_mean(name, *result.means[name], result.window_s, "K"), name="As read", symbol="T", unit="°C"
+            _plain_mean(name, *result.means[name], result.window_s, "K"), name=tr("As read"), symbol="T", unit="°C"
         ), True
     if school.whole:
         fit = result.whole.get(school.trace)
@@ -164,9 +164,9 @@ def _plain_mean(channel: str, mean: float, sd: float, window_s: tuple[float, flo
         tr("Half-width"), "U", "1.96*s/sqrt(10)", [scatter], unit, digits=3, source=tr("95 %, as good as ten samples")
     )
     span = tr(
-        "the plain mean of {channel} from {window_s:.1f} to {window_s_2:.1f} min; nothing is taken out",
+        "the plain mean of {channel} from {begin:.1f} to {end:.1f} min; nothing is taken out",
         channel=channel,
-        window_s=window_s[0] / 60,
-        window_s_2=window_s[1] / 60,
+        begin=window_s[0] / 60,
+        end=window_s[1] / 60,
     )
     return Worked(name=tr("Mean"), symbol="y", value=mean, unit=unit, half=half, source=span)

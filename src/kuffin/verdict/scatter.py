@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING
 import numpy as np
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.compare.evidence import MountValue
 from kuffin.core.compare.pairwords import count, digits_for, number, several
@@ -124,7 +125,7 @@ def _sample_mean(label: str, readings: list[Worked], scatter: tuple[float, float
                 (tr("Within a window"), "s_w", scatter[1], ""),
             )
         ]
-        formula = tr("1.96*hypot(s_m, s_w)/sqrt({n})", n=n)
+        formula = f"1.96*hypot(s_m, s_w)/sqrt({n})"
         half = worked(
             tr("Half-width"), "U", formula, own, apart(unit), digits=3, source=tr("95 %, for this mean alone")
         )
@@ -158,17 +159,16 @@ def buys_words(found: StudyScatter, unit: str = "K") -> str:
         return _none_seen(mount, unit)
     digits = digits_for(b.now)
     better, worse = (
-        (tr("one more sample of each, mounted {which}", which=tr('once') if b.mounts_each == 1 else count(b.mounts_each) + " times"), tr("three more mounts of each")),
+        ((tr("one more sample of each, mounted once") if b.mounts_each == 1 else tr("one more sample of each, mounted {n} times", n=count(b.mounts_each))), tr("three more mounts of each")),
         (tr("three more mounts of each"), tr("one more sample of each")),
     )[0 if b.sample_is_better else 1]  # fmt: skip
     high, low = (b.with_sample, b.with_mounts) if b.sample_is_better else (b.with_mounts, b.with_sample)
     return tr(
-        "As products, a pair's interval is about ± {now} {unit} wide now. {better}{better_2} "
-        "would make it ± {high} {unit}, {worse} ± {low} {unit}: {which}.",
+        "As products, a pair's interval is about ± {now} {unit} wide now. {better} would "
+        "make it ± {high} {unit}, {worse} ± {low} {unit}: {which}.",
         now=number(b.now, digits),
         unit=unit,
-        better=better[:1].upper(),
-        better_2=better[1:],
+        better=begun(better),
         high=number(high, digits),
         worse=worse,
         low=number(low, digits),

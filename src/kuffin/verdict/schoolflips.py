@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import counted, inside, mark, tr
 from kuffin.core.compare.pairwords import joined, number, pair_said
 from kuffin.core.heat.normalise import SCHOOLS, School
 from kuffin.verdict.outcomes import OutcomeResult
@@ -15,7 +15,7 @@ from kuffin.verdict.outcomes import OutcomeResult
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
 
-_VERDICTS = {"same": "the same", "unsettled": "not told apart"}
+_VERDICTS = {"same": mark("the same"), "unsettled": mark("not told apart")}
 
 
 @dataclass(frozen=True)
@@ -74,8 +74,8 @@ def side_by_side(v: StudyVerdict) -> list[SchoolRow]:
 def verdict_words(a: str, b: str, verdict: str) -> str:
     """A pair's verdict in a few words."""
     if verdict in {"a_lower", "b_lower"}:
-        return tr("{which} cooler", which=a if verdict == "a_lower" else b)
-    return _VERDICTS[verdict]
+        return tr("{name} cooler", name=a if verdict == "a_lower" else b)
+    return tr(_VERDICTS[verdict])
 
 
 def _flips(v: StudyVerdict, main: OutcomeResult, other: OutcomeResult) -> list[Flip]:
@@ -134,16 +134,16 @@ def _left_in(
         low, high = min(every), max(every)
         if abs(gap) >= least:
             return tr(
-                "{what}: {which} had {gap} {more}",
-                what=what,
-                which=pair[0] if gap > 0 else pair[1],
+                "{left}: {name} had {gap} {more}",
+                left=tr(what),
+                name=pair[0] if gap > 0 else pair[1],
                 gap=number(abs(gap), digits),
-                more=more,
+                more=tr(more),
             )
         if high - low >= least:
             return tr(
-                "{what}: {low} to {high} {unit} from mount to mount is left in as scatter",
-                what=what,
+                "{left}: {low} to {high} {unit} from mount to mount is left in as scatter",
+                left=tr(what),
                 low=number(low, digits),
                 high=number(high, digits),
                 unit=unit,
@@ -164,9 +164,9 @@ def _radiators_step(v: StudyVerdict, pair: tuple[str, str]) -> str:
     if len(values) < 2 or max(values) - min(values) < 0.2:
         return ""
     return tr(
-        "the radiator's step: {values} to {values_2} K from mount to mount",
-        values=number(min(values), 1),
-        values_2=number(max(values), 1),
+        "the radiator's step: {low} to {high} K from mount to mount",
+        low=number(min(values), 1),
+        high=number(max(values), 1),
     )
 
 
@@ -194,16 +194,18 @@ def summary(v: StudyVerdict, rows: list[SchoolRow]) -> str:
     if first:
         said.append(
             tr("The winner depends on the school: ")
-            + "; ".join(f"{r.school.label.lower()} puts {r.ranking[0]} first" for r in first[:3])
+            + "; ".join(
+                tr("{school} puts {first} first", school=inside(r.school.label), first=r.ranking[0]) for r in first[:3]
+            )
             + "."
         )
     if flipped:
         pairs = {f.pair for r in flipped for f in r.flips}
         said.append(
-            tr(
-                "{pairs} pair{which} would be judged otherwise by another school: ",
-                pairs=len(pairs),
-                which="" if len(pairs) == 1 else "s",
+            counted(
+                len(pairs),
+                "{n} pair would be judged otherwise by another school: ",
+                "{n} pairs would be judged otherwise by another school: ",
             )
             + joined([tr("{a} and {b}", a=a, b=b) for a, b in sorted(pairs)][:4])
             + ("." if len(pairs) <= 4 else tr(" among them."))

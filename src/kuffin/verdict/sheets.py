@@ -62,11 +62,11 @@ def print_words(side: Mapping[str, Any]) -> str:
     if "share" not in side:
         return ""
     return tr(
-        "{side:.0f} % covered ({side_2:.0f} to {side_3:.0f} %), {side_4:.0f} % of it thinly",
-        side=100 * side["share"],
-        side_2=100 * side["low"],
-        side_3=100 * side["high"],
-        side_4=100 * side["thin"],
+        "{share:.0f} % covered ({low:.0f} to {high:.0f} %), {thin:.0f} % of it thinly",
+        share=100 * side["share"],
+        low=100 * side["low"],
+        high=100 * side["high"],
+        thin=100 * side["thin"],
     )
 
 

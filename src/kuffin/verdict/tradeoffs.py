@@ -124,10 +124,10 @@ def failures(axes: Axes, results: Results) -> list[str]:
     labels = dict(axes.conditions)
     return [
         tr(
-            "{name} could not finish{which} ({which_2} of {of}: {why}).",
+            "{name} could not finish{where} ({n} of {of}: {why}).",
             name=name,
-            which="" if key is None else f" {labels[key]}",
-            which_2=n if n < of else tr("all"),
+            where="" if key is None else f" {labels[key]}",
+            n=n if n < of else tr("all"),
             of=several(of, "mount"),
             why=why,
         )
@@ -148,10 +148,10 @@ def throttled(axes: Axes, results: Results) -> list[str]:
     labels = dict(axes.conditions)
     return [
         tr(
-            "{name} was held by a limit{which} ({which_2} of {of}; in the first {why}).",
+            "{name} was held by a limit{where} ({n} of {of}; in the first {why}).",
             name=name,
-            which="" if key is None else tr(" at {labels}", labels=labels[key]),
-            which_2=n if n < of else tr("all"),
+            where="" if key is None else tr(" at {label}", label=labels[key]),
+            n=n if n < of else tr("all"),
             of=several(of, "mount"),
             why=why,
         )
@@ -183,10 +183,10 @@ def _of_outcome(
     held = _held(cells, results)
     names = [n for n in names if n not in held]
     tail = (
-        tr(
-            "; {was_held}, so this cannot be told of {which}",
-            was_held=was_held(held),
-            which=tr("it") if len(held) == 1 else tr("them"),
+        (
+            tr("; {held}, so this cannot be told of it", held=was_held(held))
+            if len(held) == 1
+            else tr("; {held}, so this cannot be told of them", held=was_held(held))
         )
         if held
         else ""
@@ -209,14 +209,13 @@ def _of_outcome(
         )
     lead = [n for n in names if all(n in seen[c] and not seen[c][n].worse_than for c in cells)]
     if len(lead) == len(names):
-        return tr(
-            "{there} nothing is told apart in any {which}{tail}.",
-            there=there,
-            which=tr("condition") if len(cells) > 1 else tr("comparison"),
-            tail=tail,
+        return (
+            tr("{there} nothing is told apart in any condition{tail}.", there=there, tail=tail)
+            if len(cells) > 1
+            else tr("{there} nothing is told apart in any comparison{tail}.", there=there, tail=tail)
         )
     if len(lead) > 1:
-        everywhere = tr("in any {which}", which=tr("condition") if len(cells) > 1 else tr("comparison"))
+        everywhere = tr("in any condition") if len(cells) > 1 else tr("in any comparison")
         return tr(
             "{there} {lead} are not {worse} than any other {everywhere}{tail}.",
             there=there,
@@ -254,7 +253,8 @@ def _trade_off(
     for outcome in bad:
         cells = [c for c in behind if c.outcome == outcome.key]
         last = all(len(seen[c][name].worse_than) == candidates - 1 for c in cells)
-        worst = f"{'the' if last else 'among the'} {outcome.wording.worst}"
+        worst = outcome.wording.worst
+        worst = tr("the {worst}", worst=worst) if last else tr("among the {worst}", worst=worst)
         pays.append(f"{worst} {_placed([outcome])}{_by(outcome, cells, name, results)}")
     wins = _by_wording(good)
     return tr(
@@ -284,9 +284,7 @@ def _where(
     if len(cells) == 1:
         return tr("that was compared")
     if len(won) == len(cells):
-        return tr(
-            "in {which} conditions", which=tr("both") if len(cells) == 2 else tr("all {cells}", cells=count(len(cells)))
-        )
+        return tr("in both conditions") if len(cells) == 2 else tr("in all {n} conditions", n=count(len(cells)))
     labels = dict(axes.conditions)
     said = [tr("at {each}", each=joined([labels[c.condition] for c in won]))]
     rest = [c for c in cells if c not in won]
@@ -320,9 +318,8 @@ def _by(outcome: Outcome, cells: Sequence[Cell], name: str, results: Results) ->
         return ""
     low, high = min(g[0] for g in gaps), max(g[1] for g in gaps)
     apart = span(low, high, outcome.difference_unit, 0 if low >= 20 else 1)
-    return tr(
-        " ({apart} {which} the {best} there)",
-        apart=apart,
-        which=tr("over") if not outcome.higher_is_better else tr("under"),
-        best=outcome.wording.best,
+    return (
+        tr(" ({apart} under the {best} there)", apart=apart, best=tr(outcome.wording.best))
+        if outcome.higher_is_better
+        else tr(" ({apart} over the {best} there)", apart=apart, best=tr(outcome.wording.best))
     )

@@ -9,7 +9,7 @@ from typing import TYPE_CHECKING
 from kuffin.core.base.language import tr
 from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare import Comparison
-from kuffin.core.compare.pairwords import digits_for, number, span
+from kuffin.core.compare.pairwords import digits_for, joined, number, span
 from kuffin.notebook.entities import Bench, Part, Study
 from kuffin.reading.configurations import built_loop, own_places
 from kuffin.verdict.outcomes import OutcomeResult
@@ -71,7 +71,7 @@ def value_of(v: StudyVerdict, bench: Bench | None, shelf: Sequence[Part]) -> Val
     lacking = [tr("{n} has no price", n=n) for n, p in parts.items() if p.price is None]
     if len(currencies) > 1:
         lacking.append(
-            tr("prices are in {currencies}; give them in one currency", currencies=" and ".join(sorted(currencies)))
+            tr("prices are in {currencies}; give them in one currency", currencies=joined(sorted(currencies)))
         )
     rows = []
     unpriced: set[str] = set()
@@ -154,10 +154,10 @@ def worth_sentence(row: Worth, cheapest: str, currency: str, confidence: float) 
         )
     if high < 0:
         return tr(
-            "{money} more than {cheapest}, and {what} warmer",
+            "{money} more than {cheapest}, and {interval} warmer",
             money=money,
             cheapest=cheapest,
-            what=span(-high, -low, "K", digits),
+            interval=span(-high, -low, "K", digits),
         )
     return tr(
         "{money} more than {cheapest} buy nothing that was seen: at most {high} K",

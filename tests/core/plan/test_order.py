@@ -97,7 +97,7 @@ def test_what_a_drag_costs_is_said() -> None:
     assert found.early == "Reed" and found.worst_gap == pytest.approx(2 / 3)  # 0 against the mean of 1/3 and 1
     assert "0.67 K" in found.sentence()
     away = fairness(moved(order, 0, 6))
-    assert away.uneven_rounds == (1, 2) and "cannot serve as a block" in away.sentence()
+    assert away.uneven_rounds == (1, 2) and "cannot serve as blocks" in away.sentence()
 
 
 def test_an_order_that_no_longer_fits_its_plan_says_in_what() -> None:

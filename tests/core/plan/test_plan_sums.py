@@ -13,7 +13,8 @@ from kuffin.core.bench.protocol import Step, check, from_plain, run_minutes, swe
 from kuffin.core.compare import MountValue, compare
 from kuffin.core.plan.design import planned_power, power_curve, power_to_show_sameness, sample_or_mount
 from kuffin.core.plan.schedule import BenchJob, Hours, lay
-from kuffin.core.prepare.changeover import BuiltIn, change_over
+from kuffin.core.prepare.builtin import BuiltIn
+from kuffin.core.prepare.changeover import change_over
 
 WEEK = Hours({d: (9.0, 17.0) for d in range(5)})
 MONDAY = dt.datetime(2026, 11, 30, 9)

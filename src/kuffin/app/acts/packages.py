@@ -12,7 +12,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import documents
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.messages import message
-from kuffin.core.base.language import mark, tr
+from kuffin.core.base.language import in_english, mark, tr
 from kuffin.core.compare.pairwords import several
 
 PACKAGES = (".zip", "datapackage.json")  # how their files end
@@ -58,6 +58,7 @@ class Packages:
         if study is None or notebook is None:
             return
 
+        @in_english()
         def work(job: Task) -> int:
             from kuffin.publish.datapackage import package_study
 

@@ -20,7 +20,7 @@ from kuffin.app.dialogs.onemount import OneMount
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import in_english, tr
 from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
@@ -199,39 +199,46 @@ class Studies(QObject):
 
     def copy_table(self) -> None:
         """Put the table of candidates and outcomes on the clipboard: as HTML where that is taken, else as Markdown."""
-        verdict = self._state.verdict
+        verdict = self._state.for_files()
         if verdict is None:
             return
-        rows = summary_rows(verdict)
         data = QMimeData()
-        data.setHtml(as_html(verdict, rows))
-        data.setText(as_markdown(verdict, rows))
+        with in_english():
+            rows = summary_rows(verdict)
+            data.setHtml(as_html(verdict, rows))
+            data.setText(as_markdown(verdict, rows))
         QApplication.clipboard().setMimeData(data)
         self._state.said.emit(tr("the table is copied, {rows} rows: paste it into a page or a text", rows=len(rows)))
 
     def write_to(self, path: Path, what: str) -> None:
         """Write readings, verdicts or a picture to a file."""
-        verdict = self._state.verdict
+        verdict = self._state.for_files()
         if what == "picture" and verdict is not None:
             name = self._theme().name
+
+            @in_english()
+            def draw(_job: object) -> None:
+                write_picture(verdict, name, path)
+
             self._state.jobs.start(
                 tr("drawing {name}", name=path.name),
-                lambda _job: write_picture(verdict, name, path),
+                draw,
                 lambda _: self._state.wrote.emit(path.parent, path.name, ""),
                 self._state.trouble.emit,
             )
         elif what == "preparation":
             self._state.write_out(path, write_preparations, self._preparations(), path)
-        elif self._state.verdict is not None:
+        elif verdict is not None:
             prepared = self._preparations() if what == "everything" else []
             study = self._state.study
             of_runs = rows_of_runs(study) if study is not None and what == "everything" else None
-            self._state.write_out(path, write_table, self._state.verdict, path, what, prepared, of_runs)
+            self._state.write_out(path, write_table, verdict, path, what, prepared, of_runs)
 
     def _preparations(self) -> list[Preparation]:
         """How the study's mounts were prepared, in bench order."""
         notebook, study = self._state.notebook, self._state.study
         if notebook is None or study is None:
             return []
-        found = [preparation_of(notebook, m) for m in order_of(study)]
+        with in_english():
+            found = [preparation_of(notebook, m) for m in order_of(study)]
         return [p for p in found if p is not None]

@@ -13,7 +13,8 @@ from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.texts import no_keys
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import several
-from kuffin.said.line import NextStep, continued, verdict_line
+from kuffin.said.line import continued, verdict_line
+from kuffin.said.nextstep import NextStep
 from kuffin.said.working import study_working
 from kuffin.verdict.planbasis import next_mount
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from kuffin.core.base.pointers import BENCH, CHANNELS, QUESTION
-from kuffin.said.line import NextStep
+from kuffin.said.nextstep import NextStep
 
 if TYPE_CHECKING:
     from kuffin.app.frame.window import MainWindow

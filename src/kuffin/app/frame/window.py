@@ -58,7 +58,7 @@ from kuffin.app.widgets.texts import Opener, rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
-from kuffin.said.line import NextStep
+from kuffin.said.nextstep import NextStep
 from kuffin.said.shownworking import Working
 from kuffin.said.working import mount_working
 

@@ -38,4 +38,7 @@ def speak_language(app: QApplication, language: str) -> None:
             app.installTranslator(translator)
         else:
             translator.deleteLater()
-    speak(_translated if language != "en" else None)
+    if language == "en":
+        speak(None)
+    else:
+        speak(_translated, QLocale(language).decimalPoint())

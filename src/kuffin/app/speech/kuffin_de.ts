@@ -166,6 +166,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/acts/notebooks.py" />
+            <location filename="../../../../src/kuffin/app/dialogs/importlogs.py" />
             <source>{n} logs</source>
             <translation>{n} Logs</translation>
         </message>
@@ -243,6 +244,16 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/acts/packages.py" />
             <source>{name} is another program's: {found} to be read like logs</source>
             <translation>{name} stammt aus einem anderen Programm: {found}, wie Logs zu lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/acts/packages.py" />
+            <source>one table</source>
+            <translation>eine Tabelle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/acts/packages.py" />
+            <source>{n} tables</source>
+            <translation>{n} Tabellen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/acts/paper.py" />
@@ -337,6 +348,12 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/run/choosing.py" />
             <location filename="../../../../src/kuffin/app/frame/finder.py" />
             <location filename="../../../../src/kuffin/app/frame/loomside.py" />
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <location filename="../../../../src/kuffin/verdict/ageing.py" />
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
             <source>{name}, round {round}</source>
             <translation>{name}, Runde {round}</translation>
         </message>
@@ -446,6 +463,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <location filename="../../../../src/kuffin/said/linkedwords.py" />
             <source>{a} and {b} ({study})</source>
             <translation>{a} und {b} ({study})</translation>
         </message>
@@ -529,6 +547,64 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <translation>Dieses Heft hat nur eine Studie.</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <location filename="../../../../src/kuffin/app/frame/header.py" />
+            <location filename="../../../../src/kuffin/publish/figures/alongdrawing.py" />
+            <location filename="../../../../src/kuffin/publish/figures/baselinedrawing.py" />
+            <location filename="../../../../src/kuffin/publish/figures/basis.py" />
+            <location filename="../../../../src/kuffin/publish/figures/candidates.py" />
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>one mount</source>
+            <translation>eine Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <location filename="../../../../src/kuffin/app/frame/header.py" />
+            <location filename="../../../../src/kuffin/app/frame/strip.py" />
+            <location filename="../../../../src/kuffin/publish/figures/alongdrawing.py" />
+            <location filename="../../../../src/kuffin/publish/figures/baselinedrawing.py" />
+            <location filename="../../../../src/kuffin/publish/figures/basis.py" />
+            <location filename="../../../../src/kuffin/publish/figures/candidates.py" />
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{n} mounts</source>
+            <translation>{n} Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one sample</source>
+            <translation>ein Exemplar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>{n} samples</source>
+            <translation>{n} Exemplare</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/desks/compare/ageingpage.py" />
             <source>Ageing follows mounts that stay in place: each is tested again after days, weeks and months, and told against the baseline, so that a bench that moved is not taken for a part that aged. Mount and read something first.</source>
             <translation>„Alterung“ verfolgt Montagen, die an ihrem Platz bleiben: jede wird nach Tagen, Wochen und Monaten erneut geprüft und gegen den Bezug gehalten, damit ein Prüfstand, der sich verschoben hat, nicht für ein gealtertes Teil gehalten wird. Erst etwas montieren und ablesen.</translation>
@@ -564,6 +640,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/dialogs/assigntable.py" />
             <location filename="../../../../src/kuffin/app/dialogs/typereadings.py" />
             <location filename="../../../../src/kuffin/app/frame/finder.py" />
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>mount</source>
             <translation>Montage</translation>
         </message>
@@ -784,12 +861,6 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <translation>{n} Montage</translation>
         </message>
         <message>
-            <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
-            <location filename="../../../../src/kuffin/app/frame/strip.py" />
-            <source>{n} mounts</source>
-            <translation>{n} Montagen</translation>
-        </message>
-        <message>
             <location filename="../../../../src/kuffin/app/desks/compare/baselinepage.py" />
             <source>Baseline charts the candidate that is mounted again and again to watch the bench. Choose one on the Plan desk's question page; two mounts of it or more draw the chart.</source>
             <translation>„Bezug“ zeigt den Kandidaten, der immer wieder montiert wird, um den Prüfstand zu überwachen. Einen auf der Fragenseite des Pults „Planen“ wählen; zwei Montagen davon oder mehr ergeben die Karte.</translation>
@@ -856,6 +927,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/baselinepage.py" />
+            <location filename="../../../../src/kuffin/said/standing.py" />
             <source>corrected by the baseline</source>
             <translation>nach dem Bezug korrigiert</translation>
         </message>
@@ -948,6 +1020,8 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
             <source>Rounds</source>
             <translation>Runden</translation>
         </message>
@@ -964,6 +1038,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
             <source>Left out</source>
             <translation>Nicht gezählt</translation>
         </message>
@@ -991,6 +1066,11 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
             <source>Words</source>
             <translation>Worte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
+            <source>moved</source>
+            <translation>verschoben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
@@ -1365,6 +1445,25 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/roundspage.py" />
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one round</source>
+            <translation>eine Runde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/roundspage.py" />
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>{n} rounds</source>
+            <translation>{n} Runden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/roundspage.py" />
             <source>mounted again</source>
             <translation>erneut montiert</translation>
         </message>
@@ -1416,6 +1515,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/roundspage.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
             <source>under 1 %</source>
             <translation>unter 1 %</translation>
         </message>
@@ -1438,6 +1538,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
             <source>Samples</source>
             <translation>Exemplare</translation>
         </message>
@@ -1800,6 +1901,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>Air</source>
             <translation>Luft</translation>
         </message>
@@ -1846,11 +1948,13 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>the die</source>
             <translation>der Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>the coolant</source>
             <translation>das Kühlmittel</translation>
         </message>
@@ -1888,6 +1992,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/prepare/bleed.py" />
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
             <source>flow</source>
             <translation>Durchfluss</translation>
@@ -1904,6 +2009,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
             <source>power, W</source>
             <translation>Leistung, W</translation>
         </message>
@@ -2116,6 +2222,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/shelf/measuring.py" />
             <location filename="../../../../src/kuffin/app/dialogs/cooledrow.py" />
             <location filename="../../../../src/kuffin/app/dialogs/incoming.py" />
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
             <source>not said</source>
             <translation>nicht gesagt</translation>
         </message>
@@ -2232,7 +2339,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <source>none</source>
-            <translation>keine</translation>
+            <translation>ohne</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/clockpage.py" />
@@ -2269,6 +2376,12 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/inspect/desk.py" />
             <source>Say what its logs were tested under and run with, or that other mounts' logs are tests of it</source>
             <translation>Sagen, unter was ihre Logs geprüft und womit sie gefahren wurden, oder dass Logs anderer Montagen Prüfungen von ihr sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/inspect/desk.py" />
+            <location filename="../../../../src/kuffin/app/desks/plan/desk.py" />
+            <source>{n} open</source>
+            <translation>{n} offen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/desk.py" />
@@ -2572,6 +2685,8 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/findingspage.py" />
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
             <source>Open the run</source>
             <translation>Den Lauf öffnen</translation>
         </message>
@@ -2763,6 +2878,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/runpage.py" />
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
             <source>What happened in the run</source>
             <translation>Was im Lauf geschah</translation>
         </message>
@@ -2838,6 +2954,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/runwords.py" />
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
             <source>a run</source>
             <translation>ein Lauf</translation>
         </message>
@@ -3075,6 +3192,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/soundpage.py" />
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <source>loudest</source>
             <translation>lautester</translation>
         </message>
@@ -3648,6 +3766,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
+            <location filename="../../../../src/kuffin/verdict/needed.py" />
             <source>, sample {label}</source>
             <translation>, Exemplar {label}</translation>
         </message>
@@ -3656,6 +3775,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
             <location filename="../../../../src/kuffin/app/frame/tour.py" />
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
             <source>done</source>
             <translation>fertig</translation>
         </message>
@@ -3714,6 +3834,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
             <source>begun</source>
             <translation>begonnen</translation>
         </message>
@@ -3742,6 +3863,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/shelf/loads.py" />
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <source>load</source>
             <translation>Last</translation>
         </message>
@@ -3749,6 +3871,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <source>power</source>
             <translation>Leistung</translation>
         </message>
@@ -4027,6 +4150,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>Reference power</source>
             <translation>Bezugsleistung</translation>
         </message>
@@ -4443,6 +4567,36 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <location filename="../../../../src/kuffin/publish/figures/baselinedrawing.py" />
+            <location filename="../../../../src/kuffin/publish/page/setting.py" />
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one day</source>
+            <translation>ein Tag</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <location filename="../../../../src/kuffin/publish/figures/baselinedrawing.py" />
+            <location filename="../../../../src/kuffin/publish/page/setting.py" />
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>{n} days</source>
+            <translation>{n} Tage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>one hour</source>
+            <translation>eine Stunde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{n} hours</source>
+            <translation>{n} Stunden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
             <source>change the days off</source>
             <translation>die freien Tage ändern</translation>
         </message>
@@ -4487,12 +4641,18 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <translation>Nachprüfung {label} (Tag {days:g})</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/when.py" />
+            <source>{n} more</source>
+            <translation>{n} weitere</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/bleed.py" />
             <source>The flow sensor's own scatter</source>
             <translation>Die eigene Streuung des Durchflussmessers</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/bleed.py" />
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>Flow</source>
             <translation>Durchfluss</translation>
         </message>
@@ -4530,6 +4690,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
+            <location filename="../../../../src/kuffin/said/preparation.py" />
             <source>Sample</source>
             <translation>Exemplar</translation>
         </message>
@@ -4643,6 +4804,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
             <source>about {minutes:.0f} min</source>
             <translation>etwa {minutes:.0f} min</translation>
         </message>
@@ -4834,11 +4996,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <location filename="../../../../src/kuffin/verdict/sheets.py" />
             <source>Leak test</source>
             <translation>Dichtprobe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <location filename="../../../../src/kuffin/verdict/sheets.py" />
             <source>Bleeding</source>
             <translation>Entlüften</translation>
         </message>
@@ -4856,6 +5020,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
             <source>Prepare walks you through each mount, from the change-over to “ready to run”. No mount is planned yet.</source>
             <translation>„Vorbereiten“ führt durch jede Montage, vom Umbau bis „bereit zum Lauf“. Noch ist keine Montage geplant.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <source>{ticked} of {all}</source>
+            <translation>{ticked} von {all}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
@@ -5006,6 +5175,16 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/prepare/fill.py" />
             <source>estimate: its maker's figure is not on the shelf</source>
             <translation>Schätzung: die Angabe des Herstellers steht nicht im Regal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/prepare/fill.py" />
+            <source>one rinse</source>
+            <translation>einer Spülung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/prepare/fill.py" />
+            <source>{n} rinses</source>
+            <translation>{n} Spülungen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/fitting.py" />
@@ -6119,6 +6298,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/ready.py" />
             <location filename="../../../../src/kuffin/app/dialogs/typereadings.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
             <source>Mount</source>
             <translation>Montage</translation>
         </message>
@@ -6317,6 +6497,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/shelf/benchpage.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/curvefacts.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/measuring.py" />
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
             <source>Instruments</source>
             <translation>Instrumente</translation>
         </message>
@@ -6604,6 +6785,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/curvefacts.py" />
+            <location filename="../../../../src/kuffin/said/preparation.py" />
             <source>Note</source>
             <translation>Notiz</translation>
         </message>
@@ -6997,6 +7179,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/partcurves.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/readingspage.py" />
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
             <source>{n} readings</source>
             <translation>{n} Messwerte</translation>
         </message>
@@ -7614,6 +7797,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/thiscomputer.py" />
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
             <source>no</source>
             <translation>nein</translation>
         </message>
@@ -7965,6 +8149,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <translation>Nicht gelesen: </translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/dialogs/importlogs.py" />
+            <source>one log</source>
+            <translation>ein Log</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/dialogs/incoming.py" />
             <source>; a clock?</source>
             <translation>; ein Takt?</translation>
@@ -8275,6 +8464,8 @@ einer je Zeile</translation>
         <message>
             <location filename="../../../../src/kuffin/app/dialogs/onemount.py" />
             <location filename="../../../../src/kuffin/app/dialogs/typereadings.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
             <source>round {round}</source>
             <translation>Runde {round}</translation>
         </message>
@@ -9179,6 +9370,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>Publish</source>
             <translation>Veröffentlichen</translation>
         </message>
@@ -9693,6 +9885,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/scatterbars.py" />
+            <location filename="../../../../src/kuffin/said/scatterwords.py" />
             <source>What the scatter is made of</source>
             <translation>Woraus die Streuung besteht</translation>
         </message>
@@ -9743,6 +9936,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/soundpictures.py" />
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
             <source>{hz:.0f} Hz</source>
             <translation>{hz:.0f} Hz</translation>
         </message>
@@ -9769,7 +9963,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/staircase.py" />
             <source>largest step</source>
-            <translation>größte Stufe</translation>
+            <translation>am größten</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
@@ -9780,6 +9974,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
             <source>minutes from the first row</source>
             <translation>Minuten ab der ersten Zeile</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
+            <source>heading for {final}</source>
+            <translation>strebt nach {final}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
@@ -9815,6 +10014,5145 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/widgets/worthplot.py" />
             <source>{unit}, lower is cooler</source>
             <translation>{unit}, tiefer ist kühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>January</source>
+            <translation>Januar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>February</source>
+            <translation>Februar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>March</source>
+            <translation>März</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>April</source>
+            <translation>April</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>May</source>
+            <translation>Mai</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>June</source>
+            <translation>Juni</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>July</source>
+            <translation>Juli</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>August</source>
+            <translation>August</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>September</source>
+            <translation>September</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>October</source>
+            <translation>Oktober</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>November</source>
+            <translation>November</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>December</source>
+            <translation>Dezember</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/days.py" />
+            <source>{day} {month}</source>
+            <translation>{day}. {month}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
+            <source>pump speed</source>
+            <translation>Pumpendrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>fan speed</source>
+            <translation>Lüfterdrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>place and thickness of the pads</source>
+            <translation>Ort und Dicke der Pads</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>number and side of the fans</source>
+            <translation>Zahl und Seite der Lüfter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>angle it is turned by</source>
+            <translation>Winkel, um den es gedreht ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>{label} ({part} over {over})</source>
+            <translation>{label} ({part} über {over})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>one</source>
+            <translation>eins</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>two</source>
+            <translation>zwei</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>three</source>
+            <translation>drei</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>four</source>
+            <translation>vier</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>five</source>
+            <translation>fünf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>six</source>
+            <translation>sechs</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>seven</source>
+            <translation>sieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>eight</source>
+            <translation>acht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>nine</source>
+            <translation>neun</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>ten</source>
+            <translation>zehn</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>eleven</source>
+            <translation>elf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>twelve</source>
+            <translation>zwölf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{low} to {high}</source>
+            <translation>{low} bis {high}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{most} and {last}</source>
+            <translation>{most} und {last}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{a} and {b} are not told apart ({low} between them): {to_settle}.</source>
+            <translation>{a} und {b} sind nicht unterscheidbar ({low} zwischen ihnen): {to_settle}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>more than 99 mounts of each would be needed if it stays like this</source>
+            <translation>bliebe es so, wären von jedem mehr als 99 Montagen nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>about one more mount of each would settle it</source>
+            <translation>etwa je eine weitere Montage würde es klären</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>about {n} more mounts of each would settle it</source>
+            <translation>etwa je {n} weitere Montagen würden es klären</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{names} met no limit</source>
+            <translation>{names} traf auf keine Grenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{names} was held by a limit</source>
+            <translation>{names} wurde von einer Grenze gehalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{names} were held by a limit</source>
+            <translation>{names} wurden von einer Grenze gehalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{was_held}, so that {bound}{instead}</source>
+            <translation>{was_held}, daher {bound}{instead}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>more mounts of these samples will hardly settle it, another sample of each would do more</source>
+            <translation>weitere Montagen dieser Exemplare werden es kaum klären, je ein weiteres Exemplar täte mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>, with {left_in} still in it</source>
+            <translation>, {left_in} noch darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{a} and {b} are {limit}{caveat}: the same for this purpose.</source>
+            <translation>{a} und {b} sind {limit}{caveat}: für diesen Zweck dasselbe.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{first} is {better} than {second} by at least {least}{u}: {was_held}{caveat}.</source>
+            <translation>{first} ist um mindestens {least}{u} {better} als {second}: {was_held}{caveat}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{first} is {better} than {second} by {low}{tail}{caveat}.</source>
+            <translation>{first} ist um {low} {better} als {second}{tail}{caveat}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{a} and {b} cannot be compared by this: {to_settle}.</source>
+            <translation>{a} und {b} lassen sich hiernach nicht vergleichen: {to_settle}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>; compare the clock that was held, or a score, instead</source>
+            <translation>; stattdessen den gehaltenen Takt oder die Punkte vergleichen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>its value is only a bound</source>
+            <translation>ist sein Wert nur eine Schranke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>their values are only bounds</source>
+            <translation>sind ihre Werte nur Schranken</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>within {margin:g}{u} of each other</source>
+            <translation>innerhalb von {margin:g}{u} gleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>the same</source>
+            <translation>dasselbe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>{first} and {second} are {limit}; {first} is {better} by a real but small {by}{u}{caveat}.</source>
+            <translation>{first} und {second} sind {limit}; {first} ist um wirkliche, aber kleine {by}{u} {better}{caveat}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
+            <source>, more than the {margin:g}{u} that matter</source>
+            <translation>, mehr als die {margin:g}{u}, auf die es ankommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>{n} is not in it</source>
+            <translation>{n} fehlt darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>it has {has}, {n} is planned</source>
+            <translation>sie hat {has}, {n} ist geplant</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>it has {has}, {n} are planned</source>
+            <translation>sie hat {has}, {n} sind geplant</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>{baseline} does not come between the rounds, as a baseline should</source>
+            <translation>{baseline} kommt nicht zwischen den Runden, wie es ein Bezug sollte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>{early} tends to come earlier than {late}: a bench that drifts by 1 K within a round would put {worst_gap:.2f} K between them</source>
+            <translation>{early} kommt eher früher als {late}: ein Prüfstand, der in einer Runde um 1 K driftet, brächte {worst_gap:.2f} K zwischen sie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>all candidates come equally early and late, so a steady drift within a round cancels</source>
+            <translation>alle Kandidaten kommen gleich früh und spät, eine stetige Drift in einer Runde hebt sich also auf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>a candidate comes twice running once</source>
+            <translation>einmal kommt ein Kandidat zweimal hintereinander</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>a candidate comes twice running {n} times</source>
+            <translation>{n}-mal kommt ein Kandidat zweimal hintereinander</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>round {which} cannot serve as a block: not every candidate comes once</source>
+            <translation>Runde {which} kann nicht als Block dienen: nicht jeder Kandidat kommt einmal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>rounds {which} cannot serve as blocks: not every candidate comes once</source>
+            <translation>die Runden {which} können nicht als Blöcke dienen: nicht jeder Kandidat kommt einmal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>{n} round</source>
+            <translation>{n} Runde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/schedule.py" />
+            <source>{label}, sample {sample}</source>
+            <translation>{label}, Exemplar {sample}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/builtin.py" />
+            <source>, {pieces} of it</source>
+            <translation>, davon {pieces}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/builtin.py" />
+            <source>, sample {sample}</source>
+            <translation>, Exemplar {sample}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source> (about {volume:.0f} mL)</source>
+            <translation> (etwa {volume:.0f} mL)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>, screws {screws}</source>
+            <translation>, Schrauben {screws}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>, as {s}</source>
+            <translation>, als {s}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>, in the usual way</source>
+            <translation>, auf die übliche Art</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source> to {written}</source>
+            <translation> bis {written}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source> about {volume:.0f} mL of</source>
+            <translation> etwa {volume:.0f} mL</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>air at the cooler's intake</source>
+            <translation>Luft am Einlass des Kühlers</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>air at the radiator's intake, coolant in the stream</source>
+            <translation>Luft am Einlass des Radiators, Kühlmittel im Strom</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>{part} and {over}</source>
+            <translation>{part} und {over}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>the fans</source>
+            <translation>die Lüfter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>pump, fans</source>
+            <translation>Pumpe, Lüfter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>, let it cool until the cooler is within 5 K of the room</source>
+            <translation>, abkühlen lassen, bis der Kühler innerhalb von 5 K am Raum ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>, let it cool until the coolant is within 5 K of the room</source>
+            <translation>, abkühlen lassen, bis das Kühlmittel innerhalb von 5 K am Raum ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Shut the computer down, pull the mains plug{cool}.</source>
+            <translation>Den Rechner herunterfahren, den Netzstecker ziehen{cool}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.</source>
+            <translation>Den Kreislauf{about} in ein Gefäß mit Deckel ablassen; kippen, um den Rest herauszubekommen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>; keep the {parts} fans and their screws</source>
+            <translation>; die Lüfter {parts} und ihre Schrauben behalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>If the loop is opened for it: drain it first, and leak test with air before any water.</source>
+            <translation>Wird dafür der Kreislauf geöffnet: erst ablassen, und vor dem Wasser die Dichtprobe mit Luft machen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>the usual paste</source>
+            <translation>die übliche Paste</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>the block</source>
+            <translation>den Block</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Put {paste} on{amount}{spread}; photograph it.</source>
+            <translation>{paste} auftragen{amount}{spread}; fotografieren.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Set {block} down straight{how} and tighten {tightening}{torque}.</source>
+            <translation>{block} gerade aufsetzen{how} und {tightening} anziehen{torque}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Leak test with air before any water: pump up, close, and hold.</source>
+            <translation>Dichtprobe mit Luft vor jedem Wasser: aufpumpen, schließen, halten.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Fill in{about} {coolant} with only the pump running, the computer's own supply off.</source>
+            <translation>Nur mit laufender Pumpe{about} {coolant} einfüllen, das Netzteil des Rechners aus.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Bleed: tilt, tap, top up, until the flow stands still.</source>
+            <translation>Entlüften: kippen, klopfen, nachfüllen, bis der Durchfluss stillsteht.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Look and feel for drops at every joint with a dry paper towel.</source>
+            <translation>An jeder Verbindung mit trockenem Papier nach Tropfen sehen und fühlen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>See that each probe sits where it belongs: {where}.</source>
+            <translation>Nachsehen, dass jeder Fühler sitzt, wo er hingehört: {where}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Plug in, start, and see that {moving} and every channel read sensibly.</source>
+            <translation>Einstecken, starten, und nachsehen, dass {moving} und jeder Kanal vernünftige Werte zeigen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Take {name} off{kept}.</source>
+            <translation>{name} abnehmen{kept}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Photograph the print on the block and on the die before wiping it.</source>
+            <translation>Den Abdruck auf Block und Chip fotografieren, bevor er abgewischt wird.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Clean die and block until a fresh cloth stays clean; let them dry.</source>
+            <translation>Chip und Block reinigen, bis ein frisches Tuch sauber bleibt; trocknen lassen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Fit {name}{how}{with_screws}{way}; connect it as marked.</source>
+            <translation>{name} einbauen{how}{with_screws}{way}; anschließen wie markiert.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Lay pads {pads}{where}, without film, without air under them.</source>
+            <translation>Pads {pads} auflegen{where}, ohne Folie, ohne Luft darunter.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Mix {coolant}.</source>
+            <translation>{coolant} mischen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Have {coolant} ready, the same mix as before.</source>
+            <translation>{coolant} bereithalten, dieselbe Mischung wie zuvor.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Rinse {candidate} out: the Fill sheet says how often.</source>
+            <translation>{candidate} ausspülen: das Blatt „Füllen“ sagt, wie oft.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Take the {slot} {old} off too.</source>
+            <translation>Auch {slot} {old} abnehmen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Build the {slot} {parts} in.</source>
+            <translation>{slot} {parts} einbauen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Fit {name}{how}{with_screws}. {opens}</source>
+            <translation>{name} einbauen{how}{with_screws}. {opens}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Set the {setting} to {written}.</source>
+            <translation>Einstellen: {setting} auf {written}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Take {name} off.</source>
+            <translation>{name} abnehmen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Fit {name}{how}{with_screws}.</source>
+            <translation>{name} einbauen{how}{with_screws}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
+            <source>Loosen the screws crosswise, a turn at a time, and lift {block} straight up.</source>
+            <translation>Die Schrauben über Kreuz lösen, je eine Umdrehung, und {block} gerade abheben.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>“{found}” of {name}</source>
+            <translation>„{found}“ von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>{worst:.3g} {unit} at worst, {likely:.3g} most likely at least</source>
+            <translation>{worst:.3g} {unit} im schlimmsten Fall, {likely:.3g} am wahrscheinlichsten mindestens</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fits with {spare:.3g} {unit} to spare ({least})</source>
+            <translation>passt mit {spare:.3g} {unit} Luft ({least})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>{known}; unknown: {unknown}</source>
+            <translation>{known}; unbekannt: {unknown}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>{told}: {over:.3g} {unit} too much</source>
+            <translation>{told}: {over:.3g} {unit} zu viel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fits with {spare:.3g} {unit} to spare, if all sizes are as told</source>
+            <translation>passt mit {spare:.3g} {unit} Luft, wenn alle Größen stimmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fits by {spare:.3g} {unit} as told, but may lack {worst:.3g} {unit} with all tolerances at their worst</source>
+            <translation>passt um {spare:.3g} {unit} nach den Angaben, doch können mit allen Toleranzen {worst:.3g} {unit} fehlen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fits as far as is known</source>
+            <translation>passt, soweit bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>how many {slot} there are</source>
+            <translation>wie viele es sind: {slot}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>with {other} instead of {name} it fits</source>
+            <translation>mit {other} statt {name} passt es</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>no usual length fits: another thread or a spacer is needed</source>
+            <translation>keine übliche Länge passt: ein anderes Gewinde oder ein Abstandhalter ist nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>would pierce the core: it reaches {reach:.1f} mm in, the core begins at {depth_mm:.1f} mm</source>
+            <translation>würde das Netz durchstoßen: sie reicht {reach:.1f} mm hinein, das Netz beginnt bei {depth_mm:.1f} mm</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>take {n} washer of {washer_mm:g} mm</source>
+            <translation>{n} Scheibe von {washer_mm:g} mm nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>take {n} washers of {washer_mm:g} mm</source>
+            <translation>{n} Scheiben von {washer_mm:g} mm nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>use a screw of {better:g} mm</source>
+            <translation>eine Schraube von {better:g} mm nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>{state}: it {words}; {advice}.</source>
+            <translation>{state}: sie {words}; {advice}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>ends {depth_mm:.1f} mm before the core, too close</source>
+            <translation>endet {depth_mm:.1f} mm vor dem Netz, zu nah</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>holds by {reach:.1f} mm only, less than {LEAST_THREAD_MM:g} mm</source>
+            <translation>hält nur auf {reach:.1f} mm, weniger als {LEAST_THREAD_MM:g} mm</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>Right: it reaches {reach:.1f} mm in, {depth_mm:.1f} mm before the core.</source>
+            <translation>Richtig: sie reicht {reach:.1f} mm hinein, {depth_mm:.1f} mm vor dem Netz.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>the fitting’s thread is {own}, that of {name} {theirs}</source>
+            <translation>das Gewinde der Verschraubung ist {own}, das von {name} {theirs}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>{own} into {theirs}, through {name}</source>
+            <translation>{own} in {theirs}, durch {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>fits as far as is known; unknown: {unknown}</source>
+            <translation>passt, soweit bekannt; unbekannt: {unknown}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>thread {slot}</source>
+            <translation>Gewinde: {slot}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>fitting into the {slot}</source>
+            <translation>Verschraubung in: {slot}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>with the adapter {name} it fits</source>
+            <translation>mit dem Adapter {name} passt es</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>{thread} of {name}</source>
+            <translation>{thread} von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>{own} on {other}: {along}</source>
+            <translation>{own} an {other}: {along}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>both are {own}</source>
+            <translation>beide sind {own}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>threads of {name}</source>
+            <translation>Gewinde von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>The die would stand off by {stand_off:.2f} mm, because of {worst}: it loses contact.</source>
+            <translation>Der Chip stünde um {stand_off:.2f} mm ab, wegen {worst}: er verliert den Kontakt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>its print shows no contact{by_gap}: something holds the block off, or the gap is larger</source>
+            <translation>sein Abdruck zeigt keinen Kontakt{by_gap}: etwas hält den Block ab, oder der Spalt ist größer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>at most {most_percent:g} % are allowed: take a thinner or softer pad</source>
+            <translation>höchstens {most_percent:g} % sind erlaubt: ein dünneres oder weicheres Pad nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>is squeezed by {squeeze:.0f} %</source>
+            <translation>wird um {squeeze:.0f} % gepresst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>Not cooled as it should be: {fromkeys}.</source>
+            <translation>Nicht so gekühlt, wie es sein sollte: {fromkeys}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>the gap is not known: measure it, with putty between the parts, or look at the print</source>
+            <translation>der Spalt ist nicht bekannt: messen, mit Knete zwischen den Teilen, oder den Abdruck ansehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>leaves {gap_mm:.2f} mm of air: take a thicker pad</source>
+            <translation>lässt {gap_mm:.2f} mm Luft: ein dickeres Pad nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>is squeezed by {squeeze:.0f} %, at least {least_percent:g} % are needed</source>
+            <translation>wird um {squeeze:.0f} % gepresst, mindestens {least_percent:g} % sind nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>must be squeezed by {squeeze:.0f} %, {most}</source>
+            <translation>muss um {squeeze:.0f} % gepresst werden, {most}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>Whether the die touches the block is not known: the gap under {fromkeys} was not measured.</source>
+            <translation>Ob der Block den Chip berührt, ist nicht bekannt: der Spalt unter {fromkeys} wurde nicht gemessen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>, though it should be squeezed by {squeeze:.0f} %</source>
+            <translation>, obwohl es um {squeeze:.0f} % gepresst sein müsste</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>its print shows contact in part only: it is loose, or the block sits askew</source>
+            <translation>sein Abdruck zeigt nur zum Teil Kontakt: es sitzt lose, oder der Block sitzt schief</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>The pads let the die touch the block.</source>
+            <translation>Die Pads lassen den Chip den Block berühren.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>No pads are entered.</source>
+            <translation>Es sind keine Pads eingetragen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>touches all over by its print; how far it is squeezed is not known</source>
+            <translation>berührt nach seinem Abdruck überall; wie weit es gepresst wird, ist nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>its print shows contact, though the gap says that it {words}: measure it again</source>
+            <translation>sein Abdruck zeigt Kontakt, obwohl der Spalt sagt, es {words}: noch einmal messen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/alongdrawing.py" />
+            <source>one setting</source>
+            <translation>eine Einstellung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/alongdrawing.py" />
+            <source>{n} settings</source>
+            <translation>{n} Einstellungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/linesdrawing.py" />
+            <source>one claim</source>
+            <translation>eine Angabe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/linesdrawing.py" />
+            <source>{n} claims</source>
+            <translation>{n} Angaben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>How can one mount of {one} say anything?</source>
+            <translation>Wie kann eine einzige Montage von {one} etwas sagen?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>How do you know that the bench did not change in between?</source>
+            <translation>Woher wisst ihr, dass sich der Prüfstand dazwischen nicht verändert hat?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>No baseline was mounted again and again, so a bench that moved would not have been seen.</source>
+            <translation>Kein Bezug wurde immer wieder montiert; ein Prüfstand, der sich verschob, wäre nicht aufgefallen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>The bench moved while you measured. Did that decide it?</source>
+            <translation>Der Prüfstand verschob sich während der Messung. Hat das entschieden?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>The baseline {name} moved {when}, and this was not taken out{which}.</source>
+            <translation>Der Bezug {name} verschob sich {when}, und das wurde nicht herausgenommen{which}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Some mounts look doubtful. Why do they count?</source>
+            <translation>Manche Montagen sehen zweifelhaft aus. Warum zählen sie?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>What did you leave out, and would it have changed the answer?</source>
+            <translation>Was habt ihr ausgenommen, und hätte es die Antwort geändert?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{out} left out, each with its reason; the verdicts with and without stand in the section on that.</source>
+            <translation>{out} nicht gezählt, jede mit ihrem Grund; die Urteile ohne und mit ihnen stehen im Abschnitt dazu.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>The room was not the same every time. Is that in your numbers?</source>
+            <translation>Der Raum war nicht jedes Mal gleich. Steckt das in den Zahlen?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Yes: they are compared as read, with {left} still in them.</source>
+            <translation>Ja: sie sind verglichen wie gelesen, {left} noch darin.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Did you wait long enough?</source>
+            <translation>Habt ihr lange genug gewartet?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>The maker of {untested} claims something. Is it true?</source>
+            <translation>Der Hersteller von {untested} behauptet etwas. Stimmt es?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>That claim was not tested here.</source>
+            <translation>Diese Angabe wurde hier nicht geprüft.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Who paid for the samples?</source>
+            <translation>Wer hat die Exemplare bezahlt?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Is that the product, or just your sample of it?</source>
+            <translation>Ist das das Produkt, oder nur euer Exemplar davon?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>It is about {scope}.</source>
+            <translation>Es gilt für {scope}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>What else differed between them?</source>
+            <translation>Was war sonst verschieden zwischen ihnen?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Did you go on measuring until you liked the answer?</source>
+            <translation>Habt ihr gemessen, bis euch die Antwort gefiel?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>It went on past the plan of {planned_rounds}; the level of confidence in use allows for every look.</source>
+            <translation>Es ging über den Plan von {planned_rounds} hinaus; die geltende Sicherheit berücksichtigt jeden Blick.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Does the answer depend on how you take the room out?</source>
+            <translation>Hängt die Antwort davon ab, wie ihr den Raum herausnehmt?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>By {each} another candidate would be first.</source>
+            <translation>Nach {each} wäre ein anderer Kandidat vorn.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{listed} had not settled; it counts with the level that the fit points to, and a wider interval.</source>
+            <translation>{listed} war nicht eingeschwungen; es zählt mit der Höhe, der die Anpassung zustrebt, und einem breiteren Intervall.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{listed} had not settled; they count with the level that the fit points to, and a wider interval.</source>
+            <translation>{listed} waren nicht eingeschwungen; sie zählen mit der Höhe, der die Anpassung zustrebt, und einem breiteren Intervall.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{lent}: see how it came, under parts and samples</source>
+            <translation>{lent}: wie es kam, steht unter Teilen und Exemplaren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>how {unknown} came was not written down</source>
+            <translation>wie {unknown} kam, ist nicht aufgeschrieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>; and {more} more</source>
+            <translation>; und {more} weitere</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{names} has one mount that counts: how far its mounts scatter is taken from the others</source>
+            <translation>{names} hat eine Montage, die zählt: wie weit seine Montagen streuen, ist von den anderen genommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{names} have one mount that counts: how far their mounts scatter is taken from the others</source>
+            <translation>{names} haben eine Montage, die zählt: wie weit ihre Montagen streuen, ist von den anderen genommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{names} has none</source>
+            <translation>{names} hat keine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{names} have none</source>
+            <translation>{names} haben keine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>One finding is open: {listed}</source>
+            <translation>Ein Befund ist offen: {listed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{n} findings are open: {listed}</source>
+            <translation>{n} Befunde sind offen: {listed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{listed} was kept with a reason</source>
+            <translation>{listed} gilt aus einem Grund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{listed} were kept with a reason</source>
+            <translation>{listed} gelten aus einem Grund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>You write “{sentence}” Is that so?</source>
+            <translation>Da steht „{sentence}“ Ist das so?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Change the sentence, or take it out.</source>
+            <translation>Den Satz ändern oder herausnehmen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>; rounds are blocks, which takes out what a whole round had in common</source>
+            <translation>; Runden sind Blöcke, das nimmt heraus, was eine ganze Runde gemeinsam hatte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>it is about {scope}</source>
+            <translation>es gilt für {scope}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/setting.py" />
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>one run</source>
+            <translation>ein Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/setting.py" />
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>{n} runs</source>
+            <translation>{n} Läufe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/setting.py" />
+            <source>one pair</source>
+            <translation>ein Paar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/setting.py" />
+            <source>{n} pairs</source>
+            <translation>{n} Paare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>one candidate</source>
+            <translation>ein Kandidat</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>{n} candidates</source>
+            <translation>{n} Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>{mounts} to do, in this order.</source>
+            <translation>{mounts} zu machen, in dieser Reihenfolge.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>Change-over: {coming}</source>
+            <translation>Umbau: {coming}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source> {mounts} end after the deadline.</source>
+            <translation> {mounts} nach dem Termin zu Ende.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>by</source>
+            <translation>von</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>Later, left in place</source>
+            <translation>Später, am Platz geblieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>What is needed</source>
+            <translation>Was gebraucht wird</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>{begin:%H:%M} to {end:%H:%M}</source>
+            <translation>{begin:%H:%M} bis {end:%H:%M}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
+            <source>Caution: {caution}</source>
+            <translation>Vorsicht: {caution}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/traceview.py" />
+            <source>{level} K at {power:g} W</source>
+            <translation>{level} K bei {power:g} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>one channel</source>
+            <translation>ein Kanal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>{n} channels</source>
+            <translation>{n} Kanäle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>one instrument</source>
+            <translation>ein Instrument</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>{n} instruments</source>
+            <translation>{n} Instrumente</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{change} {unit} ({low} to {high})</source>
+            <translation>{change} {unit} ({low} bis {high})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>after {time}</source>
+            <translation>nach {time}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{change} {unit} {how} ({low} to {high})</source>
+            <translation>{change} {unit} {how} ({low} bis {high})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label} is {by} {after}, along the logarithm of time.</source>
+            <translation>{label} ist {after} {by}, entlang des Logarithmus der Zeit.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>day {days:g}</source>
+            <translation>Tag {days:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{which}, on {day}</source>
+            <translation>{which}, am {day}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{fitted}; scatter {sd} K with {df:g} degrees of freedom, pooled over all mounts that stay in place; 95 %, by t</source>
+            <translation>{fitted}; Streuung {sd} K mit {df:g} Freiheitsgraden, über alle Montagen, die am Platz bleiben; 95 %, nach t</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{days} months</source>
+            <translation>{days} Monaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label}: nothing may be said of ageing, as no baseline was read again. What changed may be the bench.</source>
+            <translation>{label}: über Alterung lässt sich nichts sagen, da kein Bezug erneut gelesen wurde. Was sich geändert hat, kann der Prüfstand sein.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label}: so far {told} {after}, {rows}; three are needed before it is called ageing.</source>
+            <translation>{label}: bisher {told} {after}, {rows}; drei sind nötig, bevor es Alterung heißt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label}: no ageing seen {after}: {told}.</source>
+            <translation>{label}: keine Alterung zu sehen {after}: {told}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label} is {by} {after}, in one step after {since}.</source>
+            <translation>{label} ist {after} {by}, in einem Sprung nach {since}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{which}, due since {day}</source>
+            <translation>{which}, fällig seit dem {day}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <location filename="../../../../src/kuffin/said/linkedwords.py" />
+            <source>How</source>
+            <translation>Wie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>; whether the bench moved by kelvins or by a share may be {unlike} K either way</source>
+            <translation>; ob sich der Prüfstand um Kelvin oder um einen Anteil verschob, kann {unlike} K nach beiden Seiten ausmachen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>the last reading less the first; the interval from the readings alone</source>
+            <translation>die letzte Ablesung weniger die erste; das Intervall aus den Ablesungen allein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>the best step between two readings, by Akaike’s criterion</source>
+            <translation>der beste Sprung zwischen zwei Ablesungen, nach Akaikes Kriterium</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>a straight line over log10(1 + days), by least squares</source>
+            <translation>eine Gerade über log10(1 + Tage), nach kleinsten Quadraten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label}: nothing may be said yet: {why}.</source>
+            <translation>{label}: noch lässt sich nichts sagen: {why}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label}: nothing may be said yet.</source>
+            <translation>{label}: noch lässt sich nichts sagen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>its first reading</source>
+            <translation>seiner ersten Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>day {step_after:.0f}</source>
+            <translation>Tag {step_after:.0f}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>Ageing of {label}</source>
+            <translation>Alterung von {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>Day {days:.1f}</source>
+            <translation>Tag {days:.1f}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>Less the baseline’s move, day {days:.1f}</source>
+            <translation>Ohne die Verschiebung des Bezugs, Tag {days:.1f}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>one recheck</source>
+            <translation>eine Nachprüfung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{n} rechecks</source>
+            <translation>{n} Nachprüfungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>at {at} {unit}</source>
+            <translation>bei {at} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{a} and {b}: {pieces}.</source>
+            <translation>{a} und {b}: {pieces}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{place}, the quietest that all of them reach, beside {name}: {costs}.</source>
+            <translation>{place}, das Leiseste, das alle erreichen, neben {name}: {costs}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>y = a + b·g(x) with g = {g}: a of the mount, b {whose}, the exponent of the whole study</source>
+            <translation>y = a + b·g(x) mit g = {g}: a der Montage, b {whose}, der Exponent der ganzen Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>from {begin} to {end} {unit}</source>
+            <translation>von {begin} bis {end} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>costs {difference} {unit} ({low})</source>
+            <translation>kostet {difference} {unit} ({low})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{min:.4g} to {max:.4g} {unit}</source>
+            <translation>{min:.4g} bis {max:.4g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>Curves</source>
+            <translation>Kurven</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Interval</source>
+            <translation>Intervall</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{confidence:.4g} %, from how far mounts differ; what a curve scatters by stands with its mount and is not used again</source>
+            <translation>{confidence:.4g} %, daraus, wie weit sich Montagen unterscheiden; worum eine Kurve streut, steht bei ihrer Montage und wird nicht noch einmal verwendet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>of each mount with four points or more</source>
+            <translation>jeder Montage mit vier Punkten oder mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>of its candidate</source>
+            <translation>seines Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{where} nothing is compared: {why_not}.</source>
+            <translation>{where} wird nichts verglichen: {why_not}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{refused}: not swept as far as that, so nothing is said ({low} to {high} {unit} in all).</source>
+            <translation>{refused}: nicht so weit durchfahren, dort wird nichts gesagt (insgesamt {low} bis {high} {unit}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{name} takes {mean} {unit} ({low})</source>
+            <translation>{name} braucht {mean} {unit} ({low})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>For {value}: {told}.</source>
+            <translation>Für {value}: {told}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{name} is {better}</source>
+            <translation>{name} ist {better}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>they are the same for this purpose</source>
+            <translation>sie sind für diesen Zweck dasselbe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>they are not told apart</source>
+            <translation>sie sind nicht unterscheidbar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{a} and {b}: {told} {where}.</source>
+            <translation>{a} und {b}: {told} {where}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{beaten_by} beats it</source>
+            <translation>{beaten_by} schlägt es</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>Not in it</source>
+            <translation>Nicht darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>For {value} nothing is compared: {why_not}.</source>
+            <translation>Für {value} wird nichts verglichen: {why_not}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{refused} does not reach {value} within what was swept.</source>
+            <translation>{refused} erreicht {value} im durchfahrenen Bereich nicht.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{refused} do not reach {value} within what was swept.</source>
+            <translation>{refused} erreichen {value} im durchfahrenen Bereich nicht.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>below {end} {unit} {told}</source>
+            <translation>unter {end} {unit} {told}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>{name} costs nothing that can be told</source>
+            <translation>{name} kostet nichts, was sich sagen lässt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>, as far as single mounts tell</source>
+            <translation>, soweit einzelne Montagen es sagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>read off its own curve, {points} points from {span}</source>
+            <translation>von der eigenen Kurve abgelesen, {points} Punkte aus {span}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{a} and {b}</source>
+            <translation>{a} und {b}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>above {edge} {unit} {told}</source>
+            <translation>über {edge} {unit} {told}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>up to {end} {unit} {told}</source>
+            <translation>bis {end} {unit} {told}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>nothing beats it</source>
+            <translation>nichts schlägt es</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>What its own curve scatters by</source>
+            <translation>Worum die eigene Kurve streut</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>differences under {margin} do not matter here · </source>
+            <translation>Unterschiede unter {margin} zählen hier nicht · </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>{label}, as kelvins at {reference_power_w:g} W</source>
+            <translation>{label}, als Kelvin bei {reference_power_w:g} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>{label} to a room of {reference_air_c:g} °C</source>
+            <translation>{label}, auf einen Raum von {reference_air_c:g} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>Left out: {label} ({left_out}).</source>
+            <translation>Nicht gezählt: {label} ({left_out}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>{fewest} to {most}</source>
+            <translation>{fewest} bis {most}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>{pairs} pairs together</source>
+            <translation>{pairs} Paare zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>the pair</source>
+            <translation>das Paar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>Not told apart yet: {to_settle}.</source>
+            <translation>Noch nicht unterscheidbar: {to_settle}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>About {scope} · {counts} mounts of each · {confidence:.4g} % over {pairs} · {matters}</source>
+            <translation>Über {scope} · je {counts} Montagen · {confidence:.4g} % über {pairs} · {matters}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>As read, without taking the room out, {first} would have won.</source>
+            <translation>Wie gelesen, ohne den Raum herauszunehmen, hätte {first} gewonnen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>The ranking depends on the school: {label} puts {ranking} first.</source>
+            <translation>Die Rangfolge hängt von der Schule ab: {label} setzt {ranking} an die Spitze.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>The verdict depends on the school for {some}: {label} judges otherwise.</source>
+            <translation>Das Urteil hängt bei {some} von der Schule ab: {label} urteilt anders.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>every verdict would be the same</source>
+            <translation>wäre jedes Urteil dasselbe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>{changed} of {pairs} verdicts would differ</source>
+            <translation>wären {changed} von {pairs} Urteilen anders</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>As read, the order would have been {ranking}.</source>
+            <translation>Wie gelesen wäre die Reihenfolge {ranking} gewesen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>With it counted, {same}.</source>
+            <translation>Mitgezählt {same}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/comparisonwords.py" />
+            <source>With them counted, {same}.</source>
+            <translation>Mitgezählt {same}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Into the coolant by flow and probes: {heat_w} ± {heat_u95} W; electrical {power_w} W. The balance closes to {closure} ± {closure_u95} % ›</source>
+            <translation>Ins Kühlmittel nach Durchfluss und Fühlern: {heat_w} ± {heat_u95} W; elektrisch {power_w} W. Die Bilanz geht auf zu {closure} ± {closure_u95} % ›</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>{name}: of {samples} samples with a scatter of {scatter} K the highest lies about {by_chance} K above the mean by chance alone, and {twice_as_long} K higher in a window twice as long. It grows with the length of the run, one spike decides it, and it cannot be averaged; rank by the mean.</source>
+            <translation>{name}: von {samples} Werten mit einer Streuung von {scatter} K liegt der höchste allein durch Zufall etwa {by_chance} K über dem Mittel, und {twice_as_long} K höher in einem doppelt so langen Fenster. Er wächst mit der Länge des Laufs, eine Zuckung entscheidet ihn, und er lässt sich nicht mitteln; nach dem Mittel ordnen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>GUM (JCGM 100:2008), 5.2.2 and G.4.1; specifications as uniform distributions, 4.3.7</source>
+            <translation>GUM (JCGM 100:2008), 5.2.2 und G.4.1; Angaben als Gleichverteilungen, 4.3.7</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Heat into the coolant is not known: {balance_problem}.</source>
+            <translation>Die Wärme ins Kühlmittel ist nicht bekannt: {balance_problem}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Where its uncertainty comes from</source>
+            <translation>Woher seine Unsicherheit kommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>as the bench says; where it says nothing, probes good to 0.1 K each, flow to 3 %, power to 2 %</source>
+            <translation>wie der Prüfstand sagt; wo er nichts sagt, Fühler auf je 0,1 K, Durchfluss auf 3 %, Leistung auf 2 %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Stretch</source>
+            <translation>Strecke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>{begin} to {end} min: from a minute after the load began</source>
+            <translation>{begin} bis {end} min: ab einer Minute nach Beginn der Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>What it leaves</source>
+            <translation>Was sie übrig lässt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>{rms_k} K (root mean square of {size} boxes)</source>
+            <translation>{rms_k} K (quadratisches Mittel von {size} Kästen)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>When to use it</source>
+            <translation>Wann sie zu nehmen ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>where the room drifted, power moved, or the run was stopped early; else it should agree with the window</source>
+            <translation>wo der Raum driftete, die Leistung sich bewegte, oder der Lauf zu früh angehalten wurde; sonst sollte sie mit dem Fenster übereinstimmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>cancels in a comparison</source>
+            <translation>hebt sich im Vergleich auf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>goes with the difference</source>
+            <translation>geht mit dem Unterschied</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>counts on both sides</source>
+            <translation>zählt auf beiden Seiten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>So</source>
+            <translation>Also</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>{df:.0f} degrees of freedom, by Welch and Satterthwaite</source>
+            <translation>{df:.0f} Freiheitsgrade, nach Welch und Satterthwaite</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Combined</source>
+            <translation>Zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>Half-width</source>
+            <translation>Halbe Breite</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Heat into the coolant</source>
+            <translation>Wärme ins Kühlmittel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Whole-trace fit: {FULL}</source>
+            <translation>Anpassung an die ganze Kurve: {FULL}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>{whole_sentence} at {power_w} W</source>
+            <translation>{whole_sentence} bei {power_w} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <location filename="../../../../src/kuffin/said/linkedwords.py" />
+            <source>Mind</source>
+            <translation>Zu beachten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>what the fit leaves is bent: a second, slower part is warming, and R is off by about its share</source>
+            <translation>was die Anpassung übrig lässt, ist gebogen: ein zweiter, langsamerer Teil wärmt sich, und R liegt etwa um seinen Anteil daneben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>{value} ± {half_width} {unit}, instruments and window</source>
+            <translation>{value} ± {half_width} {unit}, Instrumente und Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Reading</source>
+            <translation>Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Coverage factor</source>
+            <translation>Erweiterungsfaktor</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>for a difference as large as the margin</source>
+            <translation>für einen Unterschied so groß wie die Grenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>In a comparison</source>
+            <translation>In einem Vergleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>from the data</source>
+            <translation>aus den Daten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{words}: {flow} at {speed:.0f} % pump speed, {head} kPa{beyond}.</source>
+            <translation>{words}: {flow} bei {speed:.0f} % Pumpendrehzahl, {head} kPa{beyond}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{wanted:.0f} L/h needs {value} % pump speed ({low}){beyond}</source>
+            <translation>{wanted:.0f} L/h brauchen {value} % Pumpendrehzahl ({low}){beyond}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>The pump is strong enough: {told}{spare}{most}.</source>
+            <translation>Die Pumpe ist stark genug: {told}{spare}{most}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>One more {name} costs {cost} L/h ({interval}): {value} L/h then.</source>
+            <translation>Ein weiteres {name} kostet {cost} L/h ({interval}): dann {value} L/h.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>drop of one = {a:.4g}·q + {b:.4g}·q² kPa. {scatter}</source>
+            <translation>Abfall eines Teils = {a:.4g}·q + {b:.4g}·q² kPa. {scatter}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>head = {h:.4g}·s² − {k:.4g}·q² kPa, s the share of full speed. {scatter}</source>
+            <translation>Förderhöhe = {h:.4g}·s² − {k:.4g}·q² kPa, s der Anteil der vollen Drehzahl. {scatter}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>Readings scatter by {chi2:.1f} times what the instruments' accuracy allows.</source>
+            <translation>Die Messwerte streuen um das {chi2:.1f}-fache dessen, was die Genauigkeit der Instrumente erlaubt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>, beyond what was measured</source>
+            <translation>, jenseits des Gemessenen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>At {flow:.0f} L/h {first} drops {drop}</source>
+            <translation>Bei {flow:.0f} L/h kostet {first} {drop}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{a} and {b} were not measured at the same flows.</source>
+            <translation>{a} und {b} wurden nicht bei denselben Durchflüssen gemessen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{a} and {b} are not told apart at any flow from {low:.0f} to {high:.0f} L/h.</source>
+            <translation>{a} und {b} sind bei keinem Durchfluss von {low:.0f} bis {high:.0f} L/h unterscheidbar.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{less} restricts less than {more} at every flow from {low:.0f} to {high:.0f} L/h.</source>
+            <translation>{less} hemmt bei jedem Durchfluss von {low:.0f} bis {high:.0f} L/h weniger als {more}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{a} and {b}: {told}.</source>
+            <translation>{a} und {b}: {told}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source> (beyond the flows that were measured)</source>
+            <translation> (jenseits der gemessenen Durchflüsse)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>; {name} takes {share:.0f} % of the drop</source>
+            <translation>; {name} nimmt {share:.0f} % des Abfalls</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>The pump is too weak for {wanted:.0f} L/h{beyond}: at full speed it moves {flow}{most}.</source>
+            <translation>Die Pumpe ist zu schwach für {wanted:.0f} L/h{beyond}: bei voller Drehzahl fördert sie {flow}{most}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>Whether the pump reaches {wanted:.0f} L/h is not known: it needs {value} % ({low}){beyond}{most}.</source>
+            <translation>Ob die Pumpe {wanted:.0f} L/h erreicht, ist nicht bekannt: sie braucht {value} % ({low}){beyond}{most}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>, with nothing to spare</source>
+            <translation>, ohne Reserve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{part}: {value} % less flow with it in ({low}) at {speed_percent:.0f} % pump speed</source>
+            <translation>{part}: mit ihm {value} % weniger Durchfluss ({low}) bei {speed_percent:.0f} % Pumpendrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>As many readings as the curve has numbers: nothing tells how well it fits.</source>
+            <translation>So viele Messwerte, wie die Kurve Zahlen hat: nichts sagt, wie gut sie passt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>The instruments' accuracy is not told: bands hold the readings' scatter only.</source>
+            <translation>Die Genauigkeit der Instrumente ist nicht angegeben: die Bänder enthalten nur die Streuung der Messwerte.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{alike} and {first} are not told apart</source>
+            <translation>{alike} und {first} sind nicht unterscheidbar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{name} restricts less</source>
+            <translation>{name} hemmt weniger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>from {begin:.0f} to {end:.0f} L/h {told}</source>
+            <translation>von {begin:.0f} bis {end:.0f} L/h {told}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>; {beyond} was not measured at that flow</source>
+            <translation>; {beyond} wurde bei diesem Durchfluss nicht gemessen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>; {beyond} were not measured at that flow</source>
+            <translation>; {beyond} wurden bei diesem Durchfluss nicht gemessen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>; estimated from the pump's curve, it drops {drop} at {flow:.0f} L/h</source>
+            <translation>; nach der Pumpenkurve geschätzt kostet es {drop} bei {flow:.0f} L/h</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source> Ringed: the readings at {where} stand off by more than 3 standard uncertainties; look at them again.</source>
+            <translation> Umringt: die Messwerte bei {where} liegen mehr als 3 Standardunsicherheiten ab; noch einmal ansehen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source> Ringed: the reading at {where} stands off by more than 3 standard uncertainties; look at it again.</source>
+            <translation> Umringt: der Messwert bei {where} liegt mehr als 3 Standardunsicherheiten ab; noch einmal ansehen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/flowwords.py" />
+            <source>{name} {value} kPa more ({low})</source>
+            <translation>{name} {value} kPa mehr ({low})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/intervalline.py" />
+            <source>{judged}: {low} measured</source>
+            <translation>{judged}: {low} gemessen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/intervalline.py" />
+            <source>claimed {amount}</source>
+            <translation>angegeben {amount}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/intervalline.py" />
+            <source>{candidate} over {against}</source>
+            <translation>{candidate} über {against}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{best} {verb} {best_2}, by at least {least}{which}. How far it is ahead of {open} is still open.</source>
+            <translation>{best} {verb} {best_2}, um mindestens {least}{which}. Wie weit es vor {open} liegt, ist noch offen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>The claim that {gist} {held}.</source>
+            <translation>Die Angabe, dass {gist}, {held}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>Nothing yet: no mount has a log.</source>
+            <translation>Noch nichts: keine Montage hat ein Log.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>Nothing may be said yet: with one mount each, the scatter between mounts is unknown.</source>
+            <translation>Noch lässt sich nichts sagen: mit je einer Montage ist die Streuung zwischen Montagen unbekannt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>As read, with {leaves_in} still in it, {parts}</source>
+            <translation>Wie gelesen, {leaves_in} noch darin, {parts}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{name} by {by}</source>
+            <translation>{name} um {by}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source> ahead of {texts}</source>
+            <translation> vor {texts}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>is</source>
+            <translation>ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>at least {least}</source>
+            <translation>mindestens {least}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>does not hold</source>
+            <translation>trifft nicht zu</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>Nothing may be said yet: only one candidate has a mount that counts.</source>
+            <translation>Noch lässt sich nichts sagen: nur ein Kandidat hat eine Montage, die zählt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{best} and {same} are within {limit}: the same for this purpose.</source>
+            <translation>{best} und {same} sind innerhalb von {limit} gleich: für diesen Zweck dasselbe.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{was_held}: by this they are not told apart.</source>
+            <translation>{was_held}: hiernach sind sie nicht unterscheidbar.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{alike} are the same within {limit}.</source>
+            <translation>{alike} sind innerhalb von {limit} gleich.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>By {label}, {parts}</source>
+            <translation>Nach {label}: {parts}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>keeps the {device}’s die</source>
+            <translation>hält den Chip von {device}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>; whether {unsure} of them had settled is not known</source>
+            <translation>; ob {unsure} davon eingeschwungen waren, ist nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{name} could not finish {mounts}: {failed}.</source>
+            <translation>{name} war nicht zu Ende zu bringen, {mounts}: {failed}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>each keeps its own spread</source>
+            <translation>jeder behält seine eigene Spanne</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>one spread is shared by all</source>
+            <translation>eine Spanne gilt für alle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{name} scatters {times:.0f} times as far as the others: {how}.</source>
+            <translation>{name} streut {times:.0f}-mal so weit wie die anderen: {how}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{n} throttled in all of its {of}.</source>
+            <translation>{n} drosselte in allen ({of}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{n} throttled in {k} of its {of}.</source>
+            <translation>{n} drosselte in {k} von {of}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>Nothing may be said yet: {asked}.</source>
+            <translation>Noch lässt sich nichts sagen: {asked}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>Nothing may be said: no mount counts.</source>
+            <translation>Nichts lässt sich sagen: keine Montage zählt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>Nothing yet.</source>
+            <translation>Noch nichts.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{by} {better} than {name}</source>
+            <translation>{by} {better} als {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{gap} {better} than {name} ({by})</source>
+            <translation>{gap} {better} als {name} ({by})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{each} are within {limit} of {best}: the same for this purpose.</source>
+            <translation>{each} sind innerhalb von {limit} so gut wie {best}: für diesen Zweck dasselbe.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>what was held</source>
+            <translation>was gehalten wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{held}, so this cannot be told of it; compare {instead}.</source>
+            <translation>{held}, dies lässt sich davon also nicht sagen; {instead} vergleichen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{each} are not told apart yet.</source>
+            <translation>{each} sind noch nicht unterscheidbar.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>keeps the die</source>
+            <translation>hält den Chip</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>One mount rests on typed figures{also}.</source>
+            <translation>Eine Montage beruht auf getippten Werten{also}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{n} mounts rest on typed figures{also}.</source>
+            <translation>{n} Montagen beruhen auf getippten Werten{also}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{best} {verb} {better} than {texts}.</source>
+            <translation>{best} {verb} {better} als {texts}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{best} is ahead so far, but not told apart from {names} yet.</source>
+            <translation>{best} liegt bisher vorn, ist aber von {names} noch nicht zu unterscheiden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{best} is ahead so far, but no candidate is told apart from it yet.</source>
+            <translation>{best} liegt bisher vorn, doch ist noch kein Kandidat davon zu unterscheiden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
+            <source>{apart} more</source>
+            <translation>{apart} mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/linkedwords.py" />
+            <source>{candidate} over {baseline}</source>
+            <translation>{candidate} über {baseline}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/linkedwords.py" />
+            <source>candidate less baseline within its own study; two studies differ by the difference of these</source>
+            <translation>Kandidat weniger Bezug in der eigenen Studie; zwei Studien unterscheiden sich um die Differenz davon</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>no channel</source>
+            <translation>kein Kanal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>the run is over</source>
+            <translation>der Lauf ist vorbei</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>dip between two passes</source>
+            <translation>Einbruch zwischen zwei Durchgängen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>the load has been low for {since:.0f} s</source>
+            <translation>die Last ist seit {since:.0f} s niedrig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>looped load, {dips} dips</source>
+            <translation>Last in Schleifen, {dips} Einbrüche</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>under load</source>
+            <translation>unter Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>{part} over {base}</source>
+            <translation>{part} über {base}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>{size} worse than {who}: likely contact. Remount now and save {minutes_left:.0f} minutes</source>
+            <translation>{size} schlechter als {who}: wahrscheinlich der Kontakt. Jetzt neu montieren spart {minutes_left:.0f} Minuten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>{candidate}, round {round}</source>
+            <translation>{candidate}, Runde {round}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>{candidate}'s other mounts</source>
+            <translation>die anderen Montagen von {candidate}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>all mounts of the study: block and paste are the same</source>
+            <translation>alle Montagen der Studie: Block und Paste sind dieselben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>in the notebook’s other studies of this device</source>
+            <translation>in den anderen Studien des Hefts mit diesem Gerät</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>with the other candidates</source>
+            <translation>bei den anderen Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>the first mount of {candidate}: {what} {here} K, {size} more than {who}. Likely contact or pads: remount before going on, and save {minutes_left:.0f} minutes</source>
+            <translation>die erste Montage von {candidate}: {what} {here} K, {size} mehr als {who}. Wahrscheinlich Kontakt oder Pads: vor dem Weitermachen neu montieren, das spart {minutes_left:.0f} Minuten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>the first mount of {candidate}: {what} {here} K, as far from what it was {who} as candidates are</source>
+            <translation>die erste Montage von {candidate}: {what} {here} K, so weit ab von dem, was es {who} war, wie Kandidaten es sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>candidates of the notebook’s other studies, each by the mean of its mounts</source>
+            <translation>Kandidaten der anderen Studien des Hefts, jeder mit dem Mittel seiner Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>the other candidates, each by the mean of its mounts</source>
+            <translation>die anderen Kandidaten, jeder mit dem Mittel seiner Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>the first mount of {candidate}: nothing to hold it against yet</source>
+            <translation>die erste Montage von {candidate}: noch gibt es nichts, woran sie zu messen wäre</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>looks like {who} (within {size}, scatter ± {u95_k} K)</source>
+            <translation>sieht aus wie {who} (innerhalb von {size}, Streuung ± {u95_k} K)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>{size} better than {who}: likely another paste or a probe that moved; look before you believe it</source>
+            <translation>{size} besser als {who}: wahrscheinlich andere Paste oder ein verrutschter Fühler; nachsehen, bevor man es glaubt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>What is looked at</source>
+            <translation>Was angesehen wird</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>{what} per watt, {begin:.0f} to {end:.0f} s after the load began; dips left out</source>
+            <translation>{what} je Watt, {begin:.0f} bis {end:.0f} s nach Beginn der Last; ohne Einbrüche</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>The others</source>
+            <translation>Die anderen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>Called unlike</source>
+            <translation>Anders genannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>beyond 99 % on one side and at least 0.4 K; so one sound mount in a hundred is doubted</source>
+            <translation>über 99 % auf einer Seite und mindestens 0,4 K hinaus; eine gute Montage von hundert wird also angezweifelt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>{candidate}'s other mount</source>
+            <translation>die andere Montage von {candidate}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>the study's {n} mounts</source>
+            <translation>die {n} Montagen der Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>the study's one mount</source>
+            <translation>die eine Montage der Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <location filename="../../../../src/kuffin/verdict/elsewhere.py" />
+            <source>{name} in “{study}”</source>
+            <translation>{name} in „{study}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>Mount check</source>
+            <translation>Prüfung der Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>This mount</source>
+            <translation>Diese Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>{resistance_k_w} K/W at {power_w} W</source>
+            <translation>{resistance_k_w} K/W bei {power_w} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>Other mount {i}</source>
+            <translation>Andere Montage {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>The difference of {a} and {b} is known to {half}.</source>
+            <translation>Der Unterschied von {a} und {b} ist bekannt auf {half}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>{now} For its hours this narrows it most: {purchase}, to {half} in {hours} h.</source>
+            <translation>{now} Für seine Stunden verengt dies am meisten: {purchase}, auf {half} in {hours} h.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>{now} Nothing here would narrow that by much.</source>
+            <translation>{now} Nichts hier würde das sehr verengen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>Rests on</source>
+            <translation>Beruht auf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>{a} and {b}: {purchase}</source>
+            <translation>{a} und {b}: {purchase}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>Takes</source>
+            <translation>Dauert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/narrowingwords.py" />
+            <source>{hours} h on the bench</source>
+            <translation>{hours} h am Prüfstand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>{to_settle}: {best} and {name}</source>
+            <translation>{to_settle}: {best} und {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>the next recheck: {label}, {due}</source>
+            <translation>die nächste Nachprüfung: {label}, {due}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>its recording was cut off, or is going on: go on with it, or close it as it is</source>
+            <translation>ihre Aufzeichnung wurde abgebrochen oder läuft noch: fortsetzen, oder so abschließen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>go on with</source>
+            <translation>Fortsetzung:</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>{make} {mount}</source>
+            <translation>{make} {mount}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>the winner stands</source>
+            <translation>der Sieger steht fest</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>every pair is settled</source>
+            <translation>jedes Paar ist geklärt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>read the verdict</source>
+            <translation>das Urteil lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>{make} {behind}, round {number}</source>
+            <translation>{make} {behind}, Runde {number}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>look at the ageing</source>
+            <translation>die Alterung ansehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>recheck {label}</source>
+            <translation>Nachprüfung {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>it stays in place: {due}</source>
+            <translation>sie bleibt am Platz: {due}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>see to {mount}</source>
+            <translation>nachsehen: {mount}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>{rested:%H:%M} on {day}</source>
+            <translation>{rested:%H:%M} am {day}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>let {mount} rest until {when}</source>
+            <translation>{mount} ruhen lassen bis {when}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>the plan gives it its rest before the first reading</source>
+            <translation>der Plan gibt ihr Ruhe vor der ersten Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>run {mount}</source>
+            <translation>fahren: {mount}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>it is ready to run: on the Run desk, or with a logger of your own (drop its log on the loom)</source>
+            <translation>sie ist bereit zum Lauf: am Pult „Lauf“, oder mit einem eigenen Aufzeichner (sein Log am Webstuhl ablegen)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>the plan has it next</source>
+            <translation>im Plan ist sie die Nächste</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>look at {label}</source>
+            <translation>ansehen: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>add the first logs</source>
+            <translation>die ersten Logs hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>or plan the mounts first, on the Plan desk (Ctrl+1)</source>
+            <translation>oder erst die Montagen planen, am Pult „Planen“ (Strg+1)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>each candidate</source>
+            <translation>jeder Kandidat</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>look at the baseline</source>
+            <translation>den Bezug ansehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>the bench moved, and the verdict has it in</source>
+            <translation>der Prüfstand hat sich verschoben, und das Urteil enthält es</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>look at what was held</source>
+            <translation>ansehen, was gehalten wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>{make} the next of round {rounds_done}</source>
+            <translation>{make} aus Runde {rounds_done}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>the first look is after round {declared}</source>
+            <translation>der erste Blick ist nach Runde {declared}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>, and it is enough: a further round would hardly change it</source>
+            <translation>, und es reicht: eine weitere Runde würde es kaum ändern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>, but a further round could still change it ({most:.0f} %)</source>
+            <translation>, doch eine weitere Runde könnte es noch ändern ({most:.0f} %)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>; still open: </source>
+            <translation>; noch offen: </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>say that no other beats {best} by what matters</source>
+            <translation>sagen, dass kein anderer {best} um das schlägt, worauf es ankommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source>say how near they are</source>
+            <translation>sagen, wie nah sie sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/nextstep.py" />
+            <source> once more</source>
+            <translation> noch einmal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{value} {unit} ({low} to {high})</source>
+            <translation>{value} {unit} ({low} bis {high})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>At {asked}</source>
+            <translation>Bei {asked}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{where}, {what} under {candidate}: {foreseen}, {label}{beyond}.{highest}</source>
+            <translation>{where}, {what} unter {candidate}: {foreseen}, {label}{beyond}.{highest}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{cooler} is cooler than {warmer} by {low} to {high} K ({label}).</source>
+            <translation>{cooler} ist {low} bis {high} K kühler als {warmer} ({label}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>; {beyond} beyond what was measured</source>
+            <translation>; {beyond} jenseits des Gemessenen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{a} and {b}: {low} to {high} K between them, not told apart ({label}).</source>
+            <translation>{a} und {b}: {low} bis {high} K zwischen ihnen, nicht unterscheidbar ({label}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{air_c:g} °C, as asked</source>
+            <translation>{air_c:g} °C, wie gefragt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>95 %, for one more mount of {candidate}: from {mounts} mounts, the scatter of all candidates' mounts together, and what is not known about the way there</source>
+            <translation>95 %, für eine weitere Montage von {candidate}: aus {mounts} Montagen, der Streuung der Montagen aller Kandidaten zusammen, und dem, was auf dem Weg dorthin nicht bekannt ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>air at {air_c:g} °C</source>
+            <translation>Luft bei {air_c:g} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>fans {fan:g} %</source>
+            <translation>Lüfter {fan:g} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>pump {pump:g} %</source>
+            <translation>Pumpe {pump:g} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>with {name}</source>
+            <translation>mit {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{name} as coolant</source>
+            <translation>{name} als Kühlmittel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source> It holds {limit_c:g} °C up to {foreseen}.</source>
+            <translation> Er hält {limit_c:g} °C bis {foreseen}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source> Up to which power it holds {limit_c:g} °C cannot be said.</source>
+            <translation> Bis zu welcher Leistung er {limit_c:g} °C hält, lässt sich nicht sagen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>{candidate} at {asked}</source>
+            <translation>{candidate} bei {asked}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>; under what was measured</source>
+            <translation>; unter dem, was gemessen wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>Beyond what was measured</source>
+            <translation>Jenseits des Gemessenen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <source>ready {when}</source>
+            <translation>bereit {when}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <source>begun {when}, not said to be ready</source>
+            <translation>begonnen {when}, nicht bereit gemeldet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <source>not begun</source>
+            <translation>nicht begonnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <source>{label}: how it was prepared</source>
+            <translation>{label}: wie vorbereitet wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <source>not ticked</source>
+            <translation>nicht abgehakt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/preparation.py" />
+            <source>Photos</source>
+            <translation>Fotos</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <source>Confidence at this look</source>
+            <translation>Sicherheit bei diesem Blick</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <source>The look after round {rounds}</source>
+            <translation>Der Blick nach Runde {rounds}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <source>After another round</source>
+            <translation>Nach einer weiteren Runde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>Drawn from</source>
+            <translation>Gezogen aus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <source>what is known now: the scatter, the means, and one more mount of each candidate, judged as then</source>
+            <translation>was jetzt bekannt ist: die Streuung, die Mittel, und eine weitere Montage je Kandidat, beurteilt wie dann</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <source>Chance of a false difference at this look</source>
+            <translation>Wahrscheinlichkeit eines falschen Unterschieds bei diesem Blick</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/roundwords.py" />
+            <source>all looks together keep to the study’s own level: each spends a part of it, by the rounds that are done</source>
+            <translation>alle Blicke zusammen halten die Sicherheit der Studie: jeder verbraucht einen Teil, nach den gefahrenen Runden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>recorded from {source}, {rows} rows in {duration_s:.1f} min</source>
+            <translation>aufgezeichnet von {source}, {rows} Zeilen in {duration_s:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>Comment</source>
+            <translation>Bemerkung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>a mark without a word</source>
+            <translation>eine Marke ohne Wort</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{name}, round {round}: the window's samples</source>
+            <translation>{name}, Runde {round}: die Werte des Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{capitalize} over {spoken}, by the plain means</source>
+            <translation>{capitalize} über {spoken}, nach einfachen Mitteln</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>column “{name}” of {source}</source>
+            <translation>Spalte „{name}“ von {source}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{names} / (ρ·c_p·V̇) before it</source>
+            <translation>{names} / (ρ·c_p·V̇) davor</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>Per watt</source>
+            <translation>Je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>Mean of {found} channels</source>
+            <translation>Mittel von {found} Kanälen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, in {shown}</source>
+            <translation>, in {shown}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, begun {started_at}</source>
+            <translation>, begonnen {started_at}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, moved by {lag_s:g} s onto the run's clock</source>
+            <translation>, um {lag_s:g} s auf die Uhr des Laufs verschoben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>Instrument: {name}</source>
+            <translation>Instrument: {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, calibrated {calibrated_on}</source>
+            <translation>, kalibriert {calibrated_on}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, offset {offset}</source>
+            <translation>, Versatz {offset}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{rows} rows from {begin:.2f} to {end:.2f} min</source>
+            <translation>{rows} Zeilen von {begin:.2f} bis {end:.2f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, air and power passed through the loop’s own lag</source>
+            <translation>, Luft und Leistung durch den Verzug des Kreislaufs geschickt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>Judged trace</source>
+            <translation>Beurteilte Kurve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>the same over the same rows, spikes left out{late}; its mean is what the reading is made from</source>
+            <translation>dasselbe über dieselben Zeilen, ohne Zuckungen{late}; aus ihrem Mittel ist die Ablesung gemacht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>… {rows} more rows, all of them in “Copy as text” …</source>
+            <translation>… {rows} weitere Zeilen, alle in „Als Text kopieren“ …</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{n}: where it comes from</source>
+            <translation>{n}: woher es kommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>Coolant at the {device}</source>
+            <translation>Kühlmittel am {device}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>All that heats the coolant</source>
+            <translation>Alles, was das Kühlmittel heizt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>. The bench names no instrument for it</source>
+            <translation>. Der Prüfstand nennt kein Instrument dafür</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{reading_percent:g} % of reading</source>
+            <translation>{reading_percent:g} % vom Messwert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{full_scale_percent:g} % of {full_scale:g}</source>
+            <translation>{full_scale_percent:g} % von {full_scale:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>, accuracy not given</source>
+            <translation>, Genauigkeit nicht angegeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>no window</source>
+            <translation>kein Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{missing} of {sum} rows are missing</source>
+            <translation>{missing} von {sum} Zeilen fehlen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>Sum of the samples of {name}</source>
+            <translation>Summe der Werte von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>Warmed by other devices</source>
+            <translation>Gewärmt durch andere Geräte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>the recording</source>
+            <translation>die Aufnahme</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{counts:g} step of {size:g}</source>
+            <translation>{counts:g} Schritt von {size:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sampleworking.py" />
+            <source>{counts:g} steps of {size:g}</source>
+            <translation>{counts:g} Schritte von {size:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/scatterwords.py" />
+            <source>All together</source>
+            <translation>Alles zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/scatterwords.py" />
+            <source>± {value} {unit} all together</source>
+            <translation>± {value} {unit} alles zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/scatterwords.py" />
+            <source>Share of {name}</source>
+            <translation>Anteil von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{mounts} of each</source>
+            <translation>je {mounts}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{a} and {b} mounts</source>
+            <translation>{a} und {b} Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{a} and {b} {alike} within {limit} of each other ({basis}).</source>
+            <translation>{a} und {b} {alike} innerhalb von {limit} gleich ({basis}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{told}, as at {reference_power_w:g} W</source>
+            <translation>{told}, wie bei {reference_power_w:g} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source> over all {pairs} pairs together</source>
+            <translation> über alle {pairs} Paare zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{confidence:.4g} % interval{together}; {scope}</source>
+            <translation>Intervall zu {confidence:.4g} %{together}; {scope}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>cool alike: they are</source>
+            <translation>kühlen ebenso: sie sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{first} is {better} by a real but small {low}, which is less than matters here.</source>
+            <translation>{first} ist um wirkliche, aber kleine {low} {better}, weniger, als hier zählt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{first} is at least {least} {better} than {second} ({basis}).</source>
+            <translation>{first} ist mindestens {least} {better} als {second} ({basis}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{was_held}, so that how much more it is cannot be told.</source>
+            <translation>{was_held}, wie viel mehr es ist, lässt sich also nicht sagen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>readings are corrected by the baseline {name}</source>
+            <translation>die Ablesungen sind nach dem Bezug {name} korrigiert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{out} left out, with reasons</source>
+            <translation>{out} nicht gezählt, mit Gründen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>Whichever is ahead, it is by less than {most}</source>
+            <translation>Wer auch vorn liegt, es sind weniger als {most}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>, and the smallest difference that matters here is {limit}.</source>
+            <translation>, und der kleinste Unterschied, der hier zählt, ist {limit}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>{first} is {low} {better} than {second} ({basis}).</source>
+            <translation>{first} ist {low} {better} als {second} ({basis}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>the {margin} that matter here</source>
+            <translation>die {margin}, auf die es hier ankommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>Claim: {claimed}</source>
+            <translation>Angabe: {claimed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>That is more than {matter}, even in the worst case.</source>
+            <translation>Das ist mehr als {matter}, auch im schlimmsten Fall.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>By this, {a} and {b} cannot be compared ({basis}).</source>
+            <translation>Hiernach lassen sich {a} und {b} nicht vergleichen ({basis}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>We could not tell {a} and {b} apart ({basis}).</source>
+            <translation>Wir konnten {a} und {b} nicht unterscheiden ({basis}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>The difference lies somewhere between {low} and {high}; {to_settle}.</source>
+            <translation>Der Unterschied liegt irgendwo zwischen {low} und {high}; {to_settle}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>, per watt</source>
+            <translation>, je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>Whether it reaches {matter} is not certain.</source>
+            <translation>Ob es {matter} erreicht, ist nicht sicher.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/sentences.py" />
+            <source>It is a small difference, and whether it matters is the reader's to say.</source>
+            <translation>Es ist ein kleiner Unterschied; ob er zählt, mag der Leser sagen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{relative_db} dB, relative</source>
+            <translation>{relative_db} dB, relativ</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{background} dBA</source>
+            <translation>{background} dBA</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Microphone: {told}. Calibrator: {sound:g} dB{louder}.</source>
+            <translation>Mikrofon: {told}. Kalibrator: {sound:g} dB{louder}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Calibrated by {each}{which}{drifted}; {ground}.</source>
+            <translation>Kalibriert mit {each}{which}{drifted}; {ground}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{value}{half} dBA</source>
+            <translation>{value}{half} dBA</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>at most {at_most} dBA</source>
+            <translation>höchstens {at_most} dBA</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>no background recorded</source>
+            <translation>kein Hintergrund aufgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>distance and position are not told</source>
+            <translation>Abstand und Ort sind nicht angegeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>No calibrator was recorded: levels are relative only, which says something of recordings made at the same place and gain.</source>
+            <translation>Kein Kalibrator wurde aufgenommen: die Pegel sind nur relativ; das sagt etwas über Aufnahmen am selben Ort und mit derselben Verstärkung.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>; they lie within {drift} dB</source>
+            <translation>; sie liegen innerhalb von {drift} dB</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>background: {name}</source>
+            <translation>Hintergrund: {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>no background was recorded, so none is taken off</source>
+            <translation>kein Hintergrund wurde aufgenommen, also wird keiner abgezogen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>, each recording by the last before it</source>
+            <translation>, jede Aufnahme mit dem letzten davor</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{name}: loudness</source>
+            <translation>{name}: Lautstärke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Weighting</source>
+            <translation>Bewertung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>A, IEC 61672-1; equivalent level over the whole recording</source>
+            <translation>A, IEC 61672-1; äquivalenter Pegel über die ganze Aufnahme</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{told}, far below</source>
+            <translation>{told}, weit darunter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{told}, taken off</source>
+            <translation>{told}, abgezogen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{told}, too close</source>
+            <translation>{told}, zu nah</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{distance:g} m off</source>
+            <translation>{distance:g} m entfernt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>, recorded {gain:g} dB louder than the rest</source>
+            <translation>, {gain:g} dB lauter aufgenommen als der Rest</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>, recorded {gain:g} dB lower than the rest</source>
+            <translation>, {gain:g} dB leiser aufgenommen als der Rest</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{hz:.0f} Hz, {over_db} dB over its surroundings, in {mounts} of {n} mount</source>
+            <translation>{hz:.0f} Hz, {over_db} dB über der Umgebung, in {mounts} von {n} Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{hz:.0f} Hz, {over_db} dB over its surroundings, in {mounts} of {n} mounts</source>
+            <translation>{hz:.0f} Hz, {over_db} dB über der Umgebung, in {mounts} von {n} Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Why no level</source>
+            <translation>Warum kein Pegel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Exceeded 90 % of the time</source>
+            <translation>90 % der Zeit überschritten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{la90} dBA (LA90)</source>
+            <translation>{la90} dBA (LA90)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Loudest moment</source>
+            <translation>Lautester Augenblick</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>{lafmax} dBA (Fast weighting)</source>
+            <translation>{lafmax} dBA (Bewertung Fast)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>Prominent tones</source>
+            <translation>Auffällige Töne</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/soundwords.py" />
+            <source>, prominent</source>
+            <translation>, auffällig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/stairs.py" />
+            <source>{name} {height} over air</source>
+            <translation>{name} {height} über Luft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/stairs.py" />
+            <source>at its inlet</source>
+            <translation>an seinem Einlass</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/standing.py" />
+            <source>The bench moved by {by} K {when} ({how}).</source>
+            <translation>Der Prüfstand verschob sich um {by} K {when} ({how}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/standing.py" />
+            <source>taken out with the rounds</source>
+            <translation>mit den Runden herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/standing.py" />
+            <source>not taken out</source>
+            <translation>nicht herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source> ({low} to {high} K)</source>
+            <translation> ({low} bis {high} K)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>{more_w} W more in the {by} warm the coolant at the {at} by {k} K{within}, from {mounts}.</source>
+            <translation>{more_w} W mehr im {by} wärmen das Kühlmittel am {at} um {k} K{within}, aus {mounts}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Taken from</source>
+            <translation>Genommen aus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>tests of one mount in which the one device’s power is the same within {SAME_POWER:.0f} %, and the other’s differs by {MORE_POWER_W:.0f} W or more; of several such pairs the one that differs most</source>
+            <translation>Prüfungen einer Montage, in denen die Leistung des einen Geräts auf {SAME_POWER:.0f} % gleich ist und die des anderen um {MORE_POWER_W:.0f} W oder mehr verschieden; von mehreren solchen Paaren das mit dem größten Unterschied</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Coolant over air at the {at} with {watts} W in the {by}</source>
+            <translation>Kühlmittel über Luft am {at} mit {watts} W im {by}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>{by} on {at}, {label}</source>
+            <translation>{by} auf {at}, {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>{by} on {at}</source>
+            <translation>{by} auf {at}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>What one device’s load does to another</source>
+            <translation>Was die Last eines Geräts mit einem anderen macht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Open {label}</source>
+            <translation>{label} öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>What the windows leave open</source>
+            <translation>Was die Fenster offen lassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Half-width with {watts} W</source>
+            <translation>Halbe Breite mit {watts} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Half-width of mount {i}</source>
+            <translation>Halbe Breite von Montage {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Student’s t</source>
+            <translation>Student-t</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Scatter between the mounts</source>
+            <translation>Streuung zwischen den Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Mount {i}: {label}</source>
+            <translation>Montage {i}: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{rounds} of {names}</source>
+            <translation>{rounds} von {names}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{rounds} tell which is best in {chance:.0f} % of cases, in {hours} h</source>
+            <translation>in {hours} h sagen {rounds} in {chance:.0f} % der Fälle, was das Beste ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{names} next: {choice}.{left}</source>
+            <translation>Als Nächstes {names}: {choice}.{left}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>the {margin} that matter</source>
+            <translation>die {margin}, auf die es ankommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>No other is more than {most} {better} than {best}, less than {matters}</source>
+            <translation>Kein anderer ist mehr als {most} {better} als {best}, weniger als {matters}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>More mounts will hardly settle {names}{within}: {chance} by {tried}, {hours} h. </source>
+            <translation>Weitere Montagen werden {names} kaum klären{within}: {chance} durch {tried}, {hours} h. </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{hardly}Say that {near} of each other, or accept {accept:g} {unit} as what matters.</source>
+            <translation>{hardly}Sagen, dass {near}, oder {accept:g} {unit} als das annehmen, worauf es ankommt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{rounds} tells which is best in {chance:.0f} % of cases, in {hours} h</source>
+            <translation>in {hours} h sagt {rounds} in {chance:.0f} % der Fälle, was das Beste ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>No other is {better} than {best} by {matters}</source>
+            <translation>Kein anderer ist um {matters} {better} als {best}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source> within {margin:g} {unit}</source>
+            <translation> innerhalb von {margin:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{hardly}What may be said already answers most: {as_good}.</source>
+            <translation>{hardly}Was gesagt werden darf, antwortet schon auf das meiste: {as_good}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>Answers</source>
+            <translation>Antwortet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>which is best, by name or that those left are alike, in {chance:.0f} % of cases</source>
+            <translation>was das Beste ist, mit Namen, oder dass die übrigen gleich sind, in {chance:.0f} % der Fälle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>Hours</source>
+            <translation>Stunden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{rounds} of {names}, {minutes_from}</source>
+            <translation>{rounds} von {names}, {minutes_from}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>what is known now: the means, the scatter, the new mounts, 2,000 times, each judged as the next look will be</source>
+            <translation>was jetzt bekannt ist: die Mittel, die Streuung, die neuen Montagen, 2.000-mal, jeweils beurteilt, wie es der nächste Blick wird</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>one more round</source>
+            <translation>eine weitere Runde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>{n} more rounds</source>
+            <translation>{n} weitere Runden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source> {out} is out of it.</source>
+            <translation> {out} gehört nicht mehr dazu.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source> {out} are out of it.</source>
+            <translation> {out} gehören nicht mehr dazu.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{a} and {b} are within {within} {unit}</source>
+            <translation>{a} und {b} innerhalb von {within} {unit} gleich sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>Worth</source>
+            <translation>Lohnt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>{hours} h for {chance:.0f} %: an answer takes {hours_for_answer} h on average; the least is proposed, of those with a chance of {LEAST_CHANCE:.0f} % and more</source>
+            <translation>{hours} h für {chance:.0f} %: eine Antwort dauert im Mittel {hours_for_answer} h; vorgeschlagen wird das Kürzeste von denen mit einer Wahrscheinlichkeit von {LEAST_CHANCE:.0f} % und mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/whatnextwords.py" />
+            <source>count as blocks, so no candidate is mounted alone: it could not be told from its day</source>
+            <translation>zählen als Blöcke, kein Kandidat wird also allein montiert: er wäre nicht von seinem Tag zu trennen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>What it is not</source>
+            <translation>Was es nicht ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Judged by</source>
+            <translation>Beurteilt nach</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{label}, {method}, {confidence:.4g} % over all pairs together</source>
+            <translation>{label}, {method}, {confidence:.4g} % über alle Paare zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Scope</source>
+            <translation>Reichweite</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Why</source>
+            <translation>Warum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{confidence:.4g} %, for this mean alone; pairs are judged by their own intervals</source>
+            <translation>{confidence:.4g} %, für dieses Mittel allein; Paare werden nach ihren eigenen Intervallen beurteilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Chance of being best</source>
+            <translation>Wahrscheinlichkeit, das Beste zu sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{low}; adjusted p {p}</source>
+            <translation>{low}; angepasstes p {p}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>more than 99</source>
+            <translation>mehr als 99</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>below 0.0001</source>
+            <translation>unter 0,0001</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{mean} {unit} ({low}), {mounts} mounts</source>
+            <translation>{mean} {unit} ({low}), {mounts} Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{label}, {method}, {confidence:.4g} % in this cell</source>
+            <translation>{label}, {method}, {confidence:.4g} % in diesem Feld</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>the mean of its runs; the mount is the unit of evidence</source>
+            <translation>das Mittel ihrer Läufe; die Montage ist die Einheit der Belege</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Noticed</source>
+            <translation>Bemerkt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{sentence} Likely: {causes}</source>
+            <translation>{sentence} Wahrscheinlich: {causes}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Typed</source>
+            <translation>Getippt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>figures read off a screen or a meter by a person, not recorded</source>
+            <translation>Werte, die jemand von einem Bildschirm oder Messgerät abgelesen hat, nicht aufgezeichnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>the half-width here is that of these figures. How far mounts of one candidate differ is another matter: a verdict's interval comes from that</source>
+            <translation>die halbe Breite ist hier die dieser Werte. Wie weit sich Montagen eines Kandidaten unterscheiden, ist eine andere Sache: daraus kommt das Intervall eines Urteils</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>the half-width here is that of one window. How far mounts of one candidate differ is another matter: a verdict's interval comes from that</source>
+            <translation>die halbe Breite ist hier die eines Fensters. Wie weit sich Montagen eines Kandidaten unterscheiden, ist eine andere Sache: daraus kommt das Intervall eines Urteils</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source> of run {i}</source>
+            <translation> von Lauf {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>The window's samples{which}, and where they come from</source>
+            <translation>Die Werte des Fensters{which}, und woher sie kommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>the sum of </source>
+            <translation>die Summe aus </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Trace</source>
+            <translation>Kurve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>, in loops of {period_s:.0f} s</source>
+            <translation>, in Schleifen von {period_s:.0f} s</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>So far</source>
+            <translation>Bisher</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{best} named</source>
+            <translation>{best} genannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{each} called alike</source>
+            <translation>{each} gleich genannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>The answer</source>
+            <translation>Die Antwort</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{claim} by each pair with {best} alone, at {confidence:.4g} %: a claim that is only made where all of its parts hold needs no widening for their number</source>
+            <translation>{claim} durch jedes Paar mit {best} allein, zu {confidence:.4g} %: eine Aussage, die nur gemacht wird, wo alle ihre Teile gelten, braucht keine Verbreiterung für deren Zahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>As good as any</source>
+            <translation>So gut wie jeder andere</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{as_good}, by each pair with {best} alone, from one side, at {confidence:.4g} %: of each pair the half-width less the lead of {best}, and of these the greatest</source>
+            <translation>{as_good}, durch jedes Paar mit {best} allein, von einer Seite, zu {confidence:.4g} %: von jedem Paar die halbe Breite weniger den Vorsprung von {best}, und davon das Größte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>too few mounts</source>
+            <translation>zu wenige Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>no mean yet</source>
+            <translation>noch kein Mittel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Not settled</source>
+            <translation>Nicht eingeschwungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>each counts the same; what a whole round had in common is taken out</source>
+            <translation>jede zählt gleich; was eine ganze Runde gemeinsam hatte, ist herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>at most {p_best:.0f} %, by drawing the means from their joint t distribution</source>
+            <translation>höchstens {p_best:.0f} %, durch Ziehen der Mittel aus ihrer gemeinsamen t-Verteilung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{p_best:.0f} %, by drawing the means from their joint t distribution</source>
+            <translation>{p_best:.0f} %, durch Ziehen der Mittel aus ihrer gemeinsamen t-Verteilung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>no verdict yet</source>
+            <translation>noch kein Urteil</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>The same?</source>
+            <translation>Dasselbe?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>count as blocks: what a whole round had in common is taken out</source>
+            <translation>zählen als Blöcke: was eine ganze Runde gemeinsam hatte, ist herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Mounts needed</source>
+            <translation>Nötige Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{needed} of each for an even chance, if difference and scatter stay as they are</source>
+            <translation>je {needed} für eine gleiche Chance, wenn Unterschied und Streuung bleiben, wie sie sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>no comparison</source>
+            <translation>kein Vergleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>no reading</source>
+            <translation>keine Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>no run</source>
+            <translation>kein Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Load</source>
+            <translation>Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>from {start_s:.1f} min{loops}</source>
+            <translation>ab {start_s:.1f} min{loops}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Warm-up</source>
+            <translation>Aufwärmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>time constant {tau_s:.1f} min; still to go at the end {to_go} ± {to_go_u95} {unit}</source>
+            <translation>Zeitkonstante {tau_s:.1f} min; am Ende noch {to_go} ± {to_go_u95} {unit} zu gehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Settled</source>
+            <translation>Eingeschwungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>from {settled_at_s:.1f} min: drift {per_10min} ± {u95} {unit} in 10 min, inside ± {tolerance} {unit}</source>
+            <translation>ab {settled_at_s:.1f} min: Drift {per_10min} ± {u95} {unit} in 10 min, innerhalb ± {tolerance} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>Spikes</source>
+            <translation>Zuckungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{spikes} of {samples} samples were marked and left out of means</source>
+            <translation>{spikes} von {samples} Werten wurden markiert und gehen nicht in Mittel ein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{best} and {other}</source>
+            <translation>{best} und {other}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>round {round}: {left_out}</source>
+            <translation>Runde {round}: {left_out}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{narrow} lies inside ± {margin:g} {kelvins}, the smallest difference that matters</source>
+            <translation>{narrow} liegt innerhalb ± {margin:g} {kelvins}, dem kleinsten Unterschied, der zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{narrow} does not lie inside ± {margin:g} {kelvins}, the smallest difference that matters</source>
+            <translation>{narrow} liegt nicht innerhalb ± {margin:g} {kelvins}, dem kleinsten Unterschied, der zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>For a chance of 80 %</source>
+            <translation>Für eine Chance von 80 %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{mounts} of each to tell them apart</source>
+            <translation>je {mounts}, um sie zu unterscheiden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>{part} less {over}</source>
+            <translation>{part} weniger {over}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>, the latter delayed by the loop's own time constant</source>
+            <translation>, Letzteres um die Zeitkonstante des Kreislaufs verzögert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source>, divided by {divisor}</source>
+            <translation>, geteilt durch {divisor}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source> warmed by {names} before it</source>
+            <translation> gewärmt durch {names} davor</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/working.py" />
+            <source> with the same delay</source>
+            <translation> mit demselben Verzug</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>{name}: price and reading</source>
+            <translation>{name}: Preis und Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>Dearer by</source>
+            <translation>Teurer um</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>Cooler than {name} by</source>
+            <translation>Kühler als {name} um</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>means over the mounts, {unit}</source>
+            <translation>Mittel über die Montagen, {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>Price of {name}</source>
+            <translation>Preis von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>the part’s, on the Shelf</source>
+            <translation>der des Teils, im Regal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>What a kelvin costs</source>
+            <translation>Was ein Kelvin kostet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>over all pairs together</source>
+            <translation>über alle Paare zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>{which} end of the interval</source>
+            <translation>{which} Ende des Intervalls</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <source>With the {name}</source>
+            <translation>Mit {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>Each mounted a sample of {name} of its own: how far samples of it differ is not in these lines.</source>
+            <translation>Jeder montierte ein eigenes Exemplar von {name}: wie weit sich Exemplare davon unterscheiden, steckt nicht in diesen Zeilen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>{name} is not used alike in “{a}” and “{b}”: {unlike}</source>
+            <translation>{name} wird in „{a}“ und „{b}“ nicht gleich verwendet: {unlike}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{b}” compares {b_words}, “{a}” {a_words}</source>
+            <translation>„{b}“ vergleicht {b_words}, „{a}“ {a_words}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{b}” and “{a}” have no candidate in common; mount one of these in the other study, as its baseline</source>
+            <translation>„{b}“ und „{a}“ haben keinen Kandidaten gemeinsam; einen davon in der anderen Studie montieren, als ihren Bezug</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{b}” is read as {b_label}, “{a}” as {a_label}; choose the same school in both</source>
+            <translation>„{b}“ wird als {b_label} gelesen, „{a}“ als {a_label}; in beiden dieselbe Schule wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{study}” has {part} in several ways; choose on Plan which of them is its baseline</source>
+            <translation>„{study}“ hat {part} auf mehrere Arten; unter „Planen“ wählen, welche davon ihr Bezug ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>{untold} stands in “{a}” and “{b}”, but its maker is not told in both; write it on the Shelf, where it is the same product</source>
+            <translation>{untold} steht in „{a}“ und „{b}“, doch ist sein Hersteller nicht in beiden genannt; im Regal eintragen, wo es dasselbe Produkt ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{b}” ran at {pb:g} W, “{a}” at {pa:g} W, and {label} keeps power in</source>
+            <translation>„{b}“ lief bei {pb:g} W, „{a}“ bei {pa:g} W, und {label} lässt die Leistung darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{name}” has no comparison yet: {why_not}</source>
+            <translation>„{name}“ hat noch keinen Vergleich: {why_not}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>“{name}”: no mount of {base} counts</source>
+            <translation>„{name}“: keine Montage von {base} zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>these studies share parts pairwise, but no one part is in all of them</source>
+            <translation>diese Studien haben paarweise Teile gemeinsam, doch ist kein Teil in allen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>, at {reference_power_w:g} W</source>
+            <translation>, bei {reference_power_w:g} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>cooler than</source>
+            <translation>kühler als</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>warmer than</source>
+            <translation>wärmer als</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>alike or not told apart from</source>
+            <translation>gleich oder nicht unterscheidbar von</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>{told} {n} other</source>
+            <translation>{told} {n} anderer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/across.py" />
+            <source>{told} {n} others</source>
+            <translation>{told} {n} andere</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/ageing.py" />
+            <source>does not hold “{condition}”</source>
+            <translation>enthält nicht „{condition}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/ageing.py" />
+            <source>no reading of the baseline within two days</source>
+            <translation>keine Ablesung des Bezugs innerhalb von zwei Tagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/ageing.py" />
+            <source>no baseline</source>
+            <translation>kein Bezug</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/along.py" />
+            <source>held by a limit ({held}): only a bound</source>
+            <translation>von einer Grenze gehalten ({held}): nur eine Schranke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/along.py" />
+            <source>its {label} is not told</source>
+            <translation>nicht angegeben: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/along.py" />
+            <source>it was tested at one setting only</source>
+            <translation>sie wurde nur bei einer Einstellung geprüft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/along.py" />
+            <source>it has no reading</source>
+            <translation>sie hat keine Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>on day {day_numbers}</source>
+            <translation>am Tag {day_numbers}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>the rounds have taken out the bench's move already</source>
+            <translation>die Runden haben die Verschiebung des Prüfstands schon herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>the bench's move cannot be taken out: {why_not}</source>
+            <translation>die Verschiebung des Prüfstands lässt sich nicht herausnehmen: {why_not}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>below 0.1 %</source>
+            <translation>unter 0,1 %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>the baseline {name} rose by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)</source>
+            <translation>der Bezug {name} stieg um {by} ± {u95} {unit} {when} (Streuung allein tut das in {chance} der Studien)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>the baseline {name} fell by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)</source>
+            <translation>der Bezug {name} fiel um {by} ± {u95} {unit} {when} (Streuung allein tut das in {chance} der Studien)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>steadily over the study</source>
+            <translation>stetig über die Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>between day {begin} and day {end}</source>
+            <translation>zwischen Tag {begin} und Tag {end}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>the bench stood still as far as {n} of {name} tell: all within ± {half} {unit} of their middle</source>
+            <translation>der Prüfstand stand still, soweit es {n} von {name} sagen: alle innerhalb ± {half} {unit} um ihre Mitte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>{outside} of {name} outside the limits, but neither a step nor a trend</source>
+            <translation>{outside} von {name} außerhalb der Grenzen, doch weder Sprung noch Trend</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/baseline.py" />
+            <source>one reading</source>
+            <translation>eine Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <source>Change</source>
+            <translation>Änderung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <source>no half-width, so that nothing is said of it</source>
+            <translation>keine halbe Breite, darüber wird also nichts gesagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <source>within what the readings leave open ({told})</source>
+            <translation>innerhalb dessen, was die Ablesungen offen lassen ({told})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <source>Half-width before</source>
+            <translation>Halbe Breite vorher</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <source>Half-width after</source>
+            <translation>Halbe Breite nachher</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>Nothing is known of the accuracy of {unknown}: give it on the Bench page. </source>
+            <translation>Über die Genauigkeit von {unknown} ist nichts bekannt: auf der Seite „Prüfstand“ angeben. </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source> For the value itself it is {split}.</source>
+            <translation> Für den Wert selbst ist es {split}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>In a comparison the {name} is the largest part: a longer window would help more than a better instrument.{more}</source>
+            <translation>In einem Vergleich ist {name} der größte Teil: ein längeres Fenster hülfe mehr als ein besseres Instrument.{more}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>No better instrument would matter for a comparison: the scatter between mounts leaves ± {between} K, all of this together ± {half_width} K. More mounts would.</source>
+            <translation>Für einen Vergleich käme es auf kein besseres Instrument an: die Streuung zwischen Montagen lässt ± {between} K, all dies zusammen ± {half_width} K. Weitere Montagen schon.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>{split} would have to be better to matter: it is the largest part of a comparison's uncertainty.</source>
+            <translation>{split} müsste besser sein, damit es zählt: es ist der größte Teil der Unsicherheit eines Vergleichs.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>scatter within the window</source>
+            <translation>Streuung im Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>honest about autocorrelation; with the tolerance's quarter</source>
+            <translation>mit Autokorrelation; mit dem Viertel der Toleranz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>warm-up left in the window</source>
+            <translation>im Fenster verbliebenes Aufwärmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>a third of the correction</source>
+            <translation>ein Drittel der Korrektur</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>steps of the coarse sensors</source>
+            <translation>Stufen der groben Sensoren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>of each whose readings stand on a step, taken as evenly spread</source>
+            <translation>von jedem, dessen Messwerte auf einer Stufe stehen, als gleichverteilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>{name}: offset</source>
+            <translation>{name}: Versatz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>± {offset_part:.3g} as its maker says, taken as evenly spread</source>
+            <translation>± {offset_part:.3g}, wie sein Hersteller sagt, als gleichverteilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>{name}: gain</source>
+            <translation>{name}: Steigung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/budget.py" />
+            <source>{reading_percent:g} % of {reading}, taken as evenly spread</source>
+            <translation>{reading_percent:g} % von {reading}, als gleichverteilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/carried.py" />
+            <source>{power_w:.0f} W, measured at {nearest:.0f} W</source>
+            <translation>{power_w:.0f} W, gemessen bei {nearest:.0f} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/carried.py" />
+            <source>{ratio:.0f} % of the flow, as the pump is at {pump:g} % and not {was:g} %</source>
+            <translation>{ratio:.0f} % des Durchflusses, da die Pumpe auf {pump:g} % steht und nicht auf {was:g} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/carried.py" />
+            <source>{key} at {at:g} {unit}, along the curve of {low:g} to {high:g} {unit}</source>
+            <translation>{key} bei {at:g} {unit}, entlang der Kurve von {low:g} bis {high:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/carried.py" />
+            <source>{key} at {want:g} %, measured at {was:g} %</source>
+            <translation>{key} bei {want:g} %, gemessen bei {was:g} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/carried.py" />
+            <source>the setting of the tests is not told, and taken as it was: {key}</source>
+            <translation>die Einstellung der Prüfungen ist nicht angegeben und gilt als unverändert: {key}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>Refuted</source>
+            <translation>Widerlegt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>Borne out</source>
+            <translation>Bestätigt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>Open</source>
+            <translation>Offen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>Cannot be judged</source>
+            <translation>Nicht zu beurteilen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{who}{where} that {gist}.</source>
+            <translation>{who}{where}, dass {gist}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{candidate} has {amount} of {label}</source>
+            <translation>{candidate} {amount} hat, {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{said_by} says</source>
+            <translation>{said_by} sagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>It is said</source>
+            <translation>Es heißt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{first} That cannot be judged here: {why_not}.{worth}</source>
+            <translation>{first} Das lässt sich hier nicht beurteilen: {why_not}.{worth}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>, where it comes out best,</source>
+            <translation>, wo es am besten abschneidet,</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>We found {low}{best}</source>
+            <translation>Wir fanden {low}{best}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source> under our conditions</source>
+            <translation> unter unseren Bedingungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>It is as the shelf tells it</source>
+            <translation>Es ist, wie das Regal es sagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>Tested at {tested}; {scope}</source>
+            <translation>Geprüft bei {tested}; {scope}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{candidate} is {amount} {better} than {against}</source>
+            <translation>{candidate} {amount} {better} ist als {against}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{candidate} has a {label} of {amount}</source>
+            <translation>{candidate} {amount} hat, {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>We found it{best} {low} {better}</source>
+            <translation>Wir fanden es{best} {low} {better}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>falls short of</source>
+            <translation>bleibt hinter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>reaches</source>
+            <translation>erreicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>does not agree with</source>
+            <translation>stimmt nicht überein mit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>agrees with</source>
+            <translation>stimmt überein mit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>even the best case {short} {amount}, so the claim does not hold{under}</source>
+            <translation>auch der beste Fall {short} {amount}, die Angabe trifft also nicht zu{under}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>even the worst case {there} {amount}, so the claim holds{under}</source>
+            <translation>auch der schlimmste Fall {there} {amount}, die Angabe trifft also zu{under}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{amount} may or may not be so, and the claim is neither borne out nor refuted</source>
+            <translation>{amount} mag sein oder nicht, und die Angabe ist weder bestätigt noch widerlegt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>the shelf</source>
+            <translation>das Regal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>We found it{best} {interval} {worse}</source>
+            <translation>Wir fanden es{best} {interval} {worse}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{low} {unit} {worse} and {high} {unit} {better}</source>
+            <translation>{low} {unit} {worse} und {high} {unit} {better}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>We found a difference{best} between {ends}</source>
+            <translation>Wir fanden einen Unterschied{best} zwischen {ends}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>no conditions were recorded</source>
+            <translation>keine Bedingungen wurden aufgezeichnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>A candidate with fewer mounts has a wider interval, and its luck counts for more.</source>
+            <translation>Ein Kandidat mit weniger Montagen hat ein breiteres Intervall, und sein Glück zählt mehr.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>A sample that a maker chose may be a better one than those in the shops.</source>
+            <translation>Ein Exemplar, das der Hersteller ausgesucht hat, kann besser sein als die im Laden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>A used sample may be worn, or run in.</source>
+            <translation>Ein gebrauchtes Exemplar kann abgenutzt oder eingelaufen sein.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{sum} mounts</source>
+            <translation>{sum} Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>It is what {names} compare: one part, used in two ways.</source>
+            <translation>Eben das vergleichen {names}: ein Teil, auf zwei Arten verwendet.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{names} are one part, used in the same way.</source>
+            <translation>{names} sind ein Teil, auf dieselbe Art verwendet.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>So far only its scatter would be compared: say in the table below how they differ.</source>
+            <translation>Bisher würde nur seine Streuung verglichen: in der Tabelle unten sagen, worin sie sich unterscheiden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source> “{label}” takes that out.</source>
+            <translation> „{label}“ nimmt das heraus.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>origin of the samples</source>
+            <translation>Herkunft der Exemplare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the number of mounts</source>
+            <translation>die Zahl der Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>They go by one condition, so that they are averaged, though they were not run alike: give each its own under “Tests of this mount …” on Inspect.</source>
+            <translation>Sie laufen unter einer Bedingung und werden gemittelt, obwohl sie nicht gleich gefahren wurden: jedem unter „Prüfungen dieser Montage …“ am Pult „Ansehen“ eine eigene geben.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>what is compared</source>
+            <translation>was verglichen wird</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>way of use</source>
+            <translation>Art der Verwendung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{label} under “{condition}”</source>
+            <translation>{label} unter „{condition}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>what {where} was tested with</source>
+            <translation>womit {where} geprüft wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>nothing said</source>
+            <translation>nichts gesagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fitting.py" />
+            <source>does not fit</source>
+            <translation>passt nicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fitting.py" />
+            <source>tight</source>
+            <translation>knapp</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fitting.py" />
+            <source>not known</source>
+            <translation>nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fitting.py" />
+            <source>fits</source>
+            <translation>passt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fitting.py" />
+            <source>{state}, {spare:.3g}{sure} {unit} to spare</source>
+            <translation>{state}, {spare:.3g}{sure} {unit} Luft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fitting.py" />
+            <source>{state}, {over:.3g} {unit} too much</source>
+            <translation>{state}, {over:.3g} {unit} zu viel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/grid.py" />
+            <source>all {n} comparisons together at {base:.4g} %, so each cell at {each:.4g} %</source>
+            <translation>alle {n} Vergleiche zusammen zu {base:.4g} %, jedes Feld also zu {each:.4g} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/grid.py" />
+            <source>one comparison at {base:g} %</source>
+            <translation>ein Vergleich zu {base:g} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/grid.py" />
+            <source>each of the {n} comparisons on its own at {base:.4g} %: of twenty such cells one says something wrong</source>
+            <translation>jeder der {n} Vergleiche für sich zu {base:.4g} %: von zwanzig solchen Feldern sagt eines etwas Falsches</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/inthehand.py" />
+            <source> ({low:.0f} to {high:.0f}, {n} mounts)</source>
+            <translation> ({low:.0f} bis {high:.0f}, {n} Montagen)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/inthehand.py" />
+            <source> (one mount)</source>
+            <translation> (eine Montage)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/inthehand.py" />
+            <source>time to fit</source>
+            <translation>Einbauzeit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Look {had} of {declared}, after round {number}: judged at {confidence:.2f} %, so that {all}, and rounds past the plan, together keep {overall}.</source>
+            <translation>Blick {had} von {declared}, nach Runde {number}: beurteilt zu {confidence:.2f} %, damit {all} und Runden über den Plan hinaus zusammen {overall} halten.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Judged at {confidence:.1f} %, look {had} of {declared}.</source>
+            <translation>Beurteilt zu {confidence:.1f} %, Blick {had} von {declared}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>The first look is after round {declared}; so far {done}. Until then intervals are those of that look ({confidence:.2f} %), and nothing is decided.</source>
+            <translation>Der erste Blick ist nach Runde {declared}; bisher {done}. Bis dahin sind die Intervalle die jenes Blicks ({confidence:.2f} %), und nichts ist entschieden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Round {number} is past the plan of {planned_rounds}: judged at {confidence:.2f} %, out of what was kept back, so that all looks together still keep {overall}. The next look is after round {next_look}.</source>
+            <translation>Runde {number} liegt über dem Plan von {planned_rounds}: beurteilt zu {confidence:.2f} %, aus dem, was zurückbehalten war, sodass alle Blicke zusammen noch {overall} halten. Der nächste Blick ist nach Runde {next_look}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source> It is the plan's last; for rounds past it a fifth of the chance of a false find is kept back.</source>
+            <translation> Es ist der letzte des Plans; für Runden darüber hinaus ist ein Fünftel der Wahrscheinlichkeit eines falschen Funds zurückbehalten.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>No look yet (the first is after round {declared}).</source>
+            <translation>Noch kein Blick (der erste ist nach Runde {declared}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Judged at {confidence:.1f} %, round {all} of {planned_rounds} planned.</source>
+            <translation>Beurteilt zu {confidence:.1f} %, Runde {all} von {planned_rounds} geplanten.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>both looks</source>
+            <translation>beide Blicke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>less than 1 %</source>
+            <translation>weniger als 1 %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>about {most:.0f} %</source>
+            <translation>etwa {most:.0f} %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Enough: one more round would change what is said of {best} in {percent} of cases.</source>
+            <translation>Genug: eine weitere Runde würde in {percent} der Fälle ändern, was über {best} gesagt wird.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source> Another candidate would lead in {leader:.0f} %.</source>
+            <translation> Ein anderer Kandidat läge in {leader:.0f} % vorn.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source> The next one is after round {next_look}.</source>
+            <translation> Der nächste ist nach Runde {next_look}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>all {n} looks</source>
+            <translation>alle {n} Blicke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Every pair with {best} is settled, but one more round could still change one: {a} and {b}, in {percent} of cases.</source>
+            <translation>Jedes Paar mit {best} ist geklärt, doch eine weitere Runde könnte noch eines ändern: {a} und {b}, in {percent} der Fälle.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Not enough yet: one more round would settle {a} and {b} in about {gain:.0f} % of cases.</source>
+            <translation>Noch nicht genug: eine weitere Runde würde {a} und {b} in etwa {gain:.0f} % der Fälle klären.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>Not enough yet: one more round would change {a} and {b} in {percent} of cases.</source>
+            <translation>Noch nicht genug: eine weitere Runde würde {a} und {b} in {percent} der Fälle ändern.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>The window’s share of the variance</source>
+            <translation>Der Anteil des Fensters an der Varianz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>nothing is known of the accuracy of {names}: give it on the Bench page</source>
+            <translation>über die Genauigkeit von {names} ist nichts bekannt: auf der Seite „Prüfstand“ angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>each candidate has one sample, so how much samples differ is not known; this interval is about these samples alone</source>
+            <translation>jeder Kandidat hat ein Exemplar, wie weit sich Exemplare unterscheiden, ist also nicht bekannt; dieses Intervall gilt nur für diese Exemplare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>Half-width then</source>
+            <translation>Halbe Breite dann</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>Half-width now</source>
+            <translation>Halbe Breite jetzt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>of the pair's interval</source>
+            <translation>des Intervalls des Paars</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>windows twice as long</source>
+            <translation>doppelt so lange Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>from the first mount on; what scatters within a window is {value:.0f} % of the mounts’ variance</source>
+            <translation>von der ersten Montage an; was in einem Fenster streut, ist {value:.0f} % der Varianz der Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>exact probes</source>
+            <translation>genaue Fühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>leave this interval as it is: what they are off by is the same in all mounts; of a difference ± {of_probes:.2g} {difference_unit} is left beside it</source>
+            <translation>lassen dieses Intervall, wie es ist: worum sie danebenliegen, ist bei allen Montagen gleich; von einem Unterschied bleiben daneben ± {of_probes:.2g} {difference_unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>one more sample of both</source>
+            <translation>ein weiteres Exemplar von beiden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>as products ± {with_sample:.2g} {unit}, where that is ± {now:.2g} now; three more mounts of each make it ± {with_mounts:.2g}</source>
+            <translation>als Produkte ± {with_sample:.2g} {unit}, wo es jetzt ± {now:.2g} ist; je drei weitere Montagen machen ± {with_mounts:.2g} daraus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>Narrowed by</source>
+            <translation>Verengt um</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>critical value times √(1/n_a + 1/n_b) then, over the same now; each its own spread where that is how it is judged</source>
+            <translation>kritischer Wert mal √(1/n_a + 1/n_b) dann, durch denselben jetzt; jeder mit eigener Spanne, wo so beurteilt wird</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>{m} of both</source>
+            <translation>{m} von beiden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>with the scatter as it is</source>
+            <translation>mit der Streuung, wie sie ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>a second sample of both</source>
+            <translation>ein zweites Exemplar von beiden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>a mean over twice as many independent samples has half the variance</source>
+            <translation>ein Mittel über doppelt so viele unabhängige Werte hat die halbe Varianz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/needed.py" />
+            <source>{one}, {n} times</source>
+            <translation>{one}, {n}-mal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <source>{value} {unit}, {away} K above this candidate's other mounts, more than their scatter explains</source>
+            <translation>{value} {unit}, {away} K über den anderen Montagen dieses Kandidaten, mehr, als ihre Streuung erklärt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <source>{value} {unit}, {away} K below this candidate's other mounts, more than their scatter explains</source>
+            <translation>{value} {unit}, {away} K unter den anderen Montagen dieses Kandidaten, mehr, als ihre Streuung erklärt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <source>; its move is taken out of all mounts</source>
+            <translation>; seine Verschiebung ist aus allen Montagen genommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <source>{told}; three show how far mounts scatter</source>
+            <translation>{told}; drei zeigen, wie weit Montagen streuen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <source>one sample of each: a verdict is about these samples, not about the products</source>
+            <translation>von jedem ein Exemplar: ein Urteil gilt diesen Exemplaren, nicht den Produkten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/otherparts.py" />
+            <source>{middle:.0f} % of the flow, as {name} is {thick:.1f} times as thick</source>
+            <translation>{middle:.0f} % des Durchflusses, da {name} {thick:.1f}-mal so zäh ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/otherparts.py" />
+            <source>“{name}” has another device under its {label}</source>
+            <translation>„{name}“ hat ein anderes Gerät unter: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/otherparts.py" />
+            <source>by the shelf’s curves</source>
+            <translation>nach den Kurven im Regal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/otherparts.py" />
+            <source>by the shelf’s curves, which do not tell the whole loop</source>
+            <translation>nach den Kurven im Regal, die nicht den ganzen Kreislauf enthalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/otherparts.py" />
+            <source>{middle:.0f} % of the flow, {known}</source>
+            <translation>{middle:.0f} % des Durchflusses, {known}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>these samples, one of each; another sample of the same product may differ</source>
+            <translation>diese Exemplare, je eines; ein anderes Exemplar desselben Produkts kann anders sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>these samples ({several}, one of each other); another sample of the same product may differ</source>
+            <translation>diese Exemplare ({several}, sonst je eines); ein anderes Exemplar desselben Produkts kann anders sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>these samples ({several}); another sample of the same product may differ</source>
+            <translation>diese Exemplare ({several}); ein anderes Exemplar desselben Produkts kann anders sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>Without the bench’s move</source>
+            <translation>Ohne die Verschiebung des Prüfstands</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>Mean of the runs</source>
+            <translation>Mittel der Läufe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>nothing is compared yet</source>
+            <translation>noch wird nichts verglichen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>{few} to {many}</source>
+            <translation>{few} bis {many}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>these products, as far as one sample of each tells</source>
+            <translation>diese Produkte, soweit je ein Exemplar es sagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>these products, as far as {n} samples of each tell</source>
+            <translation>diese Produkte, soweit je {n} Exemplare es sagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>could not be finished: {failed}</source>
+            <translation>nicht zu Ende zu bringen: {failed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>How far the bench moved</source>
+            <translation>Wie weit sich der Prüfstand verschob</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>least squares, beside candidates and rounds</source>
+            <translation>kleinste Quadrate, neben Kandidaten und Runden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>Share of the move in this mount</source>
+            <translation>Anteil der Verschiebung in dieser Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>Mean of all mounts’ shares</source>
+            <translation>Mittel der Anteile aller Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>its runs do not hold “{condition}”</source>
+            <translation>ihre Läufe enthalten nicht „{condition}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>Run {i}</source>
+            <translation>Lauf {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>Half-width of run {i}</source>
+            <translation>Halbe Breite von Lauf {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>no run yet</source>
+            <translation>noch kein Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <source>{a} and {b} are priced in different currencies; give both in one</source>
+            <translation>{a} und {b} sind in verschiedenen Währungen ausgezeichnet; beide in einer angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <source>{name} has no {label} on the shelf; fill it in there</source>
+            <translation>{name} hat im Regal kein {label}; dort eintragen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <source>the last digit of what was weighed</source>
+            <translation>die letzte Stelle der Waage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <source>{b}'s {label} is not above 0, so that there is no share of it</source>
+            <translation>{b}: {label} ist nicht über 0, ein Anteil davon lässt sich also nicht bilden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <source>{capitalize} of {name}</source>
+            <translation>{capitalize} von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <source>from the shelf</source>
+            <translation>aus dem Regal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>a guess for its kind, until three mounts of one candidate are there</source>
+            <translation>eine Vermutung für seine Art, bis drei Montagen eines Kandidaten da sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>warm-up from the loop's own time constant, {tau:.0f} min ({taus} runs)</source>
+            <translation>Aufwärmen nach der eigenen Zeitkonstante des Kreislaufs, {tau:.0f} min ({taus} Läufe)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>warm-up from a usual time constant, {tau:.0f} min, until a run tells the loop's own</source>
+            <translation>Aufwärmen nach einer üblichen Zeitkonstante, {tau:.0f} min, bis ein Lauf die eigene des Kreislaufs sagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>median of {took} change-overs of this study</source>
+            <translation>Median von {took} Umbauten dieser Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>summed from the list of things to do</source>
+            <translation>aus der Liste dessen, was zu tun ist, zusammengezählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>from this notebook's own mounts (one study, {df:.0f} degrees of freedom)</source>
+            <translation>aus den eigenen Montagen dieses Hefts (eine Studie, {df:.0f} Freiheitsgrade)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>from this notebook's own mounts ({n} studies, {df:.0f} degrees of freedom)</source>
+            <translation>aus den eigenen Montagen dieses Hefts ({n} Studien, {df:.0f} Freiheitsgrade)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/planbasis.py" />
+            <source>change over</source>
+            <translation>umbauen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{name}, {mounts} mounts in “{study}”</source>
+            <translation>{name}, {mounts} Montagen in „{study}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>air, °C</source>
+            <translation>Luft, °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>fans, %</source>
+            <translation>Lüfter, %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>pump, %</source>
+            <translation>Pumpe, %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>limit, °C</source>
+            <translation>Grenze, °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>what {part} does to the flow is not known</source>
+            <translation>was {part} mit dem Durchfluss macht, ist nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{name}’s film instead of the coolant’s</source>
+            <translation>der Film von {name} statt dem des Kühlmittels</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>, on another bench</source>
+            <translation>, an einem anderen Prüfstand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{ratio:.0f} % of the flow that it was measured at</source>
+            <translation>{ratio:.0f} % des Durchflusses, bei dem gemessen wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <source>Mean of the recordings</source>
+            <translation>Mittel der Aufnahmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <source>Loudness, recorded</source>
+            <translation>Lautstärke, aufgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <source>Recording {i}</source>
+            <translation>Aufnahme {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <source>Half-width of recording {i}</source>
+            <translation>Halbe Breite von Aufnahme {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>the plain mean of {channel} from {begin:.1f} to {end:.1f} min; nothing is taken out</source>
+            <translation>das einfache Mittel von {channel} von {begin:.1f} bis {end:.1f} min; nichts ist herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>Re-based to the study’s power</source>
+            <translation>Auf die Leistung der Studie umgerechnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>it met no limit</source>
+            <translation>traf auf keine Grenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>{name}, per watt</source>
+            <translation>{name}, je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>mean over the window</source>
+            <translation>Mittel über das Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>the study’s</source>
+            <translation>die der Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>Mean of what was told of {label}</source>
+            <translation>Mittel dessen, was angegeben ist: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>Scatter of the samples</source>
+            <translation>Streuung der Werte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>95 %, as good as ten samples</source>
+            <translation>95 %, so gut wie zehn Werte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>Mean</source>
+            <translation>Mittel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>from the run's samples</source>
+            <translation>aus den Werten des Laufs</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>in {u}</source>
+            <translation>in {u}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>without a unit</source>
+            <translation>ohne Einheit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>Told at {at_s:.1f} min</source>
+            <translation>Angegeben bei {at_s:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>As read</source>
+            <translation>Wie gelesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>As products, a pair's interval is about ± {now} {unit} wide now. {better} would make it ± {high} {unit}, {worse} ± {low} {unit}: {which}.</source>
+            <translation>Als Produkte ist das Intervall eines Paars jetzt etwa ± {now} {unit} breit. {better} machte daraus ± {high} {unit}, {worse} ± {low} {unit}: {which}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Samples scatter no more than mounts of one sample do (± {mount} {unit}). Few samples cannot prove that they are alike, but more mounts are the better buy now.</source>
+            <translation>Exemplare streuen nicht mehr als Montagen eines Exemplars (± {mount} {unit}). Wenige Exemplare können nicht zeigen, dass sie gleich sind, doch lohnen jetzt weitere Montagen mehr.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Mean of sample {label}</source>
+            <translation>Mittel von Exemplar {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Each candidate has one sample, so scatter between samples of a product is not known here. A second sample of one of them would show it.</source>
+            <translation>Jeder Kandidat hat ein Exemplar, die Streuung zwischen Exemplaren eines Produkts ist hier also nicht bekannt. Ein zweites Exemplar von einem davon würde sie zeigen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Samples of one product scatter by about {sample} {unit}, mounts of one sample by {mount} {unit}. With one sample of some candidates no number of mounts makes this a verdict about products: one more sample of each buys more than three more mounts.</source>
+            <translation>Exemplare eines Produkts streuen um etwa {sample} {unit}, Montagen eines Exemplars um {mount} {unit}. Mit je einem Exemplar mancher Kandidaten macht keine Zahl von Montagen daraus ein Urteil über Produkte: je ein weiteres Exemplar bringt mehr als je drei weitere Montagen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>95 %, for this mean alone</source>
+            <translation>95 %, für dieses Mittel allein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>three more mounts of each</source>
+            <translation>je drei weitere Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one more sample of each</source>
+            <translation>je ein weiteres Exemplar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one more sample buys more than three more mounts</source>
+            <translation>ein weiteres Exemplar bringt mehr als drei weitere Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>more mounts buy more than another sample</source>
+            <translation>weitere Montagen bringen mehr als ein weiteres Exemplar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>each run</source>
+            <translation>jeder Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one more sample of each, mounted once</source>
+            <translation>je ein weiteres Exemplar, einmal montiert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>one more sample of each, mounted {n} times</source>
+            <translation>je ein weiteres Exemplar, {n}-mal montiert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Mount to mount</source>
+            <translation>Von Montage zu Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Within a window</source>
+            <translation>Im Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>not told apart</source>
+            <translation>nicht unterscheidbar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>the radiator's step: {low} to {high} K from mount to mount</source>
+            <translation>die Stufe des Radiators: {low} bis {high} K von Montage zu Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{name} cooler</source>
+            <translation>{name} kühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>nothing that was recorded: the pair is close to its limit</source>
+            <translation>nichts, was aufgezeichnet wurde: das Paar liegt nahe an seiner Grenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>There is one school only that the channels allow.</source>
+            <translation>Die Kanäle erlauben nur eine Schule.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>Whatever the school, the ranking's first and every verdict are the same.</source>
+            <translation>Nach jeder Schule sind der Erste und jedes Urteil dieselben.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{left}: {name} had {gap} {more}</source>
+            <translation>{left}: {name} hatte {gap} {more}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{left}: {low} to {high} {unit} from mount to mount is left in as scatter</source>
+            <translation>{left}: {low} bis {high} {unit} von Montage zu Montage bleibt als Streuung darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>the room</source>
+            <translation>den Raum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>K warmer air</source>
+            <translation>K wärmere Luft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>W more</source>
+            <translation>W mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>L/h more</source>
+            <translation>L/h mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>rpm more</source>
+            <translation>U/min mehr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>time: a fit of the whole run instead of a window</source>
+            <translation>Zeit: eine Anpassung an den ganzen Lauf statt eines Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>, and {unfinished} had not settled</source>
+            <translation>, und {unfinished} waren nicht eingeschwungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>The winner depends on the school: </source>
+            <translation>Der Sieger hängt von der Schule ab: </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{n} pair would be judged otherwise by another school: </source>
+            <translation>{n} Paar würde von einer anderen Schule anders beurteilt: </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{n} pairs would be judged otherwise by another school: </source>
+            <translation>{n} Paare würden von einer anderen Schule anders beurteilt: </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source> among them.</source>
+            <translation> darunter.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>not compared: too few mounts</source>
+            <translation>nicht verglichen: zu wenige Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
+            <source>{school} puts {first} first</source>
+            <translation>{school} setzt {first} an die Spitze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/sheets.py" />
+            <source>{share:.0f} % covered ({low:.0f} to {high:.0f} %), {thin:.0f} % of it thinly</source>
+            <translation>{share:.0f} % bedeckt ({low:.0f} bis {high:.0f} %), {thin:.0f} % davon dünn</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/sheets.py" />
+            <source>Print {where}</source>
+            <translation>Abdruck {where}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/sidebyside.py" />
+            <source>“{own}” and “{other}” do not agree: they differ by {ends}. Other samples, or something that differs between the benches.</source>
+            <translation>„{own}“ und „{other}“ stimmen nicht überein: sie liegen um {ends} auseinander. Andere Exemplare, oder etwas, worin sich die Prüfstände unterscheiden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/sidebyside.py" />
+            <source>“{own}” and “{other}” agree, as far as they can tell: to within {most} K.</source>
+            <translation>„{own}“ und „{other}“ stimmen überein, soweit sie es sagen können: innerhalb von {most} K.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} no candidate is ahead of all others{tail}.</source>
+            <translation>{there} liegt kein Kandidat vor allen anderen{tail}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>A trade-off: {name} is {each}, but {pays}.</source>
+            <translation>Ein Tausch: {name} ist {each}, doch {pays}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>by {each}</source>
+            <translation>um {each}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{name} could not finish{where} ({n} of {of}: {why}).</source>
+            <translation>{name} war nicht zu Ende zu bringen{where} ({n} von {of}: {why}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{name} was held by a limit{where} ({n} of {of}; in the first {why}).</source>
+            <translation>{name} wurde von einer Grenze gehalten{where} ({n} von {of}; in der ersten {why}).</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} {best} is {better} than every other {where}{tail}.</source>
+            <translation>{there} ist {best} {where} {better} als jeder andere{tail}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} {lead} are not {worse} than any other {everywhere}{tail}.</source>
+            <translation>{there} sind {lead} {everywhere} nicht {worse} als ein anderer{tail}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>On the {row_label}</source>
+            <translation>Bei: {row_label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>By {label},</source>
+            <translation>Nach {label}:</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>on the {each}</source>
+            <translation>bei: {each}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>that was compared</source>
+            <translation>der verglichen wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>at {each}</source>
+            <translation>bei {each}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source> ({apart} under the {best} there)</source>
+            <translation> (dort {apart} unter dem Besten: {best})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source> ({apart} over the {best} there)</source>
+            <translation> (dort {apart} über dem Besten: {best})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{row_label} (within {limit})</source>
+            <translation>{row_label} (innerhalb von {limit})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>; {held}, so this cannot be told of it</source>
+            <translation>; {held}, davon lässt sich dies also nicht sagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>; {held}, so this cannot be told of them</source>
+            <translation>; {held}, davon lässt sich dies also nicht sagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} nothing is told apart in any condition{tail}.</source>
+            <translation>{there} ist unter keiner Bedingung etwas unterscheidbar{tail}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} nothing is told apart in any comparison{tail}.</source>
+            <translation>{there} ist in keinem Vergleich etwas unterscheidbar{tail}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>in any condition</source>
+            <translation>unter jeder Bedingung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>in any comparison</source>
+            <translation>in jedem Vergleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>the {worst}</source>
+            <translation>der Letzte: {worst}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>among the {worst}</source>
+            <translation>unter den Letzten: {worst}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>in both conditions</source>
+            <translation>unter beiden Bedingungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>in all {n} conditions</source>
+            <translation>unter allen {n} Bedingungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>within {limit} of some at {each}</source>
+            <translation>innerhalb von {limit} mancher bei {each}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>not told apart from all at {each}</source>
+            <translation>nicht von allen unterscheidbar bei {each}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>All are the same for this purpose by {told}.</source>
+            <translation>Nach {told} sind für diesen Zweck alle dasselbe.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>all</source>
+            <translation>allen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source> at {label}</source>
+            <translation> bei {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>among the {best} {placed}</source>
+            <translation>unter den {best} {placed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>Of the rise</source>
+            <translation>Vom Anstieg</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>Of the power</source>
+            <translation>Von der Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>{money} more than {cheapest} buy nothing that was seen: at most {high} K</source>
+            <translation>{money} mehr als {cheapest} bringen nichts, was zu sehen war: höchstens {high} K</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>{n} has no price</source>
+            <translation>{n} hat keinen Preis</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>costs as much as {cheapest}</source>
+            <translation>kostet so viel wie {cheapest}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>{money} more than {cheapest} buy {low}: {best} a kelvin</source>
+            <translation>{money} mehr als {cheapest} bringen {low}: {best} je Kelvin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>{money} more than {cheapest}, and {interval} warmer</source>
+            <translation>{money} mehr als {cheapest}, und {interval} wärmer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>prices are in {currencies}; give them in one currency</source>
+            <translation>die Preise sind in {currencies}; in einer Währung angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/value.py" />
+            <source>whole-set prices lack {unpriced}</source>
+            <translation>in den Preisen des ganzen Sets fehlt {unpriced}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/whatnext.py" />
+            <source>change-overs as this study's were</source>
+            <translation>Umbauten, wie sie in dieser Studie waren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/whatnext.py" />
+            <source>{USUAL_CHANGE_MIN:.0f} min for a change-over, until some were timed</source>
+            <translation>{USUAL_CHANGE_MIN:.0f} min für einen Umbau, bis einige gestoppt sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/whatnext.py" />
+            <source>{each:.0f} min each: {run_min:.0f} min for a run, {change}</source>
+            <translation>je {each:.0f} min: {run_min:.0f} min für einen Lauf, {change}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
@@ -10054,6 +15392,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the load</source>
+            <translation>die Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>Rises grow in step with power: 5 % more power is 5 % more rise. “Per watt” takes that out.</source>
             <translation>Anstiege wachsen mit der Leistung: 5 % mehr Leistung sind 5 % mehr Anstieg. „Je Watt“ nimmt das heraus.</translation>
         </message>
@@ -10064,8 +15407,18 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the power limit</source>
+            <translation>die Leistungsgrenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>A higher limit lets the part draw more; where a limit holds it back, its temperature says little of the cooler.</source>
             <translation>Eine höhere Grenze lässt das Teil mehr ziehen; wo eine Grenze es hält, sagt seine Temperatur wenig über den Kühler.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the clock</source>
+            <translation>den Takt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
@@ -10079,8 +15432,18 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the clock limit</source>
+            <translation>die Taktgrenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>Another limit of the clock: power, score and temperature differ with it.</source>
             <translation>Eine andere Grenze des Takts: Leistung, Punkte und Temperatur ändern sich mit.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the voltage</source>
+            <translation>die Spannung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
@@ -10089,20 +15452,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
-            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
-            <source>pump speed</source>
-            <translation>Pumpendrehzahl</translation>
+            <source>the pump</source>
+            <translation>die Pumpe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>Another pump speed gives another flow; compare blocks at the same flow.</source>
             <translation>Eine andere Pumpendrehzahl gibt anderen Durchfluss; Blöcke bei gleichem Durchfluss vergleichen.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
-            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
-            <source>fan speed</source>
-            <translation>Lüfterdrehzahl</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
@@ -10116,6 +15472,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the firmware</source>
+            <translation>die Firmware</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>Firmware sets limits, voltages and fan curves: with another one it may be another part.</source>
             <translation>Firmware setzt Grenzen, Spannungen und Lüfterkurven: mit einer anderen kann es ein anderes Teil sein.</translation>
         </message>
@@ -10123,6 +15484,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>driver</source>
             <translation>Treiber</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>the driver</source>
+            <translation>den Treiber</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
@@ -10178,11 +15544,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>turned by</source>
             <translation>gedreht um</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
-            <source>angle it is turned by</source>
-            <translation>Winkel, um den es gedreht ist</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
@@ -10328,11 +15689,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
-            <source>place and thickness of the pads</source>
-            <translation>Ort und Dicke der Pads</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>Thicker pads can hold the block off the die.</source>
             <translation>Dickere Pads können den Block vom Chip halten.</translation>
         </message>
@@ -10340,11 +15696,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>fans, how many and which side</source>
             <translation>Lüfter, wie viele und welche Seite</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
-            <source>number and side of the fans</source>
-            <translation>Zahl und Seite der Lüfter</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
@@ -10358,6 +15709,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>nothing is taken out: it is compared as it was under the same load</source>
+            <translation>nichts ist herausgenommen: verglichen wird, wie es unter derselben Last war</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <source>power of the part</source>
             <translation>Leistung des Teils</translation>
         </message>
@@ -10368,6 +15724,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <source>loudness</source>
             <translation>Lautstärke</translation>
         </message>
@@ -10378,13 +15735,28 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>room, coolant and power are taken out</source>
+            <translation>Raum, Kühlmittel und Leistung sind herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <source>hottest core over coolant</source>
             <translation>heißester Kern über Kühlmittel</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>room, radiator, fans and power are taken out</source>
+            <translation>Raum, Radiator, Lüfter und Leistung sind herausgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <source>hottest core over coolest</source>
             <translation>heißester Kern über kühlstem</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>room and coolant are taken out, power is not</source>
+            <translation>Raum und Kühlmittel sind herausgenommen, die Leistung nicht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
@@ -10413,6 +15785,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>room and radiator are taken out, power is not</source>
+            <translation>Raum und Radiator sind herausgenommen, die Leistung nicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <source>frame rate, average</source>
             <translation>Bildrate, Mittel</translation>
         </message>
@@ -10427,9 +15804,179 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>1 % low: mittlere Rate der langsamsten 1 % der Bilder</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>faster</source>
+            <translation>schneller</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>slower</source>
+            <translation>langsamer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>fastest</source>
+            <translation>am schnellsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>slowest</source>
+            <translation>am langsamsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>lower</source>
+            <translation>niedriger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>higher</source>
+            <translation>höher</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>lowest</source>
+            <translation>am niedrigsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>highest</source>
+            <translation>am höchsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>quieter</source>
+            <translation>leiser</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>louder</source>
+            <translation>lauter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>quietest</source>
+            <translation>am leisesten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>cooler</source>
+            <translation>kühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>warmer</source>
+            <translation>wärmer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>coolest</source>
+            <translation>am kühlsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>warmest</source>
+            <translation>am wärmsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>more even</source>
+            <translation>gleichmäßiger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>less even</source>
+            <translation>ungleichmäßiger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>most even</source>
+            <translation>am gleichmäßigsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>least even</source>
+            <translation>am ungleichmäßigsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>longer</source>
+            <translation>länger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>shorter</source>
+            <translation>kürzer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>longest</source>
+            <translation>am längsten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <source>shortest</source>
+            <translation>am kürzesten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal loudness</source>
+            <translation>bei gleicher Lautstärke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal fan speed</source>
+            <translation>bei gleicher Lüfterdrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>fan setting</source>
+            <translation>Lüftereinstellung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal fan setting</source>
+            <translation>bei gleicher Lüftereinstellung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal flow</source>
+            <translation>bei gleichem Durchfluss</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal pump speed</source>
+            <translation>bei gleicher Pumpendrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>pump setting</source>
+            <translation>Pumpeneinstellung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal pump setting</source>
+            <translation>bei gleicher Pumpeneinstellung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>at equal power</source>
+            <translation>bei gleicher Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <source>under equal load</source>
+            <translation>unter gleicher Last</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant as read</source>
             <translation>Kühlmittel wie gelesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out nothing</source>
+            <translation>es nimmt nichts heraus</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10443,8 +15990,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
-            <source>the room</source>
-            <translation>den Raum</translation>
+            <source>it takes out the room</source>
+            <translation>es nimmt den Raum heraus</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10458,6 +16005,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out the room; reads as a temperature in a room of its own</source>
+            <translation>es nimmt den Raum heraus; liest sich wie eine Temperatur in einem eigenen Raum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>the room; reads as a temperature in a room of its own</source>
             <translation>den Raum; liest sich wie eine Temperatur in einem eigenen Raum</translation>
         </message>
@@ -10465,6 +16017,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over air, per watt</source>
             <translation>Kühlmittel über Luft, je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out the room and the power</source>
+            <translation>es nimmt den Raum und die Leistung heraus</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10480,6 +16037,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over air, whole trace</source>
             <translation>Kühlmittel über Luft, ganze Kurve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out power, and what moved during the run</source>
+            <translation>es nimmt die Leistung heraus, und was sich im Lauf bewegt hat</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10528,6 +16090,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out room, radiator and fans</source>
+            <translation>es nimmt Raum, Radiator und Lüfter heraus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>room, radiator and fans</source>
             <translation>Raum, Radiator und Lüfter</translation>
         </message>
@@ -10540,6 +16107,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Die over coolant, per watt</source>
             <translation>Chip über Kühlmittel, je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out room, radiator, fans and power</source>
+            <translation>es nimmt Raum, Radiator, Lüfter und Leistung heraus</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10858,6 +16430,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the die</source>
+            <translation>es nimmt heraus, was den Chip bewegt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the die</source>
             <translation>was den Chip bewegt</translation>
         </message>
@@ -10873,6 +16450,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the die, and the power</source>
+            <translation>es nimmt heraus, was den Chip bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the die, and the power</source>
             <translation>was den Chip bewegt, und die Leistung</translation>
         </message>
@@ -10880,6 +16462,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over hot spot</source>
             <translation>Kühlmittel über Hotspot</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the hot spot</source>
+            <translation>es nimmt heraus, was den Hotspot bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10893,6 +16480,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the hot spot, and the power</source>
+            <translation>es nimmt heraus, was den Hotspot bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the hot spot, and the power</source>
             <translation>was den Hotspot bewegt, und die Leistung</translation>
         </message>
@@ -10900,6 +16492,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over memory</source>
             <translation>Kühlmittel über Speicher</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the memory</source>
+            <translation>es nimmt heraus, was den Speicher bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10913,6 +16510,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the memory, and the power</source>
+            <translation>es nimmt heraus, was den Speicher bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the memory, and the power</source>
             <translation>was den Speicher bewegt, und die Leistung</translation>
         </message>
@@ -10920,6 +16522,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over regulators</source>
             <translation>Kühlmittel über Spannungsregler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the regulators</source>
+            <translation>es nimmt heraus, was die Spannungsregler bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10933,6 +16540,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the regulators, and the power</source>
+            <translation>es nimmt heraus, was die Spannungsregler bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the regulators, and the power</source>
             <translation>was die Spannungsregler bewegt, und die Leistung</translation>
         </message>
@@ -10940,6 +16552,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over chipset</source>
             <translation>Kühlmittel über Chipsatz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the chipset</source>
+            <translation>es nimmt heraus, was den Chipsatz bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10953,6 +16570,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the chipset, and the power</source>
+            <translation>es nimmt heraus, was den Chipsatz bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the chipset, and the power</source>
             <translation>was den Chipsatz bewegt, und die Leistung</translation>
         </message>
@@ -10960,6 +16582,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over storage</source>
             <translation>Kühlmittel über Laufwerk</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the storage</source>
+            <translation>es nimmt heraus, was das Laufwerk bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10973,6 +16600,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the storage, and the power</source>
+            <translation>es nimmt heraus, was das Laufwerk bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the storage, and the power</source>
             <translation>was das Laufwerk bewegt, und die Leistung</translation>
         </message>
@@ -10980,6 +16612,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over backplate</source>
             <translation>Kühlmittel über Rückplatte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the backplate</source>
+            <translation>es nimmt heraus, was die Rückplatte bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -10993,6 +16630,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the backplate, and the power</source>
+            <translation>es nimmt heraus, was die Rückplatte bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the backplate, and the power</source>
             <translation>was die Rückplatte bewegt, und die Leistung</translation>
         </message>
@@ -11000,6 +16642,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over coolant in</source>
             <translation>Kühlmittel über Kühlmittel hinein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the coolant in</source>
+            <translation>es nimmt heraus, was das Kühlmittel am Einlass bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -11013,6 +16660,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the coolant in, and the power</source>
+            <translation>es nimmt heraus, was das Kühlmittel am Einlass bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the coolant in, and the power</source>
             <translation>was das Kühlmittel am Einlass bewegt, und die Leistung</translation>
         </message>
@@ -11020,6 +16672,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over coolant out</source>
             <translation>Kühlmittel über Kühlmittel hinaus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the coolant out</source>
+            <translation>es nimmt heraus, was das Kühlmittel am Auslass bewegt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -11033,13 +16690,28 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the coolant out, and the power</source>
+            <translation>es nimmt heraus, was das Kühlmittel am Auslass bewegt, und die Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the coolant out, and the power</source>
             <translation>was das Kühlmittel am Auslass bewegt, und die Leistung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the air</source>
+            <translation>es nimmt heraus, was die Luft bewegt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the air</source>
             <translation>was die Luft bewegt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the air, and the power</source>
+            <translation>es nimmt heraus, was die Luft bewegt, und die Leistung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -11053,6 +16725,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the room</source>
+            <translation>es nimmt heraus, was den Raum bewegt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>what moves the room</source>
             <translation>was den Raum bewegt</translation>
         </message>
@@ -11060,6 +16737,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Coolant over room, per watt</source>
             <translation>Kühlmittel über Raum, je Watt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>it takes out what moves the room, and the power</source>
+            <translation>es nimmt heraus, was den Raum bewegt, und die Leistung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
@@ -12079,6 +17761,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>fit</source>
+            <translation>Einbau:</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>runs the coolant</source>
+            <translation>hält das Kühlmittel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>water blocks</source>
             <translation>Wasserblöcke</translation>
         </message>
@@ -12105,6 +17797,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>eingefüllt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>fill in</source>
+            <translation>Füllung:</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>whole sets</source>
@@ -12128,10 +17825,20 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Rückplatten</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>keeps the backplate</source>
+            <translation>hält die Rückplatte</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>chipset blocks</source>
             <translation>Chipsatzblöcke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>keeps the chipset</source>
+            <translation>hält den Chipsatz</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
@@ -12140,10 +17847,20 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Reglerblöcke</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>keeps the regulators</source>
+            <translation>hält die Regler</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>memory coolers</source>
             <translation>Speicherkühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>keeps the memory</source>
+            <translation>hält den Speicher</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
@@ -12362,28 +18079,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
-            <source>two</source>
-            <translation>zwei</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/parts.py" />
-            <source>four</source>
-            <translation>vier</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <source>four in a cross</source>
             <translation>vier im Kreuz</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/parts.py" />
-            <source>six</source>
-            <translation>sechs</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/parts.py" />
-            <source>eight</source>
-            <translation>acht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
@@ -12692,11 +18389,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/kinds.py" />
-            <source>Cannot be judged</source>
-            <translation>Nicht zu beurteilen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
             <source>a channel has the wrong role</source>
             <translation>ein Kanal hat die falsche Rolle</translation>
         </message>
@@ -12714,11 +18406,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/findings/kinds.py" />
             <source>Look at the roles under Channels; everything that can still be told is told.</source>
             <translation>Nach den Rollen unter „Kanäle“ sehen; alles, was sich noch sagen lässt, wird gesagt.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
-            <source>Not settled</source>
-            <translation>Nicht eingeschwungen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/kinds.py" />

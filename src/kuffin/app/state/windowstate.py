@@ -11,7 +11,7 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.base.jobs import Job, Jobs, Task
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import in_english, speaks_another_language, tr
 from kuffin.core.findings import Finding
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
@@ -235,10 +235,18 @@ class State(QObject):
         self.untold = False
         self.verdict_changed.emit()
 
+    def for_files(self) -> StudyVerdict | None:
+        """The verdict as it goes into files: in English, whatever the window speaks."""
+        if self.verdict is None or self.notebook is None or not speaks_another_language():
+            return self.verdict
+        with in_english():
+            return judge(self.notebook, self.verdict.evidence.study)
+
     def write_out(self, path: Path, action: Callable[..., object], *args: object) -> None:
         """Write a file out and say where it is; what goes wrong is said, not thrown."""
         try:
-            action(*args)
+            with in_english():
+                action(*args)
         except KuffinError as error:
             self.trouble.emit(str(error))
         else:

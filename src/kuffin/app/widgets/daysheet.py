@@ -117,7 +117,7 @@ class DaySheet(Painted):
 
         late = self._plan is not None and self._plan.deadline is not None and laid.end > self._plan.deadline
         box = QRectF(x + 3, y_of(hour(laid.begin)) + 1, width - 6, y_of(hour(laid.end)) - y_of(hour(laid.begin)) - 2)
-        name = laid.job.label.rsplit(", round", 1)[0]
+        name = max((n for n in self._places if laid.job.label.startswith(f"{n}, ")), key=len, default="")
         m = mark(self._places.get(name, 0))
         for phase, begin, end in laid.phases():
             part = QRectF(box.left(), y_of(hour(begin)) + 1, box.width(), y_of(hour(end)) - y_of(hour(begin)) - 1)

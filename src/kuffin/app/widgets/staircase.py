@@ -87,7 +87,10 @@ class Staircase(Walked):
             name = QFont(self.font())
             name.setPointSizeF(size * k * (0.9 if live else 1.0))
             painter.setFont(name)
-            painter.drawText(QRectF(x + 6, y + 4, width - 8, 20 * k), Qt.AlignmentFlag.AlignLeft, f"{level.name} °C")
+            called, fm = f"{level.name} °C", painter.fontMetrics()
+            if fm.horizontalAdvance(called) > width - 8:  # the figure above has its unit from the others
+                called = fm.elidedText(level.name, Qt.TextElideMode.ElideRight, int(width - 8))
+            painter.drawText(QRectF(x + 6, y + 4, width - 8, 20 * k), Qt.AlignmentFlag.AlignLeft, called)
             step = self._steps[i - 1] if i else None
             if step is None:
                 continue

@@ -151,7 +151,7 @@ class TracePlot(QWidget):
             return
         self.top.setLabel("left", html.escape(view.label.rsplit(", ", 1)[-1]))
         self._bare(self.top)
-        self._name(self.top, html.escape(view.label.rsplit(", ", 1)[0]))
+        self._name(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])))
         place = 1
         if self.residuals and view.settling is not None:
             self.rest = self._plot(place)
@@ -264,7 +264,7 @@ class TracePlot(QWidget):
         self._long.append(LongLine(self.top, minutes, s.trace, pg.mkPen(t.muted, width=1)))
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
         final = "" if self._view is None else self._view.heading_for
-        heading = f"heading for {final}".replace("{", "{{").replace("}", "}}")  # no format fields
+        heading = tr("heading for {final}", final=final).replace("{", "{{").replace("}", "}}")  # no format fields
         where = {"color": t.accent, "position": 0.995, "anchors": [(1, 1.0), (1, 1.0)]}
         pen = pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine)
         level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=heading, labelOpts=where)

@@ -1,22 +1,24 @@
-"""Days in words, the same in every place and whatever the desktop's language."""
+"""Days in words, the same in every place and whatever the desktop's language; in the window's own."""
 
 from __future__ import annotations
 
 import datetime as dt
 
+from kuffin.core.base.language import mark, tr
+
 _MONTHS = (
-    "January",
-    "February",
-    "March",
-    "April",
-    "May",
-    "June",
-    "July",
-    "August",
-    "September",
-    "October",
-    "November",
-    "December",
+    mark("January"),
+    mark("February"),
+    mark("March"),
+    mark("April"),
+    mark("May"),
+    mark("June"),
+    mark("July"),
+    mark("August"),
+    mark("September"),
+    mark("October"),
+    mark("November"),
+    mark("December"),
 )
 
 
@@ -35,4 +37,4 @@ def short_day(at: dt.date) -> str:
     >>> short_day(dt.date(2026, 12, 1))
     '1 December'
     """
-    return f"{at.day} {_MONTHS[at.month - 1]}"
+    return tr("{day} {month}", day=at.day, month=tr(_MONTHS[at.month - 1]))

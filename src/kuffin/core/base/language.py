@@ -24,6 +24,11 @@ def speaks_english() -> bool:
     return _look_up is None or _for_files.get()
 
 
+def speaks_another_language() -> bool:
+    """Whether the window speaks another language than files do."""
+    return _look_up is not None
+
+
 @contextmanager
 def in_english() -> Iterator[None]:
     """Whatever the window speaks, what is said meanwhile is English: it goes into a file.
@@ -92,3 +97,41 @@ def counted(n: int, one: str, many: str, /, **places: object) -> str:
     ('1 sheet', '3 sheets')
     """
     return tr(one if n == 1 else many, n=n, **places)
+
+
+def inside(label: str) -> str:
+    """A label inside a sentence: in English it begins small there.
+
+    >>> inside("Coolant over air")
+    'coolant over air'
+    """
+    return label[:1].lower() + label[1:] if speaks_english() else label
+
+
+class Told:
+    """A field of a record that is told in the window's language.
+
+    Parameters
+    ----------
+    default : str, optional
+        As of any field.
+    unless : str
+        The name of another field that, where it is told, makes this one a person's own word: data.
+    """
+
+    def __init__(self, default: str | None = None, unless: str = "") -> None:
+        self._default, self._unless = default, unless
+
+    def __set_name__(self, owner: type, name: str) -> None:
+        self._name = f"_{name}"
+
+    def __get__(self, record: object, owner: type | None = None) -> str:
+        if record is None:
+            if self._default is None:
+                raise AttributeError(self._name)  # by which a dataclass knows that the field has no default
+            return self._default
+        kept = str(getattr(record, self._name))
+        return kept if self._unless and getattr(record, self._unless) else tr(kept)
+
+    def __set__(self, record: object, value: str) -> None:
+        object.__setattr__(record, self._name, value)

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import math
 
+from kuffin.core.base.language import written as in_language
+
 
 def number(x: float, digits: int = 1) -> str:
     """A number for a sentence, with a true minus.
@@ -14,7 +16,7 @@ def number(x: float, digits: int = 1) -> str:
     written = f"{x:.{digits}f}"
     if written.startswith("-") and not written.strip("-0."):
         written = written[1:]  # a minus in front of nothing
-    return written.replace("-", "−")
+    return in_language(written.replace("-", "−"))
 
 
 def typed_number(written: str) -> float:

@@ -8,6 +8,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import KW_ONLY, dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.undertest import kind_under_test
 
 
@@ -55,13 +56,14 @@ class Setting:
     @property
     def spoken(self) -> str:
         """Its name where it could be taken for the part."""
-        return {
-            "pump_percent": "pump speed",
-            "fan_percent": "fan speed",
-            "pads_where": "place and thickness of the pads",
-            "fans_where": "number and side of the fans",
-            "turned": "angle it is turned by",
-        }.get(self.key, self.label)
+        apart = {
+            "pump_percent": tr("pump speed"),
+            "fan_percent": tr("fan speed"),
+            "pads_where": tr("place and thickness of the pads"),
+            "fans_where": tr("number and side of the fans"),
+            "turned": tr("angle it is turned by"),
+        }
+        return apart.get(self.key) or tr(self.label)
 
 
 _S = Setting

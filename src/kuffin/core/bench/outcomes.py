@@ -8,6 +8,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.base.language import Told
+
 HELD, FREE = "held", "free"
 
 
@@ -15,10 +17,10 @@ HELD, FREE = "held", "free"
 class Wording:
     """How two candidates, and the first and last of several, are spoken of: ``cooler, warmer, coolest, warmest``."""
 
-    better: str
-    worse: str
-    best: str
-    worst: str
+    better: Told = Told()
+    worse: Told = Told()
+    best: Told = Told()
+    worst: Told = Told()
 
 
 COOLER = Wording("cooler", "warmer", "coolest", "warmest")
@@ -72,7 +74,7 @@ class Outcome:
     """
 
     key: str
-    label: str
+    label: Told = Told(unless="asked")
     unit: str = ""
     wording: Wording = COOLER
     higher_is_better: bool = False
@@ -83,7 +85,7 @@ class Outcome:
     fact: str = ""
     asked: str = ""
     per_watt: bool = False
-    normalised: str = "nothing is taken out: it is compared as it was under the same load"
+    normalised: Told = Told("nothing is taken out: it is compared as it was under the same load")
     noticed: bool = False
     bounded: str = ""
     of_run: bool = False

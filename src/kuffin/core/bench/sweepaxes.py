@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.base.language import Told
+
 
 @dataclass(frozen=True, kw_only=True)
 class SweepAxis:
@@ -26,9 +28,9 @@ class SweepAxis:
     """
 
     key: str
-    label: str
+    label: Told = Told()
     unit: str
-    equal: str
+    equal: Told = Told()
     way: str
     role: str = ""
     setting: str = ""

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from typing import Any
 
+from kuffin.core.base.language import Told, tr
 from kuffin.core.bench.roles import TEMPERATURES, spoken
 
 ALL_TRACES = tuple(
@@ -71,11 +72,11 @@ class UnderTest:
     """
 
     key: str
-    label: str
+    label: Told = Told()
     example: str
-    made: str = "mounted"
-    make: str = "mount"
-    keeps: str = "keeps the die"
+    made: Told = Told("mounted")
+    make: Told = Told("mount")
+    keeps: Told = Told("keeps the die")
     part_kinds: tuple[str, ...]
     slot: str
     brings: frozenset[str]
@@ -101,7 +102,11 @@ class UnderTest:
     @property
     def words(self) -> str:
         """What is compared, with the temperatures where a study chooses them: ``anything else (storage over room)``."""
-        return f"{self.label} ({spoken(self.part)} over {spoken(self.over)})" if self.any_temperature else self.label
+        return (
+            tr("{label} ({part} over {over})", label=self.label, part=tr(spoken(self.part)), over=tr(spoken(self.over)))
+            if self.any_temperature
+            else self.label
+        )
 
 
 _WHOLE = ("die_over_air", "die_over_air_per_watt", "die_over_coolant", "coolant_over_air")

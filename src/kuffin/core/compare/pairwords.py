@@ -4,12 +4,27 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number as number
 from kuffin.core.bench.outcomes import Outcome, Wording
 from kuffin.core.compare import Comparison, PairResult
 
 _MOST_DIGITS = 4
+_COUNTED = (
+    mark("no"),
+    mark("one"),
+    mark("two"),
+    mark("three"),
+    mark("four"),
+    mark("five"),
+    mark("six"),
+    mark("seven"),
+    mark("eight"),
+    mark("nine"),
+    mark("ten"),
+    mark("eleven"),
+    mark("twelve"),
+)
 
 
 def digits_for(spread: float) -> int:
@@ -40,8 +55,9 @@ def span(low: float, high: float, unit: str, digits: int = 1) -> str:
     >>> span(1.2, 2.64, "K"), span(0.04, 2.64, "K")
     ('1.2 to 2.6 K', '0.04 to 2.6 K')
     """
-    ends = dict.fromkeys((beside_nothing(low, digits), beside_nothing(high, digits)))  # once where both read the same
-    return " to ".join(ends) + (f" {unit}" if unit else "")
+    low_said, high_said = beside_nothing(low, digits), beside_nothing(high, digits)  # once where both read the same
+    told = tr("{low} to {high}", low=low_said, high=high_said)
+    return (told if low_said != high_said else low_said) + (f" {unit}" if unit else "")
 
 
 def joined(parts: Sequence[str]) -> str:
@@ -50,7 +66,9 @@ def joined(parts: Sequence[str]) -> str:
     >>> joined(["Reed", "Rush", "Sedge"])
     'Reed, Rush and Sedge'
     """
-    return parts[0] if len(parts) == 1 else ", ".join(parts[:-1]) + " and " + parts[-1] if parts else ""
+    if len(parts) < 2:
+        return "".join(parts)
+    return tr("{most} and {last}", most=", ".join(parts[:-1]), last=parts[-1])
 
 
 def mounts_more(now: int, needed: int | None) -> str:
@@ -58,8 +76,10 @@ def mounts_more(now: int, needed: int | None) -> str:
     if needed is None:
         return tr("more than 99 mounts of each would be needed if it stays like this")
     more = max(needed - now, 1)
-    return tr(
-        "about {more} more mount{which} of each would settle it", more=count(more), which="" if more == 1 else "s"
+    return (
+        tr("about one more mount of each would settle it")
+        if more == 1
+        else tr("about {n} more mounts of each would settle it", n=count(more))
     )
 
 
@@ -71,8 +91,10 @@ def was_held(names: Sequence[str], free: bool = False) -> str:
     """
     if free:
         return tr("{names} met no limit", names=joined(list(names)))
-    return tr(
-        "{names} {which} held by a limit", names=joined(list(names)), which=tr("was") if len(names) == 1 else tr("were")
+    return (
+        tr("{names} was held by a limit", names=joined(list(names)))
+        if len(names) == 1
+        else tr("{names} were held by a limit", names=joined(list(names)))
     )
 
 
@@ -107,8 +129,7 @@ def count(n: int) -> str:
     >>> count(3), count(13)
     ('three', '13')
     """
-    words = ("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
-    return words[n] if n < len(words) else str(n)
+    return tr(_COUNTED[n]) if n < len(_COUNTED) else str(n)
 
 
 def several(n: int, thing: str) -> str:
@@ -117,7 +138,7 @@ def several(n: int, thing: str) -> str:
     >>> several(1, "mount"), several(3, "mount"), several(13, "mount")
     ('one mount', 'three mounts', '13 mounts')
     """
-    return f"{count(n)} {thing}{'' if n == 1 else 's'}"
+    return tr(f"one {thing}") if n == 1 else tr(f"{{n}} {thing}s", n=count(n))
 
 
 def best_of(found: Comparison) -> str:
@@ -191,11 +212,11 @@ def pair_sentence(
         if low > 0:
             by = number(abs(pair.difference), digits)
             return tr(
-                "{first} and {second} are {limit}; {first} is {said_} by a real but small {by}{u}{caveat}.",
+                "{first} and {second} are {limit}; {first} is {better} by a real but small {by}{u}{caveat}.",
                 first=first,
                 second=second,
                 limit=limit,
-                said_=said,
+                better=said,
                 by=by,
                 u=u,
                 caveat=caveat,
@@ -210,9 +231,9 @@ def pair_sentence(
     if pair.settled and pair.held:
         least = beside_nothing(low, digits)
         return tr(
-            "{first} is {said_} than {second} by at least {least}{u}: {was_held}{caveat}.",
+            "{first} is {better} than {second} by at least {least}{u}: {was_held}{caveat}.",
             first=first,
-            said_=said,
+            better=said,
             second=second,
             least=least,
             u=u,
@@ -223,9 +244,9 @@ def pair_sentence(
         more = found.margin is not None and low > found.margin
         tail = tr(", more than the {margin:g}{u} that matter", margin=found.margin, u=u) if more else ""
         return tr(
-            "{first} is {said_} than {second} by {low}{tail}{caveat}.",
+            "{first} is {better} than {second} by {low}{tail}{caveat}.",
             first=first,
-            said_=said,
+            better=said,
             second=second,
             low=span(low, high, unit, digits),
             tail=tail,

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from kuffin.core.base.language import Told
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.roles import COOLANT, TEMPERATURES, spoken
@@ -35,8 +36,8 @@ class School(Outcome):
     part: str
     over: str | None
     rebased: bool
-    takes_out: str
-    right_when: str
+    takes_out: Told = Told()
+    right_when: Told = Told()
     whole: bool = False
     temperature: bool = True
 

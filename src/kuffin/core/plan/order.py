@@ -9,6 +9,7 @@ from itertools import pairwise
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import counted, tr
 
 _DRAWS = 60
 
@@ -52,19 +53,31 @@ class Fairness:
         parts = []
         if self.worst_gap > 0.01:
             parts.append(
-                f"{self.early} tends to come earlier than {self.late}: a bench that drifts by 1 K within a round "
-                f"would put {self.worst_gap:.2f} K between them"
+                tr(
+                    "{early} tends to come earlier than {late}: a bench that drifts by 1 K within a "
+                    "round would put {worst_gap:.2f} K between them",
+                    early=self.early,
+                    late=self.late,
+                    worst_gap=self.worst_gap,
+                )
             )
         else:
-            parts.append("all candidates come equally early and late, so a steady drift within a round cancels")
+            parts.append(tr("all candidates come equally early and late, so a steady drift within a round cancels"))
         if self.repeats:
-            times = "once" if self.repeats == 1 else f"{self.repeats} times"
-            parts.append(f"a candidate comes twice running {times}")
+            parts.append(
+                counted(
+                    self.repeats, "a candidate comes twice running once", "a candidate comes twice running {n} times"
+                )
+            )
         if self.uneven_rounds:
             which = ", ".join(map(str, self.uneven_rounds))
             parts.append(
-                f"round{'s' if len(self.uneven_rounds) > 1 else ''} {which} cannot serve as a block: "
-                "not every candidate comes once"
+                counted(
+                    len(self.uneven_rounds),
+                    "round {which} cannot serve as a block: not every candidate comes once",
+                    "rounds {which} cannot serve as blocks: not every candidate comes once",
+                    which=which,
+                )
             )
         return "; ".join(parts) + "."
 
@@ -86,14 +99,19 @@ def out_of_step(
     if not slots:
         return []
     tested = [n for n in candidates if n != baseline]
-    found = [f"{n} is not in it" for n in tested if not any(s.candidate == n for s in slots)]
+    found = [tr("{n} is not in it", n=n) for n in tested if not any(s.candidate == n for s in slots)]
     last = max(s.round for s in slots)
     if last != rounds:
         found.append(
-            f"it has {last} round{'' if last == 1 else 's'}, {rounds} {'is' if rounds == 1 else 'are'} planned"
+            counted(
+                rounds,
+                "it has {has}, {n} is planned",
+                "it has {has}, {n} are planned",
+                has=counted(last, "{n} round", "{n} rounds"),
+            )
         )
     if baseline is not None and not any(s.candidate == baseline and s.control for s in slots):
-        found.append(f"{baseline} does not come between the rounds, as a baseline should")
+        found.append(tr("{baseline} does not come between the rounds, as a baseline should", baseline=baseline))
     return found
 
 

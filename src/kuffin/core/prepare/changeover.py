@@ -2,43 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import dataclass, field
-from typing import Any
+from dataclasses import dataclass
 
 from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import SETTINGS, written
 from kuffin.core.bench.parts import WET_SLOTS
 from kuffin.core.bench.roles import spoken
 from kuffin.core.bench.undertest import kind_under_test
-
-
-@dataclass(frozen=True, kw_only=True)
-class BuiltIn:
-    """A configuration as it stands, or shall stand, on the bench.
-
-    Attributes
-    ----------
-    under_test : str
-        A kind of ``core.bench.undertest``.
-    candidate, sample : str
-    parts : mapping of slot (block, radiator, fans, coolant, paste, pads, pump) to the part's name
-    settings : mapping of setting to value
-    details : mapping
-        What is known of the parts: ``screws`` (such as "M3 × 30 with one washer"), ``volume_ml``, ``glycol``,
-        ``paste_sort``, ``screw_pattern``.
-    """
-
-    under_test: str
-    candidate: str
-    sample: str = "1"
-    parts: Mapping[str, str] = field(default_factory=dict)
-    settings: Mapping[str, Any] = field(default_factory=dict)
-    details: Mapping[str, Any] = field(default_factory=dict)
-
-    def own(self, slot: str) -> str:
-        """What takes a slot: the candidate itself where that is what is under test; blank for nothing."""
-        return self.candidate if kind_under_test(self.under_test).slot == slot else self.parts.get(slot, "")
+from kuffin.core.prepare.builtin import BuiltIn
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -115,8 +86,10 @@ def _switch_off(before: BuiltIn | None) -> ChangeOverTask:
     cool = (
         ""
         if before is None
-        else tr(
-            ", let it cool until the {which} is within 5 K of the room", which=tr("cooler") if dry else tr("coolant")
+        else (
+            tr(", let it cool until the cooler is within 5 K of the room")
+            if dry
+            else tr(", let it cool until the coolant is within 5 K of the room")
         )
     )
     return ChangeOverTask(
@@ -127,14 +100,6 @@ def _switch_off(before: BuiltIn | None) -> ChangeOverTask:
     )
 
 
-def _glycol(built: BuiltIn) -> tuple[str, ...]:
-    return ("glycol",) if built.details.get("glycol") not in {None, "", "none"} else ()
-
-
-def _fins(built: BuiltIn) -> tuple[str, ...]:
-    return ("fins",) if kind_under_test(built.under_test).fins else ()
-
-
 def _drain(before: BuiltIn) -> ChangeOverTask:
     volume = before.details.get("volume_ml")
     about = tr(" (about {volume:.0f} mL)", volume=volume) if volume else ""
@@ -142,24 +107,8 @@ def _drain(before: BuiltIn) -> ChangeOverTask:
         key="drain",
         text=tr("Drain the loop{about} into a vessel with a lid; tilt it to get the rest out.", about=about),
         minutes=8,
-        cautions=("mains", *_glycol(before)),
+        cautions=("mains", *before.glycol_cautions),
     )
-
-
-def _name(built: BuiltIn) -> str:
-    pieces = int(built.details.get("places") or 1)
-    several = tr(", {pieces} of it", pieces=pieces) if pieces > 1 else ""
-    return (
-        built.candidate
-        + several
-        + (tr(", sample {sample}", sample=built.sample) if built.sample not in {"", "1"} else "")
-    )
-
-
-def _how(built: BuiltIn) -> str:
-    """How a part is used, where that is told: its ports, by how much it is turned."""
-    said = [f"{s.label} {written(s, v)}" for k, s in SETTINGS.items() if s.of_use and (v := built.settings.get(k))]
-    return f" ({', '.join(said)})" if said else ""
 
 
 def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverTask]:
@@ -177,9 +126,9 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
         tasks.append(
             ChangeOverTask(
                 key="take off",
-                text=tr("Take {name} off{kept}.", name=_name(before), kept=kept),
+                text=tr("Take {name} off{kept}.", name=before.name, kept=kept),
                 minutes=6,
-                cautions=_fins(before),
+                cautions=before.fin_cautions,
             )
         )
     elif kind.slot == "coolant":
@@ -188,7 +137,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
                 key="rinse",
                 text=tr("Rinse {candidate} out: the Fill sheet says how often.", candidate=before.candidate),
                 minutes=15,
-                cautions=_glycol(before),
+                cautions=before.glycol_cautions,
                 sheet="fill",
             )
         )
@@ -196,19 +145,19 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
         tasks.append(
             ChangeOverTask(
                 key="take off",
-                text=tr("Take {name} off.", name=_name(before)),
+                text=tr("Take {name} off.", name=before.name),
                 minutes=5,
-                cautions=("hot", *_fins(before)),
+                cautions=("hot", *before.fin_cautions),
             )
         )
     elif on_die:
-        block = before.candidate if kind.sits_on_die else before.parts.get("block", "the block")
+        block = before.candidate if kind.sits_on_die else before.parts.get("block", tr("the block"))
         tasks.append(
             ChangeOverTask(
                 key="take off",
                 text=tr("Loosen the screws crosswise, a turn at a time, and lift {block} straight up.", block=block),
                 minutes=5,
-                cautions=("hot", *_fins(before)),
+                cautions=("hot", *before.fin_cautions),
             )
         )
     if on_die and kind.on_die:
@@ -226,7 +175,7 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
                 key="clean",
                 text=tr("Clean die and block until a fresh cloth stays clean; let them dry."),
                 minutes=5,
-                cautions=_paste_caution(before),
+                cautions=before.paste_cautions,
             )
         )
     others = _changed(before, after) - {kind.slot}
@@ -242,11 +191,6 @@ def _take_off(before: BuiltIn, after: BuiltIn, on_die: bool) -> list[ChangeOverT
                 )
             )
     return tasks
-
-
-def _paste_caution(built: BuiltIn) -> tuple[str, ...]:
-    sort = built.details.get("paste_sort")
-    return {"liquid metal": ("liquid metal",), "electrically conductive": ("paste",)}.get(str(sort), ())
 
 
 def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[ChangeOverTask]:
@@ -271,14 +215,14 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
             ChangeOverTask(
                 key="put on",
                 text=tr(
-                    "Fit {name}{how}{with_screws}{which}; connect it as marked.",
-                    name=_name(after),
-                    how=_how(after),
+                    "Fit {name}{how}{with_screws}{way}; connect it as marked.",
+                    name=after.name,
+                    how=after.use,
                     with_screws=with_screws,
-                    which=f", {way}" if way else "",
+                    way=f", {way}" if way else "",
                 ),
                 minutes=8,
-                cautions=_fins(after),
+                cautions=after.fin_cautions,
                 sheet="fit",
             )
         )
@@ -289,8 +233,8 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
                 key="put on",
                 text=tr(
                     "Fit {name}{how}{with_screws}. {opens}",
-                    name=_name(after),
-                    how=_how(after),
+                    name=after.name,
+                    how=after.use,
                     with_screws=with_screws,
                     opens=opens,
                 ),
@@ -303,9 +247,9 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
         tasks.append(
             ChangeOverTask(
                 key="put on",
-                text=tr("Fit {name}{how}{with_screws}.", name=_name(after), how=_how(after), with_screws=with_screws),
+                text=tr("Fit {name}{how}{with_screws}.", name=after.name, how=after.use, with_screws=with_screws),
                 minutes=6,
-                cautions=_fins(after),
+                cautions=after.fin_cautions,
                 sheet="fit",
             )
         )
@@ -336,24 +280,24 @@ def _on_die(after: BuiltIn) -> list[ChangeOverTask]:
             key="paste",
             text=tr("Put {paste} on{amount}{spread}; photograph it.", paste=paste, amount=amount, spread=spread),
             minutes=4,
-            cautions=_paste_caution(after),
+            cautions=after.paste_cautions,
         )
     )
-    block = _name(after) if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", "the block")
+    block = after.name if kind_under_test(after.under_test).sits_on_die else after.parts.get("block", tr("the block"))
     how = s.get("tightening") or "crosswise, in turns"
     torque = tr(" to {written}", written=written(SETTINGS["torque_nm"], s["torque_nm"])) if s.get("torque_nm") else ""
     tasks.append(
         ChangeOverTask(
             key="tighten",
             text=tr(
-                "Set {block} down straight{how} and tighten {how_2}{torque}.",
+                "Set {block} down straight{how} and tighten {tightening}{torque}.",
                 block=block,
-                how=_how(after),
-                how_2=how,
+                how=after.use,
+                tightening=tr(how),
                 torque=torque,
             ),
             minutes=6,
-            cautions=_fins(after),
+            cautions=after.fin_cautions,
             sheet="fit",
         )
     )
@@ -366,9 +310,9 @@ def _fill(after: BuiltIn, fresh: bool) -> list[ChangeOverTask]:
     coolant = after.own("coolant") or "coolant"
     return [
         ChangeOverTask(key="leak", text=tr("Leak test with air before any water: pump up, close, and hold."), minutes=20, cautions=("pressure",), sheet="leak"),
-        ChangeOverTask(key="mix", text=tr("Mix {coolant}.", coolant=coolant), minutes=4, cautions=(*_glycol(after), "biocide"), sheet="fill") if fresh else
-        ChangeOverTask(key="mix", text=tr("Have {coolant} ready, the same mix as before.", coolant=coolant), minutes=2, cautions=_glycol(after), sheet="fill"),
-        ChangeOverTask(key="fill", text=tr("Fill in{about} {coolant} with only the pump running, the computer's own supply off.", about=about, coolant=coolant), minutes=10, cautions=("jumper", "dry", "mains", *_glycol(after)), sheet="fill"),
+        ChangeOverTask(key="mix", text=tr("Mix {coolant}.", coolant=coolant), minutes=4, cautions=(*after.glycol_cautions, "biocide"), sheet="fill") if fresh else
+        ChangeOverTask(key="mix", text=tr("Have {coolant} ready, the same mix as before.", coolant=coolant), minutes=2, cautions=after.glycol_cautions, sheet="fill"),
+        ChangeOverTask(key="fill", text=tr("Fill in{about} {coolant} with only the pump running, the computer's own supply off.", about=about, coolant=coolant), minutes=10, cautions=("jumper", "dry", "mains", *after.glycol_cautions), sheet="fill"),
         ChangeOverTask(key="bleed", text=tr("Bleed: tilt, tap, top up, until the flow stands still."), minutes=10, cautions=("dry",), sheet="bleed"),
         ChangeOverTask(key="dry", text=tr("Look and feel for drops at every joint with a dry paper towel."), minutes=2, cautions=("mains",)),
     ]  # fmt: skip
@@ -383,14 +327,14 @@ def _set(before: BuiltIn | None, after: BuiltIn) -> list[ChangeOverTask]:
             tasks.append(
                 ChangeOverTask(
                     key=f"set {key}",
-                    text=tr("Set the {what} to {written}.", what=what, written=written(SETTINGS[key], value)),
+                    text=tr("Set the {setting} to {written}.", setting=tr(what), written=written(SETTINGS[key], value)),
                     minutes=1,
                 )
             )
     dry = kind.dry_bench
     where = tr("air at the cooler's intake") if dry else tr("air at the radiator's intake, coolant in the stream")
     if kind.any_temperature:
-        where = tr("{spoken} and {spoken_2}", spoken=spoken(kind.part), spoken_2=spoken(kind.over))
+        where = tr("{part} and {over}", part=tr(spoken(kind.part)), over=tr(spoken(kind.over)))
     moving = tr("the fans") if dry else tr("pump, fans")
     tasks.append(
         ChangeOverTask(

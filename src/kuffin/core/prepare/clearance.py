@@ -305,18 +305,18 @@ def _sentence(
 ) -> str:
     if state == CONFLICT:
         return tr(
-            "{format}: {what:.3g} {unit} too much",
-            format=check.said.format(**_told(total, room, check.unit)),
-            what=-spare,
+            "{told}: {over:.3g} {unit} too much",
+            told=tr(check.said, **_told(total, room, check.unit)),
+            over=-spare,
             unit=check.unit,
         )
     if worst == 0:
         return tr("fits with {spare:.3g} {unit} to spare, if all sizes are as told", spare=spare, unit=check.unit)
     least = tr(
-        "{spare:.3g} {unit} at worst, {spare_2:.3g} most likely at least",
-        spare=spare - worst,
+        "{worst:.3g} {unit} at worst, {likely:.3g} most likely at least",
+        worst=spare - worst,
         unit=check.unit,
-        spare_2=spare - likely,
+        likely=spare - likely,
     )
     if state == TIGHT:
         return tr(
@@ -345,5 +345,5 @@ def _mends(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Built],
                 continue
             gained = (value - own) if size is check.room else times * (own - value)
             if spare + gained >= 0:
-                out.append(tr("with {name} instead of {name_2} it fits", name=other.name, name_2=part.name))
+                out.append(tr("with {other} instead of {name} it fits", other=other.name, name=part.name))
     return list(dict.fromkeys(out))

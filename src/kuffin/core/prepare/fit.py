@@ -7,7 +7,8 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import counted, tr
+from kuffin.core.base.numbers import begun
 
 LENGTHS_MM = (4, 5, 6, 8, 10, 12, 16, 18, 20, 25, 28, 30, 32, 35, 40, 45, 50, 55, 60, 65, 70)
 LEAST_THREAD_MM = 2.0  # four turns of M3
@@ -118,10 +119,10 @@ def screw(
     mend = []
     if mended is not None and mended != washers:
         mend.append(
-            tr(
-                "take {mended} washer{which} of {washer_mm:g} mm",
-                mended=mended,
-                which="s" if mended != 1 else "",
+            counted(
+                mended,
+                "take {n} washer of {washer_mm:g} mm",
+                "take {n} washers of {washer_mm:g} mm",
                 washer_mm=washer_mm,
             )
         )
@@ -133,13 +134,7 @@ def screw(
         state=state,
         washers=mended,
         better_mm=better,
-        sentence=tr(
-            "{state}{state_2}: it {words}; {advice}.",
-            state=state[0].upper(),
-            state_2=state[1:],
-            words=words,
-            advice=advice,
-        ),
+        sentence=tr("{state}: it {words}; {advice}.", state=begun(tr(state)), words=words, advice=advice),
     )
 
 

@@ -123,7 +123,7 @@ def matching(check: Match, built: Mapping[str, Built]) -> Fit:
         return Fit(key=check.key, label=check.label, state=NOT_BUILT, sentence="", unit="")
     own, other = one.fields.get(check.own[1]), two.fields.get(check.other[1])
     unknown = tuple(
-        tr("{what} of {name}", what=check.what, name=p.name) for p, t in ((one, own), (two, other)) if not t
+        tr("{thread} of {name}", thread=tr(check.what), name=p.name) for p, t in ((one, own), (two, other)) if not t
     )
     if unknown:
         said = tr("fits as far as is known; unknown: {unknown}", unknown=", ".join(unknown))

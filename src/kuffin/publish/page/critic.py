@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun
-from kuffin.core.compare.pairwords import joined, several
+from kuffin.core.compare.pairwords import count, joined, several
 from kuffin.publish.page.material import Material
 from kuffin.publish.page.ownwords import Doubt
 
@@ -96,17 +96,29 @@ def _single(m: Material) -> tuple[str, str] | None:
         return None
     said = (
         [
-            tr(
-                "{one} {which} one mount that counts: how far its mounts scatter is taken from the others",
-                one=joined(one),
-                which=tr("has") if len(one) == 1 else tr("have"),
+            (
+                tr(
+                    "{names} has one mount that counts: how far its mounts scatter is taken from the others",
+                    names=joined(one),
+                )
+                if len(one) == 1
+                else tr(
+                    "{names} have one mount that counts: how far their mounts scatter is taken from the others",
+                    names=joined(one),
+                )
             )
         ]
         if one
         else []
     )
     said += (
-        [tr("{none} {which} none", none=joined(none), which=tr("has") if len(none) == 1 else tr("have"))]
+        [
+            (
+                tr("{names} has none", names=joined(none))
+                if len(none) == 1
+                else tr("{names} have none", names=joined(none))
+            )
+        ]
         if none
         else []
     )
@@ -147,11 +159,14 @@ def _doubtful(m: Material) -> tuple[str, str] | None:
         return None
     said = (
         [
-            tr(
-                "{waiting} {which} open: {listed}",
-                waiting=several(len(waiting), "finding"),
-                which=tr("is") if len(waiting) == 1 else tr("are"),
-                listed=_listed(list(dict.fromkeys(o.label for o in waiting))),
+            (
+                tr("One finding is open: {listed}", listed=_listed(list(dict.fromkeys(o.label for o in waiting))))
+                if len(waiting) == 1
+                else tr(
+                    "{n} findings are open: {listed}",
+                    n=begun(count(len(waiting))),
+                    listed=_listed(list(dict.fromkeys(o.label for o in waiting))),
+                )
             )
         ]
         if waiting
@@ -159,10 +174,10 @@ def _doubtful(m: Material) -> tuple[str, str] | None:
     )
     said += (
         [
-            tr(
-                "{listed} {which} kept with a reason",
-                listed=_listed(kept),
-                which=tr("was") if len(kept) == 1 else tr("were"),
+            (
+                tr("{listed} was kept with a reason", listed=_listed(kept))
+                if len(kept) == 1
+                else tr("{listed} were kept with a reason", listed=_listed(kept))
             )
         ]
         if kept
@@ -200,10 +215,16 @@ def _unsettled(m: Material) -> tuple[str, str] | None:
         return None
     return (
         tr("Did you wait long enough?"),
-        tr(
-            "{listed} had not settled; {which} with the level that the fit points to, and a wider interval.",
-            listed=_listed(loose),
-            which=tr("it counts") if len(loose) == 1 else tr("they count"),
+        (
+            tr(
+                "{listed} had not settled; it counts with the level that the fit points to, and a wider interval.",
+                listed=_listed(loose),
+            )
+            if len(loose) == 1
+            else tr(
+                "{listed} had not settled; they count with the level that the fit points to, and a wider interval.",
+                listed=_listed(loose),
+            )
         ),
     )
 
@@ -242,7 +263,7 @@ def _one_sample(m: Material) -> tuple[str, str] | None:
         return None
     return (
         tr("Is that the product, or just your sample of it?"),
-        tr("It is about {scope}.", scope=m.verdict.main.scope_words.removeprefix("it is about ")),
+        tr("It is about {scope}.", scope=m.verdict.main.scope_words.removeprefix(tr("it is about {scope}", scope=""))),
     )
 
 

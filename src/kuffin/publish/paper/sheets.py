@@ -11,6 +11,8 @@ from itertools import groupby
 from jinja2 import Environment, PackageLoader, StrictUndefined
 
 from kuffin.core.base.days import day_words
+from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import several
 from kuffin.core.plan.schedule import DAYS, Plan
 from kuffin.core.prepare.cautions import ABOUT, CAUTIONS
@@ -53,14 +55,14 @@ def change_over_sheet(coming: str, below: str, tasks: Sequence[ChangeOverTask], 
     lines = tuple(
         SheetLine(
             what=f"{number}.  {task.text}",
-            time=f"about {task.minutes:.0f} min",
-            cautions=tuple(CAUTIONS[c] for c in task.cautions if c in CAUTIONS),
+            time=tr("about {minutes:.0f} min", minutes=task.minutes),
+            cautions=tuple(tr("Caution: {caution}", caution=tr(CAUTIONS[c])) for c in task.cautions if c in CAUTIONS),
             done=task.key in done,
         )
         for number, task in enumerate(tasks, 1)
     )
     part = SheetPart(title="", lines=lines, notes=True)
-    return _sheet(f"Change-over: {coming}", below, [part], ("begun", "done", "by"))
+    return _sheet(tr("Change-over: {coming}", coming=coming), below, [part], (tr("begun"), tr("done"), tr("by")))
 
 
 def plan_sheet(question: str, plan: Plan, needed: Sequence[str], coming: Sequence[SheetLine] = ()) -> str:
@@ -78,22 +80,23 @@ def plan_sheet(question: str, plan: Plan, needed: Sequence[str], coming: Sequenc
         lines = tuple(
             SheetLine(
                 what=one.job.named,
-                time=f"{one.begin:%H:%M} to {one.end:%H:%M}",
-                words="; ".join(f"{begin:%H:%M} {name}" for name, begin, _ in one.phases()),
+                time=tr("{begin:%H:%M} to {end:%H:%M}", begin=one.begin, end=one.end),
+                words="; ".join(f"{begin:%H:%M} {tr(name)}" for name, begin, _ in one.phases()),
             )
             for one in laid
         )
-        parts.append(SheetPart(title=f"{DAYS[day.weekday()]} {day_words(day)}", lines=lines))
+        parts.append(SheetPart(title=f"{tr(DAYS[day.weekday()])} {day_words(day)}", lines=lines))
     if coming:
-        parts.append(SheetPart(title="Later, left in place", lines=tuple(coming)))
+        parts.append(SheetPart(title=tr("Later, left in place"), lines=tuple(coming)))
     if needed:
-        parts.append(SheetPart(title="What is needed", lines=tuple(SheetLine(what=n) for n in needed)))
-    late = f" {several(plan.late, 'mount').capitalize()} end after the deadline." if plan.late else ""
-    return _sheet(question, f"{several(len(plan.laid), 'mount').capitalize()} to do, in this order.{late}", parts)
+        parts.append(SheetPart(title=tr("What is needed"), lines=tuple(SheetLine(what=n) for n in needed)))
+    late = tr(" {mounts} end after the deadline.", mounts=begun(several(plan.late, "mount"))) if plan.late else ""
+    todo = tr("{mounts} to do, in this order.", mounts=begun(several(len(plan.laid), "mount")))
+    return _sheet(question, f"{todo}{late}", parts)
 
 
 def _sheet(title: str, below: str, parts: Sequence[SheetPart], blanks: tuple[str, ...] = ()) -> str:
-    told = {"title": title, "below": below, "parts": parts, "blanks": blanks, "about": ABOUT, "footer": "Kuffin"}
+    told = {"title": title, "below": below, "parts": parts, "blanks": blanks, "about": tr(ABOUT), "footer": "Kuffin"}
     bare = _templates().get_template("sheet.html.j2").render(**told, fonts="")
     letters = re.sub(r"<[^>]*>", "", bare) + "0123456789/"
     return _templates().get_template("sheet.html.j2").render(**told, fonts=font_faces(letters))

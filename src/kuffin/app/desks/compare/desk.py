@@ -127,4 +127,4 @@ class CompareDesk(QWidget):
         moved = verdict is not None and verdict.baseline is not None and verdict.baseline.chart.moved is not None
         self.paged.mark_page("claims", str(claims) if claims else "")
         self.paged.mark_page("left out", str(out) if out else "")
-        self.paged.mark_page("baseline", "moved" if moved else "")
+        self.paged.mark_page("baseline", tr("moved") if moved else "")

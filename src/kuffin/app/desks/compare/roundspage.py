@@ -119,7 +119,7 @@ class RoundsPage(RenewedPage):
         for i, (n, confidence) in enumerate(looks.all):
             state = tr("had") if i + 1 < looks.had else tr("in use") if i + 1 == max(looks.had, 1) else tr("to come")
             past = tr(", past the plan") if n > looks.planned_rounds else ""
-            table.append((tr("after round {n}{past}", n=n, past=past), f"{100 * confidence:.2f} %", state))
+            table.append((tr("after round {n}{past}", n=n, past=past), f"{number(100 * confidence, 2)} %", state))
         self.spent.show_rows(
             (tr("look"), tr("confidence"), ""), table, opens={1: lambda i: self.working.emit(look_working(looks, i))}
         )

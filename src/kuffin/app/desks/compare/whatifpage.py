@@ -20,6 +20,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun
+from kuffin.core.compare.pairwords import joined
 from kuffin.core.predict.carrying import ESTIMATED, Foreseen
 from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
 from kuffin.verdict.across import Judged
@@ -195,7 +196,9 @@ class WhatIfPage(RenewedPage):
         best = order[0]
         what = tr("the die") if best.die is not None else tr("the coolant")
         beyond = (
-            tr(" {beyond} beyond what was measured.", beyond=begun(" and ".join(best.beyond))) if best.beyond else ""
+            tr(" {beyond} beyond what was measured.", beyond=begun(joined([tr(b) for b in best.beyond])))
+            if best.beyond
+            else ""
         )
         self.heading.setText(
             tr(

@@ -213,7 +213,7 @@ class InspectDesk(QWidget):
         self.title.setVisible(there)
         self.state_word.setVisible(there)
         waiting = len(verdict.open_findings()) if verdict is not None else 0
-        self.paged.mark_page("findings", f"{waiting} open" if waiting else "")
+        self.paged.mark_page("findings", tr("{n} open", n=waiting) if waiting else "")
         so_far = verdict is None and bool(self._state.so_far.findings)
         of_study = so_far or bool(verdict is not None and (verdict.findings or verdict.of_study))
         self._empty.setVisible(not there)

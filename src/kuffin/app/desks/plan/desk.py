@@ -55,7 +55,7 @@ class PlanDesk(PagedDesk):
         if not self.isVisible():
             return
         open_ = self.fair.open_count()
-        self.mark_page("fair", f"{open_} open" if open_ else "")
+        self.mark_page("fair", tr("{n} open", n=open_) if open_ else "")
 
     def set_theme(self, theme: Theme) -> None:
         self.mounts.plot.set_theme(theme)

@@ -21,7 +21,7 @@ from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.days import day_words, short_day
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import in_english, tr
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
 from kuffin.publish.calendarfile import write_icalendar
@@ -29,7 +29,7 @@ from kuffin.publish.paper.sheets import SheetLine, plan_sheet
 from kuffin.said.ageingwords import due_words
 from kuffin.verdict.ageing import planned_rechecks
 from kuffin.verdict.needed import needed_for
-from kuffin.verdict.planbasis import hours_of, jobs_of, laid_plan
+from kuffin.verdict.planbasis import Durations, hours_of, jobs_of, laid_plan
 
 _MOST_RECHECKS = 6
 
@@ -137,26 +137,15 @@ class WhenPage(Page):
         coming = planned_rechecks(study)
         told = [f"{d.label}: {due_words(d, now)}" for d in coming[:_MOST_RECHECKS]]
         more = len(coming) - len(told)
-        words = "; ".join([*told, *([f"{several(more, 'more')}"] if more > 0 else [])])
+        words = "; ".join([*told, *([tr("{n} more", n=count(more))] if more > 0 else [])])
         self.rechecks.setText(
             tr("Rechecks of what stays in place: {words}. They go into the calendar file, too.", words=words)
         )
         self.rechecks.setVisible(bool(coming))
-        self._dated = tuple(
-            Laid(
-                BenchJob(
-                    d.mount.id,
-                    tr("recheck {label} (day {days:g})", label=d.label, days=d.days),
-                    (("run", takes.run_min),),
-                ),
-                d.at,
-                d.at + dt.timedelta(minutes=takes.run_min),
-            )
-            for d in coming
-        )
+        self._dated = self._rechecks(takes)
         places = {c.name: i for i, c in enumerate(study.live_candidates)}
         try:
-            jobs = jobs_of(study, self.shelf.bench, self.shelf.parts, takes, self.shelf.steps)
+            jobs = self._jobs(takes)
             self.plan = laid_plan(study, jobs, now) if jobs else None
             self.said.setText(self._sentence(len(jobs)))
             self.said.setProperty("warn", None)
@@ -173,6 +162,26 @@ class WhenPage(Page):
                 run_from=takes.run_from,
                 change_from=takes.change_from,
             )
+        )
+
+    def _jobs(self, takes: Durations) -> list[BenchJob]:
+        assert self.state.study is not None
+        return jobs_of(self.state.study, self.shelf.bench, self.shelf.parts, takes, self.shelf.steps)
+
+    def _rechecks(self, takes: Durations) -> tuple[Laid, ...]:
+        """The coming rechecks, each at its time."""
+        assert self.state.study is not None
+        return tuple(
+            Laid(
+                BenchJob(
+                    d.mount.id,
+                    tr("recheck {label} (day {days:g})", label=d.label, days=d.days),
+                    (("run", takes.run_min),),
+                ),
+                d.at,
+                d.at + dt.timedelta(minutes=takes.run_min),
+            )
+            for d in planned_rechecks(self.state.study)
         )
 
     def _sentence(self, jobs: int) -> str:
@@ -257,6 +266,10 @@ class WhenPage(Page):
         """Write the plan as iCalendar."""
         study = self.state.study
         plan = self.plan if self.plan is not None else Plan((), 0, None)
-        if study is not None and (plan.laid or self._dated):
-            whole = replace(plan, laid=(*plan.laid, *self._dated))
+        takes = self.shelf.durations()
+        if study is not None and takes is not None and (plan.laid or self._dated):
+            with in_english():  # in a file the jobs are called as in every file
+                named = {j.key: j for j in self._jobs(takes)}
+                laid = [replace(x, job=named.get(x.job.key, x.job)) for x in plan.laid]
+                whole = replace(plan, laid=(*laid, *self._rechecks(takes)))
             self.state.write_out(path, write_icalendar, whole, study.question, path, f"{study.id} {study.created_at}")

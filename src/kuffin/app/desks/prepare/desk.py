@@ -141,7 +141,7 @@ class PrepareDesk(PagedDesk):
         for page in self._pages:
             page.show_now()
         ticked = sum(1 for t in self.tasks() if (k := self.done.ticks.get(t.key)) is not None and k.done_at)
-        self.mark_page("changeover", f"{ticked} of {len(self.tasks())}")
+        self.mark_page("changeover", tr("{ticked} of {all}", ticked=ticked, all=len(self.tasks())))
 
     def tasks(self) -> tuple[ChangeOverTask, ...]:
         """What there is to do for the mount."""

@@ -8,8 +8,8 @@ from PySide6.QtCore import QObject, Signal
 
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
-from kuffin.core.base.language import tr
-from kuffin.verdict.study import StudyVerdict
+from kuffin.core.base.language import in_english, speaks_another_language, tr
+from kuffin.verdict.study import StudyVerdict, judge
 
 if TYPE_CHECKING:
     from kuffin.publish.page.material import Material
@@ -42,10 +42,12 @@ class Gathered(QObject):
             self.changed.emit()
             return
 
+        @in_english()  # what goes out is English, whatever the window speaks
         def work(job: Task) -> Material:
             from kuffin.publish.page.material import gather  # brings the drawing library, off the window's start
 
-            return gather(notebook, verdict, job.report)
+            told = judge(notebook, verdict.evidence.study) if speaks_another_language() else verdict
+            return gather(notebook, told, job.report)
 
         def done(material: Material) -> None:
             if verdict is self._of:

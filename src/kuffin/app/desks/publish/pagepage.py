@@ -31,7 +31,7 @@ from kuffin.app.desks.publish.preview import WAYS, Preview
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, row
 from kuffin.app.widgets.texts import no_keys, plain_tip, text
-from kuffin.core.base.language import counted, mark, tr
+from kuffin.core.base.language import counted, in_english, mark, tr
 from kuffin.notebook import publishedits as edits
 
 if TYPE_CHECKING:
@@ -297,6 +297,7 @@ class PagePage(QWidget):
         if m is None:
             return
 
+        @in_english()
         def work(job: Task) -> int:
             from kuffin.publish.report import put, report_files
 

@@ -28,7 +28,7 @@ from kuffin.app.desks.publish.gathered import Gathered
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, flowing, row
 from kuffin.app.widgets.texts import text
-from kuffin.core.base.language import mark, tr
+from kuffin.core.base.language import in_english, mark, tr
 from kuffin.publish.figures.drawing import FORMS, GROUNDS, LINES, SIZES
 
 if TYPE_CHECKING:
@@ -184,6 +184,7 @@ class PicturesPage(QWidget):
         if self._job is not None:
             self._job.cancel()
 
+        @in_english()
         def work(_job: Task) -> bytes:
             from kuffin.publish.figures.rendering import rendered
 
@@ -221,6 +222,7 @@ class PicturesPage(QWidget):
         if m is None:
             return
 
+        @in_english()
         def work(job: Task) -> list[Drawing]:
             from kuffin.publish.figures.ofstudy import run_drawings
 
@@ -277,6 +279,7 @@ class PicturesPage(QWidget):
             return
         size, ground = self._how()
 
+        @in_english()
         def work(job: Task) -> int:
             from kuffin.publish.report import figure_files, put
 
@@ -304,6 +307,7 @@ class PicturesPage(QWidget):
         _, ground = self._how()
         lines = int(self.lines.currentData())
 
+        @in_english()
         def work(job: Task) -> int:
             from kuffin.publish.report import Made, put
             from kuffin.publish.video import cue_sheet, frames

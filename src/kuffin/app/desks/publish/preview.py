@@ -12,7 +12,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Job, Jobs, Task
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import empty, text
-from kuffin.core.base.language import mark, tr
+from kuffin.core.base.language import in_english, mark, tr
 
 if TYPE_CHECKING:
     from kuffin.publish.page.layout import PageLayout
@@ -82,6 +82,7 @@ class Preview(QScrollArea):
         if self._job is not None:
             self._job.cancel()
 
+        @in_english()
         def work(job: Task) -> list[QImage]:
             import pypdfium2
 
