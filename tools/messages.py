@@ -76,7 +76,7 @@ def in_tables() -> Iterator[tuple[ModuleType, str]]:
                 found = getattr(record, name)
                 yield from ((module, x) for x in ([found] if isinstance(found, str) else found))
     for module, words in (
-        (cautions, [cautions.ABOUT, *cautions.CAUTIONS.values()]),
+        (cautions, [cautions.ABOUT, *cautions.CAUTIONS, *cautions.CAUTIONS.values()]),
         (limits, [limits.NO_SAFETY_DEVICE]),
         (protocol, protocol.SETTLES.values()),
         (schedule, schedule.DAYS),

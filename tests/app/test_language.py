@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import string
 from collections.abc import Callable, Iterator
 from pathlib import Path
@@ -18,6 +19,8 @@ from kuffin.app.base.settings import Settings
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look.speech import CONTEXT, LANGUAGES, chosen_language, speak_language
 from kuffin.core.base.language import tr
+from kuffin.publish.tables import as_json
+from kuffin.verdict.study import judge
 from tests.app.test_nothing_is_cut import all_pages
 
 OURS = [name for name in LANGUAGES if name not in {"desktop", "en"}]
@@ -71,6 +74,48 @@ def test_the_language_is_the_desktops_or_as_chosen(monkeypatch: pytest.MonkeyPat
         monkeypatch.setattr(QLocale, "uiLanguages", lambda _self, told=wanted: told)
         assert chosen_language("desktop") == spoken
     assert chosen_language("en") == "en"
+
+
+def figures(told: object) -> Iterator[object]:
+    """All that is no text in plain data, in order."""
+    if isinstance(told, dict):
+        for value in told.values():
+            yield from figures(value)
+    elif isinstance(told, list):
+        for value in told:
+            yield from figures(value)
+    elif not isinstance(told, str):
+        yield told
+
+
+def test_a_study_is_judged_the_same_and_files_are_the_same(
+    qapp: QApplication, demo_window: MainWindow, tmp_path: Path
+) -> None:
+    window, verdict = demo_window, demo_window.state.verdict
+    assert verdict is not None
+    kinds = (("everything", ".json"), ("readings", ".csv"), ("verdicts", ".csv"), ("findings", ".csv"))
+
+    def written(language: str) -> list[bytes]:
+        speak_language(qapp, language)
+        try:
+            paths = [tmp_path / f"{language}-{what}{ending}" for what, ending in kinds]
+            for path, (what, _) in zip(paths, kinds, strict=True):
+                window.studies.write_to(path, what)
+            return [p.read_bytes() for p in paths]
+        finally:
+            speak_language(qapp, "en")
+
+    assert written("de") == written("en")
+    speak_language(qapp, "de")
+    try:
+        assert window.state.notebook is not None
+        told = judge(window.state.notebook, verdict.evidence.study)
+        german = json.loads(as_json(told, [], {}))
+    finally:
+        speak_language(qapp, "en")
+    english = json.loads(as_json(verdict, [], {}))
+    assert list(figures(german)) == list(figures(english))
+    assert "kühler als" in str(german["in_words"]) and "cooler than" in str(english["in_words"])
 
 
 def shown(window: QWidget) -> Iterator[str]:

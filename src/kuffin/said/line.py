@@ -5,7 +5,7 @@ from __future__ import annotations
 import datetime as dt
 from dataclasses import dataclass
 
-from kuffin.core.base.language import speaks_english, tr
+from kuffin.core.base.language import speaks_english, tr, written
 from kuffin.core.base.numbers import begun
 from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.undertest import kind_under_test
@@ -91,7 +91,7 @@ def _sentence(v: StudyVerdict) -> str:
     cautions = _cautions(v)
     apart, same, open_ = relations(found, best, others)
     told = which_is_best(found)
-    limit = f"{found.margin or 0:.3g} {outcome.difference_unit}".rstrip()
+    limit = written(f"{found.margin or 0:.3g} {outcome.difference_unit}".rstrip())
     if told.alone and told.alike:
         same, open_ = [(n, found.pair(best, n)) for n in told.alike], []
     parts = []

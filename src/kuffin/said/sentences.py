@@ -38,7 +38,7 @@ def pair_paragraph(v: StudyVerdict, pair: PairResult) -> str:
     basis = f"{_asked_about(v)}, {mounts}"
     first, second, low, high = better_first(pair, found.better)
     if pair.verdict == "same":
-        limit = f"{found.margin:.3g} {unit}".rstrip()
+        limit = written(f"{found.margin:.3g} {unit}".rstrip())
         narrow = sorted((pair.narrow_low, pair.narrow_high), key=abs)[-1]
         alike = tr("cool alike: they are") if v.outcome.temperature else "are"
         told = tr(

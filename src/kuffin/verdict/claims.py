@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.base.language import inside, mark, tr
+from kuffin.core.base.language import inside, mark, tr, written
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import WAYS, Claimed, judge_claim
 from kuffin.core.compare.evidence import Comparison, PairResult
@@ -236,7 +236,7 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
         measured = tr("We found a difference{best} between {ends}", best=best, ends=ends)
     reaches = j.amount.way in {"at least", "up to"}
     short, there = (tr("falls short of"), tr("reaches")) if reaches else (tr("does not agree with"), tr("agrees with"))
-    amount = f"{j.amount.low:g} {unit}" if reaches else j.amount.written(unit)
+    amount = written(f"{j.amount.low:g} {unit}") if reaches else j.amount.written(unit)
     under = "" if j.outcome.fact else tr(" under our conditions")
     verdict = {
         "refuted": tr(

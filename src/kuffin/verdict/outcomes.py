@@ -145,7 +145,7 @@ def scope(found: Comparison) -> str:
         )
     if max(counts) == 1:
         return tr("these samples, one of each; another sample of the same product may differ")
-    several = ", ".join(f"{c.samples} of {c.name}" for c in found.candidates if c.samples > 1)
+    several = ", ".join(tr("{n} of {name}", n=c.samples, name=c.name) for c in found.candidates if c.samples > 1)
     return (
         tr(
             "these samples ({several}, one of each other); another sample of the same product may differ",

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import tr, written
 from kuffin.core.bench.outcomes import FREE, HELD, Outcome
 from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, span, was_held
 from kuffin.core.heat.normalise import School
@@ -166,7 +166,7 @@ def _same_within(outcome: Outcome, cells: Sequence[Cell], results: Results) -> s
     if not pairs or not all(p.verdict == "same" for p in pairs):
         return ""
     margin = max(x.margin or 0.0 for x in found if x is not None)
-    return f"{margin:.3g} {outcome.difference_unit}".rstrip()
+    return written(f"{margin:.3g} {outcome.difference_unit}".rstrip())
 
 
 def _of_outcome(
@@ -296,7 +296,7 @@ def _where(
         (open_ if any(p.verdict == "unsettled" for p in mine) else near).append(cell)
     if near:
         margin = next((r.comparison.margin for c in near if (r := results[c]).comparison is not None), None)
-        limit = f"{margin or 0:.3g} {outcome.difference_unit}".rstrip()
+        limit = written(f"{margin or 0:.3g} {outcome.difference_unit}".rstrip())
         said.append(
             tr("within {limit} of some at {each}", limit=limit, each=joined([labels[c.condition] for c in near]))
         )

@@ -1872,7 +1872,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/verdictpage.py" />
             <source>Compare shows what may honestly be said of the candidates, with each mount as one observation. Drop the logs of a few mounts on the loom to begin.</source>
-            <translation>„Vergleichen“ zeigt, was ehrlich über die Kandidaten gesagt werden darf; jede Montage ist eine Beobachtung. Die Logs einiger Montagen auf dem Webstuhl ablegen, um zu beginnen.</translation>
+            <translation>„Vergleich“ zeigt, was ehrlich über die Kandidaten gesagt werden darf; jede Montage ist eine Beobachtung. Die Logs einiger Montagen auf dem Webstuhl ablegen, um zu beginnen.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/verdictpage.py" />
@@ -2783,7 +2783,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
             <source>Intervals (95 %) come from the scatter between mounts; for a verdict go to Compare.</source>
-            <translation>Die Intervalle (95 %) kommen aus der Streuung zwischen Montagen; ein Urteil steht unter „Vergleichen“.</translation>
+            <translation>Die Intervalle (95 %) kommen aus der Streuung zwischen Montagen; ein Urteil steht unter „Vergleich“.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/heatpage.py" />
@@ -4232,7 +4232,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
             <source>{label}; each is {made}, and judged by {school} unless Compare says otherwise</source>
-            <translation>{label}; Kandidaten werden {made}, und beurteilt wird nach {school}, wenn „Vergleichen“ nichts anderes sagt</translation>
+            <translation>{label}; Kandidaten werden {made}, und beurteilt wird nach {school}, wenn „Vergleich“ nichts anderes sagt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
@@ -4804,6 +4804,18 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
+            <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <source>Fit</source>
+            <translation>Passen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
+            <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
+            <source>Fill</source>
+            <translation>Füllen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
             <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
             <source>about {minutes:.0f} min</source>
             <translation>etwa {minutes:.0f} min</translation>
@@ -4991,11 +5003,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
-            <source>Fill</source>
-            <translation>Füllen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
             <location filename="../../../../src/kuffin/verdict/sheets.py" />
             <source>Leak test</source>
             <translation>Dichtprobe</translation>
@@ -5008,18 +5015,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
-            <source>Fit</source>
-            <translation>Passen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
             <source>Contact print</source>
             <translation>Pastenabdruck</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
             <source>Prepare walks you through each mount, from the change-over to “ready to run”. No mount is planned yet.</source>
-            <translation>„Vorbereiten“ führt durch jede Montage, vom Umbau bis „bereit zum Lauf“. Noch ist keine Montage geplant.</translation>
+            <translation>„Rüsten“ führt durch jede Montage, vom Umbau bis „bereit zum Lauf“. Noch ist keine Montage geplant.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
@@ -5656,18 +5658,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
-            <source>Raw data, for another lab to check</source>
-            <translation>Rohdaten, zum Nachprüfen durch ein anderes Labor</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
-            <source>Notes, prices paid, labels of samples, paths of logs, photos, own marks and own words stay here unless you send them along. Reasons why mounts were left out or kept go with it, as do the instruments' own troubles.</source>
-            <translation>Notizen, bezahlte Preise, Namen der Exemplare, Pfade der Logs, Fotos, eigene Noten und eigene Worte bleiben hier, wenn sie nicht ausdrücklich mitgeschickt werden. Gründe, warum Montagen nicht zählen oder gelten, gehen mit, ebenso die Störungen der Instrumente.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
             <source>candidates by outcomes, as a table for pages and texts</source>
             <translation>Kandidaten nach Ergebnissen, als Tabelle für Seiten und Texte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
+            <source>Raw data, for another lab to check</source>
+            <translation>Rohdaten, zum Nachprüfen durch ein anderes Labor</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
@@ -5676,8 +5673,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
+            <source>Notes, prices paid, labels of samples, paths of logs, photos, own marks and own words stay here unless you send them along. Reasons why mounts were left out or kept go with it, as do the instruments' own troubles.</source>
+            <translation>Notizen, bezahlte Preise, Namen der Exemplare, Pfade der Logs, Fotos, eigene Noten und eigene Worte bleiben hier, wenn sie nicht ausdrücklich mitgeschickt werden. Gründe, warum Montagen nicht zählen oder gelten, gehen mit, ebenso die Störungen der Instrumente.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/publish/datapage.py" />
             <source>another lab's study beside yours, linked on Compare · Across</source>
-            <translation>die Studie eines anderen Labors neben der eigenen, verbunden unter Vergleichen · Übergreifend</translation>
+            <translation>die Studie eines anderen Labors neben der eigenen, verbunden unter Vergleich · Übergreifend</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/publish/desk.py" />
@@ -6071,7 +6073,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
             <source>this mount is only made when its run ends; drop the photo on Prepare then</source>
-            <translation>diese Montage entsteht erst, wenn ihr Lauf endet; das Foto dann unter „Vorbereiten“ ablegen</translation>
+            <translation>diese Montage entsteht erst, wenn ihr Lauf endet; das Foto dann unter „Rüsten“ ablegen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
@@ -9349,7 +9351,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <source>Prepare</source>
-            <translation>Vorbereiten</translation>
+            <translation>Rüsten</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
@@ -9366,13 +9368,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <location filename="../../../../src/kuffin/app/frame/tour.py" />
             <source>Compare</source>
-            <translation>Vergleichen</translation>
+            <translation>Vergleich</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>Publish</source>
-            <translation>Veröffentlichen</translation>
+            <translation>Bericht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
@@ -9492,7 +9494,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/app/frame/tour.py" />
             <source>Compare has every pair, with what may be said of it.</source>
-            <translation>„Vergleichen“ hat jedes Paar, mit dem, was darüber gesagt werden darf.</translation>
+            <translation>„Vergleich“ hat jedes Paar, mit dem, was darüber gesagt werden darf.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/tour.py" />
@@ -10376,8 +10378,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
-            <source>, as {s}</source>
-            <translation>, als {s}</translation>
+            <source>, as {spread}</source>
+            <translation>, als {spread}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/changeover.py" />
@@ -12786,7 +12788,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/said/sentences.py" />
             <source>cool alike: they are</source>
-            <translation>kühlen ebenso: sie sind</translation>
+            <translation>kühlen gleich: sie sind</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/sentences.py" />
@@ -12866,7 +12868,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/said/sentences.py" />
             <source>Whether it reaches {matter} is not certain.</source>
-            <translation>Ob es {matter} erreicht, ist nicht sicher.</translation>
+            <translation>Ob es {matter}, erreicht, ist nicht sicher.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/sentences.py" />
@@ -14485,6 +14487,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <source>{n} of {name}</source>
+            <translation>{n} von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
             <source>could not be finished: {failed}</source>
             <translation>nicht zu Ende zu bringen: {failed}</translation>
         </message>
@@ -15236,6 +15243,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
             <source>pressure</source>
             <translation>Druck</translation>
         </message>
@@ -15301,6 +15309,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
             <source>paste</source>
             <translation>Paste</translation>
         </message>
@@ -18154,6 +18163,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
             <source>fins</source>
             <translation>Lamellen</translation>
         </message>
@@ -18359,6 +18369,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
             <source>liquid metal</source>
             <translation>Flüssigmetall</translation>
         </message>
@@ -19686,6 +19697,41 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
             <source>Kuffin is no safety device. The parts' manuals, local rules and qualified people come first.</source>
             <translation>Kuffin ist keine Sicherheitseinrichtung. Die Anleitungen der Teile, örtliche Regeln und Fachleute gehen vor.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>mains</source>
+            <translation>Netz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>jumper</source>
+            <translation>Pumpe allein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>supply</source>
+            <translation>Netzteil</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>dry</source>
+            <translation>Trockenlauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>glycol</source>
+            <translation>Glykol</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>hot</source>
+            <translation>heiß</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <source>biocide</source>
+            <translation>Biozid</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/cautions.py" />

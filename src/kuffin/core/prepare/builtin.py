@@ -50,7 +50,9 @@ class BuiltIn:
     def use(self) -> str:
         """How the part is used, where that is told: its ports, by how much it is turned."""
         said = [
-            f"{tr(s.label)} {written(s, v)}" for k, s in SETTINGS.items() if s.of_use and (v := self.settings.get(k))
+            f"{tr(s.label)} {tr(written(s, v)) if v in s.options else written(s, v)}"
+            for k, s in SETTINGS.items()
+            if s.of_use and (v := self.settings.get(k))
         ]
         return f" ({', '.join(said)})" if said else ""
 

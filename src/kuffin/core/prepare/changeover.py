@@ -219,7 +219,7 @@ def _put_on(before: BuiltIn | None, after: BuiltIn, on_die: bool) -> list[Change
                     name=after.name,
                     how=after.use,
                     with_screws=with_screws,
-                    way=f", {way}" if way else "",
+                    way=f", {tr(str(way))}" if way else "",
                 ),
                 minutes=8,
                 cautions=after.fin_cautions,
@@ -274,7 +274,7 @@ def _on_die(after: BuiltIn) -> list[ChangeOverTask]:
             )
         )
     amount = f", {written(SETTINGS['paste_amount_g'], s['paste_amount_g'])}" if s.get("paste_amount_g") else ""
-    spread = tr(", as {s}", s=s["spread"]) if s.get("spread") else tr(", in the usual way")
+    spread = tr(", as {spread}", spread=tr(str(s["spread"]))) if s.get("spread") else tr(", in the usual way")
     tasks.append(
         ChangeOverTask(
             key="paste",

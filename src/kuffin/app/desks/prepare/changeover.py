@@ -19,7 +19,7 @@ from kuffin.app.desks.prepare.page import PreparePage
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.texts import empty, link_button, text
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import inside, tr
 from kuffin.core.prepare.cautions import ABOUT, CAUTIONS
 from kuffin.core.prepare.changeover import ChangeOverTask, minutes
 from kuffin.notebook import photos as photos_of
@@ -88,6 +88,7 @@ class TaskRow(QWidget):
         grid.addWidget(self._took, 0, 2)
         if task.sheet:
             names = {"leak": tr("leak test"), "bleed": tr("bleeding"), "print": tr("contact print")}
+            names |= {"fit": inside(tr("Fit")), "fill": inside(tr("Fill"))}
             go = link_button(names.get(task.sheet, task.sheet))
             go.clicked.connect(lambda: self.sheet_wanted.emit(task.sheet))
             grid.addWidget(go, 0, 3)
@@ -131,7 +132,7 @@ class TaskRow(QWidget):
         self._words.style().polish(self._words)
         live = () if done else tuple(c for c in self.task.cautions if c not in dismissed)
         self._show_cautions(live if now else ())
-        self._short.setText("" if now or not live else tr("caution: {live}", live=", ".join(live)))
+        self._short.setText("" if now or not live else tr("caution: {live}", live=", ".join(tr(c) for c in live)))
         self._short.setVisible(bool(self._short.text()))
 
     def _show_cautions(self, keys: tuple[str, ...]) -> None:

@@ -6,11 +6,11 @@ from collections.abc import Sequence
 from functools import partial
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.forms import button, row
+from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
 
@@ -23,6 +23,15 @@ _TABLES: Sequence[tuple[str, str, str, str]] = (
     ("preparation", ".csv", mark("Preparation as CSV …"), mark("what was ticked, noted and measured before each run")),
     ("everything", ".json", mark("Everything as JSON …"), mark("all of it, with the working of each number")),
 )
+
+
+def _with_words(made: QPushButton, said: str) -> QHBoxLayout:
+    """A button with what it gives beside it, which wraps where it has to."""
+    line = QHBoxLayout()
+    line.setSpacing(8)
+    line.addWidget(made)
+    line.addWidget(text(said, style="muted"), 1)
+    return line
 
 
 @guarded
@@ -44,17 +53,13 @@ class DataPage(QWidget):
         for what, ending, label, said in _TABLES:
             made = button(tr(label), partial(self.write_wanted.emit, what, ending))
             self._out.append(made)
-            column.addWidget(row(made, text(tr(said), style="muted", wrap=False)))
+            column.addLayout(_with_words(made, tr(said)))
         copy = button(tr("Copy the table, to paste"), self.copy_wanted.emit)
-        column.addWidget(
-            row(copy, text(tr("candidates by outcomes, as a table for pages and texts"), style="muted", wrap=False))
-        )
+        column.addLayout(_with_words(copy, tr("candidates by outcomes, as a table for pages and texts")))
         column.addSpacing(10)
         column.addWidget(text(tr("Raw data, for another lab to check"), style="heading"))
         send = button(tr("Send a data package …"), self.package_wanted.emit)
-        column.addWidget(
-            row(send, text(tr("all runs, units, roles, bench, protocol: the same verdict"), style="muted", wrap=False))
-        )
+        column.addLayout(_with_words(send, tr("all runs, units, roles, bench, protocol: the same verdict")))
         column.addWidget(
             text(
                 tr(
@@ -66,12 +71,7 @@ class DataPage(QWidget):
             )
         )
         take = button(tr("Take in a data package …"), self.take_wanted.emit)
-        column.addWidget(
-            row(
-                take,
-                text(tr("another lab's study beside yours, linked on Compare · Across"), style="muted", wrap=False),
-            )
-        )
+        column.addLayout(_with_words(take, tr("another lab's study beside yours, linked on Compare · Across")))
         column.addStretch()
         self._out += [copy, send]
         state.verdict_changed.connect(lambda: self._enable(state))
