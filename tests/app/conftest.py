@@ -15,6 +15,7 @@ from kuffin.app.base.settings import Settings
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look import theme as looks
 from kuffin.app.look.application import application
+from kuffin.app.look.speech import speak_language
 
 
 @pytest.fixture(scope="session")
@@ -30,6 +31,14 @@ def qapp() -> object:
 def own_dialogs(qapp: QApplication) -> None:
     """Qt's own file dialogs, which a test can reach."""
     qapp.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)
+
+
+@pytest.fixture
+def german(qapp: QApplication) -> Iterator[None]:
+    """Whatever window is made meanwhile speaks German."""
+    speak_language(qapp, "de")
+    yield
+    speak_language(qapp, "en")
 
 
 @pytest.fixture

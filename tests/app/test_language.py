@@ -12,10 +12,8 @@ import pytest
 from PySide6.QtCore import QCoreApplication, QLocale, Qt
 from PySide6.QtGui import QAction
 from PySide6.QtWidgets import QAbstractButton, QApplication, QComboBox, QLabel, QTableView, QWidget
-from pytestqt.qtbot import QtBot
 from tools import messages
 
-from kuffin.app.base.settings import Settings
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look.speech import CONTEXT, LANGUAGES, chosen_language, speak_language
 from kuffin.core.base.language import tr
@@ -24,13 +22,6 @@ from kuffin.verdict.study import judge
 from tests.app.test_nothing_is_cut import all_pages
 
 OURS = [name for name in LANGUAGES if name not in {"desktop", "en"}]
-
-
-@pytest.fixture
-def german(qapp: QApplication) -> Iterator[None]:
-    speak_language(qapp, "de")
-    yield
-    speak_language(qapp, "en")
 
 
 def places(message: str) -> list[tuple[str | None, ...]]:
@@ -133,16 +124,11 @@ def shown(window: QWidget) -> Iterator[str]:
             yield from (str(model.headerData(i, Qt.Orientation.Horizontal) or "") for i in range(model.columnCount()))
 
 
-def test_no_page_shows_a_message_that_has_a_translation(german: None, qtbot: QtBot, tmp_path: Path, demo: Path) -> None:
+@pytest.mark.usefixtures("german")
+def test_no_page_shows_a_message_that_has_a_translation(demo_window: MainWindow, at_rest: Callable[[], None]) -> None:
+    window = demo_window
     translated = {m: t for m, t in messages.kept(messages.SPEECH / "kuffin_de.ts").items() if t != m}
     own = set(translated.values())
-    window = MainWindow(Settings(tmp_path / "german.ini"))
-    qtbot.addWidget(window)
-    window.resize(1280, 800)
-    window.show()
-    assert window.notebooks.open_path(demo)
-    at_rest: Callable[[], None] = lambda: qtbot.waitUntil(lambda: not window.jobs.running, timeout=90_000)  # noqa: E731
-    at_rest()
     brought = {c.name for m in window.state.mounts() for r in m.live_runs for c in r.channels}  # as the logs call them
     left = {a.text() for a in window.findChildren(QAction)} & set(translated)
     seen = 0
@@ -153,4 +139,3 @@ def test_no_page_shows_a_message_that_has_a_translation(german: None, qtbot: QtB
         seen += len(words & own)
     assert not left, "\n".join(sorted(left))
     assert seen > 500
-    window.close()

@@ -66,7 +66,7 @@ def _one(c: Candidate, photos: int) -> InTheHand:
     for f in kind.fields if kind is not None else ():
         value = c.part.fields.get(f.key)
         if (f.in_hand or f.key == _WEIGHT) and value not in (None, "", []):
-            told[f.label.split(",")[0]] = f"{show_field(f, value)} {f.unit}".strip()
+            told[tr(f.label).split(",")[0]] = f"{show_field(f, value)} {f.unit}".strip()
     took = tuple(t for m in c.live_mounts if (t := change_over_took(m)) is not None)
     return InTheHand(name=c.name, candidate_id=c.id, told=told, took_min=took, photos=photos)
 
@@ -76,7 +76,7 @@ def hand_table(found: Sequence[InTheHand]) -> tuple[list[str], list[list[str]]]:
     labels = list(dict.fromkeys(label for f in found for label in f.told))
     took = any(f.took_min for f in found)
     photos = any(f.photos for f in found)
-    head = ["candidate", *labels, *([tr("time to fit")] if took else []), *(["photos"] if photos else [])]
+    head = [tr("candidate"), *labels, *([tr("time to fit")] if took else []), *([tr("photos")] if photos else [])]
     rows = [
         [
             f.name,

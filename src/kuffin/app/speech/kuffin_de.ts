@@ -831,6 +831,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/plan/claimstable.py" />
             <location filename="../../../../src/kuffin/app/dialogs/typereadings.py" />
             <location filename="../../../../src/kuffin/app/frame/finder.py" />
+            <location filename="../../../../src/kuffin/verdict/inthehand.py" />
             <source>candidate</source>
             <translation>Kandidat</translation>
         </message>
@@ -14209,6 +14210,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/inthehand.py" />
             <source>time to fit</source>
             <translation>Einbauzeit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/inthehand.py" />
+            <source>photos</source>
+            <translation>Fotos</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/looks.py" />

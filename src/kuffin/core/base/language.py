@@ -25,7 +25,11 @@ def speaks_english() -> bool:
 
 
 def speaks_another_language() -> bool:
-    """Whether the window speaks another language than files do."""
+    """Whether the window speaks another language than files do.
+
+    >>> speaks_another_language()
+    False
+    """
     return _look_up is not None
 
 

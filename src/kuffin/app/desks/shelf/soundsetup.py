@@ -105,7 +105,7 @@ class SoundSetup(QWidget):
         self._kept = recordings.recordings(notebook, bench_id=bench.id)
         self.said.setText(calibration_words(self._kept))
         rows = [
-            (k.name, k.kind, k.added_at.replace("T", " ")[:16], self._told(k), tr("put into the bin"))
+            (k.name, tr(k.kind), k.added_at.replace("T", " ")[:16], self._told(k), tr("put into the bin"))
             for k in self._kept
         ]
         self.table.setVisible(bool(rows))
