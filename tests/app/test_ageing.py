@@ -35,6 +35,10 @@ def test_what_aged_is_told_drawn_and_explained(window: MainWindow, at_rest: Wait
     assert page.plot.isVisible() and "Marl" in page.plot.accessibleDescription()
     next(b for b in page.table.findChildren(QPushButton) if b.text().startswith("1.3")).click()
     assert window.working.shown.title == "Ageing of Marl, round 1"
+    page.plot.setFocus()
+    QTest.keyClick(page.plot, Qt.Key.Key_Down)
+    QTest.keyClick(page.plot, Qt.Key.Key_Return)
+    assert window.working.shown.title == "Ageing of Chalk, round 1"
 
 
 def test_what_stays_and_when_is_planned_and_undone(window: MainWindow, at_rest: Wait) -> None:

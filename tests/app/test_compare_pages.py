@@ -318,6 +318,11 @@ class TestAlongASweep:
         assert "Reed is cooler than" in before and "Each at its own operating point (fans" in along.there.text()
         QTest.keyClick(along.plot, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
         assert along.at.value() > 31.5
+        along.plot.setFocus()
+        QTest.keyClick(along.plot, Qt.Key.Key_Down)  # over the points, the mounts' own readings
+        assert along.plot.accessibleDescription().startswith("Sedge, round 1: ")
+        QTest.keyClick(demo_window, Qt.Key.Key_F1)
+        assert demo_window.working.isVisible() and "Sedge" in demo_window.working.shown.title
         along.at.setValue(46.0)
         assert "Reed and Bulrush: not swept as far as that" in along.heading.text() + along.there.text()
         assert "Reed beats" not in along.ranking.text() and "Sedge and Reed: below" in along.ranking.text()

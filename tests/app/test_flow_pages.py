@@ -136,6 +136,12 @@ def test_parts_are_compared_at_a_flow_that_one_drags_and_a_part_is_switched_off(
     )
     QTest.keyClick(page.plot, Qt.Key.Key_Left)
     assert page.flow.value() < 240
+    wanted: list[int] = []
+    page.readings_wanted.connect(wanted.append)
+    QTest.keyClick(page.plot, Qt.Key.Key_Down)
+    QTest.keyClick(page.plot, Qt.Key.Key_Return)  # a point leads to its readings
+    assert len(wanted) == 1
+    shelf.shelf_desk.go("restriction")
     assert "42" in page.gauge.text() and "estimated from the pump's curve" in page.gauge.text()
     next(b for b in page.findChildren(QCheckBox) if b.text() == "Reed").click()
     assert "Reed" not in page.said.text() and "Ruff" in page.said.text()

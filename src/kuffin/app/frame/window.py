@@ -52,7 +52,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.state.running import Running
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.keywalked import Walked
+from kuffin.app.widgets.keywalked import Opening
 from kuffin.app.widgets.messages import ask, tell
 from kuffin.app.widgets.texts import Opener, rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
@@ -319,7 +319,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         if isinstance(focus, QPushButton) and focus.property("working"):
             focus.click()
             return
-        if isinstance(focus, Walked):
+        if isinstance(focus, Opening):
             focus.open_focused()
             return
         mount_id = self.side.loom.focused_mount()

@@ -14,7 +14,8 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, paint_upright_axis, round_step
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.keywalked import Opening
+from kuffin.core.base.language import written
 
 _LEFT, _RIGHT, _TOP, _FOOT = 58.0, 92.0, 26.0, 40.0
 _BAND = 42  # of 255, how opaque a band is
@@ -38,6 +39,10 @@ class DrawnCurve:
         Where it was measured; dashed outside.
     faint : bool
         One mount's own curve, behind its candidate's.
+    behind : object
+        What its points stand for; handed on where one is opened.
+    called : str
+        What its points are of, where the curve itself has no name.
     other : bool
         Drawn in the accent colour, where it has no place: what the others are set against.
     """
@@ -52,14 +57,26 @@ class DrawnCurve:
     odd: Sequence[int] = ()
     solid: tuple[float, float] | None = None
     faint: bool = False
+    behind: object = None
+    called: str = ""
     other: bool = False
 
 
 @guarded
-class CurvePlot(Painted):
-    """The picture. `moved` tells where the line was put: by dragging, or with the arrow keys (Shift: tenfold)."""
+class CurvePlot(Opening):
+    """The picture.
+
+    Attributes
+    ----------
+    moved : Signal
+        Where the line was put: by dragging, or with the left and right arrow keys (Shift: tenfold).
+    opened : Signal
+        What stands behind a point (`DrawnCurve.behind`), and which of the curve's points it is: up and down walk over the points,
+        Enter, F1 or a click open one.
+    """
 
     moved = Signal(float)
+    opened = Signal(object, int)
 
     def __init__(self, theme: Theme, name: str, height: int = 320) -> None:
         super().__init__()
@@ -71,6 +88,8 @@ class CurvePlot(Painted):
         self._from_nothing = False
         self._area = QRectF()
         self._dragging = False
+        self._focus: int | None = None  # the point that was walked to
+        self._spoken = ""
         self.setAccessibleName(name)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
@@ -110,6 +129,9 @@ class CurvePlot(Painted):
         """
         self._curves, self._x, self._y = tuple(curves), x, y
         self._line, self._crosses, self._from_nothing = line, tuple(crosses), from_nothing
+        self._spoken = spoken
+        if self._focus is not None and self._focus >= len(self._points()):
+            self._focus = None
         self.setAccessibleDescription(spoken)
         self.update()
 
@@ -167,6 +189,7 @@ class CurvePlot(Painted):
         self._names(painter, area, y_of)
         self._cross(painter, area, at_x, y_of)
         self._read_line(painter, area, at_x)
+        self._walked_to(painter, area, at_x, y_of)
 
     def _colour(self, curve: DrawnCurve) -> QColor:
         if curve.place is not None:
@@ -231,11 +254,27 @@ class CurvePlot(Painted):
             painter.setPen(QPen(self._theme.color("accent"), 2.0))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawEllipse(centre, 6.0, 6.0)
-            wide = painter.fontMetrics().horizontalAdvance(words)
-            left = centre.x() + 12 if centre.x() + wide + 20 < area.right() else centre.x() - wide - 12
-            box = QRectF(left, centre.y() - 30, wide + 4, painter.fontMetrics().height())
-            painter.fillRect(box, self._theme.color("ground"))
-            painter.drawText(box, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, words)
+            self._beside(painter, area, centre, words)
+
+    def _walked_to(self, painter: QPainter, area: QRectF, at_x, y_of) -> None:  # type: ignore[no-untyped-def]
+        """A ring around the point that was walked to, with its words."""
+        if self._focus is None or not self.hasFocus():
+            return
+        curve, i = self._points()[self._focus]
+        centre = QPointF(at_x(curve.points[i][0]), y_of(curve.points[i][1]))
+        painter.setPen(QPen(self._theme.color("accent"), 1.2, Qt.PenStyle.DotLine))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawEllipse(centre, 10.0, 10.0)
+        self._beside(painter, area, centre, self._words_of(curve, i))
+
+    def _beside(self, painter: QPainter, area: QRectF, centre: QPointF, words: str) -> None:
+        """Words beside a place, on the side where there is room."""
+        wide = painter.fontMetrics().horizontalAdvance(words)
+        left = centre.x() + 12 if centre.x() + wide + 20 < area.right() else centre.x() - wide - 12
+        box = QRectF(left, centre.y() - 30, wide + 4, painter.fontMetrics().height())
+        painter.fillRect(box, self._theme.color("ground"))
+        painter.setPen(self._theme.color("accent"))
+        painter.drawText(box, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, words)
 
     def _read_line(self, painter: QPainter, area: QRectF, at_x) -> None:  # type: ignore[no-untyped-def]
         if self._line is None:
@@ -248,25 +287,77 @@ class CurvePlot(Painted):
         painter.setBrush(self._theme.color("accent"))
         painter.drawPolygon(handle)
 
+    # --- the points ------------------------------------------------------------------------------------------------
+
+    def _points(self) -> list[tuple[DrawnCurve, int]]:
+        """All points, curve by curve, each from left to right."""
+        return [(c, i) for c in self._curves for i in sorted(range(len(c.points)), key=lambda i: c.points[i][0])]
+
+    @staticmethod
+    def _words_of(curve: DrawnCurve, index: int) -> str:
+        x, y = (written(f"{v:.4g}") for v in curve.points[index])
+        return f"{curve.called or curve.name}: {x}; {y}" if curve.called or curve.name else f"{x}; {y}"
+
+    def _walk(self, by: int) -> None:
+        points = self._points()
+        if points:
+            self._focus = 0 if self._focus is None else min(max(self._focus + by, 0), len(points) - 1)
+            self.setAccessibleDescription(self._words_of(*points[self._focus]))
+            self.update()
+
+    def open_focused(self) -> None:
+        points = self._points()
+        if self._focus is not None and self._focus < len(points):
+            curve, i = points[self._focus]
+            self.opened.emit(curve.behind, i)
+
+    def _point_at(self, place: QPointF) -> int | None:
+        x0, x1, y0, y1 = self._spans()
+        a = self._area
+        for n, (curve, i) in enumerate(self._points()):
+            x, y = curve.points[i]
+            at = QPointF(
+                a.left() + (x - x0) / max(x1 - x0, 1e-12) * a.width(),
+                a.bottom() - (y - y0) / max(y1 - y0, 1e-12) * a.height(),
+            )
+            if (at - place).manhattanLength() < 9:
+                return n
+        return None
+
     # --- the line --------------------------------------------------------------------------------------------------
 
     def _near(self, event: QMouseEvent) -> bool:
         return self._line is not None and abs(event.position().x() - self.place_of(self._line)) < 8
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        if self._line is not None and self._area.adjusted(-8, -14, 8, 8).contains(event.position()):
+        point = None if self._near(event) else self._point_at(event.position())
+        if point is not None:
+            self._focus = point
+            self.update()
+            self.open_focused()
+        elif self._line is not None and self._area.adjusted(-8, -14, 8, 8).contains(event.position()):
             self._dragging = True
             self._put(self._x_of(event.position().x()))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         if self._dragging:
             self._put(self._x_of(event.position().x()))
-        self.setCursor(Qt.CursorShape.SplitHCursor if self._near(event) else Qt.CursorShape.ArrowCursor)
+        shape = Qt.CursorShape.SplitHCursor if self._near(event) else Qt.CursorShape.ArrowCursor
+        if shape == Qt.CursorShape.ArrowCursor and self._point_at(event.position()) is not None:
+            shape = Qt.CursorShape.PointingHandCursor
+        self.setCursor(shape)
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
         self._dragging = False
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
+        walked = {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}.get(Qt.Key(event.key()))
+        if walked is not None and self._points():
+            self._walk(walked)
+            return
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter} and self._focus is not None:
+            self.open_focused()
+            return
         way = {Qt.Key.Key_Left: -1.0, Qt.Key.Key_Right: 1.0}.get(Qt.Key(event.key()))
         if way is None or self._line is None:
             super().keyPressEvent(event)

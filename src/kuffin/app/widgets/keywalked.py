@@ -11,8 +11,16 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 
 
+class Opening(Painted):
+    """A painted picture in which something has the focus, and can be opened: by Enter, F1 or a click."""
+
+    def open_focused(self) -> None:
+        """Open what has the focus."""
+        raise NotImplementedError
+
+
 @guarded
-class Walked(Painted):
+class Walked(Opening):
     """The picture; who paints it says where its items stand, where the keys lead, and what opening one does.
 
     Attributes

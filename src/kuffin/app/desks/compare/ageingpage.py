@@ -57,6 +57,7 @@ class AgeingPage(RenewedPage):
         self.heading = text(style="heading")
         self.plot = CurvePlot(theme, tr("Change since the first reading, less the baseline’s"), 300)
         self.plot.moved.connect(lambda _at: None)
+        self.plot.opened.connect(lambda mount, _i: self._explain(mount))
         self.table = FigureTable(tr("Mounts that stay in place"))
         self.column.addWidget(self.heading)
         self.column.addWidget(self.plot)
@@ -138,13 +139,14 @@ class AgeingPage(RenewedPage):
             rows.append((_name(mounts[i]) + mark, _readings(m), _change(m, base), begun, due.get(i, "")))
         self.table.setVisible(bool(rows))
 
-        def explain(at: int) -> None:
-            m = shown.get(ids[at])
-            if m is not None and m.found is not None:
-                self.working.emit(ageing_working(m, found))
-
         head = (tr("mount"), tr("as read, K"), tr("change"), tr("first read"), tr("next recheck"))
-        self.table.show_rows(head, rows, words=True, left={1, 3}, opens={2: explain})
+        self.table.show_rows(
+            head, rows, words=True, left={1, 3}, opens={2: lambda at: self._explain(shown.get(ids[at]))}
+        )
+
+    def _explain(self, mount: AgedMount | None) -> None:
+        if mount is not None and mount.found is not None and self.found is not None:
+            self.working.emit(ageing_working(mount, self.found))
 
     def _draw(self, told: Sequence[AgedMount], base: str) -> None:
         curves = []
@@ -164,6 +166,7 @@ class AgeingPage(RenewedPage):
                     low=list(ys - half),
                     high=list(ys + half),
                     points=[(r.days, r.value - start) for r in m.rows],
+                    behind=m,
                 )
             )
         self.plot.show_curves(

@@ -75,6 +75,7 @@ class AlongPage(RenewedPage):
         )
         self.heading = text(style="heading")
         self.plot = CurvePlot(theme, tr("Outcome along the sweep"), 330)
+        self.plot.opened.connect(lambda name, _i: self._explain(name))
         self.plot.moved.connect(self.at.setValue)
         self.table = FigureTable(tr("Candidates at that place"))
         self.there = text()
@@ -265,6 +266,8 @@ class AlongPage(RenewedPage):
                     ys=list(self.read.curves.curve(read, xs)),
                     points=list(zip(swept.x, swept.y, strict=True)),
                     faint=True,
+                    behind=swept.mount.candidate,
+                    called=swept.mount.mount,
                 )
             )
         return out

@@ -14,7 +14,7 @@ from kuffin.app.base.settings import Settings
 from kuffin.app.desks.compare.verdictpage import VerdictPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.keywalked import Walked
+from kuffin.app.widgets.keywalked import Opening
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.core.base.language import mark, tr
 
@@ -114,7 +114,7 @@ class CompareDesk(QWidget):
     def explain_focus(self) -> None:
         """Show the working of what has the focus (F1)."""
         chosen = QApplication.focusWidget()
-        if isinstance(chosen, Walked):
+        if isinstance(chosen, Opening):
             chosen.open_focused()
         elif self.paged.page == "verdict":
             self.verdict.explain_focus()

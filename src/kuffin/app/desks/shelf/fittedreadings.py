@@ -57,7 +57,8 @@ def _pump(curve: Curve) -> FittedReadings:
     pump, points = fit_pump_of(curve), np.asarray(curve.points, float).reshape(-1, 3)
     drawn = []
     for speed in sorted(set(points[:, 2])):
-        own = points[points[:, 2] == speed]
+        rows = np.flatnonzero(points[:, 2] == speed)
+        own = points[rows]
         most = min(1.08 * float(own[:, 0].max()), float(np.sqrt(pump.h / pump.k)) * speed / 100)
         xs = np.linspace(0.0, most, _STEPS)
         drawn.append(
@@ -66,6 +67,7 @@ def _pump(curve: Curve) -> FittedReadings:
                 xs=list(xs),
                 ys=[pump.head(float(x), speed / 100) for x in xs],
                 points=[(float(p[0]), float(p[1])) for p in own],
+                behind=tuple(int(r) for r in rows),
                 solid=(float(own[:, 0].min()), float(own[:, 0].max())),
             )
         )

@@ -27,6 +27,7 @@ class PartCurves(QWidget):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self.plot = CurvePlot(theme, tr("What this part restricts, or gives"), 240)
+        self.plot.opened.connect(lambda curve_id, _i: self.readings_wanted.emit(curve_id))
         self.table = FigureTable(tr("Curves of this part"))
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 8, 0, 0)
@@ -42,7 +43,7 @@ class PartCurves(QWidget):
         """Show a part's curves."""
         curves = [] if part is None else part.live_curves
         self.setVisible(bool(curves))
-        drawn = [d for c in curves for d in _drawn(c)]
+        drawn = [replace(d, behind=c.id) for c in curves for d in _drawn(c)]
         self.plot.setVisible(bool(drawn))
         self.plot.show_curves(drawn, tr("flow, L/h"), tr("pressure, kPa"), from_nothing=True)
         rows = []

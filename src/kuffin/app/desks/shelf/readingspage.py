@@ -73,6 +73,7 @@ class ReadingsPage(RenewedPage):
         self.live = LivePairs(state, bench_path)
         self.live.taken.connect(lambda flow, pressure: self.add_rows([[flow, pressure, None]]))
         self.plot = CurvePlot(theme, tr("Readings and the curve through them"), 300)
+        self.plot.opened.connect(self._to_row)
         self.residuals = Sketch(theme, tr("Residuals"), 130)
         self.told = text()
         self.facts = CurveFacts(self._change)
@@ -160,6 +161,11 @@ class ReadingsPage(RenewedPage):
         self.live.setVisible(kind.by_pressure)
         self.facts.show_curve(curve, [p for p in self._behind.parts if p.kind == "coolant"])
         self._draw(curve, kind)
+
+    def _to_row(self, rows: object, index: int) -> None:
+        """To the reading that a point of the picture is: of some rows, else of all."""
+        self.table.setFocus()
+        self.table.setCurrentCell(rows[index] if isinstance(rows, tuple) else index, 0)
 
     def _draw(self, curve: Curve, kind: CurveKind) -> None:
         points = np.asarray(curve.points, float).reshape(-1, 3)

@@ -56,6 +56,7 @@ class RestrictionPage(RenewedPage):
         self.parts = FlowRow()
         self.column.addLayout(self.parts)
         self.plot = CurvePlot(theme, tr("Pressure drop against flow"), 330)
+        self.plot.opened.connect(lambda curve_id, _i: self.readings_wanted.emit(curve_id))
         self.plot.moved.connect(self.flow.setValue)
         self.said = text(style="heading")
         self.table = FigureTable(tr("Drops at the reference flow"))
@@ -148,6 +149,7 @@ class RestrictionPage(RenewedPage):
                     points=list(zip(part.flow, part.drop, strict=True)),
                     odd=part.standing_off,
                     solid=part.measured,
+                    behind=self.found.curves[name].id,
                 )
             )
         self._curves = curves
