@@ -26,7 +26,7 @@ from kuffin.commands.desktop import shared_files
 ROOT = Path(__file__).parents[1]
 # what Kuffin never loads: others' tests, and the parts of Qt that draw from scripts or design forms
 _LEFT_OUT = re.compile(
-    r"(^|/)(tests?|__pycache__|qml|designer)/|Qt6?(Quick|Qml|Designer)|\.pyi$|^\.\./|^PySide6/(linguist|lupdate|qmlls|qmllint|balsam)"
+    r"(^|/)(tests?|__pycache__|qml|designer)/|Qt6?(Quick|Qml|Designer)|^\.\./|^PySide6/(.*\.pyi$|linguist|lupdate|qmlls|qmllint|balsam)"
 )
 _START = """import sys
 sys.path.insert(0, __file__.rpartition("/")[0])

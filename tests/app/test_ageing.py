@@ -6,6 +6,8 @@ import datetime as dt
 from collections.abc import Callable
 
 import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QPushButton
 
 from kuffin.app.frame.window import MainWindow
@@ -38,7 +40,7 @@ def test_what_aged_is_told_drawn_and_explained(window: MainWindow, at_rest: Wait
     page.plot.setFocus()
     QTest.keyClick(page.plot, Qt.Key.Key_Down)
     QTest.keyClick(page.plot, Qt.Key.Key_Return)
-    assert window.working.shown.title == "Ageing of Chalk, round 1"
+    assert window.working.shown.title == "Ageing of Marl, round 1"
 
 
 def test_what_stays_and_when_is_planned_and_undone(window: MainWindow, at_rest: Wait) -> None:

@@ -8,13 +8,14 @@ has lived for long is looked through where it has grown: sooner while the window
 from __future__ import annotations
 
 import gc
+import sys
 
 from PySide6.QtCore import Qt, QTimer
 from PySide6.QtGui import QGuiApplication
 
 _EVERY_MS = 200
 _GROWN_IN_USE, _GROWN_UNUSED = 2.0, 1.1
-_FEW = 200_000  # objects: as many as an open notebook has; below that nothing is looked for
+_FEW = 2_500_000  # blocks of memory: as many as an open notebook takes; below that nothing is looked for
 
 
 def collect_in_window_thread(app: QGuiApplication) -> QTimer:
@@ -28,13 +29,13 @@ def collect_in_window_thread(app: QGuiApplication) -> QTimer:
         for_young, _, for_old = gc.get_threshold()
         if young <= for_young:
             return
-        if old and old % for_old == 0:
-            used = app.applicationState() == Qt.ApplicationState.ApplicationActive
-            if len(gc.get_objects(generation=2)) > (_GROWN_IN_USE if used else _GROWN_UNUSED) * max(lived, _FEW):
-                gc.collect()
-                lived = len(gc.get_objects(generation=2))
-                return
-        gc.collect(1)
+        used = app.applicationState() == Qt.ApplicationState.ApplicationActive
+        grown = _GROWN_IN_USE if used else _GROWN_UNUSED
+        if old > for_old and sys.getallocatedblocks() > grown * max(lived, _FEW):
+            gc.collect()
+            lived = sys.getallocatedblocks()
+        else:
+            gc.collect(1)
 
     timer = QTimer(app)
     timer.setInterval(_EVERY_MS)

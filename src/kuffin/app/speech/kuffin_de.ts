@@ -747,6 +747,11 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
+            <source>{n}, round {round}</source>
+            <translation>{n}, Runde {round}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
             <source>Each at its own operating point ({label}): {told}.</source>
             <translation>Jeder in seinem eigenen Betriebspunkt ({label}): {told}.</translation>
         </message>
@@ -834,11 +839,6 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/verdict/inthehand.py" />
             <source>candidate</source>
             <translation>Kandidat</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
-            <source>{n}, round {round}</source>
-            <translation>{n}, Runde {round}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />

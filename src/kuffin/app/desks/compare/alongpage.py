@@ -50,6 +50,11 @@ _PURPOSE = mark(
 )
 
 
+def _labels(v: StudyVerdict) -> dict[str, str]:
+    """What each mount is called, by its number."""
+    return {str(m.id): tr("{n}, round {round}", n=n, round=m.round) for n, m in v.evidence.mounts}
+
+
 class AlongPage(RenewedPage):
     """Nothing is edited here; what is chosen is kept while the notebook is open."""
 
@@ -254,8 +259,8 @@ class AlongPage(RenewedPage):
         return tr("Each at its own operating point ({label}): {told}.", label=label, told="; ".join(told))
 
     def _mount_curves(self, sweep: Sweep) -> list[DrawnCurve]:
-        assert self.read is not None
-        out = []
+        assert self.read is not None and self.state.verdict is not None
+        labels, out = _labels(self.state.verdict), []
         for swept, read in zip(sweep.swept, self.read.curves.mounts, strict=True):
             xs = np.linspace(swept.x.min(), swept.x.max(), 30)
             out.append(
@@ -267,7 +272,7 @@ class AlongPage(RenewedPage):
                     points=list(zip(swept.x, swept.y, strict=True)),
                     faint=True,
                     behind=swept.mount.candidate,
-                    called=swept.mount.mount,
+                    called=labels.get(swept.mount.mount, ""),
                 )
             )
         return out
@@ -305,5 +310,5 @@ class AlongPage(RenewedPage):
     def _explain(self, name: str) -> None:
         v = self.state.verdict
         if v is not None and self.sweep is not None and self.read is not None:
-            labels = {str(m.id): tr("{n}, round {round}", n=n, round=m.round) for n, m in v.evidence.mounts}
+            labels = _labels(v)
             self.working.emit(along_working(self.sweep, self.read, name, labels))
