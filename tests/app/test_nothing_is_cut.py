@@ -76,12 +76,3 @@ def test_nothing_is_cut_on_any_page(
             demo_window.resize(*size)
             cut += [f"{where}, {size[0]} px: {said}" for said in cut_when_laid(qtbot, demo_window)]
     assert not cut, "\n".join(cut)
-
-
-@pytest.mark.usefixtures("german")
-def test_nothing_is_cut_in_another_language(demo_window: MainWindow, qtbot: QtBot) -> None:
-    demo_window.resize(1024, 700)
-    cut: list[str] = []
-    for where in all_pages(demo_window):
-        cut += [f"{where}: {said}" for said in cut_when_laid(qtbot, demo_window)]
-    assert not cut, "\n".join(cut)

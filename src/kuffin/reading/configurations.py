@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.configuration import OF_TEST, SETTINGS
 from kuffin.core.bench.devices import Cooled, cooled_by, device_in_words, kind_of_device
 from kuffin.core.bench.parts import KINDS
@@ -133,7 +134,7 @@ def held_by(place: Place) -> list[Held]:
         inner = float(part.fields.get("inner_mm") or 10.0)
         length = float(place.settings.get("length_mm") or 1000.0)
         guessed = not (part.fields.get("inner_mm") and place.settings.get("length_mm"))
-        return [Held(f"{part.name}, {length / 1000:g} m", tube_volume_ml(inner, length), guessed)]
+        return [Held(f"{part.name}, {plain(length / 1000)} m", tube_volume_ml(inner, length), guessed)]
     return _held(part)
 
 

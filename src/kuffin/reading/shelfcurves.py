@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError, TraceError
+from kuffin.core.base.numbers import plain
 from kuffin.core.flow.accuracy import Accuracies, read_accuracy
 from kuffin.core.flow.curvekinds import CURVE_KINDS
 from kuffin.core.flow.measured import Measured, Spread, Taken, measured
@@ -28,7 +29,7 @@ class CoolantState:
     @property
     def words(self) -> str:
         """In words."""
-        return f"{self.mix.words} at {self.temperature_c:g} °C"
+        return f"{self.mix.words} at {plain(self.temperature_c)} °C"
 
 
 @dataclass(frozen=True, kw_only=True)

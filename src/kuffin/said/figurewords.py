@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from kuffin.core.base.extremes import Extremes
 from kuffin.core.base.language import tr
-from kuffin.core.base.numbers import number
+from kuffin.core.base.numbers import number, plain
 from kuffin.core.base.uncertainty import Combined, Source
 from kuffin.core.base.worked import Worked, in_quadrature, worked
 from kuffin.core.heat.wholetrace import WholeTrace
@@ -144,5 +144,7 @@ def _combined(sources: Sequence[Source], combined: Combined, unit: str, said: st
     )
     u = in_quadrature(tr("Combined"), "u", parts, unit, source=df)
     k = combined.half_width / combined.u if combined.u else 0.0
-    cover = Worked(name=tr("Coverage factor"), symbol="k", value=k, digits=3, source=f"{100 * combined.confidence:g} %")
+    cover = Worked(
+        name=tr("Coverage factor"), symbol="k", value=k, digits=3, source=f"{plain(100 * combined.confidence)} %"
+    )
     return worked(tr("Half-width"), "U95", "k*u", [cover, u], unit, digits=2, source=said)

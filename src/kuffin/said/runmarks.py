@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.notebook.entities import Run, Study
 from kuffin.reading.failed import FAILED
 from kuffin.said.shownworking import Working
@@ -39,7 +40,7 @@ def happened(run: Run) -> Working:
         seconds = int(mark.at_s)
         said = mark.text or tr("a mark without a word")
         if mark.kind == "value" and mark.value is not None:
-            said = f"{mark.text}: {mark.value:g} {mark.unit}".rstrip()
+            said = f"{mark.text}: {plain(mark.value)} {mark.unit}".rstrip()
         out.say(f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said)
     return out
 

@@ -9,6 +9,7 @@ import numpy as np
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.control import ControlChart, control_chart
 from kuffin.core.compare.linear import fit_linear
@@ -175,7 +176,7 @@ def moved_words(found: BaselineChart, unit: str = "K") -> str:
             )
         )
     m = chart.moved
-    chance = tr("below 0.1 %") if m.p < 0.001 else f"{100 * m.p:.1g} %"
+    chance = tr("below 0.1 %") if m.p < 0.001 else f"{plain(100 * m.p, 1)} %"
     return (
         tr(
             "the baseline {name} rose by {by} ± {u95} {unit} {when} (scatter alone does that in {chance} of studies)",

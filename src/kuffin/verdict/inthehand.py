@@ -11,6 +11,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.parts import KINDS, show_field
 from kuffin.notebook.entities import Candidate, Study
 from kuffin.verdict.planbasis import change_over_took
@@ -66,7 +67,9 @@ def _one(c: Candidate, photos: int) -> InTheHand:
     for f in kind.fields if kind is not None else ():
         value = c.part.fields.get(f.key)
         if (f.in_hand or f.key == _WEIGHT) and value not in (None, "", []):
-            told[tr(f.label).split(",")[0]] = f"{show_field(f, value)} {f.unit}".strip()
+            told[tr(f.label).split(",")[0]] = (
+                f"{plain(value) if isinstance(value, (int, float)) else show_field(f, value)} {f.unit}".strip()
+            )
     took = tuple(t for m in c.live_mounts if (t := change_over_took(m)) is not None)
     return InTheHand(name=c.name, candidate_id=c.id, told=told, took_min=took, photos=photos)
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.compare import Comparison
 from kuffin.core.compare.looks import all_looks, confidence_at, look_confidences, usual_looks
 from kuffin.core.compare.nextround import NextRound, next_round
@@ -140,7 +141,7 @@ def last_confidence(study: Study, rounds: int) -> float:
 
 def look_words(looks: LooksSoFar) -> str:
     """Where the looks stand, in a sentence or two."""
-    overall = f"{100 * looks.overall:g} %"
+    overall = f"{plain(100 * looks.overall)} %"
     if looks.had == 0:
         return tr(
             "The first look is after round {declared}; so far {done}. Until then intervals are "

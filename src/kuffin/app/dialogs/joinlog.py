@@ -23,6 +23,7 @@ from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.base.units import shown
 from kuffin.logs.table import LogTable
 from kuffin.notebook.samples import RunData
@@ -114,7 +115,7 @@ class JoinLog(QDialog):
             self._roles[c.name] = box
             mean = float(np.nanmean(c.values))
             grid.addWidget(text(c.name, wrap=False), row, 0)
-            grid.addWidget(text(f"{mean:.4g} {shown(c.unit)}".strip(), style="muted", wrap=False), row, 1)
+            grid.addWidget(text(f"{plain(mean, 4)} {shown(c.unit)}".strip(), style="muted", wrap=False), row, 1)
             grid.addWidget(box, row, 2)
         grid.setRowStretch(len(self._table.channels), 1)
         scroll = QScrollArea()

@@ -26,6 +26,7 @@ from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import counted, tr
+from kuffin.core.base.numbers import number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
 from kuffin.core.compare.pairwords import joined
@@ -227,8 +228,8 @@ class LogDetails(QWidget):
 
         mean, low, high = (float(f(channel.values)) for f in (np.nanmean, np.nanmin, np.nanmax))
         unit = f" {shown(channel.unit)}" if channel.unit else ""
-        self.channels.setItem(row, _MEAN, QTableWidgetItem(f"{mean:.2f}{unit}"))
-        self.channels.setItem(row, _MEAN + 1, QTableWidgetItem(f"{low:.2f} … {high:.2f}{unit}"))
+        self.channels.setItem(row, _MEAN, QTableWidgetItem(f"{number(mean, 2)}{unit}"))
+        self.channels.setItem(row, _MEAN + 1, QTableWidgetItem(f"{number(low, 2)} … {number(high, 2)}{unit}"))
 
     def _alike(self, log: Incoming) -> list[Incoming]:
         return [one for one in self._logs if one is log or one.shape == log.shape]

@@ -12,7 +12,7 @@ from kuffin.app.widgets.forms import WritingTable, choice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import number, typed_number
+from kuffin.core.base.numbers import number, plain, typed_number
 from kuffin.core.base.units import canonical_unit, shown
 from kuffin.core.bench.roles import ROLES, SIGNALS
 from kuffin.core.bench.writtenfigures import read_figure, taken_apart, with_emissivity
@@ -173,7 +173,7 @@ class TypeReadings(QDialog):
                 except KuffinError as error:
                     problems.append(str(error))
             self._figures.append(figure)
-            rows.append((tr(ROLES[role].label), written, step or (f"{figure.resolution:g}" if figure else ""), taken))
+            rows.append((tr(ROLES[role].label), written, step or (plain(figure.resolution) if figure else ""), taken))
         self.table.fill(rows, fixed=(_TAKEN,))
         if self.minutes.text().strip() and self._minutes() is None:
             problems.append(tr("“{text}” is no number of minutes", text=self.minutes.text()))

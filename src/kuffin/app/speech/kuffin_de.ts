@@ -10118,6 +10118,66 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{label} ({part} über {over})</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>the mounts do not scatter at all; check that they are different recordings</source>
+            <translation>die Montagen streuen überhaupt nicht; prüfen Sie, ob es verschiedene Aufzeichnungen sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples cannot prove, so the interval keeps the samples' own {n} degree of freedom</source>
+            <translation>Exemplare streuen nicht mehr als Montagen eines Exemplars: Ihre eigene Streuung wird mit 0 angesetzt, was wenige Exemplare nicht beweisen können; das Intervall behält daher den einen Freiheitsgrad ({n}) der Exemplare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples cannot prove, so the interval keeps the samples' own {n} degrees of freedom</source>
+            <translation>Exemplare streuen nicht mehr als Montagen eines Exemplars: Ihre eigene Streuung wird mit 0 angesetzt, was wenige Exemplare nicht beweisen können; das Intervall behält daher die {n} Freiheitsgrade der Exemplare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>one candidate has a single mount: both are taken to scatter alike</source>
+            <translation>ein Kandidat hat nur eine Montage: Beide gelten als gleich streuend</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>{noticed}, but one spread is shared by all: intervals with {name} are too narrow, the others too wide; separate spreads would be right</source>
+            <translation>{noticed}, aber alle teilen eine Streuung: Intervalle mit {name} sind zu schmal, die anderen zu breit; getrennte Streuungen wären richtig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>samples changed together with rounds, or have too few mounts, so their mounts are taken together</source>
+            <translation>Exemplare wechselten zusammen mit den Runden oder haben zu wenige Montagen; ihre Montagen werden daher zusammengenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>samples and rounds changed together, so the samples' own scatter cannot be seen; the verdict is about these samples</source>
+            <translation>Exemplare und Runden wechselten zusammen; die eigene Streuung der Exemplare ist daher nicht zu sehen, und das Urteil gilt für diese Exemplare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>each sample has one mount, so scatter between samples and between mounts cannot be told apart; the interval holds both together</source>
+            <translation>jedes Exemplar hat eine Montage; die Streuung zwischen Exemplaren und zwischen Montagen ist daher nicht zu trennen, und das Intervall enthält beide zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>the mounts of each sample do not scatter at all; check that they are different recordings</source>
+            <translation>die Montagen jedes Exemplars streuen überhaupt nicht; prüfen Sie, ob es verschiedene Aufzeichnungen sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>{noticed}: each candidate keeps its own spread</source>
+            <translation>{noticed}: Jeder Kandidat behält seine eigene Streuung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>{noticed}: each candidate keeps its own spread, with what the rounds add to it</source>
+            <translation>{noticed}: Jeder Kandidat behält seine eigene Streuung, mit dem, was die Runden hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mixed.py" />
+            <source>the scatter between samples and between mounts could not be told apart sharply; the interval rests on the best found</source>
+            <translation>die Streuung zwischen Exemplaren und zwischen Montagen ließ sich nicht scharf trennen; das Intervall beruht auf dem besten Gefundenen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
             <source>one</source>
             <translation>eins</translation>
@@ -10296,6 +10356,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
             <source>, more than the {margin:g}{u} that matter</source>
             <translation>, mehr als die {margin:g}{u}, auf die es ankommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/separate.py" />
+            <source>some mounts of a candidate do not scatter at all; check that they are different recordings</source>
+            <translation>einige Montagen eines Kandidaten streuen überhaupt nicht; prüfen Sie, ob es verschiedene Aufzeichnungen sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/spreads.py" />
+            <source>mounts of {name} scatter {times:.1f} times as far as those of the others ({own} against {others})</source>
+            <translation>Montagen von {name} streuen {times:.1f}-mal so weit wie die der anderen ({own} gegen {others})</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/plan/order.py" />

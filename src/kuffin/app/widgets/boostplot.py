@@ -6,6 +6,7 @@ import pyqtgraph as pg
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.plotparts import axes
 from kuffin.core.base.language import tr
 from kuffin.core.heat.boost import Boost
 
@@ -16,7 +17,7 @@ class BoostPlot(QWidget):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._boost: Boost | None = None
-        self._plot = pg.PlotWidget()
+        self._plot = pg.PlotWidget(axisItems=axes())
         self._plot.setMenuEnabled(False)
         self._plot.hideButtons()
         self._plot.setMouseEnabled(x=False, y=False)

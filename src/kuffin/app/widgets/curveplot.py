@@ -15,7 +15,7 @@ from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.axis import paint_axis, paint_upright_axis, round_step
 from kuffin.app.widgets.keywalked import Opening
-from kuffin.core.base.language import written
+from kuffin.core.base.numbers import plain
 
 _LEFT, _RIGHT, _TOP, _FOOT = 58.0, 92.0, 26.0, 40.0
 _BAND = 42  # of 255, how opaque a band is
@@ -295,7 +295,7 @@ class CurvePlot(Opening):
 
     @staticmethod
     def _words_of(curve: DrawnCurve, index: int) -> str:
-        x, y = (written(f"{v:.4g}") for v in curve.points[index])
+        x, y = (plain(v, 4) for v in curve.points[index])
         return f"{curve.called or curve.name}: {x}; {y}" if curve.called or curve.name else f"{x}; {y}"
 
     def _walk(self, by: int) -> None:

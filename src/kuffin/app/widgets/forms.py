@@ -24,7 +24,7 @@ from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import no_keys, text
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.language import tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import plain, typed_number
 
 Index = QModelIndex | QPersistentModelIndex
 
@@ -65,7 +65,7 @@ class NumberLine(QLineEdit):
 
     def show_value(self, value: float | None) -> None:
         """Show a number, or nothing."""
-        self._shown = "" if value is None else f"{value:g}"
+        self._shown = "" if value is None else plain(value)
         if not (self.hasFocus() and self.isModified()):
             self.setText(self._shown)
 

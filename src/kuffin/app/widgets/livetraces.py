@@ -11,6 +11,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.plotparts import axes
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 
@@ -30,7 +31,7 @@ class LiveTraces(QWidget):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         pg.setConfigOptions(antialias=True)
-        self._left, self._right = pg.PlotWidget(), pg.PlotWidget()
+        self._left, self._right = pg.PlotWidget(axisItems=axes()), pg.PlotWidget(axisItems=axes())
         layout = QHBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.addWidget(self._left, 3)

@@ -8,6 +8,7 @@ from PySide6.QtGui import QValidator
 from PySide6.QtWidgets import QDoubleSpinBox
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.language import written
 from kuffin.core.base.numbers import typed_number
 
 _TYPED = re.compile(r"[-−+]?\d*[.,]?\d*")
@@ -44,4 +45,4 @@ class NumberSpin(QDoubleSpinBox):
             return self.minimum() if self.specialValueText() else self.value()
 
     def textFromValue(self, value: float) -> str:
-        return f"{value:.{self.decimals()}f}".replace(".", self.locale().decimalPoint())
+        return written(f"{value:.{self.decimals()}f}").replace(".", self.locale().decimalPoint())

@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.plotparts import axes
 from kuffin.core.base.language import tr
 
 Array = NDArray[np.float64]
@@ -22,7 +23,7 @@ class OverlayPlot(QWidget):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._theme = theme
-        self._plot = pg.PlotWidget()
+        self._plot = pg.PlotWidget(axisItems=axes())
         self._plot.setMenuEnabled(False)
         self._plot.hideButtons()
         self._plot.setBackground(theme.ground)

@@ -10,6 +10,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.prepare.padfit import BOARD_MM, PRINTS, PadFit, Place
 
 _DIE_MM = 26.0
@@ -94,7 +95,7 @@ class PadMap(Painted):
             painter.drawLine(box.bottomLeft(), box.topRight())
         if chosen:
             painter.fillRect(QRectF(box.right() - 4, box.bottom() - 4, 8, 8), ink)
-        words = f"{found.pad.thickness_mm:g} mm"
+        words = f"{plain(found.pad.thickness_mm)} mm"
         painter.setPen(t.color("ink"))
         if painter.fontMetrics().horizontalAdvance(words) > box.width() - 2 and box.height() > box.width():
             painter.save()

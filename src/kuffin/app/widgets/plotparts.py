@@ -1,4 +1,4 @@
-"""Pieces of the trace plot: shaded stretches, a tick, and a trace averaged for its residuals."""
+"""Pieces of the trace plot: axes, shaded stretches, a tick, and a trace averaged for its residuals."""
 
 from __future__ import annotations
 
@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from PySide6.QtGui import QPainterPath
 
 from kuffin.app.base.guarded import guarded
+from kuffin.core.base.language import written
 from kuffin.core.base.traces import peaks
 from kuffin.core.settle import Settling
 
@@ -27,6 +28,18 @@ def smoothed(s: Settling) -> Array:
     width = int(np.clip(span, 1, trace.size // 3))
     padded = np.pad(filled, (width // 2, width - 1 - width // 2), mode="edge")
     return np.convolve(padded, np.ones(width) / width, mode="valid")
+
+
+class _Axis(pg.AxisItem):  # type: ignore[misc]
+    """An axis whose numbers are written as the window's language has them."""
+
+    def tickStrings(self, values: list[float], scale: float, spacing: float) -> list[str]:
+        return [written(said).replace("-", "−") for said in super().tickStrings(values, scale, spacing)]
+
+
+def axes() -> dict[str, pg.AxisItem]:
+    """The axes of a new plot, by their sides."""
+    return {side: _Axis(side) for side in ("left", "bottom")}
 
 
 def tick() -> QPainterPath:

@@ -82,7 +82,7 @@ class Staircase(Walked):
             painter.drawText(
                 QRectF(x + 6, y - 28 * k, width - 8, 26 * k),
                 Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom,
-                f"{number(level.temperature_c, 1)}",
+                number(level.temperature_c, 1),
             )
             name = QFont(self.font())
             name.setPointSizeF(size * k * (0.9 if live else 1.0))

@@ -11,7 +11,7 @@ from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, smoothed, tick
+from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, smoothed, tick
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 from kuffin.reading.traceview import USUAL_ROWS, TraceRow, TraceView
@@ -74,7 +74,7 @@ class TracePlot(QWidget):
             plot.enableAutoRange(axis="y")
             self._dress(plot)
             return plot
-        plot = self._area.addPlot(row=row, col=0, enableMenu=False)
+        plot = self._area.addPlot(row=row, col=0, enableMenu=False, axisItems=axes())
         plot.hideButtons()
         plot.setDownsampling(auto=True, mode="peak")
         plot.setClipToView(True)

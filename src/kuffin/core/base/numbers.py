@@ -19,6 +19,15 @@ def number(x: float, digits: int = 1) -> str:
     return in_language(written.replace("-", "−"))
 
 
+def plain(x: float, digits: int = 6) -> str:
+    """A number as short as it is written with so many digits at most: a setting, a length, a share.
+
+    >>> plain(1.50), plain(0.123456, 2), plain(90.0)
+    ('1.5', '0.12', '90')
+    """
+    return in_language(f"{x:.{digits}g}")
+
+
 def typed_number(written: str) -> float:
     """A number as people type it: with decimal comma or point, and either minus.
 

@@ -5,6 +5,8 @@ Missing is missing (NaN); nothing is interpolated for statistics but at the edge
 
 from __future__ import annotations
 
+from functools import cached_property
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -50,7 +52,8 @@ def quantum(values: Array) -> float:
     >>> quantum(np.array([20.0, 20.5, 21.5, 20.5]))
     0.5
     """
-    present = few(values[np.isfinite(values)])
+    present = few(values)
+    present = present[np.isfinite(present)]
     finite, counts = np.unique(present, return_counts=True)
     if np.count_nonzero(counts > 1) >= 2:
         finite = finite[counts > 1]  # a glitch stands alone and must not spoil the step
@@ -88,7 +91,7 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
         return marked
     from scipy import ndimage  # off the start-up path
 
-    x = values[finite]
+    x = values if finite.size == values.size else values[finite]
     middle = ndimage.median_filter(x, window, mode="nearest")
     away = np.abs(x - middle)
     typical = _MAD * float(np.median(few(away)))
@@ -112,7 +115,7 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     finite = np.flatnonzero(np.isfinite(values))
     if finite.size < 5:
         return marked
-    x = values[finite]
+    x = values if finite.size == values.size else values[finite]
     step = np.diff(x)
     some = few(step)
     limit = max(mads * _MAD * float(np.median(np.abs(some - np.median(some)))), 3 * quantum(x), 1e-9)
@@ -144,7 +147,7 @@ def _moves_along(at: NDArray[np.intp], step: Array, companion: Array) -> Mask:
 
 
 class Boxes:
-    """Boxes over given times, made once and used for any number of traces without gaps.
+    """Boxes over given times, laid once and used for any number of traces.
 
     Parameters
     ----------
@@ -157,41 +160,54 @@ class Boxes:
     """
 
     def __init__(self, times: Array, width: float, starts: Array) -> None:
-        t = self._times = times
-        self._width, self._boxes, self._steps = width, starts.size, np.diff(t)
-        if t.size < 2:
-            return
-        ends = starts + width
+        self._times, self._width, self._starts = times, width, starts
+
+    @cached_property
+    def _steps(self) -> Array:
+        return np.diff(self._times)
+
+    @cached_property
+    def _known(self) -> Mask:
+        """Whether a box has a reading and is not mostly a gap."""
+        t, starts = self._times, self._starts
+        ends = starts + self._width
         inside = (starts >= t[0] - 1e-9) & (ends <= t[-1] + 1e-9)
         count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
-        self._known = inside & (count >= 1)
-        gap = np.where(self._steps > max(0.5 * width, 3 * float(np.median(few(self._steps)))), self._steps, 0.0)
+        known = inside & (count >= 1)
+        long = max(0.5 * self._width, 3 * float(np.median(few(self._steps))))
+        gap = np.where(self._steps > long, self._steps, 0.0)
         if gap.any():
             lost = np.concatenate(([0.0], np.cumsum(gap)))
-            self._known &= np.interp(ends, t, lost) - np.interp(starts, t, lost) <= 0.5 * width
-        self._edges = [self._edge(at[self._known]) for at in (starts, ends)]
+            known = known & (np.interp(ends, t, lost) - np.interp(starts, t, lost) <= 0.5 * self._width)
+        return np.asarray(known, bool)
 
-    def _edge(self, at: Array) -> tuple[NDArray[np.intp], Array, Array]:
-        """For each moment the sample before it, the time from there, and its weight in the trapezium's slope."""
-        t = self._times
-        i = np.clip(np.searchsorted(t, at, side="right") - 1, 0, t.size - 2)
-        h = at - t[i]
-        return i, h, 0.5 * h * h / np.maximum(self._steps[i], 1e-12)
+    @cached_property
+    def _edges(self) -> list[tuple[NDArray[np.intp], Array, Array]]:
+        """For each box's begin and end the sample before it, the time from there, and its weight in the slope."""
+        t, edges = self._times, []
+        for at in (self._starts[self._known], self._starts[self._known] + self._width):
+            i = np.clip(np.searchsorted(t, at, side="right") - 1, 0, t.size - 2)
+            h = at - t[i]
+            edges.append((i, h, 0.5 * h * h / np.maximum(self._steps[i], 1e-12)))
+        return edges
 
     def means(self, values: Array) -> Array:
-        """Averages of a trace over the boxes, by the trapezium rule.
+        """Averages of a trace over the boxes, by the trapezium rule; missing values are skipped.
 
         Parameters
         ----------
         values : ndarray, shape (n,)
-            At the boxes' times, none missing.
+            At the boxes' times.
 
         Returns
         -------
         ndarray, shape (m,)
             NaN where a box has no reading or is mostly a gap.
         """
-        out = np.full(self._boxes, np.nan)
+        ok = np.isfinite(values)
+        if not ok.all():
+            return Boxes(self._times[ok], self._width, self._starts).means(values[ok])
+        out = np.full(self._starts.size, np.nan)
         if self._times.size < 2:
             return out
         area = np.empty(values.size)
@@ -203,25 +219,12 @@ class Boxes:
 
 
 def box_means(times: Array, values: Array, width: float, starts: Array) -> Array:
-    """Averages over boxes of a given width, by the trapezium rule; missing values are skipped.
-
-    Parameters
-    ----------
-    times, values : ndarray, shape (n,)
-    width : float
-    starts : ndarray, shape (m,)
-        As `Boxes`.
-
-    Returns
-    -------
-    ndarray, shape (m,)
-        NaN where a box has no reading or is mostly a gap.
+    """Averages of one trace over boxes of a given width, as `Boxes.means`.
 
     >>> box_means(np.arange(0.0, 50.0, 10.0), np.arange(5.0), 20.0, np.array([0.0, 20.0])).tolist()
     [1.0, 3.0]
     """
-    ok = np.isfinite(values)
-    return Boxes(times[ok], width, starts).means(values[ok])
+    return Boxes(times, width, starts).means(values)
 
 
 def lagged(times: Array, values: Array, tau: float, initial: float | None = None, step: float | None = None) -> Array:

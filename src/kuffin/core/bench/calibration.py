@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.numbers import plain
 
 LARGEST_LEVEL_K = 3.0
 
@@ -29,9 +30,9 @@ class Calibration:
         """In words."""
         if self.gain == 1.0 and self.offset == 0.0:
             return "as it reads"
-        gain = f"× {self.gain:.5g} " if self.gain != 1.0 else ""
+        gain = f"× {plain(self.gain, 5)} " if self.gain != 1.0 else ""
         sign = "+" if self.offset >= 0 else "−"
-        return f"{gain}{sign} {abs(self.offset):.3g}" + (f", {self.how}" if self.how else "")
+        return f"{gain}{sign} {plain(abs(self.offset), 3)}" + (f", {self.how}" if self.how else "")
 
 
 @dataclass(frozen=True)
@@ -53,8 +54,8 @@ class Within:
     @property
     def words(self) -> str:
         """As it is written."""
-        parts = [f"{self.percent:g} %"] if self.percent else []
-        return " + ".join([*parts, f"{self.fixed:g}"] if self.fixed else parts)
+        parts = [f"{plain(self.percent)} %"] if self.percent else []
+        return " + ".join([*parts, plain(self.fixed)] if self.fixed else parts)
 
     @classmethod
     def read(cls, written: str) -> Within:

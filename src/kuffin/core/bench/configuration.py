@@ -9,6 +9,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import KW_ONLY, dataclass
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.undertest import kind_under_test
 
 
@@ -163,7 +164,7 @@ def written(setting: Setting, value: object) -> str:
     if value is None or value == "":
         return "not said"
     if isinstance(value, (int, float)):
-        return f"{value:g} {setting.unit}".rstrip()
+        return f"{plain(value)} {setting.unit}".rstrip()
     return str(value)
 
 

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.language import counted, mark, tr
 from kuffin.core.compare.evidence import Comparison, MountValue
 from kuffin.core.compare.held import with_bounds
 from kuffin.core.compare.linear import LinearFit
@@ -19,6 +20,8 @@ from kuffin.core.compare.separate import compare_separate
 from kuffin.core.compare.spreads import unequal_spread
 
 Array = NDArray[np.float64]
+
+_NO_SCATTER = mark("the mounts do not scatter at all; check that they are different recordings")
 
 
 def compare(
@@ -84,7 +87,7 @@ def compare(
     if (len(table.names) == 2 and table.plain and not table.several_samples) or spread == "separate":
         if table.counts.min() >= 2:
             return _each_its_own(table, asked, warnings)
-        warnings.append("one candidate has a single mount: both are taken to scatter alike")
+        warnings.append(tr("one candidate has a single mount: both are taken to scatter alike"))
     if table.several_samples:
         return _with_samples(table, asked, warnings)
     wide = unequal_spread(table.y, table.design, table.index, table.names)
@@ -92,12 +95,22 @@ def compare(
     _say_no_scatter(table, fit, warnings)
     if wide is not None:
         if spread == "as noticed" and table.covariates is None and reference is None:
-            also = "" if table.plain else ", with what the rounds add to it"
-            warnings.append(f"{wide.sentence()}: each candidate keeps its own spread{also}")
+            warnings.append(
+                tr("{noticed}: each candidate keeps its own spread", noticed=wide.sentence())
+                if table.plain
+                else tr(
+                    "{noticed}: each candidate keeps its own spread, with what the rounds add to it",
+                    noticed=wide.sentence(),
+                )
+            )
             return replace(compare_separate(table, asked, warnings), unequal=wide)
         warnings.append(
-            f"{wide.sentence()}, but one spread is shared by all: intervals with {wide.name} are too narrow, the others too "
-            "wide; separate spreads would be right"
+            tr(
+                "{noticed}, but one spread is shared by all: intervals with {name} are too narrow, the others too "
+                "wide; separate spreads would be right",
+                noticed=wide.sentence(),
+                name=wide.name,
+            )
         )
     return replace(compare_pooled(table, asked, fit, warnings), unequal=wide)
 
@@ -131,7 +144,7 @@ def _each_its_own(table: MountTable, asked: CompareOptions, warnings: list[str])
 
 def _say_no_scatter(table: MountTable, fit: LinearFit, warnings: list[str]) -> None:
     if table.does_not_scatter or fit.sd <= 1e-12 * max(1.0, float(np.abs(table.y).max())):
-        warnings.append("the mounts do not scatter at all; check that they are different recordings")
+        warnings.append(tr(_NO_SCATTER))
 
 
 def _with_samples(table: MountTable, asked: CompareOptions, warnings: list[str]) -> Comparison:
@@ -149,8 +162,13 @@ def _with_samples(table: MountTable, asked: CompareOptions, warnings: list[str])
         return mixed
     few_df = float(max(sum(table.samples.values()) - len(table.names), 1))
     warnings.append(
-        "samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples "
-        f"cannot prove, so the interval keeps the samples' own {few_df:g} degree{'' if few_df == 1 else 's'} of freedom"
+        counted(
+            round(few_df),
+            "samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples "
+            "cannot prove, so the interval keeps the samples' own {n} degree of freedom",
+            "samples scatter no more than mounts of one sample do: their own scatter is put at 0, which few samples "
+            "cannot prove, so the interval keeps the samples' own {n} degrees of freedom",
+        )
     )
     fit = table.fit()
     _say_no_scatter(table, fit, warnings)
@@ -167,7 +185,7 @@ def _of_these_samples(table: MountTable, asked: CompareOptions) -> Comparison:
     if np.linalg.matrix_rank(both) < both.shape[1] or both.shape[1] >= table.y.size:
         within = None
         warnings.append(
-            "samples changed together with rounds, or have too few mounts, so their mounts are taken together"
+            tr("samples changed together with rounds, or have too few mounts, so their mounts are taken together")
         )
     return compare_pooled(table, asked, table.fit(within), warnings)
 
@@ -179,16 +197,16 @@ def _samples_tell(table: MountTable) -> tuple[bool, str]:
     both = np.hstack([design, np.equal.outer(levels, np.unique(levels)).astype(float)])
     rank_all, rank = int(np.linalg.matrix_rank(both)), int(np.linalg.matrix_rank(design))
     if rank_all == rank:
-        return False, (
+        return False, tr(
             "samples and rounds changed together, so the samples' own scatter cannot be seen; "
             "the verdict is about these samples"
         )
     if rank_all >= y.size:
-        return False, (
+        return False, tr(
             "each sample has one mount, so scatter between samples and between mounts cannot be told apart; "
             "the interval holds both together"
         )
     within = y - both @ np.linalg.lstsq(both, y, rcond=None)[0]
     if float(np.ptp(y)) > 0 and float(np.abs(within).max()) <= 1e-9 * float(np.ptp(y)):
-        return False, "the mounts of each sample do not scatter at all; check that they are different recordings"
-    return float(np.ptp(y)) > 0, "the mounts do not scatter at all; check that they are different recordings"
+        return False, tr("the mounts of each sample do not scatter at all; check that they are different recordings")
+    return float(np.ptp(y)) > 0, tr(_NO_SCATTER)

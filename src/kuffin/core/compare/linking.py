@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.numbers import plain
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, worked
 
@@ -30,7 +31,7 @@ class LinkedDifference:
 
     @property
     def _t(self) -> Worked:
-        return Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, self.df), source=f"95 %, {self.df:.3g} degrees of freedom")  # fmt: skip
+        return Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, self.df), source=f"95 %, {plain(self.df, 3)} degrees of freedom")  # fmt: skip
 
     def _se(self, symbol: str, unit: str) -> Worked:
         return Worked(name=f"Standard error of {symbol}", symbol="s", value=self.se, unit=unit, digits=3)

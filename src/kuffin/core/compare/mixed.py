@@ -8,6 +8,7 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_p
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import CandidateResult, Comparison, MountValue
@@ -66,8 +67,10 @@ def compare_mixed(table: MountTable, asked: CompareOptions, warnings: list[str])
         return None
     if not fit.converged:
         warnings.append(
-            "the scatter between samples and between mounts could not be told apart sharply; the interval rests on the "
-            "best found"
+            tr(
+                "the scatter between samples and between mounts could not be told apart sharply; the interval rests on "
+                "the best found"
+            )
         )
     if reference is None:
         places = list(combinations(range(k), 2))

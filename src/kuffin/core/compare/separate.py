@@ -8,6 +8,7 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.ranges import tukey_critical, tukey_p
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import CandidateResult, Comparison
@@ -26,7 +27,9 @@ def compare_separate(table: MountTable, asked: CompareOptions, warnings: list[st
     n = np.array([g.size for g in groups], float)
     means, variances = np.array([g.mean() for g in groups]), np.array([g.var(ddof=1) for g in groups])
     if np.any(variances == 0):
-        warnings.append("some mounts of a candidate do not scatter at all; check that they are different recordings")
+        warnings.append(
+            tr("some mounts of a candidate do not scatter at all; check that they are different recordings")
+        )
     share = variances / n
     pairs = []
     for a, b in combinations(range(k), 2):

@@ -9,6 +9,9 @@ from functools import lru_cache
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import number
+
 Array = NDArray[np.float64]
 
 UNLIKELY = 0.1  # below this chance, spreads are taken to differ
@@ -39,9 +42,12 @@ class UnequalSpread:
 
     def sentence(self, digits: int = 2) -> str:
         """What was noticed, in words."""
-        return (
-            f"mounts of {self.name} scatter {self.times:.1f} times as far as those of the others "
-            f"({self.own:.{digits}f} against {self.others:.{digits}f})"
+        return tr(
+            "mounts of {name} scatter {times:.1f} times as far as those of the others ({own} against {others})",
+            name=self.name,
+            times=self.times,
+            own=number(self.own, digits),
+            others=number(self.others, digits),
         )
 
 

@@ -8,6 +8,7 @@ from dataclasses import replace
 import numpy as np
 
 from kuffin.core.base.leads import VERDICT, ToCandidate, Where
+from kuffin.core.base.numbers import plain
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.compare.evidence import CandidateResult, Comparison, PairResult
 
@@ -123,7 +124,7 @@ def pair_difference(
         for c, symbol in ((a, "m_a"), (b, "m_b"))
     ]
     level = 2 * found.confidence - 1 if narrow else found.confidence
-    said = f"{100 * level:.4g} %, {found.method}" + (
+    said = f"{plain(100 * level, 4)} %, {found.method}" + (
         f", over all {len(found.pairs)} pairs together" if len(found.pairs) > 1 else ""
     )
     critical = Worked(
@@ -139,7 +140,7 @@ def pair_error(found: Comparison, pair: PairResult, unit: str, digits: int = 2) 
     """The standard error of a pair's difference."""
     fine = digits + 1
     a, b = found.candidate(pair.a), found.candidate(pair.b)
-    freedom = f"{pair.df:.3g} degrees of freedom"
+    freedom = f"{plain(pair.df, 3)} degrees of freedom"
     if a.sd is not None and b.sd is not None:
         terms = []
         for c, k in ((a, "a"), (b, "b")):

@@ -12,6 +12,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.partfields import tolerance_key
 from kuffin.core.bench.parts import KINDS
 
@@ -297,7 +298,11 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
 
 
 def _told(total: float, room: float, unit: str) -> dict[str, str]:
-    return {"takes": f"{total:g} {unit}", "room": f"{room:g} {unit}", "missing": f"{total - room:g} {unit}"}
+    return {
+        "takes": f"{plain(total)} {unit}",
+        "room": f"{plain(room)} {unit}",
+        "missing": f"{plain(total - room)} {unit}",
+    }
 
 
 def _sentence(

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import TraceError
-from kuffin.core.base.traces import Boxes, box_means, lagged
+from kuffin.core.base.traces import Boxes, lagged
 from kuffin.core.settle.coarse import rounding_u
 from kuffin.core.settle.load import load_level
 from kuffin.core.settle.prepare import CleanSignals
@@ -47,13 +47,14 @@ class Analysis:
         # what comes at once in a slow trace (die over air); little of it is the block's own delay, not a jump
         self.jump = jump if jump > 0.25 else 0.0
         self.spacing = 4 if period is not None else 1
-        box = box_means(s.t, s.response, width, starts)
+        boxes = Boxes(s.t, width, starts)
+        box = boxes.means(s.response)
         if s.over is not None:
-            box_over = box_means(s.t, s.over, width, starts)
+            box_over = boxes.means(s.over)
             ok = np.isfinite(box) & np.isfinite(box_over)
         else:
             box_over, ok = None, np.isfinite(box)
-        box_per = None if s.per is None else box_means(s.t, s.per, width, starts)
+        box_per = None if s.per is None else boxes.means(s.per)
         if box_per is not None:
             ok &= np.isfinite(box_per) & (np.abs(box_per) > 1e-9)
         self.starts = starts[ok]
@@ -66,13 +67,14 @@ class Analysis:
         self.over = None if box_over is None else box_over[ok]
         self.per = None if box_per is None else box_per[ok]
         level = None if s.load is None else load_level(s.t, s.load, begin, period)
-        self.load = None if level is None else box_means(s.t, level, width, self.starts)
+        self.load = None if level is None else boxes.means(level)[ok]
         self.from_box = 0
         # what the steps of coarse sensors leave open, in the unit of the response
         self.rounding = rounding_u(s.t, [x for x in (s.response, s.over) if x is not None], float(starts[0]), width)
         self._step = float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0))
         self._grid = np.arange(float(s.t[0]), end + 10.0, self._step)
         self._boxes = Boxes(self._grid, width, self.starts)
+        self._steps = Boxes(s.t, self._step, self._grid - self._step / 2)
         self._over_grid, self._per_grid, self._air_grid = (
             self._on_grid(s.over),
             self._on_grid(s.per),
@@ -85,10 +87,11 @@ class Analysis:
         """A channel on a regular grid, for lags only."""
         if x is None or np.isfinite(x).sum() < 4:
             return None
-        means = box_means(self.s.t, x, self._step, self._grid - self._step / 2)
+        means = self._steps.means(x)
         bare = ~np.isfinite(means)
-        ok = np.isfinite(x)
-        means[bare] = np.interp(self._grid[bare], self.s.t[ok], x[ok])
+        if bare.any():
+            ok = np.isfinite(x)
+            means[bare] = np.interp(self._grid[bare], self.s.t[ok], x[ok])
         return means
 
     def _load_wander(self, level: Array | None, begin: float) -> Array | None:

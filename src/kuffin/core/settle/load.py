@@ -65,37 +65,49 @@ def load_span(times: Array, power: Array) -> LoadSpan:
         return LoadSpan(None, last, ())
     middle = 0.5 * (low + high)
     above = p > middle
-    share = _share_ahead(t, above, _HOLD_S)
-    begins = np.flatnonzero(above & (share >= 0.7))
-    if not begins.size:
+    counted = np.concatenate(([0], np.cumsum(above)))
+    first = _next_begin(t, above, counted, 0)
+    if first is None:
         return LoadSpan(None, last, ())
-    first = int(begins[0])
     if first == 0:
         start: float | None = None  # the log begins under load
     else:
         start = float(t[first])
-    low_ahead = 1 - _share_ahead(t, above, 60.0)
-    falls = np.flatnonzero(~above & (np.concatenate(([False], above[:-1]))) & (low_ahead > 0.9) & (t[-1] - t >= 20.0))
-    falls = falls[falls > first]
+    falls = first + 1 + np.flatnonzero(above[first:-1] & ~above[first + 1 :])
+    falls = falls[(t[-1] - t[falls] >= 20.0) & (1 - _share_ahead(t, counted, 60.0, falls) > 0.9)]
     passes, at = [], first
     for fall in falls.tolist():
         if fall < at:
             continue
         passes.append((float(t[at]), float(t[fall - 1])))
-        again = begins[begins > fall]
-        if not again.size:
+        again = _next_begin(t, above, counted, fall + 1)
+        if again is None:
             return LoadSpan(start, float(t[fall - 1]), tuple(passes))
-        at = int(again[0])
+        at = again
     passes.append((float(t[at]), last))
     return LoadSpan(start, last, tuple(passes))
 
 
-def _share_ahead(t: Array, flag: NDArray[np.bool_], span: float) -> Array:
-    """Share of the samples in the next `span` seconds for which the flag holds."""
-    total = np.concatenate(([0], np.cumsum(flag)))
-    stop = np.searchsorted(t, t + span, side="right")
-    here = np.arange(t.size)
-    return np.asarray((total[stop] - total[here]) / np.maximum(stop - here, 1), float)
+def _share_ahead(t: Array, counted: NDArray[np.intp], span: float, at: NDArray[np.intp]) -> Array:
+    """Share of the samples in the next `span` seconds for which a flag holds, at some samples.
+
+    Parameters
+    ----------
+    counted : ndarray, shape (n + 1,)
+        For how many samples it held before each.
+    """
+    stop = np.searchsorted(t, t[at] + span, side="right")
+    return np.asarray((counted[stop] - counted[at]) / np.maximum(stop - at, 1), float)
+
+
+def _next_begin(t: Array, above: NDArray[np.bool_], counted: NDArray[np.intp], first: int) -> int | None:
+    """The first sample from one on that is above and stays there; looked for piece by piece, as it mostly is near."""
+    for begin in range(first, t.size, 10_000):
+        at = begin + np.flatnonzero(above[begin : begin + 10_000])
+        at = at[_share_ahead(t, counted, _HOLD_S, at) >= 0.7]
+        if at.size:
+            return int(at[0])
+    return None
 
 
 def rise_start(times: Array, values: Array) -> float | None:
@@ -116,8 +128,8 @@ def rise_start(times: Array, values: Array) -> float | None:
     base = float(np.median(smooth[: max(3, int(np.argmax(smooth > low + 0.3 * (high - low))) // 2)]))
     limit = base + max(0.04 * (high - base), 3 * noise)
     above = smooth > limit
-    share = _share_ahead(t, above, 60.0)
-    begins = np.flatnonzero(above & (share > 0.9))
+    begins = np.flatnonzero(above)
+    begins = begins[_share_ahead(t, np.concatenate(([0], np.cumsum(above))), 60.0, begins) > 0.9]
     if not begins.size or begins[0] == 0:
         return None
     i = int(begins[0])

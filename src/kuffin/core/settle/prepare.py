@@ -70,10 +70,11 @@ def clean(
 ) -> CleanSignals:
     """Cleaned copies of all channels up to the load's end; spikes are missing in them, and counted."""
     keep = times <= end + 1e-9
-    t = times[keep]
+    whole = bool(keep.all())
+    t = times if whole else times[keep]
 
     def cut(x: Array | None) -> Array | None:
-        return None if x is None else x[keep].astype(float, copy=True)
+        return None if x is None else np.array(x if whole else x[keep], float)
 
     y, o, p, q, a = cut(response), cut(over), cut(per), cut(load), cut(air)
     assert y is not None

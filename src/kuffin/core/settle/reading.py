@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.numbers import number
 from kuffin.core.base.worked import Worked, worked
 
 if TYPE_CHECKING:
@@ -73,7 +74,7 @@ def window_mean(s: Settled, unit: str = "", digits: int = 2) -> Worked:
     w = s.window
     total = Worked(name="Sum of the window's samples", symbol="Σy", value=w.total, unit=unit, digits=digits)
     count = Worked(name="Samples", symbol="n", value=float(w.count), digits=0, source="spikes left out")
-    span = f"{w.span_s[0] / 60:.1f} to {w.span_s[1] / 60:.1f} min"
+    span = f"{number(w.span_s[0] / 60, 1)} to {number(w.span_s[1] / 60, 1)} min"
     passes = f", whole passes of {s.load.period_s:.0f} s" if s.load.period_s else ""
     return worked("Window’s mean", "m", "Σy/n", [total, count], unit, digits=digits + 1, source=span + passes)
 

@@ -9,7 +9,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import plain, typed_number
 from kuffin.notebook import planedits
 from kuffin.notebook.photos import photos_by_part
 from kuffin.verdict.inthehand import InTheHand, hand_table, in_the_hand, marks_of
@@ -57,7 +57,7 @@ class HandSection(QWidget):
         self.marks.setHorizontalHeaderLabels([tr("mark for"), *(f.name for f in self.found)])
         self.marks.fill(
             [
-                [name, *(f"{given[f.candidate_id]:g}" if f.candidate_id in given else "" for f in self.found)]
+                [name, *(plain(given[f.candidate_id]) if f.candidate_id in given else "" for f in self.found)]
                 for name, given in marks.items()
             ]
         )

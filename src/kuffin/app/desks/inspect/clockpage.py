@@ -11,6 +11,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.compare.pairwords import number
 
 if TYPE_CHECKING:
@@ -85,7 +86,8 @@ class ClockPage(InsidePage):
     def _show_frames(self) -> None:
         x = self.inside
         rows = [
-            (label, f"{value:g} {unit}".strip(), "", "") for label, value, unit in (x.scores if x is not None else ())
+            (label, f"{plain(value)} {unit}".strip(), "", "")
+            for label, value, unit in (x.scores if x is not None else ())
         ]
         rows += [
             (name, f"{number(f.average, 1)} /s", f"{number(f.low_percentile, 1)} /s", f"{number(f.low_average, 1)} /s")

@@ -14,7 +14,7 @@ from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, r
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import begun
+from kuffin.core.base.numbers import begun, plain
 from kuffin.core.bench.conditions import condition_steps
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits
@@ -198,7 +198,7 @@ class ProtocolPage(Page):
 
     def _row(self, step: Step, tau_s: float) -> list[str]:
         def shown(value: float | None, unit: str) -> str:
-            return tr(_AS_IS) if value is None else f"{value:g} {unit}"
+            return tr(_AS_IS) if value is None else f"{plain(value)} {unit}"
 
         return [
             step.name,
@@ -208,8 +208,8 @@ class ProtocolPage(Page):
             shown(step.fan_percent, "%"),
             settings_words(step.also),
             tr(SETTLES[step.settle]),
-            f"{step.longest_min:g} min",
-            f"{step.measure_min:g} min",
+            f"{plain(step.longest_min)} min",
+            f"{plain(step.measure_min)} min",
             window_words(step),
             step.ask,
             f"{step_minutes(step, tau_s):.0f} min",

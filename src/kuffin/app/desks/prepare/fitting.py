@@ -13,7 +13,7 @@ from kuffin.app.widgets.screws import ScrewPicture
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import plain, typed_number
 from kuffin.core.bench.parts import kind_of
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.prepare.fill import dew_point_c, metal_warnings
@@ -203,7 +203,7 @@ class FitPage(PreparePage):
         self._draw_pads(self.table.currentRow())
         self.table.fill(
             [
-                [str(p[0]), *("" if x is None else f"{float(x):g}" for x in p[1:5]), _printed(p) or tr(_NOT_LOOKED), s]
+                [str(p[0]), *("" if x is None else plain(float(x)) for x in p[1:5]), _printed(p) or tr(_NOT_LOOKED), s]
                 for p, s in zip(kept, states, strict=True)
             ],
             fixed=(_SITS,),

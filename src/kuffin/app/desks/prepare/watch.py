@@ -16,7 +16,7 @@ from kuffin.app.widgets.forms import NumberLine, WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import number, plain, typed_number
 from kuffin.logs.table import ToldOfLog
 
 
@@ -62,7 +62,7 @@ class WatchedTable(QWidget):
         self._began = dt.datetime.fromisoformat(began) if began else None
         shown = self.rows if len(self.rows) <= 200 else self.rows[:: len(self.rows) // 200 + 1]
         self.table.fill(
-            [[f"{(r[0] or 0) / 60:.1f}", *("" if v is None else f"{v:g}" for v in r[1:])] for r in shown],
+            [[number((r[0] or 0) / 60, 1), *("" if v is None else plain(v) for v in r[1:])] for r in shown],
             fixed=() if shown is self.rows else tuple(range(len(self._columns) + 1)),
         )
         self.table.scrollToBottom()

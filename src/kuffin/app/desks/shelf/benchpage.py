@@ -20,7 +20,7 @@ from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.loopring import LoopRing
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import plain, typed_number
 from kuffin.core.bench.devices import USUAL_DEVICES
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.prepare.fill import loop_volume_ml, metal_warnings
@@ -134,7 +134,7 @@ class BenchPage(Page):
                 (
                     p.part.kind if p.part is not None and not p.device else "",
                     p.part.name if p.part is not None else p.device or "?",
-                    f"{p.settings['length_mm']:g} mm"
+                    f"{plain(p.settings['length_mm'])} mm"
                     if p.settings.get("length_mm")
                     else tr("cools the {device}", device=p.device)
                     if p.device
@@ -148,7 +148,7 @@ class BenchPage(Page):
                 [
                     p.part.name if p.part else "",
                     p.part.kind if p.part else "",
-                    f"{p.settings['length_mm']:g}" if p.settings.get("length_mm") else "",
+                    plain(p.settings["length_mm"]) if p.settings.get("length_mm") else "",
                     p.device or "",
                 ]
                 for p in places

@@ -13,7 +13,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import plain, typed_number
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
@@ -120,17 +120,17 @@ class Measuring(QWidget):
             if known
             else tr("not said")
         )
-        full = "" if i.full_scale is None else f"{i.full_scale:g}"
+        full = "" if i.full_scale is None else plain(i.full_scale)
         return [
             i.name,
             unit,
-            f"{i.reading_percent:g}",
-            f"{i.full_scale_percent:g}",
+            plain(i.reading_percent),
+            plain(i.full_scale_percent),
             full,
-            f"{i.counts:g}",
-            f"{i.count_size:g}",
+            plain(i.counts),
+            plain(i.count_size),
             i.calibrated_on,
-            f"{i.offset:g}",
+            plain(i.offset),
             within,
         ]
 

@@ -28,6 +28,7 @@ from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import counted, mark, tr
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.writtenfigures import read_figure
 from kuffin.core.flow.curvekinds import CurveKind, curve_kind
 from kuffin.core.flow.steady import steady_stretches
@@ -154,10 +155,10 @@ class ReadingsPage(RenewedPage):
         heads = [f"{tr(c.name)}, {c.unit}" if c.unit else tr(c.name) for c in kind.columns]
         self.table.setHorizontalHeaderLabels(heads)
         for line, column, head in zip(self.lines, kind.columns, heads, strict=True):
-            usual = "" if column.usual is None else f" ({column.usual:g})"
+            usual = "" if column.usual is None else f" ({plain(column.usual)})"
             line.setPlaceholderText(f"{head}{usual}")
             line.setAccessibleName(head)
-        self.table.fill([[f"{v:.5g}" for v in r] for r in curve.points])
+        self.table.fill([[plain(v, 5) for v in r] for r in curve.points])
         self.live.setVisible(kind.by_pressure)
         self.facts.show_curve(curve, [p for p in self._behind.parts if p.kind == "coolant"])
         self._draw(curve, kind)

@@ -25,7 +25,7 @@ from kuffin.app.widgets.forms import WritingTable, button, choice, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.numbers import plain, typed_number
 from kuffin.core.base.units import shown
 from kuffin.core.bench.calibration import Within
 from kuffin.core.bench.devices import USUAL_DEVICES
@@ -193,7 +193,7 @@ class ThisComputer(QWidget):
             i.name,
             tr(KINDS[i.kind]),
             i.where,
-            f"{i.interval_s:g} s",
+            f"{plain(i.interval_s)} s",
             str(i.baud) if serial else "",
             i.question if serial or i.kind == "network" else "",
             state if i.kind != "hand" else tr("typed while a run is recorded"),
