@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.bench.roles import COOLANT
 from kuffin.core.bench.undertest import KINDS
 from kuffin.core.compare.pairwords import joined
@@ -59,11 +60,15 @@ def guess_compared(
     of_shelf = [k for k in KINDS.values() if kinds and kinds <= set(k.part_kinds)]
     if of_shelf:
         return ComparedGuess(
-            keys=(of_shelf[0].key,), sure=True, why=f"The shelf has {of_shelf[0].label} of these names."
+            keys=(of_shelf[0].key,),
+            sure=True,
+            why=tr("The shelf has {label} of these names.", label=tr(of_shelf[0].label)),
         )
     said = [k for k in KINDS.values() if stems and all(set(k.key.split()) <= words_of(s) for s in stems)]
     if len(said) == 1:
-        return ComparedGuess(keys=(said[0].key,), sure=True, why=f"By their names they are of {said[0].label}.")
+        return ComparedGuess(
+            keys=(said[0].key,), sure=True, why=tr("By their names they are of {label}.", label=tr(said[0].label))
+        )
     wet = bool(set(COOLANT) & set(roles))
     can = [
         k
@@ -73,13 +78,13 @@ def guess_compared(
         and any(s.over and not lacking(s, roles) for s in schools_for(k.key))
     ]
     can.sort(key=lambda k: not wet and not k.dry_bench)
-    labels = joined([k.label for k in can])
+    labels = joined([tr(k.label) for k in can])
     return ComparedGuess(
         keys=tuple(k.key for k in can),
         sure=len(can) == 1,
         why=""
         if not can
-        else "Their channels do not tell what is compared: please choose."
+        else tr("Their channels do not tell what is compared: please choose.")
         if len(can) > _MOST_NAMED
-        else f"By their channels {labels} can be compared.",
+        else tr("By their channels {labels} can be compared.", labels=labels),
     )

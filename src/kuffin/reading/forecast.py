@@ -8,6 +8,7 @@ from typing import Any
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import mark, tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.settle import Settling
 from kuffin.reading.evaluating import settle_trace
@@ -16,6 +17,16 @@ from kuffin.reading.signals import Array, Signals
 FIRST_LOOK_S = 420.0  # before, the fit says nothing
 _TO_BE_SURE_S = 400.0  # from the drift's being small to its being surely so: the median of 60 simulated warm-ups
 _ROOM_MOVED_K = 0.4  # in ten minutes
+_DISTURBED = {
+    "fan": mark(
+        "the fans ran at {was:.0f} rpm until {until:.0f} min into the step and at {now:.0f} since: "
+        "the warm-up was disturbed, and the level counts from there"
+    ),
+    "pump": mark(
+        "the pump ran at {was:.0f} rpm until {until:.0f} min into the step and at {now:.0f} since: "
+        "the warm-up was disturbed, and the level counts from there"
+    ),
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -56,21 +67,33 @@ class Forecast:
         if s is not None and s.warm_up.tau_s:
             go = abs(s.level.to_go)
             out.append(
-                f"heading for {number(s.warm_up.final, 1)} ± {number(s.final_u95, 1)} K, "
-                f"{number(go, 1)} K to go, time constant {s.warm_up.tau_s / 60:.0f} min"
+                tr(
+                    "heading for {final:.1f} ± {half:.1f} K, {go:.1f} K to go, time constant {tau:.0f} min",
+                    final=s.warm_up.final,
+                    half=s.final_u95,
+                    go=go,
+                    tau=s.warm_up.tau_s / 60,
+                )
             )
         elif s is not None:
             out.append(
-                f"{number(s.window.mean, 2)} ± {number(s.mean_u95, 2)} K, drift {number(s.drift.per_10min, 2)} K in 10 min"
+                tr(
+                    "{mean} ± {half} K, drift {drift} K in 10 min",
+                    mean=number(s.window.mean, 2),
+                    half=number(s.mean_u95, 2),
+                    drift=number(s.drift.per_10min, 2),
+                )
             )
         elif self.whence == "others":
-            out.append("the time to go is what the study's other runs took")
+            out.append(tr("the time to go is what the study's other runs took"))
         if s is not None and s.load.step_s is not None:
-            out.append(f"something changed {s.load.step_s / 60:.0f} min into the run; the level counts from there")
+            out.append(
+                tr("something changed {at:.0f} min into the run; the level counts from there", at=s.load.step_s / 60)
+            )
         if self.disturbed:
             out.append(self.disturbed)
         if abs(self.room_k_10min) > _ROOM_MOVED_K:
-            out.append(f"the room moves by {number(self.room_k_10min, 1)} K in 10 min: door, sun or heating?")
+            out.append(tr("the room moves by {by} K in 10 min: door, sun or heating?", by=number(self.room_k_10min, 1)))
         return out
 
 
@@ -117,7 +140,7 @@ def disturbance(times: Array, speeds: dict[str, Array], begun_s: float) -> str:
     speeds : dict of role to its channel, shape (n,)
         ``fan`` and ``pump``, rpm.
     """
-    for role, what in (("fan", "the fans"), ("pump", "the pump")):
+    for role, what in _DISTURBED.items():
         if role not in speeds:
             continue
         inside = np.isfinite(speeds[role]) & (times > begun_s + 20)
@@ -129,10 +152,7 @@ def disturbance(times: Array, speeds: dict[str, Array], begun_s: float) -> str:
         away = np.flatnonzero(other)
         if away.size >= 9:  # a while, not a wild reading
             was, last = float(np.median(v[away])), float(t[away[-1]])
-            return (
-                f"{what} ran at {was:.0f} rpm until {(last - begun_s) / 60:.0f} min into the step and at {now:.0f} since: "
-                "the warm-up was disturbed, and the level counts from there"
-            )
+            return tr(what, was=was, until=(last - begun_s) / 60, now=now)
     return ""
 
 

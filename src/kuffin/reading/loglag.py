@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.clocklag import Lag, best_lag
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.logs.table import LogTable
 from kuffin.notebook.samples import RunData
@@ -72,14 +73,20 @@ def propose(data: RunData, started_at: str | None, table: LogTable, roles: Mappi
             own="",
             other="",
             found=None,
-            sentence=f"No channel of the two goes with the other; by their clocks the lag is {number(clock, 0)} s{where}.",
+            sentence=tr(
+                "No channel of the two goes with the other; by their clocks the lag is {lag} s{where}.",
+                lag=number(clock, 0),
+                where=where,
+            ),
         )
     return Proposal(
         lag_s=0.0,
         own="",
         other="",
         found=None,
-        sentence="Nothing shows how the two lie: no channel goes with the other, and they have no two clocks. Give the lag by hand.",
+        sentence=tr(
+            "Nothing shows how the two lie: no channel goes with the other, and they have no two clocks. Give the lag by hand."
+        ),
     )
 
 
@@ -124,13 +131,19 @@ def _overlap(lag_s: float, data: RunData, table: LogTable) -> str:
     begin = max(float(data.times[0]), float(table.times[0]) + lag_s)
     end = min(float(data.times[-1]), float(table.times[-1]) + lag_s)
     if end <= begin:
-        return ", and then they overlap nowhere: is it the log of this run?"
-    return f"; they overlap for {number((end - begin) / 60, 0)} min"
+        return tr(", and then they overlap nowhere: is it the log of this run?")
+    return tr("; they overlap for {overlap:.0f} min", overlap=(end - begin) / 60)
 
 
 def _found_words(lag: Lag, own: str, other: str, data: RunData, table: LogTable) -> str:
-    sure = "" if lag.correlation >= _SURE else " That is little: look at the picture before you believe it."
-    return (
-        f"Found by {own} and {other}: {number(lag.seconds, 1)} s (± {number(lag.width_s, 1)} s), correlation "
-        f"{number(lag.correlation, 2)}{_overlap(lag.seconds, data, table)}.{sure}"
+    sure = "" if lag.correlation >= _SURE else tr(" That is little: look at the picture before you believe it.")
+    return tr(
+        "Found by {own} and {other}: {lag} s (± {half} s), correlation {correlation}{overlap}.{sure}",
+        own=own,
+        other=other,
+        lag=number(lag.seconds, 1),
+        half=number(lag.width_s, 1),
+        correlation=number(lag.correlation, 2),
+        overlap=_overlap(lag.seconds, data, table),
+        sure=sure,
     )

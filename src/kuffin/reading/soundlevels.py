@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.sound.heard import Heard
 from kuffin.core.sound.levels import Levels, levels, without_background
@@ -101,26 +102,28 @@ def _plain(level: float, calibrator: Attachment, of_bench: Sequence[Attachment])
     accuracy = float(calibrator.about.get("level_accuracy_db", _USUAL_CALIBRATOR_DB))
     drift = drift_db([o for o in of_bench if o.kind == "calibrator"]) or 0.0
     terms = [
-        Worked(name="Calibrator's accuracy", symbol="U_c", value=accuracy, unit="dB", source="told" if "level_accuracy_db" in calibrator.about else "usual of calibrators"),
-        Worked(name="Drift between calibrations", symbol="U_d", value=drift, unit="dB", source="from the least to the greatest on this bench"),
-        Worked(name="Recorder and microphone", symbol="U_r", value=_RECORDER_DB, unit="dB", source="usual, not measured here"),
+        Worked(name=tr("Calibrator's accuracy"), symbol="U_c", value=accuracy, unit="dB", source=tr("told") if "level_accuracy_db" in calibrator.about else tr("usual of calibrators")),
+        Worked(name=tr("Drift between calibrations"), symbol="U_d", value=drift, unit="dB", source=tr("from the least to the greatest on this bench")),
+        Worked(name=tr("Recorder and microphone"), symbol="U_r", value=_RECORDER_DB, unit="dB", source=tr("usual, not measured here")),
     ]  # fmt: skip
-    half = worked("Half-width", "U", "sqrt(U_c**2 + U_d**2 + U_r**2)", terms, "dB", source="95 %")
+    half = worked(tr("Half-width"), "U", "sqrt(U_c**2 + U_d**2 + U_r**2)", terms, "dB", source="95 %")
     return Worked(
-        name="Equivalent level",
+        name=tr("Equivalent level"),
         symbol="L",
         value=level,
         unit="dBA",
         digits=1,
         half=half,
-        source=f"calibrated by {calibrator.name}",
+        source=tr("calibrated by {name}", name=calibrator.name),
     )
 
 
 def _corrected(plain: Worked, background: float) -> Worked:
-    ground = Worked(name="Background", symbol="L_b", value=background, unit="dBA", digits=1, source="with all off")
+    ground = Worked(
+        name=tr("Background"), symbol="L_b", value=background, unit="dBA", digits=1, source=tr("with all off")
+    )
     grown = Worked(
-        name="Level with it",
+        name=tr("Level with it"),
         symbol="L_w",
         value=plain.value,
         unit="dBA",
@@ -129,10 +132,10 @@ def _corrected(plain: Worked, background: float) -> Worked:
         source=plain.source,
     )
     share = 1 / max(1 - 10 ** ((background - plain.value) / 10), 1e-9)
-    more = Worked(name="By which the correction makes it grow", symbol="g", value=float(share), digits=2)
+    more = Worked(name=tr("By which the correction makes it grow"), symbol="g", value=float(share), digits=2)
     assert plain.half is not None
-    half = worked("Half-width", "U", "g*U_w", [more, Worked(name="Half-width with it", symbol="U_w", value=plain.half.value, unit="dB", terms=plain.half.terms, formula=plain.half.formula)], "dB")  # fmt: skip
-    made = worked("Without the background", "L", "10*log10(power10(L_w/10) - power10(L_b/10))", [grown, ground], "dBA", digits=1, half=half, source="by energy, ISO 1996-2")  # fmt: skip
+    half = worked(tr("Half-width"), "U", "g*U_w", [more, Worked(name=tr("Half-width with it"), symbol="U_w", value=plain.half.value, unit="dB", terms=plain.half.terms, formula=plain.half.formula)], "dB")  # fmt: skip
+    made = worked(tr("Without the background"), "L", "10*log10(power10(L_w/10) - power10(L_b/10))", [grown, ground], "dBA", digits=1, half=half, source=tr("by energy, ISO 1996-2"))  # fmt: skip
     assert np.isfinite(made.value)
     return made
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.findings import Recorded
 from kuffin.core.heat.wholetrace import MODEL, WholeTrace, fast_trace, whole_trace
@@ -27,11 +28,16 @@ class WholeReading:
         """The resistance with its half-width, and where it comes from."""
         bent = "; what the fit leaves is bent: a second, slower part is warming, and R is off by about its share"
         half = Worked(
-            name="Half-width", symbol="U", value=self.resistance_u95, unit="K/W", digits=5, source="95 %, of the fit"
+            name=tr("Half-width"),
+            symbol="U",
+            value=self.resistance_u95,
+            unit="K/W",
+            digits=5,
+            source=tr("95 %, of the fit"),
         )
         begin, end = (s / 60 for s in self.span_s)
         said = f"{MODEL}, with power and base temperature as they were measured, from {begin:.1f} to {end:.1f} min; no window and no waiting"
-        return Worked(name="Whole-trace resistance", symbol="R", value=self.resistance_k_w, unit="K/W", digits=4, half=half, source=said + (bent if self.bent else ""))  # fmt: skip
+        return Worked(name=tr("Whole-trace resistance"), symbol="R", value=self.resistance_k_w, unit="K/W", digits=4, half=half, source=said + (bent if self.bent else ""))  # fmt: skip
 
 
 def whole_fits(s: Signals, seen: Recorded) -> tuple[dict[str, WholeTrace], dict[str, str]]:
@@ -74,9 +80,9 @@ def with_sum(found: dict[str, WholeTrace]) -> dict[str, WholeTrace]:
         r_c, r_d = replace(lower.resistance, symbol="R_c"), replace(upper.resistance, symbol="R_d")
         assert r_c.half is not None and r_d.half is not None
         halves = [replace(r_c.half, symbol="U_c"), replace(r_d.half, symbol="U_d")]
-        half = worked("Half-width", "U", "hypot(U_c, U_d)", halves, "K/W", digits=5)
+        half = worked(tr("Half-width"), "U", "hypot(U_c, U_d)", halves, "K/W", digits=5)
         out["die_over_air_whole"] = WholeTrace(
-            resistance=worked("Sum of the two steps", "R", "R_c + R_d", [r_c, r_d], "K/W", digits=4, half=half),
+            resistance=worked(tr("Sum of the two steps"), "R", "R_c + R_d", [r_c, r_d], "K/W", digits=4, half=half),
             tau_s=lower.tau_s,
             tau_u95=lower.tau_u95,
             span_s=lower.span_s,

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.base.worked import Worked, in_quadrature, worked
 from kuffin.core.compare.pairwords import number
 from kuffin.said.shownworking import Working
@@ -15,9 +16,9 @@ def scatter_working(found: StudyScatter, unit: str) -> Working:
     """Each source's share of the whole scatter."""
     sources = sorted(found.scatter.sources, key=lambda s: -s.sd)
     terms = [
-        Worked(name=LABELS[s.key].capitalize(), symbol=f"s_{s.key}", value=s.sd, unit=unit, digits=3) for s in sources
+        Worked(name=begun(tr(LABELS[s.key])), symbol=f"s_{s.key}", value=s.sd, unit=unit, digits=3) for s in sources
     ]
-    total = in_quadrature(tr("All together"), "s_all", terms, unit, source=FITTED)
+    total = in_quadrature(tr("All together"), "s_all", terms, unit, source=tr(FITTED))
     out = Working(
         title=tr("What the scatter is made of"),
         answer=tr("± {value} {unit} all together", value=number(total.value, 2), unit=unit),

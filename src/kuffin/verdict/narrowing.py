@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import begun
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.compare.evidence import PairResult
 from kuffin.core.compare.narrowing import half_after
@@ -114,7 +115,7 @@ def _window(v: StudyVerdict, scatter: StudyScatter, used: Sequence[MountReading]
     if within is None or mount is None or not spans or not within + mount:
         return None
     two = [
-        Worked(name=LABELS[key].capitalize(), symbol=symbol, value=sd, unit=now.unit, digits=3, source=FITTED)
+        Worked(name=begun(tr(LABELS[key])), symbol=symbol, value=sd, unit=now.unit, digits=3, source=tr(FITTED))
         for key, symbol, sd in (("window", "s_w", within), ("mount", "s_m", mount))
     ]
     share = worked(tr("The window’s share of the variance"), "h", "s_w**2/(s_w**2 + s_m**2)", two)

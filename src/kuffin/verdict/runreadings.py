@@ -118,7 +118,7 @@ def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) ->
             symbol=f"y_{i}",
             value=value,
             unit=outcome.unit,
-            source="typed",
+            source=tr("typed"),
         )
         for i, (at_s, value) in enumerate(told, 1)
     ]

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.compare.evidence import MountValue
@@ -20,15 +20,15 @@ from kuffin.verdict.outcomes import MountReading
 if TYPE_CHECKING:
     from kuffin.verdict.study import StudyVerdict
 
-FITTED = (
+FITTED = mark(
     "REML: candidates fixed, all the rest random; the window’s part, which each reading tells of itself, is taken off"
 )
 LABELS = {
-    "window": "within a window",
-    "mount": "mount to mount",
-    "sample": "sample to sample",
-    "round": "round to round",
-    "day": "day to day",
+    "window": mark("within a window"),
+    "mount": mark("mount to mount"),
+    "sample": mark("sample to sample"),
+    "round": mark("round to round"),
+    "day": mark("day to day"),
 }
 
 
@@ -67,7 +67,7 @@ class StudyScatter:
                 "round": several(s.levels, "round"),
                 "day": several(s.levels, "day"),
             }[s.key]
-            out.append((f"{LABELS[s.key]} ({seen})", s.sd, f"± {number(s.sd, 2)} {unit}, {share:.0f} %"))
+            out.append((f"{tr(LABELS[s.key])} ({seen})", s.sd, f"± {number(s.sd, 2)} {unit}, {share:.0f} %"))
         return out
 
 
@@ -121,7 +121,7 @@ def _sample_mean(label: str, readings: list[Worked], scatter: tuple[float, float
         own = [
             Worked(name=name, symbol=symbol, value=sd, unit=apart(unit), digits=3, source=source)
             for name, symbol, sd, source in (
-                (tr("Mount to mount"), "s_m", scatter[0], FITTED),
+                (tr("Mount to mount"), "s_m", scatter[0], tr(FITTED)),
                 (tr("Within a window"), "s_w", scatter[1], ""),
             )
         ]

@@ -747,6 +747,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>{n}, round {round}</source>
             <translation>{n}, Runde {round}</translation>
         </message>
@@ -1539,6 +1540,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/partform.py" />
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
             <location filename="../../../../src/kuffin/said/sampleworking.py" />
             <source>Samples</source>
             <translation>Exemplare</translation>
@@ -2535,6 +2537,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/figurespage.py" />
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
             <source>in the window</source>
             <translation>im Fenster</translation>
         </message>
@@ -2840,7 +2843,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/layover.py" />
             <source>lay a run over …</source>
-            <translation>einen Lauf darüberlegen …</translation>
+            <translation>Lauf darüber …</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/layover.py" />
@@ -3516,6 +3519,8 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
             <source>Scatter between mounts</source>
             <translation>Streuung zwischen Montagen</translation>
         </message>
@@ -4151,6 +4156,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>Reference power</source>
             <translation>Bezugsleistung</translation>
@@ -4653,6 +4659,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/bleed.py" />
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>Flow</source>
             <translation>Durchfluss</translation>
@@ -6778,6 +6785,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/curvefacts.py" />
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
             <source>Accuracy of flow</source>
             <translation>Genauigkeit des Durchflusses</translation>
         </message>
@@ -6794,6 +6802,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/desk.py" />
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
             <source>Parts</source>
             <translation>Teile</translation>
         </message>
@@ -9336,6 +9345,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>typed</source>
             <translation>getippt</translation>
         </message>
@@ -10173,6 +10184,82 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{noticed}: Jeder Kandidat behält seine eigene Streuung, mit dem, was die Runden hinzufügen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>the baselines’ own mounts are different ones: JCGM 100:2008, G.4</source>
+            <translation>die eigenen Montagen der Bezüge sind verschiedene: JCGM 100:2008, G.4</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Standard error</source>
+            <translation>Standardfehler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <location filename="../../../../src/kuffin/said/worthwords.py" />
+            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
+            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
+            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>Half-width</source>
+            <translation>Halbe Breite</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>Half-width, {name}</source>
+            <translation>Halbbreite, {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <location filename="../../../../src/kuffin/said/warmings.py" />
+            <source>Student’s t</source>
+            <translation>Student-t</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>95 %, {df} degrees of freedom</source>
+            <translation>95 %, {df} Freiheitsgrade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>Standard error of {symbol}</source>
+            <translation>Standardfehler von {symbol}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>{which} over the baseline</source>
+            <translation>{which} über dem Bezug</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>The one</source>
+            <translation>Der eine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linking.py" />
+            <source>The other</source>
+            <translation>Der andere</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/mixed.py" />
             <source>the scatter between samples and between mounts could not be told apart sharply; the interval rests on the best found</source>
             <translation>die Streuung zwischen Exemplaren und zwischen Montagen ließ sich nicht scharf trennen; das Intervall beruht auf dem besten Gefundenen</translation>
@@ -10363,9 +10450,380 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>einige Montagen eines Kandidaten streuen überhaupt nicht; prüfen Sie, ob es verschiedene Aufzeichnungen sind</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>rounds: not known of all mounts</source>
+            <translation>Runden: nicht von allen Montagen bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>days: not known of all mounts</source>
+            <translation>Tage: nicht von allen Montagen bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>rounds: only one</source>
+            <translation>Runden: nur eine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>days: only one</source>
+            <translation>Tage: nur einer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>samples: they changed together with the rest</source>
+            <translation>Exemplare: sie wechselten zusammen mit dem Rest</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>rounds: they changed together with the rest</source>
+            <translation>Runden: sie wechselten zusammen mit dem Rest</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>days: they changed together with the rest</source>
+            <translation>Tage: sie wechselten zusammen mit dem Rest</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>samples: too few mounts to tell them from the mounts themselves</source>
+            <translation>Exemplare: zu wenige Montagen, um sie von den Montagen selbst zu trennen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>rounds: too few mounts to tell them from the mounts themselves</source>
+            <translation>Runden: zu wenige Montagen, um sie von den Montagen selbst zu trennen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>days: too few mounts to tell them from the mounts themselves</source>
+            <translation>Tage: zu wenige Montagen, um sie von den Montagen selbst zu trennen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>samples: one of each</source>
+            <translation>Exemplare: je eines</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/sources.py" />
+            <source>days: they changed together with rounds</source>
+            <translation>Tage: sie wechselten zusammen mit den Runden</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/spreads.py" />
             <source>mounts of {name} scatter {times:.1f} times as far as those of the others ({own} against {others})</source>
             <translation>Montagen von {name} streuen {times:.1f}-mal so weit wie die der anderen ({own} gegen {others})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>samples as a random effect: REML, with Kenward and Roger’s allowance</source>
+            <translation>Exemplare als zufälliger Effekt: REML, mit der Korrektur von Kenward und Roger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>least squares: each round and each sample counts the same</source>
+            <translation>kleinste Quadrate: Jede Runde und jedes Exemplar zählt gleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <source>{df} degrees of freedom</source>
+            <translation>{df} Freiheitsgrade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Mean of {name}</source>
+            <translation>Mittel von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>Difference</source>
+            <translation>Unterschied</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Sum of the squared weights</source>
+            <translation>Summe der Gewichtsquadrate</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>for this mean alone; pairs are judged by their own intervals</source>
+            <translation>für dieses Mittel allein; Paare werden nach ihren eigenen Intervallen beurteilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>, over all {n} pairs together</source>
+            <translation>, über alle {n} Paare zusammen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Critical value</source>
+            <translation>Kritischer Wert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Sum of the squared differences of the weights</source>
+            <translation>Summe der quadrierten Gewichtsunterschiede</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Weight of mount {i}</source>
+            <translation>Gewicht von Montage {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Scatter of the mounts of {name}</source>
+            <translation>Streuung der Montagen von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Its mounts</source>
+            <translation>Seine Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Sum of the squares of what candidates and rounds leave</source>
+            <translation>Quadratsumme dessen, was Kandidaten und Runden übrig lassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Degrees of freedom</source>
+            <translation>Freiheitsgrade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Mounts of {name}</source>
+            <translation>Montagen von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>Spread of a further mount</source>
+            <translation>Streuung einer weiteren Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>Mean of the others</source>
+            <translation>Mittel der anderen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>D. C. Montgomery, Introduction to Statistical Quality Control, 3.5</source>
+            <translation>D. C. Montgomery, Introduction to Statistical Quality Control, 3.5</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>This mount</source>
+            <translation>Diese Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>Power now</source>
+            <translation>Leistung jetzt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>95 % of sound mounts lie within this</source>
+            <translation>95 % der einwandfreien Montagen liegen darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <location filename="../../../../src/kuffin/said/mountcheck.py" />
+            <source>Other mount {i}</source>
+            <translation>Andere Montage {i}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>Other mounts</source>
+            <translation>Andere Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>Standard uncertainty of this one</source>
+            <translation>Standardunsicherheit dieser einen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>from this study, {df:.0f} degrees of freedom</source>
+            <translation>aus dieser Studie, {df:.0f} Freiheitsgrade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Carried for each kelvin</source>
+            <translation>Je Kelvin befördert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Rise of the coolant</source>
+            <translation>Anstieg des Kühlmittels</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Half-width of the heat</source>
+            <translation>Halbbreite der Wärme</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Heat into the coolant</source>
+            <translation>Wärme ins Kühlmittel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Half-width of the closure</source>
+            <translation>Halbbreite der Bilanz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Closure</source>
+            <translation>Bilanz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Heat</source>
+            <translation>Wärme</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Electrical power</source>
+            <translation>Elektrische Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Accuracy of power</source>
+            <translation>Genauigkeit der Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>relative, as a standard uncertainty</source>
+            <translation>relativ, als Standardunsicherheit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Accuracy of the two probes’ difference</source>
+            <translation>Genauigkeit des Unterschieds beider Fühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>as a standard uncertainty; 0.1 K each where the bench says nothing</source>
+            <translation>als Standardunsicherheit; je 0,1 K, wo der Prüfstand nichts sagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>relative, as a standard uncertainty; 3 % where the bench says nothing</source>
+            <translation>relativ, als Standardunsicherheit; 3 %, wo der Prüfstand nichts sagt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Coolant out</source>
+            <translation>Kühlmittel aus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Coolant in</source>
+            <translation>Kühlmittel ein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>Density</source>
+            <translation>Dichte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>of {coolant} at its mean temperature</source>
+            <translation>von {coolant} bei seiner mittleren Temperatur</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Heat capacity</source>
+            <translation>Wärmekapazität</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>Re-based to the study’s power</source>
+            <translation>Auf die Leistung der Studie umgerechnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>Re-based to the study’s room</source>
+            <translation>Auf den Raum der Studie umgerechnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>the study’s</source>
+            <translation>die der Studie</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/normalise.py" />
+            <source>Reference room</source>
+            <translation>Bezugsraum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Resistance</source>
+            <translation>Widerstand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Half-width of the rise</source>
+            <translation>Halbbreite des Anstiegs</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Rise by the whole-trace fit</source>
+            <translation>Anstieg nach der Anpassung an die ganze Kurve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Time constant</source>
+            <translation>Zeitkonstante</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Power</source>
+            <translation>Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Standard error of R</source>
+            <translation>Standardfehler von R</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>of the fit, with the autocorrelation of what it leaves</source>
+            <translation>der Anpassung, mit der Autokorrelation dessen, was sie übrig lässt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Sum of rise times power</source>
+            <translation>Summe von Anstieg mal Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>over passes or half minutes: the die answers within seconds</source>
+            <translation>über Durchläufe oder halbe Minuten: Der Chip antwortet binnen Sekunden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Sum of power squared</source>
+            <translation>Summe der Leistungsquadrate</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>Half-width of τ</source>
+            <translation>Halbbreite von τ</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>95 %, of the fit</source>
+            <translation>95 %, der Anpassung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/plan/order.py" />
@@ -10874,6 +11332,203 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>sein Abdruck zeigt Kontakt, obwohl der Spalt sagt, es {words}: noch einmal messen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <location filename="../../../../src/kuffin/said/figurewords.py" />
+            <source>Reading</source>
+            <translation>Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Window’s mean</source>
+            <translation>Mittel des Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Standard error of the mean</source>
+            <translation>Standardfehler des Mittels</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>What the window leaves open</source>
+            <translation>Was das Fenster offen lässt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Warm-up left in the window</source>
+            <translation>Rest des Aufwärmens im Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Sum of the window's samples</source>
+            <translation>Summe der Messwerte des Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>spikes left out</source>
+            <translation>ohne Ausreißer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>as good as {n_eff:.0f} independent samples</source>
+            <translation>so gut wie {n_eff:.0f} unabhängige Messwerte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>95 %, with the parts’ own degrees of freedom</source>
+            <translation>95 %, mit den eigenen Freiheitsgraden der Teile</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Tolerance</source>
+            <translation>Toleranz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>the drift in 10 min that still counts as settled</source>
+            <translation>die Drift in 10 min, die noch als eingeschwungen gilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Steps of coarse sensors</source>
+            <translation>Stufen grober Fühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Final level</source>
+            <translation>Endwert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>{MODEL}, fitted to the whole warm-up</source>
+            <translation>{MODEL}, an das ganze Aufwärmen angepasst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>not settled: the level that the warm-up points to</source>
+            <translation>nicht eingeschwungen: der Wert, auf den das Aufwärmen weist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Widened for what residuals do not show</source>
+            <translation>Erweitert um das, was Residuen nicht zeigen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Standard error of f</source>
+            <translation>Standardfehler von f</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Still to go</source>
+            <translation>Noch zu gehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>f less the fitted level at the window’s end</source>
+            <translation>f weniger den angepassten Wert am Ende des Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Size of the warm-up</source>
+            <translation>Größe des Aufwärmens</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>where the fit begins</source>
+            <translation>wo die Anpassung beginnt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Scatter of the means of its parts</source>
+            <translation>Streuung der Mittel seiner Teile</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>Autocorrelation</source>
+            <translation>Autokorrelation</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>by this much it inflates the variance of the mean: C. J. Geyer, Statistical Science 7 (1992), 3.3</source>
+            <translation>um so viel vergrößert sie die Varianz des Mittels: C. J. Geyer, Statistical Science 7 (1992), 3.3</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>A second, slower part</source>
+            <translation>Ein zweiter, langsamerer Teil</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>what it could still add</source>
+            <translation>was er noch beitragen könnte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <source>Mean of the spots</source>
+            <translation>Mittel der Einzelwerte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <source>Scatter of the spots</source>
+            <translation>Streuung der Einzelwerte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <source>Spots</source>
+            <translation>Einzelwerte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <source>Step of their last digit</source>
+            <translation>Stufe ihrer letzten Stelle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/spots.py" />
+            <source>At {at:.1f} min</source>
+            <translation>Bei {at:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Rise as read</source>
+            <translation>Anstieg wie abgelesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Share still to come</source>
+            <translation>Anteil, der noch kommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Half-width, grown with it</source>
+            <translation>Halbbreite, damit gewachsen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Time since the load began</source>
+            <translation>Zeit seit Beginn der Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>the median of this bench's recorded runs</source>
+            <translation>der Median der aufgezeichneten Läufe dieses Prüfstands</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>95 %; half of what was added counts</source>
+            <translation>95 %; die Hälfte dessen, was hinzukam, zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Rise, settled</source>
+            <translation>Anstieg, eingeschwungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Step of the last digit of {name}</source>
+            <translation>Stufe der letzten Stelle von {name}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/publish/figures/alongdrawing.py" />
             <source>one setting</source>
             <translation>eine Einstellung</translation>
@@ -11157,9 +11812,184 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Vorsicht: {caution}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/reading/comparedguess.py" />
+            <source>The shelf has {label} of these names.</source>
+            <translation>Das Regal hat {label} mit diesen Namen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/comparedguess.py" />
+            <source>By their names they are of {label}.</source>
+            <translation>Ihren Namen nach sind sie von {label}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/comparedguess.py" />
+            <source>Their channels do not tell what is compared: please choose.</source>
+            <translation>Ihre Kanäle sagen nicht, was verglichen wird: Bitte wählen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/comparedguess.py" />
+            <source>By their channels {labels} can be compared.</source>
+            <translation>Ihren Kanälen nach lassen sich {labels} vergleichen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>the fans ran at {was:.0f} rpm until {until:.0f} min into the step and at {now:.0f} since: the warm-up was disturbed, and the level counts from there</source>
+            <translation>die Lüfter liefen bis {until:.0f} min nach Beginn des Schritts mit {was:.0f} rpm und seither mit {now:.0f}: Das Aufwärmen wurde gestört, und der Wert zählt ab dort</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>the pump ran at {was:.0f} rpm until {until:.0f} min into the step and at {now:.0f} since: the warm-up was disturbed, and the level counts from there</source>
+            <translation>die Pumpe lief bis {until:.0f} min nach Beginn des Schritts mit {was:.0f} rpm und seither mit {now:.0f}: Das Aufwärmen wurde gestört, und der Wert zählt ab dort</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>heading for {final:.1f} ± {half:.1f} K, {go:.1f} K to go, time constant {tau:.0f} min</source>
+            <translation>strebt nach {final:.1f} ± {half:.1f} K, noch {go:.1f} K, Zeitkonstante {tau:.0f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>something changed {at:.0f} min into the run; the level counts from there</source>
+            <translation>{at:.0f} min nach Beginn des Laufs änderte sich etwas; der Wert zählt ab dort</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>the room moves by {by} K in 10 min: door, sun or heating?</source>
+            <translation>der Raum ändert sich um {by} K in 10 min: Tür, Sonne oder Heizung?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>{mean} ± {half} K, drift {drift} K in 10 min</source>
+            <translation>{mean} ± {half} K, Drift {drift} K in 10 min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/forecast.py" />
+            <source>the time to go is what the study's other runs took</source>
+            <translation>die Restzeit ist die, die andere Läufe der Studie brauchten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/loglag.py" />
+            <source>; they overlap for {overlap:.0f} min</source>
+            <translation>; sie überlappen {overlap:.0f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/loglag.py" />
+            <source>Found by {own} and {other}: {lag} s (± {half} s), correlation {correlation}{overlap}.{sure}</source>
+            <translation>Gefunden an {own} und {other}: {lag} s (± {half} s), Korrelation {correlation}{overlap}.{sure}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/loglag.py" />
+            <source>, and then they overlap nowhere: is it the log of this run?</source>
+            <translation>, und dann überlappen sie nirgends: Ist es das Log dieses Laufs?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/loglag.py" />
+            <source> That is little: look at the picture before you believe it.</source>
+            <translation> Das ist wenig: Sehen Sie das Bild an, bevor Sie es glauben.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/loglag.py" />
+            <source>Nothing shows how the two lie: no channel goes with the other, and they have no two clocks. Give the lag by hand.</source>
+            <translation>Nichts zeigt, wie die beiden zueinander liegen: Kein Kanal geht mit dem anderen, und sie haben keine zwei Uhren. Geben Sie den Verzug von Hand an.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/loglag.py" />
+            <source>No channel of the two goes with the other; by their clocks the lag is {lag} s{where}.</source>
+            <translation>Kein Kanal der beiden geht mit dem anderen; nach ihren Uhren beträgt der Verzug {lag} s{where}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Without the background</source>
+            <translation>Ohne den Hintergrund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Equivalent level</source>
+            <translation>Äquivalenter Pegel</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>calibrated by {name}</source>
+            <translation>kalibriert mit {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Background</source>
+            <translation>Hintergrund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>with all off</source>
+            <translation>mit allem aus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Level with it</source>
+            <translation>Pegel damit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>By which the correction makes it grow</source>
+            <translation>Um das ihn die Korrektur vergrößert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>by energy, ISO 1996-2</source>
+            <translation>nach Energie, ISO 1996-2</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Calibrator's accuracy</source>
+            <translation>Genauigkeit des Kalibrators</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Drift between calibrations</source>
+            <translation>Drift zwischen Kalibrierungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>from the least to the greatest on this bench</source>
+            <translation>vom kleinsten zum größten an diesem Prüfstand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Recorder and microphone</source>
+            <translation>Rekorder und Mikrofon</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>usual, not measured here</source>
+            <translation>üblich, hier nicht gemessen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>told</source>
+            <translation>angegeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>usual of calibrators</source>
+            <translation>für Kalibratoren üblich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>Half-width with it</source>
+            <translation>Halbbreite damit</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/reading/traceview.py" />
             <source>{level} K at {power:g} W</source>
             <translation>{level} K bei {power:g} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>Whole-trace resistance</source>
+            <translation>Widerstand aus der ganzen Kurve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>Sum of the two steps</source>
+            <translation>Summe der beiden Stufen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/thisbench.py" />
@@ -11671,25 +12501,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/figurewords.py" />
-            <location filename="../../../../src/kuffin/said/warmings.py" />
-            <location filename="../../../../src/kuffin/said/worthwords.py" />
-            <location filename="../../../../src/kuffin/verdict/beforeafter.py" />
-            <location filename="../../../../src/kuffin/verdict/outcomes.py" />
-            <location filename="../../../../src/kuffin/verdict/partfacts.py" />
-            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
-            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
-            <location filename="../../../../src/kuffin/verdict/scatter.py" />
-            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
-            <source>Half-width</source>
-            <translation>Halbe Breite</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/figurewords.py" />
-            <source>Heat into the coolant</source>
-            <translation>Wärme ins Kühlmittel</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/figurewords.py" />
             <source>Whole-trace fit: {FULL}</source>
             <translation>Anpassung an die ganze Kurve: {FULL}</translation>
         </message>
@@ -11713,11 +12524,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/figurewords.py" />
             <source>{value} ± {half_width} {unit}, instruments and window</source>
             <translation>{value} ± {half_width} {unit}, Instrumente und Fenster</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/figurewords.py" />
-            <source>Reading</source>
-            <translation>Ablesung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/figurewords.py" />
@@ -12266,18 +13072,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/mountcheck.py" />
-            <source>This mount</source>
-            <translation>Diese Montage</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/mountcheck.py" />
             <source>{resistance_k_w} K/W at {power_w} W</source>
             <translation>{resistance_k_w} K/W bei {power_w} W</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/mountcheck.py" />
-            <source>Other mount {i}</source>
-            <translation>Andere Montage {i}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/narrowingwords.py" />
@@ -13185,11 +13981,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/warmings.py" />
             <source>Half-width of mount {i}</source>
             <translation>Halbe Breite von Montage {i}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/warmings.py" />
-            <source>Student’s t</source>
-            <translation>Student-t</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/warmings.py" />
@@ -14753,11 +15544,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
-            <source>Re-based to the study’s power</source>
-            <translation>Auf die Leistung der Studie umgerechnet</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>it met no limit</source>
             <translation>traf auf keine Grenze</translation>
         </message>
@@ -14770,11 +15556,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>mean over the window</source>
             <translation>Mittel über das Fenster</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
-            <source>the study’s</source>
-            <translation>die der Studie</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
@@ -14820,6 +15601,36 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>As read</source>
             <translation>Wie gelesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>REML: candidates fixed, all the rest random; the window’s part, which each reading tells of itself, is taken off</source>
+            <translation>REML: Kandidaten fest, alles Übrige zufällig; der Anteil des Fensters, den jede Ablesung selbst angibt, ist abgezogen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>within a window</source>
+            <translation>innerhalb eines Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>mount to mount</source>
+            <translation>von Montage zu Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>sample to sample</source>
+            <translation>von Exemplar zu Exemplar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>round to round</source>
+            <translation>von Runde zu Runde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>day to day</source>
+            <translation>von Tag zu Tag</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/scatter.py" />

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, worked
@@ -26,31 +27,37 @@ class LinkedDifference:
 
     def worked(self, name: str, symbol: str, unit: str = "K") -> Worked:
         """The difference with the half-width of its plain 95 % interval."""
-        half = worked(f"Half-width, {name}", f"U_{symbol}", "t*s", [self._t, self._se(symbol, unit)], unit, digits=3)
+        half = worked(
+            tr("Half-width, {name}", name=name), f"U_{symbol}", "t*s", [self._t, self._se(symbol, unit)], unit, digits=3
+        )
         return Worked(name=name, symbol=symbol, value=self.value, unit=unit, half=half)
 
     @property
     def _t(self) -> Worked:
-        return Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, self.df), source=f"95 %, {plain(self.df, 3)} degrees of freedom")  # fmt: skip
+        return Worked(name=tr("Student’s t"), symbol="t", value=t_quantile(0.975, self.df), source=tr("95 %, {df} degrees of freedom", df=plain(self.df, 3)))  # fmt: skip
 
     def _se(self, symbol: str, unit: str) -> Worked:
-        return Worked(name=f"Standard error of {symbol}", symbol="s", value=self.se, unit=unit, digits=3)
+        return Worked(
+            name=tr("Standard error of {symbol}", symbol=symbol), symbol="s", value=self.se, unit=unit, digits=3
+        )
 
 
 def linked_by_baseline(name: str, a: LinkedDifference, b: LinkedDifference, unit: str = "K") -> Worked:
     """A − B by way of the baseline that both were held against, with its working; see `through_baseline`."""
     over = [
-        Worked(name=f"{which} over the baseline", symbol=symbol, value=d.value, unit=unit)
-        for which, symbol, d in (("The one", "a", a), ("The other", "b", b))
+        Worked(name=tr("{which} over the baseline", which=which), symbol=symbol, value=d.value, unit=unit)
+        for which, symbol, d in ((tr("The one"), "a", a), (tr("The other"), "b", b))
     ]
     errors = [
-        Worked(name=f"Standard error of {symbol}", symbol=f"s_{symbol}", value=d.se, unit=unit, digits=3)
+        Worked(
+            name=tr("Standard error of {symbol}", symbol=symbol), symbol=f"s_{symbol}", value=d.se, unit=unit, digits=3
+        )
         for symbol, d in (("a", a), ("b", b))
     ]
     both = through_baseline(a, b)
-    said = "the baselines’ own mounts are different ones: JCGM 100:2008, G.4"
-    error = worked("Standard error", "s", "hypot(s_a, s_b)", errors, unit, digits=3, source=said)
-    half = worked("Half-width", "U", "t*s", [both._t, error], unit, digits=3)
+    said = tr("the baselines’ own mounts are different ones: JCGM 100:2008, G.4")
+    error = worked(tr("Standard error"), "s", "hypot(s_a, s_b)", errors, unit, digits=3, source=said)
+    half = worked(tr("Half-width"), "U", "t*s", [both._t, error], unit, digits=3)
     return worked(name, "d", "a - b", over, unit, half=half)
 
 

@@ -8,12 +8,26 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import MountValue
 from kuffin.core.compare.mixed import sample_levels
 from kuffin.core.compare.reml import fit_reml
 
 Array = NDArray[np.float64]
+
+_NOT_KNOWN = {"round": mark("rounds: not known of all mounts"), "day": mark("days: not known of all mounts")}
+_ONLY_ONE = {"round": mark("rounds: only one"), "day": mark("days: only one")}
+_WITH_THE_REST = {
+    "sample": mark("samples: they changed together with the rest"),
+    "round": mark("rounds: they changed together with the rest"),
+    "day": mark("days: they changed together with the rest"),
+}
+_TOO_FEW = {
+    "sample": mark("samples: too few mounts to tell them from the mounts themselves"),
+    "round": mark("rounds: too few mounts to tell them from the mounts themselves"),
+    "day": mark("days: too few mounts to tell them from the mounts themselves"),
+}
 
 
 @dataclass(frozen=True)
@@ -79,10 +93,11 @@ def sources_of_scatter(
     if np.unique(samples).size > len(names):
         asked.append(("sample", samples))
     else:
-        silent.append("samples: one of each")
+        silent.append(tr("samples: one of each"))
     for key, labels in (("round", [m.round for m in mounts]), ("day", [(day or {}).get(m.mount) for m in mounts])):
         if any(label is None for label in labels) or len(set(labels)) < 2:
-            silent.append(f"{key}s: {'not known of all mounts' if any(v is None for v in labels) else 'only one'}")
+            unknown = any(label is None for label in labels)
+            silent.append(tr(_NOT_KNOWN[key] if unknown else _ONLY_ONE[key]))
             continue
         order = {label: i for i, label in enumerate(dict.fromkeys(labels))}
         asked.append((key, np.array([order[label] for label in labels], np.int64)))
@@ -92,10 +107,10 @@ def sources_of_scatter(
         wider = np.hstack([columns, (levels[:, None] == np.unique(levels)[None, :]).astype(float)])
         new = int(np.linalg.matrix_rank(wider))
         if new == rank:
-            with_what = "rounds" if key == "day" and any(k == "round" for k, _ in kept) else "the rest"
-            silent.append(f"{key}s: they changed together with {with_what}")
+            with_rounds = key == "day" and any(k == "round" for k, _ in kept)
+            silent.append(tr("days: they changed together with rounds") if with_rounds else tr(_WITH_THE_REST[key]))
         elif new >= y.size:
-            silent.append(f"{key}s: too few mounts to tell them from the mounts themselves")
+            silent.append(tr(_TOO_FEW[key]))
         else:
             kept.append((key, levels))
             columns, rank = wider, new

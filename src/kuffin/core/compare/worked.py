@@ -7,6 +7,7 @@ from dataclasses import replace
 
 import numpy as np
 
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.leads import VERDICT, ToCandidate, Where
 from kuffin.core.base.numbers import plain
 from kuffin.core.base.worked import Worked, mean_of, worked
@@ -44,38 +45,46 @@ def candidate_mean(
     for i, (m, _) in enumerate(used, 1):
         read = (readings or {}).get(m.mount)
         bare = Worked(
-            name=m.candidate + (f", round {m.round}" if m.round else ""), symbol="y", value=m.value, unit=unit
+            name=tr("{n}, round {round}", n=m.candidate, round=m.round) if m.round else m.candidate,
+            symbol="y",
+            value=m.value,
+            unit=unit,
         )
         terms.append(replace(bare if read is None else read, symbol=f"y_{i}", digits=digits + 1))
     n = len(used)
     half = _half(c.t, standard_error(found, c, apart(unit), digits), apart(unit), digits)
     if np.allclose([w for _, w in used], 1 / n, rtol=0, atol=1e-12):
-        return mean_of(f"Mean of {name}", "m", terms, unit, digits=digits, half=half)
+        return mean_of(tr("Mean of {name}", name=name), "m", terms, unit, digits=digits, half=half)
     weights = [
-        Worked(name=f"Weight of mount {i}", symbol=f"w_{i}", value=w, digits=4) for i, (_, w) in enumerate(used, 1)
+        Worked(name=tr("Weight of mount {i}", i=i), symbol=f"w_{i}", value=w, digits=4)
+        for i, (_, w) in enumerate(used, 1)
     ]
     formula = " + ".join(f"{w.symbol}*{t.symbol}" for w, t in zip(weights, terms, strict=True))
     terms = [x for pair in zip(weights, terms, strict=True) for x in pair]
-    said = "least squares: each round and each sample counts the same"
-    return worked(f"Mean of {name}", "m", formula, terms, unit, digits=digits, half=half, source=said)
+    said = tr("least squares: each round and each sample counts the same")
+    return worked(tr("Mean of {name}", name=name), "m", formula, terms, unit, digits=digits, half=half, source=said)
 
 
 def standard_error(found: Comparison, c: CandidateResult, unit: str, digits: int = 2) -> Worked:
     """What a candidate's mean leaves open."""
     fine = digits + 1
     if c.sd is not None:
-        scatter = Worked(name=f"Scatter of the mounts of {c.name}", symbol="s", value=c.sd, unit=unit, digits=fine)
-        n = Worked(name="Its mounts", symbol="n", value=float(c.mounts), digits=0)
-        return worked("Standard error", "s_m", "s/sqrt(n)", [scatter, n], unit, digits=fine)
+        scatter = Worked(
+            name=tr("Scatter of the mounts of {name}", name=c.name), symbol="s", value=c.sd, unit=unit, digits=fine
+        )
+        n = Worked(name=tr("Its mounts"), symbol="n", value=float(c.mounts), digits=0)
+        return worked(tr("Standard error"), "s_m", "s/sqrt(n)", [scatter, n], unit, digits=fine)
     if found.df is None or found.sd is None:
-        return Worked(name="Standard error", symbol="s_m", value=c.se, unit=unit, digits=fine, source=_BY_REML)
-    share = Worked(name="Sum of the squared weights", symbol="v", value=float(np.sum(np.square(c.weights))), digits=4)
+        return Worked(name=tr("Standard error"), symbol="s_m", value=c.se, unit=unit, digits=fine, source=tr(_BY_REML))
+    share = Worked(
+        name=tr("Sum of the squared weights"), symbol="v", value=float(np.sum(np.square(c.weights))), digits=4
+    )
     return worked(
-        "Standard error", "s_m", "s*sqrt(v)", [scatter_between(found, unit, digits), share], unit, digits=fine
+        tr("Standard error"), "s_m", "s*sqrt(v)", [scatter_between(found, unit, digits), share], unit, digits=fine
     )
 
 
-_BY_REML = "samples as a random effect: REML, with Kenward and Roger’s allowance"
+_BY_REML = mark("samples as a random effect: REML, with Kenward and Roger’s allowance")
 
 
 def scatter_between(found: Comparison, unit: str, digits: int = 2) -> Worked:
@@ -83,15 +92,15 @@ def scatter_between(found: Comparison, unit: str, digits: int = 2) -> Worked:
     fine = digits + 1
     squares = float(found.residuals @ found.residuals)
     terms = [
-        Worked(name="Sum of the squares of what candidates and rounds leave", symbol="Q", value=squares, unit=f"{unit}²", digits=fine),
-        Worked(name="Degrees of freedom", symbol="ν", value=found.residual_df or 1.0, digits=0),
+        Worked(name=tr("Sum of the squares of what candidates and rounds leave"), symbol="Q", value=squares, unit=f"{unit}²", digits=fine),
+        Worked(name=tr("Degrees of freedom"), symbol="ν", value=found.residual_df or 1.0, digits=0),
     ]  # fmt: skip
-    return worked("Scatter between mounts", "s", "sqrt(Q/ν)", terms, unit, digits=fine)
+    return worked(tr("Scatter between mounts"), "s", "sqrt(Q/ν)", terms, unit, digits=fine)
 
 
 def _half(t: float, error: Worked, unit: str, digits: int) -> Worked:
-    student = Worked(name="Student’s t", symbol="t", value=t, digits=3)
-    return worked("Half-width", "U", "t*s_m", [student, error], unit, digits=digits + 1, source="for this mean alone; pairs are judged by their own intervals")  # fmt: skip
+    student = Worked(name=tr("Student’s t"), symbol="t", value=t, digits=3)
+    return worked(tr("Half-width"), "U", "t*s_m", [student, error], unit, digits=digits + 1, source=tr("for this mean alone; pairs are judged by their own intervals"))  # fmt: skip
 
 
 def pair_difference(
@@ -114,7 +123,7 @@ def pair_difference(
     a, b = found.candidate(pair.a), found.candidate(pair.b)
     means = [
         Worked(
-            name=f"Mean of {c.name}",
+            name=tr("Mean of {name}", name=c.name),
             symbol=symbol,
             value=c.mean,
             unit=unit,
@@ -125,41 +134,46 @@ def pair_difference(
     ]
     level = 2 * found.confidence - 1 if narrow else found.confidence
     said = f"{plain(100 * level, 4)} %, {found.method}" + (
-        f", over all {len(found.pairs)} pairs together" if len(found.pairs) > 1 else ""
+        tr(", over all {n} pairs together", n=len(found.pairs)) if len(found.pairs) > 1 else ""
     )
     critical = Worked(
-        name="Critical value", symbol="q", value=pair.q_narrow if narrow else pair.q, digits=3, source=said
+        name=tr("Critical value"), symbol="q", value=pair.q_narrow if narrow else pair.q, digits=3, source=said
     )
     half = worked(
-        "Half-width", "U", "q*s_d", [critical, pair_error(found, pair, apart(unit), digits)], apart(unit), digits=fine
+        tr("Half-width"),
+        "U",
+        "q*s_d",
+        [critical, pair_error(found, pair, apart(unit), digits)],
+        apart(unit),
+        digits=fine,
     )
-    return worked("Difference", "d", "m_a - m_b", means, apart(unit), digits=digits, half=half)
+    return worked(tr("Difference"), "d", "m_a - m_b", means, apart(unit), digits=digits, half=half)
 
 
 def pair_error(found: Comparison, pair: PairResult, unit: str, digits: int = 2) -> Worked:
     """The standard error of a pair's difference."""
     fine = digits + 1
     a, b = found.candidate(pair.a), found.candidate(pair.b)
-    freedom = f"{plain(pair.df, 3)} degrees of freedom"
+    freedom = tr("{df} degrees of freedom", df=plain(pair.df, 3))
     if a.sd is not None and b.sd is not None:
         terms = []
         for c, k in ((a, "a"), (b, "b")):
             terms += [
-                Worked(name=f"Scatter of the mounts of {c.name}", symbol=f"s_{k}", value=c.sd or 0.0, unit=unit, digits=fine),
-                Worked(name=f"Mounts of {c.name}", symbol=f"n_{k}", value=float(c.mounts), digits=0),
+                Worked(name=tr("Scatter of the mounts of {name}", name=c.name), symbol=f"s_{k}", value=c.sd or 0.0, unit=unit, digits=fine),
+                Worked(name=tr("Mounts of {name}", name=c.name), symbol=f"n_{k}", value=float(c.mounts), digits=0),
             ]  # fmt: skip
         return worked(
-            "Standard error", "s_d", "sqrt(s_a**2/n_a + s_b**2/n_b)", terms, unit, digits=fine, source=freedom
+            tr("Standard error"), "s_d", "sqrt(s_a**2/n_a + s_b**2/n_b)", terms, unit, digits=fine, source=freedom
         )
     if found.df is None or found.sd is None:
-        return Worked(name="Standard error", symbol="s_d", value=pair.se, unit=unit, digits=fine, source=f"{_BY_REML}; {freedom}")  # fmt: skip
+        return Worked(name=tr("Standard error"), symbol="s_d", value=pair.se, unit=unit, digits=fine, source=f"{tr(_BY_REML)}; {freedom}")  # fmt: skip
     share = float(np.sum(np.square(np.subtract(a.weights, b.weights))))
     scatter = scatter_between(found, unit, digits)
     if np.isclose(share, 1 / a.mounts + 1 / b.mounts, rtol=1e-9, atol=0):
         counts = [
-            Worked(name=f"Mounts of {c.name}", symbol=symbol, value=float(c.mounts), digits=0)
+            Worked(name=tr("Mounts of {name}", name=c.name), symbol=symbol, value=float(c.mounts), digits=0)
             for c, symbol in ((a, "n_a"), (b, "n_b"))
         ]
-        return worked("Standard error", "s_d", "s*sqrt(1/n_a + 1/n_b)", [scatter, *counts], unit, digits=fine, source=freedom)  # fmt: skip
-    weights = Worked(name="Sum of the squared differences of the weights", symbol="v", value=share, digits=4)
-    return worked("Standard error", "s_d", "s*sqrt(v)", [scatter, weights], unit, digits=fine, source=freedom)
+        return worked(tr("Standard error"), "s_d", "s*sqrt(1/n_a + 1/n_b)", [scatter, *counts], unit, digits=fine, source=freedom)  # fmt: skip
+    weights = Worked(name=tr("Sum of the squared differences of the weights"), symbol="v", value=share, digits=4)
+    return worked(tr("Standard error"), "s_d", "s*sqrt(v)", [scatter, weights], unit, digits=fine, source=freedom)

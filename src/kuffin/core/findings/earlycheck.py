@@ -13,6 +13,7 @@ from statistics import NormalDist
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, mean_of, worked
 
@@ -68,32 +69,32 @@ class EarlyCheck:
         """How far a further mount may lie from the mean of the others, as a standard deviation, K/W."""
         guessed = f"guessed as {100 * GUESSED_SCATTER:g} %, until the study knows its own"
         return worked(
-            "Spread of a further mount",
+            tr("Spread of a further mount"),
             "s_p",
             "sqrt(s**2*(1 + 1/n) + u**2)",
             [
-                Worked(name="Scatter between mounts", symbol="s", value=self.scatter_k_w, unit="K/W", digits=5, source=f"from this study, {self.df:.0f} degrees of freedom" if self.df else guessed),
-                Worked(name="Other mounts", symbol="n", value=float(len(self.others)), digits=0),
-                Worked(name="Standard uncertainty of this one", symbol="u", value=self.u_k_w, unit="K/W", digits=5),
+                Worked(name=tr("Scatter between mounts"), symbol="s", value=self.scatter_k_w, unit="K/W", digits=5, source=tr("from this study, {df:.0f} degrees of freedom", df=self.df) if self.df else guessed),
+                Worked(name=tr("Other mounts"), symbol="n", value=float(len(self.others)), digits=0),
+                Worked(name=tr("Standard uncertainty of this one"), symbol="u", value=self.u_k_w, unit="K/W", digits=5),
             ],
             "K/W",
             digits=5,
-            source="D. C. Montgomery, Introduction to Statistical Quality Control, 3.5",
+            source=tr("D. C. Montgomery, Introduction to Statistical Quality Control, 3.5"),
         )  # fmt: skip
 
     @cached_property
     def difference(self) -> Worked:
         """This mount less the others at the power it has now, with the half-width of its 95 % prediction interval."""
-        own = Worked(name="This mount", symbol="R", value=self.resistance_k_w, unit="K/W", digits=4)
-        power = Worked(name="Power now", symbol="P", value=self.power_w, unit="W", digits=0)
+        own = Worked(name=tr("This mount"), symbol="R", value=self.resistance_k_w, unit="K/W", digits=4)
+        power = Worked(name=tr("Power now"), symbol="P", value=self.power_w, unit="W", digits=0)
         each = [
-            Worked(name=f"Other mount {i}", symbol=f"R_{i}", value=r, unit="K/W", digits=4)
+            Worked(name=tr("Other mount {i}", i=i), symbol=f"R_{i}", value=r, unit="K/W", digits=4)
             for i, r in enumerate(self.others, 1)
         ]
-        others = mean_of("Mean of the others", "R_o", each, "K/W", digits=4)
-        student = Worked(name="Student’s t", symbol="t", value=self._quantile(0.975), source="95 %")
-        half = worked("Half-width", "U", "t*s_p*P", [student, self.spread, power], "K", source="95 % of sound mounts lie within this")  # fmt: skip
-        return worked("Difference", "d", "(R - R_o)*P", [own, others, power], "K", half=half)
+        others = mean_of(tr("Mean of the others"), "R_o", each, "K/W", digits=4)
+        student = Worked(name=tr("Student’s t"), symbol="t", value=self._quantile(0.975), source="95 %")
+        half = worked(tr("Half-width"), "U", "t*s_p*P", [student, self.spread, power], "K", source=tr("95 % of sound mounts lie within this"))  # fmt: skip
+        return worked(tr("Difference"), "d", "(R - R_o)*P", [own, others, power], "K", half=half)
 
     @property
     def difference_k(self) -> float:

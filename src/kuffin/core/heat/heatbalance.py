@@ -14,6 +14,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.heat.coolant import WATER, Mix, properties
@@ -59,13 +60,13 @@ class HeatBalance:
     def per_kelvin(self) -> Worked:
         """What the flow carries for each kelvin."""
         return worked(
-            "Carried for each kelvin",
+            tr("Carried for each kelvin"),
             "C",
             "ρ*c_p*V̇/3600000",
             [
-                Worked(name="Density", symbol="ρ", value=self.density_kg_m3, unit="kg/m³", digits=1, source=f"of {self.coolant} at its mean temperature"),
-                Worked(name="Heat capacity", symbol="c_p", value=self.heat_capacity_j_kg_k, unit="J/(kg·K)", digits=0),
-                Worked(name="Flow", symbol="V̇", value=self.flow_l_h, unit="l/h", digits=1),
+                Worked(name=tr("Density"), symbol="ρ", value=self.density_kg_m3, unit="kg/m³", digits=1, source=tr("of {coolant} at its mean temperature", coolant=self.coolant)),
+                Worked(name=tr("Heat capacity"), symbol="c_p", value=self.heat_capacity_j_kg_k, unit="J/(kg·K)", digits=0),
+                Worked(name=tr("Flow"), symbol="V̇", value=self.flow_l_h, unit="l/h", digits=1),
             ],
             "W/K",
         )  # fmt: skip
@@ -74,43 +75,43 @@ class HeatBalance:
     def heat(self) -> Worked:
         """Heat into the coolant, W."""
         probes = [
-            Worked(name="Coolant out", symbol="T_out", value=self.out_c, unit="°C"),
-            Worked(name="Coolant in", symbol="T_in", value=self.in_c, unit="°C"),
+            Worked(name=tr("Coolant out"), symbol="T_out", value=self.out_c, unit="°C"),
+            Worked(name=tr("Coolant in"), symbol="T_in", value=self.in_c, unit="°C"),
         ]
-        rise = worked("Rise of the coolant", "ΔT", "T_out - T_in", probes, "K", source="in the window")
-        bare = Worked(name="Heat", symbol="Q", value=self.per_kelvin.value * rise.value, unit="W", digits=1)
-        half = worked("Half-width of the heat", "U_Q", "1.96*hypot(C*u_T, Q*u_V)", [self.per_kelvin, self._probes, bare, self._flow], "W", digits=1)  # fmt: skip
-        return worked("Heat into the coolant", "Q", "C*ΔT", [self.per_kelvin, rise], "W", digits=1, half=half)
+        rise = worked(tr("Rise of the coolant"), "ΔT", "T_out - T_in", probes, "K", source=tr("in the window"))
+        bare = Worked(name=tr("Heat"), symbol="Q", value=self.per_kelvin.value * rise.value, unit="W", digits=1)
+        half = worked(tr("Half-width of the heat"), "U_Q", "1.96*hypot(C*u_T, Q*u_V)", [self.per_kelvin, self._probes, bare, self._flow], "W", digits=1)  # fmt: skip
+        return worked(tr("Heat into the coolant"), "Q", "C*ΔT", [self.per_kelvin, rise], "W", digits=1, half=half)
 
     @cached_property
     def closure_worked(self) -> Worked:
         """The heat's share of the electrical power."""
-        power = Worked(name="Electrical power", symbol="P", value=self.power_w, unit="W", digits=1)
+        power = Worked(name=tr("Electrical power"), symbol="P", value=self.power_w, unit="W", digits=1)
         heat = replace(self.heat, half=None)
         share = Worked(
-            name="Accuracy of power",
+            name=tr("Accuracy of power"),
             symbol="u_P",
             value=self.power_u,
             digits=4,
-            source="relative, as a standard uncertainty",
+            source=tr("relative, as a standard uncertainty"),
         )
         formula = "1.96*sqrt((C*u_T)**2 + (Q*u_V)**2 + (Q*u_P)**2)/P"
         half = worked(
-            "Half-width of the closure",
+            tr("Half-width of the closure"),
             "U",
             formula,
             [self.per_kelvin, self._probes, heat, self._flow, share, power],
             digits=3,
         )
-        return worked("Closure", "Q/P", "Q/P", [heat, power], digits=3, half=half)
+        return worked(tr("Closure"), "Q/P", "Q/P", [heat, power], digits=3, half=half)
 
     @property
     def _probes(self) -> Worked:
-        return Worked(name="Accuracy of the two probes’ difference", symbol="u_T", value=self.pair_u_k, unit="K", digits=3, source="as a standard uncertainty; 0.1 K each where the bench says nothing")  # fmt: skip
+        return Worked(name=tr("Accuracy of the two probes’ difference"), symbol="u_T", value=self.pair_u_k, unit="K", digits=3, source=tr("as a standard uncertainty; 0.1 K each where the bench says nothing"))  # fmt: skip
 
     @property
     def _flow(self) -> Worked:
-        return Worked(name="Accuracy of flow", symbol="u_V", value=self.flow_u, digits=4, source="relative, as a standard uncertainty; 3 % where the bench says nothing")  # fmt: skip
+        return Worked(name=tr("Accuracy of flow"), symbol="u_V", value=self.flow_u, digits=4, source=tr("relative, as a standard uncertainty; 3 % where the bench says nothing"))  # fmt: skip
 
     @property
     def heat_w(self) -> float:

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from kuffin.core.base.language import Told
+from kuffin.core.base.language import Told, tr
 from kuffin.core.base.worked import Worked, worked
 from kuffin.core.bench.outcomes import HELD, Outcome
 from kuffin.core.bench.roles import COOLANT, TEMPERATURES, spoken
@@ -81,14 +81,16 @@ class School(Outcome):
     def shown(self, reading: Worked, reference_power_w: float, reference_air_c: float) -> Worked:
         """A trace's reading as it is shown: ``R·P_ref`` per watt, ``T_ref + ΔT`` re-based."""
         if self.per_watt:
-            power = Worked(name="Reference power", symbol="P_ref", value=reference_power_w, unit="W", digits=0, source="the study’s")  # fmt: skip
+            power = Worked(name=tr("Reference power"), symbol="P_ref", value=reference_power_w, unit="W", digits=0, source=tr("the study’s"))  # fmt: skip
             half = None
             if reading.half is not None:
-                half = worked("Half-width", "U_T", "U*P_ref", [reading.half, power], "K", digits=3)
-            return worked("Re-based to the study’s power", "ΔT", "R*P_ref", [reading, power], "K", half=half)
+                half = worked(tr("Half-width"), "U_T", "U*P_ref", [reading.half, power], "K", digits=3)
+            return worked(tr("Re-based to the study’s power"), "ΔT", "R*P_ref", [reading, power], "K", half=half)
         if self.rebased:
-            air = Worked(name="Reference room", symbol="T_ref", value=reference_air_c, unit="°C", digits=1, source="the study’s")  # fmt: skip
-            return worked("Re-based to the study’s room", "T", "ΔT + T_ref", [reading, air], "°C", half=reading.half)
+            air = Worked(name=tr("Reference room"), symbol="T_ref", value=reference_air_c, unit="°C", digits=1, source=tr("the study’s"))  # fmt: skip
+            return worked(
+                tr("Re-based to the study’s room"), "T", "ΔT + T_ref", [reading, air], "°C", half=reading.half
+            )
         return reading
 
 

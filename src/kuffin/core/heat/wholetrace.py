@@ -14,6 +14,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.traces import Boxes, box_means, inflation, lagged, lone_spikes, smooth_spikes
 from kuffin.core.base.worked import Worked, worked
@@ -70,25 +71,25 @@ class WholeTrace:
         """The loop's heat capacity; None where no time constant was fitted."""
         if self.tau_s is None or self.resistance_k_w <= 0:
             return None
-        tau = Worked(name="Time constant", symbol="τ", value=self.tau_s, unit="s", digits=0, half=Worked(name="Half-width of τ", symbol="U_τ", value=self.tau_u95 or 0.0, unit="s", digits=0, source="95 %, of the fit"))  # fmt: skip
-        return worked("Heat capacity", "C", "τ/R", [tau, replace(self.resistance, half=None)], "J/K", digits=0)
+        tau = Worked(name=tr("Time constant"), symbol="τ", value=self.tau_s, unit="s", digits=0, half=Worked(name=tr("Half-width of τ"), symbol="U_τ", value=self.tau_u95 or 0.0, unit="s", digits=0, source=tr("95 %, of the fit")))  # fmt: skip
+        return worked(tr("Heat capacity"), "C", "τ/R", [tau, replace(self.resistance, half=None)], "J/K", digits=0)
 
     def at(self, power_w: float) -> Worked:
         """The rise at a power, K."""
-        power = Worked(name="Power", symbol="P", value=power_w, unit="W", digits=0)
+        power = Worked(name=tr("Power"), symbol="P", value=power_w, unit="W", digits=0)
         assert self.resistance.half is not None
-        half = worked("Half-width of the rise", "U_T", "U*P", [self.resistance.half, power], "K", digits=3)
-        return worked("Rise by the whole-trace fit", "ΔT", "R*P", [self.resistance, power], "K", half=half)
+        half = worked(tr("Half-width of the rise"), "U_T", "U*P", [self.resistance.half, power], "K", digits=3)
+        return worked(tr("Rise by the whole-trace fit"), "ΔT", "R*P", [self.resistance, power], "K", half=half)
 
 
 def _half_width(r: Worked, error: float, t95: float) -> Worked:
     terms = [
-        Worked(name="Student’s t", symbol="t", value=t95, source="95 %"),
-        Worked(name="Standard error of R", symbol="s_R", value=error, unit="K/W", digits=6, source="of the fit, with the autocorrelation of what it leaves"),
+        Worked(name=tr("Student’s t"), symbol="t", value=t95, source="95 %"),
+        Worked(name=tr("Standard error of R"), symbol="s_R", value=error, unit="K/W", digits=6, source=tr("of the fit, with the autocorrelation of what it leaves")),
         r,
     ]  # fmt: skip
     said = f"twice Student’s t, and {100 * _FLOOR:g} % for what one capacity is too few for"
-    return worked("Half-width", "U", f"hypot({_WIDEN:g}*t*s_R, {_FLOOR:g}*R)", terms, "K/W", digits=5, source=said)
+    return worked(tr("Half-width"), "U", f"hypot({_WIDEN:g}*t*s_R, {_FLOOR:g}*R)", terms, "K/W", digits=5, source=said)
 
 
 def _cleaned(times: Array, x: Array, companion: Array | None, smooth: bool) -> Array:
@@ -179,7 +180,7 @@ def whole_trace(
     u_r = float(np.hypot(np.sqrt(max(covariance[0, 0], 0.0)), min(abs(along) * u_log_tau, abs(r))))
     t95 = t_quantile(0.975, max(df / max(inflation(rest), overlap), 2.0))
     said = f"{MODEL}, with power and base temperature as they were measured; R, C and the first level fitted"
-    bare = Worked(name="Resistance", symbol="R", value=float(r), unit="K/W", digits=4, source=said)
+    bare = Worked(name=tr("Resistance"), symbol="R", value=float(r), unit="K/W", digits=4, source=said)
     return WholeTrace(
         resistance=replace(bare, half=_half_width(bare, u_r, t95)),
         tau_s=tau,
@@ -222,10 +223,10 @@ def fast_trace(
     u = float(np.sqrt(rss / df * ips / float(x @ x)))
     t95 = t_quantile(0.975, max(df / ips, 2.0))
     sums = [
-        Worked(name="Sum of rise times power", symbol="Σyx", value=float(x @ y), unit="K·W", digits=1, source="over passes or half minutes: the die answers within seconds"),
-        Worked(name="Sum of power squared", symbol="Σxx", value=float(x @ x), unit="W²", digits=1),
+        Worked(name=tr("Sum of rise times power"), symbol="Σyx", value=float(x @ y), unit="K·W", digits=1, source=tr("over passes or half minutes: the die answers within seconds")),
+        Worked(name=tr("Sum of power squared"), symbol="Σxx", value=float(x @ x), unit="W²", digits=1),
     ]  # fmt: skip
-    bare = worked("Resistance", "R", "Σyx/Σxx", sums, "K/W", digits=4)
+    bare = worked(tr("Resistance"), "R", "Σyx/Σxx", sums, "K/W", digits=4)
     return WholeTrace(
         resistance=replace(bare, half=_half_width(bare, u, t95)),
         tau_s=None,

@@ -11,6 +11,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, mean_of, worked
 
@@ -33,15 +34,22 @@ class SpotReading:
         """The mean of the spots; the half-width is their scatter's, and never below that of one last digit."""
         n = len(self.values)
         terms = [
-            Worked(name=f"At {at / 60:.1f} min", symbol=f"y_{i}", value=value, unit=unit, digits=digits, source="typed")
+            Worked(
+                name=tr("At {at:.1f} min", at=at / 60),
+                symbol=f"y_{i}",
+                value=value,
+                unit=unit,
+                digits=digits,
+                source=tr("typed"),
+            )
             for i, (at, value) in enumerate(zip(self.at_s, self.values, strict=True), 1)
         ]
-        scatter = Worked(name="Scatter of the spots", symbol="s", value=float(np.std(self.values, ddof=1)), unit=unit, digits=digits + 1)  # fmt: skip
-        student = Worked(name="Student’s t", symbol="t", value=t_quantile(0.975, n - 1), source=f"{n - 1} degrees of freedom")  # fmt: skip
-        number = Worked(name="Spots", symbol="n", value=float(n), digits=0)
-        step = Worked(name="Step of their last digit", symbol="r", value=self.step, unit=unit, digits=digits + 1)
-        half = worked("Half-width", "U", "max(t*s/sqrt(n), 1.96*r/sqrt(12))", [student, scatter, number, step], unit, digits=digits + 1)  # fmt: skip
-        return mean_of("Mean of the spots", symbol, terms, unit, digits=digits, half=half)
+        scatter = Worked(name=tr("Scatter of the spots"), symbol="s", value=float(np.std(self.values, ddof=1)), unit=unit, digits=digits + 1)  # fmt: skip
+        student = Worked(name=tr("Student’s t"), symbol="t", value=t_quantile(0.975, n - 1), source=tr("{df} degrees of freedom", df=n - 1))  # fmt: skip
+        number = Worked(name=tr("Spots"), symbol="n", value=float(n), digits=0)
+        step = Worked(name=tr("Step of their last digit"), symbol="r", value=self.step, unit=unit, digits=digits + 1)
+        half = worked(tr("Half-width"), "U", "max(t*s/sqrt(n), 1.96*r/sqrt(12))", [student, scatter, number, step], unit, digits=digits + 1)  # fmt: skip
+        return mean_of(tr("Mean of the spots"), symbol, terms, unit, digits=digits, half=half)
 
 
 def spot_reading(

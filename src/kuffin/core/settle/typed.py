@@ -13,6 +13,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
 
 TYPED = "typed"
@@ -30,9 +31,9 @@ class TypedValue:
 
     def worked(self, symbol: str) -> Worked:
         """The figure with its half-width."""
-        step = Worked(name=f"Step of the last digit of {self.name}", symbol="r", value=self.resolution, unit=self.unit, digits=2)  # fmt: skip
+        step = Worked(name=tr("Step of the last digit of {name}", name=self.name), symbol="r", value=self.resolution, unit=self.unit, digits=2)  # fmt: skip
         unit = "K" if self.unit == "°C" else self.unit
-        half = worked("Half-width", f"U_{symbol}", "1.96*r/sqrt(12)", [replace(step, unit=unit)], unit, digits=3)
+        half = worked(tr("Half-width"), f"U_{symbol}", "1.96*r/sqrt(12)", [replace(step, unit=unit)], unit, digits=3)
         return Worked(name=self.name, symbol=symbol, value=self.value, unit=self.unit, half=half, source=TYPED)
 
 
@@ -78,7 +79,7 @@ def typed_rise(part: Worked, base: Worked, minutes: float | None, tau_s: float |
     """
     assert part.half is not None and base.half is not None
     read_half = in_quadrature("Half-width of the figures", "U_r", [part.half, base.half], "K")
-    plain = worked("Rise as read", "ΔT_r", f"{part.symbol} - {base.symbol}", [part, base], "K", half=read_half)
+    plain = worked(tr("Rise as read"), "ΔT_r", f"{part.symbol} - {base.symbol}", [part, base], "K", half=read_half)
     if minutes is None or tau_s is None:
         why = (
             "no recorded run of this bench tells its time constant" if tau_s is None else "when it was read is not told"
@@ -92,11 +93,13 @@ def typed_rise(part: Worked, base: Worked, minutes: float | None, tau_s: float |
         )
     if share < 1e-4:
         return plain, True
-    time = Worked(name="Time since the load began", symbol="t", value=60 * minutes, unit="s", digits=0, source=TYPED)
-    tau = Worked(name="Time constant", symbol="τ", value=tau_s, unit="s", digits=0, source="the median of this bench's recorded runs")  # fmt: skip
-    to_come = worked("Share still to come", "e", "exp(-t/τ)", [time, tau], digits=4)
+    time = Worked(
+        name=tr("Time since the load began"), symbol="t", value=60 * minutes, unit="s", digits=0, source=TYPED
+    )
+    tau = Worked(name=tr("Time constant"), symbol="τ", value=tau_s, unit="s", digits=0, source=tr("the median of this bench's recorded runs"))  # fmt: skip
+    to_come = worked(tr("Share still to come"), "e", "exp(-t/τ)", [time, tau], digits=4)
     bare = replace(plain, half=None)
-    lacking = worked("Still to go", "a", "ΔT_r*e/(1 - e)", [bare, to_come], "K", digits=3)
-    grown = worked("Half-width, grown with it", "U_g", "U_r/(1 - e)", [read_half, to_come], "K", digits=3)
-    half = worked("Half-width", "U", "hypot(U_g, a/2)", [grown, lacking], "K", digits=3, source="95 %; half of what was added counts")  # fmt: skip
-    return worked("Rise, settled", "ΔT", "ΔT_r + a", [bare, lacking], "K", half=half), True
+    lacking = worked(tr("Still to go"), "a", "ΔT_r*e/(1 - e)", [bare, to_come], "K", digits=3)
+    grown = worked(tr("Half-width, grown with it"), "U_g", "U_r/(1 - e)", [read_half, to_come], "K", digits=3)
+    half = worked(tr("Half-width"), "U", "hypot(U_g, a/2)", [grown, lacking], "K", digits=3, source=tr("95 %; half of what was added counts"))  # fmt: skip
+    return worked(tr("Rise, settled"), "ΔT", "ΔT_r + a", [bare, lacking], "K", half=half), True
