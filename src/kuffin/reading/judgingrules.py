@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.bench.conditions import Condition, main_condition, of_steps
@@ -73,7 +74,7 @@ class JudgingRules:
     idle: bool = False  # whether idle steps are conditions too
     tested: tuple[Condition, ...] = ()  # conditions that logs of their own were tested under
 
-    @property
+    @cached_property
     def conditions(self) -> tuple[Condition, ...]:
         """All conditions: the protocol's load steps, where there are several, and those of logs of their own."""
         planned = of_steps(self.steps, self.idle)
