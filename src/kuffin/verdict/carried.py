@@ -25,7 +25,7 @@ from kuffin.core.predict.carrying import (
     pooled,
     worst,
 )
-from kuffin.verdict.along import axes_told, sweep_of
+from kuffin.verdict.along import sweep_of
 from kuffin.verdict.outcomes import readings_under
 from kuffin.verdict.study import StudyVerdict
 
@@ -219,7 +219,7 @@ def _swept_along(
     v: StudyVerdict, outcome: Outcome, asked: WhatIf, power_w: float | None, along: Sequence[str]
 ) -> tuple[Carried, str] | None:
     """All mounts off their own curves, where the study swept something that is asked for; None where it did not."""
-    there = {a.key for a in axes_told(v)}
+    there = {a.key for a in v.sweep_axes}
     wanted = {"fan": ("fan_percent", asked.fan), "pump": ("pump_percent", asked.pump), "power": ("power", power_w)}
     for key, (axis, at) in wanted.items():
         if key not in along or axis not in there or at is None:

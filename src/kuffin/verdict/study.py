@@ -9,6 +9,7 @@ from typing import TYPE_CHECKING, Any
 
 from kuffin.core.bench.conditions import Condition
 from kuffin.core.bench.outcomes import Outcome
+from kuffin.core.bench.sweepaxes import SweepAxis
 from kuffin.core.findings import REMARK, Finding
 from kuffin.core.heat.normalise import School, as_read_school, schools_for
 from kuffin.notebook.entities import Run, Study
@@ -87,6 +88,13 @@ class StudyVerdict:
         from kuffin.verdict.chosenoutcomes import possible_outcomes  # which stands on this module
 
         return possible_outcomes(self.evidence)
+
+    @cached_property
+    def sweep_axes(self) -> list[SweepAxis]:
+        """What the study was swept along (`axes_told`), looked up once."""
+        from kuffin.verdict.along import axes_told  # which stands on this module
+
+        return axes_told(self)
 
     @property
     def study_id(self) -> int:

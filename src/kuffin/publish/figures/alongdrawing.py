@@ -14,7 +14,7 @@ from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import Drawing, Shown
 from kuffin.said.alongwords import ranking_words
 from kuffin.said.comparisonwords import title
-from kuffin.verdict.along import AlongRange, Sweep, along_range, axes_told, sweep_of
+from kuffin.verdict.along import AlongRange, Sweep, along_range, sweep_of
 from kuffin.verdict.study import StudyVerdict
 
 ALONG = "along"
@@ -23,7 +23,7 @@ ALONG = "along"
 def along_drawings(v: StudyVerdict) -> list[Drawing]:
     """A picture for each channel that the study was swept along; settings alone are told by those."""
     out = []
-    for axis in axes_told(v):
+    for axis in v.sweep_axes:
         if not axis.role or axis.role == v.outcome.role:
             continue
         try:

@@ -29,16 +29,7 @@ from kuffin.said.alongwords import (
     unbeaten_rows,
 )
 from kuffin.said.comparisonwords import title
-from kuffin.verdict.along import (
-    AlongRange,
-    ReadThere,
-    Sweep,
-    along_range,
-    axes_told,
-    needed_there,
-    read_there,
-    sweep_of,
-)
+from kuffin.verdict.along import AlongRange, ReadThere, Sweep, along_range, needed_there, read_there, sweep_of
 from kuffin.verdict.chosenoutcomes import outcome_named
 from kuffin.verdict.grid import Cell, cell_result
 from kuffin.verdict.study import StudyVerdict
@@ -129,7 +120,7 @@ class AlongPage(RenewedPage):
 
     def renew(self) -> None:
         v = self.state.verdict
-        axes = axes_told(v) if v is not None else []
+        axes = v.sweep_axes if v is not None else []
         if v is None or not axes:
             self.sweep = None
             self.show_purpose(tr(_PURPOSE))
