@@ -11655,6 +11655,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{names} has none</source>
+            <translation>{names} hat keine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{names} have none</source>
+            <translation>{names} haben keine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{listed} was kept with a reason</source>
+            <translation>{listed} gilt aus einem Grund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>{listed} were kept with a reason</source>
+            <translation>{listed} gelten aus einem Grund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>{listed} had not settled; it counts with the level that the fit points to, and a wider interval.</source>
             <translation>{listed} war nicht eingeschwungen; es zählt mit der Höhe, der die Anpassung zustrebt, und einem breiteren Intervall.</translation>
         </message>
@@ -11690,16 +11710,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
-            <source>{names} has none</source>
-            <translation>{names} hat keine</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/publish/page/critic.py" />
-            <source>{names} have none</source>
-            <translation>{names} haben keine</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>One finding is open: {listed}</source>
             <translation>Ein Befund ist offen: {listed}</translation>
         </message>
@@ -11707,16 +11717,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>{n} findings are open: {listed}</source>
             <translation>{n} Befunde sind offen: {listed}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/publish/page/critic.py" />
-            <source>{listed} was kept with a reason</source>
-            <translation>{listed} gilt aus einem Grund</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/publish/page/critic.py" />
-            <source>{listed} were kept with a reason</source>
-            <translation>{listed} gelten aus einem Grund</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />

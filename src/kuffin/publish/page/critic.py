@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import counted, tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import count, joined, several
 from kuffin.publish.page.material import Material
@@ -111,17 +111,7 @@ def _single(m: Material) -> tuple[str, str] | None:
         if one
         else []
     )
-    said += (
-        [
-            (
-                tr("{names} has none", names=joined(none))
-                if len(none) == 1
-                else tr("{names} have none", names=joined(none))
-            )
-        ]
-        if none
-        else []
-    )
+    said += [counted(len(none), "{names} has none", "{names} have none", names=joined(none))] if none else []
     return tr("How can one mount of {one} say anything?", one=joined(one or none)), f"{begun('; '.join(said))}."
 
 
@@ -174,10 +164,8 @@ def _doubtful(m: Material) -> tuple[str, str] | None:
     )
     said += (
         [
-            (
-                tr("{listed} was kept with a reason", listed=_listed(kept))
-                if len(kept) == 1
-                else tr("{listed} were kept with a reason", listed=_listed(kept))
+            counted(
+                len(kept), "{listed} was kept with a reason", "{listed} were kept with a reason", listed=_listed(kept)
             )
         ]
         if kept
