@@ -153,6 +153,22 @@ class TestConditions:
 
 
 class TestSamplesAndScatter:
+    def test_a_samples_mean_is_as_sure_as_the_verdict_has_its_candidate(self, demo_notebook: Notebook) -> None:
+        """Where each candidate keeps its own spread, and where one is shared: by Student's t, as three mounts are few."""
+        for number in (1, 5):
+            v = judge(demo_notebook, demo_notebook.study(number))
+            found, scatter = v.main.comparison, scatter_of(v)
+            assert found is not None and found.own_spreads and scatter is not None
+            for line in scatter.samples:
+                c = found.candidate(line.candidate)
+                assert line.mean.u95 == pytest.approx(c.t * c.se)
+        v = judge(demo_notebook, demo_notebook.study(6))
+        found, scatter = v.main.comparison, scatter_of(v)
+        assert found is not None and not found.own_spreads and scatter is not None
+        for line in scatter.samples:
+            c = found.candidate(line.candidate)
+            assert line.mean.u95 == pytest.approx(c.t * c.se, rel=0.25)  # by REML there, with days and rounds taken out
+
     def test_one_sample_of_most_keeps_the_verdict_to_these_samples(
         self, demo_notebook: Notebook, study: Study, verdict: StudyVerdict
     ) -> None:

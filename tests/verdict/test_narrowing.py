@@ -51,11 +51,14 @@ def test_the_demo_says_what_each_thing_buys_and_what_it_does_not_know(demo_noteb
         one.half and two.half and four.half and told.now.value > one.half.value > two.half.value > four.half.value > 0
     )
     assert four.hours == pytest.approx(4 * (one.hours or 0))
-    window, mount = scatter.scatter.sd("window") or 0.0, scatter.scatter.sd("mount") or 0.0
+    window, found = scatter.scatter.sd("window") or 0.0, v.main.comparison
+    assert found is not None and found.own_spreads  # Bulrush scatters: what this pair's own mounts do is what counts
+    whole = math.sqrt(np.mean([(found.candidate(n).sd or 0.0) ** 2 for n in ("Sedge", "Reed")]))
+    mount = math.sqrt(whole**2 - min(window, whole) ** 2)
     longer = by["windows twice as long"]
     # half of the window's variance goes, as the mean of twice as many independent samples has it
     assert longer.half is not None and longer.half.value / told.now.value == pytest.approx(
-        math.sqrt((window**2 / 2 + mount**2) / (window**2 + mount**2))
+        math.sqrt((whole**2 + mount**2) / 2) / whole
     )
     assert longer.from_the_start and told.best is one
     assert by["a second sample of both"].half is None and "not known" in by["a second sample of both"].because

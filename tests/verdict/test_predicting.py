@@ -9,6 +9,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from scipy import stats
 from scipy.optimize import brentq
 
 from kuffin.cli import main
@@ -26,7 +27,7 @@ from kuffin.core.predict.carrying import (
 from kuffin.demo.blocks import BLOCKS, LIMIT_C, MOVED_DAY, MOVED_K_W, block_of
 from kuffin.demo.quiet import NAME, SWEPT
 from kuffin.notebook.store import Notebook
-from kuffin.said.predictionwords import difference_words, prediction_words
+from kuffin.said.predictionwords import difference_words, prediction_words, prediction_working
 from kuffin.simulated.livebench import FULL_FAN_RPM
 from kuffin.simulated.station import Radiator
 from kuffin.verdict.carried import WhatIf
@@ -161,11 +162,30 @@ def test_the_interval_of_one_more_mount_is_that_of_the_textbook() -> None:
     scatter = pooled({"Reed": [10.0, 10.2, 10.4]})
     assert one_more([10.0, 10.2, 10.4], scatter, [], MEASURED).half == pytest.approx(0.994, abs=1e-3)
     assert one_more([10.0, 10.2, 10.4], scatter, [0.994], MEASURED).half == pytest.approx(0.994 * np.sqrt(2), abs=1e-3)
-    gap = means_apart([10.0, 10.4], [8.0, 8.4], pooled({"a": [10.0, 10.4], "b": [8.0, 8.4]}), [], MEASURED)
+    both = pooled({"a": [10.0, 10.4], "b": [8.0, 8.4]})
+    gap = means_apart([10.0, 10.4], [8.0, 8.4], (both, both), [], MEASURED)
     assert gap.value == pytest.approx(2.0) and gap.half == pytest.approx(4.303 * 0.2828, abs=1e-3)
     factor, half = Answers(least=-1.0, most=-1.0).factor(2.0)
     assert (factor, half) == pytest.approx((0.5, 0.0)) and FLOW_BY_PUMP.factor(1.0) == pytest.approx((1.0, 0.0))
     assert worst([MEASURED, ESTIMATED]) == ESTIMATED
+
+
+def test_where_candidates_scatter_unlike_each_is_foreseen_by_its_own(copy: Path) -> None:
+    """Bulrush scatters 2.6 times as far as the others: its next mount may be as far off as its own three tell, theirs no further."""
+    v = study_of(copy, "Radiators, spring")
+    found = v.main.comparison
+    assert found is not None and found.unequal is not None and found.unequal.name == "Bulrush"
+    for name, x in ((n, predict(v, n, WhatIf()).coolant) for n in ("Bulrush", "Reed", "Sedge")):
+        c = found.candidate(name)
+        assert x is not None and x.half == pytest.approx(
+            stats.t.ppf(0.975, 2) * (c.sd or 0.0) * np.sqrt(4 / 3), rel=0.15
+        )
+    # a difference by Welch, as SciPy has it of the same mounts
+    a, b = ([r.value or 0.0 for r in v.main.of(n)] for n in ("Bulrush", "Reed"))
+    interval = stats.ttest_ind(a, b, equal_var=False).confidence_interval(0.95)
+    apart = difference(v, "Bulrush", "Reed", WhatIf())
+    assert (apart.low, apart.high) == pytest.approx((interval.low, interval.high), rel=0.15)
+    assert "their own scatter" in str(prediction_working(predict(v, "Bulrush", WhatIf())))
 
 
 def test_the_command_tells_the_same(copy: Path, blocks: StudyVerdict, capsys: pytest.CaptureFixture[str]) -> None:

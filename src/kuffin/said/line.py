@@ -233,7 +233,7 @@ def _cautions(v: StudyVerdict) -> list[str]:
         out += _throttled(v)
     wide = found.unequal if found is not None else None
     if wide is not None and found is not None:
-        how = tr("each keeps its own spread") if found.sd is None else tr("one spread is shared by all")
+        how = tr("each keeps its own spread") if found.own_spreads else tr("one spread is shared by all")
         out.append(
             tr(
                 "{name} scatters {times:.0f} times as far as the others: {how}.",

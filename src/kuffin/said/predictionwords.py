@@ -107,10 +107,12 @@ def prediction_working(p: Prediction) -> Working:
     out.say(
         tr("Interval"),
         tr(
-            "95 %, for one more mount of {candidate}: from {mounts} mounts, the scatter of all "
-            "candidates' mounts together, and what is not known about the way there",
+            "95 %, for one more mount of {candidate}: from {mounts} mounts, {scatter}, and what is not known about the way there",
             candidate=p.candidate,
             mounts=p.mounts,
+            scatter=tr("their own scatter, as the candidates’ differ")
+            if p.own_scatter
+            else tr("the scatter of all candidates’ mounts together"),
         ),
     )
     if p.beyond:

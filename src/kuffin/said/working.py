@@ -322,7 +322,7 @@ def _needed_lines(found: Comparison, pair: PairResult) -> list[tuple[str, str]]:
             tr("{needed} of each for an even chance, if difference and scatter stay as they are", needed=needed),
         )
     ]
-    sd = found.scatter[0]
+    sd, _ = found.scatter_of(pair.a, pair.b)
     try:
         plan = plan_mounts(
             len(found.candidates),

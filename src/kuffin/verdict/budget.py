@@ -106,11 +106,12 @@ def budget_of(v: StudyVerdict, reading: MountReading, result: RunResult, bench: 
         else:
             # R = ΔT/P: a per cent of power is a per cent of the reading
             sources += _instrument(result.roles[role], accuracy, power, value / power, of_power=True)
-    spread, spread_df = v.temperature.comparison.scatter if v.temperature.comparison is not None else (0.0, 0.0)
     mounts = [r for r in v.temperature.of(reading.candidate) if r.left_out is None and r.value is not None]
     between = None
-    if spread_df and mounts:
-        between = t_quantile(0.975, spread_df) * spread * float(np.sqrt(2 / len(mounts)))
+    if mounts and v.temperature.comparison is not None:
+        spread, df_between = v.temperature.comparison.scatter_of(reading.candidate)
+        if df_between:
+            between = t_quantile(0.975, df_between) * spread * float(np.sqrt(2 / len(mounts)))
     difference = max(v.margin_k, 0.1)
     compared = in_a_comparison(sources, value, difference)
     own, apart = combine(sources), combine(compared)

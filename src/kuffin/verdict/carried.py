@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 
 import numpy as np
 
@@ -21,8 +22,9 @@ from kuffin.core.predict.carrying import (
     MEASURED,
     Answers,
     Foreseen,
+    Pooled,
     one_more,
-    pooled,
+    scatters,
     worst,
 )
 from kuffin.verdict.along import sweep_of
@@ -116,6 +118,7 @@ class Carried:
     beyond: tuple[str, ...] = ()
     why: tuple[str, ...] = ()
     along: tuple[str, ...] = ()  # the settings that it was carried along
+    spread: str = "as noticed"
 
     def of(self, name: str) -> float:
         """A candidate's mean."""
@@ -124,7 +127,12 @@ class Carried:
     def foreseen(self, name: str) -> Foreseen:
         """What one more mount of a candidate would show."""
         also = [self.readings_half, *(s * abs(self.of(name)) for s in self.shares)]
-        return one_more(self.values[name], pooled(self.values), also, self.label)
+        return one_more(self.values[name], self.scatters[name], also, self.label)
+
+    @cached_property
+    def scatters(self) -> dict[str, Pooled]:
+        """What mounts of each candidate scatter by, as the study takes it."""
+        return scatters(self.values, self.spread)
 
 
 @dataclass(frozen=True)
@@ -170,7 +178,7 @@ def carry(
     rise = swept[0] if swept is not None else _mean_near(v, outcome, asked)
     if rise is None:
         return None
-    taken = "" if swept is None else swept[1]
+    rise, taken = replace(rise, spread=v.evidence.study.spread), "" if swept is None else swept[1]
     for key, answer in answers.items():
         want, was = getattr(asked, key), there.usual(key)
         if key == taken or want is None:
@@ -345,4 +353,5 @@ def together(rises: Sequence[Carried], watts: Sequence[float], reference_w: floa
         label=worst([r.label for r in rises]),
         beyond=tuple(b for r in rises for b in r.beyond),
         along=tuple(a for r in rises for a in r.along),
+        spread=rises[0].spread,
     )

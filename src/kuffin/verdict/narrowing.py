@@ -103,19 +103,30 @@ def spending_of(v: StudyVerdict, scatter: StudyScatter | None, bench: Bench | No
         )
         for m in _ROUNDS
     ]
-    out += [p for p in (_window(v, scatter, used, now), _probes(v, used, bench), _sample(scatter, minutes, unit)) if p]
+    out += [
+        p for p in (_window(v, scatter, pair, used, now), _probes(v, used, bench), _sample(scatter, minutes, unit)) if p
+    ]
     return Spending(pair=pair, now=now, purchases=tuple(out))
 
 
-def _window(v: StudyVerdict, scatter: StudyScatter, used: Sequence[MountReading], now: Worked) -> Purchase | None:
-    within, mount = scatter.scatter.sd("window"), scatter.scatter.sd("mount")
+def _window(
+    v: StudyVerdict, scatter: StudyScatter, pair: PairResult, used: Sequence[MountReading], now: Worked
+) -> Purchase | None:
+    within, mount, how = scatter.scatter.sd("window"), scatter.scatter.sd("mount"), tr(FITTED)
+    judged = v.main.comparison
+    if (
+        judged is not None and judged.own_spreads and within is not None
+    ):  # what the two of this pair do, not all together
+        whole, how = judged.scatter_of(pair.a, pair.b)[0], tr("of the mounts of these two")
+        within = min(within, whole)
+        mount = float(np.sqrt(whole**2 - within**2))
     spans = [
         t.window.span_s for r in used for run in r.runs if (t := v.results[run].traces.get(v.school.trace)) is not None
     ]
     if within is None or mount is None or not spans or not within + mount:
         return None
     two = [
-        Worked(name=begun(tr(LABELS[key])), symbol=symbol, value=sd, unit=now.unit, digits=3, source=tr(FITTED))
+        Worked(name=begun(tr(LABELS[key])), symbol=symbol, value=sd, unit=now.unit, digits=3, source=how)
         for key, symbol, sd in (("window", "s_w", within), ("mount", "s_m", mount))
     ]
     share = worked(tr("The window’s share of the variance"), "h", "s_w**2/(s_w**2 + s_m**2)", two)

@@ -232,8 +232,7 @@ def compared(
     order = {c.name: i for i, c in enumerate(study.live_candidates)}
     values = sorted(values, key=lambda v: order.get(v.candidate, 0))
     level = float(np.mean([v.value for v in values])) if values else 0.0
-    spread = str(study.plan.get("spread") or "as noticed")
-    if spread == "separate":  # each candidate's own spread holds what rounds add to it
+    if study.spread == "separate":  # each candidate's own spread holds what rounds add to it
         values = [replace(v, round=None) for v in values]
     chosen = study.candidate(study.reference_id)
     return compare(
@@ -242,7 +241,7 @@ def compared(
         margin=evidence.margin_of(outcome, level),
         better=outcome.better,
         confidence=confidence or study.confidence,
-        spread=spread,
+        spread=study.spread,
         covariate_names=("the bench's move",),
         scope=scope_of(study, values),
         free=outcome.bounded == FREE,

@@ -22,7 +22,6 @@ from kuffin.core.predict.carrying import (
     Answers,
     Foreseen,
     means_apart,
-    pooled,
     worst,
 )
 from kuffin.verdict.carried import (
@@ -75,6 +74,8 @@ class Prediction:
         W at the limit, where one was asked for.
     beyond : tuple of str
         What of it lies outside what was measured.
+    own_scatter : bool
+        Whether its interval stands on the scatter of its own mounts alone.
     """
 
     candidate: str
@@ -87,6 +88,7 @@ class Prediction:
     highest_power: Foreseen | None
     beyond: tuple[str, ...]
     mounts: int
+    own_scatter: bool
 
 
 def predict(v: StudyVerdict, candidate: str, asked: WhatIf) -> Prediction:
@@ -140,6 +142,7 @@ def predict_all(v: StudyVerdict, asked: WhatIf) -> dict[str, Prediction]:
             highest_power=None,
             beyond=tuple(dict.fromkeys(b for r in rises.values() for b in r.beyond)),
             mounts=len(whole.values[name]),
+            own_scatter=whole.scatters[name].own,
         )
     return out
 
@@ -160,9 +163,8 @@ def difference(v: StudyVerdict, a: str, b: str, asked: WhatIf) -> Foreseen:
         if name not in whole.values:
             raise CompareError(f"{name} has no mount that can be read")
     gap = abs(whole.of(a) - whole.of(b))
-    return means_apart(
-        whole.values[a], whole.values[b], pooled(whole.values), [s * gap for s in whole.shares], whole.label
-    )
+    scatter = whole.scatters[a], whole.scatters[b]
+    return means_apart(whole.values[a], whole.values[b], scatter, [s * gap for s in whole.shares], whole.label)
 
 
 def as_measured(v: StudyVerdict) -> WhatIf:

@@ -8,12 +8,13 @@ from typing import TYPE_CHECKING
 import numpy as np
 
 from kuffin.core.base.language import mark, tr
-from kuffin.core.base.numbers import begun
+from kuffin.core.base.numbers import begun, plain
+from kuffin.core.base.student import t_quantile
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.compare.evidence import MountValue
 from kuffin.core.compare.pairwords import count, digits_for, number, several
 from kuffin.core.compare.sources import NextBuys, Scatter, next_buys, sources_of_scatter
-from kuffin.core.compare.worked import apart
+from kuffin.core.compare.worked import apart, mean_half
 from kuffin.verdict.baseline import day_of
 from kuffin.verdict.outcomes import MountReading
 
@@ -34,7 +35,7 @@ LABELS = {
 
 @dataclass(frozen=True)
 class SampleLine:
-    """One sample of a candidate: the mean of its mounts, with the plain interval from the study's scatter."""
+    """One sample of a candidate: the mean of its mounts, with its plain interval: by the candidate's own scatter where each keeps its own."""
 
     candidate: str
     label: str
@@ -92,8 +93,7 @@ def scatter_of(v: StudyVerdict) -> StudyScatter | None:
     found = sources_of_scatter(values, {str(r.mount_id): r.u95 or 0.0 for r in used}, days)
     if found is None:
         return None
-    own = (found.sd("mount") or 0.0, found.sd("window") or 0.0)
-    spread = float(np.hypot(*own))
+    spread = float(np.hypot(found.sd("mount") or 0.0, found.sd("window") or 0.0))
     lines, each, read = [], [], v.main.worked_by_mount()
     for c in study.live_candidates:
         labels = {s.id: s.label for s in c.samples}
@@ -103,7 +103,8 @@ def scatter_of(v: StudyVerdict) -> StudyScatter | None:
                 groups.setdefault(by_id[r.mount_id].sample_id, []).append(r)
         for sample, group in groups.items():
             label = labels.get(sample, "?") if sample is not None else "?"
-            lines.append(SampleLine(c.name, label, _sample_mean(label, [read[str(r.mount_id)] for r in group], own)))
+            own = [read[str(r.mount_id)] for r in group]
+            lines.append(SampleLine(c.name, label, _sample_mean(label, own, _sample_half(v, found, c.name, own))))
         if groups:
             each.append((len(groups), sum(len(g) for g in groups.values())))
     buys = None
@@ -114,23 +115,35 @@ def scatter_of(v: StudyVerdict) -> StudyScatter | None:
     return StudyScatter(found, tuple(lines), buys)
 
 
-def _sample_mean(label: str, readings: list[Worked], scatter: tuple[float, float]) -> Worked:
-    """The mean of a sample's mounts; its half-width from how far mounts and windows scatter, where they do."""
-    unit, n, half = readings[0].unit, len(readings), None
-    if any(scatter):
-        own = [
-            Worked(name=name, symbol=symbol, value=sd, unit=apart(unit), digits=3, source=source)
-            for name, symbol, sd, source in (
-                (tr("Mount to mount"), "s_m", scatter[0], tr(FITTED)),
-                (tr("Within a window"), "s_w", scatter[1], ""),
-            )
-        ]
-        formula = f"1.96*hypot(s_m, s_w)/sqrt({n})"
-        half = worked(
-            tr("Half-width"), "U", formula, own, apart(unit), digits=3, source=tr("95 %, for this mean alone")
-        )
+def _sample_half(v: StudyVerdict, found: Scatter, candidate: str, readings: list[Worked]) -> Worked | None:
+    """The half-width of a sample's mean: by its candidate's own spread where each keeps its own, else by how far all mounts and windows scatter."""
+    unit, judged = apart(readings[0].unit), v.main.comparison
+    if judged is not None and judged.own_spreads:
+        return mean_half(judged, judged.candidate(candidate), unit)
+    scatter = found.sd("mount") or 0.0, found.sd("window") or 0.0
+    if not any(scatter) or found.df < 1:
+        return None
+    confidence = v.evidence.study.confidence if judged is None else judged.confidence
+    t = t_quantile(0.5 + confidence / 2, found.df)
+    terms = [
+        Worked(name=tr("Student’s t"), symbol="t", value=t, digits=3, source=tr("{df:g} degrees of freedom", df=found.df)),
+        Worked(name=tr("Mount to mount"), symbol="s_m", value=scatter[0], unit=unit, digits=3, source=tr(FITTED)),
+        Worked(name=tr("Within a window"), symbol="s_w", value=scatter[1], unit=unit, digits=3),
+    ]  # fmt: skip
+    return worked(
+        tr("Half-width"),
+        "U",
+        f"t*hypot(s_m, s_w)/sqrt({len(readings)})",
+        terms,
+        unit,
+        digits=3,
+        source=tr("{level} %, for this mean alone", level=plain(100 * confidence)),
+    )
+
+
+def _sample_mean(label: str, readings: list[Worked], half: Worked | None) -> Worked:
     terms = [replace(r, symbol=f"y_{i}", half=None) for i, r in enumerate(readings, 1)]
-    return mean_of(tr("Mean of sample {label}", label=label), "m", terms, unit, half=half)
+    return mean_of(tr("Mean of sample {label}", label=label), "m", terms, readings[0].unit, half=half)
 
 
 def buys_words(found: StudyScatter, unit: str = "K") -> str:

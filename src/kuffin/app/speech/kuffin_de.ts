@@ -1562,8 +1562,8 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
-            <source>standard deviation of each source, under the school in use</source>
-            <translation>Standardabweichung jeder Quelle, nach der geltenden Schule</translation>
+            <source>standard deviation of each source, all candidates together, under the school in use</source>
+            <translation>Standardabweichung jeder Quelle, alle Kandidaten zusammen, nach der benutzten Schule</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
@@ -10231,6 +10231,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/settle/reading.py" />
             <location filename="../../../../src/kuffin/core/settle/spots.py" />
             <location filename="../../../../src/kuffin/said/warmings.py" />
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
             <source>Student’s t</source>
             <translation>Student-t</translation>
         </message>
@@ -13317,8 +13318,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
-            <source>95 %, for one more mount of {candidate}: from {mounts} mounts, the scatter of all candidates' mounts together, and what is not known about the way there</source>
-            <translation>95 %, für eine weitere Montage von {candidate}: aus {mounts} Montagen, der Streuung der Montagen aller Kandidaten zusammen, und dem, was auf dem Weg dorthin nicht bekannt ist</translation>
+            <source>95 %, for one more mount of {candidate}: from {mounts} mounts, {scatter}, and what is not known about the way there</source>
+            <translation>95 %, für eine weitere Montage von {candidate}: aus {mounts} Montagen, {scatter} und dem, was über den Weg dorthin nicht bekannt ist</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
@@ -13369,6 +13370,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>Beyond what was measured</source>
             <translation>Jenseits des Gemessenen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>their own scatter, as the candidates’ differ</source>
+            <translation>ihrer eigenen Streuung, da die der Kandidaten sich unterscheidet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/predictionwords.py" />
+            <source>the scatter of all candidates’ mounts together</source>
+            <translation>der Streuung der Montagen aller Kandidaten zusammen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/preparation.py" />
@@ -15194,6 +15205,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/narrowing.py" />
+            <source>of the mounts of these two</source>
+            <translation>der Montagen dieser beiden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/narrowing.py" />
             <source>windows twice as long</source>
             <translation>doppelt so lange Fenster</translation>
         </message>
@@ -15659,8 +15675,23 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/scatter.py" />
-            <source>95 %, for this mean alone</source>
-            <translation>95 %, für dieses Mittel allein</translation>
+            <source>{level} %, for this mean alone</source>
+            <translation>{level} %, für dieses Mittel allein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>{df:g} degrees of freedom</source>
+            <translation>{df:g} Freiheitsgrade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Mount to mount</source>
+            <translation>Von Montage zu Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/scatter.py" />
+            <source>Within a window</source>
+            <translation>Im Fenster</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/scatter.py" />
@@ -15696,16 +15727,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/scatter.py" />
             <source>one more sample of each, mounted {n} times</source>
             <translation>je ein weiteres Exemplar, {n}-mal montiert</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/verdict/scatter.py" />
-            <source>Mount to mount</source>
-            <translation>Von Montage zu Montage</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/verdict/scatter.py" />
-            <source>Within a window</source>
-            <translation>Im Fenster</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/schoolflips.py" />

@@ -90,7 +90,7 @@ def compare(
         warnings.append(tr("one candidate has a single mount: both are taken to scatter alike"))
     if table.several_samples:
         return _with_samples(table, asked, warnings)
-    wide = unequal_spread(table.y, table.design, table.index, table.names)
+    wide = unequal_spread(table.y, table.design, table.index, table.names) if len(table.names) > 2 else None
     fit = table.fit()
     _say_no_scatter(table, fit, warnings)
     if wide is not None:

@@ -150,13 +150,33 @@ class Comparison:
         one sample about each other.
         """
         if self.sd is None:
-            own = [(c.mounts - 1, c.sd) for c in self.candidates if c.sd is not None and c.mounts > 1]
-            df = float(sum(n for n, _ in own))
-            return (float(np.sqrt(sum(n * s**2 for n, s in own) / df)), df) if df else (0.0, 0.0)
+            return self._pooled(self.candidates)
         if self.df is None:
             samples = len({(m.candidate, m.sample) for m in self.mounts})
             return self.sd, float(max(len(self.mounts) - samples - self.rounds + 1, 1))
         return self.sd, self.df
+
+    @property
+    def own_spreads(self) -> bool:
+        """Whether each candidate keeps its own spread."""
+        return self.sd is None and all(c.sd is not None and c.mounts > 1 for c in self.candidates)
+
+    def scatter_of(self, *names: str) -> tuple[float, float]:
+        """What mounts of these candidates scatter by, and its degrees of freedom: their own where each keeps its own, else all candidates'.
+
+        >>> from kuffin.core.compare import MountValue, compare
+        >>> values = (("Reed", 1.0), ("Reed", 1.3), ("Rush", 1.5), ("Rush", 2.5))
+        >>> found = compare([MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values])
+        >>> [round(found.scatter_of(*n)[0], 2) for n in (("Reed",), ("Rush",), ("Reed", "Rush"))]
+        [0.21, 0.71, 0.52]
+        """
+        return self._pooled([self.candidate(n) for n in names]) if self.own_spreads else self.scatter
+
+    @staticmethod
+    def _pooled(candidates: Sequence[CandidateResult]) -> tuple[float, float]:
+        own = [(c.mounts - 1, c.sd) for c in candidates if c.sd is not None and c.mounts > 1]
+        df = float(sum(n for n, _ in own))
+        return (float(np.sqrt(sum(n * s**2 for n, s in own) / df)), df) if df else (0.0, 0.0)
 
     @property
     def rounds(self) -> int:

@@ -50,7 +50,7 @@ def _plain(found: Comparison, pair: PairResult, more: int) -> float:
     two = [next(c for c in found.candidates if c.name == name) for name in (pair.a, pair.b)]
     n = [c.mounts + more for c in two]
     model = Model(len(found.candidates), found.rounds > 1, found.reference is not None)
-    if found.sd is None and all(c.sd is not None and c.mounts > 1 for c in two):
+    if found.own_spreads:
         parts = [(c.sd or 0.0) ** 2 / m for c, m in zip(two, n, strict=True)]
         then = sum(parts) ** 2 / sum(p**2 / (m - 1) for p, m in zip(parts, n, strict=True))
         return model.critical(found.confidence, then) * math.sqrt(sum(parts))

@@ -165,7 +165,7 @@ def _chance(found: Comparison, names: Sequence[str], rounds: int, level: float) 
     squared = variances / total
     gap = later - later[row, leader][:, None]
     se = np.sqrt(squared + squared[row, leader][:, None])
-    if _own_spreads(found):  # Welch and Satterthwaite, beside the one that leads in most draws
+    if found.own_spreads:  # Welch and Satterthwaite, beside the one that leads in most draws
         first = int(np.bincount(leader, minlength=k).argmax())
         theirs = squared[:, [first]]
         dfs = np.median((squared + theirs) ** 2 / (squared**2 / dfs + theirs**2 / dfs[first]), axis=0)
@@ -207,7 +207,7 @@ def _later(found: Comparison, more: Array, rounds: int) -> tuple[Array, Array, A
     k, n = more.size, np.array([c.mounts for c in found.candidates], float)
     means = (1.0 if found.better == "lower" else -1.0) * np.array([c.mean for c in found.candidates])
     sd, df = found.scatter
-    own = _own_spreads(found)
+    own = found.own_spreads
     sds = np.array([c.sd or sd for c in found.candidates]) if own else np.full(k, sd)
     dfs = n - 1 if own else np.full(k, df)
     rng = np.random.default_rng(_SEED)
@@ -247,8 +247,3 @@ def _drawn_means(rng: np.random.Generator, means: Array, se: Array, drawn_se: Ar
     centre = (each * means).sum(axis=1) / each.sum(axis=1) + rng.normal(size=draws) / np.sqrt(each.sum(axis=1))
     kept = spread**2 / (spread**2 + drawn_se**2)  # of a mean's distance from the middle
     return np.asarray(centre[:, None] + kept * (means - centre[:, None]) + noise * drawn_se * np.sqrt(kept))
-
-
-def _own_spreads(found: Comparison) -> bool:
-    """Whether each candidate keeps its own spread."""
-    return found.sd is None and all(c.sd is not None and c.mounts > 1 for c in found.candidates)

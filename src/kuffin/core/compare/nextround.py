@@ -56,7 +56,7 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     samples = np.array([c.samples for c in found.candidates], float)
     rng = np.random.default_rng(22)
     draws = standard_draws(2 * k)[:4000]
-    own = found.sd is None and all(c.sd is not None and c.mounts > 1 for c in found.candidates)
+    own = found.own_spreads
     # one scatter for all, or each candidate's own, with its own degrees of freedom
     sds = np.array([c.sd or 0.0 for c in found.candidates]) if own else np.full(k, sd)
     dfs = n - 1 if own else np.full(k, df)

@@ -49,10 +49,17 @@ class ScatterSource:
 
 @dataclass(frozen=True)
 class Scatter:
-    """The sources of scatter, and which others could not be told apart, with the reason."""
+    """The sources of scatter, and which others could not be told apart, with the reason.
+
+    Attributes
+    ----------
+    df : float
+        Degrees of freedom of mount and window together: of what is left beside candidates and the other sources.
+    """
 
     sources: tuple[ScatterSource, ...]
     silent: tuple[str, ...]
+    df: float
 
     def sd(self, key: str) -> float | None:
         """A source's standard deviation, None where it could not be seen."""
@@ -125,7 +132,7 @@ def sources_of_scatter(
         ScatterSource(key, sd, int(np.unique(levels).size))
         for (key, levels), sd in zip(kept, fit.sds[:-1], strict=True)
     ]
-    return Scatter(tuple(out), tuple(silent))
+    return Scatter(tuple(out), tuple(silent), float(y.size - rank))
 
 
 @dataclass(frozen=True, kw_only=True)

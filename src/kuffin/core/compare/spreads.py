@@ -69,7 +69,7 @@ def unequal_spread(y: Array, design: Array, index: NDArray[np.int64], names: Seq
     holds for rounds and for unequal numbers too.
     """
     k, n = len(names), y.size
-    if k < 3 or n - design.shape[1] < 2 or np.bincount(index, minlength=k).min() < 2:
+    if k < 2 or n - design.shape[1] < 2 or np.bincount(index, minlength=k).min() < 2:
         return None
     member = np.equal.outer(np.arange(k), index).astype(float)
     maker, free, null = _under_equal_spreads(design.tobytes(), design.shape, member.tobytes(), k)

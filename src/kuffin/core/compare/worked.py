@@ -52,7 +52,7 @@ def candidate_mean(
         )
         terms.append(replace(bare if read is None else read, symbol=f"y_{i}", digits=digits + 1))
     n = len(used)
-    half = _half(c.t, standard_error(found, c, apart(unit), digits), apart(unit), digits)
+    half = mean_half(found, c, apart(unit), digits)
     if np.allclose([w for _, w in used], 1 / n, rtol=0, atol=1e-12):
         return mean_of(tr("Mean of {name}", name=name), "m", terms, unit, digits=digits, half=half)
     weights = [
@@ -82,6 +82,11 @@ def standard_error(found: Comparison, c: CandidateResult, unit: str, digits: int
     return worked(
         tr("Standard error"), "s_m", "s*sqrt(v)", [scatter_between(found, unit, digits), share], unit, digits=fine
     )
+
+
+def mean_half(found: Comparison, c: CandidateResult, unit: str, digits: int = 2) -> Worked:
+    """The half-width of a candidate's mean, taken alone."""
+    return _half(c.t, standard_error(found, c, unit, digits), unit, digits)
 
 
 _BY_REML = mark("samples as a random effect: REML, with Kenward and Roger’s allowance")

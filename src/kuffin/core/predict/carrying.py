@@ -1,6 +1,7 @@
 """Carrying what mounts were measured at to where they were not: the value for one more mount, with what is not known about the way.
 
-One more mount: mean ± t·s·√(1 + 1/n) (D. C. Montgomery, *Design and Analysis of Experiments*, section 2.4), s pooled over all candidates.
+One more mount: mean ± t·s·√(1 + 1/n) (D. C. Montgomery, *Design and Analysis of Experiments*, section 2.4), s pooled over all candidates, or
+a candidate's own where one scatters more than chance allows.
 Where a setting was not swept, the exponent by which a resistance answers it is between what forced convection allows
 (F. P. Incropera et al., *Fundamentals of Heat and Mass Transfer*, chapters 7 and 8), and the interval holds all of that.
 """
@@ -8,12 +9,13 @@ Where a setting was not swept, the exponent by which a resistance answers it is 
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.student import t_quantile
+from kuffin.core.compare.spreads import unequal_spread
 
 MEASURED, CARRIED, ESTIMATED = "measured", "carried", "estimated"
 LABELS = (MEASURED, CARRIED, ESTIMATED)  # from the surest down
@@ -92,10 +94,11 @@ def worst(labels: Sequence[str]) -> str:
 
 @dataclass(frozen=True)
 class Pooled:
-    """Scatter between mounts of one candidate, pooled over all, with its degrees of freedom."""
+    """Scatter between mounts of one candidate, with its degrees of freedom: pooled over all, or its own."""
 
     sd: float
     df: float
+    own: bool = False
 
 
 def pooled(values: Mapping[str, Sequence[float]]) -> Pooled:
@@ -117,6 +120,37 @@ def pooled(values: Mapping[str, Sequence[float]]) -> Pooled:
     return Pooled(float(np.sqrt(sum(float(((g - g.mean()) ** 2).sum()) for g in groups) / df)), df)
 
 
+def scatters(values: Mapping[str, Sequence[float]], spread: str) -> dict[str, Pooled]:
+    """What one more mount of each candidate is taken to scatter by.
+
+    Parameters
+    ----------
+    values : mapping
+        Each candidate's mounts.
+    spread : {'as noticed', 'pooled', 'separate'}
+        As a comparison takes it (`kuffin.core.compare.compare`). One mount alone shares the others' scatter in either case.
+
+    Raises
+    ------
+    CompareError
+        Where no candidate has a second mount.
+
+    >>> found = scatters({"Reed": [10.0, 10.2, 10.1], "Rush": [12.0, 15.0, 9.0]}, "as noticed")
+    >>> [(round(x.sd, 2), x.df) for x in found.values()]
+    [(0.1, 2.0), (3.0, 2.0)]
+    """
+    shared = pooled(values)
+    own = spread == "separate" or (spread == "as noticed" and _unequal(values))
+    return {n: replace(pooled({n: xs}), own=True) if own and len(xs) > 1 else shared for n, xs in values.items()}
+
+
+def _unequal(values: Mapping[str, Sequence[float]]) -> bool:
+    names = list(values)
+    index = np.repeat(np.arange(len(names)), [len(xs) for xs in values.values()])
+    y = np.concatenate([np.asarray(xs, float) for xs in values.values()])
+    return unequal_spread(y, np.eye(len(names))[index], index, names) is not None
+
+
 def one_more(values: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:
     """What one more mount would show.
 
@@ -133,8 +167,14 @@ def one_more(values: Sequence[float], scatter: Pooled, also: Sequence[float], la
     return Foreseen(value=float(np.mean(values)), half=half, label=label)
 
 
-def means_apart(a: Sequence[float], b: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:
-    """The difference of two candidates' means, a less b, with its 95 % interval."""
-    own = t_quantile(0.975, scatter.df) * scatter.sd * np.sqrt(1 / len(a) + 1 / len(b))
+def means_apart(
+    a: Sequence[float], b: Sequence[float], scatter: tuple[Pooled, Pooled], also: Sequence[float], label: str
+) -> Foreseen:
+    """The difference of two candidates' means, a less b, with its 95 % interval; by Welch's degrees of freedom where each keeps its own scatter."""
+    parts = [s.sd**2 / len(xs) for s, xs in zip(scatter, (a, b), strict=True)]
+    df = scatter[0].df
+    if scatter[0] != scatter[1] and sum(parts) > 0:
+        df = sum(parts) ** 2 / sum(p**2 / s.df for p, s in zip(parts, scatter, strict=True))
+    own = t_quantile(0.975, df) * np.sqrt(sum(parts))
     half = float(np.sqrt(own**2 + sum(x**2 for x in also)))
     return Foreseen(value=float(np.mean(a) - np.mean(b)), half=half, label=label)

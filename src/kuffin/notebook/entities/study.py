@@ -50,6 +50,11 @@ class Study(Binnable):
         """Those that are not in the bin."""
         return [c for c in self.claims if c.binned_at is None]
 
+    @property
+    def spread(self) -> str:
+        """How the mounts' spread is taken: ``as noticed``, ``pooled`` or ``separate`` (`kuffin.core.compare.compare`)."""
+        return str(self.plan.get("spread") or "as noticed")
+
     def candidate(self, candidate_id: int | None) -> Candidate | None:
         """The candidate of an id; None where it is not here or in the bin."""
         return next((c for c in self.live_candidates if c.id == candidate_id), None)

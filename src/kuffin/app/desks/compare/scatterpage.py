@@ -56,7 +56,11 @@ class ScatterPage(RenewedPage):
         self.spend_title = text(tr("What to spend on"), style="heading")
         self.spend_said = text()
         self.spend = FigureTable(tr("What to spend on"))
-        self.column.addWidget(text(tr("standard deviation of each source, under the school in use"), style="small"))
+        self.column.addWidget(
+            text(
+                tr("standard deviation of each source, all candidates together, under the school in use"), style="small"
+            )
+        )
         self.column.addWidget(self.bars)
         self._shares = link_button(tr("how it was split ›"), tr("What the scatter is made of; show its working"))
         self._shares.setProperty("working", "true")
