@@ -135,6 +135,21 @@ class TestJobs:
         qtbot.waitUntil(lambda: not jobs.running)
         assert heard == []
 
+    def test_what_was_on_its_way_when_a_job_was_stopped_does_not_arrive(self, qtbot: QtBot) -> None:
+        jobs, heard, finished = Jobs(), [], threading.Event()
+
+        def work(job: Task) -> str:
+            job.show("a part")
+            finished.set()
+            return "the rest"
+
+        job = jobs.start("short work", work, heard.append, heard.append)
+        job.shown.connect(heard.append)
+        assert finished.wait(5)
+        job.cancel()  # all is told already, and none of it heard yet
+        qtbot.waitUntil(lambda: not jobs.running)
+        assert heard == []
+
     @pytest.mark.parametrize(
         ("error", "says"),
         [(KuffinError("the log is empty"), "the log is empty"), (ZeroDivisionError("x"), "fault of Kuffin's own")],

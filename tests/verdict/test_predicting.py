@@ -32,7 +32,7 @@ from kuffin.simulated.livebench import FULL_FAN_RPM
 from kuffin.simulated.station import Radiator
 from kuffin.verdict.carried import WhatIf
 from kuffin.verdict.fanneeded import fans_needed
-from kuffin.verdict.predicting import difference, predict
+from kuffin.verdict.predicting import differences, predict
 from kuffin.verdict.study import StudyVerdict, judge
 
 FLOW = 141.35  # L/h, at the pump's speed of the demo
@@ -92,7 +92,7 @@ def test_the_die_at_another_power_holds_what_a_block_would_do(
 
 
 def test_twice_the_power_is_twice_the_difference_and_its_interval_grows(blocks: StudyVerdict) -> None:
-    usual, twice = (difference(blocks, "Tern", "Plover", WhatIf(power_w=p)) for p in (240.0, 480.0))
+    usual, twice = (differences(blocks, [("Tern", "Plover")], WhatIf(power_w=p))[0] for p in (240.0, 480.0))
     assert twice.value == pytest.approx(2 * usual.value, rel=0.25) and twice.half > usual.half
     truth = 240.0 * (BLOCKS["Tern"].r0_k_w - BLOCKS["Plover"].r0_k_w)
     assert usual.low <= truth <= usual.high
@@ -183,7 +183,7 @@ def test_where_candidates_scatter_unlike_each_is_foreseen_by_its_own(copy: Path)
     # a difference by Welch, as SciPy has it of the same mounts
     a, b = ([r.value or 0.0 for r in v.main.of(n)] for n in ("Bulrush", "Reed"))
     interval = stats.ttest_ind(a, b, equal_var=False).confidence_interval(0.95)
-    apart = difference(v, "Bulrush", "Reed", WhatIf())
+    apart = differences(v, [("Bulrush", "Reed")], WhatIf())[0]
     assert (apart.low, apart.high) == pytest.approx((interval.low, interval.high), rel=0.15)
     assert "their own scatter" in str(prediction_working(predict(v, "Bulrush", WhatIf())))
 

@@ -41,9 +41,8 @@ def asked_words(asked: WhatIf) -> str:
 def prediction_words(p: Prediction) -> str:
     """One candidate in a sentence."""
     where = tr("At {asked}", asked=asked_words(p.asked))
-    first = p.die if p.die is not None else p.coolant
+    first = p.first
     what = tr("the die") if p.die is not None else tr("the coolant")
-    assert first is not None
     beyond = tr("; {beyond} beyond what was measured", beyond=joined([tr(b) for b in p.beyond])) if p.beyond else ""
     highest = ""
     if p.asked.limit_c is not None:
@@ -93,10 +92,9 @@ def difference_words(a: str, b: str, apart: Foreseen) -> str:
 
 def prediction_working(p: Prediction) -> Working:
     """How a prediction came about, flight by flight."""
-    first = p.die if p.die is not None else p.coolant
     out = Working(
         title=tr("{candidate} at {asked}", candidate=p.candidate, asked=asked_words(p.asked)),
-        answer=foreseen_words(first, "°C"),
+        answer=foreseen_words(p.first, "°C"),
     )
     for f in p.flights:
         why = f"; {'; '.join(f.why)}" if f.why else tr("; under what was measured")

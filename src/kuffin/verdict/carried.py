@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Callable, Hashable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
-from functools import cached_property
+from functools import cached_property, partial
+from typing import Any, TypeVar
 
 import numpy as np
 
@@ -14,7 +15,7 @@ from kuffin.core.bench.conditions import Condition
 from kuffin.core.bench.outcomes import MEASURED as OUTCOMES
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.bench.sweepaxes import SWEEP_AXES
-from kuffin.core.compare.along import read_along
+from kuffin.core.compare.along import Curves, read_along
 from kuffin.core.predict.carrying import (
     BY_POWER,
     CARRIED,
@@ -27,9 +28,11 @@ from kuffin.core.predict.carrying import (
     scatters,
     worst,
 )
-from kuffin.verdict.along import sweep_of
-from kuffin.verdict.outcomes import readings_under
+from kuffin.verdict.along import Sweep, sweep_of
+from kuffin.verdict.outcomes import MountReading, readings_under
 from kuffin.verdict.study import StudyVerdict
+
+T = TypeVar("T")
 
 _SAME = 0.03  # share within which two settings are the same
 _NEAR = 0.10  # outside what was measured, from which it is said
@@ -137,9 +140,17 @@ class Carried:
 
 @dataclass(frozen=True)
 class MeasuredAt:
-    """Where the study was measured, as far as it is told: power, fans and pump in per cent."""
+    """Where the study was measured, as far as it is told: power, fans and pump in per cent; with what was looked up of it so far."""
 
     levels: Mapping[str, tuple[float, ...]] = field(default_factory=dict)
+    _found: dict[Hashable, Any] = field(default_factory=dict, repr=False, compare=False)
+
+    def once(self, key: Hashable, look_up: Callable[[], T]) -> T:
+        """What a key stands for, looked up the first time: a question asks for the same readings at many powers."""
+        if key not in self._found:
+            self._found[key] = look_up()
+        found: T = self._found[key]
+        return found
 
     def usual(self, key: str) -> float | None:
         """The middle of a setting's levels; None where it is not told."""
@@ -233,8 +244,7 @@ def _swept_along(
         if key not in along or axis not in there or at is None:
             continue
         try:
-            sweep = sweep_of(v, SWEEP_AXES[axis], outcome)
-            curves = read_along(sweep.swept, at, sweep.axis.way, lacking=True)
+            sweep, curves = v.measured.once((outcome.key, axis, at), partial(_curves, v, outcome, axis, at))
         except KuffinError:
             continue
         values: dict[str, list[float]] = {}
@@ -270,13 +280,25 @@ def _swept_along(
     return None
 
 
+def _curves(v: StudyVerdict, outcome: Outcome, axis: str, at: float) -> tuple[Sweep, Curves]:
+    sweep: Sweep = v.measured.once((outcome.key, axis), lambda: sweep_of(v, SWEEP_AXES[axis], outcome))
+    return sweep, read_along(sweep.swept, at, sweep.axis.way, lacking=True)
+
+
+def _readings(v: StudyVerdict, outcome: Outcome, condition: str | None) -> list[MountReading]:
+    return v.measured.once(
+        ("readings", outcome.key, condition),
+        lambda: readings_under(v.evidence, outcome, v.reference_power_w, condition=condition),
+    )
+
+
 def _mean_near(v: StudyVerdict, outcome: Outcome, asked: WhatIf) -> Carried | None:
     """Each mount's own reading under the condition that lies nearest to what is asked, of those under which most can be read."""
     best: tuple[dict[str, list[float]], list[float]] = ({}, [])
     for condition in _by_nearness(v, asked):
         values: dict[str, list[float]] = {}
         halves = []
-        for r in readings_under(v.evidence, outcome, v.reference_power_w, condition=condition):
+        for r in _readings(v, outcome, condition):
             if r.value is not None and r.left_out is None and not r.held:
                 values.setdefault(r.candidate, []).append(r.value)
                 halves.append(r.u95 or 0.0)
@@ -304,11 +326,7 @@ def _by_nearness(v: StudyVerdict, asked: WhatIf) -> Iterator[str | None]:
 
 def flow_ratio(v: StudyVerdict, flow: Carried) -> float:
     """The flow that is foreseen over the one that was measured, over all candidates."""
-    was = [
-        r.value
-        for r in readings_under(v.evidence, OUTCOMES["flow"], v.reference_power_w, condition=v.condition)
-        if r.value
-    ]
+    was = [r.value for r in _readings(v, OUTCOMES["flow"], v.condition) if r.value]
     now = [x for xs in flow.values.values() for x in xs]
     return float(np.mean(now) / np.mean(was)) if was and now else 1.0
 

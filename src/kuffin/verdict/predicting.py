@@ -33,7 +33,6 @@ from kuffin.verdict.carried import (
     WhatIf,
     carry,
     flow_ratio,
-    measured_at,
     times,
     together,
     with_flow,
@@ -43,7 +42,7 @@ from kuffin.verdict.study import StudyVerdict
 COOLANT_OVER_AIR, DIE_OVER_COOLANT, DIE_OVER_AIR = "coolant over air", "die over coolant", "die over air"
 _BY_FLOW = {COOLANT_OVER_AIR: RADIATOR_BY_FLOW, DIE_OVER_COOLANT: BLOCK_BY_FLOW, DIE_OVER_AIR: BLOCK_BY_FLOW}
 _NOTABLE = 0.03  # share by which a flow must be another before it is said
-_AROUND = (0.6, 0.8, 1.0, 1.2, 1.45)  # of a first guess of the highest power
+_LEAST, _MOST, _POWERS = 0.6, 1.45, 9  # of first guesses of the highest power
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -90,6 +89,13 @@ class Prediction:
     mounts: int
     own_scatter: bool
 
+    @property
+    def first(self) -> Foreseen:
+        """What it is first about: the die, else the coolant."""
+        found = self.die if self.die is not None else self.coolant
+        assert found is not None
+        return found
+
 
 def predict(v: StudyVerdict, candidate: str, asked: WhatIf) -> Prediction:
     """What a candidate would do.
@@ -104,9 +110,7 @@ def predict(v: StudyVerdict, candidate: str, asked: WhatIf) -> Prediction:
     found = predict_all(v, asked)
     if candidate not in found:
         raise CompareError(f"{candidate} has no mount that can be read")
-    there = measured_at(v)
-    highest = None if asked.limit_c is None else _highest(v, candidate, found[candidate].asked, there)
-    return replace(found[candidate], highest_power=highest)
+    return replace(found[candidate], highest_power=highest_powers(v, asked).get(candidate))
 
 
 def predict_all(v: StudyVerdict, asked: WhatIf) -> dict[str, Prediction]:
@@ -118,7 +122,7 @@ def predict_all(v: StudyVerdict, asked: WhatIf) -> dict[str, Prediction]:
         See `predict`.
     """
     _look_at(asked)
-    there = measured_at(v)
+    there = v.measured
     asked = _filled(v, asked, there)
     assert asked.power_w is not None and asked.air_c is not None
     rises, flow = _flights(v, asked, there, asked.power_w)
@@ -147,29 +151,32 @@ def predict_all(v: StudyVerdict, asked: WhatIf) -> dict[str, Prediction]:
     return out
 
 
-def difference(v: StudyVerdict, a: str, b: str, asked: WhatIf) -> Foreseen:
-    """How far two candidates would be apart, a less b, K: of their dies, or of the coolant where only that was measured.
+def differences(v: StudyVerdict, pairs: Sequence[tuple[str, str]], asked: WhatIf) -> list[Foreseen]:
+    """How far two candidates of each pair would be apart, a less b, K: their dies, or the coolant where only that was measured.
 
     Raises
     ------
     CompareError
         Where one of them cannot be read.
     """
-    there = measured_at(v)
+    there = v.measured
     asked = _filled(v, asked, there)
     assert asked.power_w is not None
     whole = _whole(v, asked, _flights(v, asked, there, asked.power_w)[0], asked.power_w)
-    for name in (a, b):
-        if name not in whole.values:
-            raise CompareError(f"{name} has no mount that can be read")
-    gap = abs(whole.of(a) - whole.of(b))
-    scatter = whole.scatters[a], whole.scatters[b]
-    return means_apart(whole.values[a], whole.values[b], scatter, [s * gap for s in whole.shares], whole.label)
+    out = []
+    for a, b in pairs:
+        for name in (a, b):
+            if name not in whole.values:
+                raise CompareError(f"{name} has no mount that can be read")
+        gap = abs(whole.of(a) - whole.of(b))
+        scatter, unsure = (whole.scatters[a], whole.scatters[b]), [s * gap for s in whole.shares]
+        out.append(means_apart(whole.values[a], whole.values[b], scatter, unsure, whole.label))
+    return out
 
 
 def as_measured(v: StudyVerdict) -> WhatIf:
     """What the study was measured at: the verdict's condition, else the middle of all."""
-    return _filled(v, WhatIf(), measured_at(v))
+    return _filled(v, WhatIf(), v.measured)
 
 
 def _look_at(asked: WhatIf) -> None:
@@ -242,7 +249,7 @@ def _with_part(
             f"die over air was measured as one here: nothing tells which part of it {part.name} would take"
         )
     alone = replace(asked, part=None, flow=None, coolant=None)
-    theirs, their_flow = _own_flights(part.verdict, alone, measured_at(part.verdict), power_w)
+    theirs, their_flow = _own_flights(part.verdict, alone, part.verdict.measured, power_w)
     if part.flight not in theirs or part.name not in theirs[part.flight].values:
         raise CompareError(f"{part.name} has no {part.flight} that can be read")
     own = theirs[part.flight]
@@ -315,19 +322,35 @@ def _scaled(x: Foreseen, factor: float) -> Foreseen:
     return replace(x, value=x.value * factor, half=x.half * factor)
 
 
-def _highest(v: StudyVerdict, candidate: str, asked: WhatIf, there: MeasuredAt) -> Foreseen | None:
-    """The power at which it stands at the limit: where the rise of one more mount crosses what is left for it."""
-    assert asked.limit_c is not None and asked.air_c is not None
-    room = asked.limit_c - asked.air_c
+def highest_powers(v: StudyVerdict, asked: WhatIf) -> dict[str, Foreseen | None]:
+    """The power at which each candidate stands at the limit: where the rise of one more mount crosses what is left for it.
+
+    None for those of whom it cannot be said; without a limit nothing is said of any.
+
+    Raises
+    ------
+    CompareError
+        See `predict`.
+    """
+    there = v.measured
+    asked = _filled(v, asked, there)
+    assert asked.air_c is not None
+    room = 0.0 if asked.limit_c is None else asked.limit_c - asked.air_c
     if room <= 0:
-        return None
+        return {}
 
-    def rise(power_w: float) -> Foreseen:
-        return _whole(v, asked, _flights(v, asked, there, power_w)[0], power_w).foreseen(candidate)
+    def rises(power_w: float) -> Carried:
+        return _whole(v, asked, _flights(v, asked, there, power_w)[0], power_w)
 
-    first = v.reference_power_w * room / max(rise(v.reference_power_w).value, 1e-6)
-    powers = np.array([first * f for f in _AROUND])
-    found = [rise(float(p)) for p in powers]
+    usual = rises(v.reference_power_w)
+    first = [v.reference_power_w * room / max(usual.of(n), 1e-6) for n in usual.values]
+    powers = np.geomspace(_LEAST * min(first), _MOST * max(first), _POWERS)
+    found = [rises(float(p)) for p in powers]
+    return {n: _crossing(powers, [whole.foreseen(n) for whole in found], room) for n in usual.values}
+
+
+def _crossing(powers: np.ndarray, found: Sequence[Foreseen], room: float) -> Foreseen | None:
+    """Where a rise that grows with power takes all the room there is."""
 
     def crossing(side: float) -> float:
         kelvins = np.array([x.value + side * x.half for x in found])

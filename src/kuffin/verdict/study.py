@@ -30,6 +30,7 @@ from kuffin.verdict.outcomes import MountReading, OutcomeResult, readings_under
 from kuffin.verdict.recordedsound import sounds_of
 
 if TYPE_CHECKING:
+    from kuffin.verdict.carried import MeasuredAt
     from kuffin.verdict.whatnext import WhatNext
 
 Progress = Callable[[int, int], None]
@@ -95,6 +96,13 @@ class StudyVerdict:
         from kuffin.verdict.along import axes_told  # which stands on this module
 
         return axes_told(self)
+
+    @cached_property
+    def measured(self) -> MeasuredAt:
+        """Where it was measured (`measured_at`), looked up once."""
+        from kuffin.verdict.carried import measured_at  # which stands on this module
+
+        return measured_at(self)
 
     @property
     def study_id(self) -> int:

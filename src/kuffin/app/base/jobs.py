@@ -127,7 +127,9 @@ class Jobs(QObject):
 
     def _hear(self, number: int, what: str, value: Any) -> None:
         job = next((j for j in self.running if j.task.number == number), None)
-        if job is None:
+        if job is None or (
+            job.task.cancelled and what != "ended"
+        ):  # what was on its way when it was stopped is not asked for any more
             return
         if what == "progressed":
             job.progressed.emit(value)

@@ -32,9 +32,14 @@ class FigureTable(QWidget):
         self.cells: list[list[str]] = []  # head and rows, as they are shown
         self._words: set[int] = set()  # columns that wrap where there is too little room
         self._fixed: set[int] = set()  # columns that have buttons, which break between figures only
-        self._buttons: list[tuple[QPushButton, str]] = []
+        self._opens: dict[int, Callable[[int], None]] = {}
+        self._shape: object = None  # what the cells were laid out for: they are filled anew where it stays
+        self._buttons: list[tuple[QPushButton, int, int]] = []  # with their rows in `cells`, and columns
         self._takes_rest: int | None = None
-        self._labels: list[tuple[QLabel, int]] = []  # that wrap where there is too little room, with their columns
+        self._labels: list[tuple[QLabel, int, int]] = []
+        self._measured: dict[
+            tuple[str, int, int], int
+        ] = {}  # widths, by font, column and room: a layout asks for them over and over
         self._grid = QGridLayout(self)
         self._grid.setContentsMargins(0, 0, 0, 4)
         self._grid.setHorizontalSpacing(_SPACE)
@@ -60,35 +65,54 @@ class FigureTable(QWidget):
         opens : mapping of column to callable, optional
             Columns whose figures open something: called with the row's number.
         """
+        self._opens = dict(opens or {})
+        open_up = tuple(tuple(i in self._opens and said not in {"", "–"} for i, said in enumerate(row)) for row in rows)
+        self.cells = [list(head), *(list(row) for row in rows)]
+        self._measured = {}
+        shape = len(head), words, frozenset(left), frozenset(self._opens), open_up
+        if shape != self._shape:
+            self._shape = shape
+            self._build(len(head), words, left, open_up)
+        self._fill()
+        self._share()
+
+    def _build(self, columns: int, words: bool, left: Collection[int], open_up: Sequence[Sequence[bool]]) -> None:
+        """Lay the cells out, empty: a label each, or a button where its figure opens something."""
         empty(self._grid)
         self._labels, self._buttons, self._fixed = [], [], set()
-        self.cells = [list(head), *(list(row) for row in rows)]
-        columns = len(head)
-        self._words = {i for i in {0, *left} if i not in (opens or {})}
+        self._words = {i for i in {0, *left} if i not in self._opens}
         self._takes_rest = columns - 1 if words else None
-        for i, said in enumerate(head):
-            label = text(said, style="small")
+        for i in range(columns):
+            label = text(style="small")
             label.setAlignment(self._side(i, columns, words, left))
-            self._labels.append((label, i))
+            self._labels.append((label, 0, i))
             self._grid.addWidget(label, 0, i)
         self._grid.addWidget(rule(), 1, 0, 1, columns)
-        for r, row in enumerate(rows):
-            for i, said in enumerate(row):
-                act = None if opens is None else opens.get(i)
-                if act is not None and said not in {"", "–"}:
-                    button = link_button(said, tr("{row}: {told}; show its working", row=row[0], told=said))
-                    button.clicked.connect(partial(_open, act, r))
+        for r, row in enumerate(open_up):
+            for i, opens in enumerate(row):
+                if opens:
+                    button = link_button("")
+                    button.clicked.connect(partial(self._open, i, r))
                     button.setProperty("working", "true")
                     self._fixed.add(i)
-                    self._buttons.append((button, said))
+                    self._buttons.append((button, r + 1, i))
                     self._grid.addWidget(button, r + 2, i, self._side(i, columns, words, left))
                     continue
                 last = words and i == columns - 1
-                label = text(said, style="muted" if i == 0 or last else None, wrap=last or i in self._words)
+                label = text(style="muted" if i == 0 or last else None, wrap=last or i in self._words)
                 label.setAlignment(self._side(i, columns, words, left))
-                self._labels.append((label, i))
+                self._labels.append((label, r + 1, i))
                 self._grid.addWidget(label, r + 2, i)
-        self._share()
+
+    def _fill(self) -> None:
+        for label, r, i in self._labels:
+            label.setText(self.cells[r][i])
+        for button, r, i in self._buttons:
+            name, said = self.cells[r][0], self.cells[r][i]
+            button.setAccessibleName(tr("{row}: {told}; show its working", row=name, told=said))
+
+    def _open(self, column: int, row: int, _checked: bool = False) -> None:
+        self._opens[column](row)
 
     def minimumSizeHint(self) -> QSize:
         """As narrow as it gets with all wrapped that can be."""
@@ -102,9 +126,10 @@ class FigureTable(QWidget):
         """Give each column its width: words all they ask for, or what is left."""
         columns = len(self.cells[0]) if self.cells else 0
         room = next((r for r in (_WIDE, _NARROW) if self._whole(r) <= self.width()), _TIGHT)
-        for button, said in self._buttons:
+        for button, r, i in self._buttons:
+            said = self.cells[r][i]
             button.setText(no_keys(said.replace("; ", ";\n") if room == _TIGHT else said))
-        for label, column in self._labels:
+        for label, _, column in self._labels:
             wraps = self._wraps(column, room) or (room != _WIDE and label.property("small") is not None)
             label.setWordWrap(wraps or column == self._takes_rest)
         self._grid.setHorizontalSpacing(_TIGHT_SPACE if room == _TIGHT else _SPACE)
@@ -135,6 +160,12 @@ class FigureTable(QWidget):
         """What a column takes, px: its longest cell, or the longest word of what wraps."""
         if not self.cells or column >= len(self.cells[0]):
             return 0
+        key = self.font().key(), column, room
+        if key not in self._measured:
+            self._measured[key] = self._measure(column, room)
+        return self._measured[key]
+
+    def _measure(self, column: int, room: int) -> int:
         metrics, rest = self.fontMetrics(), column == self._takes_rest
         head, *cells = (row[column] for row in self.cells)
         pieces = head.split() if room != _WIDE or rest else [head]
@@ -149,7 +180,3 @@ class FigureTable(QWidget):
     def _side(i: int, columns: int, words: bool, left: Collection[int]) -> Qt.AlignmentFlag:
         at_left = i == 0 or i in left or (words and i == columns - 1)
         return (Qt.AlignmentFlag.AlignLeft if at_left else Qt.AlignmentFlag.AlignRight) | Qt.AlignmentFlag.AlignTop
-
-
-def _open(act: Callable[[int], None], row: int, _checked: bool = False) -> None:
-    act(row)

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.numbers import number
-from kuffin.core.predict.carrying import CARRIED, ESTIMATED, MEASURED, Foreseen
+from kuffin.core.predict.carrying import CARRIED, ESTIMATED, MEASURED
 from kuffin.publish.page.blocks import Block, Grid, Words
 from kuffin.publish.page.material import Material
 from kuffin.said.predictionwords import asked_words
@@ -45,6 +45,5 @@ def elsewhere(m: Material) -> Iterator[Block]:
 
 
 def _told(p: Prediction) -> str:
-    first: Foreseen | None = p.die if p.die is not None else p.coolant
-    assert first is not None
+    first = p.first
     return f"{number(first.value, 0)} ± {number(first.half, 0 if first.half >= 3 else 1)}{_MARKS[first.label]}"

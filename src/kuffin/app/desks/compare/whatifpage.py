@@ -21,14 +21,14 @@ from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import joined
-from kuffin.core.predict.carrying import ESTIMATED, Foreseen
+from kuffin.core.predict.carrying import ESTIMATED
 from kuffin.said.predictionwords import asked_words, difference_words, foreseen_words, prediction_working
 from kuffin.verdict.across import Judged
-from kuffin.verdict.carried import OtherPart, WhatIf, measured_at
-from kuffin.verdict.fanneeded import fans_needed
+from kuffin.verdict.carried import OtherPart, WhatIf
 from kuffin.verdict.otherparts import coolants_of, parts_elsewhere, with_parts
-from kuffin.verdict.predicting import Prediction, as_measured, difference, predict, predict_all
+from kuffin.verdict.predicting import Prediction, as_measured, predict_all
 from kuffin.verdict.study import StudyVerdict
+from kuffin.verdict.whatif import Answer, answer
 
 _PURPOSE = mark(
     "What if carries what was measured to another power, room, fan or pump speed, part or coolant. It needs temperatures per watt of two mounts of a "
@@ -36,7 +36,6 @@ _PURPOSE = mark(
 )
 _AS_THERE = mark("as on the bench")
 _POWERS = 11
-_MOST_PAIRS = 6
 
 
 class WhatIfPage(RenewedPage):
@@ -106,6 +105,9 @@ class WhatIfPage(RenewedPage):
         if self._of != v.study_id:
             self._of = v.study_id
             self._judged, self._parts = [], []
+            self.found, self._curves = {}, []
+            for widget in (self.heading, self.table, self.pairs, self.note):  # until the first answer is there
+                widget.hide()
             self._offer(v)
             for box, value in ((self.power, v.reference_power_w), (self.air, v.reference_air_c)):
                 box.blockSignals(True)
@@ -168,15 +170,18 @@ class WhatIfPage(RenewedPage):
         v = self.state.verdict
         if v is None:
             return
+        if self._job is not None:
+            self._job.cancel()
+        self._place()  # the line goes along at once
         try:
             asked = self.asked()
-            self.found = predict_all(v, asked)
         except KuffinError as error:
-            self._shown(f"{begun(str(error))}.")
+            self._refuse(str(error))
             return
-        self._shown("")
-        self._show(v, asked)
-        self._draw(v, asked)
+        self._job = self._work(v, asked)
+
+    def _refuse(self, why: str) -> None:
+        self._shown(f"{begun(why)}.")
 
     def _shown(self, trouble: str) -> None:
         """Show the picture and its tables, or why there are none; what is asked for can be changed in either case."""
@@ -186,13 +191,10 @@ class WhatIfPage(RenewedPage):
         for widget in (self.heading, self.plot, self.table, self.pairs, self.note):
             widget.setVisible(not trouble)
 
-    def _show(self, v: StudyVerdict, asked: WhatIf) -> None:
-        def warm(p: Prediction) -> Foreseen:
-            first = p.die if p.die is not None else p.coolant
-            assert first is not None
-            return first
-
-        order = sorted(self.found.values(), key=lambda p: warm(p).value)
+    def _show(self, told: Answer) -> None:
+        self._shown("")
+        order, asked, fans = told.predictions, told.asked, told.fans
+        self.found = {p.candidate: p for p in order}
         best = order[0]
         what = tr("the die") if best.die is not None else tr("the coolant")
         beyond = (
@@ -206,21 +208,19 @@ class WhatIfPage(RenewedPage):
                 asked=begun(asked_words(best.asked)),
                 coolest=what,
                 candidate=best.candidate,
-                foreseen=foreseen_words(warm(best), "°C"),
-                label=warm(best).label,
+                foreseen=foreseen_words(best.first, "°C"),
+                label=best.first.label,
                 beyond=beyond,
             )
         )
         limit = asked.limit_c is not None
-        fans = fans_needed(v, asked) if limit else {}
         rows: list[Sequence[str]] = []
         for p in order:
             highest: tuple[str, ...] = ()
             if limit:
-                told = predict(v, p.candidate, asked).highest_power
-                needed = fans.get(p.candidate)
+                power, needed = p.highest_power, fans.get(p.candidate)
                 highest = (
-                    tr("not within what can be said") if told is None else foreseen_words(told, "W"),
+                    tr("not within what can be said") if power is None else foreseen_words(power, "W"),
                     tr("not by the fans") if needed is None else foreseen_words(needed, "%", 0),
                 )
             how = "; ".join(f"{f.name} {f.kelvins.label}" for f in p.flights)
@@ -255,19 +255,17 @@ class WhatIfPage(RenewedPage):
             self.working.emit(prediction_working(self.found[names[i]]))
 
         self.table.show_rows(head, rows, words=True, opens={1: explain, 2: explain})
-        pairs = [(a, b) for i, a in enumerate(names) for b in names[i + 1 :]][:_MOST_PAIRS]
-        self.pairs.setText("\n".join(difference_words(a, b, difference(v, a, b, asked)) for a, b in pairs))
-
-    def _draw(self, v: StudyVerdict, asked: WhatIf) -> None:
-        """The curves over power are worked out off the window's thread."""
-        if self._job is not None:
-            self._job.cancel()
-        levels = measured_at(v).levels.get("power", (v.reference_power_w,))
-        low, high = min(levels), max(levels)
-        powers = np.linspace(0.6 * low, max(1.6 * high, 1.1 * self.power.value()), _POWERS)
+        self.pairs.setText("\n".join(difference_words(a, b, apart) for a, b, apart in told.pairs))
         self._place()
 
+    def _work(self, v: StudyVerdict, asked: WhatIf) -> Job:
+        """The answer, then the curves over power, off the window's thread."""
+        levels = v.measured.levels.get("power", (v.reference_power_w,))
+        low, high = min(levels), max(levels)
+        powers = np.linspace(0.6 * low, max(1.6 * high, 1.1 * self.power.value()), _POWERS)
+
         def work(job: Task) -> list[dict[str, Prediction]]:
+            job.show(answer(v, asked))
             out = []
             for i, power in enumerate(powers):
                 out.append(predict_all(v, replace(asked, power_w=float(power), limit_c=None)))
@@ -277,28 +275,24 @@ class WhatIfPage(RenewedPage):
         def done(found: list[dict[str, Prediction]]) -> None:
             curves = []
             for name in self.found:
-                there = [
-                    (float(p), f[name].die or f[name].coolant) for p, f in zip(powers, found, strict=True) if name in f
-                ]
+                there = [(float(p), f[name].first) for p, f in zip(powers, found, strict=True) if name in f]
                 curves.append(
                     DrawnCurve(
                         name=name,
                         place=self.state.position(name),
                         xs=[p for p, _ in there],
-                        ys=[x.value for _, x in there if x is not None],
-                        low=[x.low for _, x in there if x is not None],
-                        high=[x.high for _, x in there if x is not None],
+                        ys=[x.value for _, x in there],
+                        low=[x.low for _, x in there],
+                        high=[x.high for _, x in there],
                         solid=_known(powers, [f.get(name) for f in found], low, high),
                     )
                 )
-            self._curves = curves
+            self._curves, self._job = curves, None
             self._place()
 
-        self._job = self.state.jobs.start(tr("carrying what was measured"), work, done, self.state.trouble.emit)
-        self._job.ended.connect(self._ended)
-
-    def _ended(self) -> None:
-        self._job = None
+        job = self.state.jobs.start(tr("carrying what was measured"), work, done, self._refuse)
+        job.shown.connect(self._show)
+        return job
 
     def _place(self) -> None:
         what = "die" if any(p.die is not None for p in self.found.values()) else "coolant"
@@ -309,7 +303,7 @@ class WhatIfPage(RenewedPage):
 
 def _known(powers: np.ndarray, found: Sequence[Prediction | None], low: float, high: float) -> tuple[float, float]:
     """Where a curve is drawn solid: within the powers that were measured, as far as nothing of it is estimated."""
-    warm = [None if p is None else p.die or p.coolant for p in found]
+    warm = [None if p is None else p.first for p in found]
     inside = [(float(x), w) for x, w in zip(powers, warm, strict=True) if low <= x <= high]
     told = [x for x, w in inside if w is not None and w.label != ESTIMATED]
     if len(told) == len(inside):
