@@ -24,6 +24,7 @@ def test_figures_that_change_keep_the_focus_and_open_what_stands_there_now(qtbot
     assert opened == [("now", 0)]
     # another shape is laid out anew, and nothing of the old stays to be seen
     table.show_rows(head, [("Rush", "38.2 K"), ("Reed", "41.0 K")], opens={1: lambda r: opened.append(("then", r))})
+    qtbot.wait(10)
     figures = [b for b in table.findChildren(QPushButton) if b.isVisible()]
     assert [b.text() for b in figures] == ["38.2 K", "41.0 K"] and "–" not in shown_words(table)
     figures[1].click()
