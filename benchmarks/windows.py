@@ -18,6 +18,8 @@ def report() -> None:
 
 
 def _report(folder: Path) -> None:
+    from shiboken6 import delete
+
     from kuffin.app.base.settings import Settings
     from kuffin.app.frame.window import MainWindow
     from kuffin.app.look import theme as looks
@@ -70,7 +72,8 @@ def _report(folder: Path) -> None:
     print(
         f"another mount on Inspect: {1000 * whole:.0f} ms, of which the window did not answer for {1000 * pause:.0f} ms"
     )
-    window.state.close()
+    window.close()
+    delete(window)  # or it comes down after Qt, when Python ends
 
 
 if __name__ == "__main__":
