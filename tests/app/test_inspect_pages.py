@@ -235,6 +235,28 @@ class TestTheRun:
         region = w.inspect.run_page.plot.region
         assert region is not None and region.getRegion() == pytest.approx((31.0, 34.0), abs=0.1)  # load from minute 4
 
+    def test_the_mount_beside_is_drawn_at_once_and_anew_after_a_change(
+        self, demo_window: MainWindow, at_rest: Wait
+    ) -> None:
+        w, page = demo_window, demo_window.inspect.run_page
+        open_mount(w, "Sedge", 1, at_rest)
+        beside = next(m for m in w.state.mounts() if (m.candidate.name, m.round) == ("Sedge", 2))
+        QTest.qWait(350)  # somebody looks at it for a moment
+        at_rest()
+        first = page.plot.view
+        w.open_mount(beside.id)
+        ahead = page.plot.view  # with nothing to wait for
+        assert ahead is not None and ahead is not first and page.plot.updatesEnabled()
+        run = beside.live_runs[0]
+        assert ahead.times.size == read_run(w.state.notebook, run.id).times.size  # type: ignore[arg-type]
+        at_rest()
+        study = w.state.study
+        assert study is not None and w.state.notebook is not None
+        edits.change_study(w.state.notebook, study.id, "tolerance", tolerance_k=0.5)
+        w.state.refresh()
+        at_rest()
+        assert page.plot.view is not ahead  # judged by another tolerance
+
     def test_a_second_log_is_shown_before_it_is_joined(
         self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
     ) -> None:

@@ -83,6 +83,11 @@ class TraceView:
     power_w: float | None = None  # at which a rise per watt is told in kelvins
 
     @property
+    def samples(self) -> int:
+        """How many samples it holds."""
+        return sum(line.times.size for row in self.rows for line in row.lines)
+
+    @property
     def heading_for(self) -> str:
         """The level that the trace is heading for, as people think of it: ``11.37 K at 182 W``."""
         if self.settling is None:

@@ -3242,6 +3242,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <translation>nicht gesagt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/desks/inspect/viewsahead.py" />
+            <source>reading ahead</source>
+            <translation>liest voraus</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/desks/photos.py" />
             <location filename="../../../../src/kuffin/app/desks/prepare/contact.py" />
             <source>drop a photo here</source>

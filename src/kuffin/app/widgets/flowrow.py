@@ -21,6 +21,7 @@ class FlowRow(QLayout):
     def __init__(self, parent: QWidget | None = None, spacing: int = 4) -> None:
         super().__init__(parent)
         self._items: list[QLayoutItem] = []
+        self._heights: dict[int, int] = {}  # by width: they are asked for over and over within one layout
         self.setSpacing(spacing)
 
     def addItem(self, item: QLayoutItem) -> None:
@@ -41,8 +42,14 @@ class FlowRow(QLayout):
     def hasHeightForWidth(self) -> bool:
         return True
 
+    def invalidate(self) -> None:
+        super().invalidate()
+        self._heights = {}
+
     def heightForWidth(self, width: int) -> int:
-        return self._laid(QRect(0, 0, width, 0), False)
+        if width not in self._heights:
+            self._heights[width] = self._laid(QRect(0, 0, width, 0), False)
+        return self._heights[width]
 
     def setGeometry(self, rect: QRect) -> None:
         super().setGeometry(rect)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import html
+from collections.abc import Sequence
 
 import numpy as np
 import pyqtgraph as pg
@@ -137,34 +138,32 @@ class TracePlot(QWidget):
     # --- drawing ---------------------------------------------------------------------------------------------------
 
     def draw(self) -> None:
-        """Build all rows anew."""
+        """Build all rows anew; plots stay where they are while the rows do."""
+        view = self._view
+        keys = [] if view is None else [r.key for r in view.rows if r.key.split(" ")[0] in self.wanted]
+        with_rest = self.residuals and view is not None and view.settling is not None
+        stays = keys == list(self.rows) and with_rest == (self.rest is not None)
         for item in [self.rest, *self.rows.values()]:
             if item is not None:
-                self._area.removeItem(item)
-                item.sigXRangeChanged.disconnect(self._follow)
                 self._bare(item)
-                self._spare.append(item)
-        self.rest, self.rows, self._lines, self.region, self._long = None, {}, [], None, []
+                if not stays:
+                    self._area.removeItem(item)
+                    item.sigXRangeChanged.disconnect(self._follow)
+                    self._spare.append(item)
+        self._lines, self.region, self._long = [], None, []
         self.top.clear()
-        view = self._view
+        if not stays:
+            self.rest, self.rows = None, {}
         if view is None:
             return
         self.top.setLabel("left", html.escape(view.label.rsplit(", ", 1)[-1]))
         self._bare(self.top)
         self._name(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])))
-        place = 1
-        if self.residuals and view.settling is not None:
-            self.rest = self._plot(place)
-            place += 1
-        for row in view.rows:
-            if row.key.split(" ")[0] in self.wanted:
-                self.rows[row.key] = self._plot(place)
-                place += 1
+        if not stays:
+            self._lay_rows(keys, with_rest)
         below = [p for p in (self.rest, *self.rows.values()) if p is not None]
         for plot in below:
             plot.setXRange(*self.top.viewRange()[0], padding=0)
-            plot.sigXRangeChanged.connect(self._follow)
-        self._share_height(place)
         foot = below[-1] if below else self.top
         for plot in below:
             plot.showAxis("bottom", plot is foot)
@@ -187,6 +186,17 @@ class TracePlot(QWidget):
             line.setVisible(self._cursor_s is not None)
             plot.addItem(line, ignoreBounds=True)
             self._lines.append(line)
+
+    def _lay_rows(self, keys: Sequence[str], with_rest: bool) -> None:
+        """Put a plot for each row below the judged trace."""
+        if with_rest:
+            self.rest = self._plot(1)
+        for place, key in enumerate(keys, 2 if with_rest else 1):
+            self.rows[key] = self._plot(place)
+        for plot in (self.rest, *self.rows.values()):
+            if plot is not None:
+                plot.sigXRangeChanged.connect(self._follow)
+        self._share_height(1 + with_rest + len(keys))
 
     def _bare(self, plot: pg.PlotItem) -> None:
         """Take off a plot what was drawn on it, its name too."""

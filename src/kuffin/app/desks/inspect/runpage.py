@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Hashable
 from functools import cached_property
 from typing import TYPE_CHECKING
 
@@ -19,6 +20,7 @@ from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
 from kuffin.app.desks.inspect.plotkeys import plot_keys
+from kuffin.app.desks.inspect.viewsahead import ViewsAhead, WantedView
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.besideorbelow import BesideOrBelow
@@ -31,7 +33,8 @@ from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook import edits
-from kuffin.notebook.entities import Mount, Run
+from kuffin.notebook.entities import Mount, Run, Study
+from kuffin.notebook.store import Notebook
 from kuffin.reading.keptresults import hand_window
 from kuffin.said.preparation import preparation_of, preparation_working
 from kuffin.said.runmarks import happened
@@ -42,6 +45,7 @@ if TYPE_CHECKING:
     from kuffin.reading.traceview import TraceView
 
 _SOON_MS = 150
+_MOST_AHEAD = 1_000_000  # samples of a run, up to which those beside it are read ahead
 _LEAST_PLOT = 320  # px, where the figures stand below the traces
 _HINT = mark("Point at the traces to read every channel there; drag the band to set the window. ")
 "Ctrl and arrows move the cursor, Alt and arrows the view, + and − zoom, Home shows "
@@ -61,7 +65,7 @@ class RunPage(QWidget):
         super().__init__()
         self._state, self._theme, self._settings = state, theme, settings
         self.trace: str | None = None
-        self.shown: tuple[object, ...] = ()
+        self.shown: Hashable = ()
         self._trace_box = QComboBox()
         self._trace_box.setAccessibleName(tr("Trace that is judged"))
         self._trace_box.activated.connect(self._trace_chosen)
@@ -102,6 +106,7 @@ class RunPage(QWidget):
         self.joined = JoinedLogs(state)
         self._clearing = QTimer(self, singleShot=True, interval=_SOON_MS)
         self._clearing.timeout.connect(self._clear)
+        self._views = ViewsAhead(state, self)
         self._lay_out()
         for keys, act in plot_keys(self.plot).items():
             QShortcut(QKeySequence(keys), self, act)
@@ -150,6 +155,10 @@ class RunPage(QWidget):
         self._plot_place.insertWidget(0, plot, 1)
         return plot
 
+    def forget_views(self) -> None:
+        """Read every run anew from now on."""
+        self._views.forget()
+
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         if "plot" in self.__dict__:
@@ -182,51 +191,80 @@ class RunPage(QWidget):
         self._show_words(mount, run)
         if not self.isVisible():
             return
-        trace = self.trace or self._default_trace()
-        roles = [(c.name, c.role) for r in (run, *mount.joined_to(run.id)) for c in r.channels]
-        lags = [r.lag_s for r in mount.joined_to(run.id)]
-        result = self._state.result(run.id)
-        stretch = None if result is None else result.stretch_s
-        key = (str(notebook.path), run.id, trace, study.tolerance_k, roles, lags, self._window_in_use(run), stretch)
-        if key == self.shown:
+        wanted = self._wanted(notebook, study, mount, run)
+        if wanted.key == self.shown:
             return
-        self.shown = key
+        self.shown, trace, result = wanted.key, wanted.trace, wanted.result
+        self._views.stop()
         self._trace_box.clear()
         for name, label in model.trace_choices(study.under_test):
             self._trace_box.addItem(tr(label), name)
         self._trace_box.setCurrentIndex(max(0, self._trace_box.findData(trace)))
         self.over.fill(mount, trace)
         self.at_cursor.setText(tr(_HINT))
-        self.plot.setEnabled(False)  # until the new traces are there, which is nearly at once
-        self._clearing.start()
         typed = result is not None and result.typed is not None
         for widget in (self.plot, self.find_button):
             widget.setVisible(not typed)
         if typed:  # a few figures have no trace
             self.at_cursor.setText(tr("These figures were typed: there is no trace to draw, and no window to set."))
             return
-        window = self._window_in_use(run)
+        known = self._views.view(wanted)
+        if known is not None:
+            self._show_view(mount, known)
+            return
+        # until the new traces are there, which is nearly at once, the old ones take no part and are not painted again
+        self.plot.setEnabled(False)
+        self.plot.setUpdatesEnabled(False)
+        self._clearing.start()
 
         def work(_job: Task) -> TraceView:
-            from kuffin.reading.traceview import axis_label, view_of
+            return wanted.read()
 
-            return view_of(notebook, study, run, trace, axis_label(trace), window, result)
-
-        def done(found: object) -> None:
-            if self.shown == key:
-                self._clearing.stop()
-                self.plot.setEnabled(True)
-                self.plot.show_view(found)  # type: ignore[arg-type]
-                self._fill_rows(found)  # type: ignore[arg-type]
-                if found.problem:  # type: ignore[attr-defined]
-                    self.at_cursor.setText(found.problem)  # type: ignore[attr-defined]
-                self.over.choose(self.over.mount_id)
+        def done(found: TraceView) -> None:
+            self._views.keep(wanted, found)
+            if self.shown == wanted.key:
+                self._show_view(mount, found)
 
         self._state.jobs.start(tr("drawing the run"), work, done, self._state.trouble.emit)
+
+    def _wanted(self, notebook: Notebook, study: Study, mount: Mount, run: Run) -> WantedView:
+        """What a run's traces are drawn from."""
+        trace, result, window = (
+            self.trace or self._default_trace(),
+            self._state.result(run.id),
+            self._window_in_use(run),
+        )
+        joined = mount.joined_to(run.id)
+        roles = tuple((c.name, c.role) for r in (run, *joined) for c in r.channels)
+        lags = tuple(r.lag_s for r in joined)
+        stretch = None if result is None else result.stretch_s
+        told = str(notebook.path), run.id, trace, study.tolerance_k, study.reference_power_w, len(run.marks)
+        key = (*told, roles, lags, window, stretch)
+        return WantedView(notebook=notebook, study=study, run=run, trace=trace, window=window, result=result, key=key)
+
+    def _show_view(self, mount: Mount, view: TraceView) -> None:
+        """Draw the traces, and read those of the mounts beside this one ahead."""
+        self._clearing.stop()
+        self.plot.setEnabled(True)
+        self.plot.show_view(view)
+        self.plot.setUpdatesEnabled(True)
+        self._fill_rows(view)
+        if view.problem:
+            self.at_cursor.setText(view.problem)
+        self.over.choose(self.over.mount_id)
+        notebook, study = self._state.notebook, self._state.study
+        made = [m for m in self._state.mounts() if m.live_runs]
+        at = next((i for i, m in enumerate(made) if m.id == mount.id), None)
+        if notebook is None or study is None or at is None or view.samples > _MOST_AHEAD:
+            return
+        condition = None if self._state.verdict is None else self._state.verdict.condition
+        beside = [(m, m.run_under(condition)) for m in (*made[at + 1 : at + 2], *made[max(at - 1, 0) : at])]
+        self._views.read_ahead([self._wanted(notebook, study, m, r) for m, r in beside if r is not None])
 
     def _clear(self) -> None:
         """The new traces take longer: those of another run do not stand there meanwhile."""
         self.plot.clear()
+        self.plot.setUpdatesEnabled(True)
 
     def _window_in_use(self, run: Run) -> tuple[float, float] | None:
         """The window that was set by hand or by the protocol's clock, None where it was found."""

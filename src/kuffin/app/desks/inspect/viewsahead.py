@@ -1,0 +1,104 @@
+"""Runs as they are drawn: kept for a while, and those of the mounts beside the one that is looked at read ahead."""
+
+from __future__ import annotations
+
+from collections import OrderedDict
+from collections.abc import Hashable, Sequence
+from dataclasses import dataclass
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import QObject, QTimer
+
+from kuffin.app.base.jobs import Job, Task
+from kuffin.app.state.windowstate import State
+from kuffin.core.base.language import tr
+from kuffin.notebook.entities import Run, Study
+from kuffin.notebook.store import Notebook
+from kuffin.reading.runresult import RunResult
+
+if TYPE_CHECKING:
+    from kuffin.reading.traceview import TraceView
+
+_MOST_SAMPLES = 4_000_000  # that are kept, of all views together
+_STAYS_MS = 250  # so long one looks at a mount before those beside it are read
+
+
+@dataclass(frozen=True, kw_only=True)
+class WantedView:
+    """What a run's view is made from; `key` tells what is seen in it."""
+
+    notebook: Notebook
+    study: Study
+    run: Run
+    trace: str
+    window: tuple[float, float] | None
+    result: RunResult | None
+    key: Hashable
+
+    def read(self) -> TraceView:
+        """Read the samples and judge them: takes a moment."""
+        from kuffin.reading.traceview import axis_label, view_of
+
+        return view_of(
+            self.notebook, self.study, self.run, self.trace, axis_label(self.trace), self.window, self.result
+        )
+
+
+class ViewsAhead(QObject):
+    """Views that were read, the latest last; the oldest go when there are too many samples."""
+
+    def __init__(self, state: State, parent: QObject) -> None:
+        super().__init__(parent)
+        self._state = state
+        self._views: OrderedDict[Hashable, tuple[TraceView, RunResult | None]] = OrderedDict()
+        self._beside: Sequence[WantedView] = ()
+        self._job: Job | None = None
+        self._soon = QTimer(self, singleShot=True, interval=_STAYS_MS)
+        self._soon.timeout.connect(self._read)
+        state.notebook_changed.connect(self.forget)
+
+    def view(self, wanted: WantedView) -> TraceView | None:
+        """What was read already of the run as it is judged now."""
+        found = self._views.get((wanted.key, id(wanted.result)))
+        return None if found is None else found[0]
+
+    def keep(self, wanted: WantedView, view: TraceView) -> None:
+        """Keep what was read; with its result, whose identity it is known by."""
+        key = wanted.key, id(wanted.result)
+        self._views[key] = view, wanted.result
+        self._views.move_to_end(key)
+        while len(self._views) > 1 and sum(v.samples for v, _ in self._views.values()) > _MOST_SAMPLES:
+            self._views.popitem(last=False)
+
+    def read_ahead(self, beside: Sequence[WantedView]) -> None:
+        """Read these too, once a mount has been looked at for a moment."""
+        self.stop()
+        self._beside = [w for w in beside if self.view(w) is None]
+        if self._beside:
+            self._soon.start()
+
+    def forget(self) -> None:
+        """Keep none of them any longer."""
+        self.stop()
+        self._views.clear()
+
+    def stop(self) -> None:
+        """Read nothing ahead."""
+        self._soon.stop()
+        if self._job is not None:
+            self._job.cancel()
+            self._job = None
+
+    def _read(self) -> None:
+        wanted = list(self._beside)
+
+        def work(task: Task) -> None:
+            for i, one in enumerate(wanted):
+                task.show((one, one.read()))
+                task.report((i + 1) / len(wanted))
+
+        def done(_nothing: object) -> None:
+            self._job = None
+
+        self._job = self._state.jobs.start(tr("reading ahead"), work, done, lambda _why: None)
+        self._job.shown.connect(lambda found: self.keep(*found))
