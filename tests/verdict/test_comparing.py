@@ -34,7 +34,7 @@ from kuffin.verdict.looks import look_words, outlook
 from kuffin.verdict.scatter import buys_words, scatter_of
 from kuffin.verdict.schoolflips import both_ways, side_by_side, summary
 from kuffin.verdict.study import StudyVerdict, judge
-from kuffin.verdict.tradeoffs import grid_said
+from kuffin.verdict.tradeoffs import grid_said, less_than_the_verdict
 from kuffin.verdict.value import noticed, value_of, worth_sentence
 
 
@@ -103,6 +103,17 @@ class TestConditions:
             "A trade-off: Plover is among the coolest on the die and hot spot, but among the warmest on the regulators"
             in said
         )
+
+    def test_where_the_grid_tells_less_than_the_verdict_it_says_why(self, demo_notebook: Notebook) -> None:
+        v = judge(demo_notebook, demo_notebook.study(1))  # Sedge is cooler than Rush, by itself
+        axes = axes_of(v)
+        own = Cell(v.condition, v.outcome.key)
+        strict = cell_result(v, own, family_confidence(v, axes)[0])
+        said = less_than_the_verdict(v.main, strict)
+        assert v.main.comparison is not None and strict.comparison is not None
+        assert f"by itself, at {100 * v.main.comparison.confidence:.4g} %" in said
+        assert f"is judged at {100 * strict.comparison.confidence:.4g} %" in said
+        assert less_than_the_verdict(v.main, cell_result(v, own, v.main.comparison.confidence)) == ""
 
     @pytest.mark.parametrize("school", ["die_over_coolant_whole", "die_over_air", "die_as_read", "die_rebased"])
     def test_the_grid_stands_under_every_school(self, demo_notebook: Notebook, study: Study, school: str) -> None:

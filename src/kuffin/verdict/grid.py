@@ -57,7 +57,7 @@ class Axes:
 
 def row_label(outcome: Outcome) -> str:
     """What a row of the grid is called: ``regulators``, ``clock held``."""
-    return tr(spoken(outcome.part)) if isinstance(outcome, School) else outcome.label
+    return tr(spoken(outcome.part)) if isinstance(outcome, School) else tr(outcome.label)
 
 
 def behind_best(outcome: Outcome, found: Comparison) -> dict[str, tuple[float, float, float]]:

@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.language import tr, written
+from kuffin.core.base.numbers import plain
 from kuffin.core.bench.outcomes import FREE, HELD, Outcome
 from kuffin.core.compare.pairwords import best_of, better_first, count, joined, number, several, span, was_held
 from kuffin.core.heat.normalise import School
@@ -68,6 +69,22 @@ class GridSaid:
         """All else."""
         every = (*self.failed, *self.trade_offs, *self.by_outcome, *([self.alike] if self.alike else []))
         return tuple(s for s in every if s not in self.first)
+
+
+def less_than_the_verdict(main: OutcomeResult, here: OutcomeResult | None) -> str:
+    """Why the grid's own cell tells fewer pairs apart than the verdict, of the same readings; blank where it does not."""
+    alone, among = main.comparison, None if here is None else here.comparison
+    if alone is None or among is None:
+        return ""
+    still = {frozenset((p.a, p.b)) for p in among.pairs if p.settled}
+    if not any(p.settled and frozenset((p.a, p.b)) not in still for p in alone.pairs):
+        return ""
+    return tr(
+        "The verdict says more of the same readings: it is judged by itself, at {alone} %; here each comparison is judged at {among} %, as "
+        "more of them are more chances to be wrong.",
+        alone=plain(100 * alone.confidence, 4),
+        among=plain(100 * among.confidence, 4),
+    )
 
 
 def grid_said(axes: Axes, results: Results) -> GridSaid:

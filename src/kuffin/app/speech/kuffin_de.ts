@@ -9826,6 +9826,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>nicht zu Ende zu bringen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/widgets/intervalgrid.py" />
+            <source>{what}, under {best} {unit}</source>
+            <translation>{what}, unter {best} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/intervalgrid.py" />
+            <source>{what}, over {best} {unit}</source>
+            <translation>{what}, über {best} {unit}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/widgets/intervalplot.py" />
             <source>Candidates with their mounts, means and intervals</source>
             <translation>Kandidaten mit ihren Montagen, Mitteln und Intervallen</translation>
@@ -15858,6 +15868,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/sidebyside.py" />
             <source>“{own}” and “{other}” agree, as far as they can tell: to within {most} K.</source>
             <translation>„{own}“ und „{other}“ stimmen überein, soweit sie es sagen können: innerhalb von {most} K.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>The verdict says more of the same readings: it is judged by itself, at {alone} %; here each comparison is judged at {among} %, as more of them are more chances to be wrong.</source>
+            <translation>Das Urteil sagt mehr über dieselben Messwerte: Es wird für sich beurteilt, mit {alone} %; hier wird jeder Vergleich mit {among} % beurteilt, denn mehr Vergleiche sind mehr Gelegenheiten, falsch zu liegen.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />

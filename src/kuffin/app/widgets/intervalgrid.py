@@ -186,7 +186,11 @@ class IntervalGrid(Walked):
             best = number(
                 found.candidate(best_of(found)).mean, 0 if small_by(outcome, self._found(outcome)) >= 3 else 1
             )
-            head = f"{what}, {'under' if outcome.higher_is_better else 'over'} {best} {outcome.unit}".rstrip()
+            head = (
+                tr("{what}, under {best} {unit}", what=what, best=best, unit=outcome.unit)
+                if outcome.higher_is_better
+                else tr("{what}, over {best} {unit}", what=what, best=best, unit=outcome.unit)
+            ).rstrip()
         elif result is not None:
             head = f"{what}: {result.why_not}"
         else:
@@ -215,7 +219,11 @@ class IntervalGrid(Walked):
                 m = mark(self._place.get(name, 0))
                 painter.setPen(QPen(tint(m, t), 2.2 if row > 10 else 1.4))
                 low, mean, high = scale[name]
-                painter.drawLine(QPointF(at(low), y), QPointF(at(high), y))
+                left, right = max(at(low), area.left()), min(at(high), area.right())
+                painter.drawLine(QPointF(left, y), QPointF(right, y))
+                for x, beyond, way in ((left, at(low) < left, -1), (right, at(high) > right, 1)):
+                    if beyond:
+                        _paint_goes_on(painter, QPointF(x, y), way, min(4.5, row * 0.3))
                 draw(painter, m, t, QPointF(at(mean), y), min(5.5, row * 0.4))
             painter.restore()
             self._paint_ties(painter, found.candidates, area, row)
@@ -274,3 +282,9 @@ class IntervalGrid(Walked):
 
     def open_item(self, index: int) -> None:
         self.cell_chosen.emit(self._axes.cells[index])
+
+
+def _paint_goes_on(painter: QPainter, tip: QPointF, way: int, size: float) -> None:
+    """An arrow where an interval goes on beyond the picture."""
+    for side in (-1, 1):
+        painter.drawLine(tip, QPointF(tip.x() - way * size, tip.y() + side * size))

@@ -237,6 +237,12 @@ class Canvas:
         """A line in data; its width in sizes of the text."""
         made.add_line(Line2D(list(xs), list(ys), color=colour or self.colours.ink, linewidth=width * self.point, **how))
 
+    def goes_on(self, made: Axes, x: float, y: float, left: bool, colour: str, size: float) -> None:
+        """An arrow at a place in data, where an interval goes on beyond the picture."""
+        made.plot(
+            [x], [y], marker="<" if left else ">", markersize=size * self.point, color=colour, clip_on=False, linestyle="none", zorder=4,
+        )  # fmt: skip
+
     def block(
         self, x: float, y: float, width: float, height: float, fill: str, edge: str = "", dashed: bool = False
     ) -> None:

@@ -132,7 +132,11 @@ def _paint_cell(
         elif c is not None:
             m = mark(_place(candidates, name))
             low, mean, high = scale[name]
-            canvas.line(area, [max(low, -ends[0]), min(high, ends[1])], [i + 0.5] * 2, m.on(colours.name), 0.14 * size)
+            left, right = max(low, -ends[0]), min(high, ends[1])
+            canvas.line(area, [left, right], [i + 0.5] * 2, m.on(colours.name), 0.14 * size)
+            for end, beyond in ((left, low < left), (right, high > right)):
+                if beyond:
+                    canvas.goes_on(area, end, i + 0.5, end == left, m.on(colours.name), 0.5 * size)
             canvas.mark(area, mean, i + 0.5, m, 0.28 * size)
 
 

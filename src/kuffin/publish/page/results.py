@@ -17,10 +17,11 @@ from kuffin.said.sentences import paragraphs
 from kuffin.said.soundwords import heard_words, set_up_words
 from kuffin.said.warmings import warmings
 from kuffin.verdict.claims import claim_sentences
+from kuffin.verdict.grid import Cell
 from kuffin.verdict.scatter import buys_words, scatter_of
 from kuffin.verdict.schoolflips import both_ways, side_by_side, summary
 from kuffin.verdict.tonesheard import tones_of
-from kuffin.verdict.tradeoffs import grid_said, standings
+from kuffin.verdict.tradeoffs import grid_said, less_than_the_verdict, standings
 from kuffin.verdict.value import worth_sentence
 
 
@@ -97,7 +98,8 @@ def outcomes(m: Material) -> Iterator[Block]:
     """All conditions and outcomes: what they say together, the grid, the figures."""
     v, grid = m.verdict, m.grid
     said = grid_said(grid.axes, grid.results)
-    for line in (*said.first, *said.rest):
+    less = less_than_the_verdict(v.main, grid.results.get(Cell(v.condition, v.outcome.key)))
+    for line in (*said.first, *([less] if less else []), *said.rest):
         yield Words(line)
     yield from pictures(m, "outcomes")
     rows = [row_cells(r) for r in summary_rows(v)]

@@ -24,7 +24,7 @@ from kuffin.said.working import grid_working
 from kuffin.verdict.grid import Axes, Cell, axes_of, cell_result, family_confidence, rough_means, where_is
 from kuffin.verdict.outcomes import OutcomeResult
 from kuffin.verdict.study import StudyVerdict
-from kuffin.verdict.tradeoffs import grid_said
+from kuffin.verdict.tradeoffs import grid_said, less_than_the_verdict
 
 _PURPOSE = mark(
     "Outcomes sets the candidates side by side by all that was measured (temperatures, clock, power, flow, loudness, numbers "
@@ -143,7 +143,12 @@ class OutcomesPage(RenewedPage):
     def _done(self, found: object) -> None:
         self._job = None
         said = grid_said(self._axes, self.results)
-        self._summary.setText("\n".join(said.first) or tr("Nothing is told apart in any cell yet."))
+        verdict = self.state.verdict
+        lines = [*said.first] or [tr("Nothing is told apart in any cell yet.")]
+        if verdict is not None:
+            own = self.results.get(Cell(verdict.condition, verdict.outcome.key))
+            lines.append(less_than_the_verdict(verdict.main, own))
+        self._summary.setText("\n".join(line for line in lines if line))
         self._rest.setText("\n".join(said.rest))
 
     def _fill_shown(self, verdict: StudyVerdict) -> None:
