@@ -1,4 +1,4 @@
-"""Every label and button of every page has the room that its text asks for, and no page scrolls sideways."""
+"""Every label, button and picture of every page has the room that its text asks for, and no page scrolls sideways."""
 
 from __future__ import annotations
 
@@ -12,6 +12,8 @@ from kuffin.app.desks.inspect.atcursor import AtCursor
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.paged import PagedDesk
+from kuffin.app.widgets.painted import Painted
+from tests.app.paintedwords import cut_in_picture
 
 _BUTTONS = (QPushButton, QCheckBox, QRadioButton, QToolButton)
 _ON_PURPOSE = (FewLines, AtCursor)  # which show what fits, and tell the rest elsewhere
@@ -22,7 +24,9 @@ def cut_in(window: QWidget) -> Iterator[str]:
     for widget in window.findChildren(QWidget):
         if not widget.isVisible():
             continue
-        if isinstance(widget, QScrollArea) and widget.widget() is not None and widget.horizontalScrollBar().maximum():
+        if isinstance(widget, Painted):
+            yield from cut_in_picture(widget)
+        elif isinstance(widget, QScrollArea) and widget.widget() is not None and widget.horizontalScrollBar().maximum():
             yield f"{type(widget.widget()).__name__} is {widget.horizontalScrollBar().maximum()} px too wide"
         elif isinstance(widget, FewLines) and widget.heightForWidth(widget.width()) > widget.height():
             yield f"“{widget.text()[:50]}” lacks {widget.heightForWidth(widget.width()) - widget.height()} px below"

@@ -99,14 +99,20 @@ class Loom(Painted):
         room = max(0.08 * (high - low), 0.2)
         return low - room, high + room
 
+    def _foot(self) -> float:
+        """How much room the rails' ends take below: two lines of small text."""
+        return max(40.0, 2.0 * self.fontMetrics().height() + 6)
+
     def sizeHint(self) -> QSize:
         return QSize(
-            int(_LABEL + _CELL * max(3, self.rounds())), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
+            int(_LABEL + _CELL * max(3, self.rounds())),
+            int(_HEAD + _ROW * max(1, len(self._candidates())) + self._foot()),
         )
 
     def minimumSizeHint(self) -> QSize:
         return QSize(
-            int(_LABEL + _NARROW * max(4, self.rounds()) + 6), int(_HEAD + _ROW * max(1, len(self._candidates())) + 40)
+            int(_LABEL + _NARROW * max(4, self.rounds()) + 6),
+            int(_HEAD + _ROW * max(1, len(self._candidates())) + self._foot()),
         )
 
     def _renew(self) -> None:
@@ -205,7 +211,7 @@ class Loom(Painted):
             painter.setPen(t.color("muted"))
             foot, top = (f"{number(x, 1)} {self._unit()}".rstrip() for x in scale)
             painter.drawText(
-                QRectF(0, bottom + 2, self.width() - 4, 34),
+                QRectF(0, bottom + 2, self.width() - 4, self._foot() - 4),
                 Qt.TextFlag.TextWordWrap,
                 tr("rails: {foot} at the foot, {top} at the top", foot=foot, top=top),
             )

@@ -41,6 +41,7 @@ def figures_font(size: float, bold: bool = False) -> QFont:
     return font
 
 
+USUAL_POINTS = 10.5  # of text that is not enlarged
 SCALES = (0.7, 2.0)  # of the text size
 MODES = {"desktop": mark("Follow the desktop"), "light": mark("Paper"), "dark": mark("Dark, for the bench at night")}
 
@@ -61,7 +62,7 @@ def apply(app: QApplication, theme: Theme, scale: float = 1.0) -> None:
     if app.style().name() != "fusion":
         app.setStyle("Fusion")
     font = QFont(TEXT)
-    font.setPointSizeF(10.5 * scale)
+    font.setPointSizeF(USUAL_POINTS * scale)
     app.setFont(font)
     palette = QPalette()
     for role, name in (

@@ -9,12 +9,12 @@ from PySide6.QtGui import QFont, QPainter, QPen, QPolygonF
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 
 
 @guarded
-class AlarmBand(Painted):
+class AlarmBand(Scaled):
     """Shows one sentence: ``stop`` with an eight-sided sign on a filled band, ``look`` with a three-sided one in a frame, ``blind``
     (something is not watched) with an empty round one, struck through.
     """
@@ -22,7 +22,7 @@ class AlarmBand(Painted):
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._theme, self.kind, self._sentence = theme, "", ""
-        self.setFixedHeight(58)
+        self.keep_height()
         self.setAccessibleName(tr("Alarm"))
         self.hide()
 
@@ -31,7 +31,7 @@ class AlarmBand(Painted):
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(600, 58)
+        return self.sized(600, 58)
 
     @property
     def sentence(self) -> str:
@@ -49,16 +49,16 @@ class AlarmBand(Painted):
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, stop = self._theme, self.kind == "stop"
-        box = QRectF(self.rect()).adjusted(1.5, 1.5, -1.5, -1.5)
+        box = self.whole.adjusted(1.5, 1.5, -1.5, -1.5)
         painter.setPen(QPen(t.color("warn"), 3.0))
         painter.setBrush(t.color("warn") if stop else t.color("accent_ground"))
         painter.drawRect(box)
         ink = t.color("ground") if stop else t.color("warn")
-        centre, n, r = QPointF(32, self.height() / 2), 8 if stop else 3, 18.0
+        centre, n, r = QPointF(32, self.down / 2), 8 if stop else 3, 18.0
         turn = math.pi / 8 if stop else -math.pi / 2
         painter.setPen(QPen(ink, 3.0))
         painter.setBrush(Qt.BrushStyle.NoBrush)
-        font = QFont(self.font())
+        font = QFont(self.usual_font)
         font.setBold(True)
         painter.setFont(font)
         if self.kind == "blind":
@@ -75,7 +75,7 @@ class AlarmBand(Painted):
             ]
             painter.drawPolygon(QPolygonF(corners))
             painter.drawText(QRectF(centre.x() - 10, centre.y() - 9, 20, 22), Qt.AlignmentFlag.AlignCenter, "!")
-        size = self.font().pointSizeF() * 1.45
+        size = self.usual_font.pointSizeF() * 1.45
         place = box.adjusted(62, 2, -10, -2)
         flags = Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft | Qt.TextFlag.TextWordWrap
         while True:  # as large as it fits

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from itertools import pairwise
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
@@ -41,17 +42,26 @@ def paint_axis(
     def at(value: float) -> float:
         return area.left() + (value - low) / max(high - low, 1e-12) * area.width()
 
-    step = round_step(high - low, most)
-    digits = decimals(step)
     painter.setFont(figures_font(painter.font().pointSizeF()))
-    shown = ticks(low, high, most)
-    for i, x in enumerate(shown):
+    metrics = painter.fontMetrics()
+
+    def said_at(n: int) -> list[tuple[float, str]]:
+        """Ticks, n at most, with their numbers; the last has the unit."""
+        shown, digits = ticks(low, high, n), decimals(round_step(high - low, n))
+        units = [""] * (len(shown) - 1) + [f" {unit}" if unit else ""]
+        return [(x, number(x, digits) + u) for x, u in zip(shown, units, strict=True)] if shown else []
+
+    def fits(found: list[tuple[float, str]]) -> bool:
+        half = [(at(x), metrics.horizontalAdvance(said) / 2 + 3) for x, said in found]
+        return all(a + wide < b - wide_b for (a, wide), (b, wide_b) in pairwise(half))
+
+    shown = next((found for n in range(most, 1, -1) if fits(found := said_at(n))), said_at(1))
+    for x, said in shown:
         painter.setPen(QPen(theme.color("hairline"), 1.0))
         painter.drawLine(QPointF(at(x), area.top()), QPointF(at(x), area.bottom()))
         painter.setPen(theme.color("muted"))
-        said = number(x, digits) + (f" {unit}" if unit and i == len(shown) - 1 else "")
-        wide = painter.fontMetrics().horizontalAdvance(said) + 2.0
-        painter.drawText(QPointF(max(at(x) - wide / 2, 0.0), area.bottom() + 2 + painter.fontMetrics().ascent()), said)
+        wide = metrics.horizontalAdvance(said) + 2.0
+        painter.drawText(QPointF(max(at(x) - wide / 2, 0.0), area.bottom() + 2 + metrics.ascent()), said)
     return at
 
 

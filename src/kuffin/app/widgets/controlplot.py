@@ -29,10 +29,10 @@ class ControlPlot(Walked):
         self._found: BaselineChart | None = None
         self._unit, self._position = "K", 0
         self.points: list[QPointF] = []
-        self.setFixedHeight(280)
+        self.keep_height()
 
     def sizeHint(self) -> QSize:
-        return QSize(760, 280)
+        return self.sized(760, 280)
 
     def show_chart(self, found: BaselineChart | None, unit: str, position: int) -> None:
         """Show a chart; None clears it. `position` is the baseline's place among the candidates."""
@@ -53,7 +53,7 @@ class ControlPlot(Walked):
 
     def _paint(self, painter: QPainter, found: BaselineChart) -> None:
         t, chart = self._theme, found.chart
-        area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+        area = QRectF(_LEFT, _TOP, self.across - _LEFT - _RIGHT, self.down - _TOP - _FOOT)
         ends = [float(chart.values.min()), float(chart.values.max())]
         ends += [x for x in (chart.low, chart.high) if np.isfinite(x)]
         low, high = min(ends), max(ends)
@@ -65,7 +65,7 @@ class ControlPlot(Walked):
         y_of = paint_upright_axis(painter, t, area, low, high)
         self._paint_days(painter, found, area, step)
         side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
-        painter.setFont(self.font())
+        painter.setFont(self.usual_font)
         for value, said in (
             (chart.low, tr("lower limit")),
             (chart.centre, tr("centre")),
@@ -103,7 +103,7 @@ class ControlPlot(Walked):
     def _paint_days(self, painter: QPainter, found: BaselineChart, area: QRectF, step: float) -> None:
         t = self._theme
         i = 0
-        painter.setFont(self.font())
+        painter.setFont(self.usual_font)
         while i < len(found.days):
             j = i
             while j < len(found.days) and found.days[j] == found.days[i]:

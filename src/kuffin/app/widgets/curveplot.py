@@ -94,10 +94,11 @@ class CurvePlot(Opening):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setFixedHeight(height)
+        self._tall = height
+        self.keep_height()
 
     def sizeHint(self) -> QSize:
-        return QSize(640, self.height())
+        return self.sized(640, self._tall)
 
     def set_theme(self, theme: Theme) -> None:
         """Take another theme."""
@@ -169,13 +170,13 @@ class CurvePlot(Opening):
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
-        self._area = area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+        self._area = area = QRectF(_LEFT, _TOP, self.across - _LEFT - _RIGHT, self.down - _TOP - _FOOT)
         x0, x1, y0, y1 = self._spans()
         at_x = paint_axis(painter, t, area, x0, x1)
         y_of = paint_upright_axis(painter, t, area, y0, y1, 6)
-        painter.setFont(self.font())
+        painter.setFont(self.usual_font)
         painter.setPen(t.color("muted"))
-        painter.drawText(QRectF(0, 0, self.width() - 8, 20), Qt.AlignmentFlag.AlignLeft, self._y)
+        painter.drawText(QRectF(0, 0, self.across - 8, 20), Qt.AlignmentFlag.AlignLeft, self._y)
         painter.drawText(
             QRectF(area.left(), area.bottom() + 20, area.width(), 20), Qt.AlignmentFlag.AlignRight, self._x
         )
@@ -270,7 +271,7 @@ class CurvePlot(Opening):
     def _beside(self, painter: QPainter, area: QRectF, centre: QPointF, words: str) -> None:
         """Words beside a place, on the side where there is room."""
         wide = painter.fontMetrics().horizontalAdvance(words)
-        left = centre.x() + 12 if centre.x() + wide + 20 < area.right() else centre.x() - wide - 12
+        left = centre.x() + 12 if centre.x() + wide + 20 < area.right() else max(centre.x() - wide - 12, 2.0)
         box = QRectF(left, centre.y() - 30, wide + 4, painter.fontMetrics().height())
         painter.fillRect(box, self._theme.color("ground"))
         painter.setPen(self._theme.color("accent"))
@@ -327,23 +328,23 @@ class CurvePlot(Opening):
     # --- the line --------------------------------------------------------------------------------------------------
 
     def _near(self, event: QMouseEvent) -> bool:
-        return self._line is not None and abs(event.position().x() - self.place_of(self._line)) < 8
+        return self._line is not None and abs(self.at(event).x() - self.place_of(self._line)) < 8
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        point = None if self._near(event) else self._point_at(event.position())
+        point = None if self._near(event) else self._point_at(self.at(event))
         if point is not None:
             self._focus = point
             self.update()
             self.open_focused()
-        elif self._line is not None and self._area.adjusted(-8, -14, 8, 8).contains(event.position()):
+        elif self._line is not None and self._area.adjusted(-8, -14, 8, 8).contains(self.at(event)):
             self._dragging = True
-            self._put(self._x_of(event.position().x()))
+            self._put(self._x_of(self.at(event).x()))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         if self._dragging:
-            self._put(self._x_of(event.position().x()))
+            self._put(self._x_of(self.at(event).x()))
         shape = Qt.CursorShape.SplitHCursor if self._near(event) else Qt.CursorShape.ArrowCursor
-        if shape == Qt.CursorShape.ArrowCursor and self._point_at(event.position()) is not None:
+        if shape == Qt.CursorShape.ArrowCursor and self._point_at(self.at(event)) is not None:
             shape = Qt.CursorShape.PointingHandCursor
         self.setCursor(shape)
 

@@ -6,13 +6,13 @@ import datetime as dt
 from collections.abc import Mapping
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QColor, QPainter, QPen
+from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy, QToolTip
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.days import day_words, short_day
 from kuffin.core.base.language import tr
@@ -22,7 +22,7 @@ _LEFT, _TOP, _LEAST = 44.0, 40.0, 78.0
 
 
 @guarded
-class DaySheet(Painted):
+class DaySheet(Scaled):
     """The calendar of a plan; days off are hatched, what comes too late is dashed."""
 
     def __init__(self, theme: Theme) -> None:
@@ -35,7 +35,7 @@ class DaySheet(Painted):
         self.setMouseTracking(True)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(tr("The plan, day by day"))
-        self.setFixedHeight(300)
+        self.keep_height()
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
@@ -50,11 +50,11 @@ class DaySheet(Painted):
             else "; ".join(f"{p.job.label}: {day_words(p.begin)} {p.begin:%H:%M} to {p.end:%H:%M}" for p in plan.laid)
         )
         self.setAccessibleDescription(spoken)
-        self.setMinimumWidth(int(_LEFT + _LEAST * len(self._days())) if self._days() else 200)
+        self.setMinimumWidth(int(_LEFT * self.zoom + _LEAST * len(self._days())) if self._days() else 200)
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(int(_LEFT + _LEAST * max(len(self._days()), 5)), 300)
+        return self.sized(int(_LEFT + _LEAST * max(len(self._days()), 5)), 300)
 
     def _days(self) -> list[dt.date]:
         """The days with something on them, and those between that are no more than two apart."""
@@ -72,10 +72,10 @@ class DaySheet(Painted):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, days = self._theme, self._days()
         self._boxes = []
-        painter.setFont(figures_font(self.font().pointSizeF() * 0.86))
+        painter.setFont(figures_font(self.usual_font.pointSizeF() * 0.86))
         if self._plan is None or self._hours is None or not days:
             painter.setPen(t.color("muted"))
-            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, tr("Nothing is laid yet."))
+            painter.drawText(self.whole, Qt.AlignmentFlag.AlignCenter, tr("Nothing is laid yet."))
             return
         spans = [s for d in days if (s := self._hours.of(d)) is not None]
         first = min([s[0].hour + s[0].minute / 60 for s in spans] + [p.begin.hour + 0.0 for p in self._plan.laid])
@@ -84,15 +84,15 @@ class DaySheet(Painted):
             if spans
             else 24.0
         )
-        width = (self.width() - _LEFT - 4) / len(days)
-        height = self.height() - _TOP - 8
+        width = (self.across - _LEFT - 4) / len(days)
+        height = self.down - _TOP - 8
 
         def y_of(hour: float) -> float:
             return _TOP + (hour - first) / (last - first) * height
 
         for hour in range(int(first), int(last) + 1):
             painter.setPen(QPen(t.color("hairline"), 1.0))
-            painter.drawLine(QPointF(_LEFT, y_of(hour)), QPointF(self.width() - 4, y_of(hour)))
+            painter.drawLine(QPointF(_LEFT, y_of(hour)), QPointF(self.across - 4, y_of(hour)))
             painter.setPen(t.color("muted"))
             painter.drawText(QRectF(0, y_of(hour) - 8, _LEFT - 8, 16), Qt.AlignmentFlag.AlignRight, f"{hour}:00")
         for i, day in enumerate(days):
@@ -147,15 +147,15 @@ class DaySheet(Painted):
         if deadline is None or deadline.date() not in days:
             return
         x = _LEFT + days.index(deadline.date()) * width
-        y = min(max(y_of(deadline.hour + deadline.minute / 60), _TOP), self.height() - 8.0)
+        y = min(max(y_of(deadline.hour + deadline.minute / 60), _TOP), self.down - 8.0)
         painter.setPen(QPen(self._theme.color("warn"), 2))
         painter.drawLine(QPointF(x, y), QPointF(x + width, y))
         painter.drawText(QRectF(x, y - 17, width - 4, 16), Qt.AlignmentFlag.AlignRight, tr("deadline"))
 
-    def mouseMoveEvent(self, event: object) -> None:
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
         for box, laid in self._boxes:
-            if box.contains(event.position()):  # type: ignore[attr-defined]
+            if box.contains(self.at(event)):
                 lines = [laid.job.label, *(f"{b:%H:%M}–{e:%H:%M} {name}" for name, b, e in laid.phases())]
-                QToolTip.showText(event.globalPosition().toPoint(), plain_tip("\n".join(lines)), self)  # type: ignore[attr-defined]
+                QToolTip.showText(event.globalPosition().toPoint(), plain_tip("\n".join(lines)), self)
                 return
         QToolTip.hideText()

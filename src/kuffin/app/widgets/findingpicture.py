@@ -11,7 +11,7 @@ from PySide6.QtGui import QColor, QFont, QPainter, QPen, QPolygonF
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import counted, tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import Finding
@@ -31,7 +31,7 @@ class Piece:
 
 
 @guarded
-class FindingPicture(Painted):
+class FindingPicture(Scaled):
     """Draws a finding. Siblings stand on one line with this mount; a trace stands in its own strip, the spot shaded."""
 
     def __init__(self, theme: Theme) -> None:
@@ -40,7 +40,6 @@ class FindingPicture(Painted):
         self._finding: Finding | None = None
         self._label = ""
         self.pieces: list[Piece] = []
-        self.setMinimumHeight(120)
         self.setAccessibleName(tr("Picture of what was found"))
 
     def set_theme(self, theme: Theme) -> None:
@@ -49,13 +48,13 @@ class FindingPicture(Painted):
 
     def sizeHint(self) -> QSize:
         strips = max(len(self.pieces), 1)
-        return QSize(520, 130 if self._finding is not None and self._finding.others else 40 + 92 * strips)
+        return self.sized(520, 130 if self._finding is not None and self._finding.others else 40 + 92 * strips)
 
     def show_finding(self, finding: Finding | None, label: str, pieces: list[Piece]) -> None:
         """Show a finding of a mount; `pieces` are the channels around its spot."""
         self._finding, self._label, self.pieces = finding, label, pieces
         self.setVisible(finding is not None and bool(finding.others or pieces))
-        self.setFixedHeight(self.sizeHint().height())
+        self.keep_height()
         self.setAccessibleDescription("" if finding is None else finding.sentence)
         self.updateGeometry()
         self.update()
@@ -65,16 +64,16 @@ class FindingPicture(Painted):
         if finding is None:
             return
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        small = QFont(self.font())
-        small.setPointSizeF(self.font().pointSizeF() * 0.88)
+        small = QFont(self.usual_font)
+        small.setPointSizeF(self.usual_font.pointSizeF() * 0.88)
         painter.setFont(small)
         if finding.others and finding.value is not None:
             self._paint_siblings(painter, finding)
         else:
-            height = (self.height() - 22) / max(len(self.pieces), 1)
+            height = (self.down - 22) / max(len(self.pieces), 1)
             for i, piece in enumerate(self.pieces):
                 last = i == len(self.pieces) - 1
-                self._paint_piece(painter, piece, QRectF(0, i * height, self.width(), height - 8), finding, last)
+                self._paint_piece(painter, piece, QRectF(0, i * height, self.across, height - 8), finding, last)
 
     # --- beside the siblings ---------------------------------------------------------------------------------------
     def _paint_siblings(self, painter: QPainter, finding: Finding) -> None:
@@ -84,7 +83,7 @@ class FindingPicture(Painted):
         low, high = min([value, *values]), max([value, *values])
         room = 0.14 * max(high - low, 1e-9)
         low, high = low - room, high + room
-        left, right, y = 14.0, self.width() - 14.0, 62.0
+        left, right, y = 14.0, self.across - 14.0, 62.0
 
         def x_of(v: float) -> float:
             return left + (v - low) / (high - low) * (right - left)
@@ -97,7 +96,7 @@ class FindingPicture(Painted):
             band = QRectF(
                 x_of(mean - finding.limit), y - 14, x_of(mean + finding.limit) - x_of(mean - finding.limit), 28
             )
-            painter.fillRect(band.intersected(QRectF(0, 0, self.width(), self.height())), QColor(t.levels[0]))
+            painter.fillRect(band.intersected(QRectF(0, 0, self.across, self.down)), QColor(t.levels[0]))
             painter.drawLine(QPointF(left, y), QPointF(right, y))
         painter.setBrush(t.color("muted"))
         for _, v in finding.others:
@@ -112,12 +111,12 @@ class FindingPicture(Painted):
             high=number(max(values), digits),
             unit=finding.unit,
         )
-        anchor = min(max(x_of(mean) - 110, 0), self.width() - 220)
+        anchor = min(max(x_of(mean) - 110, 0), self.across - 220)
         painter.drawText(QRectF(anchor, y + 16, 220, 20), Qt.AlignmentFlag.AlignCenter, spread)
         if finding.limit:
             painter.drawText(
-                QRectF(0, y + 38, self.width(), 20),
-                Qt.AlignmentFlag.AlignCenter,
+                QRectF(0, y + 36, self.across, 31),
+                Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
                 tr("shaded: where chance would leave a sound mount"),
             )
         x = x_of(value)
@@ -126,7 +125,7 @@ class FindingPicture(Painted):
         painter.drawPolygon(QPolygonF([QPointF(x, y - 9), QPointF(x + 8, y), QPointF(x, y + 9), QPointF(x - 8, y)]))
         painter.setPen(t.color("ink"))
         said = f"{self._label}: {number(value, digits)} {finding.unit}"
-        anchor = min(max(x - 130, 0), self.width() - 260)
+        anchor = min(max(x - 130, 0), self.across - 260)
         painter.drawText(QRectF(anchor, y - 38, 260, 20), Qt.AlignmentFlag.AlignCenter, said)
 
     # --- the trace at that spot ------------------------------------------------------------------------------------

@@ -9,7 +9,7 @@ from PySide6.QtGui import QColor, QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.heat.heatpath import Flight, Tread
@@ -17,14 +17,13 @@ from kuffin.said.stairs import flight_words
 
 
 @guarded
-class Flights(Painted):
+class Flights(Scaled):
     """Each flight's treads with their heights over air, intervals as whiskers, side flights as narrow blocks beside."""
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._theme = theme
         self._flights: Sequence[Flight] = ()
-        self.setMinimumHeight(220)
         self.setAccessibleName(tr("Staircases"))
 
     def set_theme(self, theme: Theme) -> None:
@@ -32,7 +31,10 @@ class Flights(Painted):
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(600, 340)
+        return self.sized(600, 340)
+
+    def minimumSizeHint(self) -> QSize:
+        return self.sized(200, 220)
 
     def show_flights(self, flights: Sequence[Flight]) -> None:
         """Show flights; none clears it."""
@@ -44,7 +46,7 @@ class Flights(Painted):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if not self._flights:
             painter.setPen(self._theme.color("muted"))
-            place = self.rect().adjusted(20, 20, -20, -20)
+            place = self.whole.adjusted(20, 20, -20, -20)
             painter.drawText(
                 place,
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
@@ -53,12 +55,12 @@ class Flights(Painted):
             return
         heights = [t.height + t.u95 for f in self._flights for t in (*f.treads, *f.side)]
         top = max(heights) * 1.02
-        width = self.width() / len(self._flights)
+        width = self.across / len(self._flights)
         for i, flight in enumerate(self._flights):
-            self._paint_flight(painter, flight, QRectF(i * width + 6, 34, width - 18, self.height() - 66), top)
+            self._paint_flight(painter, flight, QRectF(i * width + 6, 34, width - 18, self.down - 66), top)
 
     def _paint_flight(self, painter: QPainter, flight: Flight, box: QRectF, top: float) -> None:
-        t, size = self._theme, self.font().pointSizeF()
+        t, size = self._theme, self.usual_font.pointSizeF()
         digits = 1 if flight.unit == "K" else 4
 
         def y_of(height: float) -> float:
@@ -67,7 +69,7 @@ class Flights(Painted):
         columns = len(flight.treads) + 0.62 * len(flight.side)
         width = box.width() / columns
         worst = flight.bottleneck
-        small = QFont(self.font())
+        small = QFont(self.usual_font)
         small.setPointSizeF(size * 0.88)
         roomy = width > 74
         for i, tread in enumerate(flight.treads):
@@ -120,7 +122,7 @@ class Flights(Painted):
             )
             at += 0.62 * width
         painter.setPen(t.color("ink"))
-        bold = QFont(self.font())
+        bold = QFont(self.usual_font)
         bold.setBold(True)
         painter.setFont(bold)
         painter.drawText(QRectF(box.left(), 4, box.width(), 20), Qt.AlignmentFlag.AlignLeft, flight.label)

@@ -50,7 +50,7 @@ class IntervalGrid(Walked):
         self._results = {}
         self._pictures = {}
         self._focus = 0
-        self.setFixedHeight(self.sizeHint().height())
+        self.keep_height()
         self.update()
 
     def show_means(self, rough: Mapping[Cell, Mapping[str, float]]) -> None:
@@ -65,7 +65,7 @@ class IntervalGrid(Walked):
             tr("{results} of {cells} comparisons are there", results=len(self._results), cells=len(self._axes.cells))
         )
         row = self.box(cell)
-        self.update(QRectF(0, row.top() - 4, self.width(), row.height() + 8).toAlignedRect())
+        self.update_part(QRectF(0, row.top() - 4, self.across, row.height() + 8))
 
     def _row(self) -> float:
         """The height of one candidate in a cell."""
@@ -76,13 +76,13 @@ class IntervalGrid(Walked):
 
     def sizeHint(self) -> QSize:
         rows = max(len(self._axes.outcomes), 1)
-        return QSize(760, int(_TOP + rows * (self._cell_height() + _GAP)))
+        return self.sized(760, int(_TOP + rows * (self._cell_height() + _GAP)))
 
     def box(self, cell: Cell) -> QRectF:
         """Where a cell stands."""
         columns = [c for c, _ in self._axes.conditions]
         keys = [o.key for o in self._axes.outcomes]
-        width = (self.width() - _LEFT - 4) / max(len(columns), 1)
+        width = (self.across - _LEFT - 4) / max(len(columns), 1)
         x = _LEFT + columns.index(cell.condition) * width
         y = _TOP + keys.index(cell.outcome) * (self._cell_height() + _GAP)
         return QRectF(x, y, width - 12, self._cell_height())
@@ -109,7 +109,7 @@ class IntervalGrid(Walked):
             return
         begun = time.perf_counter()
         spans = {o.key: self._span(o) for o in self._axes.outcomes}
-        bold = QFont(self.font())
+        bold = QFont(self.usual_font)
         bold.setBold(True)
         for condition, label in self._axes.conditions:
             box = self.box(Cell(condition, self._axes.outcomes[0].key))
@@ -139,7 +139,7 @@ class IntervalGrid(Walked):
 
     def _picture(self, cell: Cell, box: QRectF, reach: float, below: float) -> QPixmap:
         """A cell's picture, painted once for each result, size and scale."""
-        ratio = self.devicePixelRatioF()
+        ratio = self.devicePixelRatioF() * self.zoom
         key = (box.width(), box.height(), reach, below, ratio, id(self._theme), cell in self._results)
         kept = self._pictures.get(cell)
         if kept is not None and kept[0] == key:
@@ -150,7 +150,7 @@ class IntervalGrid(Walked):
         painter = QPainter(picture)
         try:
             painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-            painter.setFont(self.font())
+            painter.setFont(self.usual_font)
             self._paint_cell(painter, cell, QRectF(0, 0, box.width(), box.height()), reach, below)
         finally:
             painter.end()
@@ -161,7 +161,7 @@ class IntervalGrid(Walked):
         row = self._row()
         if row < 12:
             return  # too many to name each; the tool of choice is the cell's own working
-        painter.setFont(self.font())
+        painter.setFont(self.usual_font)
         for i, name in enumerate(self._order):
             m = mark(self._place.get(name, 0))
             y = box.top() + _HEAD + row * (i + 0.5)
@@ -174,8 +174,8 @@ class IntervalGrid(Walked):
         t, row, outcome = self._theme, self._row(), self._axes.outcome(cell)
         result = self._results.get(cell)
         found = None if result is None else result.comparison
-        small = QFont(self.font())
-        small.setPointSizeF(self.font().pointSizeF() * 0.88)
+        small = QFont(self.usual_font)
+        small.setPointSizeF(self.usual_font.pointSizeF() * 0.88)
         area = QRectF(box.left(), box.top() + _HEAD, box.width() - 26, row * len(self._order))
         painter.setFont(small)
         at = paint_axis(painter, t, area, -max(below, 0.06 * reach), reach, outcome.difference_unit, 4)
@@ -213,7 +213,9 @@ class IntervalGrid(Walked):
                 if instead:
                     painter.setPen(t.color("muted"))
                     side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
-                    painter.drawText(QRectF(at(0.0) + 10, y - row / 2, area.right() - at(0.0), row), side, instead)
+                    room = area.right() - at(0.0) - 10
+                    said = painter.fontMetrics().elidedText(instead, Qt.TextElideMode.ElideRight, int(room))
+                    painter.drawText(QRectF(at(0.0) + 10, y - row / 2, room, row), side, said)
                 if c is None or c.bound:
                     continue
                 m = mark(self._place.get(name, 0))

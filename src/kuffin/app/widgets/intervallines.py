@@ -37,11 +37,20 @@ class IntervalLines(Walked):
         self._zero = self._zero if zero is None else zero
         self._focus = min(self._focus, max(len(rows) - 1, 0))
         self.setAccessibleDescription("; ".join(f"{r.label}: {r.said}" for r in rows))
-        self.setFixedHeight(self.sizeHint().height())
+        self.keep_height()
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(760, int(_ROW * max(len(self.rows), 1) + _FOOT + 20))
+        return self.sized(760, int(_ROW * max(len(self.rows), 1) + _FOOT + 20))
+
+    @property
+    def _left(self) -> float:
+        """How much room names have: less where there is little."""
+        return min(_LEFT, 0.3 * self.across)
+
+    @property
+    def _right(self) -> float:
+        return min(_RIGHT, 0.36 * self.across)
 
     def _span(self) -> tuple[float, float]:
         values = [x for r in self.rows for x in (r.low, r.high, r.target) if x is not None]
@@ -55,14 +64,16 @@ class IntervalLines(Walked):
         if not self.rows:
             return
         t = self._theme
-        area = QRectF(_LEFT, 18, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self.rows))
+        area = QRectF(self._left, 18, max(self.across - self._left - self._right, 60), _ROW * len(self.rows))
         low, high = self._span()
         at = paint_axis(painter, t, area, low, high, self._unit)
         painter.setPen(QPen(t.color("muted"), 1.4))
         if self._differences:
             painter.drawLine(QPointF(at(0.0), area.top()), QPointF(at(0.0), area.bottom()))
         if self._zero and self._differences:
-            painter.setFont(QFont(self.font().family(), max(int(self.font().pointSizeF() * 0.85), 6)))
+            small = self.usual_font
+            small.setPointSizeF(small.pointSizeF() * 0.85)
+            painter.setFont(small)
             painter.drawText(QRectF(at(0.0) - 90, 0, 180, 16), Qt.AlignmentFlag.AlignHCenter, self._zero)
         self.boxes = []
         for i, row in enumerate(self.rows):
@@ -73,19 +84,19 @@ class IntervalLines(Walked):
         t = self._theme
         m = mark(row.position) if row.position >= 0 else None
         colour = tint(m, t) if m is not None else t.color("ink")
-        painter.setFont(self.font())
+        painter.setFont(self.usual_font)
         painter.setPen(colour if m is not None else t.color("ink"))
         fm = painter.fontMetrics()
         top = y - (18 if row.note else 9)
-        label = fm.elidedText(row.label, Qt.TextElideMode.ElideRight, int(_LEFT - 16))
-        painter.drawText(QRectF(4, top, _LEFT - 14, 19), Qt.AlignmentFlag.AlignVCenter, label)
+        label = fm.elidedText(row.label, Qt.TextElideMode.ElideRight, int(self._left - 16))
+        painter.drawText(QRectF(4, top, self._left - 14, 19), Qt.AlignmentFlag.AlignVCenter, label)
         if row.note:
-            small = QFont(self.font())
-            small.setPointSizeF(self.font().pointSizeF() * 0.85)
+            small = QFont(self.usual_font)
+            small.setPointSizeF(self.usual_font.pointSizeF() * 0.85)
             painter.setFont(small)
             painter.setPen(t.color("muted"))
-            note = painter.fontMetrics().elidedText(row.note, Qt.TextElideMode.ElideRight, int(_LEFT - 16))
-            painter.drawText(QRectF(4, y, _LEFT - 14, 17), Qt.AlignmentFlag.AlignVCenter, note)
+            note = painter.fontMetrics().elidedText(row.note, Qt.TextElideMode.ElideRight, int(self._left - 16))
+            painter.drawText(QRectF(4, y, self._left - 14, 17), Qt.AlignmentFlag.AlignVCenter, note)
         if row.target is not None:
             x = at(row.target)  # type: ignore[operator]
             if row.beyond == "right":
@@ -94,8 +105,8 @@ class IntervalLines(Walked):
             painter.setPen(QPen(t.color("accent"), 2.0))
             painter.drawLine(QPointF(x, y - 17), QPointF(x, y + 17))
             if row.target_label:
-                small = QFont(self.font())
-                small.setPointSizeF(self.font().pointSizeF() * 0.82)
+                small = QFont(self.usual_font)
+                small.setPointSizeF(self.usual_font.pointSizeF() * 0.82)
                 painter.setFont(small)
                 left = x + 150 > area.right()
                 wide = float(painter.fontMetrics().horizontalAdvance(row.target_label)) + 4
@@ -114,11 +125,11 @@ class IntervalLines(Walked):
                 painter.setBrush(t.color("ink"))
                 painter.drawEllipse(centre, 4.5, 4.5)
                 painter.setBrush(Qt.BrushStyle.NoBrush)
-        painter.setFont(figures_font(self.font().pointSizeF()))
+        painter.setFont(figures_font(self.usual_font.pointSizeF()))
         painter.setPen(t.color("warn" if row.loud else "ink"))
-        box = QRectF(area.right() + 14, y - 22, _RIGHT - 18, 44)
+        box = QRectF(area.right() + 14, y - 22, self._right - 18, 44)
         painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, row.said)
-        self.boxes.append(QRectF(1, y - _ROW / 2 + 2, self.width() - 3, _ROW - 4))
+        self.boxes.append(QRectF(1, y - _ROW / 2 + 2, self.across - 3, _ROW - 4))
 
     def moves(self) -> dict[Qt.Key, int]:
         return {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}

@@ -11,7 +11,7 @@ from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import CandidateMark, draw, mark, tint
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import digits_for, number
 from kuffin.verdict.outcomes import MountReading, OutcomeResult
@@ -31,7 +31,7 @@ def nice_step(span: float, most: int = 7) -> float:
 
 
 @guarded
-class IntervalPlot(Painted):
+class IntervalPlot(Scaled):
     """Draws one school of a study. A click on a figure opens its working; on a mark, its run's."""
 
     candidate_chosen = Signal(str)
@@ -76,7 +76,7 @@ class IntervalPlot(Painted):
         self._marks = {c: mark(i) for i, c in enumerate(candidates)}
         self._doubtful = set(doubtful)
         self.setAccessibleDescription(self.spoken())
-        self.setFixedHeight(self.sizeHint().height())
+        self.keep_height()
         self.update()
 
     def spoken(self) -> str:
@@ -90,7 +90,7 @@ class IntervalPlot(Painted):
         )
 
     def sizeHint(self) -> QSize:
-        return QSize(760, int(_TOP + _FOOT + _ROW * max(1, len(self._names))))
+        return self.sized(760, int(_TOP + _FOOT + _ROW * max(1, len(self._names))))
 
     def _range(self) -> tuple[float, float]:
         assert self._result is not None
@@ -102,7 +102,7 @@ class IntervalPlot(Painted):
         return low - room, high + room
 
     def draw(self, painter: QPainter, seen: QRect) -> None:
-        self.paint(painter, QRectF(self.rect()), QRectF(seen))
+        self.paint(painter, self.whole, QRectF(seen))
 
     def paint(self, painter: QPainter, area: QRectF, seen: QRectF | None = None) -> None:
         """Paint onto any device (the screen, an SVG, a picture); candidates outside what is `seen` are passed over."""
@@ -126,8 +126,10 @@ class IntervalPlot(Painted):
 
         unit = self._result.outcome.unit
         step = nice_step(high - low)
+        while step / (high - low) * (x1 - x0) < 60 and step < high - low:  # where there is little room, fewer
+            step = nice_step(10 * step)
         first = math.ceil(low / step - 1e-9) * step
-        small = figures_font(self.font().pointSizeF() * 0.9)
+        small = figures_font(self.usual_font.pointSizeF() * 0.9)
         painter.setFont(small)
         digits = max(0, -math.floor(math.log10(step) + 1e-9))
         tick = first
@@ -150,7 +152,7 @@ class IntervalPlot(Painted):
     def _paint_candidate(self, painter: QPainter, name: str, area: QRectF, y: float, at: object, row: int) -> None:
         assert self._result is not None
         t, m = self._theme, self._marks.get(name, mark(0))
-        bold = QFont(self.font())
+        bold = QFont(self.usual_font)
         bold.setBold(True)
         painter.setFont(bold)
         painter.setPen(tint(m, t))
@@ -161,7 +163,7 @@ class IntervalPlot(Painted):
         found = self._result.comparison
         names = {c.name for c in found.candidates} if found else set()
         box = QRectF(area.right() - _FIGURES, y - 20, _FIGURES, 36)
-        painter.setFont(figures_font(self.font().pointSizeF() * 1.08))
+        painter.setFont(figures_font(self.usual_font.pointSizeF() * 1.08))
         if found is None or name not in names:
             painter.setPen(t.color("muted"))
             painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, "–")
@@ -191,7 +193,7 @@ class IntervalPlot(Painted):
         draw(painter, m, self._theme, centre, 5.0, filled=False, struck=reading.left_out is not None)
         if reading.mount_id in self._doubtful and reading.left_out is None:
             painter.setPen(self._theme.color("warn"))
-            painter.setFont(figures_font(self.font().pointSizeF() * 0.85, bold=True))
+            painter.setFont(figures_font(self.usual_font.pointSizeF() * 0.85, bold=True))
             painter.drawText(QRectF(centre.x() + 5, y - 13, 12, 14), Qt.AlignmentFlag.AlignCenter, "?")
         self.hot.insert(0, (QRectF(centre.x() - 8, y - 8, 16, 16), reading.candidate, reading.mount_id))
 
@@ -218,12 +220,12 @@ class IntervalPlot(Painted):
     # --- acting ----------------------------------------------------------------------------------------------------
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        over = any(box.contains(event.position()) for box, _, _ in self.hot)
+        over = any(box.contains(self.at(event)) for box, _, _ in self.hot)
         self.setCursor(Qt.CursorShape.PointingHandCursor if over else Qt.CursorShape.ArrowCursor)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         for box, name, mount_id in self.hot:
-            if box.contains(event.position()):
+            if box.contains(self.at(event)):
                 if mount_id is not None:
                     self.mount_chosen.emit(mount_id)
                 else:

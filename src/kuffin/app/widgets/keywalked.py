@@ -8,10 +8,10 @@ from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 
 
-class Opening(Painted):
+class Opening(Scaled):
     """A painted picture in which something has the focus, and can be opened: by Enter, F1 or a click."""
 
     def open_focused(self) -> None:
@@ -83,11 +83,11 @@ class Walked(Opening):
             painter.drawRect(self.boxes[self._focus] if box is None else box)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        over = self.item_at(event.position()) is not None
+        over = self.item_at(self.at(event)) is not None
         self.setCursor(Qt.CursorShape.PointingHandCursor if over else Qt.CursorShape.ArrowCursor)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        found = self.item_at(event.position())
+        found = self.item_at(self.at(event))
         if found is not None:
             self.go_to(found)
 

@@ -10,27 +10,29 @@ from PySide6.QtGui import QPainter, QPen, QPolygonF
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 
 
 @guarded
-class LoopRing(Painted):
+class LoopRing(Scaled):
     """The drawing. Tubes are the line itself, with their length; all else sits on it as a knot."""
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._theme = theme
         self._parts: list[tuple[str, str, str]] = []
-        self.setFixedHeight(230)
-        self.setMinimumWidth(420)
+        self.keep_height()
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(560, 230)
+        return self.sized(560, 230)
+
+    def minimumSizeHint(self) -> QSize:
+        return self.sized(400, 230)
 
     def show_loop(self, parts: Sequence[tuple[str, str, str]]) -> None:
         """Show (kind, name, note) in the direction of flow."""
@@ -41,8 +43,8 @@ class LoopRing(Painted):
 
     def _at(self, share: float, out: float = 0.0) -> QPointF:
         a = 2 * math.pi * share - math.pi / 2
-        w, h = self.width() / 2 - 150 + out, 66 + out
-        return QPointF(self.width() / 2 + w * math.cos(a), 115 + h * math.sin(a))
+        w, h = self.across / 2 - 150 + out, 66 + out
+        return QPointF(self.across / 2 + w * math.cos(a), 115 + h * math.sin(a))
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
@@ -50,7 +52,7 @@ class LoopRing(Painted):
         if not self._parts:
             painter.setPen(t.color("muted"))
             painter.drawText(
-                self.rect(),
+                self.whole,
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
                 tr("The loop is empty. Add its parts below, in the direction of flow."),
             )

@@ -7,7 +7,7 @@ from PySide6.QtGui import QBrush, QKeyEvent, QMouseEvent, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain
@@ -19,7 +19,7 @@ _BAD = {"no contact", "in part", "tight", "loose"}
 
 
 @guarded
-class PadMap(Painted):
+class PadMap(Scaled):
     """Drag a pad to its place, its lower right corner to its size; arrows move the chosen one, with Shift they size it."""
 
     chosen = Signal(int)
@@ -32,12 +32,14 @@ class PadMap(Painted):
         self._at = -1
         self._grip: tuple[QPointF, Place, bool] | None = None
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setMinimumHeight(300)
         self.setMouseTracking(True)
         self.setAccessibleName(tr("Pads on the board"))
 
     def sizeHint(self) -> QSize:
-        return QSize(480, 320)
+        return self.sized(480, 320)
+
+    def minimumSizeHint(self) -> QSize:
+        return self.sized(300, 300)
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
@@ -52,12 +54,12 @@ class PadMap(Painted):
     # --- drawing ---------------------------------------------------------------------------------------------------
 
     def _scale(self) -> float:
-        return min((self.width() - 12) / BOARD_MM[0], (self.height() - 12) / BOARD_MM[1])
+        return min((self.across - 12) / BOARD_MM[0], (self.down - 12) / BOARD_MM[1])
 
     def box(self, place: Place) -> QRectF:
         """Where a place is drawn."""
         x, y, width, height = place
-        k, middle = self._scale(), QPointF(self.width() / 2, self.height() / 2)
+        k, middle = self._scale(), QPointF(self.across / 2, self.down / 2)
         return QRectF(middle.x() + (x - width / 2) * k, middle.y() + (y - height / 2) * k, width * k, height * k)
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
@@ -124,20 +126,20 @@ class PadMap(Painted):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.setFocus()
-        at = self._under(event.position())
+        at = self._under(self.at(event))
         self._choose(at)
         if at >= 0:
             place = self._pads[at][1]
-            corner = self.box(place).bottomRight() - event.position()
-            self._grip = (event.position(), place, max(abs(corner.x()), abs(corner.y())) <= _EDGE_PX)
+            corner = self.box(place).bottomRight() - self.at(event)
+            self._grip = (self.at(event), place, max(abs(corner.x()), abs(corner.y())) <= _EDGE_PX)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        at = self._under(event.position())
+        at = self._under(self.at(event))
         self.setToolTip(plain_tip(self._pads[at][0].sentence if at >= 0 else ""))
         if self._grip is None or self._at < 0:
             return
         begun, place, sizing = self._grip
-        moved = (event.position() - begun) / self._scale()
+        moved = (self.at(event) - begun) / self._scale()
         self._put(_changed(place, moved.x(), moved.y(), sizing))
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:

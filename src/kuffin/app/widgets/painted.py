@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+import math
 import sys
 
-from PySide6.QtCore import QRect
-from PySide6.QtGui import QPainter, QPaintEvent
+from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, QSizeF
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.look.theme import USUAL_POINTS
 from kuffin.core.base.language import tr
 
 
@@ -26,10 +28,14 @@ class Painted(QWidget):
         """Draw the widget; `seen` is the part that has to be drawn."""
         raise NotImplementedError
 
+    def begin(self, painter: QPainter, seen: QRect) -> QRect:
+        """Set the painter up for `draw`; returns what has to be drawn, as the painter has it."""
+        return seen
+
     def paintEvent(self, event: QPaintEvent) -> None:
         painter = QPainter(self)
         try:
-            self.draw(painter, event.rect())
+            self.draw(painter, self.begin(painter, event.rect()))
         except Exception as error:
             said = f"{type(error).__name__}: {error}"
             painter.resetTransform()
@@ -40,3 +46,65 @@ class Painted(QWidget):
                 sys.excepthook(type(error), error, error.__traceback__)
         finally:
             painter.end()
+
+
+@guarded
+class Scaled(Painted):
+    """A picture that grows with the text: it is drawn in the places that it has at the usual size of text, and enlarged."""
+
+    _keeps_height = False
+
+    @property
+    def zoom(self) -> float:
+        """How much larger than usual the text is."""
+        return max(self.font().pointSizeF() / USUAL_POINTS, 0.1)
+
+    @property
+    def across(self) -> float:
+        """How wide the picture is, in its own places."""
+        return self.width() / self.zoom
+
+    @property
+    def down(self) -> float:
+        """How high the picture is, in its own places."""
+        return self.height() / self.zoom
+
+    @property
+    def whole(self) -> QRectF:
+        """All of the picture, in its own places."""
+        return QRectF(0, 0, self.across, self.down)
+
+    @property
+    def usual_font(self) -> QFont:
+        """The font before it is enlarged."""
+        font = QFont(self.font())
+        font.setPointSizeF(USUAL_POINTS)
+        return font
+
+    def at(self, event: QMouseEvent) -> QPointF:
+        """Where in the picture the pointer is."""
+        return event.position() / self.zoom
+
+    def sized(self, width: float, height: float) -> QSize:
+        """The size on the screen of so much of the picture."""
+        return QSize(math.ceil(width * self.zoom), math.ceil(height * self.zoom))
+
+    def keep_height(self) -> None:
+        """Be as high as the picture asks for, from now on and with text of every size."""
+        self._keeps_height = True
+        self.setFixedHeight(self.sizeHint().height())
+
+    def update_part(self, box: QRectF) -> None:
+        """Draw a part of the picture anew."""
+        self.update(QRectF(box.topLeft() * self.zoom, box.size() * self.zoom).toAlignedRect())
+
+    def begin(self, painter: QPainter, seen: QRect) -> QRect:
+        painter.scale(self.zoom, self.zoom)
+        painter.setFont(self.usual_font)
+        corner, size = QPointF(seen.topLeft()) / self.zoom, QSizeF(seen.size()) / self.zoom
+        return QRectF(corner, size).toAlignedRect()
+
+    def changeEvent(self, event: QEvent) -> None:
+        super().changeEvent(event)
+        if event.type() == QEvent.Type.FontChange and self._keeps_height:
+            self.keep_height()

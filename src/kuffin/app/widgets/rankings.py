@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from itertools import pairwise
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QPainter, QPen
+from PySide6.QtGui import QFont, QFontMetricsF, QPainter, QPen, QResizeEvent
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
@@ -15,7 +15,7 @@ from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.base.language import tr
 from kuffin.verdict.schoolflips import SchoolRow
 
-_TOP, _LEFT = 62.0, 110.0
+_LEAST_TOP, _LEFT = 62.0, 110.0
 
 
 @guarded
@@ -35,38 +35,82 @@ class Rankings(Walked):
         self._place = {name: i for i, name in enumerate(candidates)}
         said = "; ".join(f"{tr(r.school.label)}: {', '.join(r.ranking)}" for r in self._rows)
         self.setAccessibleDescription(said)
-        self.setFixedHeight(self.sizeHint().height())
+        self.keep_height()
         self.update()
 
     def _row(self) -> float:
         return 32.0 if len(self._place) <= 8 else 14.0
 
     def sizeHint(self) -> QSize:
-        return QSize(760, int(_TOP + self._row() * max(len(self._place), 1) + 8))
+        return self.sized(760, int(self._top() + self._row() * max(len(self._place), 1) + 8))
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        if self.sizeHint().height() != self.height():
+            self.keep_height()
+
+    def _width(self) -> float:
+        """Of a school's column."""
+        return (self.across - self._left() - 20) / max(len(self._rows), 1)
+
+    def _left(self) -> float:
+        return min(_LEFT, 0.18 * self.across)
 
     def _x(self, i: int) -> float:
-        width = (self.width() - _LEFT - 20) / max(len(self._rows), 1)
-        return _LEFT + width * (i + 0.5)
+        return self._left() + self._width() * (i + 0.5)
+
+    @property
+    def _small(self) -> QFont:
+        font = self.usual_font
+        font.setPointSizeF(font.pointSizeF() * 0.88)
+        return font
+
+    @staticmethod
+    def _said(r: SchoolRow) -> str:
+        return tr(r.school.label) + (tr("\n(in use)") if r.in_use else "")
+
+    def _upright(self) -> bool:
+        """Whether columns are so narrow that the schools' names stand upright: a word of them is wider."""
+        metrics = QFontMetricsF(self._small)
+        words = [word for r in self._rows for word in self._said(r).split()]
+        return max((metrics.horizontalAdvance(word) for word in words), default=0.0) > self._width() - 12
+
+    def _top(self) -> float:
+        """How high the schools' names are: they wrap in narrow columns, and stand upright in very narrow ones."""
+        metrics, box = QFontMetricsF(self._small), QRectF(0, 0, self._width() - 12, 400)
+        if self._upright():
+            lines = [line for r in self._rows for line in self._said(r).split("\n")]
+            return max(metrics.horizontalAdvance(line) for line in lines) + 14
+        how = Qt.AlignmentFlag.AlignHCenter | Qt.TextFlag.TextWordWrap
+        return max([_LEAST_TOP, *(metrics.boundingRect(box, how, self._said(r)).height() + 14 for r in self._rows)])
+
+    def _paint_name(self, painter: QPainter, r: SchoolRow, box: QRectF) -> None:
+        if not self._upright():
+            painter.drawText(box, Qt.AlignmentFlag.AlignHCenter | Qt.TextFlag.TextWordWrap, self._said(r))
+            return
+        painter.save()
+        painter.translate(box.center().x(), box.bottom())
+        painter.rotate(-90)
+        lying = QRectF(0, -box.width() / 2, box.height(), box.width())
+        painter.drawText(lying, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, self._said(r))
+        painter.restore()
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, row = self._theme, self._row()
         if not self._rows:
             return
-        width = (self.width() - _LEFT - 20) / len(self._rows)
-        painter.fillRect(QRectF(self._x(0) - width / 2 + 4, 0, width - 8, self.height()), t.color("raised"))
-        small = QFont(self.font())
-        small.setPointSizeF(self.font().pointSizeF() * 0.88)
+        width, top = self._width(), self._top()
+        painter.fillRect(QRectF(self._x(0) - width / 2 + 4, 0, width - 8, self.down), t.color("raised"))
         for i, r in enumerate(self._rows):
-            painter.setFont(small)
+            painter.setFont(self._small)
             painter.setPen(t.color("warn") if r.first_differs or r.flips else t.color("ink"))
-            box = QRectF(self._x(i) - width / 2 + 6, 2, width - 12, _TOP - 12)
-            label = tr(r.school.label) + (tr("\n(in use)") if r.in_use else "")
-            painter.drawText(box, Qt.AlignmentFlag.AlignHCenter | Qt.TextFlag.TextWordWrap, label)
+            box = QRectF(self._x(i) - width / 2 + 6, 2, width - 12, top - 12)
+            self._paint_name(painter, r, box)
         for name, at in self._place.items():
             m = mark(at)
             points = [
-                QPointF(self._x(i), _TOP + row * (r.ranking.index(name) + 0.5))
+                QPointF(self._x(i), top + row * (r.ranking.index(name) + 0.5))
                 for i, r in enumerate(self._rows)
                 if name in r.ranking
             ]
@@ -76,13 +120,11 @@ class Rankings(Walked):
             for point in points:
                 draw(painter, m, t, point, 6.0 if row > 20 else 4.0)
             if points and name in self._rows[0].ranking and row > 20:
-                painter.setFont(self.font())
+                painter.setFont(self.usual_font)
                 painter.setPen(tint(m, t))
-                place = QRectF(4, points[0].y() - 10, _LEFT - 12, 20)
+                place = QRectF(4, points[0].y() - 10, self._left() - 12, 20)
                 painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, name)
-        self.boxes = [
-            QRectF(self._x(i) - width / 2 + 4, 1, width - 8, self.height() - 3) for i in range(len(self._rows))
-        ]
+        self.boxes = [QRectF(self._x(i) - width / 2 + 4, 1, width - 8, self.down - 3) for i in range(len(self._rows))]
         self.paint_focus(painter)
 
     def open_item(self, index: int) -> None:

@@ -29,33 +29,43 @@ class ScatterBars(Walked):
         """Show bars."""
         self._rows, self._unit = rows, unit
         self.setAccessibleDescription("; ".join(f"{label}: {said}" for label, _, said in rows))
-        self.setFixedHeight(self.sizeHint().height())
+        self.keep_height()
         self.update()
 
+    @property
+    def _left(self) -> float:
+        """How much room names have: less where there is little."""
+        return min(_LEFT, 0.34 * self.across)
+
+    @property
+    def _right(self) -> float:
+        return min(_RIGHT, 0.36 * self.across)
+
     def sizeHint(self) -> QSize:
-        return QSize(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 6))
+        return self.sized(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 6))
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if not self._rows:
             return
         t = self._theme
-        area = QRectF(_LEFT, 4, max(self.width() - _LEFT - _RIGHT, 60), _ROW * len(self._rows))
+        area = QRectF(self._left, 4, max(self.across - self._left - self._right, 60), _ROW * len(self._rows))
         high = max(max(sd for _, sd, _ in self._rows), 0.05) * 1.08
         at = paint_axis(painter, t, area, 0.0, high, self._unit)
         painter.setPen(QPen(t.color("muted"), 1.4))
         painter.drawLine(QPointF(area.left(), area.top()), QPointF(area.left(), area.bottom()))
-        self.boxes = [QRectF(1, area.top() + _ROW * i, self.width() - 3, _ROW) for i in range(len(self._rows))]
+        self.boxes = [QRectF(1, area.top() + _ROW * i, self.across - 3, _ROW) for i in range(len(self._rows))]
         for i, (label, sd, said) in enumerate(self._rows):
             y = area.top() + _ROW * (i + 0.5)
-            painter.setFont(self.font())
+            painter.setFont(self.usual_font)
             painter.setPen(t.color("ink"))
-            painter.drawText(QRectF(4, y - 10, _LEFT - 14, 20), Qt.AlignmentFlag.AlignVCenter, label)
+            place = QRectF(4, y - _ROW / 2, self._left - 14, _ROW)
+            painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, label)
             bar = QRectF(area.left(), y - 8, max(at(sd) - area.left(), 1.5), 16)
             painter.fillRect(bar, t.color("muted"))
-            painter.setFont(figures_font(self.font().pointSizeF()))
+            painter.setFont(figures_font(self.usual_font.pointSizeF()))
             painter.drawText(
-                QRectF(area.right() + 14, y - 18, _RIGHT - 18, 36),
+                QRectF(area.right() + 14, y - 18, self._right - 18, 36),
                 Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
                 said,
             )

@@ -6,30 +6,31 @@ import itertools
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
+from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.prepare.fit import tightening
 
 
 @guarded
-class ScrewPicture(Painted):
+class ScrewPicture(Scaled):
     """The drawing: numbers say which screw comes when; thin lines lead from one to the next."""
 
     def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._theme = theme
         self._pattern = "four"
-        self.setFixedSize(190, 190)
+        self.setSizePolicy(QSizePolicy.Policy.Fixed, QSizePolicy.Policy.Fixed)
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(190, 190)
+        return self.sized(190, 190)
 
     def show_pattern(self, pattern: str) -> None:
         """Draw a pattern."""
@@ -52,7 +53,7 @@ class ScrewPicture(Painted):
         painter.setPen(QPen(t.color("muted"), 1.0, Qt.PenStyle.DashLine))
         for a, b in itertools.pairwise(order):
             painter.drawLine(places[a], places[b])
-        painter.setFont(figures_font(self.font().pointSizeF(), bold=True))
+        painter.setFont(figures_font(self.usual_font.pointSizeF(), bold=True))
         for turn, i in enumerate(order, 1):
             painter.setPen(QPen(t.color("ink"), 1.4))
             painter.setBrush(t.color("ground"))

@@ -14,7 +14,7 @@ from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.intervalplot import nice_step
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.compare.pairwords import number
 
 _LEFT, _RIGHT, _TOP, _FOOT = 56.0, 14.0, 22.0, 36.0
@@ -41,7 +41,7 @@ class Guide:
 
 
 @guarded
-class Sketch(Painted):
+class Sketch(Scaled):
     """The plot."""
 
     def __init__(self, theme: Theme, name: str, height: int = 220) -> None:
@@ -54,10 +54,10 @@ class Sketch(Painted):
         self._wanted = height
         self.setAccessibleName(name)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setFixedHeight(height)
+        self.keep_height()
 
     def sizeHint(self) -> QSize:
-        return QSize(480, self._wanted)
+        return self.sized(480, self._wanted)
 
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
@@ -94,14 +94,14 @@ class Sketch(Painted):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         x0, x1, y0, y1 = self._spans()
-        area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+        area = QRectF(_LEFT, _TOP, self.across - _LEFT - _RIGHT, self.down - _TOP - _FOOT)
 
         def at(x: float, y: float) -> QPointF:
             return QPointF(
                 area.left() + (x - x0) / (x1 - x0) * area.width(), area.bottom() - (y - y0) / (y1 - y0) * area.height()
             )
 
-        painter.setFont(figures_font(self.font().pointSizeF() * 0.86))
+        painter.setFont(figures_font(self.usual_font.pointSizeF() * 0.86))
         self._axes(painter, area, at, (x0, x1, y0, y1))
         for guide in self._guides:
             painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DashLine))
@@ -145,7 +145,7 @@ class Sketch(Painted):
         painter.drawText(
             QRectF(area.left(), area.bottom() + 17, area.width(), 18), Qt.AlignmentFlag.AlignRight, self._x
         )
-        painter.drawText(QRectF(4, 1, self.width() - 8, 18), Qt.AlignmentFlag.AlignLeft, self._y)
+        painter.drawText(QRectF(4, 1, self.across - 8, 18), Qt.AlignmentFlag.AlignLeft, self._y)
 
     def _draw(self, painter: QPainter, series: Series, points: list[QPointF]) -> None:
         t = self._theme

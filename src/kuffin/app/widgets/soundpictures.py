@@ -13,7 +13,7 @@ from PySide6.QtWidgets import QSizePolicy
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis, paint_upright_axis
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 
 Array = NDArray[np.float64]
@@ -32,7 +32,7 @@ def _hz_words(hz: float) -> str:
 
 
 @guarded
-class _OverFrequency(Painted):
+class _OverFrequency(Scaled):
     """A picture over a logarithmic axis of frequency."""
 
     def __init__(self, theme: Theme, name: str, height: int) -> None:
@@ -41,10 +41,11 @@ class _OverFrequency(Painted):
         self._low, self._high = 25.0, 20_000.0
         self.setAccessibleName(name)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setFixedHeight(height)
+        self._tall = height
+        self.keep_height()
 
     def sizeHint(self) -> QSize:
-        return QSize(560, self.height())
+        return self.sized(560, self._tall)
 
     def set_theme(self, theme: Theme) -> None:
         """Take another theme."""
@@ -53,7 +54,7 @@ class _OverFrequency(Painted):
 
     @property
     def _area(self) -> QRectF:
-        return QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+        return QRectF(_LEFT, _TOP, self.across - _LEFT - _RIGHT, self.down - _TOP - _FOOT)
 
     def _share(self, hz: float) -> float:
         return float(np.log(hz / self._low) / np.log(self._high / self._low))
@@ -128,9 +129,9 @@ class ThirdOctaves(_OverFrequency):
                 painter.drawText(
                     QRectF(x - 24, area.bottom() + 3, 48, 18), Qt.AlignmentFlag.AlignHCenter, _hz_words(hz)
                 )
-        painter.setFont(self.font())
+        painter.setFont(self.usual_font)
         painter.drawText(
-            QRectF(0, 0, self.width(), 20),
+            QRectF(0, 0, self.across, 20),
             Qt.AlignmentFlag.AlignLeft,
             tr("third octaves, and a line for twelfths, {unit}", unit=self._unit),
         )
@@ -158,7 +159,7 @@ class Waterfall(_OverFrequency):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if self._picture.size:
-            share = (event.position().x() - self._area.left()) / max(self._area.width(), 1.0)
+            share = (self.at(event).x() - self._area.left()) / max(self._area.width(), 1.0)
             self.chosen.emit(float(np.clip(share, 0.0, 1.0) * self._times[-1]))
 
     def _image(self) -> QImage:
@@ -180,7 +181,7 @@ class Waterfall(_OverFrequency):
         painter.drawImage(area, self._image())
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         paint_axis(painter, t, QRectF(area.left(), area.bottom(), area.width(), 0.0), 0.0, float(self._times[-1]), "s")
-        painter.setFont(figures_font(self.font().pointSizeF()))
+        painter.setFont(figures_font(self.usual_font.pointSizeF()))
         painter.setPen(t.color("muted"))
         for hz in _MARKS[1::2]:
             if self._low < hz < self._high:
@@ -188,7 +189,7 @@ class Waterfall(_OverFrequency):
                 painter.drawLine(QPointF(area.left() - 4, y), QPointF(area.left(), y))
                 box = QRectF(0, y - 10, _LEFT - 8, 20)
                 painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, _hz_words(hz))
-        painter.setFont(self.font())
-        painter.drawText(
-            QRectF(0, 0, self.width(), 20), Qt.AlignmentFlag.AlignLeft, tr("over time, Hz; the louder the stronger")
-        )
+        painter.setFont(self.usual_font)
+        said = tr("over time, Hz; the louder the stronger")
+        said = painter.fontMetrics().elidedText(said, Qt.TextElideMode.ElideRight, int(self.across))
+        painter.drawText(QRectF(0, 0, self.across, 20), Qt.AlignmentFlag.AlignLeft, said)

@@ -10,7 +10,7 @@ from PySide6.QtGui import QFont, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
-from kuffin.app.widgets.painted import Painted
+from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.bench.protocol import Step
 
@@ -41,7 +41,7 @@ def phases(steps: Sequence[Step]) -> list[Phase]:
 
 
 @guarded
-class StageLine(Painted):
+class StageLine(Scaled):
     """Draws the phases over a line that fills."""
 
     def __init__(self, theme: Theme) -> None:
@@ -49,7 +49,7 @@ class StageLine(Painted):
         self._theme = theme
         self._phases: list[Phase] = []
         self._at, self._share = -1, 0.0
-        self.setFixedHeight(46)
+        self.keep_height()
         self.setAccessibleName(tr("Stages of the run"))
 
     def set_theme(self, theme: Theme) -> None:
@@ -57,7 +57,7 @@ class StageLine(Painted):
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(600, 46)
+        return self.sized(600, 46)
 
     def show_phases(self, found: Sequence[Phase], at: int, share: float) -> None:
         """Show phases, which one is on (−1: none yet; past the last: over), and how far it is."""
@@ -71,9 +71,9 @@ class StageLine(Painted):
         if not n:
             return
         weights = [2.2 if i == self._at else 1.0 for i in range(n)]
-        width = (self.width() - 6) / sum(weights)
+        width = (self.across - 6) / sum(weights)
         y, x = 36.0, 3.0
-        font = QFont(self.font())
+        font = QFont(self.usual_font)
         for i, (phase, weight) in enumerate(zip(self._phases, weights, strict=True)):
             w = weight * width
             painter.setPen(QPen(t.color("hairline"), 5.0, Qt.PenStyle.SolidLine, Qt.PenCapStyle.FlatCap))
@@ -90,7 +90,7 @@ class StageLine(Painted):
                 )
                 painter.drawLine(QPointF(x, y), QPointF(x + (w - 4) * share, y))
             now = i == self._at
-            font.setPointSizeF(self.font().pointSizeF() * (1.65 if now else 1.05))
+            font.setPointSizeF(self.usual_font.pointSizeF() * (1.65 if now else 1.05))
             font.setBold(now)
             painter.setFont(font)
             painter.setPen(t.color("ink" if now else "muted"))

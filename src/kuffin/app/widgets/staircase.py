@@ -30,10 +30,12 @@ class Staircase(Walked):
         self._k = enlarged
         self._levels: list[StairLevel] = []
         self._steps: list[Rise] = []
-        self.setMinimumHeight(190)
 
     def sizeHint(self) -> QSize:
-        return QSize(330, 230)
+        return self.sized(330, 230)
+
+    def minimumSizeHint(self) -> QSize:
+        return self.sized(120, 190)
 
     def show_steps(self, levels: list[StairLevel], steps: list[Rise]) -> None:
         """Show a run's levels and steps; nothing clears it."""
@@ -49,19 +51,19 @@ class Staircase(Walked):
         if len(self._levels) < 2:
             painter.setPen(t.color("muted"))
             painter.drawText(
-                self.rect(),
+                self.whole,
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
                 tr("The staircase needs an air and a coolant or die channel."),
             )
             return
-        w, h = float(self.width()), float(self.height())
+        w, h = self.across, self.down
         k, live = self._k, self._k > 1
         top, foot = 30.0 * k, h - (2 if live else 8)
         low = min(level.temperature_c for level in self._levels)
         high = max(level.temperature_c for level in self._levels)
         base = low - 0.3 * max(high - low, 1.0)
         width = w / len(self._levels)
-        size = self.font().pointSizeF()
+        size = self.usual_font.pointSizeF()
         worst = bottleneck(self._steps)
 
         def y_of(c: float) -> float:
@@ -84,7 +86,7 @@ class Staircase(Walked):
                 Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom,
                 number(level.temperature_c, 1),
             )
-            name = QFont(self.font())
+            name = QFont(self.usual_font)
             name.setPointSizeF(size * k * (0.9 if live else 1.0))
             painter.setFont(name)
             called, fm = f"{level.name} °C", painter.fontMetrics()
@@ -107,7 +109,15 @@ class Staircase(Walked):
             if step.resistance_k_w is not None and not live:
                 lines.append(f"{number(step.resistance_k_w, 3)} K/W")
             if step is worst and len(self._steps) > 1 and not live:
-                lines.append(tr("largest step"))
+                said = tr("largest step")
+                narrow = painter.fontMetrics().horizontalAdvance(said) > width - 8 - apart
+                lines.append(tr("largest") if narrow else said)
+            widest = max(painter.fontMetrics().horizontalAdvance(line) for line in lines)
+            if widest > width - 8 - apart:  # a little smaller, and what is still too wide is left to the working
+                painter.setFont(
+                    figures_font(max((width - 8 - apart) / widest, 0.8) * size * 0.98 * k, bold=step is worst)
+                )
+                lines = [x for x in lines if painter.fontMetrics().horizontalAdvance(x) <= width - 8 - apart]
             room, high_line = foot - y - 26 * k, 17 * k
             for j, line in enumerate(lines):
                 if (j + 1) * high_line <= room:

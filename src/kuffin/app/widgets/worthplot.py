@@ -31,10 +31,10 @@ class WorthPlot(Walked):
         self._rows: Sequence[Worth] = ()
         self._place: dict[str, int] = {}
         self._currency, self._unit = "", "K"
-        self.setFixedHeight(270)
+        self.keep_height()
 
     def sizeHint(self) -> QSize:
-        return QSize(760, 270)
+        return self.sized(760, 270)
 
     def show_worth(self, rows: Sequence[Worth], candidates: Sequence[str], currency: str, unit: str) -> None:
         """Show candidates that have a price."""
@@ -51,7 +51,7 @@ class WorthPlot(Walked):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self._theme
         if len(self._rows) > 1:
-            area = QRectF(_LEFT, _TOP, self.width() - _LEFT - _RIGHT, self.height() - _TOP - _FOOT)
+            area = QRectF(_LEFT, _TOP, self.across - _LEFT - _RIGHT, self.down - _TOP - _FOOT)
             prices = [r.price or 0.0 for r in self._rows]
             room = max(0.08 * (max(prices) - min(prices)), 1.0)
             at = paint_axis(painter, t, area, max(min(prices) - room, 0.0), max(prices) + room, self._currency, 7)
@@ -61,7 +61,7 @@ class WorthPlot(Walked):
 
             y_of = paint_upright_axis(painter, t, area, low, high)
             painter.drawText(
-                QRectF(0, 0, self.width(), self.fontMetrics().height() + 4),
+                QRectF(0, 0, self.across, painter.fontMetrics().height() + 4),
                 Qt.AlignmentFlag.AlignLeft,
                 tr("{unit}, lower is cooler", unit=self._unit),
             )
@@ -69,7 +69,7 @@ class WorthPlot(Walked):
             painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))
             for a, b in pairwise(best):
                 painter.drawLine(QPointF(at(a.price or 0), y_of(a.mean)), QPointF(at(b.price or 0), y_of(b.mean)))
-            painter.setFont(self.font())
+            painter.setFont(self.usual_font)
             self.boxes = []
             for r in self._rows:
                 m = mark(self._place.get(r.name, 0))
