@@ -73,7 +73,7 @@ class LoopRing(Scaled):
                 painter.setBrush(t.color("ground"))
                 painter.drawEllipse(point, 8, 8)
             self._arrow(painter, share + 0.5 / n)
-            self._label(painter, share, f"{name}", ", ".join(w for w in (kind, note) if w))
+            self._label(painter, share, name, note if kind == "tube" else ", ".join(w for w in (tr(kind), note) if w))
 
     def _arrow(self, painter: QPainter, share: float) -> None:
         a, b = self._at(share - 0.008), self._at(share + 0.008)

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
-from kuffin.app.look.theme import Theme
+from kuffin.app.look.theme import USUAL_POINTS, Theme
 from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, smoothed, tick
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
@@ -79,7 +79,6 @@ class TracePlot(QWidget):
         plot.hideButtons()
         plot.setDownsampling(auto=True, mode="peak")
         plot.setClipToView(True)
-        plot.getAxis("left").setWidth(_AXIS)
         plot.getAxis("left").enableAutoSIPrefix(False)
         plot.getAxis("left").setTickDensity(0.7)  # on low rows its labels would touch
         plot.getAxis("bottom").setStyle(showValues=False)
@@ -87,12 +86,18 @@ class TracePlot(QWidget):
         self._dress(plot)
         return plot
 
+    @property
+    def text_scale(self) -> float:
+        """How much larger than usual the text is."""
+        return self.font().pointSizeF() / USUAL_POINTS
+
     def _dress(self, plot: pg.PlotItem) -> None:
         for side in ("left", "bottom"):
             axis = plot.getAxis(side)
             axis.setPen(pg.mkPen(self._theme.hairline))
             axis.setTextPen(pg.mkPen(self._theme.muted))
             axis.setStyle(tickLength=4)
+        plot.getAxis("left").setWidth(round(_AXIS * self.text_scale))
         plot.showGrid(x=False, y=True, alpha=0.14)
 
     def set_theme(self, theme: Theme) -> None:
@@ -300,7 +305,7 @@ class TracePlot(QWidget):
         if finite.size:
             low, high = np.percentile(finite, [0.5, 99.5])
             low, high = min(low, s.warm_up.final), max(high, s.warm_up.final)
-            room = 0.24 * max(high - low, 1e-6)
+            room = 0.24 * self.text_scale * max(high - low, 1e-6)
             self.top.setYRange(low - room, high + room, padding=0)
         if self.rest is not None:
             left = (

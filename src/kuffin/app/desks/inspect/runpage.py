@@ -167,7 +167,7 @@ class RunPage(QWidget):
 
     def _turned(self, below: bool) -> None:
         if "plot" in self.__dict__:
-            self.plot.setMinimumHeight(_LEAST_PLOT if below else 0)
+            self.plot.setMinimumHeight(round(_LEAST_PLOT * self.plot.text_scale) if below else 0)
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         super().resizeEvent(event)
