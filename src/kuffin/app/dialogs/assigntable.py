@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableW
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.dialogs.incoming import Incoming
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.settingsline import SettingsLine
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.language import mark, tr
@@ -50,16 +51,16 @@ class AssignTable(QTableWidget):
         begun = (log.table.start or "").replace("T", " ")[5:16]
         for column, words in ((0, log.table.file), (1, begun), (_SAID, "")):
             self.setItem(at, column, QTableWidgetItem(words))
-        candidate = QComboBox()
+        candidate = Choice()
         candidate.setEditable(True)
         candidate.addItems(self._candidates)
         candidate.setCurrentText(log.candidate)
         candidate.setAccessibleName(tr("Candidate of {file}", file=log.table.file))
         candidate.currentTextChanged.connect(lambda name, a=at: self._candidate_changed(a, name))
-        mount = QComboBox()
+        mount = Choice()
         mount.setAccessibleName(tr("Mount of {file}", file=log.table.file))
         mount.activated.connect(lambda _i, a=at: self._mount_changed(a))
-        condition = QComboBox()
+        condition = Choice()
         condition.setEditable(True)
         condition.setAccessibleName(tr("What {file} was tested under", file=log.table.file))
         condition.addItems(["", *dict.fromkeys(c for one in self._logs if (c := one.condition))])

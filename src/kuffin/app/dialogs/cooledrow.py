@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import permutations
 
-from PySide6.QtWidgets import QComboBox, QHBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
@@ -26,7 +27,7 @@ class CooledRow(QWidget):
         self._cooled = cooled
         self._devices: list[str] = []
         self.about = choice([], tr("Whose die is asked about"))
-        self.loop = QComboBox()
+        self.loop = Choice()
         self.loop.setEditable(True)
         self.loop.setMinimumWidth(230)
         self.loop.setAccessibleName(tr("What the loop cools, in the direction of flow"))

@@ -9,6 +9,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from PySide6.QtWidgets import QComboBox
 
+from kuffin.app.widgets.choice import Choice
 from kuffin.core.base.language import tr
 from kuffin.core.base.units import shown
 from kuffin.core.bench.devices import USUAL_DEVICES, ChannelRole
@@ -147,7 +148,7 @@ def incoming(table: LogTable, known: Remembered | None) -> Incoming:
 
 def unit_box(channel: LogChannel) -> QComboBox:
     """A choice of units, or any other written in."""
-    box = QComboBox()
+    box = Choice()
     box.setEditable(True)
     box.addItems(UNITS)
     box.setCurrentText(channel.written_unit or "")
@@ -160,7 +161,7 @@ def unit_box(channel: LogChannel) -> QComboBox:
 
 def role_box(role: str | None) -> QComboBox:
     """A choice of roles."""
-    box = QComboBox()
+    box = Choice()
     box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
     box.setMinimumWidth(216)
     box.addItem(tr("(no role)"), None)
@@ -172,7 +173,7 @@ def role_box(role: str | None) -> QComboBox:
 
 def device_box(device: str | None, name: str, more: Sequence[str] = ()) -> QComboBox:
     """A choice of devices, or any other written in."""
-    box = QComboBox()
+    box = Choice()
     box.setEditable(True)
     box.addItems(["", *dict.fromkeys((*USUAL_DEVICES, *more))])
     box.setCurrentText(device or "")

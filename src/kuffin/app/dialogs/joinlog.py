@@ -19,6 +19,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.dialogs.incoming import role_box
 from kuffin.app.look.theme import Theme
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
@@ -59,7 +60,7 @@ class JoinLog(QDialog):
             ),
             style="muted",
         )
-        self.own, self.other = QComboBox(), QComboBox()
+        self.own, self.other = Choice(), Choice()
         self.own.addItems(list(data.values))
         self.other.addItems([c.name for c in table.channels])
         self.own.setAccessibleName(tr("Channel of the run"))

@@ -7,7 +7,6 @@ from pathlib import Path
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
-    QComboBox,
     QDialog,
     QDialogButtonBox,
     QFormLayout,
@@ -18,6 +17,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, text
@@ -49,7 +49,7 @@ class NewStudy(QDialog):
         self.resize(580, 470)
         self.question = QLineEdit()
         self.question.setPlaceholderText(tr("such as: Which slim radiator keeps booth seven cool?"))
-        self.kind = QComboBox()
+        self.kind = Choice()
         for kind in KINDS.values():
             self.kind.addItem(kind.label, kind.key)
         self.kind.activated.connect(self._chosen)

@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QCheckBox, QComboBox, QDialog, QDialogButtonBox, QLineEdit, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QLineEdit, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.forms import WritingTable, choice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.errors import KuffinError
@@ -61,7 +62,7 @@ class TypeReadings(QDialog):
         self.candidate = choice([(c.name, c.name) for c in study.live_candidates], tr("Candidate"))
         self._mounts = {c.name: c.live_mounts for c in study.live_candidates}
         self.mount = choice([], tr("Mount"))
-        self.condition = QComboBox()
+        self.condition = Choice()
         self.condition.setEditable(True)
         self.condition.addItems(list(conditions) or [""])
         self.condition.setAccessibleName(tr("Tested under"))

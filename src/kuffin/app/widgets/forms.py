@@ -19,6 +19,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.widgets.choice import Choice, no_wider
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import no_keys, text
@@ -42,7 +43,7 @@ def number(
         box.setSuffix(f" {suffix}")
     if name:
         box.setAccessibleName(name)
-    box.setMaximumWidth(150)
+    no_wider(box, 14)
     box.lineEdit().setTextMargins(5, 0, 2, 0)
     return box
 
@@ -57,7 +58,7 @@ class NumberLine(QLineEdit):
         super().__init__()
         self.unit, self._low, self._high = unit, low, high
         self._shown = ""
-        self.setMaximumWidth(110)
+        no_wider(self, 10)
         self.setAlignment(Qt.AlignmentFlag.AlignRight)
         if name:
             self.setAccessibleName(f"{name}, {unit}" if unit else name)
@@ -156,7 +157,7 @@ def button(label: str, act: Callable[[], object], tip: str = "") -> QPushButton:
 
 def choice(options: Sequence[tuple[str, object]], name: str = "") -> QComboBox:
     """A choice of (label, value)."""
-    box = QComboBox()
+    box = Choice()
     if name:
         box.setAccessibleName(name)
     refill(box, options)

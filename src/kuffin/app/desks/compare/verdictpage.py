@@ -6,7 +6,6 @@ from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QCheckBox,
-    QComboBox,
     QHBoxLayout,
     QHeaderView,
     QScrollArea,
@@ -19,6 +18,7 @@ from PySide6.QtWidgets import (
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.choice import Choice, no_wider
 from kuffin.app.widgets.forms import choice, flowing, number, refill
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.numberspin import NumberSpin
@@ -44,13 +44,13 @@ class VerdictPage(QWidget):
         super().__init__()
         self._state, self._theme, self._filling = state, theme, False
         self._title = text(style="small", wrap=False)
-        self.school = QComboBox()
+        self.school = Choice()
         self.school.setAccessibleName(tr("School: what is taken out"))
-        self.school.setMaximumWidth(205)
+        no_wider(self.school, 20)
         self.school.currentIndexChanged.connect(self._school_chosen)
         self.outcome = choice((), tr("What the verdict is about"))
         self.outcome.setMinimumContentsLength(10)
-        self.outcome.setMaximumWidth(130)
+        no_wider(self.outcome, 12)
         self.outcome.activated.connect(self._outcome_chosen)
         self.margin = NumberSpin()
         self.margin.setRange(0.05, 50.0)

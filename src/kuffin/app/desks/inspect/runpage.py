@@ -24,6 +24,7 @@ from kuffin.app.desks.inspect.viewsahead import ViewsAhead, WantedView
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.besideorbelow import BesideOrBelow
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.forms import row
 from kuffin.app.widgets.staircase import Staircase
 from kuffin.app.widgets.texts import Opener, empty, link_button, no_keys, plain_tip, text
@@ -66,7 +67,7 @@ class RunPage(QWidget):
         self._state, self._theme, self._settings = state, theme, settings
         self.trace: str | None = None
         self.shown: Hashable = ()
-        self._trace_box = QComboBox()
+        self._trace_box = Choice()
         self._trace_box.setAccessibleName(tr("Trace that is judged"))
         self._trace_box.activated.connect(self._trace_chosen)
         self.over = LayOver(state)

@@ -12,6 +12,7 @@ from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.choice import no_wider
 from kuffin.app.widgets.forms import button, choice, number, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
@@ -70,7 +71,7 @@ class OrderPage(Page):
             lambda v: self.change_plan(tr("change how often the baseline comes"), control_every=int(v))
         )
         for box in (self.rounds, self.every):
-            box.setMaximumWidth(64)
+            no_wider(box, 5)
         self.plots = choice([(tr("nothing"), None)], tr("Keep together"))
         self.plots.activated.connect(
             lambda: self.change_plan(tr("change what stays together"), plot_by=self.plots.currentData() or None)

@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING, Any
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
 
 from kuffin.app.desks.prepare.page import PreparePage
+from kuffin.app.widgets.choice import no_wider
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
 from kuffin.app.widgets.padmap import PadMap
 from kuffin.app.widgets.screws import ScrewPicture
@@ -126,7 +127,7 @@ class FitPage(PreparePage):
         for key, label in named:
             unit = self._UNITS.get(key, "mm")
             box = NumberLine(unit, label)
-            box.setMaximumWidth(70)
+            no_wider(box, 5)
             box.given.connect(lambda v, k=key: self.keep(**{k: v}))
             box.refused.connect(self.state.trouble.emit)
             self.boxes[key] = box

@@ -22,6 +22,7 @@ from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.choice import no_wider
 from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.forms import WritingTable, button, choice, flowing, refill, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
@@ -64,7 +65,7 @@ class ReadingsPage(RenewedPage):
         self.column.addWidget(self.heading)
         self.lines = [QLineEdit() for _ in range(3)]
         for line in self.lines:
-            line.setMaximumWidth(140)
+            no_wider(line, 13)
             line.returnPressed.connect(self.add_typed)
         self.entry = row(*self.lines, button(tr("Add"), self.add_typed, tr("Enter does the same")))
         self.table = WritingTable(["", "", ""], tr("Readings"), stretch=2)

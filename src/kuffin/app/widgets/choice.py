@@ -1,0 +1,52 @@
+"""A box to choose from that ends in an ellipsis what it has no room for, and widths that are told in digits."""
+
+from __future__ import annotations
+
+from PySide6.QtCore import QEvent, QObject, Qt
+from PySide6.QtGui import QPaintEvent
+from PySide6.QtWidgets import QComboBox, QStyle, QStyleOptionComboBox, QStylePainter, QWidget
+
+from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.texts import plain_tip
+
+
+@guarded
+class Choice(QComboBox):
+    """The box. What is cut is told whole by its tip."""
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter, option = QStylePainter(self), QStyleOptionComboBox()
+        try:
+            self.initStyleOption(option)
+            parts = QStyle.ComplexControl.CC_ComboBox, option, QStyle.SubControl.SC_ComboBoxEditField
+            room = self.style().subControlRect(*parts, self).width() - 2
+            whole = option.currentText
+            option.currentText = painter.fontMetrics().elidedText(whole, Qt.TextElideMode.ElideRight, room)
+            if not self.isEditable() and (self.toolTip() or option.currentText != whole):
+                self.setToolTip(plain_tip(whole) if option.currentText != whole else "")
+            painter.drawComplexControl(QStyle.ComplexControl.CC_ComboBox, option)
+            painter.drawControl(QStyle.ControlElement.CE_ComboBoxLabel, option)
+        finally:
+            painter.end()
+
+
+class _NoWider(QObject):
+    def __init__(self, widget: QWidget, digits: int) -> None:
+        super().__init__(widget)
+        self._widget, self._digits = widget, digits
+        widget.installEventFilter(self)
+        self._fit()
+
+    def _fit(self) -> None:
+        digit = self._widget.fontMetrics().horizontalAdvance("0")
+        self._widget.setMaximumWidth(round((self._digits + 2.5) * digit))
+
+    def eventFilter(self, _watched: QObject, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.FontChange:
+            self._fit()
+        return False
+
+
+def no_wider(widget: QWidget, digits: int) -> None:
+    """Let a field be no wider than so many digits, of whatever size."""
+    _NoWider(widget, digits)
