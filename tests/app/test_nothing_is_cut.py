@@ -67,13 +67,22 @@ def all_pages(window: MainWindow) -> Iterator[str]:
 
 
 @pytest.mark.parametrize(
-    ("scale", "sizes"), [(1.0, ((1280, 800), (1024, 700))), (1.25, ((1024, 700),)), (1.5, ((1280, 800), (1024, 700)))]
+    ("study", "scale", "sizes"),
+    [
+        ("Radiators, spring", 1.0, ((1280, 800), (1024, 700))),
+        ("Radiators, spring", 1.25, ((1024, 700),)),
+        ("Radiators, spring", 1.5, ((1280, 800),)),
+        ("Blocks, late winter", 1.5, ((1024, 700),)),  # five candidates under three conditions
+    ],
 )
 def test_nothing_is_cut_on_any_page(
-    demo_window: MainWindow, qtbot: QtBot, scale: float, sizes: tuple[tuple[int, int], ...]
+    demo_window: MainWindow, qtbot: QtBot, study: str, scale: float, sizes: tuple[tuple[int, int], ...]
 ) -> None:
     if scale != 1.0:
         demo_window.scale_text(scale)
+    notebook = demo_window.state.notebook
+    assert notebook is not None
+    demo_window.state.choose_study(next(s.id for s in notebook.studies() if s.name == study))
     cut: list[str] = []
     for where in all_pages(demo_window):
         for size in sizes:

@@ -1305,11 +1305,6 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/outcomespage.py" />
-            <source>judged</source>
-            <translation>beurteilt</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/compare/outcomespage.py" />
             <source>Nothing is told apart in any cell yet.</source>
             <translation>In keinem Feld lässt sich bisher etwas unterscheiden.</translation>
         </message>
@@ -1332,6 +1327,11 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/outcomespage.py" />
             <source>each cell on its own</source>
             <translation>jedes Feld für sich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/outcomespage.py" />
+            <source>judged</source>
+            <translation>beurteilt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/outcomespage.py" />
@@ -3762,13 +3762,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
-            <source>rounds the baseline comes again; {name} stands outside the rounds: first, between and last</source>
-            <translation>Runden kommt der Bezug wieder; {name} steht außerhalb der Runden: am Anfang, dazwischen und am Ende</translation>
+            <source>rounds the baseline comes again (none is chosen)</source>
+            <translation>Runden kommt der Bezug wieder (keiner ist gewählt)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
-            <source>rounds the baseline comes again (none is chosen)</source>
-            <translation>Runden kommt der Bezug wieder (keiner ist gewählt)</translation>
+            <source>{name} stands outside the rounds: first, between and last.</source>
+            <translation>{name} steht außerhalb der Runden: zuerst, dazwischen und zuletzt.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
@@ -9787,6 +9787,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/flights.py" />
+            <location filename="../../../../src/kuffin/app/widgets/staircase.py" />
             <source>largest</source>
             <translation>größte</translation>
         </message>
@@ -9935,6 +9936,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/soundpictures.py" />
+            <source>over time, Hz; the louder the stronger</source>
+            <translation>über der Zeit, Hz; je lauter, desto kräftiger</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/soundpictures.py" />
             <source>Third octaves</source>
             <translation>Terzen</translation>
         </message>
@@ -9957,11 +9963,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/widgets/soundpictures.py" />
             <source>Click to listen from there</source>
             <translation>Klick, um von dort zu hören</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/widgets/soundpictures.py" />
-            <source>over time, Hz; the louder the stronger</source>
-            <translation>über der Zeit, Hz; je lauter, desto kräftiger</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/soundpictures.py" />

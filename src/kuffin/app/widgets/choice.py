@@ -2,17 +2,24 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QEvent, QObject, Qt
+from PySide6.QtCore import QEvent, QObject, QSize, Qt
 from PySide6.QtGui import QPaintEvent
 from PySide6.QtWidgets import QComboBox, QStyle, QStyleOptionComboBox, QStylePainter, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.texts import plain_tip
 
+_LEAST_DIGITS = 14
+
 
 @guarded
 class Choice(QComboBox):
     """The box. What is cut is told whole by its tip."""
+
+    def minimumSizeHint(self) -> QSize:
+        """Little: what has no room is ended in an ellipsis."""
+        hint = super().minimumSizeHint()
+        return QSize(min(hint.width(), _LEAST_DIGITS * self.fontMetrics().horizontalAdvance("0")), hint.height())
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         painter, option = QStylePainter(self), QStyleOptionComboBox()
@@ -30,6 +37,7 @@ class Choice(QComboBox):
             painter.end()
 
 
+@guarded
 class _NoWider(QObject):
     def __init__(self, widget: QWidget, digits: int) -> None:
         super().__init__(widget)

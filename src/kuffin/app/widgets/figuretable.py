@@ -128,7 +128,7 @@ class FigureTable(QWidget):
         room = next((r for r in (_WIDE, _NARROW) if self._whole(r) <= self.width()), _TIGHT)
         for button, r, i in self._buttons:
             said = self.cells[r][i]
-            button.setText(no_keys(said.replace("; ", ";\n") if room == _TIGHT else said))
+            button.setText(no_keys("\n".join(_broken(said)) if room == _TIGHT else said))
         for label, _, column in self._labels:
             wraps = self._wraps(column, room) or (room != _WIDE and label.property("small") is not None)
             label.setWordWrap(wraps or column == self._takes_rest)
@@ -173,10 +173,19 @@ class FigureTable(QWidget):
             if rest or self._wraps(column, room):
                 pieces += cell.split()
             else:
-                pieces += cell.split("; ") if room == _TIGHT else [cell]
+                pieces += _broken(cell) if room == _TIGHT else [cell]
         return max((metrics.horizontalAdvance(p) for p in pieces), default=0) + 2
 
     @staticmethod
     def _side(i: int, columns: int, words: bool, left: Collection[int]) -> Qt.AlignmentFlag:
         at_left = i == 0 or i in left or (words and i == columns - 1)
         return (Qt.AlignmentFlag.AlignLeft if at_left else Qt.AlignmentFlag.AlignRight) | Qt.AlignmentFlag.AlignTop
+
+
+def _broken(said: str) -> list[str]:
+    """A button's figures in lines, where there is little room: between figures, and before an interval.
+
+    >>> _broken("Reed 40.1; Rush 38.2 K (37.9 to 38.5)")
+    ['Reed 40.1;', 'Rush 38.2 K', '(37.9 to 38.5)']
+    """
+    return said.replace("; ", ";\n").replace(" (", "\n(").split("\n")

@@ -6,14 +6,14 @@ from collections.abc import Mapping
 from functools import partial
 
 from PySide6.QtGui import QAction
-from PySide6.QtWidgets import QHBoxLayout, QMenu, QToolButton
+from PySide6.QtWidgets import QMenu, QToolButton
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.forms import choice, refill
+from kuffin.app.widgets.forms import choice, flowing, refill, row
 from kuffin.app.widgets.intervalgrid import IntervalGrid
 from kuffin.app.widgets.texts import Opener, no_keys, plain_tip, text
 from kuffin.core.base.language import mark, tr
@@ -54,16 +54,13 @@ class OutcomesPage(RenewedPage):
         self.shown.setToolTip(tr("Which outcomes stand in the grid; all its cells share one confidence"))
         self.shown.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
         self.shown.setMenu(QMenu(self.shown))
-        row = QHBoxLayout()
-        row.addWidget(self.shown)
-        row.addSpacing(18)
-        row.addWidget(text(tr("judged"), style="muted", wrap=False))
-        row.addWidget(self.family)
-        row.addSpacing(18)
         self._main_label = text(tr("the verdict line is about"), style="muted", wrap=False)
-        row.addWidget(self._main_label)
-        row.addWidget(self.main)
-        row.addStretch()
+        choices = flowing(
+            self.shown,
+            row(text(tr("judged"), style="muted", wrap=False), self.family),
+            row(self._main_label, self.main),
+            spacing=18,
+        )
         self.grid = IntervalGrid(theme)
         self.grid.cell_chosen.connect(self._explain)
         self._warmings: list[Warming] = []
@@ -76,7 +73,7 @@ class OutcomesPage(RenewedPage):
         self._rest = text()
         self.column.addWidget(self._rest)
         self.column.addWidget(self._told)
-        self.column.addLayout(row)
+        self.column.addWidget(choices)
         self.column.addWidget(self._family_said)
 
     def set_theme(self, theme: Theme) -> None:

@@ -77,6 +77,7 @@ class OrderPage(Page):
             lambda: self.change_plan(tr("change what stays together"), plot_by=self.plots.currentData() or None)
         )
         self._every_words = text(tr("rounds the baseline comes again"), style="muted", wrap=False)
+        self._outside = text(style="muted")
         self.column.addWidget(
             row(
                 text(tr("Rounds"), wrap=False),
@@ -86,6 +87,7 @@ class OrderPage(Page):
                 self._every_words,
             )
         )
+        self.column.addWidget(self._outside)
         self.column.addWidget(
             row(
                 text(tr("Keep together within a round, because it is costly to change:"), style="muted", wrap=False),
@@ -113,14 +115,15 @@ class OrderPage(Page):
         self.rounds.setValue(study.planned_rounds)
         self.every.setValue(int(study.plan.get("control_every", 2)))
         self.every.setEnabled(study.baseline_id is not None)
+        base = study.candidate(study.baseline_id)
         self._every_words.setText(
-            tr(
-                "rounds the baseline comes again; {name} stands outside the rounds: first, between and last",
-                name=base.name,
-            )
-            if (base := study.candidate(study.baseline_id)) is not None
-            else tr("rounds the baseline comes again (none is chosen)")
+            tr("rounds the baseline comes again (none is chosen)")
+            if base is None
+            else tr("rounds the baseline comes again")
         )
+        self._outside.setVisible(base is not None)
+        if base is not None:
+            self._outside.setText(tr("{name} stands outside the rounds: first, between and last.", name=base.name))
         keys = ["coolant", "pump_percent", "fan_percent", "fans", "paste"]
         free = [k for k in planedits.free_settings(study.under_test) if k in keys]
         refill(

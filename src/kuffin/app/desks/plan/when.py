@@ -15,7 +15,6 @@ from kuffin.app.desks.plan.page import Page
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import no_wider
 from kuffin.app.widgets.daysheet import DaySheet
 from kuffin.app.widgets.forms import button, number, row
 from kuffin.app.widgets.numberspin import NumberSpin
@@ -84,7 +83,7 @@ class WhenPage(Page):
             spans = []
             for called in (tr("{day} from, hours", day=name), tr("{day} to, hours", day=name)):
                 hour = number(0, 24, "", 1, 0.5, called)
-                no_wider(hour, 5)
+                hour.setMaximumWidth(66)  # seven of them stand in a row
                 hour.valueChanged.connect(self._hours_changed)
                 spans.append(hour)
             on.toggled.connect(self._hours_changed)
