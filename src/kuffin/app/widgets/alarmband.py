@@ -5,10 +5,10 @@ from __future__ import annotations
 import math
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QFont, QPainter, QPen, QPolygonF
+from PySide6.QtGui import QPainter, QPen, QPolygonF
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme
+from kuffin.app.look.theme import USUAL_POINTS, Theme
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 
@@ -58,8 +58,7 @@ class AlarmBand(Scaled):
         turn = math.pi / 8 if stop else -math.pi / 2
         painter.setPen(QPen(ink, 3.0))
         painter.setBrush(Qt.BrushStyle.NoBrush)
-        font = QFont(self.usual_font)
-        font.setBold(True)
+        font = self.letters(bold=True)
         painter.setFont(font)
         if self.kind == "blind":
             painter.drawEllipse(centre, r, r)
@@ -75,7 +74,7 @@ class AlarmBand(Scaled):
             ]
             painter.drawPolygon(QPolygonF(corners))
             painter.drawText(QRectF(centre.x() - 10, centre.y() - 9, 20, 22), Qt.AlignmentFlag.AlignCenter, "!")
-        size = self.usual_font.pointSizeF() * 1.45
+        size = USUAL_POINTS * 1.45
         place = box.adjusted(62, 2, -10, -2)
         flags = Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft | Qt.TextFlag.TextWordWrap
         while True:  # as large as it fits

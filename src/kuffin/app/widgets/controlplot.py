@@ -65,7 +65,7 @@ class ControlPlot(Walked):
         y_of = paint_upright_axis(painter, t, area, low, high)
         self._paint_days(painter, found, area, step)
         side = Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         for value, said in (
             (chart.low, tr("lower limit")),
             (chart.centre, tr("centre")),
@@ -103,7 +103,7 @@ class ControlPlot(Walked):
     def _paint_days(self, painter: QPainter, found: BaselineChart, area: QRectF, step: float) -> None:
         t = self._theme
         i = 0
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         while i < len(found.days):
             j = i
             while j < len(found.days) and found.days[j] == found.days[i]:

@@ -174,7 +174,7 @@ class CurvePlot(Opening):
         x0, x1, y0, y1 = self._spans()
         at_x = paint_axis(painter, t, area, x0, x1)
         y_of = paint_upright_axis(painter, t, area, y0, y1, 6)
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         painter.setPen(t.color("muted"))
         painter.drawText(QRectF(0, 0, self.across - 8, 20), Qt.AlignmentFlag.AlignLeft, self._y)
         painter.drawText(

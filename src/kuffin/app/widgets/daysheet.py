@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QSizePolicy, QToolTip
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.painted import Scaled
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.days import day_words, short_day
@@ -72,7 +72,7 @@ class DaySheet(Scaled):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         t, days = self._theme, self._days()
         self._boxes = []
-        painter.setFont(figures_font(self.usual_font.pointSizeF() * 0.86))
+        painter.setFont(figures_font(USUAL_POINTS * 0.86))
         if self._plan is None or self._hours is None or not days:
             painter.setPen(t.color("muted"))
             painter.drawText(self.whole, Qt.AlignmentFlag.AlignCenter, tr("Nothing is laid yet."))

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QColor, QFont, QPainter, QPen, QPolygonF
+from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
@@ -64,8 +64,7 @@ class FindingPicture(Scaled):
         if finding is None:
             return
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        small = QFont(self.usual_font)
-        small.setPointSizeF(self.usual_font.pointSizeF() * 0.88)
+        small = self.letters(0.88)
         painter.setFont(small)
         if finding.others and finding.value is not None:
             self._paint_siblings(painter, finding)

@@ -5,10 +5,10 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QColor, QFont, QPainter, QPen
+from PySide6.QtGui import QColor, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
@@ -60,7 +60,7 @@ class Flights(Scaled):
             self._paint_flight(painter, flight, QRectF(i * width + 6, 34, width - 18, self.down - 66), top)
 
     def _paint_flight(self, painter: QPainter, flight: Flight, box: QRectF, top: float) -> None:
-        t, size = self._theme, self.usual_font.pointSizeF()
+        t, size = self._theme, USUAL_POINTS
         digits = 1 if flight.unit == "K" else 4
 
         def y_of(height: float) -> float:
@@ -69,8 +69,7 @@ class Flights(Scaled):
         columns = len(flight.treads) + 0.62 * len(flight.side)
         width = box.width() / columns
         worst = flight.bottleneck
-        small = QFont(self.usual_font)
-        small.setPointSizeF(size * 0.88)
+        small = self.letters(0.88)
         roomy = width > 74
         for i, tread in enumerate(flight.treads):
             x, y = box.left() + i * width, y_of(tread.height)
@@ -122,8 +121,7 @@ class Flights(Scaled):
             )
             at += 0.62 * width
         painter.setPen(t.color("ink"))
-        bold = QFont(self.usual_font)
-        bold.setBold(True)
+        bold = self.letters(bold=True)
         painter.setFont(bold)
         painter.drawText(QRectF(box.left(), 4, box.width(), 20), Qt.AlignmentFlag.AlignLeft, flight.label)
 

@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
-from PySide6.QtGui import QFont, QPainter, QPen, QPixmap
+from PySide6.QtGui import QPainter, QPen, QPixmap
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
@@ -109,8 +109,7 @@ class IntervalGrid(Walked):
             return
         begun = time.perf_counter()
         spans = {o.key: self._span(o) for o in self._axes.outcomes}
-        bold = QFont(self.usual_font)
-        bold.setBold(True)
+        bold = self.letters(bold=True)
         for condition, label in self._axes.conditions:
             box = self.box(Cell(condition, self._axes.outcomes[0].key))
             painter.setFont(bold)
@@ -150,7 +149,7 @@ class IntervalGrid(Walked):
         painter = QPainter(picture)
         try:
             painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-            painter.setFont(self.usual_font)
+            painter.setFont(self.letters())
             self._paint_cell(painter, cell, QRectF(0, 0, box.width(), box.height()), reach, below)
         finally:
             painter.end()
@@ -161,7 +160,7 @@ class IntervalGrid(Walked):
         row = self._row()
         if row < 12:
             return  # too many to name each; the tool of choice is the cell's own working
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         for i, name in enumerate(self._order):
             m = mark(self._place.get(name, 0))
             y = box.top() + _HEAD + row * (i + 0.5)
@@ -174,8 +173,7 @@ class IntervalGrid(Walked):
         t, row, outcome = self._theme, self._row(), self._axes.outcome(cell)
         result = self._results.get(cell)
         found = None if result is None else result.comparison
-        small = QFont(self.usual_font)
-        small.setPointSizeF(self.usual_font.pointSizeF() * 0.88)
+        small = self.letters(0.88)
         area = QRectF(box.left(), box.top() + _HEAD, box.width() - 26, row * len(self._order))
         painter.setFont(small)
         at = paint_axis(painter, t, area, -max(below, 0.06 * reach), reach, outcome.difference_unit, 4)

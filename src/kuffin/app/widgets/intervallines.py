@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QPainter, QPen
+from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.said.intervalline import IntervalLine
@@ -71,8 +71,7 @@ class IntervalLines(Walked):
         if self._differences:
             painter.drawLine(QPointF(at(0.0), area.top()), QPointF(at(0.0), area.bottom()))
         if self._zero and self._differences:
-            small = self.usual_font
-            small.setPointSizeF(small.pointSizeF() * 0.85)
+            small = self.letters(0.85)
             painter.setFont(small)
             painter.drawText(QRectF(at(0.0) - 90, 0, 180, 16), Qt.AlignmentFlag.AlignHCenter, self._zero)
         self.boxes = []
@@ -84,15 +83,14 @@ class IntervalLines(Walked):
         t = self._theme
         m = mark(row.position) if row.position >= 0 else None
         colour = tint(m, t) if m is not None else t.color("ink")
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         painter.setPen(colour if m is not None else t.color("ink"))
         fm = painter.fontMetrics()
         top = y - (18 if row.note else 9)
         label = fm.elidedText(row.label, Qt.TextElideMode.ElideRight, int(self._left - 16))
         painter.drawText(QRectF(4, top, self._left - 14, 19), Qt.AlignmentFlag.AlignVCenter, label)
         if row.note:
-            small = QFont(self.usual_font)
-            small.setPointSizeF(self.usual_font.pointSizeF() * 0.85)
+            small = self.letters(0.85)
             painter.setFont(small)
             painter.setPen(t.color("muted"))
             note = painter.fontMetrics().elidedText(row.note, Qt.TextElideMode.ElideRight, int(self._left - 16))
@@ -105,8 +103,7 @@ class IntervalLines(Walked):
             painter.setPen(QPen(t.color("accent"), 2.0))
             painter.drawLine(QPointF(x, y - 17), QPointF(x, y + 17))
             if row.target_label:
-                small = QFont(self.usual_font)
-                small.setPointSizeF(self.usual_font.pointSizeF() * 0.82)
+                small = self.letters(0.82)
                 painter.setFont(small)
                 left = x + 150 > area.right()
                 wide = float(painter.fontMetrics().horizontalAdvance(row.target_label)) + 4
@@ -125,7 +122,7 @@ class IntervalLines(Walked):
                 painter.setBrush(t.color("ink"))
                 painter.drawEllipse(centre, 4.5, 4.5)
                 painter.setBrush(Qt.BrushStyle.NoBrush)
-        painter.setFont(figures_font(self.usual_font.pointSizeF()))
+        painter.setFont(figures_font(USUAL_POINTS))
         painter.setPen(t.color("warn" if row.loud else "ink"))
         box = QRectF(area.right() + 14, y - 22, self._right - 18, 44)
         painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, row.said)

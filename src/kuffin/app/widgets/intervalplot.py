@@ -6,11 +6,11 @@ import math
 from collections.abc import Collection, Sequence
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QKeyEvent, QMouseEvent, QPainter, QPen
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import CandidateMark, draw, mark, tint
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import digits_for, number
@@ -129,7 +129,7 @@ class IntervalPlot(Scaled):
         while step / (high - low) * (x1 - x0) < 60 and step < high - low:  # where there is little room, fewer
             step = nice_step(10 * step)
         first = math.ceil(low / step - 1e-9) * step
-        small = figures_font(self.usual_font.pointSizeF() * 0.9)
+        small = figures_font(USUAL_POINTS * 0.9)
         painter.setFont(small)
         digits = max(0, -math.floor(math.log10(step) + 1e-9))
         tick = first
@@ -152,8 +152,7 @@ class IntervalPlot(Scaled):
     def _paint_candidate(self, painter: QPainter, name: str, area: QRectF, y: float, at: object, row: int) -> None:
         assert self._result is not None
         t, m = self._theme, self._marks.get(name, mark(0))
-        bold = QFont(self.usual_font)
-        bold.setBold(True)
+        bold = self.letters(bold=True)
         painter.setFont(bold)
         painter.setPen(tint(m, t))
         label = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(_LEFT - 12))
@@ -163,7 +162,7 @@ class IntervalPlot(Scaled):
         found = self._result.comparison
         names = {c.name for c in found.candidates} if found else set()
         box = QRectF(area.right() - _FIGURES, y - 20, _FIGURES, 36)
-        painter.setFont(figures_font(self.usual_font.pointSizeF() * 1.08))
+        painter.setFont(figures_font(USUAL_POINTS * 1.08))
         if found is None or name not in names:
             painter.setPen(t.color("muted"))
             painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, "–")
@@ -193,7 +192,7 @@ class IntervalPlot(Scaled):
         draw(painter, m, self._theme, centre, 5.0, filled=False, struck=reading.left_out is not None)
         if reading.mount_id in self._doubtful and reading.left_out is None:
             painter.setPen(self._theme.color("warn"))
-            painter.setFont(figures_font(self.usual_font.pointSizeF() * 0.85, bold=True))
+            painter.setFont(figures_font(USUAL_POINTS * 0.85, bold=True))
             painter.drawText(QRectF(centre.x() + 5, y - 13, 12, 14), Qt.AlignmentFlag.AlignCenter, "?")
         self.hot.insert(0, (QRectF(centre.x() - 8, y - 8, 16, 16), reading.candidate, reading.mount_id))
 

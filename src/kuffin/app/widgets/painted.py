@@ -74,11 +74,11 @@ class Scaled(Painted):
         """All of the picture, in its own places."""
         return QRectF(0, 0, self.across, self.down)
 
-    @property
-    def usual_font(self) -> QFont:
-        """The font before it is enlarged."""
+    def letters(self, times: float = 1.0, *, bold: bool = False) -> QFont:
+        """The font at so many times its usual size, before it is enlarged."""
         font = QFont(self.font())
-        font.setPointSizeF(USUAL_POINTS)
+        font.setPointSizeF(times * USUAL_POINTS)
+        font.setBold(bold)
         return font
 
     def at(self, event: QMouseEvent) -> QPointF:
@@ -100,7 +100,7 @@ class Scaled(Painted):
 
     def begin(self, painter: QPainter, seen: QRect) -> QRect:
         painter.scale(self.zoom, self.zoom)
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         corner, size = QPointF(seen.topLeft()) / self.zoom, QSizeF(seen.size()) / self.zoom
         return QRectF(corner, size).toAlignedRect()
 

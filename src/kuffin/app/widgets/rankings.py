@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from itertools import pairwise
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QFontMetricsF, QPainter, QPen, QResizeEvent
+from PySide6.QtGui import QFontMetricsF, QPainter, QPen, QResizeEvent
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
@@ -16,6 +16,7 @@ from kuffin.core.base.language import tr
 from kuffin.verdict.schoolflips import SchoolRow
 
 _LEAST_TOP, _LEFT = 62.0, 110.0
+_SMALL = 0.88  # of the usual size: the schools’ names
 
 
 @guarded
@@ -59,25 +60,19 @@ class Rankings(Walked):
     def _x(self, i: int) -> float:
         return self._left() + self._width() * (i + 0.5)
 
-    @property
-    def _small(self) -> QFont:
-        font = self.usual_font
-        font.setPointSizeF(font.pointSizeF() * 0.88)
-        return font
-
     @staticmethod
     def _said(r: SchoolRow) -> str:
         return tr(r.school.label) + (tr("\n(in use)") if r.in_use else "")
 
     def _upright(self) -> bool:
         """Whether columns are so narrow that the schools' names stand upright: a word of them is wider."""
-        metrics = QFontMetricsF(self._small)
+        metrics = QFontMetricsF(self.letters(_SMALL))
         words = [word for r in self._rows for word in self._said(r).split()]
         return max((metrics.horizontalAdvance(word) for word in words), default=0.0) > self._width() - 12
 
     def _top(self) -> float:
         """How high the schools' names are: they wrap in narrow columns, and stand upright in very narrow ones."""
-        metrics, box = QFontMetricsF(self._small), QRectF(0, 0, self._width() - 12, 400)
+        metrics, box = QFontMetricsF(self.letters(_SMALL)), QRectF(0, 0, self._width() - 12, 400)
         if self._upright():
             lines = [line for r in self._rows for line in self._said(r).split("\n")]
             return max(metrics.horizontalAdvance(line) for line in lines) + 14
@@ -103,7 +98,7 @@ class Rankings(Walked):
         width, top = self._width(), self._top()
         painter.fillRect(QRectF(self._x(0) - width / 2 + 4, 0, width - 8, self.down), t.color("raised"))
         for i, r in enumerate(self._rows):
-            painter.setFont(self._small)
+            painter.setFont(self.letters(_SMALL))
             painter.setPen(t.color("warn") if r.first_differs or r.flips else t.color("ink"))
             box = QRectF(self._x(i) - width / 2 + 6, 2, width - 12, top - 12)
             self._paint_name(painter, r, box)
@@ -120,7 +115,7 @@ class Rankings(Walked):
             for point in points:
                 draw(painter, m, t, point, 6.0 if row > 20 else 4.0)
             if points and name in self._rows[0].ranking and row > 20:
-                painter.setFont(self.usual_font)
+                painter.setFont(self.letters())
                 painter.setPen(tint(m, t))
                 place = QRectF(4, points[0].y() - 10, self._left() - 12, 20)
                 painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, name)

@@ -8,7 +8,7 @@ from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.base.language import tr
@@ -57,13 +57,13 @@ class ScatterBars(Walked):
         self.boxes = [QRectF(1, area.top() + _ROW * i, self.across - 3, _ROW) for i in range(len(self._rows))]
         for i, (label, sd, said) in enumerate(self._rows):
             y = area.top() + _ROW * (i + 0.5)
-            painter.setFont(self.usual_font)
+            painter.setFont(self.letters())
             painter.setPen(t.color("ink"))
             place = QRectF(4, y - _ROW / 2, self._left - 14, _ROW)
             painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, label)
             bar = QRectF(area.left(), y - 8, max(at(sd) - area.left(), 1.5), 16)
             painter.fillRect(bar, t.color("muted"))
-            painter.setFont(figures_font(self.usual_font.pointSizeF()))
+            painter.setFont(figures_font(USUAL_POINTS))
             painter.drawText(
                 QRectF(area.right() + 14, y - 18, self._right - 18, 36),
                 Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,

@@ -9,7 +9,7 @@ from PySide6.QtGui import QPainter, QPen
 from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.prepare.fit import tightening
@@ -53,7 +53,7 @@ class ScrewPicture(Scaled):
         painter.setPen(QPen(t.color("muted"), 1.0, Qt.PenStyle.DashLine))
         for a, b in itertools.pairwise(order):
             painter.drawLine(places[a], places[b])
-        painter.setFont(figures_font(self.usual_font.pointSizeF(), bold=True))
+        painter.setFont(figures_font(USUAL_POINTS, bold=True))
         for turn, i in enumerate(order, 1):
             painter.setPen(QPen(t.color("ink"), 1.4))
             painter.setBrush(t.color("ground"))

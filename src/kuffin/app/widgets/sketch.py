@@ -12,7 +12,7 @@ from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.intervalplot import nice_step
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.compare.pairwords import number
@@ -101,7 +101,7 @@ class Sketch(Scaled):
                 area.left() + (x - x0) / (x1 - x0) * area.width(), area.bottom() - (y - y0) / (y1 - y0) * area.height()
             )
 
-        painter.setFont(figures_font(self.usual_font.pointSizeF() * 0.86))
+        painter.setFont(figures_font(USUAL_POINTS * 0.86))
         self._axes(painter, area, at, (x0, x1, y0, y1))
         for guide in self._guides:
             painter.setPen(QPen(t.color("accent"), 1.2, Qt.PenStyle.DashLine))

@@ -11,7 +11,7 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QSizePolicy
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.axis import paint_axis, paint_upright_axis
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
@@ -129,7 +129,7 @@ class ThirdOctaves(_OverFrequency):
                 painter.drawText(
                     QRectF(x - 24, area.bottom() + 3, 48, 18), Qt.AlignmentFlag.AlignHCenter, _hz_words(hz)
                 )
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         painter.drawText(
             QRectF(0, 0, self.across, 20),
             Qt.AlignmentFlag.AlignLeft,
@@ -181,7 +181,7 @@ class Waterfall(_OverFrequency):
         painter.drawImage(area, self._image())
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         paint_axis(painter, t, QRectF(area.left(), area.bottom(), area.width(), 0.0), 0.0, float(self._times[-1]), "s")
-        painter.setFont(figures_font(self.usual_font.pointSizeF()))
+        painter.setFont(figures_font(USUAL_POINTS))
         painter.setPen(t.color("muted"))
         for hz in _MARKS[1::2]:
             if self._low < hz < self._high:
@@ -189,7 +189,7 @@ class Waterfall(_OverFrequency):
                 painter.drawLine(QPointF(area.left() - 4, y), QPointF(area.left(), y))
                 box = QRectF(0, y - 10, _LEFT - 8, 20)
                 painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, _hz_words(hz))
-        painter.setFont(self.usual_font)
+        painter.setFont(self.letters())
         said = tr("over time, Hz; the louder the stronger")
         said = painter.fontMetrics().elidedText(said, Qt.TextElideMode.ElideRight, int(self.across))
         painter.drawText(QRectF(0, 0, self.across, 20), Qt.AlignmentFlag.AlignLeft, said)

@@ -6,10 +6,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QFont, QPainter, QPen
+from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme
+from kuffin.app.look.theme import USUAL_POINTS, Theme
 from kuffin.app.widgets.painted import Scaled
 from kuffin.core.base.language import tr
 from kuffin.core.bench.protocol import Step
@@ -73,7 +73,7 @@ class StageLine(Scaled):
         weights = [2.2 if i == self._at else 1.0 for i in range(n)]
         width = (self.across - 6) / sum(weights)
         y, x = 36.0, 3.0
-        font = QFont(self.usual_font)
+        font = self.letters()
         for i, (phase, weight) in enumerate(zip(self._phases, weights, strict=True)):
             w = weight * width
             painter.setPen(QPen(t.color("hairline"), 5.0, Qt.PenStyle.SolidLine, Qt.PenCapStyle.FlatCap))
@@ -90,7 +90,7 @@ class StageLine(Scaled):
                 )
                 painter.drawLine(QPointF(x, y), QPointF(x + (w - 4) * share, y))
             now = i == self._at
-            font.setPointSizeF(self.usual_font.pointSizeF() * (1.65 if now else 1.05))
+            font.setPointSizeF(USUAL_POINTS * (1.65 if now else 1.05))
             font.setBold(now)
             painter.setFont(font)
             painter.setPen(t.color("ink" if now else "muted"))

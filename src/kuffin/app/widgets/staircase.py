@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFont, QPainter, QPen
+from PySide6.QtGui import QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
 from kuffin.app.widgets.keywalked import Walked
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
@@ -63,7 +63,7 @@ class Staircase(Walked):
         high = max(level.temperature_c for level in self._levels)
         base = low - 0.3 * max(high - low, 1.0)
         width = w / len(self._levels)
-        size = self.usual_font.pointSizeF()
+        size = USUAL_POINTS
         worst = bottleneck(self._steps)
 
         def y_of(c: float) -> float:
@@ -86,7 +86,7 @@ class Staircase(Walked):
                 Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignBottom,
                 number(level.temperature_c, 1),
             )
-            name = QFont(self.usual_font)
+            name = self.letters()
             name.setPointSizeF(size * k * (0.9 if live else 1.0))
             painter.setFont(name)
             called, fm = f"{level.name} °C", painter.fontMetrics()

@@ -251,9 +251,9 @@ class TracePlot(QWidget):
         )
         for line in row.lines[:6]:
             if line.spikes.size:
-                high_edge = np.full(min(line.spikes.size, 500), high + room)
+                edge = np.full(min(line.spikes.size, 500), low - 0.5 * room)  # at the foot: names stand at the top
                 spikes = pg.ScatterPlotItem(
-                    line.spikes[:500] / 60, high_edge, symbol="t", size=7, pen=None, brush=pg.mkBrush(t.warn)
+                    line.spikes[:500] / 60, edge, symbol="t1", size=7, pen=None, brush=pg.mkBrush(t.warn)
                 )
                 plot.addItem(spikes, ignoreBounds=True)
 

@@ -69,7 +69,7 @@ class WorthPlot(Walked):
             painter.setPen(QPen(t.color("muted"), 1.2, Qt.PenStyle.DashLine))
             for a, b in pairwise(best):
                 painter.drawLine(QPointF(at(a.price or 0), y_of(a.mean)), QPointF(at(b.price or 0), y_of(b.mean)))
-            painter.setFont(self.usual_font)
+            painter.setFont(self.letters())
             self.boxes = []
             for r in self._rows:
                 m = mark(self._place.get(r.name, 0))
