@@ -1,7 +1,7 @@
 """Gather what the window says into Qt's translation files, and compile them: `python tools/messages.py`.
 
 Every `tr("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are the labels in the
-core's tables that the window shows. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
+core's tables that the window shows, and each page of help but for the methods. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
 """
 
 from __future__ import annotations
@@ -14,6 +14,7 @@ from pathlib import Path
 from types import ModuleType
 from xml.etree import ElementTree as Tree
 
+from kuffin.app.help import helpwindow
 from kuffin.core.bench import configuration, limits, outcomes, parts, protocol, roles, sweepaxes, undertest
 from kuffin.core.findings import kinds, thresholds
 from kuffin.core.flow import curvekinds
@@ -82,6 +83,7 @@ def in_tables() -> Iterator[tuple[ModuleType, str]]:
         (schedule, schedule.DAYS),
         (curvekinds, curvekinds.SOURCES),
         (setup, setup.KINDS.values()),
+        (helpwindow, [x for t in helpwindow.topics() if t.shelf != helpwindow.METHODS for x in (t.title, t.text)]),
     ):
         yield from ((module, x) for x in words)
 

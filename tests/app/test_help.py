@@ -9,7 +9,7 @@ from PySide6.QtTest import QTest
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.frame.window import MainWindow
-from kuffin.app.help.helpwindow import topics
+from kuffin.app.help.helpwindow import METHODS, terms_in, topics
 
 ROOT = Path(__file__).parents[2]
 
@@ -23,7 +23,7 @@ def test_each_desk_has_its_page_and_the_methods_are_those_of_the_docs(window: Ma
     told = [t.title for t in topics()]
     assert len(told) == len(set(told)) and set(window.desks) <= set(told)
     methods = (ROOT / "docs" / "methods.md").read_text("utf-8")
-    assert all(t.text in methods for t in topics() if t.shelf == "How the numbers are made")
+    assert all(t.text in methods for t in topics() if t.shelf == METHODS)
 
 
 def test_it_is_searched_by_typing_and_turns_to_a_word(qtbot: QtBot, window: MainWindow) -> None:
@@ -51,4 +51,16 @@ def test_a_term_is_explained_where_it_stands(demo_window: MainWindow) -> None:
     acts = dict(demo_window.copier.acts_for(demo_window.header.verdict))
     acts["What does “not told apart” mean?"]()
     assert demo_window.help.isVisible() and demo_window.help.page.toPlainText().startswith("Not told apart")
+    demo_window.help.close()
+
+
+def test_the_help_speaks_the_windows_language_and_knows_its_words(german: None, demo_window: MainWindow) -> None:
+    acts = dict(demo_window.copier.acts_for(demo_window.header.verdict))
+    asked = next(a for a in acts if "unterscheidbar" in a.casefold())
+    acts[asked]()
+    assert demo_window.help.page.toPlainText().startswith("Nicht unterscheidbar")
+    demo_window.help.line.setText("dichtprobe")
+    listed = [demo_window.help.titles.item(i).text().strip() for i in range(demo_window.help.titles.count())]
+    assert listed[:2] == ["Am Pult", "Rüsten"]
+    assert terms_in("Drei Montagen, eingeschwungen") == ["Settled", "Mount"]
     demo_window.help.close()

@@ -16,7 +16,7 @@ from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.painted import Painted
 from kuffin.core.base.csvtext import cell
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import speaks_english, tr
 
 _SHARPER = 2.0  # pixels of a copied picture for each of the screen's
 Cells = Sequence[Sequence[str]]
@@ -153,7 +153,9 @@ class Copier:
             acts.append((tr("Copy these words"), partial(self._copy_words, said)))
             from kuffin.app.help.helpwindow import terms_in
 
-            acts += [(tr("What does “{w}” mean?", w=w.lower()), partial(self._asked, w)) for w in terms_in(said)[:4]]
+            for word in terms_in(said)[:4]:
+                called = word.lower() if speaks_english() else tr(word)
+                acts.append((tr("What does “{w}” mean?", w=called), partial(self._asked, word)))
         return acts
 
     def _asked(self, word: str) -> None:

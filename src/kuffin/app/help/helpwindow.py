@@ -23,34 +23,39 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.base.guarded import guarded
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 
 _WIDTH = re.compile(r' width="\d+"')  # of pages that are made for a box of their own
+_MORE = "(?:s|e|n|en|er)?"  # of several, in the languages that Kuffin speaks
 _HEAD = re.compile(r"^## (.+)$", re.MULTILINE)
 
 
 @dataclass(frozen=True)
 class HelpTopic:
-    """A page of help: where it belongs, its title, and its text in Markdown."""
+    """A page of help in English: where it belongs, its title, by which it is known, and its text in Markdown."""
 
     shelf: str
     title: str
     text: str
 
+    @property
+    def told(self) -> tuple[str, str]:
+        """Its title and text, as the window speaks."""
+        return tr(self.title), tr(self.text)
+
     def says(self, words: Sequence[str]) -> bool:
         """Whether every word is in it."""
-        told = f"{self.title} {self.text}".casefold()
+        told = " ".join(self.told).casefold()
         return all(w in told for w in words)
+
+
+DESKS, WORDS, METHODS = mark("At the desk"), mark("What it means"), mark("How the numbers are made")
 
 
 @lru_cache(maxsize=1)
 def topics() -> tuple[HelpTopic, ...]:
-    """All that is written, in order: desks, words, methods."""
-    shelves = (
-        (tr("At the desk"), "desks.md"),
-        (tr("What it means"), "words.md"),
-        (tr("How the numbers are made"), "methods.md"),
-    )
+    """All that is written, in order: desks, words, methods (which are in English only, as the docs are)."""
+    shelves = ((DESKS, "desks.md"), (WORDS, "words.md"), (METHODS, "methods.md"))
     return tuple(HelpTopic(shelf, title, text) for shelf, name in shelves for title, text in _pages(name))
 
 
@@ -61,14 +66,15 @@ def _pages(name: str) -> list[tuple[str, str]]:
 
 
 def terms_in(said: str) -> list[str]:
-    """The words of the glossary that a text uses, the longest first.
+    """The topics of the words that a text uses, in whatever language the window speaks, the longest word first.
 
     >>> terms_in("3 mounts of each, settled; not told apart")
     ['Not told apart', 'Settled', 'Mount']
     """
-    known = [t.title for t in topics() if t.shelf == "What it means"]
-    found = [w for w in known if re.search(rf"(?<!\w){re.escape(w.casefold())}s?(?!\w)", said.casefold())]
-    return sorted(found, key=lambda w: -len(w))
+    said = said.casefold()
+    known = {t.title: t.told[0] for t in topics() if t.shelf == WORDS}
+    found = [w for w, told in known.items() if re.search(rf"(?<!\w){re.escape(told.casefold())}{_MORE}(?!\w)", said)]
+    return sorted(found, key=lambda w: -len(known[w]))
 
 
 @guarded
@@ -128,14 +134,14 @@ class HelpWindow(QDialog):
         before = ""
         for topic in (t for t in topics() if t.says(words)):
             if topic.shelf != before:
-                self._head(topic.shelf)
+                self._head(tr(topic.shelf))
                 before = topic.shelf
-            self._entry(topic.title)
+            self._entry(topic.title, topic.told[0])
         rest = [title for title, told in self._more.items() if all(w in f"{title} {told()}".casefold() for w in words)]
         if rest:
             self._head(tr("At hand"))
             for title in rest:
-                self._entry(title)
+                self._entry(title, title)
         if not self.titles.count():
             self._head(tr("nothing is written of that"))
             self.page.clear()
@@ -147,8 +153,8 @@ class HelpWindow(QDialog):
         item.setFlags(Qt.ItemFlag.NoItemFlags)
         self.titles.addItem(item)
 
-    def _entry(self, title: str) -> None:
-        item = QListWidgetItem(f"   {title}")
+    def _entry(self, title: str, said: str) -> None:
+        item = QListWidgetItem(f"   {said}")
         item.setData(Qt.ItemDataRole.UserRole, title)
         self.titles.addItem(item)
 
@@ -160,9 +166,8 @@ class HelpWindow(QDialog):
             self.page.setHtml(f"<h2>{title}</h2>{_WIDTH.sub(chr(32), self._more[title]())}")
         else:
             topic = next(t for t in topics() if t.title == title)
-            self.page.document().setMarkdown(
-                f"## {topic.title}\n\n{topic.text}", QTextDocument.MarkdownFeature.MarkdownNoHTML
-            )
+            head, text = topic.told
+            self.page.document().setMarkdown(f"## {head}\n\n{text}", QTextDocument.MarkdownFeature.MarkdownNoHTML)
         self._next_hit()
 
     def _next_hit(self) -> None:

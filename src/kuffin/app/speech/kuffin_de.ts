@@ -1029,12 +1029,14 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Scatter</source>
             <translation>Streuung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/desk.py" />
             <location filename="../../../../src/kuffin/app/desks/plan/question.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Baseline</source>
             <translation>Bezug</translation>
         </message>
@@ -4703,6 +4705,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/changeover.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/said/preparation.py" />
             <source>Sample</source>
             <translation>Exemplar</translation>
@@ -6313,6 +6316,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/ready.py" />
             <location filename="../../../../src/kuffin/app/dialogs/typereadings.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/said/working.py" />
             <source>Mount</source>
             <translation>Montage</translation>
@@ -6500,6 +6504,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/benchpage.py" />
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Bench</source>
             <translation>Prüfstand</translation>
         </message>
@@ -8649,6 +8654,7 @@ einer je Zeile</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/dialogs/typereadings.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Candidate</source>
             <translation>Kandidat</translation>
         </message>
@@ -8779,11 +8785,6 @@ einer je Zeile</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/copying.py" />
-            <source>What does “{w}” mean?</source>
-            <translation>Was heißt „{w}“?</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/frame/copying.py" />
             <source>{name} could not be written: {strerror}</source>
             <translation>{name} ließ sich nicht schreiben: {strerror}</translation>
         </message>
@@ -8808,6 +8809,11 @@ einer je Zeile</translation>
             <location filename="../../../../src/kuffin/app/frame/menus.py" />
             <source>Picture as SVG …</source>
             <translation>Bild als SVG …</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/frame/copying.py" />
+            <source>What does “{w}” mean?</source>
+            <translation>Was heißt „{w}“?</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/copying.py" />
@@ -9362,39 +9368,46 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Plan</source>
             <translation>Planen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Prepare</source>
             <translation>Rüsten</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Run</source>
             <translation>Lauf</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <location filename="../../../../src/kuffin/app/frame/tour.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Inspect</source>
             <translation>Ansehen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <location filename="../../../../src/kuffin/app/frame/tour.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Compare</source>
             <translation>Vergleich</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>Publish</source>
             <translation>Bericht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>Shelf</source>
             <translation>Regal</translation>
         </message>
@@ -9616,7 +9629,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <source>search: settled, margin, leak test</source>
-            <translation>suchen: settled, margin, leak test</translation>
+            <translation>suchen: eingeschwungen, Grenze, Dichtprobe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
@@ -10795,6 +10808,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Anstieg nach der Anpassung an die ganze Kurve</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
             <location filename="../../../../src/kuffin/core/settle/typed.py" />
             <source>Time constant</source>
@@ -12205,6 +12219,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Kurven</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/said/alongwords.py" />
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <location filename="../../../../src/kuffin/said/working.py" />
@@ -14172,6 +14187,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{confidence:.4g} %, für dieses Mittel allein; Paare werden nach ihren eigenen Intervallen beurteilt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/said/working.py" />
             <source>Chance of being best</source>
             <translation>Wahrscheinlichkeit, das Beste zu sein</translation>
@@ -14389,6 +14405,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Zeitkonstante {tau_s:.1f} min; am Ende noch {to_go} ± {to_go_u95} {unit} zu gehen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
             <location filename="../../../../src/kuffin/said/working.py" />
             <source>Settled</source>
             <translation>Eingeschwungen</translation>
@@ -20801,6 +20818,287 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/instruments/setup.py" />
             <source>a command's output</source>
             <translation>Ausgabe eines Befehls</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Ask one question, name the candidates, say how small a difference matters, and what has to stay the same.
+
+- **Fair?** shows what else differs between candidates. Make it alike, or write down why it stays.
+- **Does it fit?** sets sizes, currents, threads and plugs of the parts against each other.
+- **How many** tells how many mounts a difference takes, from the scatter of your own mounts.
+- **In which order** draws rounds: each holds every candidate once, so that a warm afternoon meets all of them.
+- **Protocol** is what each run does: idle, load, how long, when to stop.
+- **When** lays the mounts over your hours, writes a calendar file, and a sheet to print.</source>
+            <translation>Eine Frage stellen, die Kandidaten nennen, sagen, ab welchem Unterschied es zählt, und was gleich bleiben muss.
+
+- **Fair?** zeigt, worin sich die Kandidaten sonst noch unterscheiden. Gleich machen, oder aufschreiben, warum es bleibt.
+- **Passt es?** hält Maße, Ströme, Gewinde und Stecker der Teile gegeneinander.
+- **Wie viele** sagt, wie viele Montagen ein Unterschied braucht, nach der Streuung der eigenen Montagen.
+- **In welcher Reihenfolge** lost Runden aus: Jede enthält jeden Kandidaten einmal, sodass ein warmer Nachmittag alle trifft.
+- **Ablauf** ist, was jeder Lauf tut: Leerlauf, Last, wie lange, wann Schluss ist.
+- **Wann** legt die Montagen in die eigenen Stunden, schreibt eine Kalenderdatei und ein Blatt zum Drucken.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>One mount: what to do, step by step, with what it takes and its cautions. Tick with Enter. A step can have a note and photos.
+
+- **Fill**, **Leak test** and **Bleeding** do the sums, and keep what was read.
+- **Fit** works out screws, pads and the dew point.
+- **Contact print**: a photo of the paste, marked by you or found in the picture, tells whether the block lay flat.
+- “Print …” and “Sheet as PDF …” make a page to tick with wet hands.</source>
+            <translation>Eine Montage: was zu tun ist, Schritt für Schritt, mit dem, was es braucht, und den Warnungen. Abhaken mit Eingabe. Ein Schritt kann eine Notiz und Fotos haben.
+
+- **Füllen**, **Dichtprobe** und **Entlüften** rechnen mit, und behalten, was abgelesen wurde.
+- **Passen** rechnet Schrauben, Pads und den Taupunkt aus.
+- **Pastenabdruck**: Ein Foto der Paste, selbst markiert oder im Bild gefunden, sagt, ob der Block eben auflag.
+- „Drucken …“ und „Blatt als PDF …“ machen eine Seite, die man mit nassen Händen abhakt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Kuffin records, waits until the coolant really has settled, and calls you. Read it from two metres.
+
+- The **mount check** comes in the first two minutes, before half an hour is spent on a bad mount.
+- **Space** is the big button; **M** marks the moment.
+- A run that was stopped or cut off can go on.
+- Kuffin watches limits, but is no safety device.</source>
+            <translation>Kuffin zeichnet auf, wartet, bis das Kühlmittel wirklich eingeschwungen ist, und ruft. Lesbar aus zwei Metern.
+
+- Die **Prüfung der Montage** kommt in den ersten zwei Minuten, bevor eine halbe Stunde in eine schlechte Montage geht.
+- **Leertaste** ist der große Knopf; **M** markiert den Augenblick.
+- Ein Lauf, der angehalten wurde oder abriss, kann weitergehen.
+- Kuffin wacht über Grenzwerte, ist aber keine Sicherheitseinrichtung.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>One mount’s run: where it settled, what was still to go, and what looks wrong. Click a mount on the loom to come here.
+
+- The brown curve is the warm-up that was fitted, the dashed line the level it is heading for, the band the window of the reading. Drag the band to set it yourself.
+- **Findings** wait for an answer: accept, remount, repair, or leave out. Each takes a reason, and is reported.
+- **Heat path** draws the flight of stairs: which step is the part’s, and where the kelvins are.</source>
+            <translation>Der Lauf einer Montage: wo er sich einschwang, was noch fehlte, und was nicht stimmt. Eine Montage am Webstuhl anklicken, um hierher zu kommen.
+
+- Die braune Kurve ist das angepasste Aufwärmen, die gestrichelte Linie der Stand, nach dem es strebt, das Band das Fenster des Messwerts. Das Band lässt sich ziehen, um es selbst zu setzen.
+- **Befunde** warten auf eine Antwort: gelten lassen, neu montieren, instand setzen oder nicht zählen. Jede braucht einen Grund und wird berichtet.
+- Der **Wärmeweg** zeichnet die Treppe: welche Stufe dem Teil gehört, und wo die Kelvin sind.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>What may honestly be said. Each mount is one observation, however many rows its log has.
+
+- **Verdict**: means with their intervals, and a sentence on each pair.
+- **Outcomes**, **Sweep**, **Schools**: other quantities, other settings, other ways of taking the room out.
+- **Claims**: what somebody else says, held against your mounts.
+- **Trust**: more rounds or not, what the scatter is made of, whether the bench moved, what was left out.
+- **Value**: what a kelvin costs, and what is seen in the hand.
+- **Elsewhere**: other power, room or parts; ageing; other studies.</source>
+            <translation>Was man ehrlich sagen darf. Jede Montage ist eine Beobachtung, wie viele Zeilen ihr Log auch hat.
+
+- **Urteil**: Mittel mit ihren Intervallen, und ein Satz zu jedem Paar.
+- **Ergebnisse**, **Verlauf**, **Schulen**: andere Größen, andere Einstellungen, andere Arten, den Raum herauszunehmen.
+- **Angaben**: was jemand anderes sagt, gegen die eigenen Montagen gehalten.
+- **Sicher?**: mehr Runden oder nicht, woraus die Streuung besteht, ob sich der Prüfstand verschoben hat, was nicht zählt.
+- **Wert**: was ein Kelvin kostet, und was man in der Hand sieht.
+- **Anderswo**: andere Leistung, anderer Raum, andere Teile; Alterung; andere Studien.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The page for your readers: sections on or off, in your order, with your own words between. A sentence of yours that the evidence does not carry is marked. **What will be asked** lists what a critical reader asks.</source>
+            <translation>Die Seite für die Leser: Abschnitte an oder aus, in eigener Reihenfolge, mit eigenen Worten dazwischen. Ein eigener Satz, den die Messungen nicht tragen, wird markiert. **Was gefragt werden wird** nennt, was ein kritischer Leser fragt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Parts and their samples: sizes, prices, claims, curves of flow. What is not known stays blank; nothing is guessed.</source>
+            <translation>Teile und ihre Exemplare: Maße, Preise, Angaben, Durchflusskurven. Was nicht bekannt ist, bleibt leer; geraten wird nichts.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Your loop, how it is set, and the instruments with their accuracy. Kuffin finds the sensors of this computer, and meters on a serial line.</source>
+            <translation>Der eigene Kreislauf, wie er eingestellt ist, und die Messgeräte mit ihrer Genauigkeit. Kuffin findet die Fühler dieses Rechners, und Messgeräte an einer seriellen Leitung.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Air in, room</source>
+            <translation>Zuluft, Raum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The air that the radiator takes in. It is measured at the intake, not across the room.</source>
+            <translation>Die Luft, die der Radiator ansaugt. Sie wird am Einlass gemessen, nicht am anderen Ende des Raums.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>A candidate that is mounted again and again, to see whether the bench itself has moved.</source>
+            <translation>Ein Kandidat, der immer wieder montiert wird, um zu sehen, ob sich der Prüfstand selbst verschoben hat.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Blocks</source>
+            <translation>Blöcke</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Rounds that are taken out as a whole: what a warm afternoon did to all candidates alike does not count.</source>
+            <translation>Runden, die als Ganzes herausgenommen werden: Was ein warmer Nachmittag allen Kandidaten gleich antat, zählt nicht.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>One of the things that are compared: a part, built in and set in one way.</source>
+            <translation>Eines der Dinge, die verglichen werden: ein Teil, auf eine Art eingebaut und eingestellt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>How often this one would come out best if the true means were drawn from what is known. No vote, and no verdict.</source>
+            <translation>Wie oft dieser der Beste wäre, würden die wahren Mittel aus dem gezogen, was bekannt ist. Keine Abstimmung, und kein Urteil.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Claim</source>
+            <translation>Angabe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>What somebody else says, such as a maker. It is borne out, refuted, or open.</source>
+            <translation>Was jemand anderes sagt, etwa ein Hersteller. Es bestätigt sich, ist widerlegt oder bleibt offen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Confidence</source>
+            <translation>Sicherheit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>How sure a verdict has to be, over all pairs and all looks together. 95 % is usual. Choose it before you look.</source>
+            <translation>Wie sicher ein Urteil sein muss, über alle Paare und alle Blicke zusammen. 95 % sind üblich. Vor dem Hinsehen wählen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Finding</source>
+            <translation>Befund</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Something that the checks noticed in a run. It waits for your answer.</source>
+            <translation>Etwas, das den Prüfungen an einem Lauf auffiel. Es wartet auf eine Antwort.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Heading for</source>
+            <translation>Strebt nach</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The level that a warm-up points to, where a run ended before it got there. Its uncertainty is larger.</source>
+            <translation>Der Stand, auf den ein Aufwärmen zeigt, wenn ein Lauf vorher endete. Seine Unsicherheit ist größer.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Where the true difference may lie. It comes from the scatter between mounts, not from the rows of a log.</source>
+            <translation>Wo der wahre Unterschied liegen kann. Es kommt aus der Streuung zwischen Montagen, nicht aus den Zeilen eines Logs.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Joint place</source>
+            <translation>Geteilter Platz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Two candidates share a place where they are not told apart: both are then “1 to 2”.</source>
+            <translation>Zwei Kandidaten teilen einen Platz, wo sie nicht unterscheidbar sind: Beide sind dann „1 bis 2“.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Look</source>
+            <translation>Blick</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Judging the study before it is over. Who looks often finds differences that are not there, so each look costs some confidence.</source>
+            <translation>Die Studie beurteilen, bevor sie zu Ende ist. Wer oft hinsieht, findet Unterschiede, die es nicht gibt; so kostet jeder Blick etwas Sicherheit.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Margin</source>
+            <translation>Grenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The smallest difference that matters to you. Two that are surely nearer than that are called the same.</source>
+            <translation>Der kleinste Unterschied, auf den es ankommt. Zwei, die sicher näher beieinander sind, heißen gleich.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>One candidate, one sample, put together once. The unit of evidence.</source>
+            <translation>Ein Kandidat, ein Exemplar, einmal zusammengebaut. Die Einheit der Beweise.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Not told apart</source>
+            <translation>Nicht unterscheidbar</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The interval holds 0, and is too wide to call the two the same. It does not mean that they are alike.</source>
+            <translation>Das Intervall enthält 0, und ist zu breit, um die beiden gleich zu nennen. Es heißt nicht, dass sie gleich sind.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Round</source>
+            <translation>Runde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>One pass through all candidates.</source>
+            <translation>Ein Durchgang durch alle Kandidaten.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>One physical piece of a product. One sample each: the verdict is about these pieces.</source>
+            <translation>Ein einzelnes Stück eines Produkts. Je ein Exemplar: Das Urteil handelt von diesen Stücken.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>How far mounts of one candidate lie apart.</source>
+            <translation>Wie weit Montagen eines Kandidaten auseinander liegen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>School</source>
+            <translation>Schule</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>What is taken out of a temperature: nothing, the room, the coolant, the power.</source>
+            <translation>Was aus einer Temperatur herausgenommen wird: nichts, der Raum, das Kühlmittel, die Leistung.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The drift that is left over ten minutes is surely under the tolerance. Twenty minutes by the clock are no proof.</source>
+            <translation>Was über zehn Minuten noch driftet, liegt sicher unter der Toleranz. Zwanzig Minuten nach der Uhr sind kein Beweis.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Staircase</source>
+            <translation>Treppe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The fall of heat from die to block to coolant to air, in kelvins. The largest step is the bottleneck.</source>
+            <translation>Das Gefälle der Wärme vom Chip zum Block zum Kühlmittel zur Luft, in Kelvin. Die größte Stufe ist der Engpass.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>How long the loop takes for 63 % of its way. After four of them 2 % are left.</source>
+            <translation>Wie lange der Kreislauf für 63 % seines Wegs braucht. Nach vier davon fehlen noch 2 %.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>Window</source>
+            <translation>Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
+            <source>The stretch of a run over which the reading is averaged.</source>
+            <translation>Das Stück eines Laufs, über das der Messwert gemittelt wird.</translation>
         </message>
     </context>
 </TS>
