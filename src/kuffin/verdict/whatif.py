@@ -16,7 +16,7 @@ _MOST_PAIRS = 6
 
 
 @dataclass(frozen=True, kw_only=True)
-class Answer:
+class WhatIfAnswer:
     """What a question comes to.
 
     Attributes
@@ -35,7 +35,7 @@ class Answer:
     pairs: Sequence[tuple[str, str, Foreseen]]
 
 
-def answer(v: StudyVerdict, asked: WhatIf) -> Answer:
+def answer(v: StudyVerdict, asked: WhatIf) -> WhatIfAnswer:
     """Foresee all that is asked for.
 
     Raises
@@ -48,7 +48,7 @@ def answer(v: StudyVerdict, asked: WhatIf) -> Answer:
     found.sort(key=lambda p: p.first.value)
     named = list(combinations([p.candidate for p in found], 2))[:_MOST_PAIRS]
     apart = differences(v, named, asked)
-    return Answer(
+    return WhatIfAnswer(
         asked=asked,
         predictions=found,
         fans=fans_needed(v, asked) if asked.limit_c is not None else {},

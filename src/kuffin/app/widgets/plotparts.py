@@ -50,6 +50,23 @@ def tick() -> QPainterPath:
     return path
 
 
+def take_off(plot: pg.PlotItem) -> None:
+    """Take off a plot what was drawn on it, its name too."""
+    plot.clear()
+    for old in [c for c in plot.getViewBox().childItems() if isinstance(c, pg.LabelItem)]:
+        old.setParentItem(None)
+        if old.scene() is not None:
+            old.scene().removeItem(old)
+
+
+def name_row(plot: pg.PlotItem, said: str, points: float, ink: str) -> None:
+    """What a row shows, in its upper left corner; in markup, so names come in escaped."""
+    label = pg.LabelItem(said, size=f"{points * 0.85:.1f}pt", color=ink)
+    label.setParentItem(plot.getViewBox())
+    label.anchor((0, 0), (0, 0), offset=(6, -3))
+    label.setZValue(5)
+
+
 @guarded
 class Bands(pg.GraphicsObject):  # type: ignore[misc]
     """Many shaded stretches in one item, from the plot's foot to its top."""

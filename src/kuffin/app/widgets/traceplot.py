@@ -12,7 +12,7 @@ from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import USUAL_POINTS, Theme
-from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, smoothed, tick
+from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, name_row, smoothed, take_off, tick
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 from kuffin.reading.traceview import USUAL_ROWS, TraceRow, TraceView
@@ -150,7 +150,7 @@ class TracePlot(QWidget):
         stays = keys == list(self.rows) and with_rest == (self.rest is not None)
         for item in [self.rest, *self.rows.values()]:
             if item is not None:
-                self._bare(item)
+                take_off(item)
                 if not stays:
                     self._area.removeItem(item)
                     item.sigXRangeChanged.disconnect(self._follow)
@@ -162,8 +162,8 @@ class TracePlot(QWidget):
         if view is None:
             return
         self.top.setLabel("left", html.escape(view.label.rsplit(", ", 1)[-1]))
-        self._bare(self.top)
-        self._name(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])))
+        take_off(self.top)
+        name_row(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])), self.font().pointSizeF(), self._theme.ink)
         if not stays:
             self._lay_rows(keys, with_rest)
         below = [p for p in (self.rest, *self.rows.values()) if p is not None]
@@ -203,14 +203,6 @@ class TracePlot(QWidget):
                 plot.sigXRangeChanged.connect(self._follow)
         self._share_height(1 + with_rest + len(keys))
 
-    def _bare(self, plot: pg.PlotItem) -> None:
-        """Take off a plot what was drawn on it, its name too."""
-        plot.clear()
-        for old in [c for c in plot.getViewBox().childItems() if isinstance(c, pg.LabelItem)]:
-            old.setParentItem(None)
-            if old.scene() is not None:
-                old.scene().removeItem(old)
-
     def _share_height(self, rows: int) -> None:
         """The judged trace takes what the rows below leave: about two fifths."""
         grid = self._area.ci.layout
@@ -246,9 +238,8 @@ class TracePlot(QWidget):
         room = max(0.12 * (high - low), 0.004 * max(abs(high), 1.0))
         plot.setYRange(low - room, high + room * 3.2, padding=0)
         names = enumerate(row.lines[:8])
-        self._name(
-            plot, " · ".join(f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
-        )
+        said = " · ".join(f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
+        name_row(plot, said, self.font().pointSizeF(), t.ink)
         for line in row.lines[:6]:
             if line.spikes.size:
                 edge = np.full(min(line.spikes.size, 500), low - 0.5 * room)  # at the foot: names stand at the top
@@ -256,13 +247,6 @@ class TracePlot(QWidget):
                     line.spikes[:500] / 60, edge, symbol="t1", size=7, pen=None, brush=pg.mkBrush(t.warn)
                 )
                 plot.addItem(spikes, ignoreBounds=True)
-
-    def _name(self, plot: pg.PlotItem, said: str) -> None:
-        """What a row shows, in its upper left corner; in markup, so names come in escaped."""
-        label = pg.LabelItem(said, size=f"{self.font().pointSizeF() * 0.85:.1f}pt", color=self._theme.ink)
-        label.setParentItem(plot.getViewBox())
-        label.anchor((0, 0), (0, 0), offset=(6, -3))
-        label.setZValue(5)
 
     def _draw_settling(self, s: Settling, minutes: Array) -> None:
         t = self._theme

@@ -20,7 +20,11 @@ def speak(look_up: Callable[[str], str] | None, decimal: str = ".") -> None:
 
 
 def speaks_english() -> bool:
-    """Whether what is said now is said in English."""
+    """Whether what is said now is said in English.
+
+    >>> speaks_english()
+    True
+    """
     return _look_up is None or _for_files.get()
 
 

@@ -67,6 +67,12 @@ def unequal_spread(y: Array, design: Array, index: NDArray[np.int64], names: Seq
     W. G. Cochran, "The distribution of the largest of a set of estimated variances as a fraction of their total", Annals of
     Eugenics 11 (1941), 47–52. The share's distribution does not depend on the spread; here it is drawn (seeded), so that it
     holds for rounds and for unequal numbers too.
+
+    >>> index = np.repeat([0, 1, 2], 4)
+    >>> y = np.array([1.0, 1.1, 0.9, 1.0, 2.0, 2.1, 1.9, 2.0, 3.0, 6.0, 1.0, 2.0])
+    >>> found = unequal_spread(y, np.eye(3)[index], index, ["Reed", "Rush", "Bulrush"])
+    >>> found.name, round(found.own, 2), round(found.others, 2)
+    ('Bulrush', 2.16, 0.08)
     """
     k, n = len(names), y.size
     if k < 2 or n - design.shape[1] < 2 or np.bincount(index, minlength=k).min() < 2:

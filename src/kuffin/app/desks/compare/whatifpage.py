@@ -28,7 +28,7 @@ from kuffin.verdict.carried import OtherPart, WhatIf
 from kuffin.verdict.otherparts import coolants_of, parts_elsewhere, with_parts
 from kuffin.verdict.predicting import Prediction, as_measured, predict_all
 from kuffin.verdict.study import StudyVerdict
-from kuffin.verdict.whatif import Answer, answer
+from kuffin.verdict.whatif import WhatIfAnswer, answer
 
 _PURPOSE = mark(
     "What if carries what was measured to another power, room, fan or pump speed, part or coolant. It needs temperatures per watt of two mounts of a "
@@ -191,7 +191,7 @@ class WhatIfPage(RenewedPage):
         for widget in (self.heading, self.plot, self.table, self.pairs, self.note):
             widget.setVisible(not trouble)
 
-    def _show(self, told: Answer) -> None:
+    def _show(self, told: WhatIfAnswer) -> None:
         self._shown("")
         order, asked, fans = told.predictions, told.asked, told.fans
         self.found = {p.candidate: p for p in order}

@@ -11,7 +11,6 @@ from PySide6.QtGui import QAction, QKeySequence, QResizeEvent, QShortcut, QShowE
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QMenu, QPushButton, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
 from kuffin.app.base.guarded import guarded
-from kuffin.app.base.jobs import Task
 from kuffin.app.base.settings import Settings
 from kuffin.app.desks.inspect import runwords as model
 from kuffin.app.desks.inspect.answers import AnswerBox
@@ -20,7 +19,7 @@ from kuffin.app.desks.inspect.facts import Facts
 from kuffin.app.desks.inspect.joined import JoinedLogs
 from kuffin.app.desks.inspect.layover import LayOver
 from kuffin.app.desks.inspect.plotkeys import plot_keys
-from kuffin.app.desks.inspect.viewsahead import ViewsAhead, WantedView
+from kuffin.app.desks.inspect.viewsahead import ViewsAhead, WantedView, wanted_view
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.besideorbelow import BesideOrBelow
@@ -34,8 +33,7 @@ from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.notebook import edits
-from kuffin.notebook.entities import Mount, Run, Study
-from kuffin.notebook.store import Notebook
+from kuffin.notebook.entities import Mount, Run
 from kuffin.reading.keptresults import hand_window
 from kuffin.said.preparation import preparation_of, preparation_working
 from kuffin.said.runmarks import happened
@@ -192,7 +190,7 @@ class RunPage(QWidget):
         self._show_words(mount, run)
         if not self.isVisible():
             return
-        wanted = self._wanted(notebook, study, mount, run)
+        wanted = self._wanted(mount, run)
         if wanted.key == self.shown:
             return
         self.shown, trace, result = wanted.key, wanted.trace, wanted.result
@@ -218,30 +216,12 @@ class RunPage(QWidget):
         self.plot.setUpdatesEnabled(False)
         self._clearing.start()
 
-        def work(_job: Task) -> TraceView:
-            return wanted.read()
-
         def done(found: TraceView) -> None:
             self._views.keep(wanted, found)
             if self.shown == wanted.key:
                 self._show_view(mount, found)
 
-        self._state.jobs.start(tr("drawing the run"), work, done, self._state.trouble.emit)
-
-    def _wanted(self, notebook: Notebook, study: Study, mount: Mount, run: Run) -> WantedView:
-        """What a run's traces are drawn from."""
-        trace, result, window = (
-            self.trace or self._default_trace(),
-            self._state.result(run.id),
-            self._window_in_use(run),
-        )
-        joined = mount.joined_to(run.id)
-        roles = tuple((c.name, c.role) for r in (run, *joined) for c in r.channels)
-        lags = tuple(r.lag_s for r in joined)
-        stretch = None if result is None else result.stretch_s
-        told = str(notebook.path), run.id, trace, study.tolerance_k, study.reference_power_w, len(run.marks)
-        key = (*told, roles, lags, window, stretch)
-        return WantedView(notebook=notebook, study=study, run=run, trace=trace, window=window, result=result, key=key)
+        self._state.jobs.start(tr("drawing the run"), lambda _task: wanted.read(), done, self._state.trouble.emit)
 
     def _show_view(self, mount: Mount, view: TraceView) -> None:
         """Draw the traces, and read those of the mounts beside this one ahead."""
@@ -253,14 +233,12 @@ class RunPage(QWidget):
         if view.problem:
             self.at_cursor.setText(view.problem)
         self.over.choose(self.over.mount_id)
-        notebook, study = self._state.notebook, self._state.study
-        made = [m for m in self._state.mounts() if m.live_runs]
-        at = next((i for i, m in enumerate(made) if m.id == mount.id), None)
-        if notebook is None or study is None or at is None or view.samples > _MOST_AHEAD:
-            return
-        condition = None if self._state.verdict is None else self._state.verdict.condition
-        beside = [(m, m.run_under(condition)) for m in (*made[at + 1 : at + 2], *made[max(at - 1, 0) : at])]
-        self._views.read_ahead([self._wanted(notebook, study, m, r) for m, r in beside if r is not None])
+        if view.samples <= _MOST_AHEAD:
+            self._views.read_beside(mount, self._wanted)
+
+    def _wanted(self, mount: Mount, run: Run) -> WantedView:
+        """What a run's traces are drawn from."""
+        return wanted_view(self._state, mount, run, self.trace or self._default_trace(), self._window_in_use(run))
 
     def _clear(self) -> None:
         """The new traces take longer: those of another run do not stand there meanwhile."""

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections import OrderedDict
-from collections.abc import Hashable, Sequence
+from collections.abc import Callable, Hashable, Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -12,7 +12,7 @@ from PySide6.QtCore import QObject, QTimer
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.language import tr
-from kuffin.notebook.entities import Run, Study
+from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.store import Notebook
 from kuffin.reading.runresult import RunResult
 
@@ -44,6 +44,18 @@ class WantedView:
         )
 
 
+def wanted_view(state: State, mount: Mount, run: Run, trace: str, window: tuple[float, float] | None) -> WantedView:
+    """What a run's traces are drawn from, as the study that is open judges it."""
+    notebook, study, result, joined = state.notebook, state.study, state.result(run.id), mount.joined_to(run.id)
+    assert notebook is not None and study is not None
+    roles = tuple((c.name, c.role) for r in (run, *joined) for c in r.channels)
+    lags = tuple(r.lag_s for r in joined)
+    stretch = None if result is None else result.stretch_s
+    told = str(notebook.path), run.id, trace, study.tolerance_k, study.reference_power_w, len(run.marks)
+    key = (*told, roles, lags, window, stretch)
+    return WantedView(notebook=notebook, study=study, run=run, trace=trace, window=window, result=result, key=key)
+
+
 class ViewsAhead(QObject):
     """Views that were read, the latest last; the oldest go when there are too many samples."""
 
@@ -70,10 +82,16 @@ class ViewsAhead(QObject):
         while len(self._views) > 1 and sum(v.samples for v, _ in self._views.values()) > _MOST_SAMPLES:
             self._views.popitem(last=False)
 
-    def read_ahead(self, beside: Sequence[WantedView]) -> None:
-        """Read these too, once a mount has been looked at for a moment."""
+    def read_beside(self, mount: Mount, wanted: Callable[[Mount, Run], WantedView]) -> None:
+        """Read the mounts before and after one too, once that has been looked at for a moment."""
         self.stop()
-        self._beside = [w for w in beside if self.view(w) is None]
+        verdict, made = self._state.verdict, [m for m in self._state.mounts() if m.live_runs]
+        at = next((i for i, m in enumerate(made) if m.id == mount.id), None)
+        if at is None:
+            return
+        beside = (*made[at + 1 : at + 2], *made[max(at - 1, 0) : at])
+        runs = [(m, m.run_under(None if verdict is None else verdict.condition)) for m in beside]
+        self._beside = [w for m, r in runs if r is not None and self.view(w := wanted(m, r)) is None]
         if self._beside:
             self._soon.start()
 
