@@ -5,6 +5,7 @@ from __future__ import annotations
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QListWidget, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.messages import ask
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
@@ -18,7 +19,7 @@ class BinView(QDialog):
         super().__init__(parent)
         self._state = state
         self.setWindowTitle(tr("Bin"))
-        self.resize(460, 340)
+        open_at(self, 460, 340)
         self.list = QListWidget()
         self.list.setAccessibleName(tr("What lies in the bin"))
         self.note = text(style="muted")

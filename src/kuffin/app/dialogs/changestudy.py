@@ -18,7 +18,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.numberspin import NumberSpin
+from kuffin.app.widgets.dialogsize import open_at
+from kuffin.app.widgets.numberspin import NumberSpin, pad
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.language import tr
 from kuffin.notebook.entities import Study
@@ -41,7 +42,7 @@ class ChangeStudy(QDialog):
     def __init__(self, study: Study, typical_power_w: float, parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Change the study"))
-        self.resize(560, 520)
+        open_at(self, 560, 520)
         self.question = QLineEdit(study.question)
         self.name = QLineEdit(study.name)
         self.candidates = QListWidget()
@@ -60,6 +61,7 @@ class ChangeStudy(QDialog):
         self.air = _number(study.reference_air_c, 5.0, 45.0, " °C", 1)
         self.tolerance = _number(study.tolerance_k, 0.02, 5.0, tr(" K in 10 min"))
         self.rounds = QSpinBox()
+        pad(self.rounds)
         self.rounds.setRange(1, 40)
         self.rounds.setValue(study.planned_rounds)
         form = Form()

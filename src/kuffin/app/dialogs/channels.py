@@ -5,6 +5,7 @@ from __future__ import annotations
 from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QGridLayout, QScrollArea, QVBoxLayout, QWidget
 
 from kuffin.app.dialogs.incoming import device_box, role_box
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.units import shown
@@ -23,7 +24,7 @@ class Channels(QDialog):
     def __init__(self, run: Run, parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Channels of {source}", source=run.source or tr("this run")))
-        self.resize(660, 520)
+        open_at(self, 660, 520)
         self._boxes = {}
         self.device_boxes = {}
         inner = QWidget()

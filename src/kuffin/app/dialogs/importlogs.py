@@ -10,6 +10,7 @@ from kuffin.app.dialogs.assigntable import AssignTable
 from kuffin.app.dialogs.cooledrow import CooledRow
 from kuffin.app.dialogs.incoming import Incoming
 from kuffin.app.dialogs.logdetails import LogDetails, ReadOne, read_now
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.forms import button
 from kuffin.app.widgets.texts import rule, text
 from kuffin.core.base.language import counted, tr
@@ -48,7 +49,7 @@ class ImportLogs(QDialog):
         self._lacking = lacking
         self.logs = logs
         self.setWindowTitle(tr("Add logs"))
-        self.resize(1180, 730)
+        open_at(self, 1180, 730)
         self.table = AssignTable(logs, candidates, there)
         self.table.currentCellChanged.connect(self._show)
         self.table.changed.connect(self._label_all)

@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (
 from kuffin.app.dialogs.incoming import role_box
 from kuffin.app.look.theme import Theme
 from kuffin.app.widgets.choice import Choice
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
@@ -49,7 +50,7 @@ class JoinLog(QDialog):
         super().__init__(parent)
         self._data, self._table, self._started_at = data, table, started_at
         self.setWindowTitle(tr("Join {file}", file=table.file))
-        self.resize(1000, 660)
+        open_at(self, 1000, 660)
         rate = tr("every {interval_s:.3g} s", interval_s=table.interval_s or 0)
         self._told = text(
             tr(

@@ -18,7 +18,8 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.widgets.choice import Choice
-from kuffin.app.widgets.numberspin import NumberSpin
+from kuffin.app.widgets.dialogsize import open_at
+from kuffin.app.widgets.numberspin import NumberSpin, pad
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.language import tr
@@ -46,7 +47,7 @@ class NewStudy(QDialog):
         super().__init__(parent)
         self._touched = False  # nothing is wrong before something was typed
         self.setWindowTitle(tr("Start a study"))
-        self.resize(580, 470)
+        open_at(self, 580, 470)
         self.question = QLineEdit()
         self.question.setPlaceholderText(tr("such as: Which slim radiator keeps booth seven cool?"))
         self.kind = Choice()
@@ -65,6 +66,7 @@ class NewStudy(QDialog):
         self.margin.setValue(1.0)
         self.margin.setSuffix(" K")
         self.rounds = QSpinBox()
+        pad(self.rounds)
         self.rounds.setRange(1, 40)
         self.rounds.setValue(3)
         self._school = text(style="muted")

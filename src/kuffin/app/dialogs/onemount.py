@@ -15,6 +15,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.settingsline import SettingsLine
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
@@ -40,7 +41,7 @@ class OneMount(QDialog):
     ) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Tests of this mount"))
-        self.resize(900, 420)
+        open_at(self, 900, 420)
         self._boxes: dict[int, tuple[QCheckBox, QLineEdit, SettingsLine]] = {}
         self._before = {r.id: (r.condition, r.settings) for r in mount.live_runs}
         inner = QWidget()

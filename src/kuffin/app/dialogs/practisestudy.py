@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QDialog, QVBoxLayout, QWidget
 from kuffin.app.base.guarded import guarded
 from kuffin.app.base.jobs import Task
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
@@ -33,7 +34,7 @@ class PractiseStudy(QDialog):
     def __init__(self, state: State, parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Practice study"))
-        self.resize(430, 330)
+        open_at(self, 430, 330)
         self._state = state
         self.used = text(style="heading")
         self.which = choice([], tr("Candidate to mount"))

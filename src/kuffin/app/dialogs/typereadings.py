@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QLineEdit, Q
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.choice import Choice
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.forms import WritingTable, choice
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.errors import KuffinError
@@ -56,7 +57,7 @@ class TypeReadings(QDialog):
     ) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Type readings"))
-        self.resize(760, 560)
+        open_at(self, 760, 560)
         self._roles, self._written, self._steps = list(roles), [""] * len(roles), [""] * len(roles)
         self._figures: list[TypedFigure | None] = [None] * len(roles)
         self.candidate = choice([(c.name, c.name) for c in study.live_candidates], tr("Candidate"))

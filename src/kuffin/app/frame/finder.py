@@ -13,6 +13,7 @@ from PySide6.QtWidgets import QDialog, QLineEdit, QListWidget, QListWidgetItem, 
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.frame.navigation import BEHIND
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.core.base.language import tr
 from kuffin.said.working import candidate_working
@@ -136,7 +137,7 @@ class Finder(QDialog):
         layout = QVBoxLayout(self)
         layout.addWidget(self.line)
         layout.addWidget(self.found)
-        self.resize(520, 380)
+        open_at(self, 520, 380)
         self._find("")
 
     def _find(self, typed: str) -> None:

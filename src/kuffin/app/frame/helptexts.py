@@ -34,13 +34,12 @@ def keys() -> str:
     told = {", ".join(f"Ctrl+{n}" for n in DESKS.values()): ", ".join(tr(d) for d in DESKS)}
     told |= {keys: tr(what) for keys, what in _KEYS.items()}
     rows = "".join(f"<tr><td>{keys}</td><td>{what}</td></tr>" for keys, what in told.items())
-    return f'<table cellspacing="6" width="640">{rows}</table>'
+    return f'<table cellspacing="6">{rows}</table>'
 
 
 def cautions() -> str:
     """All cautions, as rich text."""
-    said = f"<p><b>{tr(ABOUT)}</b></p>" + "".join(f"<p>{tr(text)}</p>" for text in CAUTIONS.values())
-    return f'<table width="680"><tr><td>{said}</td></tr></table>'  # wide, so that it fits on a low screen
+    return f"<p><b>{tr(ABOUT)}</b></p>" + "".join(f"<p>{tr(text)}</p>" for text in CAUTIONS.values())
 
 
 def about() -> str:

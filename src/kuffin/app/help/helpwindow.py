@@ -23,9 +23,9 @@ from PySide6.QtWidgets import (
 )
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.dialogsize import open_at
 from kuffin.core.base.language import mark, tr
 
-_WIDTH = re.compile(r' width="\d+"')  # of pages that are made for a box of their own
 _MORE = "(?:s|e|n|en|er)?"  # of several, in the languages that Kuffin speaks
 _HEAD = re.compile(r"^## (.+)$", re.MULTILINE)
 
@@ -116,7 +116,7 @@ class HelpWindow(QDialog):
         split.setSizes([260, 560])
         QHBoxLayout(self).addWidget(split)
         QShortcut(QKeySequence.StandardKey.Find, self, self.line.setFocus)
-        self.resize(860, 620)
+        open_at(self, 860, 620)
         self._list("")
 
     def show_topic(self, title: str) -> None:
@@ -163,7 +163,7 @@ class HelpWindow(QDialog):
         if title is None:
             return
         if title in self._more:
-            self.page.setHtml(f"<h2>{title}</h2>{_WIDTH.sub(chr(32), self._more[title]())}")
+            self.page.setHtml(f"<h2>{title}</h2>{self._more[title]()}")
         else:
             topic = next(t for t in topics() if t.title == title)
             head, text = topic.told

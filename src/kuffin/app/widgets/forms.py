@@ -44,7 +44,6 @@ def number(
     if name:
         box.setAccessibleName(name)
     no_wider(box, 14)
-    box.lineEdit().setTextMargins(5, 0, 2, 0)
     return box
 
 

@@ -2,10 +2,40 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QMessageBox, QWidget
+from PySide6.QtCore import QSize, Qt
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QMessageBox, QTextBrowser, QVBoxLayout, QWidget
+
+from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.dialogsize import roomy
 
 Button = QMessageBox.StandardButton
+_PAGE_WIDTH = 720
+
+
+@guarded
+class OwnPage(QDialog):
+    """A page of Kuffin's own: as high as its words, and scrolled where the screen is lower."""
+
+    def __init__(self, title: str, markup: str, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self.setWindowTitle(title)
+        self.page = QTextBrowser()
+        self.page.setOpenLinks(False)
+        self.page.setAccessibleName(title)
+        self.page.setHtml(markup)
+        buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok)
+        buttons.accepted.connect(self.accept)
+        layout = QVBoxLayout(self)
+        layout.addWidget(self.page)
+        layout.addWidget(buttons)
+        self.resize(self.sizeHint())
+
+    def sizeHint(self) -> QSize:
+        widest = roomy(self, _PAGE_WIDTH, 10_000)
+        page = self.page.document().clone()
+        page.setTextWidth(widest.width() - 60)
+        high = round(page.size().height()) + 100  # with the button and the margins
+        return QSize(widest.width(), min(high, widest.height()))
 
 
 def message(parent: QWidget | None, title: str, words: str) -> QMessageBox:
@@ -32,10 +62,9 @@ def tell_meanwhile(parent: QWidget | None, title: str, words: str) -> None:
 
 def own_page(parent: QWidget | None, title: str, markup: str) -> None:
     """Show a page of Kuffin's own, the only one with markup: nothing that a person or a file brings may come in."""
-    box = message(parent, title, "")
-    box.setTextFormat(Qt.TextFormat.RichText)
-    box.setText(markup)
+    box = OwnPage(title, markup, parent)
     box.exec()
+    box.deleteLater()
 
 
 def ask(parent: QWidget | None, title: str, question: str) -> bool:

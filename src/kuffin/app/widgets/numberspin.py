@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from PySide6.QtGui import QValidator
-from PySide6.QtWidgets import QDoubleSpinBox
+from PySide6.QtWidgets import QAbstractSpinBox, QDoubleSpinBox, QWidget
 
 from kuffin.app.base.guarded import guarded
 from kuffin.core.base.language import written
@@ -14,9 +14,18 @@ from kuffin.core.base.numbers import typed_number
 _TYPED = re.compile(r"[-−+]?\d*[.,]?\d*")
 
 
+def pad(box: QAbstractSpinBox) -> None:
+    """Give a number as much room before it as a line of text has."""
+    box.lineEdit().setTextMargins(5, 0, 2, 0)
+
+
 @guarded
 class NumberSpin(QDoubleSpinBox):
     """Shown with the desktop's decimal sign. Qt's own takes “1.5” for 15 where the point parts thousands; here nothing does."""
+
+    def __init__(self, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        pad(self)
 
     def _bare(self, text: str) -> str:
         return (
