@@ -209,6 +209,7 @@ def cards(app: QApplication, window: MainWindow, folder: Path, shoot: Callable[[
     until(app, lambda: window.importer.dialog is not None)
     dialog = window.importer.dialog
     assert dialog is not None
+    dialog.resize(1180, 730)  # as on a screen with room
     settle_down(app, window)
     dialog.grab().save(str(save))
     dialog.reject()

@@ -162,7 +162,6 @@ def unit_box(channel: LogChannel) -> QComboBox:
 def role_box(role: str | None) -> QComboBox:
     """A choice of roles."""
     box = Choice()
-    box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
     box.setMinimumWidth(216)
     box.addItem(tr("(no role)"), None)
     for key in ROLES:

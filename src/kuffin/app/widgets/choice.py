@@ -16,6 +16,10 @@ _LEAST_DIGITS = 14
 class Choice(QComboBox):
     """The box. What is cut is told whole by its tip."""
 
+    def __init__(self, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)  # also for what it offers later
+
     def minimumSizeHint(self) -> QSize:
         """Little: what has no room is ended in an ellipsis."""
         hint = super().minimumSizeHint()
@@ -26,9 +30,10 @@ class Choice(QComboBox):
         try:
             self.initStyleOption(option)
             parts = QStyle.ComplexControl.CC_ComboBox, option, QStyle.SubControl.SC_ComboBoxEditField
-            room = self.style().subControlRect(*parts, self).width() - 2
+            room, metrics = self.style().subControlRect(*parts, self).width(), painter.fontMetrics()
             whole = option.currentText
-            option.currentText = painter.fontMetrics().elidedText(whole, Qt.TextElideMode.ElideRight, room)
+            if metrics.horizontalAdvance(whole) > room + 2:
+                option.currentText = metrics.elidedText(whole, Qt.TextElideMode.ElideRight, room)
             if not self.isEditable() and (self.toolTip() or option.currentText != whole):
                 self.setToolTip(plain_tip(whole) if option.currentText != whole else "")
             painter.drawComplexControl(QStyle.ComplexControl.CC_ComboBox, option)

@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 import numpy as np
-from PySide6.QtWidgets import QComboBox
 
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
@@ -54,7 +53,6 @@ class AlongPage(RenewedPage):
         self.outcome = choice([], tr("What is compared"))
         self.axis = choice([], tr("Along what"))
         for box in (self.outcome, self.axis):
-            box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
             box.activated.connect(lambda _i: self._chosen())
         self.at = number(0, 1e5, "", 1, 1, tr("Place where candidates are read off"))
         self.at.valueChanged.connect(lambda _v: self._read_off())

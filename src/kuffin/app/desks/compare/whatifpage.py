@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 import numpy as np
-from PySide6.QtWidgets import QComboBox, QWidget
+from PySide6.QtWidgets import QWidget
 
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.compare.otherstudies import OtherStudies
@@ -57,7 +57,6 @@ class WhatIfPage(RenewedPage):
         self.part = choice([(tr(_AS_THERE), None)], tr("Another part"))
         self.coolant = choice([(tr(_AS_THERE), None)], tr("Another coolant"))
         for chooser in (self.part, self.coolant):
-            chooser.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
             chooser.activated.connect(lambda _i: self._ask())
         self._part_row = row(text(tr("with"), style="muted", wrap=False), self.part)
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QComboBox, QWidget
+from PySide6.QtWidgets import QWidget
 
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.forms import choice, number, refill
@@ -29,7 +29,6 @@ class CoolantChoice(QWidget):
         self.box = choice(
             [(tr("as measured"), _AS_MEASURED), (tr("water"), _WATER)], tr("Coolant that curves are carried to")
         )
-        self.box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self.warmth = number(5, 75, "°C", 0, 5, tr("Coolant temperature"))
         self.warmth.setValue(30)
         self.warmth.setEnabled(False)

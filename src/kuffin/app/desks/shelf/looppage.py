@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QComboBox, QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.desks.shelf.coolantchoice import CoolantChoice
@@ -45,7 +45,6 @@ class LoopPage(RenewedPage):
         state.notebook_changed.connect(self._forget)
         self.found: ShelfCurves | None = None
         self.pump = choice([], tr("Pump"))
-        self.pump.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self.pump.activated.connect(lambda _i: self.renew())
         self.speed = number(5, 120, "%", 0, 5, tr("Pump speed"))
         self.speed.setValue(100)
