@@ -52,6 +52,7 @@ from kuffin.app.look import theme as looks
 from kuffin.app.state.running import Running
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
+from kuffin.app.widgets.forms import flowing
 from kuffin.app.widgets.keywalked import Opening
 from kuffin.app.widgets.messages import ask, tell
 from kuffin.app.widgets.texts import Opener, rule
@@ -128,12 +129,8 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         }
         self.desk: str = "Compare"
         self._tabs = QButtonGroup(self)
-        row = QHBoxLayout()
-        row.setContentsMargins(0, 0, 0, 0)
-        row.setSpacing(0)
+        names: list[QPushButton] = []
         for i, name in enumerate(self.desks):
-            if name == "Shelf":
-                row.addStretch()
             button = QPushButton(tr(name))
             button.setObjectName("desk")
             button.setCheckable(True)
@@ -142,7 +139,12 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
                 # a button's own shortcut would wait a tenth of a second, to show that it is pressed
                 QShortcut(QKeySequence(f"Ctrl+{DESKS[name]}"), self, lambda n=name: self.show_desk(n))
             self._tabs.addButton(button, i)
-            row.addWidget(button)
+            names.append(button)
+        row = QHBoxLayout()
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(0)
+        row.addWidget(flowing(*names[:-2], spacing=0), 1)  # in a second line where the text is large
+        row.addWidget(flowing(*names[-2:], spacing=0), 0, Qt.AlignmentFlag.AlignTop)
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self.desks)[i]))
         desk = QWidget()
         column = QVBoxLayout(desk)

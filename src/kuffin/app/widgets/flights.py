@@ -87,7 +87,7 @@ class Flights(Scaled):
             )
             painter.setFont(small)
             painter.setPen(t.color("muted"))
-            painter.drawText(QRectF(x, box.bottom() + 3, width, 16), Qt.AlignmentFlag.AlignHCenter, tread.name)
+            self._name(painter, QRectF(x, box.bottom() + 3, width, 16), tread.name)
             if i == 0:
                 continue
             step = flight.steps[i - 1]
@@ -116,14 +116,17 @@ class Flights(Scaled):
                 number(tread.height, digits),
             )
             painter.setPen(t.color("muted"))
-            painter.drawText(
-                QRectF(at - 6, box.bottom() + 3, 0.62 * width + 12, 16), Qt.AlignmentFlag.AlignHCenter, tread.name
-            )
+            self._name(painter, QRectF(at - 3, box.bottom() + 3, 0.62 * width + 4, 16), tread.name)
             at += 0.62 * width
         painter.setPen(t.color("ink"))
         bold = self.letters(bold=True)
         painter.setFont(bold)
         painter.drawText(QRectF(box.left(), 4, box.width(), 20), Qt.AlignmentFlag.AlignLeft, flight.label)
+
+    @staticmethod
+    def _name(painter: QPainter, room: QRectF, name: str) -> None:
+        said = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(room.width()))
+        painter.drawText(room, Qt.AlignmentFlag.AlignHCenter, said)
 
     def _whisker(self, painter: QPainter, tread: Tread, x: float, y_of: object) -> None:
         if tread.u95 <= 0:

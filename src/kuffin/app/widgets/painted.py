@@ -6,7 +6,7 @@ import math
 import sys
 
 from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, QSizeF
-from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent
+from PySide6.QtGui import QFont, QMouseEvent, QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QWidget
 
 from kuffin.app.base.guarded import guarded
@@ -103,6 +103,13 @@ class Scaled(Painted):
         painter.setFont(self.letters())
         corner, size = QPointF(seen.topLeft()) / self.zoom, QSizeF(seen.size()) / self.zoom
         return QRectF(corner, size).toAlignedRect()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        if (
+            self._keeps_height and self.sizeHint().height() != self.height()
+        ):  # where names wrap, that depends on the width
+            self.keep_height()
 
     def changeEvent(self, event: QEvent) -> None:
         super().changeEvent(event)

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from itertools import pairwise
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QFontMetricsF, QPainter, QPen, QResizeEvent
+from PySide6.QtGui import QFontMetricsF, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.marks import draw, mark, tint
@@ -44,11 +44,6 @@ class Rankings(Walked):
 
     def sizeHint(self) -> QSize:
         return self.sized(760, int(self._top() + self._row() * max(len(self._place), 1) + 8))
-
-    def resizeEvent(self, event: QResizeEvent) -> None:
-        super().resizeEvent(event)
-        if self.sizeHint().height() != self.height():
-            self.keep_height()
 
     def _width(self) -> float:
         """Of a school's column."""

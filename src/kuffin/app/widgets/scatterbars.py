@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt
-from PySide6.QtGui import QPainter, QPen
+from PySide6.QtGui import QFontMetricsF, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
@@ -41,25 +41,31 @@ class ScatterBars(Walked):
     def _right(self) -> float:
         return min(_RIGHT, 0.36 * self.across)
 
+    def _row(self) -> float:
+        """How high a row is: names wrap where there is little room."""
+        metrics, box = QFontMetricsF(self.letters()), QRectF(0, 0, self._left - 14, 400)
+        how = Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap
+        return max([_ROW, *(metrics.boundingRect(box, how, label).height() + 6 for label, _, _ in self._rows)])
+
     def sizeHint(self) -> QSize:
-        return self.sized(760, int(_ROW * max(len(self._rows), 1) + _FOOT + 6))
+        return self.sized(760, int(self._row() * max(len(self._rows), 1) + _FOOT + 6))
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if not self._rows:
             return
-        t = self._theme
-        area = QRectF(self._left, 4, max(self.across - self._left - self._right, 60), _ROW * len(self._rows))
+        t, row = self._theme, self._row()
+        area = QRectF(self._left, 4, max(self.across - self._left - self._right, 60), row * len(self._rows))
         high = max(max(sd for _, sd, _ in self._rows), 0.05) * 1.08
         at = paint_axis(painter, t, area, 0.0, high, self._unit)
         painter.setPen(QPen(t.color("muted"), 1.4))
         painter.drawLine(QPointF(area.left(), area.top()), QPointF(area.left(), area.bottom()))
-        self.boxes = [QRectF(1, area.top() + _ROW * i, self.across - 3, _ROW) for i in range(len(self._rows))]
+        self.boxes = [QRectF(1, area.top() + row * i, self.across - 3, row) for i in range(len(self._rows))]
         for i, (label, sd, said) in enumerate(self._rows):
-            y = area.top() + _ROW * (i + 0.5)
+            y = area.top() + row * (i + 0.5)
             painter.setFont(self.letters())
             painter.setPen(t.color("ink"))
-            place = QRectF(4, y - _ROW / 2, self._left - 14, _ROW)
+            place = QRectF(4, y - row / 2, self._left - 14, row)
             painter.drawText(place, Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, label)
             bar = QRectF(area.left(), y - 8, max(at(sd) - area.left(), 1.5), 16)
             painter.fillRect(bar, t.color("muted"))
