@@ -83,7 +83,7 @@ def _report(folder: Path) -> None:
         each = []
         for mount in order[1:9]:
             if not looked:
-                window.inspect.run_page.forget_views()
+                window.inspect.run_page.views.forget()
             each.append(took(lambda m=mount: window.open_mount(m), drawn))  # type: ignore[misc]
             idle(looked)
         whole, pause = (sorted(x)[len(each) // 2] for x in zip(*each, strict=True))

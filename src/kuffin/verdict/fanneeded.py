@@ -31,13 +31,7 @@ def fans_needed(v: StudyVerdict, asked: WhatIf) -> dict[str, Foreseen | None]:
     if asked.limit_c is None:
         raise CompareError("tell the limit that is to be held")
     at = [predict_all(v, replace(asked, fan=float(f), limit_c=None)) for f in _FANS]
-    out: dict[str, Foreseen | None] = {}
-    for name in at[0]:
-        warm = [p[name].die or p[name].coolant for p in at]
-        if any(x is None for x in warm):
-            continue
-        out[name] = _crossing([x for x in warm if x is not None], asked.limit_c)
-    return out
+    return {name: _crossing([p[name].first for p in at], asked.limit_c) for name in at[0]}
 
 
 def _crossing(warm: list[Foreseen], limit_c: float) -> Foreseen | None:

@@ -114,9 +114,8 @@ def _window(
 ) -> Purchase | None:
     within, mount, how = scatter.scatter.sd("window"), scatter.scatter.sd("mount"), tr(FITTED)
     judged = v.main.comparison
-    if (
-        judged is not None and judged.own_spreads and within is not None
-    ):  # what the two of this pair do, not all together
+    if within is not None and judged is not None and judged.own_spreads:
+        # what the mounts of these two do, not all together
         whole, how = judged.scatter_of(pair.a, pair.b)[0], tr("of the mounts of these two")
         within = min(within, whole)
         mount = float(np.sqrt(whole**2 - within**2))

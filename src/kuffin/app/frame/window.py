@@ -129,7 +129,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         }
         self.desk: str = "Compare"
         self._tabs = QButtonGroup(self)
-        names: list[QPushButton] = []
+        names: dict[str, QPushButton] = {}
         for i, name in enumerate(self.desks):
             button = QPushButton(tr(name))
             button.setObjectName("desk")
@@ -139,12 +139,12 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
                 # a button's own shortcut would wait a tenth of a second, to show that it is pressed
                 QShortcut(QKeySequence(f"Ctrl+{DESKS[name]}"), self, lambda n=name: self.show_desk(n))
             self._tabs.addButton(button, i)
-            names.append(button)
+            names[name] = button
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
-        row.addWidget(flowing(*names[:-2], spacing=0), 1)  # in a second line where the text is large
-        row.addWidget(flowing(*names[-2:], spacing=0), 0, Qt.AlignmentFlag.AlignTop)
+        for on in (True, False):  # in a second line where the text is large
+            row.addWidget(flowing(*(b for n, b in names.items() if (n in DESKS) == on), spacing=0), int(on))
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self.desks)[i]))
         desk = QWidget()
         column = QVBoxLayout(desk)

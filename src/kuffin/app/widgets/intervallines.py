@@ -45,12 +45,11 @@ class IntervalLines(Walked):
 
     @property
     def _left(self) -> float:
-        """How much room names have: less where there is little."""
-        return min(_LEFT, 0.3 * self.across)
+        return self.side(_LEFT, 0.3)
 
     @property
     def _right(self) -> float:
-        return min(_RIGHT, 0.36 * self.across)
+        return self.side(_RIGHT, 0.36)
 
     def _span(self) -> tuple[float, float]:
         values = [x for r in self.rows for x in (r.low, r.high, r.target) if x is not None]

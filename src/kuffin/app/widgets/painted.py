@@ -74,6 +74,10 @@ class Scaled(Painted):
         """All of the picture, in its own places."""
         return QRectF(0, 0, self.across, self.down)
 
+    def side(self, usual: float, share: float) -> float:
+        """The room for names beside a picture: as usual, or a share of the width where there is little."""
+        return min(usual, share * self.across)
+
     def letters(self, times: float = 1.0, *, bold: bool = False) -> QFont:
         """The font at so many times its usual size, before it is enlarged."""
         font = QFont(self.font())
@@ -106,9 +110,8 @@ class Scaled(Painted):
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         super().resizeEvent(event)
-        if (
-            self._keeps_height and self.sizeHint().height() != self.height()
-        ):  # where names wrap, that depends on the width
+        # where names wrap, the height depends on the width
+        if self._keeps_height and self.sizeHint().height() != self.height():
             self.keep_height()
 
     def changeEvent(self, event: QEvent) -> None:

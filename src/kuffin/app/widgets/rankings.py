@@ -50,7 +50,7 @@ class Rankings(Walked):
         return (self.across - self._left() - 20) / max(len(self._rows), 1)
 
     def _left(self) -> float:
-        return min(_LEFT, 0.18 * self.across)
+        return self.side(_LEFT, 0.18)
 
     def _x(self, i: int) -> float:
         return self._left() + self._width() * (i + 0.5)

@@ -34,12 +34,11 @@ class ScatterBars(Walked):
 
     @property
     def _left(self) -> float:
-        """How much room names have: less where there is little."""
-        return min(_LEFT, 0.34 * self.across)
+        return self.side(_LEFT, 0.34)
 
     @property
     def _right(self) -> float:
-        return min(_RIGHT, 0.36 * self.across)
+        return self.side(_RIGHT, 0.36)
 
     def _row(self) -> float:
         """How high a row is: names wrap where there is little room."""

@@ -105,7 +105,7 @@ class RunPage(QWidget):
         self.joined = JoinedLogs(state)
         self._clearing = QTimer(self, singleShot=True, interval=_SOON_MS)
         self._clearing.timeout.connect(self._clear)
-        self._views = ViewsAhead(state, self)
+        self.views = ViewsAhead(state, self)
         self._lay_out()
         for keys, act in plot_keys(self.plot).items():
             QShortcut(QKeySequence(keys), self, act)
@@ -154,10 +154,6 @@ class RunPage(QWidget):
         self._plot_place.insertWidget(0, plot, 1)
         return plot
 
-    def forget_views(self) -> None:
-        """Read every run anew from now on."""
-        self._views.forget()
-
     def set_theme(self, theme: Theme) -> None:
         self._theme = theme
         if "plot" in self.__dict__:
@@ -194,7 +190,7 @@ class RunPage(QWidget):
         if wanted.key == self.shown:
             return
         self.shown, trace, result = wanted.key, wanted.trace, wanted.result
-        self._views.stop()
+        self.views.stop()
         self._trace_box.clear()
         for name, label in model.trace_choices(study.under_test):
             self._trace_box.addItem(tr(label), name)
@@ -207,7 +203,7 @@ class RunPage(QWidget):
         if typed:  # a few figures have no trace
             self.at_cursor.setText(tr("These figures were typed: there is no trace to draw, and no window to set."))
             return
-        known = self._views.view(wanted)
+        known = self.views.view(wanted)
         if known is not None:
             self._show_view(mount, known)
             return
@@ -217,7 +213,7 @@ class RunPage(QWidget):
         self._clearing.start()
 
         def done(found: TraceView) -> None:
-            self._views.keep(wanted, found)
+            self.views.keep(wanted, found)
             if self.shown == wanted.key:
                 self._show_view(mount, found)
 
@@ -234,7 +230,7 @@ class RunPage(QWidget):
             self.at_cursor.setText(view.problem)
         self.over.choose(self.over.mount_id)
         if view.samples <= _MOST_AHEAD:
-            self._views.read_beside(mount, self._wanted)
+            self.views.read_beside(mount, self._wanted)
 
     def _wanted(self, mount: Mount, run: Run) -> WantedView:
         """What a run's traces are drawn from."""
