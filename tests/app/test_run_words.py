@@ -10,8 +10,11 @@ from typing import Any, cast
 
 import numpy as np
 import pytest
+from pytestqt.qtbot import QtBot
 
+from kuffin.app.desks.run.live import LivePage
 from kuffin.app.desks.run.stagewords import band, to_go
+from kuffin.app.look import theme as looks
 from kuffin.core.bench.leading import SETTLING, Leader, Stage
 from kuffin.core.bench.limits import Alarm, Limits, Watch
 from kuffin.core.bench.protocol import Step, asked_for
@@ -110,3 +113,12 @@ def test_rows_and_marks_come_from_two_threads(tmp_path: Path) -> None:
         assert data.times.tolist() == list(range(80))
         run = book.study(study).live_candidates[0].live_mounts[0].live_runs[0]
         assert [m.text for m in run.marks] == [f"word {i}" for i in range(40)]
+
+
+def test_the_small_buttons_say_the_same_to_the_desk_in_every_language(german: None, qtbot: QtBot) -> None:
+    page, heard = LivePage(looks.LIGHT), []
+    qtbot.addWidget(page)
+    page.small.connect(heard.append)
+    for button in (page.marker, page.holder, page.repeater, page.type_reading, page.goer, page.carrier):
+        button.click()
+    assert heard == ["mark", "hold", "repeat", "type", "go on run", "carry on"]

@@ -6179,21 +6179,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/live.py" />
-            <source>mark</source>
-            <translation>Marke</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
-            <source>hold</source>
-            <translation>halten</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
-            <source>repeat</source>
-            <translation>wiederholen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
             <source>Why skip to the next phase?</source>
             <translation>Warum zum nächsten Abschnitt springen?</translation>
         </message>
@@ -6204,23 +6189,8 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/live.py" />
-            <source>type</source>
-            <translation>tippen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
             <source>A comment on this run:</source>
             <translation>Eine Bemerkung zu diesem Lauf:</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
-            <source>go on run</source>
-            <translation>Lauf fortsetzen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
-            <source>carry on</source>
-            <translation>weiter so</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/practice.py" />

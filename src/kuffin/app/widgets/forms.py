@@ -8,14 +8,17 @@ from PySide6.QtCore import QAbstractItemModel, QModelIndex, QPersistentModelInde
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QComboBox,
+    QFrame,
     QHBoxLayout,
     QHeaderView,
     QLineEdit,
     QPushButton,
+    QScrollArea,
     QStyledItemDelegate,
     QStyleOptionViewItem,
     QTableWidget,
     QTableWidgetItem,
+    QVBoxLayout,
     QWidget,
 )
 
@@ -127,6 +130,18 @@ def flowing(*parts: QWidget, spacing: int = 12) -> QWidget:
     for part in parts:
         layout.addWidget(part)
     return holder
+
+
+def scrolling(page: QWidget) -> tuple[QVBoxLayout, QVBoxLayout]:
+    """A column that scrolls where there is too little room, and the page's own, in which more can stand below it."""
+    whole, scroll, inside = QVBoxLayout(page), QScrollArea(), QWidget()
+    whole.setContentsMargins(0, 0, 0, 0)
+    scroll.setWidgetResizable(True)
+    scroll.setFrameShape(QFrame.Shape.NoFrame)
+    scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+    scroll.setWidget(inside)
+    whole.addWidget(scroll, 1)
+    return QVBoxLayout(inside), whole
 
 
 def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:

@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLineEdit, QPushButton, 
 from kuffin.app.desks.run import stagewords
 from kuffin.app.look.theme import Theme, figures_font
 from kuffin.app.widgets.alarmband import AlarmBand
-from kuffin.app.widgets.forms import button
+from kuffin.app.widgets.forms import button, flowing, scrolling
 from kuffin.app.widgets.livetraces import LiveTraces
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.staircase import Staircase
@@ -83,19 +83,19 @@ class LivePage(QWidget):
         self.figures = [BigFigure() for _ in range(_FIGURES)]
         self.traces = LiveTraces(theme)
         self.traces.setMinimumHeight(125)
+        for shrinks in (self.staircase, self.traces):  # before the page scrolls
+            shrinks.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Ignored)
         self.big = QPushButton()
         self.big.setObjectName("big")
         self.big.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.big.setMinimumHeight(56)
         self.doing = stagewords.BigButton("", "")
         self.big.clicked.connect(lambda: self.pressed.emit(self.doing.key))
-        self.marker = button(
-            tr("Mark (M)"), lambda: self.small.emit(tr("mark")), tr("Mark this moment; a word may follow")
-        )
+        self.marker = button(tr("Mark (M)"), lambda: self.small.emit("mark"), tr("Mark this moment; a word may follow"))
         self.holder = button(
-            tr("Hold"), lambda: self.small.emit(tr("hold")), tr("Stay in this phase until you let it go on")
+            tr("Hold"), lambda: self.small.emit("hold"), tr("Stay in this phase until you let it go on")
         )
-        self.repeater = button(tr("Repeat the step"), lambda: self.small.emit(tr("repeat")))
+        self.repeater = button(tr("Repeat the step"), lambda: self.small.emit("repeat"))
         self.skipper = button(tr("Skip …"), lambda: self.ask("skip", tr("Why skip to the next phase?")))
         self.stopper = button(
             tr("Stop the run"),
@@ -103,19 +103,19 @@ class LivePage(QWidget):
             tr("Ends it here; what was recorded is kept, and it can go on later"),
         )
         self.type_reading = button(
-            tr("Type a reading"), lambda: self.small.emit(tr("type")), tr("A value read off by hand")
+            tr("Type a reading"), lambda: self.small.emit("type"), tr("A value read off by hand")
         )
         self.commenter = button(tr("Comment …"), lambda: self.ask("comment", tr("A comment on this run:")))
         self.goer = button(
             tr("Go on with it"),
-            lambda: self.small.emit(tr("go on run")),
+            lambda: self.small.emit("go on run"),
             tr("The same run goes on, with a gap for the time between"),
         )
-        self.carrier = button(tr("Carry on"), lambda: self.small.emit(tr("carry on")))
+        self.carrier = button(tr("Carry on"), lambda: self.small.emit("carry on"))
         self.question = text(wrap=False)
         self.answer = QLineEdit()
         self.answer.returnPressed.connect(self._answered)
-        column = QVBoxLayout(self)
+        column, whole = scrolling(self)
         column.setContentsMargins(0, 6, 0, 0)
         column.setSpacing(6)
         column.addWidget(self.line)
@@ -140,11 +140,11 @@ class LivePage(QWidget):
         line.setContentsMargins(0, 0, 0, 0)
         line.addWidget(self.question)
         line.addWidget(self.answer, 1)
-        column.addWidget(self._line)
+        whole.addWidget(self._line)
         self._line.hide()
         row = QHBoxLayout()
         row.addWidget(self.big, 1)
-        for widget in (
+        small = flowing(
             self.carrier,
             self.type_reading,
             self.goer,
@@ -154,11 +154,12 @@ class LivePage(QWidget):
             self.repeater,
             self.skipper,
             self.stopper,
-        ):
-            row.addWidget(widget)
+            spacing=6,
+        )
+        row.addWidget(small, 2)
         for widget in (self.carrier, self.type_reading, self.goer, self.commenter):
             widget.hide()  # until a run has a use for it: together they would make the desk wider than the window
-        column.addLayout(row)
+        whole.addLayout(row)
         self._scale()
 
     def _scale(self) -> None:

@@ -8,7 +8,7 @@ from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import Theme, figures_font
-from kuffin.app.widgets.forms import button, choice, refill, row
+from kuffin.app.widgets.forms import button, choice, refill, row, scrolling
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.texts import empty, text
 from kuffin.core.base.language import tr
@@ -44,7 +44,7 @@ class ReadyPage(QWidget):
         self.start.setMinimumHeight(64)
         self.start.clicked.connect(self.start_wanted)
         self._cut = QVBoxLayout()
-        column = QVBoxLayout(self)
+        column, whole = scrolling(self)
         column.setContentsMargins(0, 14, 0, 0)
         column.setSpacing(10)
         column.addWidget(self.title)
@@ -67,9 +67,7 @@ class ReadyPage(QWidget):
         column.addWidget(
             text(" ".join(tr(c) for c in (NO_SAFETY_DEVICE, CAUTIONS["mains"], CAUTIONS["hot"])), style="small")
         )
-        bottom = QHBoxLayout()
-        bottom.addWidget(self.start, 1)
-        column.addLayout(bottom)
+        whole.addWidget(self.start)  # always in sight
         self._scale()
 
     def _scale(self) -> None:
