@@ -129,7 +129,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         }
         self.desk: str = "Compare"
         self._tabs = QButtonGroup(self)
-        names: dict[str, QPushButton] = {}
+        first, behind = list[QPushButton](), list[QPushButton]()
         for i, name in enumerate(self.desks):
             button = QPushButton(tr(name))
             button.setObjectName("desk")
@@ -139,14 +139,14 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
                 # a button's own shortcut would wait a tenth of a second, to show that it is pressed
                 QShortcut(QKeySequence(f"Ctrl+{DESKS[name]}"), self, lambda n=name: self.show_desk(n))
             self._tabs.addButton(button, i)
-            names[name] = button
+            (first if name in DESKS else behind).append(button)
         row = QHBoxLayout()
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
-        for on in (True, False):  # in a second line where the text is large
-            row.addWidget(flowing(*(b for n, b in names.items() if (n in DESKS) == on), spacing=0), int(on))
+        row.addWidget(flowing(*first, spacing=0), 1)  # in a second line where the text is large
+        row.addWidget(flowing(*behind, spacing=0), 0, Qt.AlignmentFlag.AlignTop)
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self.desks)[i]))
-        desk = QWidget()
+        desk = QWidget(minimumWidth=730)  # px: on a small window the loom gives way first
         column = QVBoxLayout(desk)
         column.setContentsMargins(20, 2, 18, 6)
         column.setSpacing(4)
