@@ -146,7 +146,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         row.addWidget(flowing(*first, spacing=0), 1)  # in a second line where the text is large
         row.addWidget(flowing(*behind, spacing=0), 0, Qt.AlignmentFlag.AlignTop)
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self.desks)[i]))
-        desk = QWidget(minimumWidth=730)  # px: on a small window the loom gives way first
+        desk = QWidget(minimumWidth=756)  # px: on a small window the loom gives way first
         column = QVBoxLayout(desk)
         column.setContentsMargins(20, 2, 18, 6)
         column.setSpacing(4)
