@@ -9,13 +9,16 @@ from collections.abc import Callable
 from pathlib import Path
 
 import pytest
-from PySide6.QtCore import QCoreApplication, QEvent, Qt
+from PySide6.QtCore import QCoreApplication, QEvent, QObject, Qt
 from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QApplication, QLabel, QMenu, QWidget
 
 from kuffin.app.base.settings import Settings
 from kuffin.app.dialogs.newstudy import NewStudy
 from kuffin.app.frame.strip import with_capital
 from kuffin.app.frame.window import MainWindow
+from kuffin.app.look import theme as looks
+from kuffin.app.widgets.messages import tell
 from kuffin.notebook.entities import Mount
 from tests.app.driving import give, press, pump_until, with_dialog
 
@@ -189,17 +192,61 @@ class TestKeys:
         assert window.working.shown.title != own
 
 
-def test_dressing_the_window_anew_takes_it_no_time_to_speak_of(demo_window: MainWindow, at_rest: Wait) -> None:
-    """The sheet is the window's: one on the application was laid on every widget for seconds (see `benchmarks windows`)."""
-    from PySide6.QtWidgets import QApplication
+class TestDressing:
+    def test_what_is_seen_is_dressed_at_once_and_the_rest_soon(self, demo_window: MainWindow, at_rest: Wait) -> None:
+        """A sheet on all of a window's widgets took tenths of a second, on the application seconds (`benchmarks windows`)."""
+        window = demo_window
+        for desk in window.desks:
+            window.show_desk(desk)
+            at_rest()
+        window.show_desk("Compare")
+        seen, hidden = window.compare.verdict, window.plan
+        dressed = list[QWidget]()
 
-    app = QApplication.instance()
-    assert isinstance(app, QApplication)
-    demo_window.set_mode("dark")
-    assert app.styleSheet() == "" and "background" in demo_window.styleSheet()
-    dark = demo_window.styleSheet()
-    demo_window.set_mode("light")
-    assert demo_window.styleSheet() != dark
+        class Counting(QObject):
+            def eventFilter(self, watched: QObject, event: QEvent) -> bool:
+                if event.type() == QEvent.Type.StyleChange and isinstance(watched, QWidget):
+                    dressed.append(watched)
+                return False
+
+        app = QApplication.instance()
+        assert isinstance(app, QApplication)
+        counting = Counting()
+        app.installEventFilter(counting)
+        window.set_mode("dark")
+        at_once = len(dressed)
+        app.removeEventFilter(counting)
+        dark = looks.sheet(looks.DARK)
+        assert carried(seen) == dark and carried(hidden.question) == looks.sheet(looks.LIGHT)
+        assert 50 < at_once < len(window.findChildren(QWidget)) / 3
+        window.show_desk("Plan")
+        assert carried(hidden.question) == dark
+        pump_until(lambda: carried(window.run) == dark)
+        pump_until(lambda: all(carried(w) == dark for w in window.findChildren(QLabel)))
+
+    def test_windows_and_menus_are_dressed_as_well(self, demo_window: MainWindow) -> None:
+        window = demo_window
+        window.set_mode("dark")
+        opened = list[str]()
+        with_dialog(lambda: tell(window, "A title", "Words"), lambda d: (opened.append(carried(d)), d.reject()))
+        window.show_desk("Plan")
+        with_dialog(lambda: tell(window.plan, "A title", "Words"), lambda d: (opened.append(carried(d)), d.reject()))
+        menu = QMenu(window)
+        menu.addAction("One")
+        menu.popup(window.mapToGlobal(window.rect().center()))
+        opened.append(carried(menu))
+        menu.close()
+        assert opened == [looks.sheet(looks.DARK)] * 3
+
+
+def carried(widget: QWidget) -> str:
+    """The sheet that reaches a widget."""
+    at: QWidget | None = widget
+    while at is not None:
+        if at.styleSheet():
+            return at.styleSheet()
+        at = at.parentWidget()
+    return ""
 
 
 def test_a_mount_is_drawn_once(demo_window: MainWindow, at_rest: Wait, monkeypatch: pytest.MonkeyPatch) -> None:

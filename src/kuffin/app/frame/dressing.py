@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from typing import TYPE_CHECKING
 
 from PySide6.QtWidgets import QApplication
@@ -14,6 +13,7 @@ if TYPE_CHECKING:
     from kuffin.app.desks.compare.desk import CompareDesk
     from kuffin.app.desks.inspect.desk import InspectDesk
     from kuffin.app.frame.loomside import LoomSide
+    from kuffin.app.look.dresser import Dresser
     from kuffin.app.look.theme import Theme
 
 
@@ -25,7 +25,7 @@ class Dressing:
     side: LoomSide
     inspect: InspectDesk
     compare: CompareDesk
-    setStyleSheet: Callable[[str], None]
+    dresser: Dresser
 
     def set_mode(self, mode: str) -> None:
         """Choose paper, dark, or the desktop's."""
@@ -51,7 +51,7 @@ class Dressing:
         app = QApplication.instance()
         if isinstance(app, QApplication):
             looks.apply(app, self.theme, self._scale)
-        self.setStyleSheet(looks.sheet(self.theme, self._scale))
+        self.dresser.dress(looks.sheet(self.theme, self._scale))
         for dressed in (self.side, self.inspect, self.compare):
             dressed.set_theme(self.theme)
         for made in ("plan", "prepare", "run", "shelf_desk", "bench_page"):

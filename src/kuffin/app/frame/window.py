@@ -12,7 +12,6 @@ from PySide6.QtWidgets import (
     QHBoxLayout,
     QMainWindow,
     QPushButton,
-    QSplitter,
     QStackedWidget,
     QVBoxLayout,
     QWidget,
@@ -49,12 +48,14 @@ from kuffin.app.frame.strip import Strip
 from kuffin.app.frame.tour import Tour
 from kuffin.app.frame.undokeys import UndoKeys
 from kuffin.app.look import theme as looks
+from kuffin.app.look.dresser import Dresser
 from kuffin.app.state.running import Running
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import flowing
 from kuffin.app.widgets.keywalked import Opening
 from kuffin.app.widgets.messages import ask, tell
+from kuffin.app.widgets.sidebyside import SideBySide
 from kuffin.app.widgets.texts import Opener, rule
 from kuffin.app.widgets.workingpanel import WorkingPanel
 from kuffin.core.base.errors import KuffinError
@@ -80,7 +81,6 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self._leaving = False
         self.followed: int = 0  # how often one went where Next leads
         self.setWindowTitle("Kuffin")
-        self.setStyleSheet(looks.sheet(self.theme, self._scale))
         self.resize(1280, 800)
         self.setMinimumSize(860, 560)
         self.setAcceptDrops(True)
@@ -114,6 +114,8 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             self.split.restoreState(sizes)
         self.show_desk("Compare")
         self._renew()
+        self.dresser = Dresser(self)
+        self.dresser.dress(looks.sheet(self.theme, self._scale))
 
     def _lay_out(self) -> None:
         self.stack = QStackedWidget()
@@ -152,12 +154,8 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         column.setSpacing(4)
         column.addLayout(row)
         column.addWidget(self.stack, 1)
-        self.split = QSplitter(Qt.Orientation.Horizontal)
-        self.split.addWidget(self.side)
-        self.split.addWidget(desk)
-        self.split.addWidget(self.working)
+        self.split = SideBySide(self.side, desk, self.working)
         self.split.setStretchFactor(1, 1)
-        self.split.setHandleWidth(1)
         self.split.setCollapsible(1, False)
         self.split.setSizes([310, 950, 0])
         self._study_page = QWidget()

@@ -16,7 +16,6 @@ from PySide6.QtWidgets import (
     QLineEdit,
     QListWidget,
     QListWidgetItem,
-    QSplitter,
     QTextBrowser,
     QVBoxLayout,
     QWidget,
@@ -24,6 +23,7 @@ from PySide6.QtWidgets import (
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.dialogsize import open_at
+from kuffin.app.widgets.sidebyside import SideBySide
 from kuffin.core.base.language import mark, tr
 
 _MORE = "(?:s|e|n|en|er)?"  # of several, in the languages that Kuffin speaks
@@ -109,9 +109,7 @@ class HelpWindow(QDialog):
         column.setContentsMargins(0, 0, 0, 0)
         column.addWidget(self.line)
         column.addWidget(self.titles)
-        split = QSplitter(Qt.Orientation.Horizontal)
-        split.addWidget(left)
-        split.addWidget(self.page)
+        split = SideBySide(left, self.page)
         split.setStretchFactor(1, 1)
         split.setSizes([260, 560])
         QHBoxLayout(self).addWidget(split)

@@ -177,8 +177,6 @@ def sheet(t: Theme, scale: float = 1.0) -> str:
     QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
     QScrollBar:horizontal {{ height: 10px; background: transparent; }}
     QScrollBar::handle:horizontal {{ background: {t.hairline}; border-radius: 4px; min-width: 24px; }}
-    QSplitter::handle {{ background: {t.hairline}; }}
-    QSplitter::handle:horizontal {{ width: 1px; }}
     QProgressBar {{ border: 1px solid {t.hairline}; border-radius: 3px; height: 9px; text-align: center; background: transparent; }}
     QProgressBar::chunk {{ background: {t.accent}; }}
     QFrame#working {{ background: {t.raised}; border-left: 1px solid {t.hairline}; }}

@@ -18,7 +18,6 @@ from PySide6.QtWidgets import (
     QMenu,
     QPlainTextEdit,
     QPushButton,
-    QSplitter,
     QVBoxLayout,
     QWidget,
 )
@@ -30,6 +29,7 @@ from kuffin.app.desks.publish.gathered import Gathered
 from kuffin.app.desks.publish.preview import WAYS, Preview
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.forms import button, choice, row
+from kuffin.app.widgets.sidebyside import SideBySide
 from kuffin.app.widgets.texts import no_keys, plain_tip, text
 from kuffin.core.base.language import counted, in_english, mark, tr
 from kuffin.notebook import publishedits as edits
@@ -110,12 +110,9 @@ class PagePage(QWidget):
             )
         )
         page.addWidget(self.preview, 1)
-        split = QSplitter(Qt.Orientation.Horizontal)
-        split.addWidget(left)
-        split.addWidget(right)
+        split = SideBySide(left, right)
         split.setStretchFactor(1, 1)
         split.setSizes([290, 620])
-        split.setHandleWidth(1)
         outer = QHBoxLayout(self)
         outer.setContentsMargins(0, 4, 0, 0)
         outer.addWidget(split)
