@@ -8,10 +8,13 @@ from time import monotonic
 from PySide6.QtCore import QChildEvent, QEvent, QObject, QTimer
 from PySide6.QtWidgets import QAbstractScrollArea, QStackedWidget, QWidget
 
+from kuffin.app.base.guarded import guarded
+
 _BETWEEN_MS = 10  # the window answers between some hidden pieces and the next
 _AT_ONCE_S = 0.01
 
 
+@guarded
 class Dresser(QObject):
     """Lays a style sheet on each piece of a window.
 
