@@ -224,6 +224,14 @@ class TestDressing:
         pump_until(lambda: carried(window.run) == dark)
         pump_until(lambda: all(carried(w) == dark for w in window.findChildren(QLabel)))
 
+    def test_a_desk_made_after_the_text_was_enlarged_has_large_text(self, demo_window: MainWindow) -> None:
+        window = demo_window
+        window.scale_text(1.25)
+        window.show_desk("Plan")
+        for page in (window.plan.question, window.compare.verdict, window.header):
+            assert page.font().pointSizeF() == 1.25 * looks.USUAL_POINTS
+        pump_until(lambda: window.compare.paged.font().pointSizeF() == 1.25 * looks.USUAL_POINTS)
+
     def test_windows_and_menus_are_dressed_as_well(self, demo_window: MainWindow) -> None:
         window = demo_window
         window.set_mode("dark")

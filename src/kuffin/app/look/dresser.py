@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from time import monotonic
 
 from PySide6.QtCore import QChildEvent, QEvent, QObject, QTimer
-from PySide6.QtWidgets import QAbstractScrollArea, QStackedWidget, QWidget
+from PySide6.QtWidgets import QAbstractScrollArea, QApplication, QStackedWidget, QWidget
 
 from kuffin.app.base.guarded import guarded
 
@@ -33,6 +33,9 @@ class Dresser(QObject):
     def dress(self, sheet: str) -> None:
         """Lay a sheet on what is seen, and soon on the rest."""
         self._sheet = sheet
+        # the application's reach it with the next events: too late for its pieces, which ask for them with their sheet
+        self._window.setFont(QApplication.font())
+        self._window.setPalette(QApplication.palette())
         self.dress_shown()
 
     def dress_shown(self) -> None:

@@ -41,6 +41,11 @@ def figures_font(size: float, bold: bool = False) -> QFont:
     return font
 
 
+def text_points() -> float:
+    """The size of the application's text: what is not seen may not have been told of it yet."""
+    return QApplication.font().pointSizeF()
+
+
 USUAL_POINTS = 10.5  # of text that is not enlarged
 SCALES = (0.7, 2.0)  # of the text size
 MODES = {"desktop": mark("Follow the desktop"), "light": mark("Paper"), "dark": mark("Dark, for the bench at night")}

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
-from kuffin.app.look.theme import USUAL_POINTS, Theme
+from kuffin.app.look.theme import USUAL_POINTS, Theme, text_points
 from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, name_row, smoothed, take_off, tick
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
@@ -89,7 +89,7 @@ class TracePlot(QWidget):
     @property
     def text_scale(self) -> float:
         """How much larger than usual the text is."""
-        return self.font().pointSizeF() / USUAL_POINTS
+        return text_points() / USUAL_POINTS
 
     def _dress(self, plot: pg.PlotItem) -> None:
         for side in ("left", "bottom"):
@@ -163,7 +163,7 @@ class TracePlot(QWidget):
             return
         self.top.setLabel("left", html.escape(view.label.rsplit(", ", 1)[-1]))
         take_off(self.top)
-        name_row(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])), self.font().pointSizeF(), self._theme.ink)
+        name_row(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])), text_points(), self._theme.ink)
         if not stays:
             self._lay_rows(keys, with_rest)
         below = [p for p in (self.rest, *self.rows.values()) if p is not None]
@@ -239,7 +239,7 @@ class TracePlot(QWidget):
         plot.setYRange(low - room, high + room * 3.2, padding=0)
         names = enumerate(row.lines[:8])
         said = " · ".join(f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
-        name_row(plot, said, self.font().pointSizeF(), t.ink)
+        name_row(plot, said, text_points(), t.ink)
         for line in row.lines[:6]:
             if line.spikes.size:
                 edge = np.full(min(line.spikes.size, 500), low - 0.5 * room)  # at the foot: names stand at the top

@@ -17,8 +17,23 @@ _MAD = 1.4826
 
 
 def few(x: Array, most: int = 20_000) -> Array:
-    """Every so-many-th value: enough to judge scale and spread of a long trace by."""
+    """Every so-many-th value: enough to judge scale and spread of a long trace by.
+
+    >>> few(np.arange(6.0), most=3).tolist()
+    [0.0, 2.0, 4.0]
+    """
     return x[:: max(1, x.size // most)]
+
+
+def span_of(times: Array, values: Array, since: float, until: float) -> Array:
+    """The values that are there from a time on and before another.
+
+    >>> span_of(np.arange(5.0), np.array([0.0, 1.0, np.nan, 3.0, 4.0]), 1.0, 4.0).tolist()
+    [1.0, 3.0]
+    """
+    a, b = np.searchsorted(times, (since, until))
+    inside = values[a:b]
+    return inside[np.isfinite(inside)]
 
 
 def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
@@ -85,22 +100,56 @@ def smooth_spikes(values: Array, window: int = 11, mads: float = 6.0) -> Mask:
     >>> np.flatnonzero(smooth_spikes(coolant)).tolist()
     [12]
     """
-    marked = np.zeros(values.size, bool)
-    finite = np.flatnonzero(np.isfinite(values))
-    if finite.size < window:
-        return marked
-    from scipy import ndimage  # off the start-up path
-
-    x = values if finite.size == values.size else values[finite]
-    middle = ndimage.median_filter(x, window, mode="nearest")
-    away = np.abs(x - middle)
-    typical = _MAD * float(np.median(few(away)))
-    far = np.flatnonzero(away > max(0.75 * mads * typical, 3 * quantum(x), 1e-9))
+    ok = np.isfinite(values)
+    x = values if ok.all() else values[ok]
+    if x.size < window:
+        return np.zeros(values.size, bool)
+    some = np.arange(0, x.size, max(1, x.size // 20_000))
+    typical = _MAD * float(np.median(_away(x, some, window)))
+    limit = max(0.75 * mads * typical, 3 * quantum(x), 1e-9)
+    far = _standing_off(x, limit, window)
+    away = _away(x, far, window)
+    far, away = far[away > limit], away[away > limit]
     if far.size:  # only there the spread about it has to be known
         around = np.clip(far[:, None] + np.arange(window) - window // 2, 0, x.size - 1)
-        spread = _MAD * np.median(away[around], axis=1)
-        marked[finite[far[away[far] > mads * spread]]] = True
+        nearby, which = np.unique(around, return_inverse=True)
+        spread = _MAD * np.median(_away(x, nearby, window)[which].reshape(around.shape), axis=1)
+        far = far[away > mads * spread]
+    return _mark(ok, far)
+
+
+def _mark(ok: Mask, at: NDArray[np.intp]) -> Mask:
+    """Marks at some of the values that are there, as marks on all."""
+    marked = np.zeros(ok.size, bool)
+    marked[at if ok.all() else np.flatnonzero(ok)[at]] = True
     return marked
+
+
+def _away(x: Array, at: NDArray[np.intp], window: int) -> Array:
+    """How far some samples lie from the median about them; beyond its ends a trace goes on as it ended."""
+    if 4 * at.size > x.size:
+        from scipy import ndimage  # off the start-up path
+
+        return np.asarray(np.abs(x - ndimage.median_filter(x, window, mode="nearest"))[at])
+    half = window // 2
+    about = x[np.clip(at[:, None] + np.arange(-half, window - half), 0, x.size - 1)]
+    about.partition(half, axis=1)
+    return np.asarray(np.abs(x[at] - about[:, half]))
+
+
+def _standing_off(x: Array, limit: float, window: int) -> NDArray[np.intp]:
+    """The samples that may lie farther than a limit from the median about them, and only few others.
+
+    Such a sample is as far from most of those about it, so from one at least of its next window//4 + 1 on either side.
+    """
+    half, near = window // 2, window // 4 + 1
+    off = np.zeros(x.size, bool)
+    off[:half] = off[x.size - half :] = True
+    for k in range(1, near + 1):
+        pair = np.abs(x[k:] - x[:-k]) > limit
+        off[k:] |= pair
+        off[:-k] |= pair
+    return np.flatnonzero(off)
 
 
 def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0) -> Mask:
@@ -111,11 +160,10 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     >>> np.flatnonzero(lone_spikes(np.array([60.0, 60.5, 60.0, 99.0, 60.5, 60.0]))).tolist()
     [3]
     """
-    marked = np.zeros(values.size, bool)
-    finite = np.flatnonzero(np.isfinite(values))
-    if finite.size < 5:
-        return marked
-    x = values if finite.size == values.size else values[finite]
+    ok = np.isfinite(values)
+    x = values if ok.all() else values[ok]
+    if x.size < 5:
+        return np.zeros(values.size, bool)
     step = np.diff(x)
     some = few(step)
     limit = max(mads * _MAD * float(np.median(np.abs(some - np.median(some)))), 3 * quantum(x), 1e-9)
@@ -128,9 +176,8 @@ def lone_spikes(values: Array, companion: Array | None = None, mads: float = 8.0
     odd = np.union1d(np.flatnonzero((x > high + reach) | (x < low - reach)), lone)
     if companion is not None and odd.size:
         far = (x[odd] > high + 3 * reach) | (x[odd] < low - 3 * reach)
-        odd = odd[far | ~_moves_along(odd, step, companion[finite])]
-    marked[finite[odd]] = True
-    return marked
+        odd = odd[far | ~_moves_along(odd, step, companion if x is values else companion[ok])]
+    return _mark(ok, odd)
 
 
 def _moves_along(at: NDArray[np.intp], step: Array, companion: Array) -> Mask:
@@ -165,6 +212,10 @@ class Boxes:
     @cached_property
     def _steps(self) -> Array:
         return np.diff(self._times)
+
+    @cached_property
+    def _half_steps(self) -> Array:
+        return self._steps / 2
 
     @cached_property
     def _known(self) -> Mask:
@@ -212,7 +263,9 @@ class Boxes:
             return out
         area = np.empty(values.size)
         area[0] = 0.0
-        np.cumsum(0.5 * (values[1:] + values[:-1]) * self._steps, out=area[1:])
+        np.add(values[1:], values[:-1], out=area[1:])
+        area[1:] *= self._half_steps
+        np.cumsum(area, out=area)
         first, last = (area[i] + values[i] * h + (values[i + 1] - values[i]) * w for i, h, w in self._edges)
         out[self._known] = (last - first) / self._width
         return out
@@ -225,6 +278,19 @@ def box_means(times: Array, values: Array, width: float, starts: Array) -> Array
     [1.0, 3.0]
     """
     return Boxes(times, width, starts).means(values)
+
+
+def bridged(times: Array, values: Array, ok: Mask) -> Array:
+    """A trace with straight lines where it does not count.
+
+    >>> bridged(np.arange(4.0), np.array([1.0, np.nan, 9.0, 4.0]), np.array([True, False, False, True])).tolist()
+    [1.0, 2.0, 3.0, 4.0]
+    """
+    if ok.all():
+        return values
+    out = values.copy()
+    out[~ok] = np.interp(times[~ok], times[ok], values[ok])
+    return out
 
 
 def lagged(times: Array, values: Array, tau: float, initial: float | None = None, step: float | None = None) -> Array:
@@ -244,8 +310,7 @@ def lagged(times: Array, values: Array, tau: float, initial: float | None = None
     >>> lagged(np.array([0.0, 10.0, 20.0]), np.array([0.0, 1.0, 1.0]), 10.0).round(2).tolist()
     [0.0, 0.37, 0.77]
     """
-    ok = np.isfinite(values)
-    x = values if ok.all() else np.interp(times, times[ok], values[ok])
+    x = bridged(times, values, np.isfinite(values))
     z0 = float(x[0]) if initial is None else initial
     if times.size < 2:
         return np.full(times.size, z0)

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import TraceError
-from kuffin.core.base.traces import Boxes, lagged
+from kuffin.core.base.traces import Boxes, few, lagged
 from kuffin.core.settle.coarse import rounding_u
 from kuffin.core.settle.load import load_level
 from kuffin.core.settle.prepare import CleanSignals
@@ -71,7 +71,7 @@ class Analysis:
         self.from_box = 0
         # what the steps of coarse sensors leave open, in the unit of the response
         self.rounding = rounding_u(s.t, [x for x in (s.response, s.over) if x is not None], float(starts[0]), width)
-        self._step = float(np.clip(np.median(np.diff(s.t)), 2.0, 5.0))
+        self._step = float(np.clip(np.median(few(np.diff(s.t))), 2.0, 5.0))
         self._grid = np.arange(float(s.t[0]), end + 10.0, self._step)
         self._boxes = Boxes(self._grid, width, self.starts)
         self._steps = Boxes(s.t, self._step, self._grid - self._step / 2)

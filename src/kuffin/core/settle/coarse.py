@@ -35,16 +35,20 @@ def rounding_u(times: Array, channels: Sequence[Array], begin: float, width: flo
 def _standing_step(times: Array, values: Array, begin: float, width: float) -> float | None:
     """A channel's step where its readings stand on it, 0 where noise blurs it, None where it never moves."""
     ok = np.isfinite(values)
-    t, x = times[ok], values[ok]
+    x = values if ok.all() else values[ok]
     if x.size < 4:
         return 0.0
     if float(np.ptp(x)) == 0:
         return None
-    q, inside = quantum(x), t >= begin
-    if not q or inside.sum() < 4:
+    q = quantum(x)
+    if not q:
         return 0.0
-    box = ((t[inside] - begin) / width).astype(int)
+    t = times[ok]
+    t, x = t[t >= begin], x[t >= begin]
+    if t.size < 4:
+        return 0.0
+    box = ((t - begin) / width).astype(int)
     n = np.maximum(np.bincount(box), 1)
-    mean = np.bincount(box, x[inside]) / n
-    spread = np.sqrt(np.maximum(np.bincount(box, x[inside] ** 2) / n - mean**2, 0.0))[n > 1]
+    mean = np.bincount(box, x) / n
+    spread = np.sqrt(np.maximum(np.bincount(box, x**2) / n - mean**2, 0.0))[n > 1]
     return q if spread.size and float(np.median(spread)) < q / 2 else 0.0

@@ -157,8 +157,9 @@ def _window(an: Analysis, trace: Array, span: tuple[float, float], left: float, 
     begin, end = span
     if an.period is not None and end - begin > an.period:
         begin = end - an.period * np.floor((end - begin) / an.period + 1e-9)  # whole loops
-    ok = (t >= begin) & (t <= end) & np.isfinite(trace)
-    values, at = trace[ok], t[ok]
+    first, last = np.searchsorted(t, (begin, np.nextafter(end, np.inf)))
+    ok = np.isfinite(trace[first:last])
+    values, at = trace[first:last][ok], t[first:last][ok]
     n = values.size
     if n < 3:
         raise TraceError("the window holds fewer than three readings; record for longer or widen it")

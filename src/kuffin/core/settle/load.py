@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.base.traces import few
+from kuffin.core.base.traces import bridged, few
 
 Array = NDArray[np.float64]
 
@@ -59,8 +59,7 @@ def load_span(times: Array, power: Array) -> LoadSpan:
     if top - low > 3 * (high - low):
         high = top  # load for less than a tenth of the log
     scale = max(abs(high), abs(low), 1e-12)
-    steps = np.abs(np.diff(p))
-    noise = 1.4826 * float(np.median(few(steps))) / np.sqrt(2)
+    noise = 1.4826 * float(np.median(np.abs(few(np.diff(p))))) / np.sqrt(2)
     if high - low < 0.12 * scale or high - low < 6 * noise:
         return LoadSpan(None, last, ())
     middle = 0.5 * (low + high)
@@ -167,13 +166,14 @@ def cycle_period(times: Array, trace: Array, start: float, end: float, least: fl
 def _period(
     times: Array, power: Array, start: float, end: float, least: Callable[[float], float], loops: int
 ) -> float | None:
-    ok = np.isfinite(power) & (times >= start + 15) & (times <= end)
-    t, p = times[ok], power[ok]
+    a, b = np.searchsorted(times, (start + 15, np.nextafter(end, np.inf)))
+    ok = np.isfinite(power[a:b])
+    t, p = times[a:b][ok], power[a:b][ok]
     if t.size < 40:
         return None
     from scipy import ndimage, signal  # off the start-up path
 
-    sampling = float(np.median(np.diff(t)))
+    sampling = float(np.median(few(np.diff(t))))
     h = max(1.0, float(t[-1] - t[0]) / 100_000)
     grid = np.arange(t[0], t[-1], h)
     n = grid.size
@@ -264,4 +264,4 @@ def load_level(times: Array, power: Array, start: float, period: float | None) -
         ok &= power > 0.85 * float(np.median(power[ok]))
     if ok.sum() < 4:
         return power.copy()
-    return np.interp(times, times[ok], power[ok])
+    return bridged(times, power, ok)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.base.traces import Mask, lone_spikes, smooth_spikes
+from kuffin.core.base.traces import Mask, lone_spikes, smooth_spikes, span_of
 from kuffin.core.settle.load import LoadSpan, load_span, rise_start
 
 Array = NDArray[np.float64]
@@ -47,8 +47,8 @@ def _jumps(t: Array, x: Array, begin: float) -> bool:
     """Whether a channel answers the load at once: by 0.4 of its final rise within 20 to 50 s."""
 
     def level(a: float, b: float) -> float:
-        inside = (t >= a) & (t < b) & np.isfinite(x)
-        return float(np.median(x[inside])) if inside.sum() >= 2 else float("nan")
+        inside = span_of(t, x, a, b)
+        return float(np.median(inside)) if inside.size >= 2 else float("nan")
 
     before, soon = level(begin - 60, begin - 0.5), level(begin + 20, begin + 50)
     late = level(t[-1] - 300, t[-1] + 1)
@@ -69,12 +69,11 @@ def clean(
     over_air: bool,
 ) -> CleanSignals:
     """Cleaned copies of all channels up to the load's end; spikes are missing in them, and counted."""
-    keep = times <= end + 1e-9
-    whole = bool(keep.all())
-    t = times if whole else times[keep]
+    upto = int(np.searchsorted(times, end + 1e-9, side="right"))
+    t = times[:upto]
 
     def cut(x: Array | None) -> Array | None:
-        return None if x is None else np.array(x if whole else x[keep], float)
+        return None if x is None else np.array(x[:upto], float)
 
     y, o, p, q, a = cut(response), cut(over), cut(per), cut(load), cut(air)
     assert y is not None
@@ -86,7 +85,7 @@ def clean(
             x[found] = np.nan
             if x is not a:
                 spikes += int(found.sum())
-    raw = cut(response)
+    raw = response[:upto]
     for x in (q, p):
         if x is not None:
             x[lone_spikes(x, raw)] = np.nan
@@ -99,13 +98,13 @@ def jump_share(s: CleanSignals, begin: float, end: float, has_start: bool, width
     if not has_start:  # no start to look at: what stands level on the coolant from the beginning is past its jump
         return 1.0 if s.over is not None and not s.over_air and _level_throughout(s.t, y, begin, end) else 0.0
 
-    def level(mask: Mask) -> float:
-        v = y[mask & np.isfinite(y)]
+    def level(since: float, until: float) -> float:
+        v = span_of(s.t, y, since, until)
         return float(np.mean(v)) if v.size else float("nan")
 
-    before = level((s.t < begin - 1) & (s.t >= begin - 60))
-    soon = level((s.t >= begin + 20) & (s.t < begin + 50))
-    final = level((s.t >= begin) & (s.t >= end - max(300.0, width)))
+    before = level(begin - 60, begin - 1)
+    soon = level(begin + 20, begin + 50)
+    final = level(max(begin, end - max(300.0, width)), np.inf)
     before = 0.0 if not np.isfinite(before) else before
     if abs(final - before) < 0.25 * abs(final):
         before = 0.0  # the state before was much the same: what counts is whether the level stood at once
@@ -117,7 +116,7 @@ def jump_share(s: CleanSignals, begin: float, end: float, has_start: bool, width
 def _level_throughout(t: Array, y: Array, begin: float, end: float) -> bool:
     """Whether a trace's first fifth stands within 5 % of its last."""
     fifth = (end - begin) / 5
-    parts = [y[(t >= a) & (t <= a + fifth) & np.isfinite(y)] for a in (begin, end - fifth)]
+    parts = [span_of(t, y, a, np.nextafter(a + fifth, np.inf)) for a in (begin, end - fifth)]
     if any(p.size < 3 for p in parts):
         return False
     first, last = (float(np.median(p)) for p in parts)

@@ -57,7 +57,7 @@ class RunDesk(QWidget):
         self._told: set[str] = set()
         self.ready = ReadyPage(theme)
         self.page = LivePage(theme)
-        self.practice_page = PracticePage()
+        self.practice_page = PracticePage(theme)
         self.practice_page.again.connect(self.practise_wanted)
         self.practice_page.look.connect(self.look_at_run)
         self.practice_page.told.connect(state.tell_all)
@@ -396,5 +396,5 @@ class RunDesk(QWidget):
         add_photos(self.state, local_files(event), mark, mount_id=self.running.mount_id)
 
     def set_theme(self, theme: Theme) -> None:
-        self.ready.set_theme(theme)
-        self.page.set_theme(theme)
+        for page in (self.ready, self.page, self.practice_page):
+            page.set_theme(theme)

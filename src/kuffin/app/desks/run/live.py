@@ -6,7 +6,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.desks.run import stagewords
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import Theme, figures_font, text_points
 from kuffin.app.widgets.alarmband import AlarmBand
 from kuffin.app.widgets.forms import button, flowing, scrolling
 from kuffin.app.widgets.livetraces import LiveTraces
@@ -48,7 +48,7 @@ class BigFigure(QWidget):
 
     def scale(self) -> None:
         """Take the text size in use."""
-        size = self.font().pointSizeF()
+        size = text_points()
         self.value.setFont(figures_font(size * 2.3, bold=True))
         self.label.setFont(figures_font(size * 1.2))
         self.state.setFont(figures_font(size * 1.2))
@@ -163,7 +163,7 @@ class LivePage(QWidget):
         self._scale()
 
     def _scale(self) -> None:
-        size = self.font().pointSizeF()
+        size = text_points()
         self.togo.setFont(figures_font(size * 2.2, bold=True))
         self.what.setFont(figures_font(size * 1.25))
         self.big.setFont(figures_font(size * 1.8, bold=True))

@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QRadioButton, QVBoxLayout, QWidget
 
-from kuffin.app.look.theme import figures_font
+from kuffin.app.look.theme import Theme, figures_font, text_points
 from kuffin.app.widgets.forms import WritingTable, button
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
@@ -22,11 +22,10 @@ class PracticePage(QWidget):
     look = Signal()
     told = Signal()
 
-    def __init__(self) -> None:
+    def __init__(self, theme: Theme) -> None:
         super().__init__()
         self._fault: HiddenFault | None = None
         self.title = text(tr("What was wrong with this run?"))
-        self.title.setFont(figures_font(self.font().pointSizeF() * 1.9, bold=True))
         self.choices = QButtonGroup(self)
         side = QVBoxLayout()
         side.setSpacing(4)
@@ -45,7 +44,6 @@ class PracticePage(QWidget):
         self.tell.clicked.connect(self._tell)
         self.choices.idClicked.connect(lambda _i: self.tell.setEnabled(True))
         self.answer = text()
-        self.answer.setFont(figures_font(self.font().pointSizeF() * 1.25))
         self._after = QWidget()
         after = QHBoxLayout(self._after)
         after.setContentsMargins(0, 0, 0, 0)
@@ -73,6 +71,13 @@ class PracticePage(QWidget):
         column.addWidget(self.answer)
         column.addWidget(self._after)
         column.addStretch(1)
+        self.set_theme(theme)
+
+    def set_theme(self, _theme: Theme) -> None:
+        """Take the text size in use; of the colours it has none of its own."""
+        size = text_points()
+        self.title.setFont(figures_font(size * 1.9, bold=True))
+        self.answer.setFont(figures_font(size * 1.25))
 
     def ask(self, fault: HiddenFault, compared: list[Compared]) -> None:
         """Show the figures, and ask."""

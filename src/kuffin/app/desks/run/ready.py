@@ -7,7 +7,7 @@ from functools import partial
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
-from kuffin.app.look.theme import Theme, figures_font
+from kuffin.app.look.theme import Theme, figures_font, text_points
 from kuffin.app.widgets.forms import button, choice, refill, row, scrolling
 from kuffin.app.widgets.stageline import StageLine, phases
 from kuffin.app.widgets.texts import empty, text
@@ -71,7 +71,7 @@ class ReadyPage(QWidget):
         self._scale()
 
     def _scale(self) -> None:
-        size = self.font().pointSizeF()
+        size = text_points()
         self.title.setFont(figures_font(size * 2.0, bold=True))
         self.start.setFont(figures_font(size * 1.8, bold=True))
         self.plan.setFont(figures_font(size * 1.15))
