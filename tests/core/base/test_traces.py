@@ -7,7 +7,8 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from kuffin.core.base.traces import box_means, inflation, lagged, lone_spikes, quantum, smooth_spikes
+from kuffin.core.base.boxes import box_means
+from kuffin.core.base.traces import inflation, lagged, lone_spikes, quantum, smooth_spikes
 
 
 @pytest.mark.parametrize("q", [1.0, 0.5, 0.1, 0.0625])

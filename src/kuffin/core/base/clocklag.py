@@ -11,8 +11,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.boxes import box_means
 from kuffin.core.base.errors import TraceError
-from kuffin.core.base.traces import box_means, smooth_spikes
+from kuffin.core.base.traces import smooth_spikes
 
 Array = NDArray[np.float64]
 

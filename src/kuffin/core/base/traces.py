@@ -5,8 +5,6 @@ Missing is missing (NaN); nothing is interpolated for statistics but at the edge
 
 from __future__ import annotations
 
-from functools import cached_property
-
 import numpy as np
 from numpy.typing import NDArray
 
@@ -149,6 +147,16 @@ def _standing_off(x: Array, limit: float, window: int) -> NDArray[np.intp]:
         pair = np.abs(x[k:] - x[:-k]) > limit
         off[k:] |= pair
         off[:-k] |= pair
+    if (
+        4 * np.count_nonzero(off) > x.size
+    ):  # a limit next to nothing: what only rises or only falls about it is the median
+        step = np.diff(x)
+        turns = np.flatnonzero(step[1:] * step[:-1] <= 0) + 1
+        if 4 * half * turns.size < x.size:
+            turned = np.zeros(x.size, bool)
+            turned[np.clip(turns[:, None] + np.arange(-half, half + 1), 0, x.size - 1)] = True
+            off &= turned
+            off[:half] = off[x.size - half :] = True
     return np.flatnonzero(off)
 
 
@@ -193,104 +201,35 @@ def _moves_along(at: NDArray[np.intp], step: Array, companion: Array) -> Mask:
     return along
 
 
-class Boxes:
-    """Boxes over given times, laid once and used for any number of traces.
-
-    Parameters
-    ----------
-    times : ndarray, shape (n,)
-        Rising.
-    width : float
-        Width of a box in s.
-    starts : ndarray, shape (m,)
-        Where the boxes begin.
-    """
-
-    def __init__(self, times: Array, width: float, starts: Array) -> None:
-        self._times, self._width, self._starts = times, width, starts
-
-    @cached_property
-    def _steps(self) -> Array:
-        return np.diff(self._times)
-
-    @cached_property
-    def _half_steps(self) -> Array:
-        return self._steps / 2
-
-    @cached_property
-    def _known(self) -> Mask:
-        """Whether a box has a reading and is not mostly a gap."""
-        t, starts = self._times, self._starts
-        ends = starts + self._width
-        inside = (starts >= t[0] - 1e-9) & (ends <= t[-1] + 1e-9)
-        count = np.searchsorted(t, ends, side="right") - np.searchsorted(t, starts, side="left")
-        known = inside & (count >= 1)
-        long = max(0.5 * self._width, 3 * float(np.median(few(self._steps))))
-        gap = np.where(self._steps > long, self._steps, 0.0)
-        if gap.any():
-            lost = np.concatenate(([0.0], np.cumsum(gap)))
-            known = known & (np.interp(ends, t, lost) - np.interp(starts, t, lost) <= 0.5 * self._width)
-        return np.asarray(known, bool)
-
-    @cached_property
-    def _edges(self) -> list[tuple[NDArray[np.intp], Array, Array]]:
-        """For each box's begin and end the sample before it, the time from there, and its weight in the slope."""
-        t, edges = self._times, []
-        for at in (self._starts[self._known], self._starts[self._known] + self._width):
-            i = np.clip(np.searchsorted(t, at, side="right") - 1, 0, t.size - 2)
-            h = at - t[i]
-            edges.append((i, h, 0.5 * h * h / np.maximum(self._steps[i], 1e-12)))
-        return edges
-
-    def means(self, values: Array) -> Array:
-        """Averages of a trace over the boxes, by the trapezium rule; missing values are skipped.
-
-        Parameters
-        ----------
-        values : ndarray, shape (n,)
-            At the boxes' times.
-
-        Returns
-        -------
-        ndarray, shape (m,)
-            NaN where a box has no reading or is mostly a gap.
-        """
-        ok = np.isfinite(values)
-        if not ok.all():
-            return Boxes(self._times[ok], self._width, self._starts).means(values[ok])
-        out = np.full(self._starts.size, np.nan)
-        if self._times.size < 2:
-            return out
-        area = np.empty(values.size)
-        area[0] = 0.0
-        np.add(values[1:], values[:-1], out=area[1:])
-        area[1:] *= self._half_steps
-        np.cumsum(area, out=area)
-        first, last = (area[i] + values[i] * h + (values[i + 1] - values[i]) * w for i, h, w in self._edges)
-        out[self._known] = (last - first) / self._width
-        return out
-
-
-def box_means(times: Array, values: Array, width: float, starts: Array) -> Array:
-    """Averages of one trace over boxes of a given width, as `Boxes.means`.
-
-    >>> box_means(np.arange(0.0, 50.0, 10.0), np.arange(5.0), 20.0, np.array([0.0, 20.0])).tolist()
-    [1.0, 3.0]
-    """
-    return Boxes(times, width, starts).means(values)
-
-
 def bridged(times: Array, values: Array, ok: Mask) -> Array:
-    """A trace with straight lines where it does not count.
+    """A trace with straight lines where it does not count; beyond its ends it goes on as it ended.
 
     >>> bridged(np.arange(4.0), np.array([1.0, np.nan, 9.0, 4.0]), np.array([True, False, False, True])).tolist()
     [1.0, 2.0, 3.0, 4.0]
     """
-    if ok.all():
+    missing, begins, ends = runs_without(ok)
+    if not missing.size or missing.size == ok.size:
         return values
+    left = np.where(begins > 0, begins - 1, np.minimum(ends, ok.size - 1))
+    right = np.where(ends < ok.size, ends, left)
+    slope = (values[right] - values[left]) / np.where(right > left, times[right] - times[left], 1.0)
+    each = np.repeat(np.arange(begins.size), ends - begins)
     out = values.copy()
-    out[~ok] = np.interp(times[~ok], times[ok], values[ok])
+    out[missing] = values[left][each] + slope[each] * np.maximum(times[missing] - times[left][each], 0.0)
     return out
+
+
+def runs_without(ok: Mask) -> tuple[NDArray[np.intp], NDArray[np.intp], NDArray[np.intp]]:
+    """Where a flag does not hold: the places, and where each run of them begins and ends (the first place after it).
+
+    >>> [x.tolist() for x in runs_without(np.array([True, False, False, True, False]))]
+    [[1, 2, 4], [1, 4], [3, 5]]
+    """
+    missing = np.flatnonzero(~ok)
+    apart = np.diff(missing) > 1
+    begins = missing[np.concatenate(([True], apart))] if missing.size else missing
+    ends = missing[np.concatenate((apart, [True]))] + 1 if missing.size else missing
+    return missing, begins, ends
 
 
 def lagged(times: Array, values: Array, tau: float, initial: float | None = None, step: float | None = None) -> Array:
@@ -317,7 +256,7 @@ def lagged(times: Array, values: Array, tau: float, initial: float | None = None
     h = np.empty(0)
     if step is None:
         h = np.diff(times)
-        typical = float(np.median(h))
+        typical = float(np.median(few(h)))
         step = typical if float(np.abs(h - typical).max()) < 1e-6 * typical else None
     if step is not None:
         a = np.exp(-step / tau)

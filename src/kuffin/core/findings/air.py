@@ -5,8 +5,8 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.boxes import box_means
 from kuffin.core.base.numbers import minutes, number
-from kuffin.core.base.traces import box_means
 from kuffin.core.findings.figures import at_rest
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import AIR, COOLANT, POWER, Recorded, mean_of, slope

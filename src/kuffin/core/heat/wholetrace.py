@@ -13,10 +13,11 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.boxes import Boxes, box_means
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.language import tr
 from kuffin.core.base.student import t_quantile
-from kuffin.core.base.traces import Boxes, box_means, inflation, lagged, lone_spikes, smooth_spikes
+from kuffin.core.base.traces import inflation, lagged, lone_spikes, smooth_spikes
 from kuffin.core.base.worked import Worked, worked
 
 Array = NDArray[np.float64]

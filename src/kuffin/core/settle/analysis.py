@@ -7,8 +7,9 @@ from functools import partial
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.boxes import Boxes
 from kuffin.core.base.errors import TraceError
-from kuffin.core.base.traces import Boxes, few, lagged
+from kuffin.core.base.traces import few, lagged
 from kuffin.core.settle.coarse import rounding_u
 from kuffin.core.settle.load import load_level
 from kuffin.core.settle.prepare import CleanSignals

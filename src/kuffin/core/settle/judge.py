@@ -173,12 +173,10 @@ def _window(an: Analysis, trace: Array, span: tuple[float, float], left: float, 
     batches = max(batches, 2)
     if an.period is None or batches * width > end - begin + 1e-6:
         width = (end - begin) / batches
-    which = np.minimum(((at - (end - batches * width)) / width).astype(int), batches - 1)
-    inside = which >= 0
-    counts = np.bincount(which[inside], minlength=batches)
-    sums = np.bincount(which[inside], values[inside], batches)
+    parts = np.searchsorted(at, end - width * np.arange(batches, 0, -1))  # the last one ends with the window
+    counts = np.diff(parts, append=n)
     used = counts > 0
-    means = sums[used] / counts[used]
+    means = np.add.reduceat(values, parts[used]) / counts[used]
     m = int(used.sum())
     ips = inflation(means) if m > 1 else 1.0
     return ReadingWindow(
