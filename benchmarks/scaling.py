@@ -35,5 +35,5 @@ def report() -> None:
         seconds(lambda: settle(**million)),
         bare,
         "a cumulative sum and difference",
-        "< 30",
+        "≤ 60",
     )
