@@ -1,6 +1,6 @@
 """Gather what the window says into Qt's translation files, and compile them: `python tools/messages.py`.
 
-Every `tr("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are the labels in the
+Every `tr("…")`, `say("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are the labels in the
 core's tables that the window shows, and each page of help but for the methods. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
 """
 
@@ -45,7 +45,13 @@ def said_in(source: str) -> Iterator[str]:
         if not isinstance(node, ast.Call) or not node.args:
             continue
         name = node.func.id if isinstance(node.func, ast.Name) else ""
-        arguments = {"tr": node.args[:1], "mark": node.args[:1], "counted": node.args[1:3], "several": node.args[1:2]}
+        arguments = {
+            "tr": node.args[:1],
+            "say": node.args[:1],
+            "mark": node.args[:1],
+            "counted": node.args[1:3],
+            "several": node.args[1:2],
+        }
         for argument in arguments.get(name, []):
             for message in _literals(argument):
                 yield from (f"one {message}", f"{{n}} {message}s") if name == "several" else (message,)

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+import ast
 import importlib
 import inspect
 import pkgutil
 import sys
+from pathlib import Path
 
 import pytest
 from PySide6.QtCore import QObject, QSize
@@ -47,3 +49,14 @@ def test_a_fault_in_what_qt_calls_is_told_and_qt_goes_on(qapp: object, monkeypat
     outer.show()  # from Python through Qt back into Python: that ended the program
     assert inner.sizeHint() == QSize(200, 100)
     assert "at showing" in told and "of size" in told
+
+
+def test_what_is_done_later_goes_with_who_asked_for_it() -> None:
+    """A page that was gone by then was called all the same: a single shot names what it belongs to."""
+    shots = [
+        (path.name, node.lineno, len(node.args))
+        for path in Path(kuffin.app.__file__).parent.rglob("*.py")
+        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8")))
+        if isinstance(node, ast.Call) and isinstance(node.func, ast.Attribute) and node.func.attr == "singleShot"
+    ]
+    assert len(shots) > 5 and [s for s in shots if s[2] < 3] == []

@@ -6,6 +6,7 @@ import json
 import re
 import string
 from collections.abc import Iterator
+from contextlib import closing
 from pathlib import Path
 from typing import Any
 
@@ -21,6 +22,8 @@ from kuffin.app.look.speech import CONTEXT, LANGUAGES, chosen_language, speak_la
 from kuffin.app.widgets.plotparts import axes
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain
+from kuffin.core.base.saying import Saying
+from kuffin.notebook.store import Notebook
 from kuffin.publish.tables import as_json
 from kuffin.verdict.study import judge
 from tests.app.test_nothing_is_cut import all_pages, cut_when_laid
@@ -58,6 +61,15 @@ def test_numbers_are_the_languages_and_data_is_put_into_a_message_and_never_look
     assert tr("Logs of {candidate}", candidate="x") == "Logs of x"  # none of ours stays as it is
     assert plain(-1.25) == "-1,25" and axes()["left"].tickStrings([-0.5, 1.0], 1.0, 0.5) == ["−0,5", "1,0"]
     assert tr("Add logs of {candidate}", candidate="Deadline {0} &") == "Logs von Deadline {0} & hinzufügen"
+
+
+def test_what_checks_found_is_told_in_german_and_kept_in_english(german: None, demo: Path) -> None:
+    with closing(Notebook.open(demo)) as notebook:
+        for study in notebook.studies():
+            for found in judge(notebook, notebook.study(study.id)).findings.values():
+                for finding in found:
+                    assert isinstance(finding.said, Saying) and finding.seen == finding.said
+                    assert finding.sentence.casefold() != f"{finding.seen}.".casefold()
 
 
 def test_the_language_is_the_desktops_or_as_chosen(monkeypatch: pytest.MonkeyPatch) -> None:

@@ -10,6 +10,7 @@ import numpy as np
 
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.pointers import CHANNELS
+from kuffin.core.base.saying import joined, say
 from kuffin.core.bench.conditions import LEAD_S, Stretch, load_steps, stretches_of
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.roles import COOLANT, FURTHER_PARTS
@@ -117,10 +118,13 @@ def evaluate(
         doubts = step_doubts(data.times, channels, ways.steps, stretches)
         undone = {d.step for d in doubts if d.refuted}
         stretches = [s for s in stretches if s.name not in undone]  # never labelled as what was not done
-        problem = "; ".join(
-            filter(None, [problem, *(f"“{d.step}” was not done: {d.said}" for d in doubts if d.refuted)])
-        )
-        unsure = [Finding(kind="steps", seen=f"“{d.step}”: {d.said}", weight=REMARK) for d in doubts if not d.refuted]
+        not_done = (say("“{step}” was not done: {seen}", step=d.step, seen=d.said) for d in doubts if d.refuted)
+        problem = joined([x for x in (problem, *not_done) if x], "; ")
+        unsure = [
+            Finding(kind="steps", seen=say("“{step}”: {seen}", step=d.step, seen=d.said), weight=REMARK)
+            for d in doubts
+            if not d.refuted
+        ]
     if not stretches:
         whole = evaluate_stretch(data, study, window, clock_window(ways.steps), limits)
         loads = load_steps(ways.steps)
@@ -145,7 +149,7 @@ def evaluate(
     weight = REMARK
     if main is None:
         main, weight = found[-1], DOUBT
-        problem = f"{problem}; the verdict is about “{ways.condition}”"
+        problem = say("{problem}; the verdict is about “{condition}”", problem=problem, condition=ways.condition or "")
     idle = {s.name for s in ways.steps if not s.load}
     said = (*_of_all_steps(main, found, idle), *_steps_missing(problem, weight), *unsure)
     return replace(main, steps=tuple(found), findings=said)
@@ -163,7 +167,11 @@ def _of_all_steps(main: RunResult, found: Sequence[RunResult], idle: Collection[
             if f.kind not in kinds:
                 kinds.add(f.kind)
                 weight = REMARK if one.condition in idle and one is not main else f.weight
-                out.append(replace(f, seen=f"{one.condition}: {f.seen}", weight=weight))
+                out.append(
+                    replace(
+                        f, seen=say("{condition}: {seen}", condition=one.condition or "", seen=f.said), weight=weight
+                    )
+                )
     return out
 
 

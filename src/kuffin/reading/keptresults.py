@@ -12,6 +12,7 @@ from sqlalchemy.dialects.sqlite import insert
 
 from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.core.base.language import in_english
+from kuffin.core.base.saying import say
 from kuffin.core.bench.leading import WAITING
 from kuffin.core.bench.protocol import to_plain
 from kuffin.core.bench.undertest import ALL_TRACES
@@ -26,7 +27,7 @@ from kuffin.reading.runresult import RunResult, from_json, to_json
 from kuffin.reading.signals import Signals, signals
 from kuffin.reading.typedrun import is_typed, typed_result
 
-METHOD_VERSION = 21
+METHOD_VERSION = 22
 
 
 def made_from(study: Study, run: Run, ways: JudgingRules, limits: CheckLimits) -> str:
@@ -104,7 +105,7 @@ def unreadable(error: Exception) -> RunResult:
         means={},
         window_s=None,
         names={},
-        findings=(Finding(kind="unreadable", seen=f"cannot be judged: {said}", weight=DOUBT),),
+        findings=(Finding(kind="unreadable", seen=say("cannot be judged: {problem}", problem=said), weight=DOUBT),),
     )
 
 

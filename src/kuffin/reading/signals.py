@@ -9,6 +9,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.saying import say
 from kuffin.core.base.traces import showing_load
 from kuffin.core.bench.roles import AIR, COOLANT, DIE, ROLES, SIGNALS, TEMPERATURES, missing_signals
 from kuffin.core.heat.coolant import Mix
@@ -162,9 +163,10 @@ def _warmed(
     whose, flow = data.whose, data.role("flow")
     assert whose is not None
     if flow is None:
-        problems["upstream"] = (
-            f"the coolant passes {' and '.join(whose.upstream)} before it comes to the {whose.device}; without a flow channel "
-            "what that warms it by is not known"
+        problems["upstream"] = say(
+            "the coolant passes {before} before it comes to the {device}; without a flow channel what that warms it by is not known",
+            before=" and ".join(whose.upstream),
+            device=whose.device,
         )
         return None
     heat = np.sum([data.values[n] for n in whose.upstream], axis=0)

@@ -9,6 +9,7 @@ import numpy as np
 
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
+from kuffin.core.base.saying import say
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.pairwords import several
 from kuffin.core.findings import DOUBT, REMARK, CheckLimits, Finding, Sibling, against_siblings
@@ -71,7 +72,10 @@ def _of_test(result: RunResult, condition: str | None) -> tuple[Finding, ...]:
     """A run's findings; of a test under another condition than the verdict's, they do not doubt it."""
     if not result.condition or result.steps or result.at(condition) is not None:
         return result.findings
-    return tuple(replace(f, weight=REMARK, seen=f"{result.condition}: {f.seen}") for f in result.findings)
+    return tuple(
+        replace(f, weight=REMARK, seen=say("{condition}: {seen}", condition=result.condition or "", seen=f.said))
+        for f in result.findings
+    )
 
 
 def sibling_of(candidate: str, mount: Mount, results: Mapping[int, RunResult], condition: str | None) -> Sibling:

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from kuffin.core.base.language import tr
 from kuffin.core.base.pointers import CHANNELS
+from kuffin.core.base.saying import told
 from kuffin.core.base.worked import Worked, mean_of, worked
 from kuffin.core.bench.outcomes import FREE, Outcome
 from kuffin.core.bench.roles import spoken
@@ -54,7 +55,7 @@ def run_reading(
 def limit_seen(result: RunResult) -> str:
     """How a run met its limit under its own condition; blank where it met none."""
     own = next((s for s in result.steps if s.condition == result.condition), result)  # not what other steps show
-    return next((f.seen for f in own.findings if f.kind == THROTTLED), "")
+    return next((told(f.said) for f in own.findings if f.kind == THROTTLED), "")
 
 
 def held_by(outcome: Outcome, result: RunResult) -> str:

@@ -1998,6 +1998,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
             <source>flow</source>
             <translation>Durchfluss</translation>
@@ -2428,11 +2429,13 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/figurespage.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <source>coolant over air</source>
             <translation>Kühlmittel über Luft</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/figurespage.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <source>die over coolant</source>
             <translation>Chip über Kühlmittel</translation>
         </message>
@@ -3885,6 +3888,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <source>power</source>
             <translation>Leistung</translation>
         </message>
@@ -10094,8 +10098,59 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{day}. {month}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/base/pointers.py" />
+            <source>under Channels</source>
+            <translation>unter „Kanäle“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/pointers.py" />
+            <source>on the Bench</source>
+            <translation>unter „Prüfstand“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/pointers.py" />
+            <source>on Plan · question</source>
+            <translation>unter „Plan · Frage“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>“{name}” is not in this run: it needs two minutes before the load</source>
+            <translation>„{name}“ ist nicht in diesem Lauf: dafür braucht es zwei Minuten vor der Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>the protocol's load steps differ in nothing that a channel could show</source>
+            <translation>die Lastschritte des Protokolls unterscheiden sich in nichts, was ein Kanal zeigen könnte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>no channel shows the protocol's steps; give one the role “{role}” {where}</source>
+            <translation>kein Kanal zeigt die Schritte des Protokolls; gib einem {where} die Rolle „{role}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>not in this run: {names}</source>
+            <translation>nicht in diesem Lauf: {names}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>the protocol has {n} load steps, this run shows {shown}</source>
+            <translation>das Protokoll hat {n} Lastschritte, dieser Lauf zeigt {shown}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>no power channel shows where the load begins; give one the role “power” {where}</source>
+            <translation>kein Leistungskanal zeigt, wo die Last beginnt; gib einem {where} die Rolle „Leistung“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/conditions.py" />
+            <source>not found in this run by its {setting}: {names}</source>
+            <translation>in diesem Lauf nicht zu finden ({setting}): {names}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
             <source>pump speed</source>
             <translation>Pumpendrehzahl</translation>
@@ -10104,6 +10159,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <source>fan speed</source>
             <translation>Lüfterdrehzahl</translation>
         </message>
@@ -10121,6 +10177,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
             <source>angle it is turned by</source>
             <translation>Winkel, um den es gedreht ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/stepcheck.py" />
+            <source>{what} at {value:g} {unit}</source>
+            <translation>{what} bei {value:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/stepcheck.py" />
+            <source>{what} had to go from {before:g} to {value:g} {unit}, and went from {had:.0f} to {level:.0f} {shown_in}</source>
+            <translation>{what} sollte von {before:g} auf {value:g} {unit} gehen und ging von {had:.0f} auf {level:.0f} {shown_in}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/stepcheck.py" />
+            <source>no channel shows {wanted}: it was not confirmed</source>
+            <translation>kein Kanal zeigt {wanted}: es ist nicht bestätigt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/stepcheck.py" />
+            <source>it says {wanted}, and {level} {unit} were read</source>
+            <translation>angegeben ist {wanted}, gelesen wurden {level} {unit}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
@@ -10597,6 +10673,72 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Montagen von {name}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>the air rose by {by:.1f} K within the window of {length:.0f} min</source>
+            <translation>die Luft stieg im Fenster von {length:.0f} min um {by:.1f} K</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>the air fell by {by:.1f} K within the window of {length:.0f} min</source>
+            <translation>die Luft fiel im Fenster von {length:.0f} min um {by:.1f} K</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>the air rose by {by:.1f} K within two minutes at {at:.1f} min</source>
+            <translation>die Luft stieg bei {at:.1f} min binnen zwei Minuten um {by:.1f} K</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>the air fell by {by:.1f} K within two minutes at {at:.1f} min</source>
+            <translation>die Luft fiel bei {at:.1f} min binnen zwei Minuten um {by:.1f} K</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{seen}, within the window</source>
+            <translation>{seen}, im Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>{seen}; the window lies after it</source>
+            <translation>{seen}; das Fenster liegt danach</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>{high} reads {by:.1f} K more than {low} in the window</source>
+            <translation>{high} zeigt im Fenster {by:.1f} K mehr als {low}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>coolant over air is {by:.1f} K more at idle than its heat explains, and as much under load</source>
+            <translation>Kühlmittel über Luft liegt im Leerlauf um {by:.1f} K höher, als seine Wärme erklärt, und unter Last ebenso</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>coolant over air is {by:.1f} K less at idle than its heat explains, and as much under load</source>
+            <translation>Kühlmittel über Luft liegt im Leerlauf um {by:.1f} K niedriger, als seine Wärme erklärt, und unter Last ebenso</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>at rest {probe} reads {by:.1f} K more than the other probes</source>
+            <translation>in Ruhe zeigt {probe} {by:.1f} K mehr als die anderen Fühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>at rest {probe} reads {by:.1f} K less than the other probes</source>
+            <translation>in Ruhe zeigt {probe} {by:.1f} K weniger als die anderen Fühler</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>the coolant came to {coldest:.1f} °C; the air's dew point is {dew:.1f} °C at {humidity:.0f} % humidity</source>
+            <translation>das Kühlmittel kam auf {coldest:.1f} °C; der Taupunkt der Luft ist {dew:.1f} °C bei {humidity:.0f} % Feuchte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/air.py" />
+            <source>{high} stands {by:.1f} K below {low} under load: that cannot be</source>
+            <translation>{high} steht unter Last {by:.1f} K unter {low}: das kann nicht sein</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
             <source>Spread of a further mount</source>
             <translation>Streuung einer weiteren Montage</translation>
@@ -10647,6 +10789,209 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
             <source>from this study, {df:.0f} degrees of freedom</source>
             <translation>aus dieser Studie, {df:.0f} Freiheitsgrade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>{figure}; with {who} it was {middle:.1f} {unit}, and {low:.1f} to {high:.1f} {unit} would be usual for a first mount</source>
+            <translation>{figure}; bei {who} waren es {middle:.1f} {unit}, und {low:.1f} bis {high:.1f} {unit} wären für eine erste Montage üblich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>{figure}; nothing else was measured on this device yet, and up to {most:.1f} {unit} is taken for usual in general</source>
+            <translation>{figure}; auf diesem Gerät wurde noch nichts anderes gemessen, und bis {most:.1f} {unit} gilt allgemein als üblich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>{label} {value:.1f} {unit}</source>
+            <translation>{label} {value:.1f} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>the other candidate</source>
+            <translation>dem anderen Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>the other {n} candidates</source>
+            <translation>den anderen {n} Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>the notebook’s other studies of this device (1 candidate)</source>
+            <translation>den anderen Studien des Notizbuchs mit diesem Gerät (1 Kandidat)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <source>the notebook’s other studies of this device ({n} candidates)</source>
+            <translation>den anderen Studien des Notizbuchs mit diesem Gerät ({n} Kandidaten)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>{seen} at {power:.0f} W</source>
+            <translation>{seen} bei {power:.0f} W</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>power rose by {share:.1f} % ({by:.0f} W) within the window</source>
+            <translation>die Leistung stieg im Fenster um {share:.1f} % ({by:.0f} W)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>power fell by {share:.1f} % ({by:.0f} W) within the window</source>
+            <translation>die Leistung fiel im Fenster um {share:.1f} % ({by:.0f} W)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>the clock gave way as the coolant warmed, from {free:.0f} to {held:.0f} MHz while the temperature stood at {limit:.0f} °C, in {share:.0f} % of the load from {since:.1f} min on</source>
+            <translation>der Takt gab nach, während das Kühlmittel wärmer wurde, von {free:.0f} auf {held:.0f} MHz; die Temperatur stand dabei bei {limit:.0f} °C, in {share:.0f} % der Last ab {since:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>the clock fell from {free:.0f} to {held:.0f} MHz while the temperature stood at {limit:.0f} °C, in {share:.0f} % of the load from {since:.1f} min on</source>
+            <translation>der Takt fiel von {free:.0f} auf {held:.0f} MHz, während die Temperatur bei {limit:.0f} °C stand, in {share:.0f} % der Last ab {since:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>power is read at the wall: per watt then divides by what the supply loses and all the rest draws too, and differences come out too small</source>
+            <translation>die Leistung ist an der Steckdose gelesen: „je Watt“ teilt dann auch durch das, was das Netzteil verliert und alles Übrige zieht, und Unterschiede kommen zu klein heraus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>{heat:.0f} ± {u95:.0f} W into the coolant by flow and probes, {power:.0f} W electrical: {share:.0f} % of it</source>
+            <translation>{heat:.0f} ± {u95:.0f} W ins Kühlmittel nach Durchfluss und Fühlern, {power:.0f} W elektrisch: {share:.0f} % davon</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/running.py" />
+            <source>{name} fell from {first:.0f} to {last:.0f} {unit} over the load ({share:.0f} %)</source>
+            <translation>{name} fiel über die Last von {first:.0f} auf {last:.0f} {unit} ({share:.0f} %)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{lost:.0f} s are missing at {at:.1f} min</source>
+            <translation>bei {at:.1f} min fehlen {lost:.0f} s</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{name} stands at {value:g} to the last digit from {since:.1f} min to {until:.1f} min, and flickered before</source>
+            <translation>{name} steht von {since:.1f} min bis {until:.1f} min bis auf die letzte Stelle bei {value:g} und flackerte vorher</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{name} is missing in {share:.0f} % of the samples under load</source>
+            <translation>{name} fehlt in {share:.0f} % der Werte unter Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{spikes} of {n} samples of {name} are spikes; they are left out of means</source>
+            <translation>{spikes} von {n} Werten von {name} sind Ausreißer; in Mitteln bleiben sie weg</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{seen}; {n} gaps in all</source>
+            <translation>{seen}; {n} Lücken insgesamt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{name} reads in steps of {step:g} K: alone worth ± {worth:.2f} K</source>
+            <translation>{name} zeigt in Schritten von {step:g} K: allein das macht ± {worth:.2f} K aus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{name} reads {level:.1f} on average under load; as {role} it cannot be below {low:g} or above {high:g}</source>
+            <translation>{name} zeigt unter Last im Mittel {level:.1f}; als {role} kann es nicht unter {low:g} oder über {high:g} sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/sensors.py" />
+            <source>{name} reads {value:g} in every sample of the run</source>
+            <translation>{name} zeigt in jedem Wert des Laufs {value:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>not settled: {left:.1f} ± {u95:.1f} K still to go at the end</source>
+            <translation>nicht eingeschwungen: am Ende fehlten noch {left:.1f} ± {u95:.1f} K</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>die over coolant went up by {by:.1f} ± {u95:.1f} K in {long:.0f} min at the same power, long after it should stand still</source>
+            <translation>Chip über Kühlmittel stieg bei gleicher Leistung in {long:.0f} min um {by:.1f} ± {u95:.1f} K, lange nachdem es stillstehen sollte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>die over coolant went down by {by:.1f} ± {u95:.1f} K in {long:.0f} min at the same power, long after it should stand still</source>
+            <translation>Chip über Kühlmittel fiel bei gleicher Leistung in {long:.0f} min um {by:.1f} ± {u95:.1f} K, lange nachdem es stillstehen sollte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>coolant over air was still falling by {by:.1f} K in 10 min when the load began</source>
+            <translation>Kühlmittel über Luft fiel noch um {by:.1f} K in 10 min, als die Last begann</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>the window holds {passes:.1f} passes of {period:.0f} s; whole ones weigh dips as they come</source>
+            <translation>das Fenster enthält {passes:.1f} Durchgänge von {period:.0f} s; ganze gewichten die Einbrüche, wie sie kommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>flat as far as one can see, but its drift is known to ± {u95:.1f} K in 10 min only</source>
+            <translation>flach, soweit man sieht, doch die Drift ist nur auf ± {u95:.1f} K in 10 min bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>{seen}, {after:.0f} min after it began</source>
+            <translation>{seen}, {after:.0f} min nach Beginn</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>{seen} (time constant {tau:.0f} min)</source>
+            <translation>{seen} (Zeitkonstante {tau:.0f} min)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>coolant over air changed its state at {at:.1f} min; the reading is from after it</source>
+            <translation>Kühlmittel über Luft änderte bei {at:.1f} min seinen Zustand; die Ablesung stammt von danach</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <source>die over coolant changed its state at {at:.1f} min; the reading is from after it</source>
+            <translation>Chip über Kühlmittel änderte bei {at:.1f} min seinen Zustand; die Ablesung stammt von danach</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/settling.py" />
+            <location filename="../../../../src/kuffin/reading/keptresults.py" />
+            <source>cannot be judged: {problem}</source>
+            <translation>nicht zu beurteilen: {problem}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>{figure} {value} {unit}, {away} {away_unit} above the other mounts' {mean} {unit}</source>
+            <translation>{figure} {value} {unit}, {away} {away_unit} über den {mean} {unit} der anderen Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>{figure} {value} {unit}, {away} {away_unit} below the other mounts' {mean} {unit}</source>
+            <translation>{figure} {value} {unit}, {away} {away_unit} unter den {mean} {unit} der anderen Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>{seen}; chance would leave it within {most} {unit}</source>
+            <translation>{seen}; der Zufall ließe es innerhalb von {most} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>hot spot over die</source>
+            <translation>Hotspot über Chip</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>core spread</source>
+            <translation>Spreizung der Kerne</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <source>idle power</source>
+            <translation>Leistung im Leerlauf</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
@@ -11333,6 +11678,36 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>sein Abdruck zeigt Kontakt, obwohl der Spalt sagt, es {words}: noch einmal messen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>the load came {n} times; this is about the longest, from {begin:.0f} to {end:.0f} s</source>
+            <translation>die Last kam {n} Mal; hier geht es um die längste, von {begin:.0f} bis {end:.0f} s</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>no load is seen to begin: the log begins under load, or stays at rest</source>
+            <translation>kein Lastbeginn ist zu sehen: das Protokoll beginnt unter Last oder bleibt in Ruhe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>it swings by itself, every {period:.0f} s; whole swings are averaged</source>
+            <translation>es schwingt von selbst, alle {period:.0f} s; gemittelt werden ganze Schwingungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>it swings by itself, every {period:.0f} s from {since:.0f} s on; whole swings are averaged</source>
+            <translation>es schwingt ab {since:.0f} s von selbst, alle {period:.0f} s; gemittelt werden ganze Schwingungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>it only cools down; this is about the level that it comes down to</source>
+            <translation>es kühlt nur ab; hier geht es um den Stand, auf den es kommt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>{note}, up to {end:.0f} s, where the load ended</source>
+            <translation>{note}, bis {end:.0f} s, wo die Last endete</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/settle/reading.py" />
             <location filename="../../../../src/kuffin/said/figurewords.py" />
             <source>Reading</source>
@@ -11833,6 +12208,27 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Ihren Kanälen nach lassen sich {labels} vergleichen.</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/reading/evaluating.py" />
+            <source>{problem}; the verdict is about “{condition}”</source>
+            <translation>{problem}; das Urteil betrifft „{condition}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/evaluating.py" />
+            <source>“{step}” was not done: {seen}</source>
+            <translation>„{step}“ wurde nicht ausgeführt: {seen}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/evaluating.py" />
+            <source>“{step}”: {seen}</source>
+            <translation>„{step}“: {seen}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/evaluating.py" />
+            <location filename="../../../../src/kuffin/verdict/openfindings.py" />
+            <source>{condition}: {seen}</source>
+            <translation>{condition}: {seen}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/reading/forecast.py" />
             <source>the fans ran at {was:.0f} rpm until {until:.0f} min into the step and at {now:.0f} since: the warm-up was disturbed, and the level counts from there</source>
             <translation>die Lüfter liefen bis {until:.0f} min nach Beginn des Schritts mit {was:.0f} rpm und seither mit {now:.0f}: Das Aufwärmen wurde gestört, und der Wert zählt ab dort</translation>
@@ -11896,6 +12292,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/reading/loglag.py" />
             <source>No channel of the two goes with the other; by their clocks the lag is {lag} s{where}.</source>
             <translation>Kein Kanal der beiden geht mit dem anderen; nach ihren Uhren beträgt der Verzug {lag} s{where}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/signals.py" />
+            <source>the coolant passes {before} before it comes to the {device}; without a flow channel what that warms it by is not known</source>
+            <translation>das Kühlmittel läuft durch {before}, bevor es zu {device} kommt; ohne Durchflusskanal ist nicht bekannt, um wie viel es das erwärmt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/soundlevels.py" />
@@ -16652,11 +17053,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <source>loudness</source>
             <translation>Lautstärke</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
-            <source>hot spot over die</source>
-            <translation>Hotspot über Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />

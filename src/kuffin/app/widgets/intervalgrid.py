@@ -125,7 +125,7 @@ class IntervalGrid(Walked):
             if not box.intersects(seen):
                 continue
             if time.perf_counter() - begun > _PATIENCE_S and not self._is_painted(cell):
-                QTimer.singleShot(0, self.update)  # the window must not stand still; the rest comes next
+                QTimer.singleShot(0, self, self.update)  # the window must not stand still; the rest comes next
                 break
             painter.drawPixmap(box.topLeft(), self._picture(cell, box, *spans[cell.outcome]))
             if i == self._focus:

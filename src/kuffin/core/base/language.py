@@ -61,12 +61,23 @@ def written(figure: str) -> str:
     return figure if _decimal == "." or speaks_english() else figure.replace(".", _decimal)
 
 
+def figure(formatted: str) -> str:
+    """A formatted number for a sentence: with a true minus, none in front of nothing, and the language's decimal sign.
+
+    >>> figure("-0.0"), figure("-1.25")
+    ('0.0', '−1.25')
+    """
+    if formatted.startswith("-") and not formatted.strip("-0."):
+        formatted = formatted[1:]
+    return written(formatted.replace("-", "−"))
+
+
 class _Formatter(string.Formatter):
     """Numbers in a message have the language's decimal sign."""
 
     def format_field(self, value: Any, format_spec: str) -> str:
         told = str(super().format_field(value, format_spec))
-        return written(told) if format_spec and isinstance(value, float) else told
+        return figure(told) if format_spec and isinstance(value, float) else told
 
 
 _formatter = _Formatter()

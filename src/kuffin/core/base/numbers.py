@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 
+from kuffin.core.base.language import figure
 from kuffin.core.base.language import written as in_language
 
 
@@ -13,10 +14,7 @@ def number(x: float, digits: int = 1) -> str:
     >>> number(-0.04), number(-1.25, 2)
     ('0.0', '−1.25')
     """
-    written = f"{x:.{digits}f}"
-    if written.startswith("-") and not written.strip("-0."):
-        written = written[1:]  # a minus in front of nothing
-    return in_language(written.replace("-", "−"))
+    return figure(f"{x:.{digits}f}")
 
 
 def plain(x: float, digits: int = 6) -> str:

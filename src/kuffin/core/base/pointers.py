@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-CHANNELS, BENCH, QUESTION = "under Channels", "on the Bench", "on Plan · question"
+from kuffin.core.base.language import mark
+
+CHANNELS, BENCH, QUESTION = mark("under Channels"), mark("on the Bench"), mark("on Plan · question")
 
 # what the sentence asks the person to do there
 ASKS = {

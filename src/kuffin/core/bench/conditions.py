@@ -9,8 +9,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.pointers import CHANNELS
+from kuffin.core.base.saying import joined, say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.protocol import Step
+from kuffin.core.bench.roles import ROLES
 from kuffin.core.bench.testsettings import Value, settings_words, short_words
 
 Array = NDArray[np.float64]
@@ -153,8 +155,12 @@ def stretches_of(
     first = min(s.begin_s for s in found)
     if before is not None and first - times[0] >= IDLE_S:
         return [Stretch(before.name, float(times[0]), first), *found], problem
-    lacks = f"“{before.name}” is not in this run: it needs two minutes before the load" if before is not None else ""
-    return found, "; ".join(filter(None, [problem, lacks]))
+    lacks = (
+        say("“{name}” is not in this run: it needs two minutes before the load", name=before.name)
+        if before is not None
+        else ""
+    )
+    return found, joined([x for x in (problem, lacks) if x], "; ")
 
 
 def _loads(times: Array, channels: Mapping[str, Array | None], under: list[Step]) -> tuple[list[Stretch], str]:
@@ -165,7 +171,9 @@ def _loads(times: Array, channels: Mapping[str, Array | None], under: list[Step]
             [] if power is None else [h for h in _held(times, [power]) if _level(times, power, h) > 0.5 * _full(power)]
         )
         if not loaded:
-            return [], f"no power channel shows where the load begins; give one the role “power” {CHANNELS}"
+            return [], say(
+                "no power channel shows where the load begins; give one the role “power” {where}", where=say(CHANNELS)
+            )
         return [Stretch(under[0].name, loaded[0][0], loaded[-1][1])], ""
     levels = [
         (key, setting.shown_by)
@@ -173,10 +181,14 @@ def _loads(times: Array, channels: Mapping[str, Array | None], under: list[Step]
         if setting.shown_by and len({v for s in under if (v := s.value_of(key)) is not None}) > 1
     ]
     if not levels:
-        return [], "the protocol's load steps differ in nothing that a channel could show"
+        return [], say("the protocol's load steps differ in nothing that a channel could show")
     shown = [(key, x) for key, c in levels if (x := channels.get(c)) is not None]
     if not shown:
-        return [], f"no channel shows the protocol's steps; give one the role “{levels[0][1]}” {CHANNELS}"
+        return [], say(
+            "no channel shows the protocol's steps; give one the role “{role}” {where}",
+            role=say(ROLES[levels[0][1]].label),
+            where=say(CHANNELS),
+        )
     looked = [x for _, x in shown] + ([power] if power is not None and levels[0][1] != "power" else [])
     return _matched(times, shown, under, _held(times, looked), power)
 
@@ -212,7 +224,7 @@ def _from_stages(
         if step is not None and step in under and end - at >= 60:
             found[step.name] = Stretch(step.name, at, end)  # a step that was repeated counts as its last
     lacking = [s.name for s in under if s.name not in found]
-    return list(found.values()), f"not in this run: {', '.join(lacking)}" if lacking else ""
+    return list(found.values()), say("not in this run: {names}", names=", ".join(lacking)) if lacking else ""
 
 
 def _matched(
@@ -238,9 +250,11 @@ def _matched(
                 free.remove(best)
                 found.append(Stretch(step.name, *best))
         lacking = [s.name for s in under if s.name not in {f.name for f in found}]
-        return found, f"not found in this run by its {OF_TEST[key].label}: {', '.join(lacking)}" if lacking else ""
+        return found, say(
+            "not found in this run by its {setting}: {names}", setting=say(OF_TEST[key].label), names=", ".join(lacking)
+        ) if lacking else ""
     if len(held) != len(under):
-        return [], f"the protocol has {len(under)} load steps, this run shows {len(held)}"
+        return [], say("the protocol has {n} load steps, this run shows {shown}", n=len(under), shown=len(held))
     return [Stretch(s.name, *h) for s, h in zip(under, held, strict=True)], ""
 
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.base.numbers import number
+from kuffin.core.base.saying import amount, say
 from kuffin.core.bench.conditions import Stretch
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.protocol import Step
@@ -54,7 +54,7 @@ def step_doubts(
     done = sorted((s for s in stretches if s.name in by_name), key=lambda s: s.begin_s)
     out = []
     for setting in (s for s in OF_TEST.values() if s.shown_by):
-        what, unit = setting.called, setting.unit
+        what, unit = say(setting.called), setting.unit
         told = [(s, float(value)) for s in done if (value := by_name[s.name].value_of(setting.key)) is not None]
         if len({value for _, value in told}) < 2:
             continue  # the same in all steps: nothing was to be changed
@@ -62,9 +62,13 @@ def step_doubts(
         for before, (stretch, value) in zip([None, *told], told, strict=False):
             if before is not None and before[1] == value:
                 continue
-            wanted = f"{what} at {value:g} {unit}"
+            wanted = say("{what} at {value:g} {unit}", what=what, value=float(value), unit=unit)
             if channel is None:
-                out.append(StepDoubt(stretch.name, f"no channel shows {wanted}: it was not confirmed", False))
+                out.append(
+                    StepDoubt(
+                        stretch.name, say("no channel shows {wanted}: it was not confirmed", wanted=wanted), False
+                    )
+                )
                 continue
             level = _level(times, channel, stretch)
             if level is None:
@@ -74,7 +78,12 @@ def step_doubts(
                     out.append(
                         StepDoubt(
                             stretch.name,
-                            f"it says {wanted}, and {number(level, 0 if level >= 10 else 2)} {unit} were read",
+                            say(
+                                "it says {wanted}, and {level} {unit} were read",
+                                wanted=wanted,
+                                level=amount(level, 0 if level >= 10 else 2),
+                                unit=unit,
+                            ),
                             True,
                         )
                     )
@@ -84,7 +93,16 @@ def step_doubts(
                 continue
             moved = (level / had - 1) * (1 if value > before[1] else -1)
             if moved < _MOVED:
-                said = f"{what} had to go from {before[1]:g} to {value:g} {unit}, and went from {number(had, 0)} to {number(level, 0)} {setting.shown_in}"
+                said = say(
+                    "{what} had to go from {before:g} to {value:g} {unit}, and went from {had:.0f} to {level:.0f} {shown_in}",
+                    what=what,
+                    before=float(before[1]),
+                    value=float(value),
+                    unit=unit,
+                    had=had,
+                    level=level,
+                    shown_in=setting.shown_in,
+                )
                 out.append(StepDoubt(stretch.name, said, True))
     return out
 

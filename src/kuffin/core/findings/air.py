@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.boxes import box_means
-from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.saying import say
 from kuffin.core.findings.figures import at_rest
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import AIR, COOLANT, POWER, Recorded, mean_of, slope
@@ -28,8 +28,13 @@ def drifted(run: Recorded, limits: CheckLimits) -> list[Finding]:
     change, limit = found[0] * length, limits.of("room_k")
     if abs(change) < 0.5 * limit:
         return []
-    way = "rose" if change > 0 else "fell"
-    said = f"the air {way} by {number(abs(change), 1)} K within the window of {number(length / 60, 0)} min"
+    said = say(
+        "the air rose by {by:.1f} K within the window of {length:.0f} min"
+        if change > 0
+        else "the air fell by {by:.1f} K within the window of {length:.0f} min",
+        by=abs(change),
+        length=length / 60,
+    )
     weight = DOUBT if abs(change) > limit else REMARK
     return [
         Finding(
@@ -69,14 +74,18 @@ def jumped(run: Recorded, limits: CheckLimits) -> list[Finding]:
         return []
     moment = float(starts[at + 2])
     late = run.window_s is not None and moment > run.window_s[0]
-    said = (
-        f"the air {'rose' if change[at] > 0 else 'fell'} by {number(size, 1)} K within two minutes at {minutes(moment)}"
+    said = say(
+        "the air rose by {by:.1f} K within two minutes at {at:.1f} min"
+        if change[at] > 0
+        else "the air fell by {by:.1f} K within two minutes at {at:.1f} min",
+        by=size,
+        at=moment / 60,
     )
-    said += ", within the window" if late else "; the window lies after it"
+    where = say("{seen}, within the window" if late else "{seen}; the window lies after it", seen=said)
     return [
         Finding(
             kind="room jumped",
-            seen=said,
+            seen=where,
             weight=DOUBT,
             span_s=(moment - 240, moment + 600),
             channels=tuple(run.names(*AIR)),
@@ -97,7 +106,7 @@ def probes_apart(run: Recorded, limits: CheckLimits) -> list[Finding]:
     apart, limit = means[high] - means[low], limits.of("probes_k")
     if apart < 0.5 * limit:
         return []
-    said = f"{high} reads {number(apart, 1)} K more than {low} in the window"
+    said = say("{high} reads {by:.1f} K more than {low} in the window", high=high, by=apart, low=low)
     weight = DOUBT if apart > limit else REMARK
     return [
         Finding(
@@ -127,7 +136,9 @@ def uphill(run: Recorded) -> list[Finding]:
         late = loaded & (run.times > run.load_end_s - max((run.load_end_s - (run.load_start_s or 0.0)) / 3, 300.0))
         gap = mean_of(upper - lower, late)
         if gap is not None and gap < -0.3:
-            said = f"{high_name} stands {number(-gap, 1)} K below {low_name} under load: that cannot be"
+            said = say(
+                "{high} stands {by:.1f} K below {low} under load: that cannot be", high=high_name, by=-gap, low=low_name
+            )
             out.append(
                 Finding(
                     kind="swapped",
@@ -153,7 +164,12 @@ def warm_at_rest(run: Recorded, limits: CheckLimits) -> list[Finding]:
     found = slope(run.times, coolant - air, run.idle(300.0), 6)
     if found is not None and found[0] * 600 < -0.6 and -found[0] > 3 * found[1]:
         return []  # still cooling from before: a hot start
-    said = f"coolant over air is {number(abs(rest), 1)} K {'more' if rest > 0 else 'less'} at idle than its heat explains, and as much under load"
+    said = say(
+        "coolant over air is {by:.1f} K more at idle than its heat explains, and as much under load"
+        if rest > 0
+        else "coolant over air is {by:.1f} K less at idle than its heat explains, and as much under load",
+        by=abs(rest),
+    )
     channels = tuple(n for n in (run.name(*COOLANT), run.name(*AIR)) if n)
     span = (float(run.times[0]), run.load_start_s or float(run.times[0]))
     return [
@@ -190,7 +206,13 @@ def zero_check(run: Recorded) -> list[Finding]:
     away = means[worst] - middle
     if abs(away) < 0.5:
         return []
-    said = f"at rest {worst} reads {number(abs(away), 1)} K {'more' if away > 0 else 'less'} than the other probes"
+    said = say(
+        "at rest {probe} reads {by:.1f} K more than the other probes"
+        if away > 0
+        else "at rest {probe} reads {by:.1f} K less than the other probes",
+        probe=worst,
+        by=abs(away),
+    )
     span = (float(run.times[0]), begin)
     return [
         Finding(
@@ -221,7 +243,12 @@ def moist(run: Recorded, limits: CheckLimits) -> list[Finding]:
     coldest = float(np.percentile(part, 1))
     if coldest - dew > limits.of("dew_k"):
         return []
-    said = f"the coolant came to {number(coldest, 1)} °C; the air's dew point is {number(dew, 1)} °C at {number(h, 0)} % humidity"
+    said = say(
+        "the coolant came to {coldest:.1f} °C; the air's dew point is {dew:.1f} °C at {humidity:.0f} % humidity",
+        coldest=coldest,
+        dew=dew,
+        humidity=h,
+    )
     return [
         Finding(
             kind="dew point",

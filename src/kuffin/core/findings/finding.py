@@ -5,6 +5,9 @@ from __future__ import annotations
 from dataclasses import asdict, dataclass, fields
 from typing import Any
 
+from kuffin.core.base.numbers import begun
+from kuffin.core.base.saying import Saying, from_plain, told
+
 REMARK, DOUBT = "remark", "doubt"
 
 
@@ -17,7 +20,7 @@ class Finding:
     kind : str
         One of `kuffin.core.findings.kinds.KINDS`, which has its title, causes and advice.
     seen : str
-        What was seen, with its numbers: a clause without a full stop.
+        What was seen, with its numbers: a clause without a full stop, in English. Made with `say`, it can be told otherwise.
     weight : str
         ``remark`` (worth knowing) or ``doubt`` (to be answered before the mount counts).
     span_s : (float, float) or None
@@ -28,6 +31,8 @@ class Finding:
         The figure, and the limit that it passed; in `unit`.
     others : tuple of (str, float)
         The same figure of the other mounts, for a picture beside it.
+    saying : dict, optional
+        What `seen` was made of; taken from it.
     """
 
     kind: str
@@ -40,6 +45,23 @@ class Finding:
     unit: str = ""
     others: tuple[tuple[str, float], ...] = ()
     figure: str = ""
+    saying: dict[str, Any] | None = None
+
+    def __post_init__(self) -> None:
+        if isinstance(self.seen, Saying):
+            object.__setattr__(self, "saying", self.seen.to_plain())
+            object.__setattr__(self, "seen", str(self.seen))
+
+    @property
+    def said(self) -> str:
+        """What was seen, as it can be told in the window's language."""
+        if self.saying is None:
+            return self.seen
+        try:
+            kept = from_plain(self.saying)
+        except (KeyError, TypeError, ValueError, AttributeError):  # another Kuffin's
+            return self.seen
+        return kept if kept == self.seen else self.seen
 
     @property
     def serious(self) -> bool:
@@ -48,8 +70,8 @@ class Finding:
 
     @property
     def sentence(self) -> str:
-        """What was seen, as a sentence."""
-        return f"{self.seen[:1].upper()}{self.seen[1:]}."
+        """What was seen, as a sentence in the window's language."""
+        return f"{begun(told(self.said))}."
 
     def to_plain(self) -> dict[str, Any]:
         """As it is kept in a notebook."""

@@ -12,7 +12,7 @@ from typing import Any
 
 import numpy as np
 
-from kuffin.core.base.numbers import number
+from kuffin.core.base.saying import Saying, say
 from kuffin.core.base.student import t_quantile
 from kuffin.core.bench.undertest import kind_under_test
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
@@ -100,13 +100,24 @@ def _unlike(
     if value - middle <= reach or (value - middle) * scale < limits.of(figure.least):
         return None
     low, high = max((middle - reach) * scale, 0.0), (middle + reach) * scale
-    who = "the other candidate" if len(means) == 1 else f"the other {len(means)} candidates"
-    if not here:
-        who = f"the notebook’s other studies of this device ({len(means)} candidate{'' if len(means) == 1 else 's'})"
-    at = f" at {number(power_w, 0)} W" if figure.per_watt else ""
-    said = (
-        f"{figure.label} {number(value * scale, 1)} {figure.unit}{at}; with {who} it was {number(middle * scale, 1)} "
-        f"{figure.unit}, and {number(low, 1)} to {number(high, 1)} {figure.unit} would be usual for a first mount"
+    one = len(means) == 1
+    if here:
+        who = say("the other candidate" if one else "the other {n} candidates", n=len(means))
+    else:
+        who = say(
+            "the notebook’s other studies of this device (1 candidate)"
+            if one
+            else "the notebook’s other studies of this device ({n} candidates)",
+            n=len(means),
+        )
+    said = say(
+        "{figure}; with {who} it was {middle:.1f} {unit}, and {low:.1f} to {high:.1f} {unit} would be usual for a first mount",
+        figure=_figure(figure, value * scale, power_w),
+        who=who,
+        middle=middle * scale,
+        unit=figure.unit,
+        low=low,
+        high=high,
     )
     beside = tuple((n, x * scale) for n, x in means.items())
     return _finding(figure, mount, said, DOUBT, value=value * scale, limit=high, others=beside)
@@ -126,12 +137,18 @@ def _beyond_usual(
     most = limits.of(figure.usual_most) * scale
     if value <= most:
         return None
-    at = f" at {number(power_w, 0)} W" if figure.per_watt else ""
-    said = (
-        f"{figure.label} {number(value, 1)} {figure.unit}{at}; nothing else was measured on this device yet, and up to "
-        f"{number(most, 1)} {figure.unit} is taken for usual in general"
+    said = say(
+        "{figure}; nothing else was measured on this device yet, and up to {most:.1f} {unit} is taken for usual in general",
+        figure=_figure(figure, value, power_w),
+        most=most,
+        unit=figure.unit,
     )
     return _finding(figure, mount, said, REMARK, value=value, limit=most)
+
+
+def _figure(figure: Figure, value: float, power_w: float) -> Saying:
+    said = say("{label} {value:.1f} {unit}", label=say(figure.label), value=value, unit=figure.unit)
+    return say("{seen} at {power:.0f} W", seen=said, power=power_w) if figure.per_watt else said
 
 
 def _finding(figure: Figure, mount: Sibling, said: str, weight: str, **found: Any) -> Finding:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from kuffin.core.base.errors import TraceError
-from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.saying import say
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
 from kuffin.core.findings.thresholds import CheckLimits
@@ -27,7 +27,13 @@ def power_drifts(run: Recorded, limits: CheckLimits) -> list[Finding]:
     share, limit = 100 * found[0] * length / level, limits.of("power_drift_percent")
     if abs(share) < limit or abs(found[0]) < 3 * found[1]:
         return []
-    said = f"power {'rose' if share > 0 else 'fell'} by {number(abs(share), 1)} % ({number(abs(found[0]) * length, 0)} W) within the window"
+    said = say(
+        "power rose by {share:.1f} % ({by:.0f} W) within the window"
+        if share > 0
+        else "power fell by {share:.1f} % ({by:.0f} W) within the window",
+        share=abs(share),
+        by=abs(found[0]) * length,
+    )
     weight = DOUBT if abs(share) > 2 * limit else REMARK
     return [
         Finding(
@@ -76,13 +82,18 @@ def limit_met(run: Recorded) -> Throttling | None:
 def throttled(run: Recorded, limits: CheckLimits) -> list[Finding]:
     """Clock lost while the temperature stands at its limit."""
     found = limit_met(run)
-    lost = "gave way as the coolant warmed," if found is not None and found.as_coolant_warmed else "fell"
     limit = limits.of("throttled_percent")
     if found is None or 100 * found.share < limit:
         return []
-    said = (
-        f"the clock {lost} from {number(found.clock_free_mhz, 0)} to {number(found.clock_held_mhz, 0)} MHz while the temperature stood at "
-        f"{number(found.limit_c, 0)} °C, in {number(100 * found.share, 0)} % of the load from {minutes(found.since_s)} on"
+    said = say(
+        "the clock gave way as the coolant warmed, from {free:.0f} to {held:.0f} MHz while the temperature stood at {limit:.0f} °C, in {share:.0f} % of the load from {since:.1f} min on"
+        if found.as_coolant_warmed
+        else "the clock fell from {free:.0f} to {held:.0f} MHz while the temperature stood at {limit:.0f} °C, in {share:.0f} % of the load from {since:.1f} min on",
+        free=found.clock_free_mhz,
+        held=found.clock_held_mhz,
+        limit=found.limit_c,
+        share=100 * found.share,
+        since=found.since_s / 60,
     )
     channels = tuple(n for n in (run.name("hot_spot", "die"), run.name("clock")) if n)
     return [
@@ -121,7 +132,14 @@ def sags(run: Recorded, limits: CheckLimits) -> list[Finding]:
         middle = (begin + 60 + run.load_end_s) / 2
         first, last = (level + found[0] * (at - middle) for at in (begin + 60, run.load_end_s))
         name = run.name(role) or role
-        said = f"{name.lower()} fell from {number(first, 0)} to {number(last, 0)} {unit} over the load ({number(share, 0)} %)"
+        said = say(
+            "{name} fell from {first:.0f} to {last:.0f} {unit} over the load ({share:.0f} %)",
+            name=name.lower(),
+            first=first,
+            last=last,
+            unit=unit,
+            share=share,
+        )
         out.append(
             Finding(
                 kind=kind,
@@ -141,9 +159,8 @@ def at_the_wall(run: Recorded) -> list[Finding]:
     """Power that is read at the wall only: what the supply loses and everything else draws is then in "per watt"."""
     if run.get("power") is not None or run.get("wall_power") is None or run.wall_told:
         return []
-    said = (
-        "power is read at the wall: per watt then divides by what the supply loses and all the rest draws too, and differences "
-        "come out too small"
+    said = say(
+        "power is read at the wall: per watt then divides by what the supply loses and all the rest draws too, and differences come out too small"
     )
     return [
         Finding(kind="wall power", seen=said, weight=REMARK, channels=tuple(n for n in (run.name("wall_power"),) if n))
@@ -175,9 +192,12 @@ def open_balance(run: Recorded, limits: CheckLimits) -> list[Finding]:
     limit = limits.of("closure_percent")
     if away < limit:
         return []
-    said = (
-        f"{number(found.heat_w, 0)} ± {number(found.heat_u95, 0)} W into the coolant by flow and probes, {number(found.power_w, 0)} W electrical: "
-        f"{number(100 * found.closure, 0)} % of it"
+    said = say(
+        "{heat:.0f} ± {u95:.0f} W into the coolant by flow and probes, {power:.0f} W electrical: {share:.0f} % of it",
+        heat=found.heat_w,
+        u95=found.heat_u95,
+        power=found.power_w,
+        share=100 * found.closure,
     )
     channels = tuple(
         n for n in (run.name("coolant_in"), run.name("coolant_out"), run.name("flow"), run.name("power")) if n

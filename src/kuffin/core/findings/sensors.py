@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.saying import say
 from kuffin.core.base.traces import quantum
 from kuffin.core.bench.roles import ROLES, cannot_be, needed
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
@@ -35,7 +35,7 @@ def stuck(run: Recorded) -> list[Finding]:
                 out.append(
                     Finding(
                         kind="stuck",
-                        seen=f"{name} reads {value[0]:g} in every sample of the run",
+                        seen=say("{name} reads {value:g} in every sample of the run", name=name, value=value[0]),
                         weight=DOUBT,
                         span_s=span,
                         channels=(name,),
@@ -53,7 +53,13 @@ def stuck(run: Recorded) -> list[Finding]:
         if span[1] - span[0] < 120 or rate * length < 14:
             continue
         weight = DOUBT if needed(role) else REMARK
-        said = f"{name} stands at {value[begin]:g} to the last digit from {minutes(span[0])} to {minutes(span[1])}, and flickered before"
+        said = say(
+            "{name} stands at {value:g} to the last digit from {since:.1f} min to {until:.1f} min, and flickered before",
+            name=name,
+            value=value[begin],
+            since=span[0] / 60,
+            until=span[1] / 60,
+        )
         out.append(
             Finding(
                 kind="stuck",
@@ -91,7 +97,7 @@ def drops_out(run: Recorded, limits: CheckLimits) -> list[Finding]:
         if share < 2 or share > 99.5:
             continue
         weight = DOUBT if needed(role) and share > limits.of("missing_percent") else REMARK
-        said = f"{name} is missing in {number(share, 0)} % of the samples under load"
+        said = say("{name} is missing in {share:.0f} % of the samples under load", name=name, share=share)
         out.append(
             Finding(
                 kind="drops out",
@@ -123,7 +129,12 @@ def spikes(run: Recorded, limits: CheckLimits) -> list[Finding]:
         if share <= 1 or n < 60:
             continue
         limit = limits.of("spikes_percent")
-        said = f"{int(marked.sum())} of {n} samples of {name} are spikes; they are left out of means"
+        said = say(
+            "{spikes} of {n} samples of {name} are spikes; they are left out of means",
+            spikes=int(marked.sum()),
+            n=n,
+            name=name,
+        )
         out.append(
             Finding(
                 kind="spikes",
@@ -146,7 +157,12 @@ def coarse(run: Recorded) -> list[Finding]:
         step = quantum(run.values[name])
         if step >= 0.5:
             worth = step / np.sqrt(12)
-            said = f"{name} reads in steps of {step:g} K: alone worth ± {number(1.96 * worth, 2)} K"
+            said = say(
+                "{name} reads in steps of {step:g} K: alone worth ± {worth:.2f} K",
+                name=name,
+                step=step,
+                worth=1.96 * worth,
+            )
             out.append(
                 Finding(
                     kind="coarse",
@@ -169,7 +185,14 @@ def out_of_range(run: Recorded) -> list[Finding]:
         level = mean_of(run.clean(name), loaded)
         if role is not None and level is not None and cannot_be(role, level):
             low, high = ROLES[role].can_be
-            said = f"{name} reads {number(level, 1)} on average under load; as {ROLES[role].label} it cannot be below {low:g} or above {high:g}"
+            said = say(
+                "{name} reads {level:.1f} on average under load; as {role} it cannot be below {low:g} or above {high:g}",
+                name=name,
+                level=level,
+                role=say(ROLES[role].label),
+                low=low,
+                high=high,
+            )
             out.append(
                 Finding(
                     kind="out of range",
@@ -198,8 +221,11 @@ def clock_gaps(run: Recorded, limits: CheckLimits) -> list[Finding]:
     if end < start or begin > run.load_end_s:
         return []
     inside = run.window_s is not None and end > run.window_s[0] and begin < run.window_s[1]
-    many = f"; {long.size} gaps in all" if long.size > 1 else ""
-    said = f"{number(end - begin, 0)} s are missing at {minutes(begin)}{', within the window' if inside else ''}{many}"
+    said = say("{lost:.0f} s are missing at {at:.1f} min", lost=end - begin, at=begin / 60)
+    if inside:
+        said = say("{seen}, within the window", seen=said)
+    if long.size > 1:
+        said = say("{seen}; {n} gaps in all", seen=said, n=int(long.size))
     limit = limits.of("gap_s")
     weight = DOUBT if inside and end - begin > limit else REMARK
     return [

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import numpy as np
 
-from kuffin.core.base.numbers import minutes, number
+from kuffin.core.base.language import mark
+from kuffin.core.base.saying import joined, say
 from kuffin.core.base.student import t_quantile
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
@@ -17,14 +18,16 @@ _EARLY_S = 600.0  # die over coolant stands still long before
 def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
     """Whether the main trace can be judged, and whether it settled."""
     if main is None:
-        return [Finding(kind="unreadable", seen=f"cannot be judged: {problem}", weight=DOUBT)]
+        return [Finding(kind="unreadable", seen=say("cannot be judged: {problem}", problem=problem), weight=DOUBT)]
     if main.settled or run.by_hand:
         return []
     end = main.load.end_s
     span = (max(end - 900.0, main.window.span_s[0]), end)
     if main.level_known:
         # it is where it will be; only the sensor's noise keeps the drift from being bounded
-        said = f"flat as far as one can see, but its drift is known to ± {number(main.drift.u95, 1)} K in 10 min only"
+        said = say(
+            "flat as far as one can see, but its drift is known to ± {u95:.1f} K in 10 min only", u95=main.drift.u95
+        )
         return [
             Finding(
                 kind="drift",
@@ -36,13 +39,15 @@ def settled(run: Recorded, main: Settled | None, problem: str) -> list[Finding]:
                 unit="K in 10 min",
             )
         ]
-    said = (
-        f"not settled: {number(abs(main.level.to_go), 1)} ± {number(main.level.to_go_u95, 1)} K still to go at the end"
+    said = say(
+        "not settled: {left:.1f} ± {u95:.1f} K still to go at the end",
+        left=abs(main.level.to_go),
+        u95=main.level.to_go_u95,
     )
     if main.load.start_s is not None:
-        said += f", {number((end - main.load.start_s) / 60, 0)} min after it began"
+        said = say("{seen}, {after:.0f} min after it began", seen=said, after=(end - main.load.start_s) / 60)
     if main.warm_up.tau_s:
-        said += f" (time constant {number(main.warm_up.tau_s / 60, 0)} min)"
+        said = say("{seen} (time constant {tau:.0f} min)", seen=said, tau=main.warm_up.tau_s / 60)
     limit = 1.5 * main.tolerance
     return [
         Finding(
@@ -55,17 +60,19 @@ def which_plateau(main: Settled | None) -> list[Finding]:
     """Which level is judged, where that is not plainly the one that a warm-up leads to."""
     if main is None or not main.notes:
         return []
-    return [Finding(kind="plateau", seen="; ".join(main.notes), weight=REMARK, span_s=main.window.span_s)]
+    return [Finding(kind="plateau", seen=joined(main.notes, "; "), weight=REMARK, span_s=main.window.span_s)]
 
 
 def stepped(run: Recorded) -> list[Finding]:
     """A change of state that settling found within the run."""
-    for key, said in (("coolant_over_air", "coolant over air"), ("die_over_coolant", "die over coolant")):
+    for key, said in (
+        ("coolant_over_air", mark("coolant over air changed its state at {at:.1f} min; the reading is from after it")),
+        ("die_over_coolant", mark("die over coolant changed its state at {at:.1f} min; the reading is from after it")),
+    ):
         trace = run.traces.get(key)
         if trace is not None and trace.load.step_s is not None:
             at = trace.load.step_s
-            text = f"{said} changed its state at {minutes(at)}; the reading is from after it"
-            return [Finding(kind="stepped", seen=text, weight=REMARK, span_s=(at - 300, at + 300))]
+            return [Finding(kind="stepped", seen=say(said, at=at / 60), weight=REMARK, span_s=(at - 300, at + 300))]
     return []
 
 
@@ -93,8 +100,14 @@ def crept(run: Recorded, limits: CheckLimits) -> list[Finding]:
     limit = limits.of("creep_k")
     if abs(creep) < limit or abs(creep) < 1.5 * u95:
         return []
-    way = "up" if creep > 0 else "down"
-    said = f"die over coolant went {way} by {number(abs(creep), 1)} ± {number(u95, 1)} K in {number(length / 60, 0)} min at the same power, long after it should stand still"
+    said = say(
+        "die over coolant went up by {by:.1f} ± {u95:.1f} K in {long:.0f} min at the same power, long after it should stand still"
+        if creep > 0
+        else "die over coolant went down by {by:.1f} ± {u95:.1f} K in {long:.0f} min at the same power, long after it should stand still",
+        by=abs(creep),
+        u95=u95,
+        long=length / 60,
+    )
     channels = tuple(n for n in (run.name("die"), run.name(*COOLANT)) if n)
     return [
         Finding(
@@ -122,7 +135,7 @@ def hot_start(run: Recorded, main: Settled | None) -> list[Finding]:
     per_10 = 600 * found[0]
     if per_10 > -0.6 or abs(per_10) < 3 * 600 * found[1]:
         return []
-    said = f"coolant over air was still falling by {number(-per_10, 1)} K in 10 min when the load began"
+    said = say("coolant over air was still falling by {by:.1f} K in 10 min when the load began", by=-per_10)
     weight = DOUBT if main is not None and not main.settled and not main.level_known else REMARK
     return [
         Finding(
@@ -148,15 +161,11 @@ def cut_cycles(run: Recorded) -> list[Finding]:
     away = abs(passes - round(passes))
     if away < 0.03:
         return []
-    said = f"the window holds {number(passes, 1)} passes of {number(period, 0)} s"
+    said = say(
+        "the window holds {passes:.1f} passes of {period:.0f} s; whole ones weigh dips as they come",
+        passes=passes,
+        period=period,
+    )
     # by the protocol's clock all mounts are cut alike: that is worth knowing, and no mount's own trouble
     weight = DOUBT if passes < 3 and not run.by_clock else REMARK
-    return [
-        Finding(
-            kind="cut cycles",
-            seen=said + "; whole ones weigh dips as they come",
-            weight=weight,
-            span_s=(begin, end),
-            value=passes,
-        )
-    ]
+    return [Finding(kind="cut cycles", seen=said, weight=weight, span_s=(begin, end), value=passes)]

@@ -7,7 +7,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from kuffin.core.base.numbers import number
+from kuffin.core.base.language import mark
+from kuffin.core.base.saying import amount, say
 from kuffin.core.base.student import t_quantile
 from kuffin.core.bench.undertest import UnderTest, kind_under_test
 from kuffin.core.findings.finding import DOUBT, Finding
@@ -63,15 +64,15 @@ def _none(_kind: UnderTest) -> bool:
 
 
 FIGURES: tuple[Figure, ...] = (
-    Figure(key="die_over_coolant", kind="contact", label="die over coolant", unit="K", usual=0.025, between="first_die_percent", usual_most="usual_die_k_w", least="rise_k", per_watt=True, absolute=False, roles=("die", "coolant_in", "coolant"), part_makes_it=_block_side),
-    Figure(key="coolant_over_air", kind="radiator side", label="coolant over air", unit="K", usual=0.025, least="rise_k", per_watt=True, absolute=False, roles=("coolant_in", "coolant", "air_in", "room"), part_makes_it=_loop_side),
-    Figure(key="hot_spot_over_die", kind="hot spot", label="hot spot over die", unit="K", usual=0.04, between="first_hot_spot_percent", usual_most="usual_hot_spot_k_w", least="hot_spot_k", per_watt=True, absolute=False, roles=("hot_spot", "die"), part_makes_it=_block_side),
-    Figure(key="core_spread", kind="core spread", label="core spread", unit="K", usual=1.0, between="first_spread_k", usual_most="usual_spread_k", least="spread_k", per_watt=False, absolute=True, roles=("die",), part_makes_it=_block_side),
-    Figure(key="flow", kind="flow off", label="flow", unit="L/h", usual=0.02, least="flow_percent", per_watt=False, absolute=False, roles=("flow",)),
-    Figure(key="pump", kind="pump off", label="pump speed", unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("pump",), part_makes_it=_none),
-    Figure(key="fan", kind="fan off", label="fan speed", unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("fan",), part_makes_it=_none),
-    Figure(key="power", kind="power off", label="power", unit="W", usual=0.02, least="power_percent", per_watt=False, absolute=False, roles=("power",), part_makes_it=_none),
-    Figure(key="idle_power", kind="idle off", label="idle power", unit="W", usual=1.5, least="idle_w", per_watt=False, absolute=True, roles=("power",), part_makes_it=_none),
+    Figure(key="die_over_coolant", kind="contact", label=mark("die over coolant"), unit="K", usual=0.025, between="first_die_percent", usual_most="usual_die_k_w", least="rise_k", per_watt=True, absolute=False, roles=("die", "coolant_in", "coolant"), part_makes_it=_block_side),
+    Figure(key="coolant_over_air", kind="radiator side", label=mark("coolant over air"), unit="K", usual=0.025, least="rise_k", per_watt=True, absolute=False, roles=("coolant_in", "coolant", "air_in", "room"), part_makes_it=_loop_side),
+    Figure(key="hot_spot_over_die", kind="hot spot", label=mark("hot spot over die"), unit="K", usual=0.04, between="first_hot_spot_percent", usual_most="usual_hot_spot_k_w", least="hot_spot_k", per_watt=True, absolute=False, roles=("hot_spot", "die"), part_makes_it=_block_side),
+    Figure(key="core_spread", kind="core spread", label=mark("core spread"), unit="K", usual=1.0, between="first_spread_k", usual_most="usual_spread_k", least="spread_k", per_watt=False, absolute=True, roles=("die",), part_makes_it=_block_side),
+    Figure(key="flow", kind="flow off", label=mark("flow"), unit="L/h", usual=0.02, least="flow_percent", per_watt=False, absolute=False, roles=("flow",)),
+    Figure(key="pump", kind="pump off", label=mark("pump speed"), unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("pump",), part_makes_it=_none),
+    Figure(key="fan", kind="fan off", label=mark("fan speed"), unit="rpm", usual=0.01, least="speed_percent", per_watt=False, absolute=False, roles=("fan",), part_makes_it=_none),
+    Figure(key="power", kind="power off", label=mark("power"), unit="W", usual=0.02, least="power_percent", per_watt=False, absolute=False, roles=("power",), part_makes_it=_none),
+    Figure(key="idle_power", kind="idle off", label=mark("idle power"), unit="W", usual=1.5, least="idle_w", per_watt=False, absolute=True, roles=("power",), part_makes_it=_none),
 )  # fmt: skip
 
 
@@ -197,15 +198,22 @@ def _told(
     if abs(away) < least:
         return None
     digits = 0 if figure.unit in {"rpm", "L/h", "W"} else 1
-    more = "above" if away > 0 else "below"
-    if figure.unit in {"L/h", "rpm"} or figure.key == "power":
-        share = f"{number(100 * abs(away / mean), 0)} %" if mean else f"{number(abs(away), digits)} {figure.unit}"
-        said = f"{figure.label} {number(value, digits)} {figure.unit}, {share} {more} the other mounts ({number(mean, digits)} {figure.unit})"
-    else:
-        said = f"{figure.label} {number(value, digits)} {figure.unit}, {number(abs(away), digits)} {figure.unit} {more} the other mounts' {number(mean, digits)} {figure.unit}"
+    by_share = figure.unit in {"L/h", "rpm"} or figure.key == "power"
+    said = say(
+        "{figure} {value} {unit}, {away} {away_unit} above the other mounts' {mean} {unit}"
+        if away > 0
+        else "{figure} {value} {unit}, {away} {away_unit} below the other mounts' {mean} {unit}",
+        figure=say(figure.label),
+        value=amount(value, digits),
+        unit=figure.unit,
+        away=amount(100 * abs(away / mean), 0) if by_share and mean else amount(abs(away), digits),
+        away_unit="%" if by_share and mean else figure.unit,
+        mean=amount(mean, digits),
+    )
     if figure.per_watt:
-        said += f" at {number(power_w, 0)} W"
-    said += f"; chance would leave it within {number(max(limit, least), digits)} {figure.unit}"
+        said = say("{seen} at {power:.0f} W", seen=said, power=power_w)
+    most = amount(max(limit, least), digits)
+    said = say("{seen}; chance would leave it within {most} {unit}", seen=said, most=most, unit=figure.unit)
     channels = tuple(mount.channels[r] for r in figure.roles if r in mount.channels)
     others = tuple((by_id[i].label, values[i] * scale) for i in mates)
     return Finding(

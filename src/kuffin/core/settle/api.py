@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.saying import say
 from kuffin.core.settle.analysis import Analysis
 from kuffin.core.settle.judge import judge
 from kuffin.core.settle.load import LoadSpan, cycle_period, loop_period
@@ -80,7 +81,12 @@ def settle(
         start = start if (begin, end) == span.passes[0] else begin
         notes = (
             *notes,
-            f"the load came {len(span.passes)} times; this is about the longest, from {begin:.0f} to {end:.0f} s",
+            say(
+                "the load came {n} times; this is about the longest, from {begin:.0f} to {end:.0f} s",
+                n=len(span.passes),
+                begin=begin,
+                end=end,
+            ),
         )
     is_air = over is not None and (over is air if over_is_air is None else over_is_air)
     s = clean(times, response, over, per, load, air, begin, end, is_air)
@@ -94,8 +100,16 @@ def settle(
         if period is not None:
             analysis, since = _analysed(s, start, begin, end, period, tolerance)
             fit, step_at = analysis.fit(), None  # where the swinging began is no change of the bench
-            where = "" if since is None else f" from {since:.0f} s on"
-            notes = (*notes, f"it swings by itself, every {period:.0f} s{where}; whole swings are averaged")
+            swinging = (
+                say("it swings by itself, every {period:.0f} s; whole swings are averaged", period=period)
+                if since is None
+                else say(
+                    "it swings by itself, every {period:.0f} s from {since:.0f} s on; whole swings are averaged",
+                    period=period,
+                    since=since,
+                )
+            )
+            notes = (*notes, swinging)
     return replace(judge(analysis, fit, start, end, step_at, window), notes=notes)
 
 
@@ -145,13 +159,15 @@ def plateau_notes(
     if span.start is None:
         ended = span.end < float(times[-1]) - 1
         under_load = load is not None and ended
-        where = f", up to {span.end:.0f} s, where the load ended" if ended else ""
         if load is not None and (under_load or float(np.nanpercentile(load, 90)) > 0):
-            notes.append(f"no load is seen to begin: the log begins under load, or stays at rest{where}")
+            note = say("no load is seen to begin: the log begins under load, or stays at rest")
+            notes.append(
+                say("{note}, up to {end:.0f} s, where the load ended", note=note, end=span.end) if ended else note
+            )
         early, late = (
             response[(times >= a) & (times <= b) & np.isfinite(response)]
             for a, b in ((times[0], times[0] + 60.0), (span.end - 120.0, span.end))
         )
         if early.size and late.size and float(np.mean(early) - np.mean(late)) > 2.0:
-            notes.append("it only cools down; this is about the level that it comes down to")
+            notes.append(say("it only cools down; this is about the level that it comes down to"))
     return tuple(notes)

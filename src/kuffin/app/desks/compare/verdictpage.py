@@ -88,7 +88,9 @@ class VerdictPage(QWidget):
         for column in range(3):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(3, QHeaderView.ResizeMode.Stretch)
-        header.sectionResized.connect(lambda column, _old, _new: column == 3 and QTimer.singleShot(0, self._fit_pairs))
+        header.sectionResized.connect(
+            lambda column, _old, _new: column == 3 and QTimer.singleShot(0, self, self._fit_pairs)
+        )
         self.warning = text(style="warn")
         self._left_out = text(style="muted")
         self.foot = text(style="small")

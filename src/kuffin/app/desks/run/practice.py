@@ -98,7 +98,7 @@ class PracticePage(QWidget):
                 cells.append(f"{number(others, c.digits)}{spread}" if np.isfinite(others) else "–")
             rows.append(cells)
         self.table.fill(rows, fixed=range(7))
-        QTimer.singleShot(0, lambda: self.table.fit(8))  # once the page has its width
+        QTimer.singleShot(0, self, lambda: self.table.fit(8))  # once the page has its width
         self.choices.buttons()[0].setFocus()
 
     def _tell(self) -> None:
