@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import itertools
 from collections.abc import Iterator
 
 import pytest
+from PySide6.QtCore import QPoint, QRect
 from PySide6.QtWidgets import QCheckBox, QLabel, QPushButton, QRadioButton, QScrollArea, QToolButton, QWidget
 from pytestqt.qtbot import QtBot
 
@@ -13,6 +15,8 @@ from kuffin.app.frame.window import MainWindow
 from kuffin.app.widgets.fewlines import FewLines
 from kuffin.app.widgets.paged import PagedDesk
 from kuffin.app.widgets.painted import Painted
+from kuffin.demo.practising import draw
+from tests.app.driving import pump_until
 from tests.app.paintedwords import cut_in_picture
 
 _BUTTONS = (QPushButton, QCheckBox, QRadioButton, QToolButton)
@@ -39,6 +43,37 @@ def cut_in(window: QWidget) -> Iterator[str]:
                 yield f"“{widget.text()[:50]}” lacks {lacks} px"
         elif isinstance(widget, _BUTTONS) and widget.text() and widget.sizeHint().width() > widget.width() + 2:
             yield f"button “{widget.text()[:50]}” lacks {widget.sizeHint().width() - widget.width()} px"
+
+
+def over_one_another(page: QWidget) -> Iterator[str]:
+    """What of a page's words and pictures lies over others of it, in words."""
+    seen = [
+        (widget, QRect(widget.mapTo(page, QPoint(0, 0)), widget.size()))
+        for widget in page.findChildren(QWidget)
+        if isinstance(widget, (QLabel, Painted, *_BUTTONS))
+        and widget.isVisible()
+        and not widget.visibleRegion().isEmpty()
+    ]
+    for (one, a), (other, b) in itertools.combinations(seen, 2):
+        both = a.intersected(b)
+        if min(both.width(), both.height()) <= 2 or one.isAncestorOf(other) or other.isAncestorOf(one):
+            continue
+        if scrolled(one) is scrolled(other):
+            yield f"{called(one)} and {called(other)} lie over one another by {both.width()} × {both.height()} px"
+
+
+def scrolled(widget: QWidget) -> QWidget | None:
+    """The scroll area that a widget lies in: what lies in none stands beside it."""
+    at = widget.parentWidget()
+    while at is not None and not isinstance(at, QScrollArea):
+        at = at.parentWidget()
+    return at
+
+
+def called(widget: QWidget) -> str:
+    """A widget in words."""
+    said = widget.text() if isinstance(widget, (QLabel, *_BUTTONS)) else ""
+    return f"{type(widget).__name__} “{said[:30]}”"
 
 
 def cut_when_laid(qtbot: QtBot, window: MainWindow) -> list[str]:
@@ -89,3 +124,35 @@ def test_nothing_is_cut_on_any_page(
             demo_window.resize(*size)
             cut += [f"{where}, {size[0]} px: {said}" for said in cut_when_laid(qtbot, demo_window)]
     assert not cut, "\n".join(cut)
+
+
+def test_nothing_is_cut_while_a_run_goes_on_nor_before_nor_after(
+    window: MainWindow, qtbot: QtBot, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    window.show()
+    window.scale_text(1.5)
+    monkeypatch.setattr("kuffin.demo.practising.draw", lambda: draw(5, "contact"))
+    window.start.practice_wanted.emit()
+    pump_until(lambda: window.state.study is not None and not window.jobs.running)
+    window.settings.set_value("bench", "simulated 300")
+    window.run.renew()
+    wrong: list[str] = []
+
+    def look(where: str) -> None:
+        for size in ((1280, 800), (1024, 700)):
+            window.resize(*size)
+            wrong.extend(f"{where}, {size[0]} px: {said}" for said in cut_when_laid(qtbot, window))
+            wrong.extend(f"{where}, {size[0]} px: {said}" for said in over_one_another(window.run))
+
+    look("before the run")
+    window.run.ready.start.click()
+    pump_until(lambda: window.running.now is not None and window.running.now.elapsed_s > 60)
+    look("while it idles")
+    pump_until(lambda: window.run.page.doing.key == "remount", 40)
+    look("where it should be mounted again")
+    window.run.page.big.click()
+    pump_until(lambda: not window.running.active and not window.jobs.running)
+    look("when it was stopped")
+    window.run.page.big.click()
+    look("what was wrong")
+    assert not wrong, "\n".join(wrong)

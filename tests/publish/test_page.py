@@ -13,10 +13,10 @@ import pytest
 from PIL import Image
 
 from kuffin.cli import main
-from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.notebook import edits, publishedits
 from kuffin.notebook import shelf as shelfedits
-from kuffin.notebook.photos import add_photo
+from kuffin.notebook.photos import add_photo, open_photo
 from kuffin.notebook.store import Notebook
 from kuffin.publish.page.critic import concerns
 from kuffin.publish.page.layout import PageLayout
@@ -106,6 +106,15 @@ def test_the_paper_is_tagged_and_its_text_can_be_selected(published: Callable[[s
     assert m.verdict.question in text and "Sedge runs the coolant 2.3 K cooler" in text and "11.0 ± 1.3 K" in text
     kinds = {o.type for p in pdf for o in p.get_objects(max_depth=8)}
     assert pypdfium2.raw.FPDF_PAGEOBJ_PATH in kinds and pypdfium2.raw.FPDF_PAGEOBJ_IMAGE not in kinds
+
+
+def test_a_torn_photo_is_refused_after_a_page_was_set_on_paper(tmp_path: Path) -> None:
+    """The library that sets text switched a check of pictures off for the whole program."""
+    torn = tmp_path / "torn.png"
+    Image.effect_noise((200, 200), 50).save(torn)
+    page_pdf("<p>words</p>")
+    with pytest.raises(NotebookError, match="this is no photo"):
+        open_photo(torn.read_bytes()[:4000], torn.name)
 
 
 def test_sections_are_switched_reordered_and_given_own_words(book: Notebook) -> None:

@@ -8,15 +8,18 @@ import numpy as np
 import pyqtgraph as pg
 from numpy.typing import NDArray
 from PySide6.QtCore import Qt
+from PySide6.QtGui import QFont, QFontMetricsF
 from PySide6.QtWidgets import QHBoxLayout, QWidget
 
-from kuffin.app.look.theme import Theme
+from kuffin.app.look.theme import USUAL_POINTS, Theme, text_points
 from kuffin.app.widgets.plotparts import axes
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
+from kuffin.look.colours import TEXT
 
 Array = NDArray[np.float64]
 _MOST_POINTS = 900
+_LEAST_HEIGHT = 120  # px with text of the usual size
 
 
 def thinned(times: Array, values: Array) -> tuple[Array, Array]:
@@ -52,7 +55,7 @@ class LiveTraces(QWidget):
             self._left.addItem(item)
             item.hide()
         self.others = [self._right.plot([], [], connect="finite") for _ in range(3)]
-        self._names = [pg.TextItem("", anchor=(1, 1)) for _ in range(3)]
+        self._names = [pg.TextItem("", anchor=(0, 0.5)) for _ in range(3)]  # beside the lines' ends
         for name in self._names:
             self._right.addItem(name)
         self.setAccessibleName(tr("Live traces"))
@@ -74,8 +77,15 @@ class LiveTraces(QWidget):
             line.setPen(pg.mkPen(theme.accent, width=1.2))
         for curve, colour in zip(self.others, (theme.muted, theme.ink, theme.accent), strict=True):
             curve.setPen(pg.mkPen(colour, width=1.4))
+        size = text_points()
+        font = QFont(TEXT)
+        font.setPointSizeF(size)
         for name in self._names:
             name.setColor(theme.ink)
+            name.setFont(font)
+        self._letter = QFontMetricsF(font).height()
+        self._title = f"{0.86 * size:.1f}pt"
+        self.setMinimumHeight(round(_LEAST_HEIGHT * size / USUAL_POINTS))
 
     def show_trace(
         self, times: Array, values: Array, label: str, settling: Settling | None, window_s: tuple[float, float] | None
@@ -84,7 +94,7 @@ class LiveTraces(QWidget):
         t, v = thinned(times, values)
         self.trace.setData(t / 60, v)
         self._frame(self._left, t, [v, np.array([settling.warm_up.final])] if settling is not None else [v], 1.0)
-        self._left.getPlotItem().setTitle(html.escape(label), size="9pt", color=self._theme.muted)
+        self._left.getPlotItem().setTitle(html.escape(label), size=self._title, color=self._theme.muted)
         self.fit.setData([], [])
         self.level.setVisible(settling is not None and not settling.settled)
         if settling is not None:
@@ -96,26 +106,36 @@ class LiveTraces(QWidget):
             self.band.setRegion((window_s[0] / 60, window_s[1] / 60))
 
     def _frame(
-        self, widget: pg.PlotWidget, times: Array, values: list[Array], least: float, above: float = 0.08
-    ) -> None:
-        """Ten minutes at least, and no noise blown up to fill the height."""
+        self, widget: pg.PlotWidget, times: Array, values: list[Array], least: float, beside: float = 0.02
+    ) -> float:
+        """Ten minutes at least, no noise blown up to fill the height, and a share of the width left beside the lines' ends.
+
+        Returns
+        -------
+        float
+            How much of the vertical axis a letter is high.
+        """
         finite = [v[np.isfinite(v)] for v in values]
         finite = [v for v in finite if v.size]
         if not finite or not times.size:
-            return
+            return 0.0
         low, high = min(float(v.min()) for v in finite), max(float(v.max()) for v in finite)
         room = max(least - (high - low), 0.0) / 2
         span = high - low + 2 * room
         plot = widget.getPlotItem()
-        plot.setYRange(low - room - 0.05 * span, high + room + above * span, padding=0)
-        plot.setXRange(float(times[0]) / 60, max(float(times[-1]) / 60, 10.0) * 1.02, padding=0)
+        letter = min(self._letter / max(plot.getViewBox().height(), 2 * self._letter), 0.3)  # as a share of the height
+        high, low = high + room + 0.08 * span, low - room - 0.05 * span
+        if beside > 0.1:  # names stand beside the ends, half a letter over the highest
+            high += max(letter / 2 - 0.08, 0.0) * (high - low)
+        plot.setYRange(low, high, padding=0)
+        plot.setXRange(float(times[0]) / 60, max(float(times[-1]) / 60 * (1 + beside), 10.0), padding=0)
+        return float(letter * (high - low))
 
     def show_levels(self, times: Array, levels: list[tuple[str, Array | None]]) -> None:
         """Show the temperatures."""
-        self._right.getPlotItem().setTitle("°C", size="9pt", color=self._theme.muted)
+        self._right.getPlotItem().setTitle("°C", size=self._title, color=self._theme.muted)
         known = [v[np.isfinite(v)] for _, v in levels if v is not None and np.isfinite(v).any()]
-        self._frame(self._right, times, known, 5.0, above=0.35)
-        apart = 0.24 * (max(float(v.max()) for v in known) - min(float(v.min()) for v in known)) if known else 0.0
+        apart = 0.9 * self._frame(self._right, times, known, 5.0, beside=0.35)
         lowest = -np.inf  # names stand clear of each other, from the coolest up
         for curve, name, (label, values) in zip(self.others, self._names, levels, strict=False):
             if values is None or not np.isfinite(values).any():

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from PySide6.QtCore import QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QPainter, QPen
+from PySide6.QtGui import QFontMetricsF, QPainter, QPen
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import USUAL_POINTS, Theme, figures_font
@@ -57,13 +57,12 @@ class Staircase(Walked):
             )
             return
         w, h = self.across, self.down
-        k, live = self._k, self._k > 1
+        width, size, live = w / len(self._levels), USUAL_POINTS, self._k > 1
+        k = self._k * self._share_that_fits(width - 8)
         top, foot = 30.0 * k, h - (2 if live else 8)
         low = min(level.temperature_c for level in self._levels)
         high = max(level.temperature_c for level in self._levels)
         base = low - 0.3 * max(high - low, 1.0)
-        width = w / len(self._levels)
-        size = USUAL_POINTS
         worst = bottleneck(self._steps)
 
         def y_of(c: float) -> float:
@@ -124,6 +123,12 @@ class Staircase(Walked):
                     place = QRectF(x + 6, y + 26 * k + high_line * j, width - 8, high_line)
                     painter.drawText(place, Qt.AlignmentFlag.AlignLeft, line)
         self.paint_focus(painter)
+
+    def _share_that_fits(self, room: float) -> float:
+        """The share of its size at which a level's figure has room in its step; 1 at most."""
+        metrics = QFontMetricsF(figures_font(USUAL_POINTS * 1.5 * self._k, bold=True))
+        widest = max(metrics.horizontalAdvance(number(level.temperature_c, 1)) for level in self._levels)
+        return min(1.0, room / widest)
 
     def open_item(self, index: int) -> None:
         self.chosen.emit([s.trace for s in self._steps if s.trace][index])

@@ -126,6 +126,8 @@ def page_pdf(html: str, *, media: str = "print") -> bytes:
     KuffinError
         Where the libraries that set text on paper are not there.
     """
+    from PIL import ImageFile
+
     try:
         import weasyprint
     except OSError as error:
@@ -133,6 +135,9 @@ def page_pdf(html: str, *, media: str = "print") -> bytes:
             f"no PDF can be made: a system library is missing ({error}). Install Pango (on Debian: libpango-1.0-0, libpangoft2-1.0-0, "
             "libharfbuzz-subset0) and try again; the page itself needs none of them"
         ) from None
+    ImageFile.LOAD_TRUNCATED_IMAGES = (
+        False  # which that library asks for all of the program: a torn photo would be taken
+    )
     inside = weasyprint.urls.URLFetcher(allowed_protocols=("data",))  # nothing is fetched for a page
     made: bytes = weasyprint.HTML(string=html, url_fetcher=inside, media_type=media).write_pdf(pdf_variant="pdf/ua-1")
     return made

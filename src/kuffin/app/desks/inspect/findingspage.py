@@ -27,7 +27,7 @@ from kuffin.app.widgets.findingpicture import FindingPicture, Piece
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import empty, link_button, no_keys, plain_tip, rule, text
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.language import counted, mark, tr
+from kuffin.core.base.language import counted, inside, mark, tr
 from kuffin.core.base.units import shown
 from kuffin.core.findings import KINDS, THRESHOLDS, Finding, together
 from kuffin.core.findings.thresholds import OF_KIND, checked
@@ -227,7 +227,7 @@ class FindingsPage(QWidget):
             title = tr(KINDS[entry.finding.kind].title)
             whose = "" if entry.mount_id is None else f"{entry.label}: "
             mark = "?  " if entry.state == "open" else "    "
-            item = QListWidgetItem(f"{mark}{whose}{title[:1].lower() + title[1:] if whose else title}")
+            item = QListWidgetItem(f"{mark}{whose}{inside(title) if whose else title}")
             item.setToolTip(plain_tip(entry.finding.sentence))
             self._row_of.append(self.list.count())
             self.list.addItem(item)
@@ -271,7 +271,7 @@ class FindingsPage(QWidget):
         self._spoils.setVisible(bool(kind.spoils))
         found = verdict.findings.get(entry.mount_id or -1, ()) if verdict is not None else ()
         said = together([f for f in found if f.serious])
-        self._together.setText(tr("Taken together: {told}", told=said[:1].lower() + said[1:]) if said else "")
+        self._together.setText(tr("Taken together: {told}", told=inside(said)) if said else "")
         self._together.setVisible(bool(said))
         answers = verdict.answers.get(entry.mount_id or -1, {}) if verdict is not None else {}
         reason = answers.get(entry.finding.kind, "")

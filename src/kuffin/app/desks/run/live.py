@@ -82,7 +82,6 @@ class LivePage(QWidget):
         self.staircase.setMinimumHeight(150)
         self.figures = [BigFigure() for _ in range(_FIGURES)]
         self.traces = LiveTraces(theme)
-        self.traces.setMinimumHeight(125)
         for shrinks in (self.staircase, self.traces):  # before the page scrolls
             shrinks.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Ignored)
         self.big = QPushButton()
