@@ -215,16 +215,12 @@ class Notebooks(QObject):
         """Open a fresh copy of the demo notebook, then go on with `ready`."""
         from kuffin.demo.shipped import unpack_demo
 
-        def work(_job: Task) -> Path:
+        def make() -> Path:
             place = not_open("demo")
             unpack_demo(place)
             return place
 
-        def done(path: Path) -> None:
-            if self.open_path(path) and ready is not None:
-                ready(path)
-
-        self._state.jobs.start(tr("preparing the demo"), work, done, self._state.trouble.emit)
+        self._make_and_open(tr("preparing the demo"), make, ready)
 
     def open_practice(self, ready: Callable[[Path], None], build: Callable[[Path], None] | None = None) -> None:
         """Make and open a fresh practice notebook, then go on with `ready`."""
@@ -234,18 +230,35 @@ class Notebooks(QObject):
             return
         place = not_open("practice" if build is None else "practice study")
 
-        def work(_job: Task) -> Path:
+        def make() -> Path:
             place.parent.mkdir(parents=True, exist_ok=True)
             for extra in ("", "-wal", "-shm"):
                 place.with_name(place.name + extra).unlink(missing_ok=True)
             (build or build_practice)(place)
             return place
 
-        def done(path: Path) -> None:
-            if self.open_path(path):
-                ready(path)
+        self._make_and_open(tr("preparing the practice bench"), make, ready)
 
-        self._state.jobs.start(tr("preparing the practice bench"), work, done, self._state.trouble.emit)
+    def _make_and_open(self, label: str, make: Callable[[], Path], ready: Callable[[Path], None] | None) -> None:
+        """Make a notebook of Kuffin's own and open it, all but the showing beside the window."""
+
+        def work(job: Task) -> Notebook:
+            notebook = Notebook.open(make())
+            for study in notebook.studies()[-1:]:  # what is asked for the first time takes far longer
+                notebook.study(study.id)
+            if job.cancelled:
+                notebook.close()
+            return notebook
+
+        def done(notebook: Notebook) -> None:
+            if self._recording():
+                notebook.close()
+                return
+            self._take(notebook)
+            if ready is not None:
+                ready(notebook.path)
+
+        self._state.jobs.start(label, work, done, self._state.trouble.emit)
 
     def ask_demo_logs(self) -> None:
         """Ask for a folder and write the demo's runs there as ordinary logs, to practise adding them."""
