@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QToolTip
 
@@ -33,6 +33,8 @@ class Loom(Painted):
         self._state, self._theme = state, theme
         self._at: tuple[int, int] = (0, 0)
         self._running: tuple[int | None, float] = (None, 0.0)
+        self._speak = QTimer(self, singleShot=True, interval=0)  # after what is seen, and once for several changes
+        self._speak.timeout.connect(lambda: self.setAccessibleDescription(self.spoken()))
         self._drop: tuple[int, int] | None = None
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
@@ -122,7 +124,7 @@ class Loom(Painted):
             names = self._candidates()
             if mount.candidate.name in names:
                 self._at = (names.index(mount.candidate.name), mount.round - 1)
-        self.setAccessibleDescription(self.spoken())
+        self._speak.start()
         self.updateGeometry()
         self.update()
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Mapping, Sequence
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QActionGroup, QKeySequence, QResizeEvent, QShortcut
+from PySide6.QtGui import QActionGroup, QKeySequence, QResizeEvent, QShortcut, QShowEvent
 from PySide6.QtWidgets import (
     QBoxLayout,
     QButtonGroup,
@@ -158,12 +158,20 @@ class PagedDesk(QWidget):
         self._turn(index)
         self._settings.set_value(f"page/{self._name}", self.keys[index])
 
-    def _turn(self, index: int) -> None:
-        """Show a page, without remembering that the person went there."""
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        self._make(self.pages.currentIndex())
+
+    def _make(self, index: int) -> None:
         if index in self._made_later:
             scroll = self.pages.widget(index)
             assert isinstance(scroll, QScrollArea)
             scroll.setWidget(self._made_later.pop(index)())
+
+    def _turn(self, index: int) -> None:
+        """Show a page, without remembering that the person went there."""
+        if self.isVisible():  # else when it is
+            self._make(index)
         self.pages.setCurrentIndex(index)
         for name in dict.fromkeys(self._names.values()):
             name.show_at(index)
