@@ -1,6 +1,6 @@
 """Gather what the window says into Qt's translation files, and compile them: `python tools/messages.py`.
 
-Every `tr("…")`, `say("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are the labels in the
+Every `tr("…")`, `say("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are errors and the labels in the
 core's tables that the window shows, and each page of help but for the methods. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
 """
 
@@ -15,6 +15,7 @@ from types import ModuleType
 from xml.etree import ElementTree as Tree
 
 from kuffin.app.help import helpwindow
+from kuffin.core.base import errors
 from kuffin.core.bench import configuration, limits, outcomes, parts, protocol, roles, sweepaxes, undertest
 from kuffin.core.findings import kinds, thresholds
 from kuffin.core.flow import curvekinds
@@ -28,15 +29,18 @@ HERE = Path(__file__).resolve().parent.parent
 SOURCE = HERE / "src" / "kuffin"
 SPEECH = SOURCE / "app" / "speech"
 CONTEXT = "kuffin"
+ERRORS = {
+    name for name, kind in vars(errors).items() if isinstance(kind, type) and issubclass(kind, errors.KuffinError)
+}
 
 
-def _literals(node: ast.expr) -> Iterator[str]:
+def literals(node: ast.expr) -> Iterator[str]:
     """The messages that a call's argument may be: one, or one of two."""
     if isinstance(node, ast.Constant) and isinstance(node.value, str):
         yield node.value
     elif isinstance(node, ast.IfExp):
-        yield from _literals(node.body)
-        yield from _literals(node.orelse)
+        yield from literals(node.body)
+        yield from literals(node.orelse)
 
 
 def said_in(source: str) -> Iterator[str]:
@@ -45,6 +49,8 @@ def said_in(source: str) -> Iterator[str]:
         if not isinstance(node, ast.Call) or not node.args:
             continue
         name = node.func.id if isinstance(node.func, ast.Name) else ""
+        if name in ERRORS:
+            yield from literals(node.args[0])
         arguments = {
             "tr": node.args[:1],
             "say": node.args[:1],
@@ -53,7 +59,7 @@ def said_in(source: str) -> Iterator[str]:
             "several": node.args[1:2],
         }
         for argument in arguments.get(name, []):
-            for message in _literals(argument):
+            for message in literals(argument):
                 yield from (f"one {message}", f"{{n}} {message}s") if name == "several" else (message,)
 
 

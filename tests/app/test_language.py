@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import ast
 import json
 import re
 import string
@@ -55,6 +56,27 @@ def test_every_message_is_translated_with_its_places(language: str, qapp: QAppli
     finally:
         speak_language(qapp, "en")
     assert compiled == translated
+
+
+def test_each_message_names_what_is_put_into_it() -> None:
+    """A place without a value fails where the message is told: for an error, just when it is needed."""
+    looked_at, wrong = 0, []
+    for path in sorted(messages.SOURCE.rglob("*.py")):
+        for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+            name = node.func.id if isinstance(node, ast.Call) and isinstance(node.func, ast.Name) else ""
+            if name not in {"tr", "say", "counted", *messages.ERRORS} or any(k.arg is None for k in node.keywords):
+                continue
+            told = node.args[1:3] if name == "counted" else node.args[:1]
+            said = [message for argument in told for message in messages.literals(argument)]
+            wanted = {place for message in said for place, *_ in places(message)} - (
+                {"n"} if name == "counted" else set()
+            )
+            if said:
+                looked_at += 1
+                given = {k.arg for k in node.keywords}
+                if given - {"n"} != wanted - {"n"} or (given and "n" in wanted and "n" not in given):
+                    wrong.append((path.name, node.lineno, given ^ wanted))
+    assert looked_at > 2000 and wrong == []
 
 
 def test_numbers_are_the_languages_and_data_is_put_into_a_message_and_never_looked_up(german: None) -> None:

@@ -295,7 +295,7 @@ class TestFit:
         bench.prepare.go("fit")
         give(page.boxes["length_mm"], "-3")
         at_rest()
-        assert page.screws.text() == "The screw cannot be -3 mm; measure it again."
+        assert page.screws.text() == "The screw cannot be −3 mm; measure it again."
         press(page, "Add a pad")
         at_rest()
         # a gap that nobody measured is not assumed, and nothing is called right by it

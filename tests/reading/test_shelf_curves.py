@@ -68,7 +68,7 @@ def test_a_thicker_coolant_raises_the_laminar_part_only(tmp_path: Path) -> None:
     with pytest.raises(BenchError, match="is no accuracy"):
         curveedits.change_curve(notebook, kept, "odd", flow_accuracy="good")
     curveedits.change_curve(notebook, kept, "fewer", points=rows[:1])
-    assert "Tern has 1 point" in shelf_curves(edit_shelf.parts(notebook)).problems["Tern"]
+    assert "Tern has 1 at 1" in shelf_curves(edit_shelf.parts(notebook)).problems["Tern"]
     notebook.close()
 
 

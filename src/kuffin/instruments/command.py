@@ -36,7 +36,11 @@ class CommandSource:
         try:
             self._words = shlex.split(command)
         except ValueError as error:
-            raise BenchError(f"the command “{command}” cannot be read ({error}); mind its quotation marks") from None
+            raise BenchError(
+                "the command “{command}” cannot be read ({error}); mind its quotation marks",
+                command=command,
+                error=error,
+            ) from None
         if not self._words:
             raise BenchError("the command is empty; write the program and its arguments")
         self._timeout_s = timeout_s
@@ -53,7 +57,9 @@ class CommandSource:
                 start_new_session=True,
             )
         except (OSError, ValueError) as error:
-            raise BenchError(f"{name} cannot be started ({getattr(error, 'strerror', None) or error})") from None
+            raise BenchError(
+                "{name} cannot be started ({what})", name=name, what=getattr(error, "strerror", None) or error
+            ) from None
         said, why = self._listen(running)
         if why:
             with contextlib.suppress(OSError):
@@ -62,9 +68,9 @@ class CommandSource:
         if running.stdout is not None:
             running.stdout.close()
         if why:
-            raise BenchError(f"{name} {why} and was ended")
+            raise BenchError("{name} {why} and was ended", name=name, why=why)
         if code != 0:
-            raise BenchError(f"{name} ended with code {code}")
+            raise BenchError("{name} ended with code {code}", name=name, code=code)
         return self.lines.take(said + b"\n")
 
     def _listen(self, running: subprocess.Popen[bytes]) -> tuple[bytes, str]:

@@ -40,7 +40,9 @@ def open_source(setting: InstrumentSetting) -> ChannelSource:
         return SerialSource(setting.where, setting.baud, setting.question)
     host, _, port = setting.where.rpartition(":")
     if not host or not port.isdigit() or not 0 < int(port) < 65536:
-        raise BenchError(f"{setting.name}: “{setting.where}” is no network address; write it as host:port")
+        raise BenchError(
+            "{name}: “{where}” is no network address; write it as host:port", name=setting.name, where=setting.where
+        )
     return NetworkSource(host.strip("[]"), int(port), setting.question)
 
 
@@ -105,7 +107,7 @@ def in_unit(channel: ChannelSetting, written: str) -> ChannelSetting:
 
     unit = parse_unit(written)
     if unit is None:
-        raise BenchError(f"“{written}” is no unit Kuffin knows; write °C, W, L/h, L/min, rpm, dBA, V …")
+        raise BenchError("“{written}” is no unit Kuffin knows; write °C, W, L/h, L/min, rpm, dBA, V …", written=written)
     role = channel.role or guess_role(channel.name, unit.quantity, unit.canonical)
     return replace(channel, unit=unit.canonical, quantity=unit.quantity, scale=unit.scale, shift=unit.offset, role=role)
 

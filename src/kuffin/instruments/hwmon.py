@@ -50,7 +50,7 @@ class HwmonSource:
         try:
             chips = sorted(self._root.iterdir(), key=lambda p: (len(p.name), p.name))
         except OSError:
-            raise BenchError(f"{self._root}: there are no sensors of the kernel's here (hwmon)") from None
+            raise BenchError("{root}: there are no sensors of the kernel's here (hwmon)", root=self._root) from None
         seen: dict[str, int] = {}
         for chip in chips:
             name = _text(chip / "name") or chip.name
@@ -87,7 +87,7 @@ class HwmonSource:
             out[key] = ToldValue(value, unit, quantity)
         if out and self._silent == len(out):
             self._files = {}  # chips may have been numbered anew
-            raise BenchError(f"{self._root}: none of the sensors answers")
+            raise BenchError("{root}: none of the sensors answers", root=self._root)
         return out
 
     def complaint(self) -> str:
@@ -116,7 +116,7 @@ class ProcessorSource:
                 key = f"power of {name}"
                 out[key if key not in out else f"{key} ({zone.name})"] = told
         if not out:
-            raise BenchError(f"{self._root}: neither clocks nor energy counters can be read here")
+            raise BenchError("{root}: neither clocks nor energy counters can be read here", root=self._root)
         return out
 
     def _clocks(self) -> dict[str, ToldValue]:

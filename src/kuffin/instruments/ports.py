@@ -38,10 +38,12 @@ class SerialSource:
             except (OSError, ValueError) as error:
                 if isinstance(error, serial.SerialException) and error.errno == 13:
                     raise BenchError(
-                        f"{self._port} may not be opened: your user needs the right to serial ports (on most systems the "
-                        "group “dialout”)"
+                        "{port} may not be opened: your user needs the right to serial ports (on most systems the group “dialout”)",
+                        port=self._port,
                     ) from None
-                raise BenchError(f"{self._port} is not there or in use by another program; is it plugged in?") from None
+                raise BenchError(
+                    "{port} is not there or in use by another program; is it plugged in?", port=self._port
+                ) from None
         return self._open
 
     def read(self) -> dict[str, ToldValue]:
@@ -56,12 +58,18 @@ class SerialSource:
                     if not data:
                         time.sleep(0.005)
                 if not data:
-                    raise BenchError(f"{self._port} does not answer the question “{self._question.decode().strip()}”")
+                    raise BenchError(
+                        "{port} does not answer the question “{question}”",
+                        port=self._port,
+                        question=self._question.decode().strip(),
+                    )
             else:
                 data = port.read(min(port.in_waiting, 4 * LONGEST_WAIT))
         except (OSError, TypeError) as error:  # pyserial's own errors are OSErrors; TypeError: closed under its hands
             self.close()
-            raise BenchError(f"{self._port} was unplugged ({error}); it is taken up again when it is back") from None
+            raise BenchError(
+                "{port} was unplugged ({error}); it is taken up again when it is back", port=self._port, error=error
+            ) from None
         return self.lines.take(data)
 
     def complaint(self) -> str:
@@ -94,7 +102,9 @@ class NetworkSource:
                 self._open.setblocking(False)
             except OSError as error:
                 raise BenchError(
-                    f"{self._where}: no connection ({error.strerror or error}); is it switched on?"
+                    "{where}: no connection ({what}); is it switched on?",
+                    where=self._where,
+                    what=error.strerror or error,
                 ) from None
         return self._open
 
@@ -119,7 +129,9 @@ class NetworkSource:
         except OSError as error:
             self.close()
             if not data:
-                raise BenchError(f"{self._where}: the connection is lost ({error}); it is taken up again") from None
+                raise BenchError(
+                    "{where}: the connection is lost ({error}); it is taken up again", where=self._where, error=error
+                ) from None
         return self.lines.take(data)
 
     def complaint(self) -> str:

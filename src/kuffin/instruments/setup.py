@@ -125,8 +125,9 @@ def load_setup(path: Path) -> BenchSetup:
             written = file.read(_MOST_BYTES + 1)
     except OSError as error:
         raise BenchError(
-            f"{path}: this computer's bench settings cannot be read ({error.strerror}); mend the file, or move it away to "
-            "begin anew"
+            "{path}: this computer's bench settings cannot be read ({strerror}); mend the file, or move it away to begin anew",
+            path=path,
+            strerror=error.strerror,
         ) from None
     aside: list[str] = []
     try:
@@ -200,7 +201,9 @@ def save_setup(path: Path, setup: BenchSetup) -> None:
         plain = {k: v for k, v in asdict(setup).items() if k != "set_aside"}
         write_whole(path, json.dumps(plain, indent=1, ensure_ascii=False) + "\n")
     except OSError as error:
-        raise BenchError(f"{path} cannot be written ({error.strerror}); the settings stay as they were") from None
+        raise BenchError(
+            "{path} cannot be written ({strerror}); the settings stay as they were", path=path, strerror=error.strerror
+        ) from None
     except KuffinError as error:
         raise BenchError(str(error)) from None
 
@@ -218,11 +221,14 @@ def check(setup: BenchSetup) -> None:
     for instrument in setup.instruments:
         if instrument.kind not in KINDS:
             raise BenchError(
-                f"{instrument.name}: “{instrument.kind}” is no kind of instrument; there is {', '.join(KINDS)}"
+                "{name}: “{kind}” is no kind of instrument; there is {kinds}",
+                name=instrument.name,
+                kind=instrument.kind,
+                kinds=", ".join(KINDS),
             )
         if not 0.05 <= instrument.interval_s <= 3600:
-            raise BenchError(f"{instrument.name}: it is read every 0.05 to 3600 s")
+            raise BenchError("{name}: it is read every 0.05 to 3600 s", name=instrument.name)
         for channel in instrument.channels:
             if channel.name.strip().lower() in names:
-                raise BenchError(f"two channels are called “{channel.name}”; give each its own name")
+                raise BenchError("two channels are called “{name}”; give each its own name", name=channel.name)
             names.add(channel.name.strip().lower())

@@ -51,7 +51,7 @@ class ThisComputersSound:
             library.play(samples, rate)
         except Exception as error:  # the library raises what its drivers do
             raise BenchError(
-                f"this computer plays no sound ({error}); copy the recording out and listen elsewhere"
+                "this computer plays no sound ({error}); copy the recording out and listen elsewhere", error=error
             ) from None
 
     def stop(self) -> None:
@@ -82,7 +82,7 @@ class ThisComputersSound:
                 self._ended.wait(min(seconds, LONGEST_S))
         except Exception as error:
             raise BenchError(
-                f"no microphone can be read here ({error}); record elsewhere and drop the file on the page"
+                "no microphone can be read here ({error}); record elsewhere and drop the file on the page", error=error
             ) from None
         if not blocks:
             raise BenchError("the microphone gave nothing; look at whether it is muted")
@@ -94,6 +94,6 @@ def _library() -> Any:
         import sounddevice
     except (ImportError, OSError) as error:
         raise BenchError(
-            f"this computer's sound cannot be used ({error}); recordings can still be dropped on the page"
+            "this computer's sound cannot be used ({error}); recordings can still be dropped on the page", error=error
         ) from None
     return sounddevice

@@ -43,7 +43,7 @@ def read_recording(path: Path | str, report: Report = lambda _: None) -> Recordi
     """
     path = Path(path)
     if not path.is_file():
-        raise LogError(f"{path.name} is not there; look at its name")
+        raise LogError("{name} is not there; look at its name", name=path.name)
     return read_sound(str(path), path.name, report)
 
 
@@ -55,9 +55,14 @@ def read_sound(source: str | BinaryIO, name: str, report: Report = lambda _: Non
         with soundfile.SoundFile(source) as sound:
             rate, channels, frames = int(sound.samplerate), int(sound.channels), int(sound.frames)
             if not _RATES[0] <= rate <= _RATES[1]:
-                raise LogError(f"{name} has {rate} samples a second; levels need {_RATES[0]} at least")
+                raise LogError(
+                    "{name} has {rate} samples a second; levels need {least} at least",
+                    name=name,
+                    rate=rate,
+                    least=_RATES[0],
+                )
             if frames < 1:
-                raise LogError(f"{name} holds no sound")
+                raise LogError("{name} holds no sound", name=name)
             loudest = _loudest(sound, channels, rate) if channels > 1 else 0
             sound.seek(0)
             energies, done = Energies(rate), 0
@@ -66,7 +71,9 @@ def read_sound(source: str | BinaryIO, name: str, report: Report = lambda _: Non
                 done += len(block)
                 report(done / frames)
     except (soundfile.SoundFileError, RuntimeError, TypeError) as error:
-        raise LogError(f"{name}: this is no recording that Kuffin can read; use WAV or FLAC ({error})") from None
+        raise LogError(
+            "{name}: this is no recording that Kuffin can read; use WAV or FLAC ({error})", name=name, error=error
+        ) from None
     warnings = [f"{name} has {channels} channels; the loudest, channel {loudest + 1}, is taken"] if channels > 1 else []
     return Recording(name=name, heard=heard(energies), energies=energies, channel=loudest + 1, warnings=tuple(warnings))
 
@@ -92,7 +99,9 @@ def as_flac(source: str, name: str) -> bytes:
                 for block in _blocks(sound, rate):
                     packed.write(np.clip(np.nan_to_num(block if one is None else block[:, [one]]), -1.0, 1.0))
     except (soundfile.SoundFileError, RuntimeError, TypeError) as error:
-        raise LogError(f"{name}: this is no recording that Kuffin can read; use WAV or FLAC ({error})") from None
+        raise LogError(
+            "{name}: this is no recording that Kuffin can read; use WAV or FLAC ({error})", name=name, error=error
+        ) from None
     return out.getvalue()
 
 

@@ -75,7 +75,7 @@ class LogText:
         sample = self.head()[:20000]
         controls = sum(sample.count(bytes([c])) for c in (*range(1, 9), *range(14, 27), 28, 29, 30, 31, 127))
         if controls > 0.02 * len(sample) + 1:
-            raise LogError(f"{name}: this is no text; export the log as CSV or text first")
+            raise LogError("{name}: this is no text; export the log as CSV or text first", name=name)
 
     def _first(self) -> bytes:
         self._source.seek(0)
@@ -108,10 +108,10 @@ class LogText:
                 except UnicodeDecodeError:
                     valid = False
         if not body:
-            raise LogError(f"{self._name}: the file is empty; record it again or choose another")
+            raise LogError("{name}: the file is empty; record it again or choose another", name=self._name)
         # a log cut off by a power loss may end in padding; noughts elsewhere mean that this is no text
         if not self._codec and body_noughts > 0.01 * body:
-            raise LogError(f"{self._name}: this is no text; export the log as CSV or text first")
+            raise LogError("{name}: this is no text; export the log as CSV or text first", name=self._name)
         return ascii_only, valid and decoder.getstate()[0] == b""
 
     def _damage(self) -> tuple[str, ...]:
@@ -176,7 +176,10 @@ class LogText:
             begun += len(chunk) - end
             if begun > _PIECE + LONGEST_LINE:
                 raise LogError(
-                    f"{self._name}: line {line + 1} is longer than {LONGEST_LINE // 1000} kB; this is no log of columns"
+                    "{name}: line {line} is longer than {most} kB; this is no log of columns",
+                    name=self._name,
+                    line=line + 1,
+                    most=LONGEST_LINE // 1000,
                 )
         last = b"".join(rest).removesuffix(b"\x1a")
         if last:
@@ -203,20 +206,23 @@ def open_text(path: Path) -> Iterator[LogText]:
     try:
         about = path.stat()
         if stat.S_ISDIR(about.st_mode):
-            raise LogError(f"{path.name}: this is a folder; choose a log file in it")
+            raise LogError("{name}: this is a folder; choose a log file in it", name=path.name)
         if not stat.S_ISREG(about.st_mode):
-            raise LogError(f"{path.name}: this is no ordinary file; choose a log file")
+            raise LogError("{name}: this is no ordinary file; choose a log file", name=path.name)
         if about.st_size > LARGEST:
             raise LogError(
-                f"{path.name} is larger than {LARGEST // 1_000_000} MB, the most that Kuffin reads at once; record every "
-                "second and only the channels you need, or split it"
+                "{name} is larger than {largest} MB, the most that Kuffin reads at once; record every second and only the channels you need, or split it",
+                name=path.name,
+                largest=LARGEST // 1_000_000,
             )
         with path.open("rb") as file:
             yield LogText(file, path.name)
     except FileNotFoundError:
-        raise LogError(f"{path}: there is no such file; check the name") from None
+        raise LogError("{path}: there is no such file; check the name", path=path) from None
     except OSError as error:
-        raise LogError(f"{path.name}: cannot be read ({error.strerror}); check its permissions") from None
+        raise LogError(
+            "{name}: cannot be read ({strerror}); check its permissions", name=path.name, strerror=error.strerror
+        ) from None
 
 
 def _two_byte_pattern(first: bytes) -> str:
@@ -238,5 +244,5 @@ def _of_damaged(first: bytes, name: str) -> str:
     if sound > 0.5 * high:
         return "utf-8"
     if high > 0.3 * len(first):
-        raise LogError(f"{name}: this is no text that Kuffin can read; export the log as CSV or text first")
+        raise LogError("{name}: this is no text that Kuffin can read; export the log as CSV or text first", name=name)
     return "cp1252"

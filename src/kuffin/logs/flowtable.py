@@ -47,7 +47,7 @@ def points_by_part(
             continue
         found.setdefault(row[part_at], []).append(i)
     if not found:
-        raise CompareError(f"{table.file}: no row has a part, a flow and a drop")
+        raise CompareError("{file}: no row has a part, a flow and a drop", file=table.file)
     warnings = [f"{blank} row{'' if blank == 1 else 's'} with blanks left out"] if blank else []
     return {
         name: FlowPoints(flow=columns[0][at], drop=columns[1][at], count=counts[at]) for name, at in found.items()
@@ -66,7 +66,12 @@ def points_of_kind(table: TidyTable, kind: CurveKind) -> list[list[float]]:
     at = named if None not in named[:2] else [i if i < len(table.columns) else None for i in range(3)]
     if None in at[:2]:
         wanted = " and ".join(f"“{c.name}”" for c in kind.columns[:2])
-        raise CompareError(f"{table.file}: columns for {wanted} are needed; it has {', '.join(table.columns)}")
+        raise CompareError(
+            "{file}: columns for {wanted} are needed; it has {columns}",
+            file=table.file,
+            wanted=wanted,
+            columns=", ".join(table.columns),
+        )
     columns = [
         None if i is None else _column(table, table.columns[i], c.quantity)
         for i, c in zip(at, kind.columns, strict=True)
@@ -108,19 +113,30 @@ def _column(table: TidyTable, name: str, quantity: str) -> Array:
         values[i], _ = parse_number(row[at], table.decimal)
         if not np.isfinite(values[i]):
             raise CompareError(
-                f"{table.file}: line {i + 2}, column “{table.columns[at]}”: “{row[at]}” is no number; mend or blank it"
+                "{file}: line {i}, column “{columns}”: “{row}” is no number; mend or blank it",
+                file=table.file,
+                i=i + 2,
+                columns=table.columns[at],
+                row=row[at],
             )
     written = split_names([table.columns[at]])[0].unit
     unit = parse_unit(written) if written else None
     if unit is None or not quantity:
         if written and quantity and unit is None:
             raise CompareError(
-                f"{table.file}: “{written}” of column “{table.columns[at]}” is no unit that Kuffin knows"
+                "{file}: “{written}” of column “{columns}” is no unit that Kuffin knows",
+                file=table.file,
+                written=written,
+                columns=table.columns[at],
             )
         return values
     if unit.quantity != quantity:
         raise CompareError(
-            f"{table.file}: column “{table.columns[at]}” is in {written}, which is no unit of {quantity}"
+            "{file}: column “{columns}” is in {written}, which is no unit of {quantity}",
+            file=table.file,
+            columns=table.columns[at],
+            written=written,
+            quantity=quantity,
         )
     return to_canonical(values, unit)[0]
 

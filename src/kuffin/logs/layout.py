@@ -69,7 +69,12 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
     sample = list(lines[:SAMPLE_LINES])
     long = next((i for i, line in enumerate(sample) if len(line) > LONGEST_LINE), None)
     if long is not None:
-        raise LogError(f"{name}: line {long + 1} is longer than {LONGEST_LINE // 1000} kB; this is no log of columns")
+        raise LogError(
+            "{name}: line {long} is longer than {most} kB; this is no log of columns",
+            name=name,
+            long=long + 1,
+            most=LONGEST_LINE // 1000,
+        )
     told = re.match(r"^\s*sep=(.)\s*$", sample[0]) if sample else None
     best: tuple[float, str, int] | None = None
     for delimiter in [told[1]] if told else DELIMITERS:
@@ -77,14 +82,21 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
         if fields >= 2 and score > 0 and (best is None or score > best[0]):
             best = (score, delimiter, fields)
     if best is None or best[0] < 0.3:
-        raise LogError(f"{name}: no table of numbers found in it; Kuffin reads text with columns, a header and a clock")
+        raise LogError(
+            "{name}: no table of numbers found in it; Kuffin reads text with columns, a header and a clock", name=name
+        )
     _, delimiter, fields = best
     if fields > MOST_COLUMNS:
-        raise LogError(f"{name} has {fields} columns; Kuffin reads up to {MOST_COLUMNS}")
+        raise LogError(
+            "{name} has {fields} columns; Kuffin reads up to {most_columns}",
+            name=name,
+            fields=fields,
+            most_columns=MOST_COLUMNS,
+        )
     rows = [_without_last_delimiter(split_line(line, delimiter), fields) for line in sample]
     first = _first_data(rows, fields)
     if first is None:
-        raise LogError(f"{name}: no rows of numbers found in it; is it cut off after the header?")
+        raise LogError("{name}: no rows of numbers found in it; is it cut off after the header?", name=name)
     header, units, header_lines, warnings = _header(sample, rows, first, fields, delimiter)
     data = [r for r in rows[first:] if len(r) == fields]
     if len(header) == fields - 1:

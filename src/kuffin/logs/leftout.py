@@ -57,8 +57,10 @@ class _Again:
             what = "" if all(same) and not other else "other units" if all(same) else "other columns, or another order"
         if what:
             raise LogError(
-                f"{self._file}: line {line + 1} is a header again, with {what} than the first; split the file there "
-                "and add both parts"
+                "{file}: line {line} is a header again, with {what} than the first; split the file there and add both parts",
+                file=self._file,
+                line=line + 1,
+                what=what,
             )
 
 

@@ -10,6 +10,7 @@ from pathlib import Path
 import numpy as np
 
 from kuffin.core.base.errors import LogError, OpenReading
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit
 from kuffin.logs.blocks import DataBlocks
 from kuffin.logs.clock import DateHints
@@ -73,8 +74,13 @@ def _read(log: LogText, path: Path, told: ToldOfLog, progress: Progress | None) 
     found = DecimalSign(told.decimal) if told.decimal else decimal_sign(blocks, layout.delimiter, names, layout.sample)
     if found.open_cell and "," in found.open_cell:
         raise OpenReading(
-            f"{path.name}: “{found.open_cell}” may be {found.open_cell.replace(',', '.')} or {found.open_cell.replace(',', '')}, "
-            "and nothing in the log says which; say what its decimal sign is",
+            say(
+                "{name}: “{open_cell}” may be {one} or {other}, and nothing in the log says which; say what its decimal sign is",
+                name=path.name,
+                open_cell=found.open_cell,
+                one=found.open_cell.replace(",", "."),
+                other=found.open_cell.replace(",", ""),
+            ),
             "decimal",
         )
     if found.open_cell:
@@ -87,8 +93,8 @@ def _read(log: LogText, path: Path, told: ToldOfLog, progress: Progress | None) 
         choice = _with_unit(choice, names, layout, told.time_unit, path.name)
     if choice is None:
         raise LogError(
-            f"{path.name}: no column holds a readable clock (date, time of day, or seconds); "
-            "add one to the log, as a row counter does not say when"
+            "{name}: no column holds a readable clock (date, time of day, or seconds); add one to the log, as a row counter does not say when",
+            name=path.name,
         )
     clock = names[choice.columns[0]]
     rows = Rows(
@@ -114,15 +120,21 @@ def _with_unit(
     if time_unit:
         unit = parse_unit(time_unit)
         if unit is None or unit.quantity != "time":
-            raise LogError(f"{file}: “{time_unit}” is no unit of time; write s, ms, min or h")
+            raise LogError(
+                "{file}: “{time_unit}” is no unit of time; write s, ms, min or h", file=file, time_unit=time_unit
+            )
         return replace(choice, scale=unit.scale)
     j = choice.columns[0]
     values = np.array([parse_number(r[j], layout.decimal)[0] for r in layout.sample if j < len(r)])
     step = float(np.nanmedian(np.diff(values))) if values.size > 1 else 1.0
     if step >= _LONGEST_STEP_S:
         raise OpenReading(
-            f"{file}: “{names[j].name}” counts in steps of {step:g} and names no unit; say whether these are milliseconds, "
-            "seconds or another",
+            say(
+                "{file}: “{name}” counts in steps of {step:g} and names no unit; say whether these are milliseconds, seconds or another",
+                file=file,
+                name=names[j].name,
+                step=step,
+            ),
             "time_unit",
         )
     return choice
@@ -161,14 +173,20 @@ def _assemble(
         offsets = choice.kind == "unix"
     if parsed.unsettled:
         raise OpenReading(
-            f"{name}: its dates may have the day or the year first, and neither the log nor the file's own date says which; "
-            "say how they are written",
+            say(
+                "{name}: its dates may have the day or the year first, and neither the log nor the file's own date says which; say how they are written",
+                name=name,
+            ),
             "dates",
         )
     readable = np.isfinite(parsed.seconds)
     dropped, notes = count_left_out(name, rows, lines, readable)
     if not readable.any():
-        raise LogError(f"{name}: no row has a readable clock; check the column “{names[choice.columns[0]].name}”")
+        raise LogError(
+            "{name}: no row has a readable clock; check the column “{entry}”",
+            name=name,
+            entry=names[choice.columns[0]].name,
+        )
     times, ran_on = running(
         parsed.seconds if readable.all() else parsed.seconds[readable], calendar=parsed.calendar, offsets=offsets
     )
@@ -212,7 +230,7 @@ def _assemble(
         )
     take_guesses(channels)
     if not channels:
-        raise LogError(f"{name}: it has a clock but no column of numbers beside it")
+        raise LogError("{name}: it has a clock but no column of numbers beside it", name=name)
     preview = [
         list(layout.header),
         *([list(layout.units)] if any(layout.units) else []),

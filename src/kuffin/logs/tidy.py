@@ -34,8 +34,18 @@ class TidyTable:
         if len(part) == 1:
             return self.columns.index(part[0])
         if part:
-            raise CompareError(f"{self.file}: “{wanted}” fits several columns ({', '.join(part)}); give the whole name")
-        raise CompareError(f"{self.file}: there is no column “{wanted}”; it has {', '.join(self.columns)}")
+            raise CompareError(
+                "{file}: “{wanted}” fits several columns ({part}); give the whole name",
+                file=self.file,
+                wanted=wanted,
+                part=", ".join(part),
+            )
+        raise CompareError(
+            "{file}: there is no column “{wanted}”; it has {columns}",
+            file=self.file,
+            wanted=wanted,
+            columns=", ".join(self.columns),
+        )
 
 
 def read_tidy(path: Path | str) -> TidyTable:
@@ -59,14 +69,20 @@ def tidy_text(text: str, name: str) -> TidyTable:
     """
     lines = [line for line in text.split("\n") if line.strip() and not line.lstrip().startswith("#")]
     if len(lines) < 2:
-        raise LogError(f"{name}: a header and at least one row are needed")
+        raise LogError("{name}: a header and at least one row are needed", name=name)
     delimiter = _delimiter(lines)
     rows = list(csv.reader(io.StringIO("\n".join(lines)), delimiter=delimiter, skipinitialspace=True))
     header = tuple(c.strip() for c in rows[0])
     body = []
     for number, row in enumerate(rows[1:], 2):
         if len(row) != len(header):
-            raise LogError(f"{name}: line {number} has {len(row)} of {len(header)} fields; mend or remove it")
+            raise LogError(
+                "{name}: line {number} has {n} of {head} fields; mend or remove it",
+                name=name,
+                number=number,
+                n=len(row),
+                head=len(header),
+            )
         body.append(tuple(c.strip() for c in row))
     commas = delimiter != "," and any(
         "," in c and "." not in c and parse_number(c, ",")[0] == parse_number(c, ",")[0] for r in body for c in r
@@ -125,7 +141,11 @@ def rows_by_mount(
             value, _ = parse_number(row[j], table.decimal)
             if not np.isfinite(value):
                 raise CompareError(
-                    f"{table.file}: line {number}, column “{table.columns[j]}”: “{row[j]}” is no number; mend or blank it"
+                    "{file}: line {number}, column “{columns}”: “{row}” is no number; mend or blank it",
+                    file=table.file,
+                    number=number,
+                    columns=table.columns[j],
+                    row=row[j],
                 )
             numbers.append(value)
         key = (

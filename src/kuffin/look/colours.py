@@ -21,7 +21,9 @@ def shipped_font(name: str) -> Path:
     """
     path = FONTS / name
     if not path.is_file():
-        raise KuffinError(f"the font {name} that ships with Kuffin is gone from {FONTS}; install Kuffin anew")
+        raise KuffinError(
+            "the font {name} that ships with Kuffin is gone from {fonts}; install Kuffin anew", name=name, fonts=FONTS
+        )
     return path
 
 

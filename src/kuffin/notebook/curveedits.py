@@ -62,4 +62,4 @@ def _look_at(values: dict[str, Any]) -> None:
             read_accuracy(str(values[key]), unit)
     temperature = values.get("temperature_c")
     if temperature is not None and not -20 <= temperature <= 110:
-        raise NotebookError(f"{temperature:g} °C is no temperature of a coolant")
+        raise NotebookError("{temperature:g} °C is no temperature of a coolant", temperature=temperature)

@@ -40,43 +40,52 @@ def read_format(path: Path) -> int:
         with path.open("rb") as file:
             head = file.read(100)
     except OSError as error:
-        raise NotebookError(f"{path.name}: cannot be read ({error.strerror}); see who may read it") from None
+        raise NotebookError(
+            "{name}: cannot be read ({strerror}); see who may read it", name=path.name, strerror=error.strerror
+        ) from None
     if not head:
-        raise NotebookError(f"{path.name}: the file is empty, so it is no notebook")
+        raise NotebookError("{name}: the file is empty, so it is no notebook", name=path.name)
     if not head.startswith(_MAGIC):
-        raise NotebookError(f"{path.name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it")
+        raise NotebookError(
+            "{name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it", name=path.name
+        )
     try:
         connection = connect(path, "ro", immutable=not beside(path, "-wal").exists())
         connection.limit_time(_PATIENCE_S)
         try:
             version, sound = _look_inside(connection, path)
             if sound == "ok" and (odd := odd_structure(connection, version)):
-                raise NotebookError(f"{path.name}: this is no notebook as Kuffin writes it: {odd}. It is not opened")
+                raise NotebookError(
+                    "{name}: this is no notebook as Kuffin writes it: {odd}. It is not opened", name=path.name, odd=odd
+                )
         finally:
             connection.close()
     except sqlite3.Error as error:
         if "unable to open" in str(error) and beside(path, "-wal").exists():
             raise NotebookError(
-                f"{path.name}: its last edits are in “{path.name}-wal” beside it, and this folder cannot be written; "
-                "copy both to a folder of yours and open the copy there"
+                "{name}: its last edits are in “{name}-wal” beside it, and this folder cannot be written; copy both to a folder of yours and open the copy there",
+                name=path.name,
             ) from None
         version, sound = SCHEMA_VERSION, str(error)
     if sound != "ok":
         raise NotebookError(
-            f"{path.name}: the notebook is damaged ({sound.splitlines()[0]}); open a copy of it from before. "
-            "Nothing was changed in it"
+            "{name}: the notebook is damaged ({why}); open a copy of it from before. Nothing was changed in it",
+            name=path.name,
+            why=sound.splitlines()[0],
         )
     return version
 
 
 def _look_inside(connection: sqlite3.Connection, path: Path) -> tuple[int, str]:
     if connection.execute("PRAGMA application_id").fetchone()[0] != APPLICATION_ID:
-        raise NotebookError(f"{path.name}: this is a database of another program, not a Kuffin notebook")
+        raise NotebookError("{name}: this is a database of another program, not a Kuffin notebook", name=path.name)
     version = int(connection.execute("PRAGMA user_version").fetchone()[0])
     if version > SCHEMA_VERSION:
         raise NotebookError(
-            f"{path.name}: it was written by a newer Kuffin (format {version}, this one knows {SCHEMA_VERSION}); "
-            "update Kuffin to open it"
+            "{name}: it was written by a newer Kuffin (format {version}, this one knows {schema_version}); update Kuffin to open it",
+            name=path.name,
+            version=version,
+            schema_version=SCHEMA_VERSION,
         )
     large = path.stat().st_size > _LARGE
     return version, "ok" if large else str(connection.execute("PRAGMA quick_check(1)").fetchone()[0])

@@ -196,7 +196,7 @@ def add_logs(
     """
     for run in runs:
         if not run.candidate.strip() and run.mount_id is None:
-            raise NotebookError(f"{run.table.file}: say which candidate this log belongs to")
+            raise NotebookError("{file}: say which candidate this log belongs to", file=run.table.file)
     label = label or (f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs")
     with notebook.edit(label, tell=tell) as session:
         first = not session.scalar(
@@ -254,8 +254,9 @@ def _keep_run(session: Session, study_id: int, new: NewRun) -> int:
     twin = twin_of(session, study_id, table) if new.closed and not typed else None
     if twin is not None:
         raise NotebookError(
-            f"{table.file} is in this study already, sample by sample, as {twin}: one recording is one mount. Choose another log, "
-            "or put that one into the bin first"
+            "{file} is in this study already, sample by sample, as {twin}: one recording is one mount. Choose another log, or put that one into the bin first",
+            file=table.file,
+            twin=twin,
         )
     mount_id = new.mount_id if new.mount_id is not None else _mount_for(session, study_id, new)
     run = Run(

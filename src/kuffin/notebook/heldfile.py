@@ -93,12 +93,14 @@ class HeldFile:
             try:
                 descriptor = os.open(path, os.O_RDWR | os.O_NOFOLLOW | os.O_NONBLOCK)
             except OSError as error:
-                raise NotebookError(f"{path.name}: cannot be opened ({error.strerror})") from None
+                raise NotebookError(
+                    "{name}: cannot be opened ({strerror})", name=path.name, strerror=error.strerror
+                ) from None
             found = os.fstat(descriptor)
             who = found.st_dev, found.st_ino
             try:
                 if not stat.S_ISREG(found.st_mode):
-                    raise NotebookError(f"{path.name}: this is no ordinary file")
+                    raise NotebookError("{name}: this is no ordinary file", name=path.name)
                 fcntl.flock(descriptor, fcntl.LOCK_EX | fcntl.LOCK_NB)
             except OSError:
                 os.close(descriptor)

@@ -173,8 +173,10 @@ def mend(path: Path, damage: Damage) -> Path:
         return changed_on_a_copy(path, lambda copy: _apply(copy, damage), f"{path.stem} (damaged)")
     except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
-            f"{path.name} is damaged ({damage.said[0]}) and could not be mended ({error}); it is untouched. Copy it to a "
-            "folder with room that you may write in, and open it there"
+            "{name} is damaged ({said}) and could not be mended ({error}); it is untouched. Copy it to a folder with room that you may write in, and open it there",
+            name=path.name,
+            said=damage.said[0],
+            error=error,
         ) from None
 
 

@@ -46,8 +46,10 @@ def bring_up_to_date(path: Path, version: int) -> Path:
         return changed_on_a_copy(path, lambda copy: migrate(copy, version), f"{path.stem} (format {version})")
     except (KuffinError, OSError, sqlite3.Error) as error:
         raise NotebookError(
-            f"{path.name} is in the older format {version} and could not be brought up to date ({error}); "
-            "it is untouched. Copy it to a folder with room that you may write in, and open it there"
+            "{name} is in the older format {version} and could not be brought up to date ({error}); it is untouched. Copy it to a folder with room that you may write in, and open it there",
+            name=path.name,
+            version=version,
+            error=error,
         ) from None
 
 

@@ -20,4 +20,6 @@ def study_named(notebook: Notebook, name: str) -> Study:
         if name.strip().lower() in {one.name.lower(), one.question.lower()}:
             return notebook.study(one.id)
     listed = ", ".join(f"“{s.name}”" for s in there) or "none"
-    raise KuffinError(f"{notebook.path.name} has no study “{name}”; there is {listed}")
+    raise KuffinError(
+        "{name} has no study “{entry}”; there is {listed}", name=notebook.path.name, entry=name, listed=listed
+    )

@@ -91,10 +91,10 @@ def read_parts(path: Path | str) -> list[ReadPart]:
     path = Path(path)
     try:
         if not path.is_file() or path.stat().st_size > _MOST_BYTES:
-            raise NotebookError(f"{path.name}: this is no list of parts: no ordinary file, or far too large")
+            raise NotebookError("{name}: this is no list of parts: no ordinary file, or far too large", name=path.name)
         text = path.read_text(encoding="utf-8-sig")
     except (OSError, UnicodeDecodeError) as error:
-        raise NotebookError(f"{path.name}: cannot be read as text ({error})") from None
+        raise NotebookError("{name}: cannot be read as text ({error})", name=path.name, error=error) from None
     if path.suffix.lower() == ".json" or text.lstrip().startswith(("{", "[")):
         return _from_json(text, path.name)
     return _from_csv(text, path.name)
@@ -105,7 +105,9 @@ def _from_csv(text: str, name: str) -> list[ReadPart]:
     delimiter = max(",;\t", key=sample.count)
     rows = list(csv.reader(io.StringIO(text), delimiter=delimiter))
     if not rows or not {"kind", "name"} <= {c.strip().lower() for c in rows[0]}:
-        raise NotebookError(f"{name}: the first line must name the columns, with “kind” and “name” among them")
+        raise NotebookError(
+            "{name}: the first line must name the columns, with “kind” and “name” among them", name=name
+        )
     header = [c.strip().lower() for c in rows[0]]
     out = []
     for line, row in enumerate(rows[1:], 2):
@@ -117,7 +119,9 @@ def _from_csv(text: str, name: str) -> list[ReadPart]:
                 _part(written, {k: v for k, v in written.items() if k not in _PLAIN}, written.get("samples", ""))
             )
         except (BenchError, NotebookError) as error:
-            raise NotebookError(f"{name}, line {line}: {error}; nothing was added") from None
+            raise NotebookError(
+                "{name}, line {line}: {error}; nothing was added", name=name, line=line, error=error
+            ) from None
     return out
 
 
@@ -125,10 +129,12 @@ def _from_json(text: str, name: str) -> list[ReadPart]:
     try:
         found = json.loads(text)
     except json.JSONDecodeError as error:
-        raise NotebookError(f"{name}, line {error.lineno}: this is no JSON ({error.msg})") from None
+        raise NotebookError(
+            "{name}, line {lineno}: this is no JSON ({msg})", name=name, lineno=error.lineno, msg=error.msg
+        ) from None
     listed = found.get("parts") if isinstance(found, dict) else found
     if not isinstance(listed, list) or not all(isinstance(p, dict) for p in listed):
-        raise NotebookError(f"{name}: a list of parts is wanted, or an object with “parts”")
+        raise NotebookError("{name}: a list of parts is wanted, or an object with “parts”", name=name)
     out = []
     for i, one in enumerate(listed, 1):
         fields = one.get("fields") or {}
@@ -144,7 +150,7 @@ def _from_json(text: str, name: str) -> list[ReadPart]:
             )
             out.append(_part({k: "" if v is None else str(v) for k, v in one.items()}, shown, labels))
         except (BenchError, NotebookError) as error:
-            raise NotebookError(f"{name}, part {i}: {error}; nothing was added") from None
+            raise NotebookError("{name}, part {i}: {error}; nothing was added", name=name, i=i, error=error) from None
     return out
 
 
@@ -157,7 +163,7 @@ def _part(written: Mapping[str, str], fields: Mapping[str, str], samples: str) -
     try:
         amount = typed_number(price) if price else None
     except ValueError:
-        raise NotebookError(f"the price “{price}” is no number") from None
+        raise NotebookError("the price “{price}” is no number", price=price) from None
     values: dict[str, Any] = {
         k: str(written.get(k) or "").strip() for k in ("maker", "currency", "claim", "claim_where", "note")
     }

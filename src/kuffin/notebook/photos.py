@@ -39,7 +39,11 @@ def open_photo(data: bytes, name: str, longest: int | None = None) -> Image:
     from PIL import Image, ImageOps
 
     if len(data) > LARGEST_PHOTO:
-        raise NotebookError(f"{name} is larger than {LARGEST_PHOTO // 1_000_000} MB; make it smaller first")
+        raise NotebookError(
+            "{name} is larger than {largest_photo} MB; make it smaller first",
+            name=name,
+            largest_photo=LARGEST_PHOTO // 1_000_000,
+        )
     try:
         with Image.open(io.BytesIO(data), formats=_FORMATS) as opened:
             pixels = opened.width * opened.height
@@ -51,10 +55,16 @@ def open_photo(data: bytes, name: str, longest: int | None = None) -> Image:
                     found.thumbnail((longest, longest))
                 return found
     except (OSError, SyntaxError, ValueError, TypeError, KeyError, OverflowError, MemoryError) as error:
-        raise NotebookError(f"{name}: this is no photo that Kuffin can read; use JPEG or PNG ({error})") from None
+        raise NotebookError(
+            "{name}: this is no photo that Kuffin can read; use JPEG or PNG ({error})", name=name, error=error
+        ) from None
     except Image.DecompressionBombError:
         pixels = MOST_PIXELS + 1
-    raise NotebookError(f"{name} has more than {MOST_PIXELS // 1_000_000} million pixels; make it smaller first")
+    raise NotebookError(
+        "{name} has more than {most_pixels} million pixels; make it smaller first",
+        name=name,
+        most_pixels=MOST_PIXELS // 1_000_000,
+    )
 
 
 def add_photo(
@@ -77,12 +87,16 @@ def add_photo(
     try:
         about = path.stat()
         if not stat.S_ISREG(about.st_mode):
-            raise NotebookError(f"{path.name}: this is no ordinary file")
+            raise NotebookError("{name}: this is no ordinary file", name=path.name)
         if about.st_size > LARGEST_PHOTO:
-            raise NotebookError(f"{path.name} is larger than {LARGEST_PHOTO // 1_000_000} MB; make it smaller first")
+            raise NotebookError(
+                "{name} is larger than {largest_photo} MB; make it smaller first",
+                name=path.name,
+                largest_photo=LARGEST_PHOTO // 1_000_000,
+            )
         data = path.read_bytes()
     except OSError as error:
-        raise NotebookError(f"{path.name}: cannot be read ({error.strerror})") from None
+        raise NotebookError("{name}: cannot be read ({strerror})", name=path.name, strerror=error.strerror) from None
     open_photo(data, path.name, 256)
     with notebook.edit(f"add the photo {path.name}", tell=tell) as session:
         attachment = Attachment(mount_id=mount_id, part_id=part_id, kind=kind, name=path.name)

@@ -20,14 +20,18 @@ def plain_errors(path: Path) -> Iterator[None]:
         text = str(error.orig)
         if "full" in text:
             raise NoRoomError(
-                f"the disk is full, so the last edit was not kept in {path.name}; make room and do it again"
+                "the disk is full, so the last edit was not kept in {name}; make room and do it again", name=path.name
             ) from None
         if "interrupted" in text:
-            raise NotebookError(f"{path.name}: this took far too long and was ended; the file may be damaged") from None
+            raise NotebookError(
+                "{name}: this took far too long and was ended; the file may be damaged", name=path.name
+            ) from None
         if "locked" in text:
-            raise NotebookError(f"{path.name} is in use by another program; try again in a moment") from None
+            raise NotebookError("{name} is in use by another program; try again in a moment", name=path.name) from None
         if "readonly" in text or "read-only" in text:
-            raise NotebookError(f"{path.name} can no longer be written; check its permissions or save a copy") from None
+            raise NotebookError(
+                "{name} can no longer be written; check its permissions or save a copy", name=path.name
+            ) from None
         if "malformed" in text or "not a database" in text:
-            raise NotebookError(f"{path.name} is damaged; open a copy of it from before") from None
-        raise NotebookError(f"{path.name}: {text}") from None
+            raise NotebookError("{name} is damaged; open a copy of it from before", name=path.name) from None
+        raise NotebookError("{name}: {text}", name=path.name, text=text) from None

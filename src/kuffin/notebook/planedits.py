@@ -55,7 +55,12 @@ def configure(notebook: Notebook, candidate_id: int, key: str, value: object) ->
     setting = SETTINGS[key]
     if setting.kind == "number" and isinstance(value, (int, float)) and not setting.low <= value <= setting.high:
         raise NotebookError(
-            f"{setting.spoken}: {value:g} {setting.unit} is outside {setting.low:g} to {setting.high:g} {setting.unit}"
+            "{spoken}: {value:g} {unit} is outside {low:g} to {high:g} {unit}",
+            spoken=setting.spoken,
+            value=value,
+            unit=setting.unit,
+            low=setting.low,
+            high=setting.high,
         )
     with notebook.edit(f"set the {setting.spoken}") as session:
         candidate = session.get_one(Candidate, candidate_id)
@@ -88,7 +93,9 @@ def choose_part(notebook: Notebook, candidate_id: int, part_id: int) -> None:
             .options(selectinload(Candidate.mounts).selectinload(Mount.runs))
         ).one()
         if any(m.live_runs for m in candidate.live_mounts):
-            raise NotebookError(f"{candidate.name} has runs already, so it stays the part it is; add another candidate")
+            raise NotebookError(
+                "{name} has runs already, so it stays the part it is; add another candidate", name=candidate.name
+            )
         part = session.get_one(Part, part_id)
         taken = {c.name.casefold() for c in _candidates(session, candidate.study_id) if c.id != candidate.id}
         candidate.part_id, candidate.name = part.id, _free_name(part.name, taken)
@@ -118,7 +125,7 @@ def another_way(notebook: Notebook, candidate_id: int, name: str = "") -> int:
         taken = {c.name.casefold() for c in there}
         name = " ".join(name.split()) or _free_name(session.get_one(Part, candidate.part_id).name, taken)
         if name.casefold() in taken:
-            raise NotebookError(f"“{name}” is a candidate already; give the other way a name of its own")
+            raise NotebookError("“{name}” is a candidate already; give the other way a name of its own", name=name)
         made = Candidate(
             study_id=candidate.study_id,
             part_id=candidate.part_id,
@@ -209,7 +216,7 @@ def _sound(claim: Claim) -> None:
     if not claim.amount > 0:
         raise NotebookError("a claim says by how much; give it above 0")
     if claim.way not in WAYS:
-        raise NotebookError(f"“{claim.way}” is no way of claiming; it is one of {', '.join(WAYS)}")
+        raise NotebookError("“{way}” is no way of claiming; it is one of {ways}", way=claim.way, ways=", ".join(WAYS))
 
 
 def _lay(session: Session, study_id: int, slots: Sequence[Slot]) -> None:
@@ -340,7 +347,7 @@ def set_sample(notebook: Notebook, mount_id: int, sample_id: int) -> None:
         candidate = session.get_one(Candidate, mount.candidate_id)
         sample = session.get(Sample, sample_id)
         if sample is None or sample.part_id != candidate.part_id or sample.binned_at is not None:
-            raise NotebookError(f"{candidate.name} has no such sample on the shelf; add it there first")
+            raise NotebookError("{name} has no such sample on the shelf; add it there first", name=candidate.name)
         mount.sample_id = sample_id
 
 

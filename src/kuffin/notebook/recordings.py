@@ -52,7 +52,9 @@ def add_recording(
         Where it is no recording, too short, silent, or (a calibrator) no calibrator's tone.
     """
     if kind not in RECORDINGS:
-        raise NotebookError(f"“{kind}” is no kind of recording; there are {', '.join(RECORDINGS)}")
+        raise NotebookError(
+            "“{kind}” is no kind of recording; there are {recordings}", kind=kind, recordings=", ".join(RECORDINGS)
+        )
     path = Path(path)
     found = read_recording(path, lambda share: report(0.7 * share))
     look_at_recording(found.name, found.heard)
@@ -62,7 +64,7 @@ def add_recording(
     data = as_flac(str(path), path.name)
     report(0.95)
     if len(data) > LARGEST_RECORDING:
-        raise NotebookError(f"{path.name} is longer than a notebook keeps; cut it to ten minutes")
+        raise NotebookError("{name} is longer than a notebook keeps; cut it to ten minutes", name=path.name)
     about: dict[str, Any] = {**{k: sound[k] for k in HOW if k in sound}, "heard": found.heard.to_plain()}
     about |= {"channel": float(found.channel)}
     if condition:
@@ -159,7 +161,9 @@ def set_sound(notebook: Notebook, bench_id: int, **values: Any) -> None:
     }.items():
         value = values.get(key)
         if value is not None and not low <= value <= high:
-            raise NotebookError(f"{value:g} {unit} is outside {low:g} to {high:g} {unit}")
+            raise NotebookError(
+                "{value:g} {unit} is outside {low:g} to {high:g} {unit}", value=value, unit=unit, low=low, high=high
+            )
     with notebook.edit("say how recordings are made") as session:
         bench = session.get_one(Bench, bench_id)
         bench.sound = {k: v for k, v in {**bench.sound, **values}.items() if v is not None}
@@ -175,7 +179,7 @@ def pascals_of(calibrator: Attachment) -> float:
     """
     found = heard_of(calibrator)
     if found is None:
-        raise TraceError(f"{calibrator.name}: what it holds was lost; add it again")
+        raise TraceError("{name}: what it holds was lost; add it again", name=calibrator.name)
     return sensitivity(
         calibrator.name, found, _number(calibrator.about, "level_db"), _number(calibrator.about, "gain_db")
     )

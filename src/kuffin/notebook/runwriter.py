@@ -145,7 +145,7 @@ class RunWriter:
         try:
             yield
         except NoRoomError:
-            raise NoRoomError(f"the disk that {self._notebook.path.name} is on is full") from None
+            raise NoRoomError("the disk that {name} is on is full", name=self._notebook.path.name) from None
 
     def mark(self, mark: NewMark) -> None:
         """Keep a mark, at once or with the run's first rows."""

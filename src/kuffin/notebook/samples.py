@@ -137,11 +137,11 @@ def own_samples(session: Session, run: Run) -> _Own:
         select(Chunk.rows, Chunk.columns, Chunk.data).where(Chunk.run_id == run.id).order_by(Chunk.sequence)
     ).all()
     if not chunks:
-        raise NotebookError(f"the run from {run.source or 'this mount'} holds no samples")
+        raise NotebookError("the run from {what} holds no samples", what=run.source or "this mount")
     block = np.concatenate([np.frombuffer(data, "<f8").reshape(rows, columns) for rows, columns, data in chunks])
     block = np.where(np.abs(block) < _LARGEST, block, np.nan)  # endless ones are missing
     if not np.isfinite(block[:, 0]).all() or np.any(np.diff(block[:, 0]) < 0):
-        raise NotebookError(f"the times of the run from {run.source[:60] or 'this mount'} are damaged")
+        raise NotebookError("the times of the run from {what} are damaged", what=run.source[:60] or "this mount")
     return (
         block[:, 0].copy(),
         {c.name: block[:, c.position + 1].copy() for c in run.channels},

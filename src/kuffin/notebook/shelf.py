@@ -53,7 +53,9 @@ def add_part(notebook: Notebook, kind: str, name: str, **values: Any) -> int:
 def _refuse_twin(session: Session, kind: str, name: str, except_id: int | None) -> None:
     for other in session.scalars(select(Part).where(Part.kind == kind, Part.binned_at.is_(None))):
         if other.name.lower() == name.lower() and other.id != except_id:
-            raise NotebookError(f"there is a {kind} {name} on the shelf already; add a sample to it instead")
+            raise NotebookError(
+                "there is a {kind} {name} on the shelf already; add a sample to it instead", kind=kind, name=name
+            )
 
 
 def change_part(notebook: Notebook, part_id: int, label: str, **values: Any) -> None:
@@ -86,9 +88,9 @@ def bin_part(notebook: Notebook, part_id: int) -> None:
             select(Candidate).where(Candidate.part_id == part_id, Candidate.binned_at.is_(None))
         ).first()
         if used is not None:
-            raise NotebookError(f"{part.name} is a candidate of a study; take it out there first")
+            raise NotebookError("{name} is a candidate of a study; take it out there first", name=part.name)
         if session.scalars(select(Place).where(Place.part_id == part_id, Place.binned_at.is_(None))).first():
-            raise NotebookError(f"{part.name} is built into a bench; take it out of the loop first")
+            raise NotebookError("{name} is built into a bench; take it out of the loop first", name=part.name)
         part.binned_at = now_text()
 
 
@@ -106,7 +108,7 @@ def add_sample(notebook: Notebook, part_id: int, label: str, came: str = "", not
         if not label:
             raise NotebookError("a sample needs a label that can be written on it, such as 2 or B")
         if any(s.label.lower() == label.lower() for s in part.live_samples):
-            raise NotebookError(f"{part.name} has a sample {label} already")
+            raise NotebookError("{name} has a sample {label} already", name=part.name, label=label)
         sample = Sample(part_id=part_id, label=label, came=came, note=note)
         session.add(sample)
         session.flush()

@@ -82,10 +82,14 @@ class Notebook:
         try:
             os.close(os.open(path, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o666))
         except FileExistsError:
-            raise NotebookError(f"{path.name}: there is a file of this name already; choose another name") from None
+            raise NotebookError(
+                "{name}: there is a file of this name already; choose another name", name=path.name
+            ) from None
         except OSError as error:
             raise NotebookError(
-                f"{path.name}: cannot be written there ({error.strerror}); choose another folder"
+                "{name}: cannot be written there ({strerror}); choose another folder",
+                name=path.name,
+                strerror=error.strerror,
             ) from None
         file = HeldFile.hold(path)
         try:
@@ -109,7 +113,7 @@ class Notebook:
         """
         path = Path(path)
         if not path.is_file():
-            raise NotebookError(f"{path}: there is no such notebook; was it moved?")
+            raise NotebookError("{path}: there is no such notebook; was it moved?", path=path)
         path = path.resolve()
         read_only = not (os.access(path, os.W_OK) and os.access(path.parent, os.W_OK))
         file = None if read_only else HeldFile.hold(path)
@@ -119,8 +123,8 @@ class Notebook:
             if version < SCHEMA_VERSION:
                 if file is None:
                     raise NotebookError(
-                        f"{path.name} is in an older format and read-only; copy it to where it can be written, "
-                        "and open the copy"
+                        "{name} is in an older format and read-only; copy it to where it can be written, and open the copy",
+                        name=path.name,
                     )
                 kept = bring_up_to_date(path, version)
                 file.release()
@@ -130,8 +134,9 @@ class Notebook:
             if damage.said:
                 if file is None:
                     raise NotebookError(
-                        f"{path.name} is damaged ({damage.said[0]}) and read-only; copy it to where it can be written, "
-                        "and open the copy: what is sound of it will work"
+                        "{name} is damaged ({said}) and read-only; copy it to where it can be written, and open the copy: what is sound of it will work",
+                        name=path.name,
+                        said=damage.said[0],
                     )
                 as_it_was = mend(path, damage)
                 file.release()
@@ -157,7 +162,9 @@ class Notebook:
                 db.close()
         except (sqlite3.Error, OverflowError) as error:
             raise NotebookError(
-                f"{path.name}: the notebook is damaged ({error}); open a copy of it from before. Nothing was changed in it"
+                "{name}: the notebook is damaged ({error}); open a copy of it from before. Nothing was changed in it",
+                name=path.name,
+                error=error,
             ) from None
 
     def close(self) -> None:
@@ -177,11 +184,11 @@ class Notebook:
         if target.exists() and self.path.exists() and target.samefile(self.path):
             raise NotebookError("this is the notebook itself; choose another name for the copy")
         if is_open(target):
-            raise NotebookError(f"{target.name} is open in a Kuffin window; choose another name for the copy")
+            raise NotebookError("{name} is open in a Kuffin window; choose another name for the copy", name=target.name)
         try:
             copy_database(self._database.raw, target)
         except KuffinError as error:
-            raise NotebookError(f"the copy: {error}; the notebook itself is untouched") from None
+            raise NotebookError("the copy: {error}; the notebook itself is untouched", error=error) from None
 
     # --- where it is ----------------------------------------------------------------------------------------------
 
@@ -221,8 +228,10 @@ class Notebook:
                     self._database, self.path = Database(there), there
             except (KuffinError, OSError, sqlite3.Error) as error:
                 raise NotebookError(
-                    f"“{before.name}” is no longer in {before.parent}, and could not be kept elsewhere ({error}). "
-                    "Nothing is written until it can: put it back, or save a copy now"
+                    "“{name}” is no longer in {parent}, and could not be kept elsewhere ({error}). Nothing is written until it can: put it back, or save a copy now",
+                    name=before.name,
+                    parent=before.parent,
+                    error=error,
                 ) from None
             if not replaced:
                 clear_beside(before)
@@ -291,7 +300,8 @@ class Notebook:
         """
         if self.read_only:
             raise NotebookError(
-                f"{self.path.name} is read-only, so nothing can be changed in it; save a copy and work on that"
+                "{name} is read-only, so nothing can be changed in it; save a copy and work on that",
+                name=self.path.name,
             )
         with self._writing:
             self.look_after()

@@ -78,7 +78,7 @@ def table_study(table: TidyTable) -> TableStudy:
     lower = [n.name.strip().lower() for n in names]
     by = next((i for i, n in enumerate(lower) if n in _CANDIDATE), None)
     if by is None:
-        raise LogError(f"{table.file}: no column names the candidates; call it “candidate”")
+        raise LogError("{file}: no column names the candidates; call it “candidate”", file=table.file)
     mount = next((i for i, n in enumerate(lower) if n in _MOUNT), None)
     minutes = next((i for i, n in enumerate(lower) if n.startswith("min")), None)
     figures: dict[int, str] = {}
@@ -99,14 +99,19 @@ def table_study(table: TidyTable) -> TableStudy:
             less = (unit is not None and unit.quantity in _LESS) or bool(set(lower[i].split()) & _LESS_WORDS)
             numbers[i] = (n.name, n.unit or "", less or (n.unit or "").startswith("dB"))
     if not figures and not numbers:
-        raise LogError(f"{table.file}: no column holds numbers")
+        raise LogError("{file}: no column holds numbers", file=table.file)
     runs: dict[tuple[str, str], TypedRun] = {}
     for number, row in enumerate(table.rows):
         if not row[by]:
             continue
         key = (row[by], row[mount] if mount is not None else str(number))
         if key in runs:
-            raise LogError(f"{table.file}: two rows are {row[by]}, mount {key[1]}; one row for each mount, please")
+            raise LogError(
+                "{file}: two rows are {row}, mount {key}; one row for each mount, please",
+                file=table.file,
+                row=row[by],
+                key=key[1],
+            )
         rounds = 1 + sum(c == row[by] for c, _ in runs)
         read = parse_number(row[minutes], table.decimal)[0] if minutes is not None else float("nan")
         runs[key] = TypedRun(

@@ -71,9 +71,13 @@ def add_typed(notebook: Notebook, study_id: int, runs: Sequence[TypedRun]) -> li
     kept = []
     for run in runs:
         if not run.figures and not run.numbers:
-            raise NotebookError(f"nothing was typed of {run.candidate or 'the mount'}; type at least one figure")
+            raise NotebookError(
+                "nothing was typed of {what}; type at least one figure", what=run.candidate or "the mount"
+            )
         if run.minutes is not None and not 0 < run.minutes < 1e5:
-            raise NotebookError(f"{run.minutes:g} min since the load began cannot be; leave it open if nobody looked")
+            raise NotebookError(
+                "{minutes:g} min since the load began cannot be; leave it open if nobody looked", minutes=run.minutes
+            )
         kept.append(
             NewRun(
                 run.candidate,
@@ -113,10 +117,13 @@ def _table(run: TypedRun) -> LogTable:
     channels = []
     for name, f in _named(run.figures):
         if not f.resolution > 0:
-            raise NotebookError(f"{name}: the step of its last digit must be above 0")
+            raise NotebookError("{name}: the step of its last digit must be above 0", name=name)
         if cannot_be(f.role, f.value):
             raise NotebookError(
-                f"{name} cannot be {f.value:g} {canonical_unit(ROLES[f.role].quantity)}; look at it again"
+                "{name} cannot be {value:g} {canonical_unit}; look at it again",
+                name=name,
+                value=f.value,
+                canonical_unit=canonical_unit(ROLES[f.role].quantity),
             )
         unit = canonical_unit(ROLES[f.role].quantity)
         channels.append(

@@ -75,7 +75,7 @@ def package_study(
     """
     study = notebook.study(study_id)
     if not any(m.live_runs for c in study.live_candidates for m in c.live_mounts):
-        raise KuffinError(f"“{study.name}” has no run yet: there is nothing to send")
+        raise KuffinError("“{name}” has no run yet: there is nothing to send", name=study.name)
     sentence = verdict_line(judge(notebook, study)).sentence
     with notebook.session() as session:
         rows = _rows(session, session.get_one(Study, study_id), everything)

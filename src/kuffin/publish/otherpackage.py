@@ -48,7 +48,7 @@ def tables_as_logs(path: Path, folder: Path) -> list[Path]:
     """
     resources = _about(path).get("resources")
     if not isinstance(resources, list) or not resources:
-        raise KuffinError(f"{path.name} names no tables in its datapackage.json")
+        raise KuffinError("{name} names no tables in its datapackage.json", name=path.name)
     written: list[Path] = []
     left: list[str] = []
     for resource in resources[:_MOST_TABLES]:
@@ -63,7 +63,9 @@ def tables_as_logs(path: Path, folder: Path) -> list[Path]:
         written.append(target)
     if not written:
         raise KuffinError(
-            f"{path.name} holds no table that Kuffin can read (CSV with a path of its own); it has {', '.join(left[:5])}"
+            "{name} holds no table that Kuffin can read (CSV with a path of its own); it has {left}",
+            name=path.name,
+            left=", ".join(left[:5]),
         )
     return written
 
@@ -79,9 +81,11 @@ def _about(path: Path) -> dict[str, Any]:
     try:
         found = json.loads(_read(path, "datapackage.json"))
     except (ValueError, RecursionError):
-        raise KuffinError(f"{path.name}: its datapackage.json cannot be read; ask for the package again") from None
+        raise KuffinError(
+            "{name}: its datapackage.json cannot be read; ask for the package again", name=path.name
+        ) from None
     if not isinstance(found, dict):
-        raise KuffinError(f"{path.name}: its datapackage.json says nothing of a package")
+        raise KuffinError("{name}: its datapackage.json says nothing of a package", name=path.name)
     return found
 
 
@@ -89,17 +93,24 @@ def _read(path: Path, name: str) -> bytes:
     """A file of the package; a path that leads out of it is refused."""
     parts = name.replace("\\", "/").split("/")
     if name.startswith(("/", "\\")) or ".." in parts or ":" in parts[0]:
-        raise KuffinError(f"{path.name} names a path that leads out of it ({name[:60]}); it is not opened")
+        raise KuffinError(
+            "{name} names a path that leads out of it ({entry}); it is not opened", name=path.name, entry=name[:60]
+        )
     try:
         if path.suffix.lower() == ".json":
             where = path if name == "datapackage.json" else path.parent / name
             if where.resolve().parent != path.parent.resolve() and path.parent.resolve() not in where.resolve().parents:
                 raise KuffinError(
-                    f"{path.name} names a path that leads out of its folder ({name[:60]}); it is not opened"
+                    "{name} names a path that leads out of its folder ({entry}); it is not opened",
+                    name=path.name,
+                    entry=name[:60],
                 )
             if where.stat().st_size > _LARGEST:
                 raise KuffinError(
-                    f"{path.name}: {name[:60]} is larger than {_LARGEST // 1_000_000} MB; it is not opened"
+                    "{name}: {entry} is larger than {largest} MB; it is not opened",
+                    name=path.name,
+                    entry=name[:60],
+                    largest=_LARGEST // 1_000_000,
                 )
             return where.read_bytes()
         with checked_zip(path) as packed:
@@ -110,13 +121,18 @@ def _read(path: Path, name: str) -> bytes:
             )
             if packed.getinfo(inside or root + name).file_size > _LARGEST:
                 raise KuffinError(
-                    f"{path.name}: {name[:60]} is larger than {_LARGEST // 1_000_000} MB; it is not opened"
+                    "{name}: {entry} is larger than {largest} MB; it is not opened",
+                    name=path.name,
+                    entry=name[:60],
+                    largest=_LARGEST // 1_000_000,
                 )
             return packed.read(inside or root + name)
     except KeyError:
-        raise KuffinError(f"{path.name} lacks {name[:60]}") from None
+        raise KuffinError("{name} lacks {entry}", name=path.name, entry=name[:60]) from None
     except (OSError, RuntimeError, EOFError, zipfile.BadZipFile) as error:
-        raise KuffinError(f"{path.name}: {name[:60]} cannot be read ({error})") from None
+        raise KuffinError(
+            "{name}: {entry} cannot be read ({error})", name=path.name, entry=name[:60], error=error
+        ) from None
 
 
 def _with_units(path: Path, resource: Mapping[str, Any]) -> str:
@@ -127,7 +143,9 @@ def _with_units(path: Path, resource: Mapping[str, Any]) -> str:
     try:
         text = _read(path, where).decode(str(resource.get("encoding") or "utf-8"))
     except (UnicodeDecodeError, LookupError) as error:
-        raise KuffinError(f"{path.name}: {where[:60]} cannot be read ({error})") from None
+        raise KuffinError(
+            "{name}: {where} cannot be read ({error})", name=path.name, where=where[:60], error=error
+        ) from None
     delimiter = str(dialect.get("delimiter") or ("\t" if where.lower().endswith(".tsv") else ","))[:1]
     rows = list(csv.reader(io.StringIO(text.removeprefix("\ufeff"), newline=""), delimiter=delimiter))
     schema = resource.get("schema")

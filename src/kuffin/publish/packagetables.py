@@ -196,4 +196,6 @@ def read_back(text: str, column: Column[Any], where: str) -> Any:
             return {"true": True, "false": False}[text]
         return int(text) if kind == "integer" else float(text) if kind == "number" else text
     except (ValueError, KeyError, RecursionError):
-        raise KuffinError(f"{where}, column {column.name}: “{text[:40]}” is no {kind}") from None
+        raise KuffinError(
+            "{where}, column {name}: “{text}” is no {kind}", where=where, name=column.name, text=text[:40], kind=kind
+        ) from None

@@ -66,7 +66,9 @@ def put(folder: Path, made: Made) -> None:
     try:
         target.parent.mkdir(parents=True, exist_ok=True)
     except OSError as error:
-        raise KuffinError(f"{target.parent} cannot be made ({error.strerror}); choose another folder") from None
+        raise KuffinError(
+            "{parent} cannot be made ({strerror}); choose another folder", parent=target.parent, strerror=error.strerror
+        ) from None
     write_whole(target, made.data)
 
 

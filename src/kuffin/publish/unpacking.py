@@ -45,15 +45,30 @@ def checked_zip(path: Path) -> zipfile.ZipFile:
     try:
         packed = zipfile.ZipFile(path)
     except (OSError, zipfile.BadZipFile) as error:
-        raise KuffinError(f"{path.name} is no data package: {error}; choose the .zip file as it was sent") from None
+        raise KuffinError(
+            "{name} is no data package: {error}; choose the .zip file as it was sent", name=path.name, error=error
+        ) from None
     for one in packed.infolist():
         parts = one.filename.replace("\\", "/").split("/")
         if one.filename.startswith(("/", "\\")) or ".." in parts or ":" in parts[0]:
-            raise KuffinError(f"{path.name} holds a path that leads out of it ({one.filename[:60]}); it is not opened")
+            raise KuffinError(
+                "{name} holds a path that leads out of it ({filename}); it is not opened",
+                name=path.name,
+                filename=one.filename[:60],
+            )
         if one.file_size > 1_000_000 and one.file_size > _RATIO * max(one.compress_size, 1):
-            raise KuffinError(f"{path.name}: {one.filename[:60]} would grow {_RATIO} times and more; it is not opened")
+            raise KuffinError(
+                "{name}: {filename} would grow {ratio} times and more; it is not opened",
+                name=path.name,
+                filename=one.filename[:60],
+                ratio=_RATIO,
+            )
     if sum(one.file_size for one in packed.infolist()) > _LARGEST:
-        raise KuffinError(f"{path.name} would unpack to more than {_LARGEST / 1e9:.0f} GB; it is not opened")
+        raise KuffinError(
+            "{name} would unpack to more than {largest:.0f} GB; it is not opened",
+            name=path.name,
+            largest=_LARGEST / 1e9,
+        )
     return packed
 
 
@@ -75,12 +90,15 @@ class Package:
             resources = {str(r["name"]): r for r in self.about["resources"]}
         except (ValueError, KeyError, TypeError, RecursionError):
             raise KuffinError(
-                f"{path.name}: its datapackage.json does not say that it is a study of a bench notebook; a table of readings "
-                "can be dropped on the window instead"
+                "{name}: its datapackage.json does not say that it is a study of a bench notebook; a table of readings can be dropped on the window instead",
+                name=path.name,
             ) from None
         if not isinstance(told, int) or told > FORMAT:
             raise KuffinError(
-                f"{path.name} was written by a newer Kuffin (package format {told}); this one knows {FORMAT}"
+                "{name} was written by a newer Kuffin (package format {told}); this one knows {format}",
+                name=path.name,
+                told=told,
+                format=FORMAT,
             )
         self._resources = resources
 
@@ -88,9 +106,14 @@ class Package:
         try:
             return self._zip.read(name)
         except KeyError:
-            raise KuffinError(f"{self.path.name} lacks {name}") from None
+            raise KuffinError("{name} lacks {entry}", name=self.path.name, entry=name) from None
         except (OSError, RuntimeError, zipfile.BadZipFile, EOFError) as error:
-            raise KuffinError(f"{self.path.name}: {name} cannot be read ({error}); ask for it again") from None
+            raise KuffinError(
+                "{name}: {entry} cannot be read ({error}); ask for it again",
+                name=self.path.name,
+                entry=name,
+                error=error,
+            ) from None
 
     def has(self, name: str) -> bool:
         """Whether there is such a resource."""
@@ -100,11 +123,15 @@ class Package:
         """A resource's bytes, after its checksum was looked at."""
         resource = self._resources.get(name)
         if resource is None:
-            raise KuffinError(f"{self.path.name} lacks “{name}”")
+            raise KuffinError("{name} lacks “{entry}”", name=self.path.name, entry=name)
         data = self._bytes(str(resource.get("path")))
         told = str(resource.get("hash", ""))
         if told.startswith("sha256:") and hashlib.sha256(data).hexdigest() != told.removeprefix("sha256:"):
-            raise KuffinError(f"{self.path.name}: {resource['path']} is not as it was sent (its checksum differs)")
+            raise KuffinError(
+                "{name}: {resource} is not as it was sent (its checksum differs)",
+                name=self.path.name,
+                resource=resource["path"],
+            )
         return data
 
     def rows(self, name: str) -> tuple[list[str], list[list[str]]]:
@@ -113,9 +140,11 @@ class Package:
         try:
             lines = list(csv.reader(io.StringIO(data.decode("utf-8"), newline="")))
         except (UnicodeDecodeError, csv.Error) as error:
-            raise KuffinError(f"{self.path.name}: {where} cannot be read ({error})") from None
+            raise KuffinError(
+                "{name}: {where} cannot be read ({error})", name=self.path.name, where=where, error=error
+            ) from None
         if not lines:
-            raise KuffinError(f"{self.path.name}: {where} is empty")
+            raise KuffinError("{name}: {where} is empty", name=self.path.name, where=where)
         return lines[0], lines[1:]
 
     def close(self) -> None:
@@ -163,7 +192,7 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
                     session.add(row)
                     session.flush()
                     if not isinstance(own, int) or own in ids[table.name]:
-                        raise KuffinError(f"{where}: its id is missing or there twice")
+                        raise KuffinError("{where}: its id is missing or there twice", where=where)
                     ids[table.name][own] = row.id  # type: ignore[attr-defined]
                     later += [(row, c, table.refers[c], v) for c, v in wait.items() if v is not None]
                     if isinstance(row, Run):
@@ -187,7 +216,7 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
                     progress(i, len(runs))
             (study,) = ids["study"].values()
     except (TypeError, ValueError) as error:
-        raise KuffinError(f"{package.name} does not hold one whole study: {error}") from None
+        raise KuffinError("{name} does not hold one whole study: {error}", name=package.name, error=error) from None
     finally:
         found.close()
     return study
@@ -221,13 +250,15 @@ def _told(package: Package, table: PackedTable) -> list[dict[str, Any]]:
     for n, row in enumerate(rows, 1):
         where = f"{package.path.name}, tables/{table.name}.csv, row {n}"
         if len(row) != len(head):
-            raise KuffinError(f"{where}: it has {len(row)} cells, and the head has {len(head)}")
+            raise KuffinError(
+                "{where}: it has {n} cells, and the head has {head}", where=where, n=len(row), head=len(head)
+            )
         told = {
             name: read_back(text, columns[name], where) for name, text in zip(head, row, strict=True) if name in columns
         }
         lacking = [c.name for c in columns.values() if c.name not in told and not c.nullable and c.default is None]
         if lacking:
-            raise KuffinError(f"{where}: it lacks {', '.join(lacking)}")
+            raise KuffinError("{where}: it lacks {lacking}", where=where, lacking=", ".join(lacking))
         _hold_to_rules(table, told, where)
         # what is blank takes its default where nothing is no value
         out.append({k: v for k, v in told.items() if v is not None or columns[k].nullable})
@@ -243,14 +274,16 @@ def _hold_to_rules(table: PackedTable, told: Mapping[str, Any], where: str) -> N
             continue
         spoilt = look_at(table.table, column, value, stored)
         if spoilt is not None:
-            raise KuffinError(f"{where}: {spoilt.what}")
+            raise KuffinError("{where}: {what}", where=where, what=spoilt.what)
 
 
 def _new(ids: Mapping[int, int], old: Any, where: str, column: str) -> int | None:
     if old is None:
         return None
     if old not in ids:
-        raise KuffinError(f"{where}: {column} names {old}, which is not in the package")
+        raise KuffinError(
+            "{where}: {column} names {old}, which is not in the package", where=where, column=column, old=old
+        )
     return ids[old]
 
 
@@ -284,16 +317,26 @@ def _samples(package: Package, name: str, channels: int) -> NDArray[np.float64]:
     """A run's samples, shape (rows, 1 + channels)."""
     head, rows = package.rows(name)
     if len(head) != 1 + channels or any(len(r) != len(head) for r in rows):
-        raise KuffinError(f"{package.path.name}, {name}: its rows do not have a time and {channels} channels each")
+        raise KuffinError(
+            "{name}, {entry}: its rows do not have a time and {channels} channels each",
+            name=package.path.name,
+            entry=name,
+            channels=channels,
+        )
     if not rows or len(rows) * len(head) > _ROWS:
-        raise KuffinError(f"{package.path.name}, {name}: it has {len(rows)} rows, which is none or too many")
+        raise KuffinError(
+            "{name}, {entry}: it has {n} rows, which is none or too many",
+            name=package.path.name,
+            entry=name,
+            n=len(rows),
+        )
     try:
         block = np.array([[float(x) if x else np.nan for x in r] for r in rows], dtype=np.float64)
     except ValueError as error:
-        raise KuffinError(f"{package.path.name}, {name}: {error}") from None
+        raise KuffinError("{name}, {entry}: {error}", name=package.path.name, entry=name, error=error) from None
     times = block[:, 0]
     if not np.isfinite(times).all() or np.any(np.diff(times) <= 0):
-        raise KuffinError(f"{package.path.name}, {name}: its times do not rise")
+        raise KuffinError("{name}, {entry}: its times do not rise", name=package.path.name, entry=name)
     if np.isinf(block).any():
-        raise KuffinError(f"{package.path.name}, {name}: it holds an endless number")
+        raise KuffinError("{name}, {entry}: it holds an endless number", name=package.path.name, entry=name)
     return block

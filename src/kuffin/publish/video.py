@@ -50,7 +50,7 @@ def screen(lines: int) -> Size:
     KuffinError
     """
     if lines not in LINES:
-        raise KuffinError(f"frames have {' or '.join(map(str, LINES))} lines, not {lines}")
+        raise KuffinError("frames have {known} lines, not {lines}", known=" or ".join(map(str, LINES)), lines=lines)
     wide = SIZES["wide"]
     return replace(wide, dots=round(lines / wide.height_in))
 

@@ -63,13 +63,12 @@ def settle_trace(
     assert response is not None
     if per_watt and s.shared and (part, over) == ("die", "air"):
         raise TraceError(
-            "several devices heat this loop, so that its die over air has no one power to be divided by; judge it in "
-            "kelvins at the same powers, or each step by its own: die over coolant, coolant over air"
+            "several devices heat this loop, so that its die over air has no one power to be divided by; judge it in kelvins at the same powers, or each step by its own: die over coolant, coolant over air"
         )
     tolerance = tolerance_k
     if per_watt and power is not None:
         if not np.isfinite(power).any():
-            raise TraceError(f"the power channel holds no reading; choose another {CHANNELS}")
+            raise TraceError("the power channel holds no reading; choose another {channels}", channels=CHANNELS)
         tolerance /= max(float(np.nanpercentile(power, 75)), 1.0)
     return settle(
         s.times,

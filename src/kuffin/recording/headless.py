@@ -73,7 +73,9 @@ def _candidate(study: Study, name: str) -> Candidate:
         if one.name.lower() == name.strip().lower():
             return one
     listed = ", ".join(c.name for c in study.live_candidates) or "none"
-    raise KuffinError(f"“{study.name}” has no candidate “{name}”; there is {listed}")
+    raise KuffinError(
+        "“{name}” has no candidate “{entry}”; there is {listed}", name=study.name, entry=name, listed=listed
+    )
 
 
 def _record(

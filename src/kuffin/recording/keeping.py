@@ -113,4 +113,4 @@ def write_rows(
             return target
         except (KuffinError, OSError) as error:
             why = str(error)
-    raise NotebookError(f"{block.shape[0]} rows could be kept nowhere: {why}")
+    raise NotebookError("{n} rows could be kept nowhere: {why}", n=block.shape[0], why=why)

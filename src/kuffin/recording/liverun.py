@@ -147,8 +147,9 @@ class LiveRun:
         had, have = [c.name for c in run.channels], [c.name for c in self.bench.roles]
         if had != have:
             raise BenchError(
-                f"the run that was cut off has other channels ({', '.join(had[:4])} …) than this bench "
-                f"({', '.join(have[:4])} …); choose the bench it was recorded from, or close it as it is"
+                "the run that was cut off has other channels ({had} …) than this bench ({have} …); choose the bench it was recorded from, or close it as it is",
+                had=", ".join(had[:4]),
+                have=", ".join(have[:4]),
             )
         self._writer.go_on_with(run.id)
         last = run.duration_s

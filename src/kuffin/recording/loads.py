@@ -150,7 +150,9 @@ class LoadByCommand:
                     start_new_session=True,
                 )
         except OSError as error:
-            raise BenchError(f"{refused} ({error.strerror}: {error.filename})") from None
+            raise BenchError(
+                "{refused} ({strerror}: {filename})", refused=refused, strerror=error.strerror, filename=error.filename
+            ) from None
         self.guard = guard
         answer = ""
         if guard.stdout is not None:
@@ -160,7 +162,12 @@ class LoadByCommand:
         if answer != "started":
             why = answer.removeprefix("failed").strip() or "its guard does not answer"
             self.stop()
-            raise BenchError(f"{refused} ({why}): {words[0]}; see its command on the Bench page")
+            raise BenchError(
+                "{refused} ({why}): {words}; see its command on the Bench page",
+                refused=refused,
+                why=why,
+                words=words[0],
+            )
 
     def stop(self) -> bool:
         guard, self.guard, self._name, self._failed = self.guard, None, "", ""
@@ -202,7 +209,10 @@ def filled_in(words: list[str], step: Step) -> list[str]:
             value = step.value_of(key)
             if f"{{{key}}}" in word and value is None:
                 raise BenchError(
-                    f"the load “{step.load}” asks for {{{key}}}, and the step “{step.name}” does not say it"
+                    "the load “{load}” asks for {{{key}}}, and the step “{name}” does not say it",
+                    load=step.load,
+                    key=key,
+                    name=step.name,
                 )
             word = word.replace(f"{{{key}}}", f"{value:g}" if value is not None else "")
         out.append(word)
@@ -221,8 +231,12 @@ def command_words(name: str, command: str) -> list[str]:
         words = shlex.split(command)
     except ValueError as error:
         raise BenchError(
-            f"the command of the load “{name}” cannot be read ({error}); mind its quotation marks"
+            "the command of the load “{name}” cannot be read ({error}); mind its quotation marks",
+            name=name,
+            error=error,
         ) from None
     if not words:
-        raise BenchError(f"the load “{name}” has no command; write one on the Bench page, or start it by hand")
+        raise BenchError(
+            "the load “{name}” has no command; write one on the Bench page, or start it by hand", name=name
+        )
     return words

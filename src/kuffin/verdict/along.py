@@ -179,7 +179,7 @@ def sweep_of(v: StudyVerdict, axis: SweepAxis, outcome: Outcome) -> Sweep:
         left_out=left_out,
     )
     if len(found.candidates) < 2:
-        raise CompareError(f"fewer than two candidates were swept along {axis.label}")
+        raise CompareError("fewer than two candidates were swept along {label}", label=axis.label)
     return found
 
 

@@ -106,10 +106,14 @@ def predict(v: StudyVerdict, candidate: str, asked: WhatIf) -> Prediction:
         Where too little was measured to say anything, or what is asked cannot be.
     """
     if candidate not in v.candidates:
-        raise CompareError(f"there is no candidate “{candidate}”; there are {', '.join(v.candidates)}")
+        raise CompareError(
+            "there is no candidate “{candidate}”; there are {candidates}",
+            candidate=candidate,
+            candidates=", ".join(v.candidates),
+        )
     found = predict_all(v, asked)
     if candidate not in found:
-        raise CompareError(f"{candidate} has no mount that can be read")
+        raise CompareError("{candidate} has no mount that can be read", candidate=candidate)
     return replace(found[candidate], highest_power=highest_powers(v, asked).get(candidate))
 
 
@@ -167,7 +171,7 @@ def differences(v: StudyVerdict, pairs: Sequence[tuple[str, str]], asked: WhatIf
     for a, b in pairs:
         for name in (a, b):
             if name not in whole.values:
-                raise CompareError(f"{name} has no mount that can be read")
+                raise CompareError("{name} has no mount that can be read", name=name)
         gap = abs(whole.of(a) - whole.of(b))
         scatter, unsure = (whole.scatters[a], whole.scatters[b]), [s * gap for s in whole.shares]
         out.append(means_apart(whole.values[a], whole.values[b], scatter, unsure, whole.label))
@@ -188,7 +192,9 @@ def _look_at(asked: WhatIf) -> None:
         (asked.limit_c, 20.0, 130.0, tr("limit, °C")),
     ):
         if value is not None and not low <= value <= high:
-            raise CompareError(f"{what}: {value:g} is outside {low:g} to {high:g}")
+            raise CompareError(
+                "{what}: {value:g} is outside {low:g} to {high:g}", what=what, value=value, low=low, high=high
+            )
 
 
 def _filled(v: StudyVerdict, asked: WhatIf, there: MeasuredAt) -> WhatIf:
@@ -246,12 +252,12 @@ def _with_part(
     """The flights with one that another study measured in the place of the bench's."""
     if DIE_OVER_AIR in rises:
         raise CompareError(
-            f"die over air was measured as one here: nothing tells which part of it {part.name} would take"
+            "die over air was measured as one here: nothing tells which part of it {name} would take", name=part.name
         )
     alone = replace(asked, part=None, flow=None, coolant=None)
     theirs, their_flow = _own_flights(part.verdict, alone, part.verdict.measured, power_w)
     if part.flight not in theirs or part.name not in theirs[part.flight].values:
-        raise CompareError(f"{part.name} has no {part.flight} that can be read")
+        raise CompareError("{name} has no {flight} that can be read", name=part.name, flight=part.flight)
     own = theirs[part.flight]
     if flow is not None and their_flow is not None and part.name in their_flow.values:
         ratio = float(np.mean([x for xs in flow.values.values() for x in xs])) / their_flow.of(part.name)

@@ -10033,6 +10033,41 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{unit}, tiefer ist kühler</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/commands/__init__.py" />
+            <source>there is no screen to open a window on; the commands read, settle, compare and plan need none</source>
+            <translation>es gibt keinen Bildschirm, auf dem ein Fenster aufgehen kann; die Befehle read, settle, compare und plan brauchen keinen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/commands/compare.py" />
+            <source>--along needs --at X, the place where mounts are read, and --unit, the column of the mounts</source>
+            <translation>--along braucht --at X, die Stelle, an der Montagen gelesen werden, und --unit, die Spalte der Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/commands/compare.py" />
+            <source>--along takes the sweep's own curve out; --adjust does not go with it</source>
+            <translation>--along nimmt die eigene Kurve der Reihe heraus; --adjust passt nicht dazu</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/clocklag.py" />
+            <source>one of the two channels has fewer than 20 readings; choose another pair</source>
+            <translation>einer der beiden Kanäle hat weniger als 20 Ablesungen; ein anderes Paar wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/clocklag.py" />
+            <source>one of the two channels never changes, so nothing shows how they lie; choose another pair</source>
+            <translation>einer der beiden Kanäle ändert sich nie, also zeigt nichts, wie sie liegen; ein anderes Paar wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/clocklag.py" />
+            <source>the two logs are too short to be laid over each other; give the lag by hand</source>
+            <translation>die beiden Logs sind zu kurz, um übereinandergelegt zu werden; den Verzug von Hand angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/clocklag.py" />
+            <source>the two logs agree at no lag; give it by hand</source>
+            <translation>die beiden Logs stimmen bei keinem Verzug überein; ihn von Hand angeben</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/base/days.py" />
             <source>January</source>
             <translation>Januar</translation>
@@ -10098,6 +10133,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{day}. {month}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/base/frametimes.py" />
+            <source>{size} frames are too few for a 1 % low; at least 100 are needed</source>
+            <translation>{size} Bilder sind zu wenig für ein 1-%-Tief; mindestens 100 sind nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/frametimes.py" />
+            <source>frame times must be above 0 ms; choose the column that holds them</source>
+            <translation>Bildzeiten liegen über 0 ms; die Spalte wählen, die sie enthält</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/base/pointers.py" />
             <source>under Channels</source>
             <translation>unter „Kanäle“</translation>
@@ -10113,6 +10158,46 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>unter „Plan · Frage“</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/base/wholefile.py" />
+            <source>{name} is a folder; choose another name</source>
+            <translation>{name} ist ein Ordner; einen anderen Namen wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/base/wholefile.py" />
+            <source>{name} could not be written ({why}); what was there before is as it was. Make room, or choose another folder</source>
+            <translation>{name} ließ sich nicht schreiben ({why}); was vorher da war, ist wie es war. Platz schaffen oder einen anderen Ordner wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/calibration.py" />
+            <source>the two points must lie at least 5 apart; take one cold and one warm</source>
+            <translation>die beiden Punkte müssen mindestens 5 auseinanderliegen; einen kalten und einen warmen nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/calibration.py" />
+            <source>the two points give a gain of {gain:.2f}; one of them was read or typed wrongly</source>
+            <translation>die beiden Punkte ergeben eine Steigung von {gain:.2f}; einer von ihnen wurde falsch gelesen oder getippt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/calibration.py" />
+            <source>at least two probes must tell a temperature for the zero check</source>
+            <translation>mindestens zwei Fühler müssen für den Nullabgleich eine Temperatur zeigen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/calibration.py" />
+            <source>{named} is more than {largest_level_k:g} K from {middle:.1f} °C: it is not at room temperature yet, or broken. Nothing was levelled</source>
+            <translation>{named} liegt mehr als {largest_level_k:g} K von {middle:.1f} °C: noch nicht auf Raumtemperatur oder defekt. Nichts wurde abgeglichen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/calibration.py" />
+            <source>“{written}”: an accuracy is above 0 and sensible</source>
+            <translation>„{written}“: eine Genauigkeit liegt über 0 und ist vernünftig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/calibration.py" />
+            <source>“{written}” is no accuracy; write 0.2, or 2 %, or 2 % + 0.1</source>
+            <translation>„{written}“ ist keine Genauigkeit; 0,2 schreiben, oder 2 %, oder 2 % + 0,1</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/conditions.py" />
             <source>“{name}” is not in this run: it needs two minutes before the load</source>
             <translation>„{name}“ ist nicht in diesem Lauf: dafür braucht es zwei Minuten vor der Last</translation>
@@ -10120,12 +10205,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/bench/conditions.py" />
             <source>the protocol's load steps differ in nothing that a channel could show</source>
-            <translation>die Lastschritte des Protokolls unterscheiden sich in nichts, was ein Kanal zeigen könnte</translation>
+            <translation>die Lastschritte des Ablaufs unterscheiden sich in nichts, was ein Kanal zeigen könnte</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/conditions.py" />
             <source>no channel shows the protocol's steps; give one the role “{role}” {where}</source>
-            <translation>kein Kanal zeigt die Schritte des Protokolls; gib einem {where} die Rolle „{role}“</translation>
+            <translation>kein Kanal zeigt die Schritte des Ablaufs; gib einem {where} die Rolle „{role}“</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/conditions.py" />
@@ -10135,7 +10220,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/bench/conditions.py" />
             <source>the protocol has {n} load steps, this run shows {shown}</source>
-            <translation>das Protokoll hat {n} Lastschritte, dieser Lauf zeigt {shown}</translation>
+            <translation>der Ablauf hat {n} Lastschritte, dieser Lauf zeigt {shown}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/conditions.py" />
@@ -10179,6 +10264,96 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Winkel, um den es gedreht ist</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <source>“{key}” is no kind of part; use one of: {kinds}</source>
+            <translation>„{key}“ ist keine Art von Teil; eines davon nehmen: {kinds}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <source>{label}: “{written}” is not known; use one of: {options}</source>
+            <translation>{label}: „{written}“ ist nicht bekannt; eines davon nehmen: {options}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <source>{label}: {value:g}{unit} is outside {low:g} to {high:g}{unit}</source>
+            <translation>{label}: {value:g}{unit} liegt außerhalb von {low:g} bis {high:g}{unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <source>{label}: “{written}” is no number</source>
+            <translation>{label}: „{written}“ ist keine Zahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <source>{label}: “{word}” is not known; use some of: {options}</source>
+            <translation>{label}: „{word}“ ist nicht bekannt; einige davon nehmen: {options}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>“{written}” is no window; write it like “27 to 30 min”, “last 3 min”, or “found”</source>
+            <translation>„{written}“ ist kein Fenster; so schreiben: „27 to 30 min“, „last 3 min“ oder „found“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>no step has a load; give one its load first</source>
+            <translation>kein Schritt hat eine Last; erst einem seine Last geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>“{name}” checks the mount already</source>
+            <translation>„{name}“ prüft die Montage schon</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>a protocol needs at least one step</source>
+            <translation>ein Ablauf braucht mindestens einen Schritt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>nothing is measured: at least one step needs time to measure</source>
+            <translation>nichts wird gemessen: mindestens ein Schritt braucht Zeit zum Messen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>“{what}” cannot be swept; choose power, pump or fans</source>
+            <translation>„{what}“ lässt sich nicht durchfahren; Leistung, Pumpe oder Lüfter wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>a sweep needs at least two different values</source>
+            <translation>eine Reihe braucht mindestens zwei verschiedene Werte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>step {i} has no name</source>
+            <translation>Schritt {i} hat keinen Namen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{where}: it settles {values}</source>
+            <translation>{where}: er schwingt {values} ein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{where}: the mount is checked under the first load, before any other</source>
+            <translation>{where}: die Montage wird unter der ersten Last geprüft, vor jeder anderen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{where}: times are between 0 and 1440 minutes</source>
+            <translation>{where}: Zeiten liegen zwischen 0 und 1440 Minuten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{where}: a window by the clock begins at 0 min or later and ends after it begins</source>
+            <translation>{where}: ein Fenster nach der Uhr beginnt bei 0 min oder später und endet nach seinem Beginn</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{where}: {label} must lie between {low:g} and {high:g}</source>
+            <translation>{where}: {label} muss zwischen {low:g} und {high:g} liegen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/stepcheck.py" />
             <source>{what} at {value:g} {unit}</source>
             <translation>{what} bei {value:g} {unit}</translation>
@@ -10199,14 +10374,109 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>angegeben ist {wanted}, gelesen wurden {level} {unit}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>“{piece}” is no setting that Kuffin knows; write a name, a colon and what it was, {example}</source>
+            <translation>„{piece}“ ist keine Einstellung, die Kuffin kennt; Namen, Doppelpunkt und den Wert schreiben, {example}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>“{piece}” does not say what it was set to; {example}</source>
+            <translation>„{piece}“ sagt nicht, worauf es gestellt war; {example}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>{label}: “{said}” seems to hold another setting; put a “;” between them</source>
+            <translation>{label}: „{said}“ scheint noch eine Einstellung zu enthalten; ein „;“ dazwischen setzen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>{label}: “{said}” is no number; put a “;” between settings, {example}</source>
+            <translation>{label}: „{said}“ ist keine Zahl; ein „;“ zwischen Einstellungen setzen, {example}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>{label}: {value:g} {unit} is outside {low:g} to {high:g} {unit}</source>
+            <translation>{label}: {value:g} {unit} liegt außerhalb von {low:g} bis {high:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>{called} is told twice: {one} and {other}</source>
+            <translation>{called} ist zweimal angegeben: {one} und {other}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>{label}: “{said}” is not in {shown}</source>
+            <translation>{label}: „{said}“ ist nicht in {shown}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>{label} ({part} over {over})</source>
             <translation>{label} ({part} über {over})</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/writtenfigures.py" />
+            <source>“{written}” is no figure; write one such as 31.5</source>
+            <translation>„{written}“ ist keine Zahl; eine wie 31.5 schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/writtenfigures.py" />
+            <source>“{found}” is no unit of a {what}; it is taken in {usual} without one</source>
+            <translation>„{found}“ ist keine Einheit für {what}; ohne Einheit gilt {usual}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/writtenfigures.py" />
+            <source>an emissivity of {emissivity:g} cannot be; it lies above 0 and up to 1</source>
+            <translation>ein Emissionsgrad von {emissivity:g} kann nicht sein; er liegt über 0 und bis 1</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/writtenfigures.py" />
+            <source>at an emissivity of {emissivity:g} the meter sees mostly what the surface mirrors; stick tape or put paint of a known emissivity (above 0.9) on it, and read that</source>
+            <translation>bei einem Emissionsgrad von {emissivity:g} sieht das Gerät vor allem, was die Fläche spiegelt; Klebeband oder Farbe mit bekanntem Emissionsgrad (über 0,9) aufbringen und das ablesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/writtenfigures.py" />
+            <source>no surface looks like that; look at the temperature that is reflected</source>
+            <translation>keine Fläche sieht so aus; nach der gespiegelten Temperatur sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/along.py" />
+            <source>a sweep goes along {ways}, not “{way}”</source>
+            <translation>eine Reihe geht entlang {ways}, nicht „{way}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/along.py" />
+            <source>a {way} is above 0; look at the column, and at the place that is asked for ({at:g})</source>
+            <translation>{way} liegt über 0; nach der Spalte sehen und nach der Stelle, nach der gefragt ist ({at:g})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/along.py" />
+            <source>{name} was swept from {low:g} to {high:g} only: nothing is said of it at {at:g}</source>
+            <translation>{name} wurde nur von {low:g} bis {high:g} durchfahren: bei {at:g} ist nichts darüber gesagt</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>the mounts do not scatter at all; check that they are different recordings</source>
             <translation>die Montagen streuen überhaupt nicht; prüfen Sie, ob es verschiedene Aufzeichnungen sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>separate spreads go with neither rounds nor covariates; choose one of the two</source>
+            <translation>eigene Streuungen gehen weder mit Runden noch mit Kovariaten; eines von beiden wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>separate spreads go with all pairs only, not with a reference; choose one of the two</source>
+            <translation>eigene Streuungen gehen nur mit allen Paaren, nicht mit einem Bezug; eines von beiden wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>separate spreads do not go with several samples; choose one of the two</source>
+            <translation>eigene Streuungen gehen nicht mit mehreren Exemplaren; eines von beiden wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>“{name}” has one mount only; a spread of its own takes two</source>
+            <translation>„{name}“ hat nur eine Montage; eine eigene Streuung braucht zwei</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
@@ -10257,6 +10527,41 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>{noticed}: each candidate keeps its own spread, with what the rounds add to it</source>
             <translation>{noticed}: Jeder Kandidat behält seine eigene Streuung, mit dem, was die Runden hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>“{written}” claims nothing; write “at least 3 {unit}”, “up to 8”, “about 5”, “2 to 4” or “20 %”</source>
+            <translation>„{written}“ behauptet nichts; „at least 3 {unit}“, „up to 8“, „about 5“, „2 to 4“ oder „20 %“ schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>“{told}” is not the unit here; write it in {what} or in %</source>
+            <translation>„{told}“ ist hier nicht die Einheit; in {what} oder in % schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>a claim says by how much; give it above 0, the smaller end of a range first</source>
+            <translation>eine Behauptung sagt, um wie viel; über 0 angeben, das kleinere Ende eines Bereichs zuerst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linear.py" />
+            <source>{n} mounts leave nothing to judge the scatter by ({fitted} quantities are fitted); make at least one more mount, or fit fewer</source>
+            <translation>{n} Montagen lassen nichts übrig, wonach die Streuung zu beurteilen wäre ({fitted} Größen werden angepasst); mindestens eine Montage mehr machen oder weniger anpassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linear.py" />
+            <source>the covariates say nothing beyond candidates and rounds (or repeat each other); leave one out</source>
+            <translation>die Kovariaten sagen über Kandidaten und Runden hinaus nichts (oder wiederholen einander); eine weglassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linear.py" />
+            <source>rounds and candidates cannot be told apart: some candidates share no round with the others, even by way of a third; compare without rounds, or mount them together once more</source>
+            <translation>Runden und Kandidaten sind nicht zu trennen: manche Kandidaten teilen mit den anderen keine Runde, auch nicht über einen dritten; ohne Runden vergleichen oder sie noch einmal zusammen montieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/linear.py" />
+            <source>“{name}” is the same in all mounts, so it cannot be adjusted for; leave it out</source>
+            <translation>„{name}“ ist in allen Montagen gleich, also lässt sich nichts danach bereinigen; weglassen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/linking.py" />
@@ -10336,9 +10641,65 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Der andere</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/compare/looks.py" />
+            <source>looks must come after more and more rounds, none twice, and the last when all are made</source>
+            <translation>Blicke kommen nach immer mehr Runden, keiner zweimal, und der letzte, wenn alle gemacht sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/looks.py" />
+            <source>looks come after round 2 at the earliest (scatter takes two mounts), each once, in order</source>
+            <translation>Blicke kommen frühestens nach Runde 2 (Streuung braucht zwei Montagen), jeder einmal, der Reihe nach</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/looks.py" />
+            <source>{planned_rounds} rounds are planned; a look after round {looks} would be past them</source>
+            <translation>{planned_rounds} Runden sind geplant; ein Blick nach Runde {looks} läge dahinter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/looks.py" />
+            <source>“{written}” are no rounds; write their numbers, such as “2, 4”</source>
+            <translation>„{written}“ sind keine Runden; ihre Nummern schreiben, etwa „2, 4“</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/mixed.py" />
             <source>the scatter between samples and between mounts could not be told apart sharply; the interval rests on the best found</source>
             <translation>die Streuung zwischen Exemplaren und zwischen Montagen ließ sich nicht scharf trennen; das Intervall beruht auf dem besten Gefundenen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
+            <location filename="../../../../src/kuffin/core/plan/design.py" />
+            <source>a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95</source>
+            <translation>eine Sicherheit von {confidence:g} ergibt hier keinen Sinn; eine zwischen 0,5 und 1 wählen, etwa 0,95</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
+            <source>a margin of {margin:g} makes no sense; it is the smallest difference that matters, so above 0</source>
+            <translation>eine Grenze von {margin:g} ergibt keinen Sinn; sie ist der kleinste Unterschied, der zählt, also über 0</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
+            <source>there is only one candidate to compare; add mounts of another</source>
+            <translation>es gibt nur einen Kandidaten zu vergleichen; Montagen eines anderen hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
+            <source>there are no mounts to compare; add logs, or take one back in</source>
+            <translation>es gibt keine Montagen zu vergleichen; Logs hinzufügen oder eine wieder gelten lassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
+            <source>the reference “{reference}” has no mounts; it is one of {names}</source>
+            <translation>der Bezug „{reference}“ hat keine Montagen; es gibt {names}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
+            <source>too few mounts have values that are no bounds to judge the scatter by; compare by something that no limit touches</source>
+            <translation>zu wenige Montagen haben Werte, die keine Schranken sind, um die Streuung zu beurteilen; nach etwas vergleichen, das keine Grenze berührt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/narrowing.py" />
+            <source>the scatter of the mounts is not known: mount one candidate twice</source>
+            <translation>die Streuung der Montagen ist nicht bekannt: einen Kandidaten zweimal montieren</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
@@ -10818,12 +11179,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
             <source>the notebook’s other studies of this device (1 candidate)</source>
-            <translation>den anderen Studien des Notizbuchs mit diesem Gerät (1 Kandidat)</translation>
+            <translation>den anderen Studien des Hefts mit diesem Gerät (1 Kandidat)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
             <source>the notebook’s other studies of this device ({n} candidates)</source>
-            <translation>den anderen Studien des Notizbuchs mit diesem Gerät ({n} Kandidaten)</translation>
+            <translation>den anderen Studien des Hefts mit diesem Gerät ({n} Kandidaten)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/firstmount.py" />
@@ -10884,7 +11245,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/findings/sensors.py" />
             <source>{spikes} of {n} samples of {name} are spikes; they are left out of means</source>
-            <translation>{spikes} von {n} Werten von {name} sind Ausreißer; in Mitteln bleiben sie weg</translation>
+            <translation>{spikes} von {n} Werten von {name} sind Zuckungen; in Mitteln bleiben sie weg</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/sensors.py" />
@@ -10986,12 +11347,127 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <source>core spread</source>
-            <translation>Spreizung der Kerne</translation>
+            <translation>Spanne der Kerne</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <source>idle power</source>
             <translation>Leistung im Leerlauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/thresholds.py" />
+            <source>“{label}” must be above 0 {unit}</source>
+            <translation>„{label}“ muss über 0 {unit} liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/accuracy.py" />
+            <source>“{written}”: {found} is no unit of {unit}; write it like “1 % + 0.1 {unit}”</source>
+            <translation>„{written}“: {found} ist keine Einheit von {unit}; so schreiben: „1 % + 0.1 {unit}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/circuit.py" />
+            <source>at no speed the pump moves nothing; give its speed in per cent of full speed</source>
+            <translation>bei keiner Drehzahl fördert die Pumpe etwas; ihre Drehzahl in Prozent der vollen angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
+            <source>“{key}” is no kind of curve; there are {kinds}</source>
+            <translation>„{key}“ ist keine Art von Kurve; es gibt {kinds}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
+            <source>row {n} has no {name}</source>
+            <translation>Zeile {n} hat kein {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
+            <source>row {n}, {name}: {said}; look at its sign and its unit</source>
+            <translation>Zeile {n}, {name}: {said}; nach Vorzeichen und Einheit sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/pump.py" />
+            <source>a pump's curve needs three points; this one has {n}</source>
+            <translation>die Kurve einer Pumpe braucht drei Punkte; diese hat {n}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/pump.py" />
+            <source>the pump's table has a negative flow, or a speed that is no share of full speed</source>
+            <translation>die Tabelle der Pumpe hat einen negativen Durchfluss oder eine Drehzahl, die kein Anteil der vollen ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/pump.py" />
+            <source>the pump's head does not fall as the flow grows: the columns may be swapped</source>
+            <translation>die Förderhöhe der Pumpe fällt nicht mit wachsendem Durchfluss: die Spalten sind vielleicht vertauscht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/restriction.py" />
+            <source>a curve needs three points at three different flows; {name} has {n} at {flows}</source>
+            <translation>eine Kurve braucht drei Punkte bei drei verschiedenen Durchflüssen; {name} hat {n} bei {flows}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/restriction.py" />
+            <source>{name} has a negative flow; look at its sign</source>
+            <translation>{name} hat einen negativen Durchfluss; nach dem Vorzeichen sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/restriction.py" />
+            <source>{name} has a negative drop; look at its sign, or at which side the gauge sat on</source>
+            <translation>{name} hat einen negativen Druckabfall; nach dem Vorzeichen sehen, oder auf welcher Seite das Manometer saß</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/restriction.py" />
+            <source>{name}: how many were in series is under one</source>
+            <translation>{name}: wie viele in Reihe waren, liegt unter eins</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/restriction.py" />
+            <source>the drop of {name} falls as the flow grows: the columns may be swapped, or the gauge sat the wrong way round</source>
+            <translation>der Druckabfall von {name} fällt mit wachsendem Durchfluss: die Spalten sind vielleicht vertauscht, oder das Manometer saß verkehrt herum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/steady.py" />
+            <source>flow and pressure are never there together</source>
+            <translation>Durchfluss und Druck sind nie gleichzeitig da</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/steady.py" />
+            <source>flow and pressure were never held for {shortest_s:.0f} s; hold each setting of the valve for 20 s</source>
+            <translation>Durchfluss und Druck wurden nie für {shortest_s:.0f} s gehalten; jede Stellung des Ventils 20 s halten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/withoutgauge.py" />
+            <source>a flow without the part and one with it are needed, at the same pump speed</source>
+            <translation>ein Durchfluss ohne das Teil und einer mit ihm sind nötig, bei derselben Pumpendrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/withoutgauge.py" />
+            <source>a flow is above 0 L/h; look at the readings</source>
+            <translation>ein Durchfluss liegt über 0 L/h; nach den Ablesungen sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/withoutgauge.py" />
+            <source>there is more flow with the part in than without it: the columns may be swapped, or the pump's speed differed</source>
+            <translation>mit dem Teil ist mehr Durchfluss als ohne: die Spalten sind vielleicht vertauscht, oder die Pumpe lief anders</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/withoutgauge.py" />
+            <source>one pair of flows tells no interval; tell the meter's accuracy, or read another pair</source>
+            <translation>ein Paar von Durchflüssen gibt kein Intervall; die Genauigkeit des Messers angeben oder noch ein Paar lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/coolant.py" />
+            <source>coolant properties are known from {low} to {high} °C, not at {temperature_c:.0f} °C</source>
+            <translation>Eigenschaften von Kühlmitteln sind von {low} bis {high} °C bekannt, nicht bei {temperature_c:.0f} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/coolant.py" />
+            <source>no properties of {share:.3g} % {glycol} by mass; known are 0 to {most} % of {known}</source>
+            <translation>keine Eigenschaften für {share:.3g} % {glycol} nach Masse; bekannt sind 0 bis {most} % von {known}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
+            <source>a heat balance needs flow and power above nothing</source>
+            <translation>eine Wärmebilanz braucht Durchfluss und Leistung über null</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
@@ -11109,6 +11585,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>the whole-trace fit needs coolant, air and power; one of them is missing</source>
+            <translation>die Anpassung über den ganzen Lauf braucht Kühlmittel, Luft und Leistung; eines davon fehlt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>the whole-trace fit needs at least six minutes under load</source>
+            <translation>die Anpassung über den ganzen Lauf braucht mindestens sechs Minuten unter Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>the whole-trace fit needs more of the warm-up; there are too many gaps in it</source>
+            <translation>die Anpassung über den ganzen Lauf braucht mehr vom Aufwärmen; darin sind zu viele Lücken</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>the whole-trace fit needs at least four boxes (passes, or half minutes) of die, coolant and power under load</source>
+            <translation>die Anpassung über den ganzen Lauf braucht mindestens vier Kästen (Durchgänge oder halbe Minuten) von Chip, Kühlmittel und Leistung unter Last</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
             <source>Resistance</source>
             <translation>Widerstand</translation>
         </message>
@@ -11172,9 +11668,55 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>95 %, der Anpassung</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/plan/design.py" />
+            <source>a comparison takes at least two candidates</source>
+            <translation>ein Vergleich braucht mindestens zwei Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/design.py" />
+            <source>the spread between mounts must be above 0 K</source>
+            <translation>die Streuung zwischen Montagen muss über 0 K liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/design.py" />
+            <source>the difference to be found must not be 0; no number of mounts finds nothing</source>
+            <translation>der gesuchte Unterschied darf nicht 0 sein; keine Zahl von Montagen findet nichts</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/design.py" />
+            <source>a power of {power:g} makes no sense; choose one between 0 and 1, such as 0.8</source>
+            <translation>eine Trennschärfe von {power:g} ergibt keinen Sinn; eine zwischen 0 und 1 wählen, etwa 0,8</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/design.py" />
+            <source>more than {most} mounts of each candidate would be needed; ask for a larger difference or reduce the scatter between mounts</source>
+            <translation>mehr als {most} Montagen jedes Kandidaten wären nötig; nach einem größeren Unterschied fragen oder die Streuung zwischen Montagen mindern</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/plan/order.py" />
             <source>{n} is not in it</source>
             <translation>{n} fehlt darin</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>two candidates have the same name; give each its own</source>
+            <translation>zwei Kandidaten heißen gleich; jedem einen eigenen Namen geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>the baseline {baseline} is none of the candidates</source>
+            <translation>der Bezug {baseline} ist keiner der Kandidaten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>a comparison takes at least two candidates; add one on the Plan desk</source>
+            <translation>ein Vergleich braucht mindestens zwei Kandidaten; am Pult „Planen“ einen hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/order.py" />
+            <source>plan between 1 and 200 mounts of each candidate</source>
+            <translation>zwischen 1 und 200 Montagen jedes Kandidaten planen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/plan/order.py" />
@@ -11227,9 +11769,49 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{n} Runde</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/plan/rechecks.py" />
+            <source>a time comes twice</source>
+            <translation>eine Zeit kommt zweimal vor</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/rechecks.py" />
+            <source>“{piece}” is outside half a day to ten years</source>
+            <translation>„{piece}“ liegt außerhalb von einem halben Tag bis zehn Jahren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/rechecks.py" />
+            <source>“{piece}” is no time; write days, such as 1, 7, 30, or 2 w, 3 m</source>
+            <translation>„{piece}“ ist keine Zeit; Tage schreiben, etwa 1, 7, 30, oder 2 w, 3 m</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/schedule.py" />
+            <source>no day within a year has room for {label}; are too many days marked as off?</source>
+            <translation>kein Tag binnen eines Jahres hat Platz für {label}; sind zu viele Tage als frei markiert?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/schedule.py" />
+            <source>there are no hours at the bench in any week; give at least one day its hours</source>
+            <translation>in keiner Woche gibt es Stunden am Prüfstand; mindestens einem Tag seine Stunden geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/schedule.py" />
+            <source>the deadline ({deadline}) has passed before the first mount ({begin})</source>
+            <translation>die Frist ({deadline}) ist vor der ersten Montage vorbei ({begin})</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/plan/schedule.py" />
             <source>{label}, sample {sample}</source>
             <translation>{label}, Exemplar {sample}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/plan/schedule.py" />
+            <source>{label} takes {minutes:.1f} h, but the longest day at the bench has {longest:.1f} h; lengthen a day or shorten the protocol</source>
+            <translation>{label} dauert {minutes:.1f} h, der längste Tag am Prüfstand hat aber {longest:.1f} h; einen Tag verlängern oder den Ablauf kürzen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/predict/carrying.py" />
+            <source>no candidate has a second mount: nothing tells how far another mount would be from these</source>
+            <translation>kein Kandidat hat eine zweite Montage: nichts sagt, wie weit noch eine von diesen läge</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/builtin.py" />
@@ -11503,9 +12085,129 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>mit {other} statt {name} passt es</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>the picture has no colours; take a colour photo in daylight</source>
+            <translation>das Bild hat keine Farben; bei Tageslicht ein Farbfoto machen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>mark all four corners of the die</source>
+            <translation>alle vier Ecken des Chips markieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>a corner lies outside the picture; mark it again</source>
+            <translation>eine Ecke liegt außerhalb des Bildes; noch einmal markieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>the corners cross each other; mark them one after the other around the die</source>
+            <translation>die Ecken überkreuzen sich; eine nach der anderen um den Chip herum markieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>the die is too small in this picture; come closer</source>
+            <translation>der Chip ist in diesem Bild zu klein; näher herangehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>the die's width over its height lies between 0.1 and 10</source>
+            <translation>Breite durch Höhe des Chips liegt zwischen 0,1 und 10</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>most of the die is overexposed or too dark; photograph it again in soft light</source>
+            <translation>der größte Teil des Chips ist überbelichtet oder zu dunkel; bei weichem Licht noch einmal fotografieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/contact.py" />
+            <source>covered and bare cannot be told apart in this picture; the surface looks all the same</source>
+            <translation>bedeckt und blank sind in diesem Bild nicht zu trennen; die Fläche sieht überall gleich aus</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>a tube has no negative diameter or length</source>
+            <translation>ein Schlauch hat weder negativen Durchmesser noch negative Länge</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>mix more than 0 mL</source>
+            <translation>mehr als 0 mL mischen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>the share of concentrate lies between 0 and 100 %, and the additive is not below zero</source>
+            <translation>der Anteil an Konzentrat liegt zwischen 0 und 100 %, und der Zusatz nicht unter null</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>{concentrate:.0f} mL of concentrate and {additive:.0f} mL of additive are more than the {volume_ml:.0f} mL wanted; lower one of them</source>
+            <translation>{concentrate:.0f} mL Konzentrat und {additive:.0f} mL Zusatz sind mehr als die gewünschten {volume_ml:.0f} mL; eines davon senken</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>give the loop's volume, and what is left in it, above zero</source>
+            <translation>das Volumen des Kreislaufs und was darin bleibt über null angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>{left_ml:.0f} mL cannot be left in a loop of {loop_ml:.0f} mL</source>
+            <translation>{left_ml:.0f} mL können nicht in einem Kreislauf von {loop_ml:.0f} mL bleiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>relative humidity lies above 0 and up to 100 %</source>
+            <translation>die relative Feuchte liegt über 0 und bis 100 %</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>give the air between −45 and 60 °C</source>
+            <translation>die Luft zwischen −45 und 60 °C angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>watch the flow for at least four minutes (and eight readings) before judging it</source>
+            <translation>den Durchfluss mindestens vier Minuten (und acht Ablesungen) beobachten, bevor er beurteilt wird</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>a flow below zero is none; is the sensor the right way round?</source>
+            <translation>ein Durchfluss unter null ist keiner; sitzt der Sensor richtig herum?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>read the flow at least three times in every two minutes</source>
+            <translation>den Durchfluss mindestens dreimal in je zwei Minuten ablesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>draining leaves nearly everything behind; drain the loop better first</source>
+            <translation>beim Ablassen bleibt fast alles zurück; den Kreislauf erst besser entleeren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>the screw pattern “{pattern}” is not known</source>
+            <translation>das Schraubenmuster „{pattern}“ ist nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>washers are counted from 0</source>
+            <translation>Unterlegscheiben zählen ab 0</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>a screw of {length_mm:g} mm is shorter than what it goes through ({stack:g} mm); it needs at least {least:g} mm</source>
+            <translation>eine Schraube von {length_mm:g} mm ist kürzer als das, wodurch sie geht ({stack:g} mm); sie braucht mindestens {least:g} mm</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/prepare/fit.py" />
             <source>no usual length fits: another thread or a spacer is needed</source>
             <translation>keine übliche Länge passt: ein anderes Gewinde oder ein Abstandhalter ist nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fit.py" />
+            <source>the {name} cannot be {value:g} mm; measure it again</source>
+            <translation>{name} kann nicht {value:g} mm sein; noch einmal messen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/fit.py" />
@@ -11546,6 +12248,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/prepare/fit.py" />
             <source>Right: it reaches {reach:.1f} mm in, {depth_mm:.1f} mm before the core.</source>
             <translation>Richtig: sie reicht {reach:.1f} mm hinein, {depth_mm:.1f} mm vor dem Netz.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>give at least two pressures, each later than the one before</source>
+            <translation>mindestens zwei Drücke angeben, jeden später als den davor</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>volume and limit must be above zero</source>
+            <translation>Volumen und Grenze müssen über null liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>a pressure that far below the air's is none; type it as kPa over air</source>
+            <translation>ein Druck so weit unter dem der Luft ist keiner; als kPa über Luft eintippen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/matching.py" />
@@ -11606,6 +12323,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
             <source>its print shows no contact{by_gap}: something holds the block off, or the gap is larger</source>
             <translation>sein Abdruck zeigt keinen Kontakt{by_gap}: etwas hält den Block ab, oder der Spalt ist größer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>{where}: a gap of {gap_mm:g} mm cannot be; the parts would be inside each other</source>
+            <translation>{where}: ein Spalt von {gap_mm:g} mm kann nicht sein; die Teile steckten ineinander</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>{where}: a pad has a thickness above 0 mm</source>
+            <translation>{where}: ein Pad hat eine Dicke über 0 mm</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
+            <source>{where}: the squeeze allowed runs from a smaller to a larger share, under 100 %</source>
+            <translation>{where}: die erlaubte Pressung geht von einem kleineren zu einem größeren Anteil, unter 100 %</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/padfit.py" />
@@ -11678,6 +12410,31 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>sein Abdruck zeigt Kontakt, obwohl der Spalt sagt, es {words}: noch einmal messen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/settle/analysis.py" />
+            <source>the trace has too few readings under load to judge; look for gaps or choose another column</source>
+            <translation>der Verlauf hat unter Last zu wenige Ablesungen für ein Urteil; nach Lücken sehen oder eine andere Spalte wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>the load comes and goes: {n} passes, the longest of {longest:.0f} min. Under four even passes nothing can be said of its level; record four or more, or one of {least:.0f} min</source>
+            <translation>die Last kommt und geht: {n} Durchgänge, der längste {longest:.0f} min. Unter vier gleichen Durchgängen lässt sich nichts über ihre Höhe sagen; vier oder mehr aufzeichnen, oder einen von {least:.0f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>the tolerance must be above 0</source>
+            <translation>die Toleranz muss über 0 liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>the trace has fewer than 8 readings; choose another column or record for longer</source>
+            <translation>der Verlauf hat weniger als 8 Ablesungen; eine andere Spalte wählen oder länger aufzeichnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/api.py" />
+            <source>only {length:.0f} s lie under load; that is too short to judge, record for longer</source>
+            <translation>nur {length:.0f} s liegen unter Last; das ist für ein Urteil zu kurz, länger aufzeichnen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/settle/api.py" />
             <source>the load came {n} times; this is about the longest, from {begin:.0f} to {end:.0f} s</source>
             <translation>die Last kam {n} Mal; hier geht es um die längste, von {begin:.0f} bis {end:.0f} s</translation>
@@ -11685,7 +12442,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/settle/api.py" />
             <source>no load is seen to begin: the log begins under load, or stays at rest</source>
-            <translation>kein Lastbeginn ist zu sehen: das Protokoll beginnt unter Last oder bleibt in Ruhe</translation>
+            <translation>kein Lastbeginn ist zu sehen: das Log beginnt unter Last oder bleibt in Ruhe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/api.py" />
@@ -11706,6 +12463,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/settle/api.py" />
             <source>{note}, up to {end:.0f} s, where the load ended</source>
             <translation>{note}, bis {end:.0f} s, wo die Last endete</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/judge.py" />
+            <source>the window holds fewer than three readings; record for longer or widen it</source>
+            <translation>das Fenster enthält weniger als drei Ablesungen; länger aufzeichnen oder es weiten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/judge.py" />
+            <source>the window holds fewer than three readings; drag its edges further apart</source>
+            <translation>das Fenster enthält weniger als drei Ablesungen; seine Ränder weiter auseinanderziehen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/reading.py" />
@@ -11871,6 +12638,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>it was read after {minutes:g} min, and with this bench's time constant of {tau_s:.1f} min more than half of the rise was still to come; read it later</source>
+            <translation>nach {minutes:g} min wurde gelesen, und bei der Zeitkonstante dieses Prüfstands von {tau_s:.1f} min stand mehr als die Hälfte des Anstiegs noch aus; später lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
             <source>Share still to come</source>
             <translation>Anteil, der noch kommt</translation>
         </message>
@@ -11905,6 +12677,823 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Stufe der letzten Stelle von {name}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/sound/levels.py" />
+            <source>{name} is {duration_s:.1f} s long; a level needs {shortest_s:.0f} s at least</source>
+            <translation>{name} ist {duration_s:.1f} s lang; ein Pegel braucht mindestens {shortest_s:.0f} s</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/levels.py" />
+            <source>{name} is silent: no microphone was on, or the wrong input was chosen</source>
+            <translation>{name} ist stumm: kein Mikrofon war an, oder der falsche Eingang war gewählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/levels.py" />
+            <source>{name} is clipped, so it calibrates nothing; record the calibrator again with less gain, and tell the gain</source>
+            <translation>{name} ist übersteuert, also kalibriert es nichts; den Kalibrator mit weniger Verstärkung noch einmal aufnehmen und die Verstärkung angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/levels.py" />
+            <source>{name} is no calibrator's steady tone ({strongest_share:.0f} % of it at {strongest_hz:.0f} Hz, wavering by {wavering_db:.1f} dB); give the recording of the calibrator itself</source>
+            <translation>{name} ist nicht der gleichmäßige Ton eines Kalibrators ({strongest_share:.0f} % davon bei {strongest_hz:.0f} Hz, schwankend um {wavering_db:.1f} dB); die Aufnahme des Kalibrators selbst angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/levels.py" />
+            <source>the tone of {name} is at {strongest_hz:.0f} Hz; calibrators sound at 1000 or 250 Hz</source>
+            <translation>der Ton von {name} liegt bei {strongest_hz:.0f} Hz; Kalibratoren klingen bei 1000 oder 250 Hz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>the command is empty; write the program and its arguments</source>
+            <translation>der Befehl ist leer; Programm und Argumente schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>{name} {why} and was ended</source>
+            <translation>{name} {why} und wurde beendet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>{name} ended with code {code}</source>
+            <translation>{name} endete mit Code {code}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>the command “{command}” cannot be read ({error}); mind its quotation marks</source>
+            <translation>der Befehl „{command}“ ist nicht zu lesen ({error}); auf die Anführungszeichen achten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>{name} cannot be started ({what})</source>
+            <translation>{name} lässt sich nicht starten ({what})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/configured.py" />
+            <source>{name}: “{where}” is no network address; write it as host:port</source>
+            <translation>{name}: „{where}“ ist keine Netzadresse; als host:port schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/configured.py" />
+            <source>“{written}” is no unit Kuffin knows; write °C, W, L/h, L/min, rpm, dBA, V …</source>
+            <translation>„{written}“ ist keine Einheit, die Kuffin kennt; °C, W, L/h, L/min, rpm, dBA, V … schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/hwmon.py" />
+            <source>{root}: none of the sensors answers</source>
+            <translation>{root}: keiner der Sensoren antwortet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/hwmon.py" />
+            <source>{root}: neither clocks nor energy counters can be read here</source>
+            <translation>{root}: weder Takte noch Energiezähler sind hier zu lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/hwmon.py" />
+            <source>{root}: there are no sensors of the kernel's here (hwmon)</source>
+            <translation>{root}: Sensoren des Kernels gibt es hier nicht (hwmon)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>{port} was unplugged ({error}); it is taken up again when it is back</source>
+            <translation>{port} wurde abgezogen ({error}); es geht weiter, sobald es wieder da ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>{port} is not there or in use by another program; is it plugged in?</source>
+            <translation>{port} ist nicht da oder von einem anderen Programm belegt; steckt es?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>{port} does not answer the question “{question}”</source>
+            <translation>{port} antwortet auf die Frage „{question}“ nicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>{where}: no connection ({what}); is it switched on?</source>
+            <translation>{where}: keine Verbindung ({what}); ist es eingeschaltet?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>{where}: the connection is lost ({error}); it is taken up again</source>
+            <translation>{where}: die Verbindung ist verloren ({error}); sie wird wieder aufgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>{port} may not be opened: your user needs the right to serial ports (on most systems the group “dialout”)</source>
+            <translation>{port} darf nicht geöffnet werden: dieses Konto braucht das Recht auf serielle Anschlüsse (meist die Gruppe „dialout“)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>a row is kept every 0.05 to 5 s (20 to 0.2 times a second)</source>
+            <translation>alle 0,05 bis 5 s wird eine Zeile behalten (20- bis 0,2-mal je Sekunde)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>{path}: this computer's bench settings cannot be read ({strerror}); mend the file, or move it away to begin anew</source>
+            <translation>{path}: die Prüfstandseinstellungen dieses Rechners sind nicht zu lesen ({strerror}); die Datei richten, oder weglegen und neu beginnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>{path} cannot be written ({strerror}); the settings stay as they were</source>
+            <translation>{path} lässt sich nicht schreiben ({strerror}); die Einstellungen bleiben, wie sie waren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>{name}: “{kind}” is no kind of instrument; there is {kinds}</source>
+            <translation>{name}: „{kind}“ ist keine Art von Messgerät; es gibt {kinds}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>{name}: it is read every 0.05 to 3600 s</source>
+            <translation>{name}: gelesen wird alle 0,05 bis 3600 s</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>two channels are called “{name}”; give each its own name</source>
+            <translation>zwei Kanäle heißen „{name}“; jedem einen eigenen Namen geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/soundcard.py" />
+            <source>the microphone gave nothing; look at whether it is muted</source>
+            <translation>das Mikrofon gab nichts; nachsehen, ob es stumm geschaltet ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/soundcard.py" />
+            <source>this computer's sound cannot be used ({error}); recordings can still be dropped on the page</source>
+            <translation>der Ton dieses Rechners ist nicht zu gebrauchen ({error}); Aufnahmen lassen sich weiter auf die Seite ziehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/soundcard.py" />
+            <source>this computer plays no sound ({error}); copy the recording out and listen elsewhere</source>
+            <translation>dieser Rechner gibt keinen Ton wieder ({error}); die Aufnahme hinauskopieren und anderswo hören</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/soundcard.py" />
+            <source>no microphone can be read here ({error}); record elsewhere and drop the file on the page</source>
+            <translation>hier ist kein Mikrofon zu lesen ({error}); anderswo aufnehmen und die Datei auf die Seite ziehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/audio.py" />
+            <source>{name} is not there; look at its name</source>
+            <translation>{name} ist nicht da; nach dem Namen sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/audio.py" />
+            <source>{name}: this is no recording that Kuffin can read; use WAV or FLAC ({error})</source>
+            <translation>{name}: das ist keine Aufnahme, die Kuffin lesen kann; WAV oder FLAC nehmen ({error})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/audio.py" />
+            <source>{name} has {rate} samples a second; levels need {least} at least</source>
+            <translation>{name} hat {rate} Werte je Sekunde; Pegel brauchen mindestens {least}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/audio.py" />
+            <source>{name} holds no sound</source>
+            <translation>{name} enthält keinen Ton</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: this is no text that Kuffin can read; export the log as CSV or text first</source>
+            <translation>{name}: das ist kein Text, den Kuffin lesen kann; das Log erst als CSV oder Text ausgeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: this is no text; export the log as CSV or text first</source>
+            <translation>{name}: das ist kein Text; das Log erst als CSV oder Text ausgeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: the file is empty; record it again or choose another</source>
+            <translation>{name}: die Datei ist leer; noch einmal aufzeichnen oder eine andere wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: this is a folder; choose a log file in it</source>
+            <translation>{name}: das ist ein Ordner; ein Log darin wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: this is no ordinary file; choose a log file</source>
+            <translation>{name}: das ist keine gewöhnliche Datei; ein Log wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name} is larger than {largest} MB, the most that Kuffin reads at once; record every second and only the channels you need, or split it</source>
+            <translation>{name} ist größer als {largest} MB, das Meiste, was Kuffin auf einmal liest; jede Sekunde und nur die nötigen Kanäle aufzeichnen, oder teilen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{path}: there is no such file; check the name</source>
+            <translation>{path}: diese Datei gibt es nicht; nach dem Namen sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: cannot be read ({strerror}); check its permissions</source>
+            <translation>{name}: nicht zu lesen ({strerror}); nach den Rechten sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>{name}: line {line} is longer than {most} kB; this is no log of columns</source>
+            <translation>{name}: Zeile {line} ist länger als {most} kB; das ist kein Log aus Spalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>{file}: no row has a part, a flow and a drop</source>
+            <translation>{file}: keine Zeile hat Teil, Durchfluss und Druckabfall</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>{file}: columns for {wanted} are needed; it has {columns}</source>
+            <translation>{file}: Spalten für {wanted} sind nötig; es hat {columns}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>{file}: column “{columns}” is in {written}, which is no unit of {quantity}</source>
+            <translation>{file}: Spalte „{columns}“ steht in {written}, das ist keine Einheit für {quantity}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>there is nothing to paste: copy rows of a table first</source>
+            <translation>es gibt nichts einzufügen: erst Zeilen einer Tabelle kopieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>{file}: line {i}, column “{columns}”: “{row}” is no number; mend or blank it</source>
+            <translation>{file}: Zeile {i}, Spalte „{columns}“: „{row}“ ist keine Zahl; richten oder leeren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>{file}: “{written}” of column “{columns}” is no unit that Kuffin knows</source>
+            <translation>{file}: „{written}“ von Spalte „{columns}“ ist keine Einheit, die Kuffin kennt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/layout.py" />
+            <source>{name}: line {long} is longer than {most} kB; this is no log of columns</source>
+            <translation>{name}: Zeile {long} ist länger als {most} kB; das ist kein Log aus Spalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/layout.py" />
+            <source>{name}: no table of numbers found in it; Kuffin reads text with columns, a header and a clock</source>
+            <translation>{name}: keine Tabelle mit Zahlen gefunden; Kuffin liest Text mit Spalten, einem Kopf und einer Uhr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/layout.py" />
+            <source>{name} has {fields} columns; Kuffin reads up to {most_columns}</source>
+            <translation>{name} hat {fields} Spalten; Kuffin liest bis zu {most_columns}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/layout.py" />
+            <source>{name}: no rows of numbers found in it; is it cut off after the header?</source>
+            <translation>{name}: keine Zeilen mit Zahlen gefunden; ist es nach dem Kopf abgeschnitten?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>{file}: line {line} is a header again, with {what} than the first; split the file there and add both parts</source>
+            <translation>{file}: Zeile {line} ist wieder ein Kopf, mit {what} als der erste; die Datei dort teilen und beide Teile hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{name}: no column holds a readable clock (date, time of day, or seconds); add one to the log, as a row counter does not say when</source>
+            <translation>{name}: keine Spalte enthält eine lesbare Uhr (Datum, Uhrzeit oder Sekunden); dem Log eine geben, denn ein Zeilenzähler sagt nicht, wann</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{name}: no row has a readable clock; check the column “{entry}”</source>
+            <translation>{name}: keine Zeile hat eine lesbare Uhr; nach der Spalte „{entry}“ sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{name}: it has a clock but no column of numbers beside it</source>
+            <translation>{name}: es hat eine Uhr, aber daneben keine Spalte mit Zahlen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{name}: “{open_cell}” may be {one} or {other}, and nothing in the log says which; say what its decimal sign is</source>
+            <translation>{name}: „{open_cell}“ kann {one} oder {other} sein, und nichts im Log sagt, was; sagen, was sein Dezimalzeichen ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{file}: “{time_unit}” is no unit of time; write s, ms, min or h</source>
+            <translation>{file}: „{time_unit}“ ist keine Zeiteinheit; s, ms, min oder h schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{file}: “{name}” counts in steps of {step:g} and names no unit; say whether these are milliseconds, seconds or another</source>
+            <translation>{file}: „{name}“ zählt in Schritten von {step:g} und nennt keine Einheit; sagen, ob das Millisekunden, Sekunden oder andere sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{name}: its dates may have the day or the year first, and neither the log nor the file's own date says which; say how they are written</source>
+            <translation>{name}: in seinen Daten kann Tag oder Jahr vorn stehen, und weder das Log noch das Datum der Datei sagt, was; sagen, wie sie geschrieben sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{file}: there is no column “{wanted}”; it has {columns}</source>
+            <translation>{file}: es gibt keine Spalte „{wanted}“; es hat {columns}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{name}: a header and at least one row are needed</source>
+            <translation>{name}: ein Kopf und mindestens eine Zeile sind nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{file}: “{wanted}” fits several columns ({part}); give the whole name</source>
+            <translation>{file}: „{wanted}“ passt auf mehrere Spalten ({part}); den ganzen Namen angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{name}: line {number} has {n} of {head} fields; mend or remove it</source>
+            <translation>{name}: Zeile {number} hat {n} von {head} Feldern; richten oder entfernen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{file}: line {number}, column “{columns}”: “{row}” is no number; mend or blank it</source>
+            <translation>{file}: Zeile {number}, Spalte „{columns}“: „{row}“ ist keine Zahl; richten oder leeren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/look/colours.py" />
+            <source>the font {name} that ships with Kuffin is gone from {fonts}; install Kuffin anew</source>
+            <translation>die Schrift {name}, die mit Kuffin kommt, fehlt in {fonts}; Kuffin neu installieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>this mount has no run yet that could have failed</source>
+            <translation>diese Montage hat noch keinen Lauf, der missraten sein könnte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>a run is being recorded; empty the bin when it has ended</source>
+            <translation>ein Lauf wird aufgezeichnet; den Papierkorb leeren, wenn er zu Ende ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/curveedits.py" />
+            <source>{temperature:g} °C is no temperature of a coolant</source>
+            <translation>{temperature:g} °C ist keine Temperatur eines Kühlmittels</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/database.py" />
+            <source>the notebook is busy; it is tried again</source>
+            <translation>das Heft ist beschäftigt; es wird noch einmal versucht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: the file is empty, so it is no notebook</source>
+            <translation>{name}: die Datei ist leer, also kein Heft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: this is no Kuffin notebook, or its beginning is damaged; try a copy of it</source>
+            <translation>{name}: das ist kein Kuffin-Heft, oder sein Anfang ist beschädigt; eine Kopie davon versuchen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: the notebook is damaged ({why}); open a copy of it from before. Nothing was changed in it</source>
+            <translation>{name}: das Heft ist beschädigt ({why}); eine Kopie von früher öffnen. Nichts wurde darin geändert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: this is a database of another program, not a Kuffin notebook</source>
+            <translation>{name}: das ist eine Datenbank eines anderen Programms, kein Kuffin-Heft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: it was written by a newer Kuffin (format {version}, this one knows {schema_version}); update Kuffin to open it</source>
+            <translation>{name}: ein neueres Kuffin hat es geschrieben (Format {version}, dieses kennt {schema_version}); zum Öffnen Kuffin erneuern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: cannot be read ({strerror}); see who may read it</source>
+            <translation>{name}: nicht zu lesen ({strerror}); nachsehen, wer es lesen darf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: this is no notebook as Kuffin writes it: {odd}. It is not opened</source>
+            <translation>{name}: so schreibt Kuffin kein Heft: {odd}. Es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/door.py" />
+            <source>{name}: its last edits are in “{name}-wal” beside it, and this folder cannot be written; copy both to a folder of yours and open the copy there</source>
+            <translation>{name}: seine letzten Änderungen liegen daneben in „{name}-wal“, und in diesen Ordner lässt sich nicht schreiben; beides in einen eigenen Ordner kopieren und die Kopie dort öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>a study begins with a question, such as “Which slim radiator keeps booth seven cool?”</source>
+            <translation>eine Studie beginnt mit einer Frage, etwa „Welcher schlanke Radiator hält Kabine sieben kühl?“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>a candidate needs a name</source>
+            <translation>ein Kandidat braucht einen Namen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>{file} is in this study already, sample by sample, as {twin}: one recording is one mount. Choose another log, or put that one into the bin first</source>
+            <translation>{file} ist schon in dieser Studie, Wert für Wert, als {twin}: eine Aufzeichnung ist eine Montage. Ein anderes Log wählen oder jene erst in den Papierkorb legen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>a mount is left out only with a reason; say in a few words what spoilt it</source>
+            <translation>eine Montage zählt nur mit Grund nicht; in ein paar Worten sagen, was sie verdarb</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>{file}: say which candidate this log belongs to</source>
+            <translation>{file}: sagen, zu welchem Kandidaten dieses Log gehört</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/heldfile.py" />
+            <source>{name}: cannot be opened ({strerror})</source>
+            <translation>{name}: lässt sich nicht öffnen ({strerror})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/heldfile.py" />
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>{name}: this is no ordinary file</source>
+            <translation>{name}: das ist keine gewöhnliche Datei</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/joinedlogs.py" />
+            <source>a log is joined to a run of a mount; choose one on the loom</source>
+            <translation>ein Log wird mit dem Lauf einer Montage verbunden; am Webstuhl eine wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>{name} is damaged ({said}) and could not be mended ({error}); it is untouched. Copy it to a folder with room that you may write in, and open it there</source>
+            <translation>{name} ist beschädigt ({said}) und war nicht zu richten ({error}); es ist unberührt. In einen Ordner mit Platz kopieren, in den man schreiben darf, und dort öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/migrations.py" />
+            <source>another program reads it now</source>
+            <translation>ein anderes Programm liest es gerade</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/migrations.py" />
+            <source>{name} is in the older format {version} and could not be brought up to date ({error}); it is untouched. Copy it to a folder with room that you may write in, and open it there</source>
+            <translation>{name} ist im älteren Format {version} und war nicht zu erneuern ({error}); es ist unberührt. In einen Ordner mit Platz kopieren, in den man schreiben darf, und dort öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/named.py" />
+            <source>{name} has no study “{entry}”; there is {listed}</source>
+            <translation>{name} hat keine Studie „{entry}“; es gibt {listed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}: the first line must name the columns, with “kind” and “name” among them</source>
+            <translation>{name}: die erste Zeile muss die Spalten nennen, darunter „kind“ und „name“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}: a list of parts is wanted, or an object with “parts”</source>
+            <translation>{name}: gebraucht wird eine Liste von Teilen oder ein Objekt mit „parts“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>a part needs a name</source>
+            <translation>ein Teil braucht einen Namen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}: this is no list of parts: no ordinary file, or far too large</source>
+            <translation>{name}: das ist keine Liste von Teilen: keine gewöhnliche Datei oder viel zu groß</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}: cannot be read as text ({error})</source>
+            <translation>{name}: nicht als Text zu lesen ({error})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}, line {lineno}: this is no JSON ({msg})</source>
+            <translation>{name}, Zeile {lineno}: das ist kein JSON ({msg})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>the price “{price}” is no number</source>
+            <translation>der Preis „{price}“ ist keine Zahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}, line {line}: {error}; nothing was added</source>
+            <translation>{name}, Zeile {line}: {error}; nichts wurde hinzugefügt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>its fields are no object</source>
+            <translation>seine Felder sind kein Objekt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>{name}, part {i}: {error}; nothing was added</source>
+            <translation>{name}, Teil {i}: {error}; nichts wurde hinzugefügt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>{name} has more than {most_pixels} million pixels; make it smaller first</source>
+            <translation>{name} hat mehr als {most_pixels} Millionen Bildpunkte; erst verkleinern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>{name} is larger than {largest_photo} MB; make it smaller first</source>
+            <translation>{name} ist größer als {largest_photo} MB; erst verkleinern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>{name}: this is no photo that Kuffin can read; use JPEG or PNG ({error})</source>
+            <translation>{name}: das ist kein Foto, das Kuffin lesen kann; JPEG oder PNG nehmen ({error})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>{name}: cannot be read ({strerror})</source>
+            <translation>{name}: nicht zu lesen ({strerror})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>this photo is too large to be opened</source>
+            <translation>dieses Foto ist zu groß zum Öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>this photo is no longer in the notebook</source>
+            <translation>dieses Foto ist nicht mehr im Heft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/plainerrors.py" />
+            <source>{name}: {text}</source>
+            <translation>{name}: {text}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/plainerrors.py" />
+            <source>the disk is full, so the last edit was not kept in {name}; make room and do it again</source>
+            <translation>die Platte ist voll, also blieb die letzte Änderung nicht in {name}; Platz schaffen und noch einmal machen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/plainerrors.py" />
+            <source>{name}: this took far too long and was ended; the file may be damaged</source>
+            <translation>{name}: das dauerte viel zu lange und wurde beendet; die Datei ist vielleicht beschädigt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/plainerrors.py" />
+            <source>{name} is in use by another program; try again in a moment</source>
+            <translation>{name} ist von einem anderen Programm belegt; gleich noch einmal versuchen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/plainerrors.py" />
+            <source>{name} can no longer be written; check its permissions or save a copy</source>
+            <translation>{name} lässt sich nicht mehr schreiben; nach den Rechten sehen oder eine Kopie speichern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/plainerrors.py" />
+            <source>{name} is damaged; open a copy of it from before</source>
+            <translation>{name} ist beschädigt; eine Kopie von früher öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>what differs stays only with a reason; say in a few words why</source>
+            <translation>was verschieden ist, bleibt nur mit Grund; in ein paar Worten sagen, warum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>{spoken}: {value:g} {unit} is outside {low:g} to {high:g} {unit}</source>
+            <translation>{spoken}: {value:g} {unit} liegt außerhalb von {low:g} bis {high:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>a claim compares two candidates; choose another one to compare with</source>
+            <translation>eine Behauptung vergleicht zwei Kandidaten; einen anderen zum Vergleichen wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>a claim says by how much; give it above 0</source>
+            <translation>eine Behauptung sagt, um wie viel; über 0 angeben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>“{way}” is no way of claiming; it is one of {ways}</source>
+            <translation>„{way}“ ist keine Art von Behauptung; es gibt {ways}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>a protocol needs a name, such as “the usual three steps”</source>
+            <translation>ein Ablauf braucht einen Namen, etwa „die üblichen drei Schritte“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>{name} has runs already, so it stays the part it is; add another candidate</source>
+            <translation>{name} hat schon Läufe und bleibt also das Teil, das es ist; einen anderen Kandidaten hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>“{name}” is a candidate already; give the other way a name of its own</source>
+            <translation>„{name}“ ist schon ein Kandidat; der anderen Art einen eigenen Namen geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>{name} has no such sample on the shelf; add it there first</source>
+            <translation>{name} hat kein solches Exemplar im Regal; es dort erst hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>this mount has a run already; plan another one instead</source>
+            <translation>diese Montage hat schon einen Lauf; stattdessen eine andere planen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>“{kind}” is no kind of recording; there are {recordings}</source>
+            <translation>„{kind}“ ist keine Art von Aufnahme; es gibt {recordings}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>{name} is longer than a notebook keeps; cut it to ten minutes</source>
+            <translation>{name} ist länger, als ein Heft behält; auf zehn Minuten kürzen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>this recording is no longer in the notebook</source>
+            <translation>diese Aufnahme ist nicht mehr im Heft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>{name}: what it holds was lost; add it again</source>
+            <translation>{name}: was es enthielt, ging verloren; noch einmal hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>{value:g} {unit} is outside {low:g} to {high:g} {unit}</source>
+            <translation>{value:g} {unit} liegt außerhalb von {low:g} bis {high:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/runwriter.py" />
+            <source>the disk that {name} is on is full</source>
+            <translation>die Platte, auf der {name} liegt, ist voll</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/samples.py" />
+            <source>the run from {what} holds no samples</source>
+            <translation>der Lauf von {what} enthält keine Werte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/samples.py" />
+            <source>the times of the run from {what} are damaged</source>
+            <translation>die Zeiten des Laufs von {what} sind beschädigt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/samples.py" />
+            <source>this run is no longer in the notebook</source>
+            <translation>dieser Lauf ist nicht mehr im Heft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>a bench needs a name, such as booth seven</source>
+            <translation>ein Prüfstand braucht einen Namen, etwa Kabine sieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>an instrument needs a name</source>
+            <translation>ein Messgerät braucht einen Namen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>an accuracy in % of full scale needs the full scale</source>
+            <translation>eine Genauigkeit in % des Endwerts braucht den Endwert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>there is a {kind} {name} on the shelf already; add a sample to it instead</source>
+            <translation>im Regal gibt es schon {kind} {name}; stattdessen ein Exemplar hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>{name} is a candidate of a study; take it out there first</source>
+            <translation>{name} ist Kandidat einer Studie; dort erst herausnehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>{name} is built into a bench; take it out of the loop first</source>
+            <translation>{name} ist in einen Prüfstand eingebaut; erst aus dem Kreislauf nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>a sample needs a label that can be written on it, such as 2 or B</source>
+            <translation>ein Exemplar braucht eine Aufschrift, etwa 2 oder B</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>{name} has a sample {label} already</source>
+            <translation>{name} hat schon ein Exemplar {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>an accuracy is not below zero</source>
+            <translation>eine Genauigkeit liegt nicht unter null</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{path}: there is no such notebook; was it moved?</source>
+            <translation>{path}: dieses Heft gibt es nicht; wurde es verschoben?</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>this is the notebook itself; choose another name for the copy</source>
+            <translation>das ist das Heft selbst; für die Kopie einen anderen Namen wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name} is open in a Kuffin window; choose another name for the copy</source>
+            <translation>{name} ist in einem Kuffin-Fenster offen; für die Kopie einen anderen Namen wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name} is read-only, so nothing can be changed in it; save a copy and work on that</source>
+            <translation>{name} ist schreibgeschützt, also lässt sich darin nichts ändern; eine Kopie speichern und daran arbeiten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name}: there is a file of this name already; choose another name</source>
+            <translation>{name}: eine Datei dieses Namens gibt es schon; einen anderen Namen wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name}: cannot be written there ({strerror}); choose another folder</source>
+            <translation>{name}: dort lässt sich nicht schreiben ({strerror}); einen anderen Ordner wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name}: the notebook is damaged ({error}); open a copy of it from before. Nothing was changed in it</source>
+            <translation>{name}: das Heft ist beschädigt ({error}); eine Kopie von früher öffnen. Nichts wurde darin geändert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>the copy: {error}; the notebook itself is untouched</source>
+            <translation>die Kopie: {error}; das Heft selbst ist unberührt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>this study is no longer in the notebook</source>
+            <translation>diese Studie ist nicht mehr im Heft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>the run is being recorded; stop it on the Run desk first</source>
+            <translation>der Lauf wird aufgezeichnet; ihn erst am Pult „Lauf“ beenden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name} is in an older format and read-only; copy it to where it can be written, and open the copy</source>
+            <translation>{name} ist in einem älteren Format und schreibgeschützt; dorthin kopieren, wo man schreiben darf, und die Kopie öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>{name} is damaged ({said}) and read-only; copy it to where it can be written, and open the copy: what is sound of it will work</source>
+            <translation>{name} ist beschädigt ({said}) und schreibgeschützt; dorthin kopieren, wo man schreiben darf, und die Kopie öffnen: was daran heil ist, wird gehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>“{name}” is no longer in {parent}, and could not be kept elsewhere ({error}). Nothing is written until it can: put it back, or save a copy now</source>
+            <translation>„{name}“ ist nicht mehr in {parent} und ließ sich auch anderswo nicht bewahren ({error}). Bis dahin wird nichts geschrieben: zurücklegen oder jetzt eine Kopie speichern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/tablestudy.py" />
+            <source>{file}: no column names the candidates; call it “candidate”</source>
+            <translation>{file}: keine Spalte nennt die Kandidaten; sie „candidate“ nennen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/tablestudy.py" />
+            <source>{file}: no column holds numbers</source>
+            <translation>{file}: keine Spalte enthält Zahlen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/tablestudy.py" />
+            <source>{file}: two rows are {row}, mount {key}; one row for each mount, please</source>
+            <translation>{file}: zwei Zeilen sind {row}, Montage {key}; bitte eine Zeile je Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/typedruns.py" />
+            <source>nothing was typed of {what}; type at least one figure</source>
+            <translation>von {what} wurde nichts getippt; mindestens eine Zahl tippen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/typedruns.py" />
+            <source>{minutes:g} min since the load began cannot be; leave it open if nobody looked</source>
+            <translation>{minutes:g} min seit Beginn der Last kann nicht sein; offen lassen, wenn niemand hinsah</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/typedruns.py" />
+            <source>{name}: the step of its last digit must be above 0</source>
+            <translation>{name}: der Schritt der letzten Stelle muss über 0 liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/typedruns.py" />
+            <source>{name} cannot be {value:g} {canonical_unit}; look at it again</source>
+            <translation>{name} kann nicht {value:g} {canonical_unit} sein; noch einmal hinsehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/datapackage.py" />
+            <source>“{name}” has no run yet: there is nothing to send</source>
+            <translation>„{name}“ hat noch keinen Lauf: es gibt nichts zu senden</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/publish/figures/alongdrawing.py" />
             <source>one setting</source>
             <translation>eine Einstellung</translation>
@@ -11923,6 +13512,68 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/publish/figures/linesdrawing.py" />
             <source>{n} claims</source>
             <translation>{n} Angaben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/rendering.py" />
+            <source>“{unknown}” is no form of pictures; use {forms}</source>
+            <translation>„{unknown}“ ist keine Form von Bildern; {forms} nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name} names no tables in its datapackage.json</source>
+            <translation>{name} nennt in seiner datapackage.json keine Tabellen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name} holds no table that Kuffin can read (CSV with a path of its own); it has {left}</source>
+            <translation>{name} enthält keine Tabelle, die Kuffin lesen kann (CSV mit eigenem Pfad); es hat {left}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name}: its datapackage.json says nothing of a package</source>
+            <translation>{name}: seine datapackage.json sagt nichts von einem Paket</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name} names a path that leads out of it ({entry}); it is not opened</source>
+            <translation>{name} nennt einen Pfad, der aus ihm hinausführt ({entry}); es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name}: its datapackage.json cannot be read; ask for the package again</source>
+            <translation>{name}: seine datapackage.json ist nicht zu lesen; das Paket noch einmal erbitten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} lacks {entry}</source>
+            <translation>{name} fehlt {entry}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name}: {entry} cannot be read ({error})</source>
+            <translation>{name}: {entry} ist nicht zu lesen ({error})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}: {where} cannot be read ({error})</source>
+            <translation>{name}: {where} ist nicht zu lesen ({error})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name} names a path that leads out of its folder ({entry}); it is not opened</source>
+            <translation>{name} nennt einen Pfad, der aus seinem Ordner hinausführt ({entry}); es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/otherpackage.py" />
+            <source>{name}: {entry} is larger than {largest} MB; it is not opened</source>
+            <translation>{name}: {entry} ist größer als {largest} MB; es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/packagetables.py" />
+            <source>{where}, column {name}: “{text}” is no {kind}</source>
+            <translation>{where}, Spalte {name}: „{text}“ ist kein {kind}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
@@ -12116,6 +13767,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>es gilt für {scope}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/publish/page/material.py" />
+            <source>“{name}” has no mount that can be read yet, so there is nothing to publish; add logs or run a mount first</source>
+            <translation>„{name}“ hat noch keine lesbare Montage, also gibt es nichts zu veröffentlichen; erst Logs hinzufügen oder eine Montage fahren</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/publish/page/setting.py" />
             <location filename="../../../../src/kuffin/publish/page/writing.py" />
             <source>one run</source>
@@ -12136,6 +13792,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/publish/page/setting.py" />
             <source>{n} pairs</source>
             <translation>{n} Paare</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>“{theme}” is no theme; use light or dark</source>
+            <translation>„{theme}“ ist kein Aussehen; light oder dark nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>no PDF can be made: a system library is missing ({error}). Install Pango (on Debian: libpango-1.0-0, libpangoft2-1.0-0, libharfbuzz-subset0) and try again; the page itself needs none of them</source>
+            <translation>kein PDF möglich: eine Systembibliothek fehlt ({error}). Pango installieren (bei Debian: libpango-1.0-0, libpangoft2-1.0-0, libharfbuzz-subset0) und noch einmal versuchen; die Seite selbst braucht keine davon</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/writing.py" />
@@ -12188,6 +13854,121 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Vorsicht: {caution}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/publish/report.py" />
+            <source>{parent} cannot be made ({strerror}); choose another folder</source>
+            <translation>{parent} lässt sich nicht anlegen ({strerror}); einen anderen Ordner wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} would unpack to more than {largest:.0f} GB; it is not opened</source>
+            <translation>{name} würde ausgepackt größer als {largest:.0f} GB; es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{where}: {column} names {old}, which is not in the package</source>
+            <translation>{where}: {column} nennt {old}, und das ist nicht im Paket</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}, {entry}: its rows do not have a time and {channels} channels each</source>
+            <translation>{name}, {entry}: seine Zeilen haben nicht je eine Zeit und {channels} Kanäle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}, {entry}: it has {n} rows, which is none or too many</source>
+            <translation>{name}, {entry}: es hat {n} Zeilen, also keine oder zu viele</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}, {entry}: its times do not rise</source>
+            <translation>{name}, {entry}: seine Zeiten steigen nicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}, {entry}: it holds an endless number</source>
+            <translation>{name}, {entry}: es enthält eine unendliche Zahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} is no data package: {error}; choose the .zip file as it was sent</source>
+            <translation>{name} ist kein Datenpaket: {error}; die .zip-Datei wählen, wie sie gesendet wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} holds a path that leads out of it ({filename}); it is not opened</source>
+            <translation>{name} enthält einen Pfad, der aus ihm hinausführt ({filename}); es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}: {filename} would grow {ratio} times and more; it is not opened</source>
+            <translation>{name}: {filename} würde auf das {ratio}-Fache und mehr wachsen; es wird nicht geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} was written by a newer Kuffin (package format {told}); this one knows {format}</source>
+            <translation>{name} hat ein neueres Kuffin geschrieben (Paketformat {told}); dieses kennt {format}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} lacks “{entry}”</source>
+            <translation>{name} fehlt „{entry}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}: {resource} is not as it was sent (its checksum differs)</source>
+            <translation>{name}: {resource} ist nicht, wie es gesendet wurde (seine Prüfsumme weicht ab)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}: {where} is empty</source>
+            <translation>{name}: {where} ist leer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name} does not hold one whole study: {error}</source>
+            <translation>{name} enthält nicht eine ganze Studie: {error}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{where}: it has {n} cells, and the head has {head}</source>
+            <translation>{where}: es hat {n} Zellen, und der Kopf hat {head}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{where}: it lacks {lacking}</source>
+            <translation>{where}: es fehlt {lacking}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{where}: {what}</source>
+            <translation>{where}: {what}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}, {entry}: {error}</source>
+            <translation>{name}, {entry}: {error}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}: its datapackage.json does not say that it is a study of a bench notebook; a table of readings can be dropped on the window instead</source>
+            <translation>{name}: seine datapackage.json sagt nicht, dass es eine Studie eines Versuchshefts ist; eine Tabelle mit Ablesungen lässt sich stattdessen auf das Fenster ziehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{name}: {entry} cannot be read ({error}); ask for it again</source>
+            <translation>{name}: {entry} ist nicht zu lesen ({error}); noch einmal erbitten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>{where}: its id is missing or there twice</source>
+            <translation>{where}: seine Kennung fehlt oder steht zweimal da</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/video.py" />
+            <source>frames have {known} lines, not {lines}</source>
+            <translation>Bilder haben {known} Zeilen, nicht {lines}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/reading/comparedguess.py" />
             <source>The shelf has {label} of these names.</source>
             <translation>Das Regal hat {label} mit diesen Namen.</translation>
@@ -12209,8 +13990,18 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/evaluating.py" />
+            <source>several devices heat this loop, so that its die over air has no one power to be divided by; judge it in kelvins at the same powers, or each step by its own: die over coolant, coolant over air</source>
+            <translation>mehrere Geräte heizen diesen Kreislauf, also gibt es für Chip über Luft nicht eine Leistung, durch die zu teilen wäre; in Kelvin bei gleichen Leistungen beurteilen, oder jede Stufe nach ihrer eigenen: Chip über Kühlmittel, Kühlmittel über Luft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/evaluating.py" />
             <source>{problem}; the verdict is about “{condition}”</source>
             <translation>{problem}; das Urteil betrifft „{condition}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/evaluating.py" />
+            <source>the power channel holds no reading; choose another {channels}</source>
+            <translation>der Leistungskanal enthält keine Ablesung; einen anderen wählen ({channels})</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/evaluating.py" />
@@ -12392,6 +14183,76 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/reading/wholefits.py" />
             <source>Sum of the two steps</source>
             <translation>Summe der beiden Stufen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/headless.py" />
+            <source>“{name}” has no candidate “{entry}”; there is {listed}</source>
+            <translation>„{name}“ hat keinen Kandidaten „{entry}“; es gibt {listed}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/headless.py" />
+            <source>nothing was recorded: the run ended within its first second</source>
+            <translation>nichts wurde aufgezeichnet: der Lauf endete in seiner ersten Sekunde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/headless.py" />
+            <source>only the simulated bench runs faster than life</source>
+            <translation>nur der simulierte Prüfstand läuft schneller als das Leben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>{n} rows could be kept nowhere: {why}</source>
+            <translation>{n} Zeilen ließen sich nirgends bewahren: {why}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>the run that was cut off has other channels ({had} …) than this bench ({have} …); choose the bench it was recorded from, or close it as it is</source>
+            <translation>der abgebrochene Lauf hat andere Kanäle ({had} …) als dieser Prüfstand ({have} …); den Prüfstand wählen, an dem er aufgezeichnet wurde, oder ihn schließen, wie er ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the load “{name}” has no command; write one on the Bench page, or start it by hand</source>
+            <translation>die Last „{name}“ hat keinen Befehl; auf der Seite „Prüfstand“ einen schreiben oder von Hand starten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>{refused} ({why}): {words}; see its command on the Bench page</source>
+            <translation>{refused} ({why}): {words}; nach ihrem Befehl auf der Seite „Prüfstand“ sehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the command of the load “{name}” cannot be read ({error}); mind its quotation marks</source>
+            <translation>der Befehl der Last „{name}“ ist nicht zu lesen ({error}); auf die Anführungszeichen achten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>{refused} ({strerror}: {filename})</source>
+            <translation>{refused} ({strerror}: {filename})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the load “{load}” asks for {{{key}}}, and the step “{name}” does not say it</source>
+            <translation>die Last „{load}“ verlangt {{{key}}}, und der Schritt „{name}“ sagt es nicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/ofstudy.py" />
+            <source>the simulated bench runs at 0.1 to 1000 times life's speed</source>
+            <translation>der simulierte Prüfstand läuft 0,1- bis 1000-mal so schnell wie das Leben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/ofstudy.py" />
+            <source>the protocol has no step under load; add one on the Plan desk</source>
+            <translation>der Ablauf hat keinen Schritt unter Last; am Pult „Planen“ einen hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/recorder.py" />
+            <source>rows are recorded every 0.05 to 5 s</source>
+            <translation>Zeilen werden alle 0,05 bis 5 s aufgezeichnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>no instruments are set up on this computer; find them on the Bench page</source>
+            <translation>auf diesem Rechner sind keine Messgeräte eingerichtet; auf der Seite „Prüfstand“ suchen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/thisbench.py" />
@@ -15003,6 +16864,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/along.py" />
+            <source>fewer than two candidates were swept along {label}</source>
+            <translation>weniger als zwei Kandidaten wurden entlang {label} durchfahren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/along.py" />
             <source>held by a limit ({held}): only a bound</source>
             <translation>von einer Grenze gehalten ({held}): nur eine Schranke</translation>
         </message>
@@ -15428,6 +17294,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>nichts gesagt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/verdict/fanneeded.py" />
+            <source>tell the limit that is to be held</source>
+            <translation>die Grenze angeben, die zu halten ist</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/verdict/fitting.py" />
             <source>does not fit</source>
             <translation>passt nicht</translation>
@@ -15704,6 +17575,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/otherparts.py" />
+            <source>which coolant the bench has is not told; add it to the loop, on Bench</source>
+            <translation>welches Kühlmittel der Prüfstand hat, ist nicht angegeben; unter „Prüfstand“ zum Kreislauf hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/otherparts.py" />
             <source>{middle:.0f} % of the flow, as {name} is {thick:.1f} times as thick</source>
             <translation>{middle:.0f} % des Durchflusses, da {name} {thick:.1f}-mal so zäh ist</translation>
         </message>
@@ -15894,6 +17770,31 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>no temperature was measured over air and per watt: a die or coolant, air and power are needed</source>
+            <translation>keine Temperatur wurde über Luft und je Watt gemessen: Chip oder Kühlmittel, Luft und Leistung sind nötig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>there is no candidate “{candidate}”; there are {candidates}</source>
+            <translation>es gibt keinen Kandidaten „{candidate}“; es gibt {candidates}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{candidate} has no mount that can be read</source>
+            <translation>{candidate} hat keine lesbare Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>die over air was measured as one here: nothing tells which part of it {name} would take</source>
+            <translation>Chip über Luft wurde hier als eines gemessen: nichts sagt, welchen Teil davon {name} nähme</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{name} has no {flight} that can be read</source>
+            <translation>{name} hat keinen lesbaren {flight}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
             <source>{name}, {mounts} mounts in “{study}”</source>
             <translation>{name}, {mounts} Montagen in „{study}“</translation>
         </message>
@@ -15919,6 +17820,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{what}: {value:g} is outside {low:g} to {high:g}</source>
+            <translation>{what}: {value:g} liegt außerhalb von {low:g} bis {high:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
             <source>what {part} does to the flow is not known</source>
             <translation>was {part} mit dem Durchfluss macht, ist nicht bekannt</translation>
         </message>
@@ -15931,6 +17837,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/predicting.py" />
             <source>, on another bench</source>
             <translation>, an einem anderen Prüfstand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>{name} has no mount that can be read</source>
+            <translation>{name} hat keine lesbare Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/predicting.py" />
+            <source>what another coolant does can be said of die over coolant and coolant over air only</source>
+            <translation>was ein anderes Kühlmittel macht, lässt sich nur von Chip über Kühlmittel und Kühlmittel über Luft sagen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/predicting.py" />

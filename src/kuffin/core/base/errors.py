@@ -2,9 +2,29 @@
 
 from __future__ import annotations
 
+from kuffin.core.base.saying import Saying, say, told
+
 
 class KuffinError(Exception):
-    """Something that the person can mend; the message says what, where and what to do."""
+    """Something that the person can mend; the message says what, where and what to do.
+
+    Parameters
+    ----------
+    message : str
+        With places, as `kuffin.core.base.saying.say` has them; or a sentence as it stands.
+    places : object
+        What stands in them.
+
+    >>> str(KuffinError("{name}: row {n} has no time", name="log.csv", n=7))
+    'log.csv: row 7 has no time'
+    """
+
+    def __init__(self, message: str = "", /, **places: object) -> None:
+        super().__init__(message if isinstance(message, Saying) else say(message, **places))
+
+    def __str__(self) -> str:
+        """The sentence in the window's language; English where none is spoken, and where it goes into a file."""
+        return told(self.args[0])
 
 
 class LogError(KuffinError):

@@ -49,7 +49,7 @@ def frame_rates(frame_ms: Array) -> FrameRates:
     """
     t = frame_ms[np.isfinite(frame_ms)]
     if t.size < 100:
-        raise TraceError(f"{t.size} frames are too few for a 1 % low; at least 100 are needed")
+        raise TraceError("{size} frames are too few for a 1 % low; at least 100 are needed", size=t.size)
     if not (t > 0).all():
         raise TraceError("frame times must be above 0 ms; choose the column that holds them")
     slowest = np.sort(t)[-max(1, int(np.ceil(t.size / 100))) :]

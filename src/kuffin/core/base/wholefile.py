@@ -42,7 +42,7 @@ def written_whole(target: Path | str) -> Iterator[Path]:
     """
     target = Path(target).resolve()
     if target.is_dir():
-        raise KuffinError(f"{target.name} is a folder; choose another name")
+        raise KuffinError("{name} is a folder; choose another name", name=target.name)
     if target.exists() and not target.is_file():  # a pipe, the screen: nothing stands there that could be lost
         yield target
         return
@@ -58,8 +58,9 @@ def written_whole(target: Path | str) -> Iterator[Path]:
     except OSError as error:
         why = error.strerror or str(error)
         raise KuffinError(
-            f"{target.name} could not be written ({why}); what was there before is as it was. "
-            "Make room, or choose another folder"
+            "{name} could not be written ({why}); what was there before is as it was. Make room, or choose another folder",
+            name=target.name,
+            why=why,
         ) from None
     finally:
         partial.unlink(missing_ok=True)

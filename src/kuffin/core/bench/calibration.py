@@ -74,9 +74,11 @@ class Within:
             try:
                 value = float(number.split()[0])
             except (ValueError, IndexError):
-                raise BenchError(f"“{written}” is no accuracy; write 0.2, or 2 %, or 2 % + 0.1") from None
+                raise BenchError(
+                    "“{written}” is no accuracy; write 0.2, or 2 %, or 2 % + 0.1", written=written
+                ) from None
             if not 0 <= value < 1000:
-                raise BenchError(f"“{written}”: an accuracy is above 0 and sensible")
+                raise BenchError("“{written}”: an accuracy is above 0 and sensible", written=written)
             percent, fixed = (percent + value, fixed) if share else (percent, fixed + value)
         return cls(percent, fixed)
 
@@ -93,7 +95,7 @@ def two_points(read_low: float, true_low: float, read_high: float, true_high: fl
         raise BenchError("the two points must lie at least 5 apart; take one cold and one warm")
     gain = (true_high - true_low) / (read_high - read_low)
     if not 0.8 <= gain <= 1.25:
-        raise BenchError(f"the two points give a gain of {gain:.2f}; one of them was read or typed wrongly")
+        raise BenchError("the two points give a gain of {gain:.2f}; one of them was read or typed wrongly", gain=gain)
     return Calibration(gain, true_low - gain * read_low, "two points")
 
 
@@ -124,7 +126,9 @@ def level(readings: Mapping[str, float], reference: float | None = None) -> dict
     if far:
         named = ", ".join(f"{k} ({v:.1f} °C)" for k, v in far.items())
         raise BenchError(
-            f"{named} is more than {LARGEST_LEVEL_K:g} K from {middle:.1f} °C: it is not at room temperature yet, or broken. "
-            "Nothing was levelled"
+            "{named} is more than {largest_level_k:g} K from {middle:.1f} °C: it is not at room temperature yet, or broken. Nothing was levelled",
+            named=named,
+            largest_level_k=LARGEST_LEVEL_K,
+            middle=middle,
         )
     return {k: middle - v for k, v in known.items()}

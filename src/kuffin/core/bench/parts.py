@@ -291,7 +291,7 @@ def kind_of(key: str) -> PartKind:
     """
     found = KINDS.get(key)
     if found is None:
-        raise BenchError(f"“{key}” is no kind of part; use one of: {', '.join(KINDS)}")
+        raise BenchError("“{key}” is no kind of part; use one of: {kinds}", key=key, kinds=", ".join(KINDS))
     return found
 
 
@@ -313,19 +313,36 @@ def read_field(field: Field, written: str) -> float | str | list[str] | None:
         try:
             value = typed_number(written.removesuffix(field.unit).strip())
         except ValueError:
-            raise BenchError(f"{field.label}: “{written}” is no number") from None
+            raise BenchError("{label}: “{written}” is no number", label=field.label, written=written) from None
         if not field.low <= value <= field.high:
             unit = f" {field.unit}" if field.unit else ""
-            raise BenchError(f"{field.label}: {value:g}{unit} is outside {field.low:g} to {field.high:g}{unit}")
+            raise BenchError(
+                "{label}: {value:g}{unit} is outside {low:g} to {high:g}{unit}",
+                label=field.label,
+                value=value,
+                unit=unit,
+                low=field.low,
+                high=field.high,
+            )
         return value
     if field.kind == "several":
         chosen = [w.strip().lower() for w in written.replace(";", ",").replace("|", ",").split(",") if w.strip()]
         for word in chosen:
             if word not in field.options:
-                raise BenchError(f"{field.label}: “{word}” is not known; use some of: {', '.join(field.options)}")
+                raise BenchError(
+                    "{label}: “{word}” is not known; use some of: {options}",
+                    label=field.label,
+                    word=word,
+                    options=", ".join(field.options),
+                )
         return chosen
     if field.kind == "choice" and written not in field.options:
-        raise BenchError(f"{field.label}: “{written}” is not known; use one of: {', '.join(field.options)}")
+        raise BenchError(
+            "{label}: “{written}” is not known; use one of: {options}",
+            label=field.label,
+            written=written,
+            options=", ".join(field.options),
+        )
     return written
 
 

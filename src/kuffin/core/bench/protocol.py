@@ -101,7 +101,7 @@ def with_mount_check(steps: Sequence[Step]) -> tuple[Step, ...]:
     if first is None:
         raise BenchError("no step has a load; give one its load first")
     if steps[first].settle == "check":
-        raise BenchError(f"“{steps[first].name}” checks the mount already")
+        raise BenchError("“{name}” checks the mount already", name=steps[first].name)
     full = steps[first].power_w
     light = replace(
         steps[first],
@@ -149,7 +149,9 @@ def read_window(written: str) -> tuple[float | None, float | None]:
         return numbers[0], None
     if len(numbers) == 2 and numbers[1] > numbers[0]:
         return numbers[0], numbers[1]
-    raise BenchError(f"“{written}” is no window; write it like “27 to 30 min”, “last 3 min”, or “found”")
+    raise BenchError(
+        "“{written}” is no window; write it like “27 to 30 min”, “last 3 min”, or “found”", written=written
+    )
 
 
 def check(steps: Sequence[Step]) -> None:
@@ -166,22 +168,30 @@ def check(steps: Sequence[Step]) -> None:
     for i, step in enumerate(steps, 1):
         where = f"step {i} ({step.name or 'no name'})"
         if not step.name.strip():
-            raise BenchError(f"step {i} has no name")
+            raise BenchError("step {i} has no name", i=i)
         if step.settle not in SETTLES:
-            raise BenchError(f"{where}: it settles {' or '.join(SETTLES.values())}")
+            raise BenchError("{where}: it settles {values}", where=where, values=" or ".join(SETTLES.values()))
         if step.settle == "check" and (not step.load or any(s.load for s in steps[: i - 1])):
-            raise BenchError(f"{where}: the mount is checked under the first load, before any other")
+            raise BenchError("{where}: the mount is checked under the first load, before any other", where=where)
         if not 0 <= step.longest_min <= 1440 or not 0 <= step.measure_min <= 1440:
-            raise BenchError(f"{where}: times are between 0 and 1440 minutes")
+            raise BenchError("{where}: times are between 0 and 1440 minutes", where=where)
         for key, value in step.settings.items():
             setting = OF_TEST.get(key)
             if setting is None or setting.kind != "number":
                 continue
             if isinstance(value, str) or not setting.low <= value <= setting.high:
-                raise BenchError(f"{where}: {setting.label} must lie between {setting.low:g} and {setting.high:g}")
+                raise BenchError(
+                    "{where}: {label} must lie between {low:g} and {high:g}",
+                    where=where,
+                    label=setting.label,
+                    low=setting.low,
+                    high=setting.high,
+                )
         begin, end = step.window_from_min, step.window_to_min
         if (begin is not None and begin < 0) or (end is not None and end <= (begin or 0.0)):
-            raise BenchError(f"{where}: a window by the clock begins at 0 min or later and ends after it begins")
+            raise BenchError(
+                "{where}: a window by the clock begins at 0 min or later and ends after it begins", where=where
+            )
     if not any(step.measure_min > 0 for step in steps):
         raise BenchError("nothing is measured: at least one step needs time to measure")
 
@@ -232,7 +242,7 @@ def sweep(base: Step, what: str, values: Sequence[float]) -> tuple[Step, ...]:
     """
     setting = OF_TEST.get(what)
     if setting is None or setting.kind != "number":
-        raise BenchError(f"“{what}” cannot be swept; choose power, pump or fans")
+        raise BenchError("“{what}” cannot be swept; choose power, pump or fans", what=what)
     if len(set(values)) < 2:
         raise BenchError("a sweep needs at least two different values")
     steps: tuple[Step, ...] = ()

@@ -84,7 +84,10 @@ def read_settings(words: str) -> dict[str, Value]:
         key, value = _read(piece)
         if key in found:
             raise BenchError(
-                f"{_called(key)} is told twice: {written_or(key, found[key])} and {written_or(key, value)}"
+                "{called} is told twice: {one} and {other}",
+                called=_called(key),
+                one=written_or(key, found[key]),
+                other=written_or(key, value),
             )
         found[key] = value
     return found
@@ -110,35 +113,53 @@ def _read(piece: str) -> tuple[str, Value]:
     own = known is None or re.fullmatch(r"[^\d]*[a-z][^\d]*", name[len(known) :], re.IGNORECASE) is not None
     if colon and own:
         if not name or not said:
-            raise BenchError(f"“{piece}” does not say what it was set to; {EXAMPLE}")
+            raise BenchError("“{piece}” does not say what it was set to; {example}", piece=piece, example=EXAMPLE)
         return name[:_MOST], _text(name, said)
     if known is None:
-        raise BenchError(f"“{piece}” is no setting that Kuffin knows; write a name, a colon and what it was, {EXAMPLE}")
+        raise BenchError(
+            "“{piece}” is no setting that Kuffin knows; write a name, a colon and what it was, {example}",
+            piece=piece,
+            example=EXAMPLE,
+        )
     setting, said = _NAMES[known], piece[len(known) :].strip().lstrip(":=").strip()
     if not said:
-        raise BenchError(f"“{piece}” does not say what it was set to; {EXAMPLE}")
+        raise BenchError("“{piece}” does not say what it was set to; {example}", piece=piece, example=EXAMPLE)
     return setting.key, _number(setting, said) if setting.kind == "number" else _text(setting.label, said)
 
 
 def _text(label: str, said: str) -> str:
     after = [p.strip().casefold() for p in said.split(",")[1:]]
     if any(re.match(rf"{re.escape(name)}\b", one) for one in after for name in _NAMES):
-        raise BenchError(f"{label}: “{said}” seems to hold another setting; put a “;” between them")
+        raise BenchError(
+            "{label}: “{said}” seems to hold another setting; put a “;” between them", label=label, said=said
+        )
     return said[:_MOST]
 
 
 def _number(setting: Setting, said: str) -> float:
     match = re.fullmatch(r"([-+]?\d+(?:[.,]\d+)?)\s*(\D*)", said)
     if match is None:
-        raise BenchError(f"{setting.label}: “{said}” is no number; put a “;” between settings, {EXAMPLE}")
+        raise BenchError(
+            "{label}: “{said}” is no number; put a “;” between settings, {example}",
+            label=setting.label,
+            said=said,
+            example=EXAMPLE,
+        )
     value, unit = float(match[1].replace(",", ".")), match[2].strip()
     if unit and unit != setting.unit:
         known, own = parse_unit(unit), parse_unit(setting.unit)
         if known is None or own is None or known.quantity != own.quantity:
-            raise BenchError(f"{setting.label}: “{said}” is not in {shown(setting.unit)}")
+            raise BenchError(
+                "{label}: “{said}” is not in {shown}", label=setting.label, said=said, shown=shown(setting.unit)
+            )
         value = float(to_canonical(np.array([value]), known)[0][0])
     if not setting.low <= value <= setting.high:
         raise BenchError(
-            f"{setting.label}: {value:g} {setting.unit} is outside {setting.low:g} to {setting.high:g} {setting.unit}"
+            "{label}: {value:g} {unit} is outside {low:g} to {high:g} {unit}",
+            label=setting.label,
+            value=value,
+            unit=setting.unit,
+            low=setting.low,
+            high=setting.high,
         )
     return value

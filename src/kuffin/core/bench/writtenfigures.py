@@ -40,7 +40,7 @@ def read_figure(written: str, quantity: str) -> WrittenFigure:
     found = _FIGURE.match(written)
     usual = canonical_unit(quantity)
     if found is None:
-        raise BenchError(f"“{written}” is no figure; write one such as 31.5")
+        raise BenchError("“{written}” is no figure; write one such as 31.5", written=written)
     digits = found["number"].replace("−", "-").replace(",", ".")
     value, step = float(digits), 10.0 ** -len(digits.partition(".")[2])
     if not found["unit"]:
@@ -48,7 +48,10 @@ def read_figure(written: str, quantity: str) -> WrittenFigure:
     unit = parse_unit(found["unit"])
     if unit is None or unit.quantity != quantity:
         raise BenchError(
-            f"“{found['unit']}” is no unit of a {quantity.replace('_', ' ')}; it is taken in {usual} without one"
+            "“{found}” is no unit of a {what}; it is taken in {usual} without one",
+            found=found["unit"],
+            what=quantity.replace("_", " "),
+            usual=usual,
         )
     canonical, _ = to_canonical(np.array([value]), unit)
     return WrittenFigure(value=float(canonical[0]), resolution=step * abs(unit.scale))
@@ -86,11 +89,13 @@ def with_emissivity(read_c: float, emissivity: float, reflected_c: float) -> flo
     61.7
     """
     if not 0 < emissivity <= 1:
-        raise BenchError(f"an emissivity of {emissivity:g} cannot be; it lies above 0 and up to 1")
+        raise BenchError(
+            "an emissivity of {emissivity:g} cannot be; it lies above 0 and up to 1", emissivity=emissivity
+        )
     if emissivity < 0.6:
         raise BenchError(
-            f"at an emissivity of {emissivity:g} the meter sees mostly what the surface mirrors; stick tape or put paint of a "
-            "known emissivity (above 0.9) on it, and read that"
+            "at an emissivity of {emissivity:g} the meter sees mostly what the surface mirrors; stick tape or put paint of a known emissivity (above 0.9) on it, and read that",
+            emissivity=emissivity,
         )
     read, around = read_c + 273.15, reflected_c + 273.15
     fourth = (read**4 - (1 - emissivity) * around**4) / emissivity

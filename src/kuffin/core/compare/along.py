@@ -134,15 +134,23 @@ def read_along(
     [9.6, 9.6, 11.6, 11.6]
     """
     if way not in WAYS:
-        raise CompareError(f"a sweep goes along {', '.join(WAYS)}, not “{way}”")
+        raise CompareError("a sweep goes along {ways}, not “{way}”", ways=", ".join(WAYS), way=way)
     if way != "level" and (not at > 0 or any((s.x <= 0).any() for s in sweeps)):
-        raise CompareError(f"a {way} is above 0; look at the column, and at the place that is asked for ({at:g})")
+        raise CompareError(
+            "a {way} is above 0; look at the column, and at the place that is asked for ({at:g})", way=way, at=at
+        )
     inside = [_reaches(s, at, way) for s in sweeps]
     for name in dict.fromkeys(s.mount.candidate for s in sweeps):
         own = [(s, i) for s, i in zip(sweeps, inside, strict=True) if s.mount.candidate == name]
         if not lacking and not any(i for _, i in own):
             low, high = min(float(s.x.min()) for s, _ in own), max(float(s.x.max()) for s, _ in own)
-            raise CompareError(f"{name} was swept from {low:g} to {high:g} only: nothing is said of it at {at:g}")
+            raise CompareError(
+                "{name} was swept from {low:g} to {high:g} only: nothing is said of it at {at:g}",
+                name=name,
+                low=low,
+                high=high,
+                at=at,
+            )
     if shape is None:
         fits = {own: _fit(sweeps, at, way, own) for own in (False, True)}
         own_slopes = min(fits, key=lambda own: fits[own].aicc)

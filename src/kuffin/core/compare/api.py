@@ -130,7 +130,7 @@ def _separate_goes(table: MountTable, asked: CompareOptions) -> None:
         raise CompareError("separate spreads do not go with several samples; choose one of the two")
     if table.counts.min() < 2:
         name = table.names[int(table.counts.argmin())]
-        raise CompareError(f"“{name}” has one mount only; a spread of its own takes two")
+        raise CompareError("“{name}” has one mount only; a spread of its own takes two", name=name)
 
 
 def _each_its_own(table: MountTable, asked: CompareOptions, warnings: list[str]) -> Comparison:

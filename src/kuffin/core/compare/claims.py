@@ -99,11 +99,15 @@ def read_claim(written: str, unit: str) -> Claimed:
     found = _WRITTEN.match(written)
     if found is None:
         raise CompareError(
-            f"“{written}” claims nothing; write “at least 3 {unit}”, “up to 8”, “about 5”, “2 to 4” or “20 %”"
+            "“{written}” claims nothing; write “at least 3 {unit}”, “up to 8”, “about 5”, “2 to 4” or “20 %”",
+            written=written,
+            unit=unit,
         )
     told = found["unit"] or ""
     if told not in {"", unit, "%"}:
-        raise CompareError(f"“{told}” is not the unit here; write it in {unit or 'plain numbers'} or in %")
+        raise CompareError(
+            "“{told}” is not the unit here; write it in {what} or in %", told=told, what=unit or "plain numbers"
+        )
     low, high = (None if x is None else float(x.replace(",", ".")) for x in (found["low"], found["high"]))
     said = (found["way"] or "").lower()
     way = "between" if high is not None else _SIGNS.get(said, said) or "at least"

@@ -99,8 +99,9 @@ def fit_linear(
     df = n - design.shape[1]
     if df < 1:
         raise CompareError(
-            f"{n} mounts leave nothing to judge the scatter by ({design.shape[1]} quantities are fitted); "
-            "make at least one more mount, or fit fewer"
+            "{n} mounts leave nothing to judge the scatter by ({fitted} quantities are fitted); make at least one more mount, or fit fewer",
+            n=n,
+            fitted=design.shape[1],
         )
     q, r = np.linalg.qr(design)
     r_inverse = np.linalg.inv(r)
@@ -149,15 +150,16 @@ def design_matrix(
             parts.append(effects[index])
             if np.linalg.matrix_rank(np.hstack(parts)) < k + len(names) - 1:
                 raise CompareError(
-                    "rounds and candidates cannot be told apart: some candidates share no round with the others, "
-                    "even by way of a third; compare without rounds, or mount them together once more"
+                    "rounds and candidates cannot be told apart: some candidates share no round with the others, even by way of a third; compare without rounds, or mount them together once more"
                 )
     if covariates is not None and covariates.size:
         for j in range(covariates.shape[1]):
             spread = float(np.ptp(covariates[:, j]))
             if spread <= 1e-9 * max(1.0, float(np.abs(covariates[:, j]).max())):
                 name = covariate_names[j] if j < len(covariate_names) else f"covariate {j + 1}"
-                raise CompareError(f"“{name}” is the same in all mounts, so it cannot be adjusted for; leave it out")
+                raise CompareError(
+                    "“{name}” is the same in all mounts, so it cannot be adjusted for; leave it out", name=name
+                )
         before = np.linalg.matrix_rank(np.hstack(parts))
         centred = covariates - covariates.mean(axis=0)
         parts.append(centred / centred.std(axis=0))

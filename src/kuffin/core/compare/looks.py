@@ -97,7 +97,7 @@ def read_looks(written: str, planned_rounds: int) -> tuple[int, ...]:
     try:
         looks = tuple(int(w) for w in words if w.strip())
     except ValueError:
-        raise CompareError(f"“{written}” are no rounds; write their numbers, such as “2, 4”") from None
+        raise CompareError("“{written}” are no rounds; write their numbers, such as “2, 4”", written=written) from None
     if not looks:
         return ()
     check_looks(looks, planned_rounds)
@@ -114,7 +114,11 @@ def check_looks(looks: Sequence[int], planned_rounds: int) -> None:
     if list(looks) != sorted(set(looks)) or looks[0] < 2:
         raise CompareError("looks come after round 2 at the earliest (scatter takes two mounts), each once, in order")
     if looks[-1] > planned_rounds:
-        raise CompareError(f"{planned_rounds} rounds are planned; a look after round {looks[-1]} would be past them")
+        raise CompareError(
+            "{planned_rounds} rounds are planned; a look after round {looks} would be past them",
+            planned_rounds=planned_rounds,
+            looks=looks[-1],
+        )
 
 
 KEPT_BACK = 0.2  # of the chance of a false find, for rounds past the plan

@@ -37,11 +37,13 @@ class CompareOptions:
         """
         if not 0.5 < self.confidence < 1:
             raise CompareError(
-                f"a confidence of {self.confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95"
+                "a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95",
+                confidence=self.confidence,
             )
         if self.margin is not None and not self.margin > 0:
             raise CompareError(
-                f"a margin of {self.margin:g} makes no sense; it is the smallest difference that matters, so above 0"
+                "a margin of {margin:g} makes no sense; it is the smallest difference that matters, so above 0",
+                margin=self.margin,
             )
         if len(names) < 2:
             raise CompareError(
@@ -50,7 +52,11 @@ class CompareOptions:
                 else "there are no mounts to compare; add logs, or take one back in"
             )
         if self.reference is not None and self.reference not in names:
-            raise CompareError(f"the reference “{self.reference}” has no mounts; it is one of {', '.join(names)}")
+            raise CompareError(
+                "the reference “{reference}” has no mounts; it is one of {names}",
+                reference=self.reference,
+                names=", ".join(names),
+            )
 
 
 @dataclass(frozen=True)

@@ -115,5 +115,5 @@ def checked(key: str, value: float) -> float:
         Where it is not above 0.
     """
     if not value > 0:
-        raise BenchError(f"“{THRESHOLDS[key].label}” must be above 0 {THRESHOLDS[key].unit}")
+        raise BenchError("“{label}” must be above 0 {unit}", label=THRESHOLDS[key].label, unit=THRESHOLDS[key].unit)
     return float(value)

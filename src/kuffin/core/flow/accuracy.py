@@ -36,7 +36,12 @@ def read_accuracy(written: str, unit: str) -> Within:
         found = re.fullmatch(r"\s*([\d.,]+)\s*([^\d\s%].*)?(%?)\s*", piece)
         told = parse_unit(found[2].strip()) if found and found[2] else None
         if found and found[2] and (told is None or told.canonical != unit):
-            raise BenchError(f"“{written}”: {found[2].strip()} is no unit of {unit}; write it like “1 % + 0.1 {unit}”")
+            raise BenchError(
+                "“{written}”: {found} is no unit of {unit}; write it like “1 % + 0.1 {unit}”",
+                written=written,
+                found=found[2].strip(),
+                unit=unit,
+            )
         if told is not None:
             fixed = told.scale
         bare.append(f"{found[1]}{found[3]}" if found else piece)

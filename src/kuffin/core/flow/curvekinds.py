@@ -105,7 +105,7 @@ def curve_kind(key: str) -> CurveKind:
     """
     found = CURVE_KINDS.get(key)
     if found is None:
-        raise BenchError(f"“{key}” is no kind of curve; there are {', '.join(CURVE_KINDS)}")
+        raise BenchError("“{key}” is no kind of curve; there are {kinds}", key=key, kinds=", ".join(CURVE_KINDS))
     return found
 
 
@@ -137,10 +137,12 @@ def checked_rows(kind: CurveKind, rows: Sequence[Sequence[float | None]]) -> lis
             found = column.usual if value is None else float(value)
             unit = f" {column.unit}" if column.unit else ""
             if found is None:
-                raise BenchError(f"row {n} has no {column.name}")
+                raise BenchError("row {n} has no {name}", n=n, name=column.name)
             if not column.low <= found <= column.high:
                 said = f"{found:g}{unit} is outside {column.low:g} to {column.high:g}{unit}"
-                raise BenchError(f"row {n}, {column.name}: {said}; look at its sign and its unit")
+                raise BenchError(
+                    "row {n}, {name}: {said}; look at its sign and its unit", n=n, name=column.name, said=said
+                )
             filled.append(found)
         out.append(filled)
     return out

@@ -70,7 +70,7 @@ def fit_pump(speed: Array, flow: Array, head: Array, accuracies: Accuracies) -> 
     (38.0, 0.0001, 8.5)
     """
     if flow.size < 3:
-        raise CompareError(f"the pump has {flow.size} point{'' if flow.size == 1 else 's'}; its curve needs three")
+        raise CompareError("a pump's curve needs three points; this one has {n}", n=flow.size)
     if (flow < 0).any() or (speed <= 0).any() or (speed > 1.5).any():
         raise CompareError("the pump's table has a negative flow, or a speed that is no share of full speed")
     design = np.column_stack((speed**2, -(flow**2)))

@@ -135,17 +135,24 @@ def fit_restriction(
 def _look_at(name: str, flow: Array, drop: Array, pieces: Array) -> None:
     if flow.size < _FEWEST or np.unique(flow).size < _FEWEST:
         raise CompareError(
-            f"{name} has {flow.size} point{'' if flow.size == 1 else 's'} at {np.unique(flow).size} different flow{'' if np.unique(flow).size == 1 else 's'}; a curve needs three"
+            "a curve needs three points at three different flows; {name} has {n} at {flows}",
+            name=name,
+            n=flow.size,
+            flows=np.unique(flow).size,
         )
     if (flow < 0).any() or (drop < 0).any():
         raise CompareError(
-            f"{name} has a negative {'flow' if (flow < 0).any() else 'drop'}; look at its sign, or at which side the gauge sat on"
+            "{name} has a negative flow; look at its sign"
+            if (flow < 0).any()
+            else "{name} has a negative drop; look at its sign, or at which side the gauge sat on",
+            name=name,
         )
     if (pieces < 1).any():
-        raise CompareError(f"{name}: how many were in series is under one")
+        raise CompareError("{name}: how many were in series is under one", name=name)
     if float(stats.spearmanr(flow, drop / pieces).statistic) < 0:
         raise CompareError(
-            f"the drop of {name} falls as the flow grows: the columns may be swapped, or the gauge sat the wrong way round"
+            "the drop of {name} falls as the flow grows: the columns may be swapped, or the gauge sat the wrong way round",
+            name=name,
         )
 
 

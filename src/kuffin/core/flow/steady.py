@@ -58,7 +58,8 @@ def steady_stretches(times: Array, flow: Array, pressure: Array) -> list[SteadyS
         begin = max(end, begin + 1)
     if not found:
         raise CompareError(
-            f"flow and pressure were never held for {_SHORTEST_S:.0f} s; hold each setting of the valve for 20 s"
+            "flow and pressure were never held for {shortest_s:.0f} s; hold each setting of the valve for 20 s",
+            shortest_s=_SHORTEST_S,
         )
     return found
 

@@ -86,12 +86,19 @@ def properties(temperature_c: float, mix: Mix = WATER) -> Properties:
     """
     if not TEMPERATURES_C[0] <= temperature_c <= TEMPERATURES_C[-1]:
         raise TraceError(
-            f"coolant properties are known from {TEMPERATURES_C[0]} to {TEMPERATURES_C[-1]} °C, not at {temperature_c:.0f} °C"
+            "coolant properties are known from {low} to {high} °C, not at {temperature_c:.0f} °C",
+            low=TEMPERATURES_C[0],
+            high=TEMPERATURES_C[-1],
+            temperature_c=temperature_c,
         )
     glycol, share = ("propylene glycol", 0.0) if mix.glycol in {"none", ""} else (mix.glycol, mix.share_percent)
     if glycol not in TABLE or not 0 <= share <= SHARES_PERCENT[-1]:
         raise TraceError(
-            f"no properties of {share:.3g} % {glycol} by mass; known are 0 to {SHARES_PERCENT[-1]} % of {' and '.join(TABLE)}"
+            "no properties of {share:.3g} % {glycol} by mass; known are 0 to {most} % of {known}",
+            share=share,
+            glycol=glycol,
+            most=SHARES_PERCENT[-1],
+            known=" and ".join(TABLE),
         )
     table = np.asarray(TABLE[glycol], float)  # share, temperature, (density, heat capacity, viscosity, conductivity)
     table[:, :, 2] = np.log(table[:, :, 2])

@@ -208,10 +208,11 @@ def plan_mounts(
     if not abs(difference) > 0 or not np.isfinite(difference):
         raise CompareError("the difference to be found must not be 0; no number of mounts finds nothing")
     if not 0 < power < 1:
-        raise CompareError(f"a power of {power:g} makes no sense; choose one between 0 and 1, such as 0.8")
+        raise CompareError("a power of {power:g} makes no sense; choose one between 0 and 1, such as 0.8", power=power)
     if not 0.5 < confidence < 1:
         raise CompareError(
-            f"a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95"
+            "a confidence of {confidence:g} makes no sense here; choose one between 0.5 and 1, such as 0.95",
+            confidence=confidence,
         )
 
     def at(n: int) -> MountPlan:
@@ -222,8 +223,8 @@ def plan_mounts(
         low, high = high, high * 2
         if low > MOST:
             raise CompareError(
-                f"more than {MOST} mounts of each candidate would be needed; "
-                "ask for a larger difference or reduce the scatter between mounts"
+                "more than {most} mounts of each candidate would be needed; ask for a larger difference or reduce the scatter between mounts",
+                most=MOST,
             )
     while high - low > 1:
         middle = (low + high) // 2

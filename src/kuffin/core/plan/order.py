@@ -167,7 +167,7 @@ def plan_order(
     if len(set(names)) != len(names):
         raise BenchError("two candidates have the same name; give each its own")
     if baseline is not None and baseline not in names:
-        raise BenchError(f"the baseline {baseline} is none of the candidates")
+        raise BenchError("the baseline {baseline} is none of the candidates", baseline=baseline)
     tested = [n for n in names if n != baseline]
     if len(tested) + (baseline is not None) < 2:
         raise BenchError("a comparison takes at least two candidates; add one on the Plan desk")

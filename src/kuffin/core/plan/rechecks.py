@@ -55,9 +55,9 @@ def days_written(text: str) -> tuple[float, ...]:
         try:
             days = float(number) * factor
         except ValueError:
-            raise BenchError(f"“{piece}” is no time; write days, such as 1, 7, 30, or 2 w, 3 m") from None
+            raise BenchError("“{piece}” is no time; write days, such as 1, 7, 30, or 2 w, 3 m", piece=piece) from None
         if not 0.5 <= days <= _MOST_DAYS:
-            raise BenchError(f"“{piece}” is outside half a day to ten years")
+            raise BenchError("“{piece}” is outside half a day to ten years", piece=piece)
         out.append(days)
     if len(set(out)) < len(out):
         raise BenchError("a time comes twice")

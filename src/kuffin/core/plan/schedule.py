@@ -127,13 +127,19 @@ def lay(
     if not any(b > a for a, b in hours.week.values()):
         raise BenchError("there are no hours at the bench in any week; give at least one day its hours")
     if deadline is not None and deadline <= begin:
-        raise BenchError(f"the deadline ({_when(deadline)}) has passed before the first mount ({_when(begin)})")
+        raise BenchError(
+            "the deadline ({deadline}) has passed before the first mount ({begin})",
+            deadline=_when(deadline),
+            begin=_when(begin),
+        )
     longest = max((b - a for a, b in hours.week.values() if b > a), default=0.0) * 60
     for job in jobs:
         if job.minutes > longest + 1e-9:
             raise BenchError(
-                f"{job.label} takes {job.minutes / 60:.1f} h, but the longest day at the bench has {longest / 60:.1f} h; "
-                "lengthen a day or shorten the protocol"
+                "{label} takes {minutes:.1f} h, but the longest day at the bench has {longest:.1f} h; lengthen a day or shorten the protocol",
+                label=job.label,
+                minutes=job.minutes / 60,
+                longest=longest / 60,
             )
     laid: list[Laid] = []
     at = begin
@@ -155,7 +161,7 @@ def _next_start(at: dt.datetime, minutes: float, hours: Hours, label: str) -> dt
         start = max(at, span[0]) if ahead == 0 else span[0]
         if start + needed <= span[1] + dt.timedelta(seconds=1):
             return start
-    raise BenchError(f"no day within a year has room for {label}; are too many days marked as off?")
+    raise BenchError("no day within a year has room for {label}; are too many days marked as off?", label=label)
 
 
 def _when(moment: dt.datetime) -> str:

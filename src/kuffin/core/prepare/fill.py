@@ -95,8 +95,10 @@ def mix(volume_ml: float, share_percent: float, additive_ml_per_l: float = 0.0) 
     water = volume_ml - concentrate - additive
     if water < -1e-9:
         raise BenchError(
-            f"{concentrate:.0f} mL of concentrate and {additive:.0f} mL of additive are more than the {volume_ml:.0f} mL "
-            "wanted; lower one of them"
+            "{concentrate:.0f} mL of concentrate and {additive:.0f} mL of additive are more than the {volume_ml:.0f} mL wanted; lower one of them",
+            concentrate=concentrate,
+            additive=additive,
+            volume_ml=volume_ml,
         )
     return MixAmounts(concentrate, max(water, 0.0), additive)
 
@@ -114,7 +116,9 @@ def carry_over(left_ml: float, loop_ml: float, rinses: int) -> float:
     if loop_ml <= 0 or left_ml < 0 or rinses < 0:
         raise BenchError("give the loop's volume, and what is left in it, above zero")
     if left_ml >= loop_ml:
-        raise BenchError(f"{left_ml:.0f} mL cannot be left in a loop of {loop_ml:.0f} mL")
+        raise BenchError(
+            "{left_ml:.0f} mL cannot be left in a loop of {loop_ml:.0f} mL", left_ml=left_ml, loop_ml=loop_ml
+        )
     return float((left_ml / loop_ml) ** (rinses + 1))
 
 

@@ -67,14 +67,16 @@ def screw(
         ("grille", grille_mm),
     ):
         if value < 0 or not np.isfinite(value):
-            raise BenchError(f"the {name} cannot be {value:g} mm; measure it again")
+            raise BenchError("the {name} cannot be {value:g} mm; measure it again", name=name, value=value)
     if washers < 0:
         raise BenchError("washers are counted from 0")
     stack = fan_mm + grille_mm + washers * washer_mm
     if length_mm <= stack:
         raise BenchError(
-            f"a screw of {length_mm:g} mm is shorter than what it goes through ({stack:g} mm); "
-            f"it needs at least {stack + LEAST_THREAD_MM:g} mm"
+            "a screw of {length_mm:g} mm is shorter than what it goes through ({stack:g} mm); it needs at least {least:g} mm",
+            length_mm=length_mm,
+            stack=stack,
+            least=stack + LEAST_THREAD_MM,
         )
     most = depth_mm - MARGIN_MM
 
@@ -158,4 +160,4 @@ def tightening(pattern: str) -> tuple[list[tuple[float, float]], list[int]]:
         half = n // 2
         order = [i for k in ([0, 2, 1] if n == 6 else [0, 2, 1, 3]) for i in (k, k + half)]
         return points, order
-    raise BenchError(f"the screw pattern “{pattern}” is not known")
+    raise BenchError("the screw pattern “{pattern}” is not known", pattern=pattern)

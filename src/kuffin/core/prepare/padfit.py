@@ -129,11 +129,17 @@ def _by_gap(pad: Pad) -> tuple[float | None, str, float, str]:
             tr("the gap is not known: measure it, with putty between the parts, or look at the print"),
         )
     if pad.gap_mm < 0:
-        raise BenchError(f"{pad.where}: a gap of {pad.gap_mm:g} mm cannot be; the parts would be inside each other")
+        raise BenchError(
+            "{where}: a gap of {gap_mm:g} mm cannot be; the parts would be inside each other",
+            where=pad.where,
+            gap_mm=pad.gap_mm,
+        )
     if pad.thickness_mm <= 0:
-        raise BenchError(f"{pad.where}: a pad has a thickness above 0 mm")
+        raise BenchError("{where}: a pad has a thickness above 0 mm", where=pad.where)
     if not 0 <= pad.least_percent < pad.most_percent < 100:
-        raise BenchError(f"{pad.where}: the squeeze allowed runs from a smaller to a larger share, under 100 %")
+        raise BenchError(
+            "{where}: the squeeze allowed runs from a smaller to a larger share, under 100 %", where=pad.where
+        )
     squeeze = 100 * (pad.thickness_mm - pad.gap_mm) / pad.thickness_mm
     lift = max(0.0, pad.thickness_mm * (1 - pad.most_percent / 100) - pad.gap_mm)
     if squeeze <= 0:

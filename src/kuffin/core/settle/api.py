@@ -126,7 +126,9 @@ def _analysed(
     fast = is_fast(s, share)
     starts = box_starts(first, end, width, stride)
     if starts.size < 4:
-        raise TraceError(f"only {end - begin:.0f} s lie under load; that is too short to judge, record for longer")
+        raise TraceError(
+            "only {length:.0f} s lie under load; that is too short to judge, record for longer", length=end - begin
+        )
     analysis = Analysis(s, starts, width, stride, fast, share, tolerance, period, begin, end)
     return analysis, analysis.find_step()
 
@@ -146,8 +148,10 @@ def longest_pass(span: LoadSpan) -> tuple[float, float]:
     if end - begin >= PASS_S:
         return begin, end
     raise TraceError(
-        f"the load comes and goes: {len(span.passes)} passes, the longest of {(end - begin) / 60:.0f} min. Under four even passes "
-        f"nothing can be said of its level; record four or more, or one of {PASS_S / 60:.0f} min"
+        "the load comes and goes: {n} passes, the longest of {longest:.0f} min. Under four even passes nothing can be said of its level; record four or more, or one of {least:.0f} min",
+        n=len(span.passes),
+        longest=(end - begin) / 60,
+        least=PASS_S / 60,
     )
 
 

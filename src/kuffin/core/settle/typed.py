@@ -88,8 +88,9 @@ def typed_rise(part: Worked, base: Worked, minutes: float | None, tau_s: float |
     share = float(np.exp(-60 * minutes / tau_s)) if tau_s > 0 else 0.0
     if share > _LARGEST_SHARE:
         raise TraceError(
-            f"it was read after {minutes:g} min, and with this bench's time constant of {tau_s / 60:.1f} min more than half of "
-            "the rise was still to come; read it later"
+            "it was read after {minutes:g} min, and with this bench's time constant of {tau_s:.1f} min more than half of the rise was still to come; read it later",
+            minutes=minutes,
+            tau_s=tau_s / 60,
         )
     if share < 1e-4:
         return plain, True

@@ -67,9 +67,14 @@ def look_at_recording(name: str, found: Heard) -> list[str]:
     []
     """
     if found.duration_s < _SHORTEST_S:
-        raise TraceError(f"{name} is {found.duration_s:.1f} s long; a level needs {_SHORTEST_S:.0f} s at least")
+        raise TraceError(
+            "{name} is {duration_s:.1f} s long; a level needs {shortest_s:.0f} s at least",
+            name=name,
+            duration_s=found.duration_s,
+            shortest_s=_SHORTEST_S,
+        )
     if not found.plain > 1e-18:
-        raise TraceError(f"{name} is silent: no microphone was on, or the wrong input was chosen")
+        raise TraceError("{name} is silent: no microphone was on, or the wrong input was chosen", name=name)
     if found.clipped > _FEW_CLIPPED:
         return [
             f"{name} is clipped ({found.clipped} samples at full scale): its level is too low; record it again with less gain"
@@ -102,15 +107,23 @@ def sensitivity(name: str, found: Heard, level_db: float, gain_db: float) -> flo
     look_at_recording(name, found)
     if found.clipped > _FEW_CLIPPED:
         raise TraceError(
-            f"{name} is clipped, so it calibrates nothing; record the calibrator again with less gain, and tell the gain"
+            "{name} is clipped, so it calibrates nothing; record the calibrator again with less gain, and tell the gain",
+            name=name,
         )
     if found.strongest_share < _PURE or found.wavering_db > _STEADY_DB:
         raise TraceError(
-            f"{name} is no calibrator's steady tone ({100 * found.strongest_share:.0f} % of it at {found.strongest_hz:.0f} Hz, "
-            f"wavering by {found.wavering_db:.1f} dB); give the recording of the calibrator itself"
+            "{name} is no calibrator's steady tone ({strongest_share:.0f} % of it at {strongest_hz:.0f} Hz, wavering by {wavering_db:.1f} dB); give the recording of the calibrator itself",
+            name=name,
+            strongest_share=100 * found.strongest_share,
+            strongest_hz=found.strongest_hz,
+            wavering_db=found.wavering_db,
         )
     if all(abs(found.strongest_hz - hz) > within for hz, within in _CALIBRATORS):
-        raise TraceError(f"the tone of {name} is at {found.strongest_hz:.0f} Hz; calibrators sound at 1000 or 250 Hz")
+        raise TraceError(
+            "the tone of {name} is at {strongest_hz:.0f} Hz; calibrators sound at 1000 or 250 Hz",
+            name=name,
+            strongest_hz=found.strongest_hz,
+        )
     rms = np.sqrt(found.plain) / 10 ** (gain_db / 20)
     return float(P0 * 10 ** (level_db / 20) / rms)
 

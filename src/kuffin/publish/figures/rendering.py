@@ -51,7 +51,7 @@ def rendered_as(
     """
     unknown = next((f for f in forms if f not in FORMS), None)
     if unknown is not None:
-        raise KuffinError(f"“{unknown}” is no form of pictures; use {', '.join(FORMS)}")
+        raise KuffinError("“{unknown}” is no form of pictures; use {forms}", unknown=unknown, forms=", ".join(FORMS))
     with _settings(drawing):
         figure = _painted(drawing, size, ground, shown)
         return {form: _WRITERS[form](figure, drawing) for form in forms}

@@ -66,7 +66,8 @@ def gather(notebook: Notebook, v: StudyVerdict, report: Report = lambda _: None)
     study = v.evidence.study
     if not any(r.value is not None for r in v.main.readings):
         raise KuffinError(
-            f"“{study.name}” has no mount that can be read yet, so there is nothing to publish; add logs or run a mount first"
+            "“{name}” has no mount that can be read yet, so there is nothing to publish; add logs or run a mount first",
+            name=study.name,
         )
     grid = grid_of(v, report)
     shelf = tuple(parts(notebook))

@@ -94,7 +94,7 @@ def page_html(
         Where there is no such theme.
     """
     if theme not in {"light", "dark"}:
-        raise KuffinError(f"“{theme}” is no theme; use light or dark")
+        raise KuffinError("“{theme}” is no theme; use light or dark", theme=theme)
     ground, templates = GROUNDS[theme], _templates()
     written = written_sections(m, layout, lambda x: report(0.3 * x))
     drawings = {b.drawing.key: b.drawing for s in written for b in s.blocks if isinstance(b, Picture)}
@@ -132,8 +132,8 @@ def page_pdf(html: str, *, media: str = "print") -> bytes:
         import weasyprint
     except OSError as error:
         raise KuffinError(
-            f"no PDF can be made: a system library is missing ({error}). Install Pango (on Debian: libpango-1.0-0, libpangoft2-1.0-0, "
-            "libharfbuzz-subset0) and try again; the page itself needs none of them"
+            "no PDF can be made: a system library is missing ({error}). Install Pango (on Debian: libpango-1.0-0, libpangoft2-1.0-0, libharfbuzz-subset0) and try again; the page itself needs none of them",
+            error=error,
         ) from None
     ImageFile.LOAD_TRUNCATED_IMAGES = (
         False  # which that library asks for all of the program: a torn photo would be taken
