@@ -7,7 +7,18 @@ from collections.abc import Iterator
 
 import pytest
 from PySide6.QtCore import QPoint, QRect
-from PySide6.QtWidgets import QCheckBox, QLabel, QPushButton, QRadioButton, QScrollArea, QToolButton, QWidget
+from PySide6.QtWidgets import (
+    QAbstractSpinBox,
+    QCheckBox,
+    QComboBox,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QRadioButton,
+    QScrollArea,
+    QToolButton,
+    QWidget,
+)
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.desks.inspect.atcursor import AtCursor
@@ -41,6 +52,9 @@ def cut_in(window: QWidget) -> Iterator[str]:
                 lacks = widget.sizeHint().width() - widget.width()
             if lacks > 2:
                 yield f"“{widget.text()[:50]}” lacks {lacks} px"
+        elif isinstance(widget, QLineEdit) and widget.width() < 6 * widget.fontMetrics().horizontalAdvance("0"):
+            if not isinstance(widget.parentWidget(), (QComboBox, QAbstractSpinBox)):
+                yield f"the field “{widget.accessibleName()}” shows next to nothing: {widget.width()} px"
         elif isinstance(widget, _BUTTONS) and widget.text() and widget.sizeHint().width() > widget.width() + 2:
             yield f"button “{widget.text()[:50]}” lacks {widget.sizeHint().width() - widget.width()} px"
 

@@ -89,10 +89,15 @@ class LoopRing(Scaled):
     def _label(self, painter: QPainter, share: float, name: str, kind: str) -> None:
         t = self._theme
         point, away = self._at(share), math.cos(2 * math.pi * share)
-        if away > 0.55:  # the upper side
-            box, how = QRectF(point.x() - 90, point.y() - 46, 180, 34), Qt.AlignmentFlag.AlignHCenter
-        elif away < -0.55:  # the lower side
-            box, how = QRectF(point.x() - 90, point.y() + 12, 180, 34), Qt.AlignmentFlag.AlignHCenter
+        beside = math.sin(2 * math.pi * share)  # to the right of the middle, or left
+        if abs(away) > 0.55:  # the upper side, or the lower; clear of the ring, which falls away to the sides
+            top = point.y() - 46 if away > 0 else point.y() + 12
+            if abs(beside) < 0.3:
+                box, how = QRectF(point.x() - 90, top, 180, 34), Qt.AlignmentFlag.AlignHCenter
+            elif beside > 0:
+                box, how = QRectF(point.x() - 8, top, 180, 34), Qt.AlignmentFlag.AlignLeft
+            else:
+                box, how = QRectF(point.x() - 172, top, 180, 34), Qt.AlignmentFlag.AlignRight
         elif share < 0.5:
             box, how = QRectF(point.x() + 22, point.y() - 17, 150, 34), Qt.AlignmentFlag.AlignLeft
         else:

@@ -266,7 +266,7 @@ class PrintPage(PreparePage):
         empty(self._gallery)
         if not rows:
             self._gallery.addWidget(
-                text(tr("The prints of all mounts come here, beside their readings."), style="muted", wrap=False), 0, 0
+                text(tr("The prints of all mounts come here, beside their readings."), style="muted"), 0, 0
             )
         for i, (label, picture, share, value) in enumerate(rows):
             image = text()

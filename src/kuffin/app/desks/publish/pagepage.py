@@ -105,7 +105,6 @@ class PagePage(QWidget):
                 self.way,
                 self.theme,
                 self._said,
-                None,
                 button(tr("Write it …"), self.ask_folder, tr("Page, PDF, figures and tables into a folder")),
             )
         )
