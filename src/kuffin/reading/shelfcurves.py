@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from kuffin.core.base.errors import KuffinError, TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain
 from kuffin.core.flow.accuracy import Accuracies, read_accuracy
 from kuffin.core.flow.curvekinds import CURVE_KINDS
@@ -140,14 +141,14 @@ def _ratios(curve: Curve, asked: CoolantState | None) -> tuple[float, float, str
         return 1.0, 1.0, ""
     own = state_of(curve)
     if own is None:
-        return 1.0, 1.0, "coolant and temperature of its readings are not told: taken as they are"
+        return 1.0, 1.0, tr("coolant and temperature of its readings are not told: taken as they are")
     if own == asked:
         return 1.0, 1.0, ""
     try:
         was, now = (properties(s.temperature_c, s.mix) for s in (own, asked))
     except TraceError as error:
-        return 1.0, 1.0, f"not carried from {own.words}: {error}"
-    words = f"carried from {own.words}"
+        return 1.0, 1.0, tr("not carried from {own}: {error}", own=own.words, error=error)
+    words = tr("carried from {own}", own=own.words)
     return now.viscosity_mpa_s / was.viscosity_mpa_s, now.density_kg_m3 / was.density_kg_m3, words
 
 

@@ -73,7 +73,9 @@ def level_of(kept: Attachment, of_bench: Sequence[Attachment]) -> SoundLevel | N
         return None
     calibrator = beside(kept, of_bench, "calibrator")
     if calibrator is None:
-        why = "no calibrator was recorded on this bench: only levels beside one another, made at the same place and gain, say anything"
+        why = tr(
+            "no calibrator was recorded on this bench: only levels beside one another, made at the same place and gain, say anything"
+        )
         return SoundLevel(kept=kept, heard=found, levels=levels(found, None), why_not=why)
     try:
         pascals = pascals_of(calibrator)
@@ -88,7 +90,11 @@ def level_of(kept: Attachment, of_bench: Sequence[Attachment]) -> SoundLevel | N
         return SoundLevel(kept=kept, heard=found, levels=told, worked=_plain(told.laeq, calibrator, of_bench))
     corrected, how = without_background(told.laeq, background)
     if corrected is None:
-        why = f"the background ({background:.1f} dBA) is too close: at most {told.laeq:.1f} dBA"
+        why = tr(
+            "the background ({background:.1f} dBA) is too close: at most {laeq:.1f} dBA",
+            background=background,
+            laeq=told.laeq,
+        )
         return SoundLevel(
             kept=kept, heard=found, levels=told, at_most=told.laeq, why_not=why, background=background, how=how
         )

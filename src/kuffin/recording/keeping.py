@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 
 from kuffin.core.base.csvtext import cell
 from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.language import tr
 from kuffin.core.base.units import shown
 from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook.rescue import elsewhere, free_name
@@ -68,9 +69,13 @@ class Keeping:
         self._writer.let_go()
         self.unkept = ""
         if self._writer.run_id is None:
-            return f"{said} Drop it on the study when there is room"
-        joined = ", and join that log to it" if said else ""
-        return f"{said} In the notebook the run stands as one that was cut off: close it there{joined}".strip()
+            return tr("{said} Drop it on the study when there is room", said=said)
+        if said:
+            return tr(
+                "{said} In the notebook the run stands as one that was cut off: close it there, and join that log to it",
+                said=said,
+            )
+        return tr("In the notebook the run stands as one that was cut off: close it there")
 
     def write_elsewhere(self, block: Array) -> str:
         """Write rows as a log where there is room, and say where.
@@ -80,7 +85,12 @@ class Keeping:
         NotebookError
         """
         place = write_rows(block, self._writer.channels, self._writer.started_at, self._name)
-        return f"{block.shape[0]} rows that the notebook could not take are in “{place.name}” in {place.parent}."
+        return tr(
+            "{n} rows that the notebook could not take are in “{file}” in {folder}.",
+            n=block.shape[0],
+            file=place.name,
+            folder=place.parent,
+        )
 
 
 def as_log(block: Array, channels: Sequence[ChannelRow], started_at: str) -> str:

@@ -10,6 +10,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import joined, say
 from kuffin.core.bench.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.core.bench.limits import Alarm, Limits, Watch
 from kuffin.core.bench.protocol import Step
@@ -225,7 +226,7 @@ class LiveRun:
             settled = self.forecast.settled and self.forecast.looked_s > self._step_began(now)
             stage = self.leader.at(now, settled, self._thinker.looks_bad)
             if stage is None:
-                self._finish("the protocol is through")
+                self._finish(say("the protocol is through"))
             elif stage != self._before:
                 self._enter(stage, now)
             if self.load_on and (trouble := self.bench.load.trouble()):
@@ -347,7 +348,9 @@ class LiveRun:
         self.over = why
         self._troubles.note_counts(self.recorder.elapsed_s)
         if loaded:
-            self.over += ". The load is stopped" if stopped else ". STOP THE LOAD NOW: only you can"
+            self.over = joined(
+                [why, say("The load is stopped" if stopped else "STOP THE LOAD NOW: only you can")], ". "
+            )
         self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind="stage", text=f"ended: {self.over}"))
 
     def _step_began(self, now: float) -> float:

@@ -12,6 +12,7 @@ from pathlib import Path
 from typing import Protocol
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.leading import ALL
 from kuffin.core.bench.protocol import Step
@@ -138,7 +139,7 @@ class LoadByCommand:
                 self._failed = str(error)
 
     def _start(self, words: list[str]) -> None:
-        refused = f"the load “{self._name}” cannot be started"
+        refused = tr("the load “{name}” cannot be started", name=self._name)
         try:
             self._log.parent.mkdir(parents=True, exist_ok=True)
             with self._log.open("ab") as said:
@@ -160,7 +161,7 @@ class LoadByCommand:
                 answer = guard.stdout.readline(400).decode("utf-8", "replace").strip()
             guard.stdout.close()
         if answer != "started":
-            why = answer.removeprefix("failed").strip() or "its guard does not answer"
+            why = answer.removeprefix("failed").strip() or tr("its guard does not answer")
             self.stop()
             raise BenchError(
                 "{refused} ({why}): {words}; see its command on the Bench page",
@@ -187,8 +188,14 @@ class LoadByCommand:
         if self._failed:
             return self._failed
         if self.guard is not None and (code := self.guard.poll()) is not None:
-            how = "ended by itself" if code == 0 else f"ended by itself with code {code}"
-            return f"the load “{self._name}” has {how}; what it said is in {self._log}"
+            return tr(
+                "the load “{name}” has ended by itself; what it said is in {log}"
+                if code == 0
+                else "the load “{name}” has ended by itself with code {code}; what it said is in {log}",
+                name=self._name,
+                code=code,
+                log=self._log,
+            )
         return ""
 
 

@@ -7,6 +7,7 @@ from pathlib import Path
 from platformdirs import user_config_dir, user_log_dir
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.core.bench.protocol import Step
 from kuffin.core.bench.roles import missing_signals
 from kuffin.core.compare.pairwords import several
@@ -54,18 +55,23 @@ def set_up_words(steps: tuple[Step, ...], settings: Path) -> tuple[str, bool]:
         return str(error), False
     channels = setup.channels
     if not channels:
-        return "No instruments are set up on this computer yet: find them on the Bench page.", False
-    words = f"{several(len(channels), 'channel')} of {several(len([i for i in setup.instruments if i.channels]), 'instrument')}."
-    missing = [f"the {s.key}" for s in missing_signals({c.role for c in channels})]
+        return tr("No instruments are set up on this computer yet: find them on the Bench page."), False
+    read = len([i for i in setup.instruments if i.channels])
+    words = tr(
+        "{channels} of {instruments}.",
+        channels=several(len(channels), "channel"),
+        instruments=several(read, "instrument"),
+    )
+    missing = [tr(s.level) for s in missing_signals({c.role for c in channels})]
     if missing:
-        words += f" No channel tells {' or '.join(missing)}: what rests on it cannot be said."
+        words += tr(" No channel tells {missing}: what rests on it cannot be said.", missing=tr(" or ").join(missing))
     wanted = sorted({s.load for s in steps if s.load})
     lacking = [w for w in wanted if not setup.loads.get(w, "").strip()]
     if lacking:
         named = ", ".join(f"“{w}”" for w in lacking)
-        words += (
-            f" This notebook asks for the load {named}; a notebook may run nothing, so start it by hand when asked, or set "
-            "a command for it on the Bench page."
+        words += tr(
+            " This notebook asks for the load {named}; a notebook may run nothing, so start it by hand when asked, or set a command for it on the Bench page.",
+            named=named,
         )
     words = " ".join([words, *(f"{s}." for s in setup.set_aside)])
     return words[:1].upper() + words[1:], True

@@ -122,7 +122,9 @@ def judged_claim(v: StudyVerdict, claim: Claim, results: Sequence[OutcomeResult]
     try:
         gone = [n for n in (a, b) if n and n not in live]
         if gone:
-            raise _Gone(f"{gone[0]} is no longer in this study; take it in again, or put the claim into the bin")
+            raise _Gone(
+                tr("{gone} is no longer in this study; take it in again, or put the claim into the bin", gone=gone[0])
+            )
         each = [_fact(v, fact, a, b, amount)] if fact is not None else [_interval(r, a, b, amount) for r in results]
         judged = judge_claim(amount, [(low, high) for low, _, high in each])
         found = max(each, key=lambda x: x[2])
@@ -159,20 +161,20 @@ def _interval(result: OutcomeResult, a: str, b: str, amount: Claimed) -> tuple[f
     """By how much one is better than the other, or its value where there is no other: low, estimate, high."""
     found = result.comparison
     if found is None:
-        raise _Gone(result.why_not or "too few mounts")
+        raise _Gone(result.why_not or tr("too few mounts"))
     lacking = [n for n in (a, b) if n and n not in {c.name for c in found.candidates}]
     if lacking:
-        raise _Gone(f"{lacking[0]} has no mount that counts")
+        raise _Gone(tr("{lacking} has no mount that counts", lacking=lacking[0]))
     if not b:
         if amount.percent:
-            raise _Gone("a share needs another candidate that it is a share of; choose one")
+            raise _Gone(tr("a share needs another candidate that it is a share of; choose one"))
         own = found.candidate(a)
         if own.bound:
-            raise _Gone(f"{was_held([a], found.free)}, so that its value is only a bound")
+            raise _Gone(tr("{was_held}, so that its value is only a bound", was_held=was_held([a], found.free)))
         return own.low, own.mean, own.high
     pair = next((p for p in found.pairs if {p.a, p.b} == {a, b}), None)
     if pair is None:
-        raise _Gone("only pairs with the reference are compared; choose all pairs on the Plan desk")
+        raise _Gone(tr("only pairs with the reference are compared; choose all pairs on the Plan desk"))
     if pair.held:
         raise _Gone(to_settle(pair, found))
     return _share(found, pair, a, b, result.outcome) if amount.percent else _gain(found, pair, a)
@@ -190,10 +192,10 @@ def _share(found: Comparison, pair: PairResult, a: str, b: str, outcome: Outcome
     The half-width follows from both means' standard errors (JCGM 100:2008, 5.1.2) at the pair's critical value.
     """
     if outcome.unit == "°C":
-        raise _Gone("a share of a temperature in °C says nothing: its nought is arbitrary; choose a rise")
+        raise _Gone(tr("a share of a temperature in °C says nothing: its nought is arbitrary; choose a rise"))
     one, other = found.candidate(a), found.candidate(b)
     if not other.mean > 0:
-        raise _Gone(f"{b}'s value is not above 0, so that there is no share of it")
+        raise _Gone(tr("{b}'s value is not above 0, so that there is no share of it", b=b))
     sign = 1.0 if outcome.higher_is_better else -1.0
     middle = 100 * sign * (one.mean / other.mean - 1)
     half = 100 * pair.q * float(np.hypot(one.se / other.mean, one.mean * other.se / other.mean**2))

@@ -62,7 +62,7 @@ def recorded_level(sounds: Sounds, mount_id: int, condition: str | None) -> Work
     found = heard_under(sounds, mount_id, condition)
     levels = [r.sound.worked for r in found if r.sound.worked is not None]
     if not levels:
-        raise NoReading(found[0].sound.why_not if found else "no sound was measured, nor recorded, under this")
+        raise NoReading(found[0].sound.why_not if found else tr("no sound was measured, nor recorded, under this"))
     if len(levels) == 1:
         return replace(levels[0], name=tr("Loudness, recorded"), symbol="y")
     terms = [replace(x, name=tr("Recording {i}", i=i), symbol=f"y_{i}") for i, x in enumerate(levels, 1)]

@@ -74,7 +74,13 @@ def held_by(outcome: Outcome, result: RunResult) -> str:
 def _channel_mean(outcome: Outcome, result: RunResult) -> Worked:
     name = result.names.get("power") if outcome.role == "power" else result.roles.get(outcome.role)
     if name not in result.means or result.window_s is None:
-        raise NoReading(f"no channel has the role “{spoken(outcome.role)}”; give it one {CHANNELS}")
+        raise NoReading(
+            tr(
+                "no channel has the role “{spoken}”; give it one {channels}",
+                spoken=spoken(outcome.role),
+                channels=tr(CHANNELS),
+            )
+        )
     if result.typed is not None:
         return typed_figures(result, result.typed, name, outcome.label, "y")
     mean = _plain_mean(name, *result.means[name], result.window_s, outcome.difference_unit)
@@ -84,7 +90,7 @@ def _channel_mean(outcome: Outcome, result: RunResult) -> Worked:
 def _figure(outcome: Outcome, result: RunResult, power_w: float) -> Worked:
     value = result.figures.get(outcome.figure)
     if value is None:
-        raise NoReading(f"this run does not tell its {outcome.label}")
+        raise NoReading(tr("this run does not tell its {label}", label=outcome.label))
     name = outcome.label.capitalize()
     if not outcome.per_watt:
         return Worked(name=name, symbol="y", value=value, unit=outcome.unit, source=tr("from the run's samples"))
@@ -106,13 +112,20 @@ def _asked(outcome: Outcome, evidence: Evidence, run: Run, result: RunResult) ->
     steps = evidence.ways.steps if evidence.ways is not None else ()
     told = asked_values(run, result, steps, outcome.asked)
     if not told:
-        raise NoReading(f"no {outcome.label} was told")
+        raise NoReading(tr("no {label} was told", label=outcome.label))
     other = next(
         (u for n, u in asked_names(run).items() if n.casefold() == outcome.asked.casefold() and u != outcome.unit), None
     )
     if other is not None:
         here, usual = (tr("in {u}", u=u) if u else tr("without a unit") for u in (other, outcome.unit))
-        raise NoReading(f"{outcome.label} was told {here} in this run and {usual} in most; tell it in one unit")
+        raise NoReading(
+            tr(
+                "{label} was told {here} in this run and {usual} in most; tell it in one unit",
+                label=outcome.label,
+                here=here,
+                usual=usual,
+            )
+        )
     terms = [
         Worked(
             name=tr("Told at {at_s:.1f} min", at_s=at_s / 60),
@@ -135,14 +148,16 @@ def _temperature(school: School, result: RunResult, power_w: float, air_c: float
         name = result.names.get(school.part)
         # the channel's plain mean, as one reads it off; its window is the main trace's
         if name not in result.means or result.window_s is None:
-            raise NoReading(f"no channel has the role “{school.part}”; give it one {CHANNELS}")
+            raise NoReading(
+                tr("no channel has the role “{part}”; give it one {channels}", part=school.part, channels=tr(CHANNELS))
+            )
         return replace(
             _plain_mean(name, *result.means[name], result.window_s, "K"), name=tr("As read"), symbol="T", unit="°C"
         ), True
     if school.whole:
         fit = result.whole.get(school.trace)
         if fit is None:
-            raise NoReading("the whole-trace fit needs both temperatures, power, and six minutes of load")
+            raise NoReading(tr("the whole-trace fit needs both temperatures, power, and six minutes of load"))
         return school.shown(fit.worked(), power_w, air_c), True
     trace = result.traces.get(school.trace)
     if trace is None and school.trace in result.spots:

@@ -25,7 +25,7 @@ def typed_temperature(
     NoReading
     """
     if school.whole:
-        raise NoReading("figures that were typed have no trace to fit")
+        raise NoReading(tr("figures that were typed have no trace to fit"))
     part = typed_figures(result, typed, result.names.get(school.part, ""), school.part, "T_p")
     if school.over is None:
         return replace(part, symbol="T"), True
@@ -42,7 +42,7 @@ def typed_temperature(
     key = "heat" if school.of_coolant and "heat" in result.names else "power"
     power = typed_figures(result, typed, result.names.get(key, ""), "power", "P")
     if not power.value > 0 or power.half is None or rise.half is None:
-        raise NoReading("the power that was typed must be above 0 W")
+        raise NoReading(tr("the power that was typed must be above 0 W"))
     bare = [replace(rise, symbol="ΔT", half=None), replace(power, half=None)]
     by_rise = worked(tr("Of the rise"), "U_1", "U/P", [replace(rise.half, symbol="U"), bare[1]], "K/W", digits=5)
     by_power = worked(tr("Of the power"), "U_2", "ΔT*U_P/P**2", [bare[0], replace(power.half, symbol="U_P"), bare[1]], "K/W", digits=5)  # fmt: skip
@@ -64,5 +64,11 @@ def typed_figures(result: RunResult, typed: TypedReadings, names: str, what: str
         if n in result.means and n in typed.resolutions
     ]
     if not found:
-        raise NoReading(f"no figure was typed of the {what.replace('_', ' ')}; give it one, or its role {CHANNELS}")
+        raise NoReading(
+            tr(
+                "no figure was typed of the {what}; give it one, or its role {channels}",
+                what=what.replace("_", " "),
+                channels=tr(CHANNELS),
+            )
+        )
     return together(found[0].name if len(found) == 1 else what, symbol, found)

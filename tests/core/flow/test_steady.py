@@ -45,7 +45,7 @@ def test_a_log_in_which_nothing_was_held_is_said_to_be_one() -> None:
 
 def test_rows_are_filled_in_and_what_cannot_be_is_named() -> None:
     assert checked_rows(CURVE_KINDS["pump"], [[100.0, 20.0]]) == [[100.0, 20.0, 100.0]]
-    with pytest.raises(BenchError, match=r"row 2, drop: -3 kPa is outside"):
+    with pytest.raises(BenchError, match=r"row 2, drop: −3 kPa is outside"):
         checked_rows(CURVE_KINDS["restriction"], [[100.0, 4.0, 1.0], [120.0, -3.0, 1.0]])
     with pytest.raises(BenchError, match="row 1 has no drop"):
         checked_rows(CURVE_KINDS["restriction"], [[100.0, None]])

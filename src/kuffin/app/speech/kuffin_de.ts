@@ -1953,12 +1953,14 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>the die</source>
-            <translation>der Chip</translation>
+            <translation>den Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/said/predictionwords.py" />
             <source>the coolant</source>
             <translation>das Kühlmittel</translation>
@@ -6322,6 +6324,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <source>held</source>
+            <translation>angehalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
             <source>waiting for you</source>
             <translation>wartet auf jemanden</translation>
         </message>
@@ -6329,6 +6336,12 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
             <source>Nothing to do</source>
             <translation>Nichts zu tun</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <location filename="../../../../src/kuffin/app/widgets/pairchoice.py" />
+            <source>over</source>
+            <translation>über</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
@@ -6422,6 +6435,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>The load is stopped</source>
             <translation>Die Last ist aus</translation>
         </message>
@@ -9884,11 +9898,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Worüber ihr Anstieg genommen wird</translation>
         </message>
         <message>
-            <location filename="../../../../src/kuffin/app/widgets/pairchoice.py" />
-            <source>over</source>
-            <translation>über</translation>
-        </message>
-        <message>
             <location filename="../../../../src/kuffin/app/widgets/rankings.py" />
             <source>Ranking under each school</source>
             <translation>Rangfolge nach jeder Schule</translation>
@@ -10264,6 +10273,119 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Winkel, um den es gedreht ist</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>{devices} each have a die here; say which the study is about, {where}</source>
+            <translation>{devices} haben hier je einen Chip; sagen, um welchen es der Studie geht, {where}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>the study is about the {wanted}; this log has the {only}’s channels only (say which the study is about, {where})</source>
+            <translation>der Studie geht es um {wanted}; dieses Log hat nur Kanäle von {only} (sagen, worum es der Studie geht, {where})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>“{unnamed}” does not say whose power it is; give it a device {channels}</source>
+            <translation>„{unnamed}“ sagt nicht, wessen Leistung es ist; ihm {channels} ein Gerät geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>the {device} has no power channel of its own</source>
+            <translation>{device} hat keinen eigenen Leistungskanal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>“{wanted}” may be {devices}; say which the study is about, {where}</source>
+            <translation>„{wanted}“ kann {devices} sein; sagen, worum es der Studie geht, {where}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>the study is about the {wanted}; this log has a die of the {devices} only (say which the study is about, {where})</source>
+            <translation>der Studie geht es um {wanted}; dieses Log hat nur einen Chip von {devices} (sagen, worum es der Studie geht, {where})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>“{channel}” does not say whose die it is; give it a device {where}</source>
+            <translation>„{channel}“ sagt nicht, wessen Chip es ist; ihm {where} ein Gerät geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>{devices} are in this log, and nothing says which of them the loop cools; say it {where}</source>
+            <translation>{devices} sind in diesem Log, und nichts sagt, welche davon der Kreislauf kühlt; das {where} sagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source> and </source>
+            <translation> und </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>the {device} is in the loop and has no power channel</source>
+            <translation>{device} ist im Kreislauf und hat keinen Leistungskanal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <source>several devices</source>
+            <translation>mehrere Geräte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/devices.py" />
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source> or </source>
+            <translation> oder </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>stopped by hand</source>
+            <translation>von Hand beendet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>{label} has fallen to {value:.0f} {unit}, under {least:g} {unit}</source>
+            <translation>{label} ist auf {value:.0f} {unit} gefallen, unter {least:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched</source>
+            <translation>{label} ({name}) sagt seit {since:.0f} s nichts: seine Grenze wird nicht überwacht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>{label} is at {value:.0f} °C, past its limit of {limit:g} °C</source>
+            <translation>{label} steht bei {value:.0f} °C, über der Grenze von {limit:g} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>{label} is at {value:.0f} °C, close to its limit of {limit:g} °C</source>
+            <translation>{label} steht bei {value:.0f} °C, nahe an der Grenze von {limit:g} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the {part} ({name})</source>
+            <translation>{part} ({name})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the {part}</source>
+            <translation>{part}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the leak sensor answers: water may be out of the loop</source>
+            <translation>der Lecksensor spricht an: vielleicht ist Wasser aus dem Kreislauf ausgetreten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the {label} ({name}) has said nothing for {since:.0f} s: what rests on it cannot be told</source>
+            <translation>{label} ({name}) sagt seit {since:.0f} s nichts: was darauf ruht, lässt sich nicht sagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the coolant rises by {speed:.1f} K/min, faster than {most:g} K/min</source>
+            <translation>das Kühlmittel steigt um {speed:.1f} K/min, schneller als {most:g} K/min</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <source>“{key}” is no kind of part; use one of: {kinds}</source>
             <translation>„{key}“ ist keine Art von Teil; eines davon nehmen: {kinds}</translation>
@@ -10352,6 +10474,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
             <source>{where}: {label} must lie between {low:g} and {high:g}</source>
             <translation>{where}: {label} muss zwischen {low:g} und {high:g} liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <source>the air</source>
+            <translation>die Luft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <source>the power</source>
+            <translation>die Leistung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/stepcheck.py" />
@@ -11360,6 +11492,51 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>„{label}“ muss über 0 {unit} liegen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Pump speed falls, and what else moves follows it: the pump, not the part under test.</source>
+            <translation>Die Pumpendrehzahl fällt, und was sich sonst bewegt, folgt ihr: die Pumpe, nicht das geprüfte Teil.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Less flow at the same pump speed: air, a kink or dirt rather than the pump.</source>
+            <translation>Weniger Durchfluss bei gleicher Pumpendrehzahl: eher Luft, ein Knick oder Schmutz als die Pumpe.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Flow and pump speed are off together: the pump was set otherwise, or tires.</source>
+            <translation>Durchfluss und Pumpendrehzahl weichen gemeinsam ab: die Pumpe war anders gestellt oder ermüdet.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Die and the hot spot stand off together: the block does not sit flat, so pads, tilt or screws before paste.</source>
+            <translation>Chip und Hotspot weichen gemeinsam ab: der Block sitzt nicht plan, also Pads, Verkippung oder Schrauben vor der Paste.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Die and the spread across it stand off together: the block does not sit flat, so pads, tilt or screws before paste.</source>
+            <translation>Chip und die Spanne über ihn weichen gemeinsam ab: der Block sitzt nicht plan, also Pads, Verkippung oder Schrauben vor der Paste.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Only the step from die to coolant is larger, at the same flow and power: contact.</source>
+            <translation>Nur die Stufe vom Chip zum Kühlmittel ist größer, bei gleichem Durchfluss und gleicher Leistung: der Kontakt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>As many watts more at idle as under load: another program runs in the background.</source>
+            <translation>Im Leerlauf so viele Watt mehr wie unter Last: ein anderes Programm läuft im Hintergrund.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>The same kelvins at idle and under load: warm air at the intake or a probe's offset, not the radiator.</source>
+            <translation>Dieselben Kelvin im Leerlauf und unter Last: warme Luft am Einlass oder der Versatz eines Fühlers, nicht der Radiator.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/together.py" />
+            <source>Less flow at the same pump speed, and warmer with it: air in the loop, or something that blocks it.</source>
+            <translation>Weniger Durchfluss bei gleicher Pumpendrehzahl, und wärmer dabei: Luft im Kreislauf, oder etwas verstopft ihn.</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/flow/accuracy.py" />
             <source>“{written}”: {found} is no unit of {unit}; write it like “1 % + 0.1 {unit}”</source>
             <translation>„{written}“: {found} ist keine Einheit von {unit}; so schreiben: „1 % + 0.1 {unit}“</translation>
@@ -11378,6 +11555,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
             <source>row {n} has no {name}</source>
             <translation>Zeile {n} hat kein {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
+            <source>{found:g}{unit} is outside {low:g} to {high:g}{unit}</source>
+            <translation>{found:g}{unit} liegt außerhalb von {low:g} bis {high:g}{unit}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
@@ -12181,8 +12363,43 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>there is no flow: is the pump running, and has it water? It must never run dry</source>
+            <translation>es gibt keinen Durchfluss: läuft die Pumpe, und hat sie Wasser? Sie darf nie trocken laufen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
             <source>draining leaves nearly everything behind; drain the loop better first</source>
             <translation>beim Ablassen bleibt fast alles zurück; den Kreislauf erst besser entleeren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>{one} meets {others}: the aluminium will corrode, in weeks without an inhibitor. Leave one of them out.</source>
+            <translation>{one} trifft auf {others}: das Aluminium wird korrodieren, ohne Inhibitor binnen Wochen. Eines davon weglassen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>{one} meets {others}: silver strips nickel. Leave the silver out.</source>
+            <translation>{one} trifft auf {others}: Silber löst Nickel ab. Das Silber weglassen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>{one} dissolves beside {others}. Replace the zinc part.</source>
+            <translation>{one} löst sich neben {others} auf. Das Zinkteil ersetzen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>the flow still rises ({rise:+.1f} L/h in two minutes): air is coming out, go on</source>
+            <translation>der Durchfluss steigt noch ({rise:+.1f} L/h in zwei Minuten): Luft kommt heraus, weitermachen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>the flow is unsteady (±{scatter:.1f} L/h, usually ±{usual:.1f}): bubbles are passing, go on</source>
+            <translation>der Durchfluss ist unruhig (±{scatter:.1f} L/h, sonst ±{usual:.1f}): Blasen ziehen durch, weitermachen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/fill.py" />
+            <source>no more air is coming out; a bubble that stays where it is does not matter to the temperatures</source>
+            <translation>es kommt keine Luft mehr heraus; eine Blase, die bleibt, wo sie ist, ist den Temperaturen gleich</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/fit.py" />
@@ -12263,6 +12480,31 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/prepare/leak.py" />
             <source>a pressure that far below the air's is none; type it as kPa over air</source>
             <translation>ein Druck so weit unter dem der Luft ist keiner; als kPa über Luft eintippen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>It leaks: {loss:.2f} ± {half_loss:.2f} kPa are lost in 15 minutes after taking temperature out. Let the pressure off, find the place (fittings first) with soapy water, and test again. Do not fill it</source>
+            <translation>Er leckt: {loss:.2f} ± {half_loss:.2f} kPa gehen in 15 Minuten verloren, Temperatur herausgerechnet. Den Druck ablassen, die Stelle mit Seifenwasser suchen (Anschlüsse zuerst) und noch einmal prüfen. Nicht befüllen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>The pressure rises by more than temperature explains: is the pump still connected, or is the loop warming where the thermometer is not? Close it off and hold on</source>
+            <translation>Der Druck steigt stärker, als die Temperatur erklärt: ist die Pumpe noch angeschlossen, oder erwärmt sich der Kreislauf dort, wo das Thermometer nicht ist? Absperren und abwarten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>Tight, as far as this test can tell: it would have shown a loss of {smallest:.2f} kPa in 15 minutes ({ml_min:.2f} mL of air a minute)</source>
+            <translation>Dicht, soweit diese Prüfung es zeigen kann: einen Verlust von {smallest:.2f} kPa in 15 Minuten ({ml_min:.2f} mL Luft je Minute) hätte sie gezeigt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>This gauge cannot show a loss as small as {limit_kpa:g} kPa in 15 minutes; use a finer one, keep the temperature steadier, or allow more</source>
+            <translation>Dieses Manometer kann einen so kleinen Verlust wie {limit_kpa:g} kPa in 15 Minuten nicht zeigen; ein feineres nehmen, die Temperatur ruhiger halten oder mehr erlauben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/leak.py" />
+            <source>Hold on, about {minutes:.0f} min more: so far a loss under {smallest:.2f} kPa in 15 minutes could hide</source>
+            <translation>Noch etwa {minutes:.0f} min abwarten: bisher könnte sich ein Verlust unter {smallest:.2f} kPa in 15 Minuten verbergen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/matching.py" />
@@ -12700,6 +12942,62 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/sound/levels.py" />
             <source>the tone of {name} is at {strongest_hz:.0f} Hz; calibrators sound at 1000 or 250 Hz</source>
             <translation>der Ton von {name} liegt bei {strongest_hz:.0f} Hz; Kalibratoren klingen bei 1000 oder 250 Hz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/levels.py" />
+            <source>{name} is clipped ({clipped} samples at full scale): its level is too low; record it again with less gain</source>
+            <translation>{name} ist übersteuert ({clipped} Werte am Anschlag): der Pegel ist zu niedrig; mit weniger Verstärkung noch einmal aufnehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>{neither}: not known</source>
+            <translation>{neither}: nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>neither {others}</source>
+            <translation>weder {others}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>not mains</source>
+            <translation>nicht das Netz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>{neither}: coils, if it comes and goes with the load</source>
+            <translation>{neither}: Spulen, wenn es mit der Last kommt und geht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>{name}: {n} times its {hz:.1f} turns a second</source>
+            <translation>{name}: {n} mal seine {hz:.1f} Umdrehungen je Sekunde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>{name}: its {hz:.1f} turns a second</source>
+            <translation>{name}: seine {hz:.1f} Umdrehungen je Sekunde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source> nor </source>
+            <translation> noch </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>mains</source>
+            <translation>das Netz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>{name}: {n} times its {blades} blades at {hz:.1f} turns a second</source>
+            <translation>{name}: {n} mal seine {blades} Blätter bei {hz:.1f} Umdrehungen je Sekunde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/sound/owners.py" />
+            <source>{name}: its {blades} blades at {hz:.1f} turns a second</source>
+            <translation>{name}: seine {blades} Blätter bei {hz:.1f} Umdrehungen je Sekunde</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/command.py" />
@@ -14085,9 +14383,34 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Kein Kanal der beiden geht mit dem anderen; nach ihren Uhren beträgt der Verzug {lag} s{where}.</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/reading/shelfcurves.py" />
+            <source>carried from {own}</source>
+            <translation>übertragen von {own}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/shelfcurves.py" />
+            <source>coolant and temperature of its readings are not told: taken as they are</source>
+            <translation>Kühlmittel und Temperatur der Ablesungen sind nicht angegeben: genommen, wie sie sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/shelfcurves.py" />
+            <source>not carried from {own}: {error}</source>
+            <translation>nicht übertragen von {own}: {error}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/reading/signals.py" />
             <source>the coolant passes {before} before it comes to the {device}; without a flow channel what that warms it by is not known</source>
             <translation>das Kühlmittel läuft durch {before}, bevor es zu {device} kommt; ohne Durchflusskanal ist nicht bekannt, um wie viel es das erwärmt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>no calibrator was recorded on this bench: only levels beside one another, made at the same place and gain, say anything</source>
+            <translation>an diesem Prüfstand wurde kein Kalibrator aufgenommen: nur Pegel nebeneinander, an derselben Stelle und mit derselben Verstärkung, sagen etwas</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/soundlevels.py" />
+            <source>the background ({background:.1f} dBA) is too close: at most {laeq:.1f} dBA</source>
+            <translation>der Hintergrund ({background:.1f} dBA) ist zu nah: höchstens {laeq:.1f} dBA</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/soundlevels.py" />
@@ -14205,9 +14528,44 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{n} Zeilen ließen sich nirgends bewahren: {why}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>In the notebook the run stands as one that was cut off: close it there</source>
+            <translation>Im Heft steht der Lauf als einer, der abbrach: dort schließen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>{n} rows that the notebook could not take are in “{file}” in {folder}.</source>
+            <translation>{n} Zeilen, die das Heft nicht aufnehmen konnte, liegen in „{file}“ in {folder}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>{said} Drop it on the study when there is room</source>
+            <translation>{said} Auf die Studie ziehen, wenn Platz ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>{said} In the notebook the run stands as one that was cut off: close it there, and join that log to it</source>
+            <translation>{said} Im Heft steht der Lauf als einer, der abbrach: dort schließen und dieses Log mit ihm verbinden</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>the run that was cut off has other channels ({had} …) than this bench ({have} …); choose the bench it was recorded from, or close it as it is</source>
             <translation>der abgebrochene Lauf hat andere Kanäle ({had} …) als dieser Prüfstand ({have} …); den Prüfstand wählen, an dem er aufgezeichnet wurde, oder ihn schließen, wie er ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>the protocol is through</source>
+            <translation>der Ablauf ist durch</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>STOP THE LOAD NOW: only you can</source>
+            <translation>DIE LAST JETZT BEENDEN: das geht nur von Hand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the load “{name}” cannot be started</source>
+            <translation>die Last „{name}“ lässt sich nicht starten</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/loads.py" />
@@ -14221,6 +14579,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the load “{name}” has ended by itself; what it said is in {log}</source>
+            <translation>die Last „{name}“ hat von selbst geendet; was sie sagte, steht in {log}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the load “{name}” has ended by itself with code {code}; what it said is in {log}</source>
+            <translation>die Last „{name}“ hat von selbst mit Code {code} geendet; was sie sagte, steht in {log}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
             <source>the command of the load “{name}” cannot be read ({error}); mind its quotation marks</source>
             <translation>der Befehl der Last „{name}“ ist nicht zu lesen ({error}); auf die Anführungszeichen achten</translation>
         </message>
@@ -14228,6 +14596,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/recording/loads.py" />
             <source>{refused} ({strerror}: {filename})</source>
             <translation>{refused} ({strerror}: {filename})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>its guard does not answer</source>
+            <translation>ihr Wächter antwortet nicht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/loads.py" />
@@ -14251,8 +14624,28 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>{channels} of {instruments}.</source>
+            <translation>{channels} von {instruments}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
             <source>no instruments are set up on this computer; find them on the Bench page</source>
             <translation>auf diesem Rechner sind keine Messgeräte eingerichtet; auf der Seite „Prüfstand“ suchen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source> No channel tells {missing}: what rests on it cannot be said.</source>
+            <translation> Kein Kanal zeigt {missing}: was darauf ruht, lässt sich nicht sagen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source> This notebook asks for the load {named}; a notebook may run nothing, so start it by hand when asked, or set a command for it on the Bench page.</source>
+            <translation> Dieses Heft verlangt die Last {named}; ein Heft darf nichts starten, also auf Bitte von Hand starten oder ihr auf der Seite „Prüfstand“ einen Befehl geben.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/thisbench.py" />
+            <source>No instruments are set up on this computer yet: find them on the Bench page.</source>
+            <translation>Auf diesem Rechner sind noch keine Messgeräte eingerichtet: auf der Seite „Prüfstand“ suchen.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/thisbench.py" />
@@ -16547,6 +16940,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/said/working.py" />
             <location filename="../../../../src/kuffin/verdict/across.py" />
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
             <source>too few mounts</source>
             <translation>zu wenige Montagen</translation>
         </message>
@@ -17150,6 +17544,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{lacking} has no mount that counts</source>
+            <translation>{lacking} hat keine Montage, die zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>only pairs with the reference are compared; choose all pairs on the Plan desk</source>
+            <translation>nur Paare mit dem Bezug werden verglichen; am Pult „Planen“ alle Paare wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>a share of a temperature in °C says nothing: its nought is arbitrary; choose a rise</source>
+            <translation>ein Anteil einer Temperatur in °C sagt nichts: ihr Nullpunkt ist willkürlich; einen Anstieg wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{b}'s value is not above 0, so that there is no share of it</source>
+            <translation>der Wert von {b} liegt nicht über 0, also gibt es keinen Anteil davon</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
             <source>We found it{best} {low} {better}</source>
             <translation>Wir fanden es{best} {low} {better}</translation>
         </message>
@@ -17190,8 +17604,23 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{gone} is no longer in this study; take it in again, or put the claim into the bin</source>
+            <translation>{gone} ist nicht mehr in dieser Studie; wieder aufnehmen oder die Behauptung in den Papierkorb legen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
             <source>the shelf</source>
             <translation>das Regal</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>a share needs another candidate that it is a share of; choose one</source>
+            <translation>ein Anteil braucht einen anderen Kandidaten, von dem er ein Anteil ist; einen wählen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <source>{was_held}, so that its value is only a bound</source>
+            <translation>{was_held}, sodass der Wert nur eine Schranke ist</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/claims.py" />
@@ -17860,6 +18289,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
+            <source>no sound was measured, nor recorded, under this</source>
+            <translation>hierbei wurde kein Schall gemessen oder aufgenommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/recordedsound.py" />
             <source>Loudness, recorded</source>
             <translation>Lautstärke, aufgenommen</translation>
         </message>
@@ -17885,6 +18319,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>no channel has the role “{spoken}”; give it one {channels}</source>
+            <translation>kein Kanal hat die Rolle „{spoken}“; {channels} eine geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>this run does not tell its {label}</source>
+            <translation>dieser Lauf sagt nichts über: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>{name}, per watt</source>
             <translation>{name}, je Watt</translation>
         </message>
@@ -17892,6 +18336,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>mean over the window</source>
             <translation>Mittel über das Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>no {label} was told</source>
+            <translation>nicht angegeben: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>{label} was told {here} in this run and {usual} in most; tell it in one unit</source>
+            <translation>{label} ist in diesem Lauf {here} angegeben und in den meisten {usual}; in einer Einheit angeben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
@@ -17932,6 +18386,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
             <source>Told at {at_s:.1f} min</source>
             <translation>Angegeben bei {at_s:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>no channel has the role “{part}”; give it one {channels}</source>
+            <translation>kein Kanal hat die Rolle „{part}“; {channels} eine geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/runreadings.py" />
+            <source>the whole-trace fit needs both temperatures, power, and six minutes of load</source>
+            <translation>die Anpassung über den ganzen Lauf braucht beide Temperaturen, Leistung und sechs Minuten Last</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/runreadings.py" />
@@ -18343,6 +18807,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
             <source>Of the power</source>
             <translation>Von der Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>figures that were typed have no trace to fit</source>
+            <translation>getippte Zahlen haben keinen Verlauf zum Anpassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>the power that was typed must be above 0 W</source>
+            <translation>die getippte Leistung muss über 0 W liegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/typedreadings.py" />
+            <source>no figure was typed of the {what}; give it one, or its role {channels}</source>
+            <translation>zu {what} wurde keine Zahl getippt; eine geben, oder ihm {channels} seine Rolle</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/value.py" />
@@ -22925,11 +23404,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
             <source>Kuffin is no safety device. The parts' manuals, local rules and qualified people come first.</source>
             <translation>Kuffin ist keine Sicherheitseinrichtung. Die Anleitungen der Teile, örtliche Regeln und Fachleute gehen vor.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
-            <source>mains</source>
-            <translation>Netz</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/cautions.py" />

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from kuffin.core.base.language import mark
+from kuffin.core.base.language import mark, tr
 
 CHANNELS, BENCH, QUESTION = mark("under Channels"), mark("on the Bench"), mark("on Plan · question")
 
@@ -16,4 +16,4 @@ ASKS = {
 
 def points_to(sentence: str) -> str:
     """The place that a sentence points to, one of `ASKS`; blank for none."""
-    return next((place for place in ASKS if place in sentence), "")
+    return next((place for place in ASKS if place in sentence or tr(place) in sentence), "")

@@ -10,6 +10,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass, field
 from typing import NamedTuple
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.pointers import BENCH, CHANNELS, QUESTION
 from kuffin.core.bench.roles import DIE, ROLES
 
@@ -124,7 +125,6 @@ class Cooled:
 
 
 NOT_TOLD = Cooled()
-_SAY_WHICH = f"say which the study is about, {QUESTION}"
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -177,8 +177,11 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
         only = all_of_them[0] if all_of_them else None
         problems = {}
         if cooled.device and only and not _is(only, cooled.device):
-            problems["die"] = (
-                f"the study is about the {cooled.device}; this log has the {only}’s channels only ({_SAY_WHICH})"
+            problems["die"] = tr(
+                "the study is about the {wanted}; this log has the {only}’s channels only (say which the study is about, {where})",
+                wanted=cooled.device,
+                only=only,
+                where=tr(QUESTION),
             )
         muted = _speaking(channels, "" if problems else only)
         return Whose(device=only, channels=muted, problems=problems, every=tuple(channels), cooled=cooled)
@@ -188,9 +191,13 @@ def whose(channels: Sequence[ChannelRole], cooled: Cooled) -> Whose:
     if not why and not any(c.role == "power" for c in speaking):
         unnamed = [c.name for c in channels if c.role == "power" and c.device is None]
         problems["power"] = (
-            f"“{unnamed[0]}” does not say whose power it is; give it a device {CHANNELS}"
+            tr(
+                "“{unnamed}” does not say whose power it is; give it a device {channels}",
+                unnamed=unnamed[0],
+                channels=tr(CHANNELS),
+            )
             if unnamed
-            else f"the {device} has no power channel of its own"
+            else tr("the {device} has no power channel of its own", device=device)
         )
     heating, no_heat = _heating(channels, all_of_them, cooled.loop)
     if no_heat:
@@ -218,7 +225,7 @@ def _is(device: str, wanted: str) -> bool:
 
 
 def _listed(devices: Sequence[str]) -> str:
-    return " and ".join((", ".join(devices[:-1]), devices[-1])) if len(devices) > 1 else "".join(devices)
+    return tr(" and ").join((", ".join(devices[:-1]), devices[-1])) if len(devices) > 1 else "".join(devices)
 
 
 def _asked_about(
@@ -230,17 +237,33 @@ def _asked_about(
     if len(fits) == 1:
         return fits[0], ""
     if fits:
-        return None, f"“{wanted}” may be {' or '.join(fits)}; {_SAY_WHICH}"
+        return None, tr(
+            "“{wanted}” may be {devices}; say which the study is about, {where}",
+            wanted=wanted,
+            devices=tr(" or ").join(fits),
+            where=tr(QUESTION),
+        )
     if wanted and named and None not in owners:
-        return None, f"the study is about the {wanted}; this log has a die of the {_listed(named)} only ({_SAY_WHICH})"
+        return None, tr(
+            "the study is about the {wanted}; this log has a die of the {devices} only (say which the study is about, {where})",
+            wanted=wanted,
+            devices=_listed(named),
+            where=tr(QUESTION),
+        )
     if len(owners) == 1:
         return owners[0], ""
     if not owners:
         return None, ""
     if None in owners:
         loose = next(c.name for c in channels if c.role in DIE and c.device is None)
-        return None, f"“{loose}” does not say whose die it is; give it a device {CHANNELS}"
-    return None, f"{_listed(named)} each have a die here; {_SAY_WHICH}"
+        return None, tr(
+            "“{channel}” does not say whose die it is; give it a device {where}", channel=loose, where=tr(CHANNELS)
+        )
+    return None, tr(
+        "{devices} each have a die here; say which the study is about, {where}",
+        devices=_listed(named),
+        where=tr(QUESTION),
+    )
 
 
 def _speaking(channels: Sequence[ChannelRole], device: str | None) -> tuple[ChannelRole, ...]:
@@ -271,16 +294,17 @@ def _heating(
     """The power channels that make the coolant's heat together, and why they are not known."""
     named = [d for d in there if d is not None]
     if not loop:
-        return (), (
-            f"{_listed(named or ['several devices'])} are in this log, and nothing says which of them the loop cools; "
-            f"say it {BENCH}"
+        return (), tr(
+            "{devices} are in this log, and nothing says which of them the loop cools; say it {where}",
+            devices=_listed(named) if named else tr("several devices"),
+            where=tr(BENCH),
         )
     found = []
     for one in loop:
         device = next((d for d in named if d == one), None) or next((d for d in named if _is(d, one)), one)
         power = _power_of(channels, device)
         if power is None:
-            return (), f"the {one} is in the loop and has no power channel"
+            return (), tr("the {device} is in the loop and has no power channel", device=one)
         if power not in found:
             found.append(power)
     return tuple(found), ""

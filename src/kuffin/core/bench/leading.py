@@ -5,11 +5,12 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
+from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.protocol import CHECK_MIN, OWN_FIELDS, Step
 from kuffin.core.bench.testsettings import written_or
 
-BY_HAND = "stopped by hand"  # why a run ended that a person stopped
+BY_HAND = say("stopped by hand")  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
 
 _OVER = {  # why the longest time ends a step

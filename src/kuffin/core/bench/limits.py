@@ -9,6 +9,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.saying import say
 from kuffin.core.bench.roles import COOLANT, DIE, SIGNALS
 
 Array = NDArray[np.float64]
@@ -204,7 +205,11 @@ class Watch:
                 continue
             worst: Alarm | None = None
             for name, value in sorted(channels, key=lambda c: c[1], reverse=not watched.lowest):
-                label = f"the {watched.label}" + (f" ({name})" if len(channels) > 1 else "")
+                label = (
+                    say("the {part} ({name})", part=say(watched.label), name=name)
+                    if len(channels) > 1
+                    else say("the {part}", part=say(watched.label))
+                )
                 alarm = self._lowest if watched.lowest else self._highest
                 # what never ran is no alarm beside one that did: an unused header reads nothing
                 due = loaded and not any(f"{watched.label} {n}" in self._reached for n, _ in channels)
@@ -216,7 +221,7 @@ class Watch:
         for name, value in (c for role in COOLANT for c in by_role.get(role, ())):
             found += self._rise(name, now_s, value)[: 0 if any(a.key == "rise" for a in found) else 1]
         if self.limits.leak and any(value > 0.5 for _, value in by_role.get("leak", ())):
-            found.append(Alarm("leak", True, "the leak sensor answers: water may be out of the loop"))
+            found.append(Alarm("leak", True, say("the leak sensor answers: water may be out of the loop")))
         return found + self._silences(now_s)
 
     def _silences(self, now_s: float) -> list[Alarm]:
@@ -232,10 +237,20 @@ class Watch:
             ]
             label = _VERDICT_RESTS_ON.get(role) or (limits[0] if limits else "")
             if limits:
-                said = f"the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched"
+                said = say(
+                    "the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched",
+                    label=say(label),
+                    name=name,
+                    since=since,
+                )
                 watched.append(Alarm(f"{SILENT} {name}", False, said))
             elif label:
-                said = f"the {label} ({name}) has said nothing for {since:.0f} s: what rests on it cannot be told"
+                said = say(
+                    "the {label} ({name}) has said nothing for {since:.0f} s: what rests on it cannot be told",
+                    label=say(label),
+                    name=name,
+                    since=since,
+                )
                 others.append(Alarm(f"{SILENT} {name}", False, said))
         return watched + others
 
@@ -244,9 +259,27 @@ class Watch:
     ) -> Alarm | None:
         past, near = self._held(key, value >= limit, now_s), self._held(f"near {key}", value >= limit - _NEAR_K, now_s)
         if past:
-            return Alarm(watched.label, True, f"{label} is at {value:.0f} °C, past its limit of {limit:g} °C")
+            return Alarm(
+                watched.label,
+                True,
+                say(
+                    "{label} is at {value:.0f} °C, past its limit of {limit:g} °C",
+                    label=label,
+                    value=value,
+                    limit=limit,
+                ),
+            )
         if near:
-            return Alarm(watched.label, False, f"{label} is at {value:.0f} °C, close to its limit of {limit:g} °C")
+            return Alarm(
+                watched.label,
+                False,
+                say(
+                    "{label} is at {value:.0f} °C, close to its limit of {limit:g} °C",
+                    label=label,
+                    value=value,
+                    limit=limit,
+                ),
+            )
         return None
 
     def _lowest(
@@ -255,7 +288,13 @@ class Watch:
         if value >= least:
             self._reached.add(key)
         if self._held(key, (key in self._reached or due) and value < least, now_s):
-            said = f"{label} has fallen to {value:.0f} {watched.unit}, under {least:g} {watched.unit}"
+            said = say(
+                "{label} has fallen to {value:.0f} {unit}, under {least:g} {unit}",
+                label=label,
+                value=value,
+                unit=watched.unit,
+                least=least,
+            )
             return Alarm(watched.label, True, said)
         return None
 
@@ -279,5 +318,15 @@ class Watch:
         rise = float(np.median(levels[-third:]) - np.median(levels[:third]))
         speed = 60.0 * rise / float(np.mean(times[-third:]) - np.mean(times[:third]))
         if speed > most:
-            return [Alarm("rise", True, f"the coolant rises by {speed:.1f} K/min, faster than {most:g} K/min")]
+            return [
+                Alarm(
+                    "rise",
+                    True,
+                    say(
+                        "the coolant rises by {speed:.1f} K/min, faster than {most:g} K/min",
+                        speed=speed,
+                        most=float(most),
+                    ),
+                )
+            ]
         return []

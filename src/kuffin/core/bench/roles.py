@@ -10,6 +10,8 @@ from collections.abc import Collection
 from dataclasses import dataclass
 from typing import Any
 
+from kuffin.core.base.language import mark
+
 _ANY = (-1e18, 1e18)
 
 
@@ -115,6 +117,7 @@ class Signal:
 
     key: str
     called: str
+    level: str
     roles: tuple[str, ...]
 
 
@@ -125,10 +128,10 @@ def _telling(signal: str) -> tuple[str, ...]:
 SIGNALS: dict[str, Signal] = {
     s.key: s
     for s in (
-        Signal("die", "a die", _telling("die")),
-        Signal("coolant", "a coolant probe", _telling("coolant")),
-        Signal("air", "an air probe", _telling("air")),
-        Signal("power", "power", _telling("power")),
+        Signal("die", "a die", mark("the die"), _telling("die")),
+        Signal("coolant", "a coolant probe", mark("the coolant"), _telling("coolant")),
+        Signal("air", "an air probe", mark("the air"), _telling("air")),
+        Signal("power", "power", mark("the power"), _telling("power")),
     )
 }
 DIE, COOLANT, AIR, POWER = (SIGNALS[s].roles for s in ("die", "coolant", "air", "power"))

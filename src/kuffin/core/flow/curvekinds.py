@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import say
 from kuffin.core.bench.partfields import PartKind
 from kuffin.core.bench.parts import KINDS as PART_KINDS
 
@@ -139,7 +140,13 @@ def checked_rows(kind: CurveKind, rows: Sequence[Sequence[float | None]]) -> lis
             if found is None:
                 raise BenchError("row {n} has no {name}", n=n, name=column.name)
             if not column.low <= found <= column.high:
-                said = f"{found:g}{unit} is outside {column.low:g} to {column.high:g}{unit}"
+                said = say(
+                    "{found:g}{unit} is outside {low:g} to {high:g}{unit}",
+                    found=found,
+                    unit=unit,
+                    low=column.low,
+                    high=column.high,
+                )
                 raise BenchError(
                     "row {n}, {name}: {said}; look at its sign and its unit", n=n, name=column.name, said=said
                 )

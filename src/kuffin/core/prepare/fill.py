@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 
 # where a part's maker says nothing, in mL; always shown as an estimate
 USUAL_VOLUME_ML = {
@@ -149,18 +150,33 @@ def metal_warnings(metals: Mapping[str, Sequence[str]]) -> list[str]:
     noble = [m for m in ("copper", "brass", "nickel plate", "silver") if m in holders]
 
     def who(metal: str) -> str:
-        return f"{metal} ({', '.join(sorted(set(holders[metal])))})"
+        return f"{tr(metal)} ({', '.join(sorted(set(holders[metal])))})"
 
     out = []
     if "aluminium" in holders and noble:
         out.append(
-            f"{who('aluminium')} meets {' and '.join(who(m) for m in noble)}: the aluminium will corrode, "
-            "in weeks without an inhibitor. Leave one of them out."
+            tr(
+                "{one} meets {others}: the aluminium will corrode, in weeks without an inhibitor. Leave one of them out.",
+                one=who("aluminium"),
+                others=tr(" and ").join(who(m) for m in noble),
+            )
         )
     if "silver" in holders and "nickel plate" in holders:
-        out.append(f"{who('silver')} meets {who('nickel plate')}: silver strips nickel. Leave the silver out.")
+        out.append(
+            tr(
+                "{one} meets {others}: silver strips nickel. Leave the silver out.",
+                one=who("silver"),
+                others=who("nickel plate"),
+            )
+        )
     if "zinc" in holders and noble:
-        out.append(f"{who('zinc')} dissolves beside {' and '.join(who(m) for m in noble)}. Replace the zinc part.")
+        out.append(
+            tr(
+                "{one} dissolves beside {others}. Replace the zinc part.",
+                one=who("zinc"),
+                others=tr(" and ").join(who(m) for m in noble),
+            )
+        )
     return out
 
 
@@ -234,13 +250,17 @@ def bleeding(times_s: NDArray[np.float64], flow_l_h: NDArray[np.float64], usual_
     rise = level - float(np.mean(before))
     room = 2 * max(usual, scatter) * np.sqrt(1 / last.size + 1 / before.size) + 0.003 * level
     if level < 1:
-        words = "there is no flow: is the pump running, and has it water? It must never run dry"
+        words = tr("there is no flow: is the pump running, and has it water? It must never run dry")
     elif rise > room:
-        words = f"the flow still rises ({rise:+.1f} L/h in two minutes): air is coming out, go on"
+        words = tr("the flow still rises ({rise:+.1f} L/h in two minutes): air is coming out, go on", rise=rise)
     elif scatter > 1.7 * usual:
-        words = f"the flow is unsteady (±{scatter:.1f} L/h, usually ±{usual:.1f}): bubbles are passing, go on"
+        words = tr(
+            "the flow is unsteady (±{scatter:.1f} L/h, usually ±{usual:.1f}): bubbles are passing, go on",
+            scatter=scatter,
+            usual=usual,
+        )
     else:
-        words = "no more air is coming out; a bubble that stays where it is does not matter to the temperatures"
+        words = tr("no more air is coming out; a bubble that stays where it is does not matter to the temperatures")
     return Bleeding(
         flow_l_h=level,
         rise_l_h=rise,

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.core.base.student import t_quantile
 
 ATMOSPHERE_KPA = 101.325
@@ -123,34 +124,36 @@ def judge_leak(
     needed: float | None = None
     if loss > half_loss and p.size >= 4:
         verdict = "fail"
-        words = (
-            f"It leaks: {loss:.2f} ± {half_loss:.2f} kPa are lost in 15 minutes after taking temperature out. Let the "
-            "pressure off, find the place (fittings first) with soapy water, and test again. Do not fill it"
+        words = tr(
+            "It leaks: {loss:.2f} ± {half_loss:.2f} kPa are lost in 15 minutes after taking temperature out. Let the pressure off, find the place (fittings first) with soapy water, and test again. Do not fill it",
+            loss=loss,
+            half_loss=half_loss,
         )
     elif -loss > half_loss and p.size >= 4:
         verdict = "hold"
-        words = (
-            "The pressure rises by more than temperature explains: is the pump still connected, or is the loop warming "
-            "where the thermometer is not? Close it off and hold on"
+        words = tr(
+            "The pressure rises by more than temperature explains: is the pump still connected, or is the loop warming where the thermometer is not? Close it off and hold on"
         )
     elif smallest <= limit_kpa and p.size >= 4:
         verdict = "pass"
-        words = (
-            f"Tight, as far as this test can tell: it would have shown a loss of {smallest:.2f} kPa in 15 minutes "
-            f"({ml_min:.2f} mL of air a minute)"
+        words = tr(
+            "Tight, as far as this test can tell: it would have shown a loss of {smallest:.2f} kPa in 15 minutes ({ml_min:.2f} mL of air a minute)",
+            smallest=smallest,
+            ml_min=ml_min,
         )
     else:
         verdict = "hold"
         needed = _time_needed(t, statistical, fixed, limit_kpa)
         if needed is None:
-            words = (
-                f"This gauge cannot show a loss as small as {limit_kpa:g} kPa in 15 minutes; use a finer one, keep the "
-                "temperature steadier, or allow more"
+            words = tr(
+                "This gauge cannot show a loss as small as {limit_kpa:g} kPa in 15 minutes; use a finer one, keep the temperature steadier, or allow more",
+                limit_kpa=limit_kpa,
             )
         else:
-            words = (
-                f"Hold on, about {max(needed - (t[-1] - t[0]), 60) / 60:.0f} min more: so far a loss under "
-                f"{smallest:.2f} kPa in 15 minutes could hide"
+            words = tr(
+                "Hold on, about {minutes:.0f} min more: so far a loss under {smallest:.2f} kPa in 15 minutes could hide",
+                minutes=max(needed - (t[-1] - t[0]), 60) / 60,
+                smallest=smallest,
             )
     return LeakTest(
         verdict=verdict,

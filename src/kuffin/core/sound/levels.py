@@ -10,6 +10,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.sound.heard import Heard
 from kuffin.core.sound.tones import Tone
 from kuffin.core.sound.weighting import P0
@@ -77,7 +78,11 @@ def look_at_recording(name: str, found: Heard) -> list[str]:
         raise TraceError("{name} is silent: no microphone was on, or the wrong input was chosen", name=name)
     if found.clipped > _FEW_CLIPPED:
         return [
-            f"{name} is clipped ({found.clipped} samples at full scale): its level is too low; record it again with less gain"
+            tr(
+                "{name} is clipped ({clipped} samples at full scale): its level is too low; record it again with less gain",
+                name=name,
+                clipped=found.clipped,
+            )
         ]
     return []
 

@@ -8,6 +8,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.language import tr
 from kuffin.core.sound.tones import Tone
 
 _WITHIN = 0.006  # of the frequency: what a speed wanders by while it is recorded
@@ -51,13 +52,13 @@ def owner_words(tone: Tone, turning: Sequence[Turning], mains_hz: float | None =
     mains = [mains_hz] if mains_hz is not None else list(_MAINS)
     told += [said for hz in mains if (said := _of_mains(tone.hz, hz))]
     if told:
-        return " or ".join(dict.fromkeys(told))
+        return tr(" or ").join(dict.fromkeys(told))
     names = [t.name for t in turning]
-    others = " nor ".join([*names, "mains"])
-    neither = f"neither {others}" if names else "not mains"
+    others = tr(" nor ").join([*names, tr("mains")])
+    neither = tr("neither {others}", others=others) if names else tr("not mains")
     if tone.hz >= _COILS_FROM:
-        return f"{neither}: coils, if it comes and goes with the load"
-    return f"{neither}: not known"
+        return tr("{neither}: coils, if it comes and goes with the load", neither=neither)
+    return tr("{neither}: not known", neither=neither)
 
 
 def _near(hz: float, wanted: float) -> bool:
@@ -70,11 +71,23 @@ def _of_turning(hz: float, t: Turning) -> str:
     if t.blades:
         for n in range(1, _MOST_OF_BLADES + 1):
             if _near(hz, n * t.blades * t.hz):
-                of = f"{n} times " if n > 1 else ""
-                return f"{t.name}: {of}its {t.blades} blades at {t.hz:.1f} turns a second"
+                return tr(
+                    "{name}: {n} times its {blades} blades at {hz:.1f} turns a second"
+                    if n > 1
+                    else "{name}: its {blades} blades at {hz:.1f} turns a second",
+                    name=t.name,
+                    n=n,
+                    blades=t.blades,
+                    hz=t.hz,
+                )
     n, most = round(hz / t.hz), 2 if t.blades else _MOST_MULTIPLE
     if 1 <= n <= most and _near(hz, n * t.hz) and _told_apart(t.hz, hz):
-        return f"{t.name}: {f'{n} times ' if n > 1 else ''}its {t.hz:.1f} turns a second"
+        return tr(
+            "{name}: {n} times its {hz:.1f} turns a second" if n > 1 else "{name}: its {hz:.1f} turns a second",
+            name=t.name,
+            n=n,
+            hz=t.hz,
+        )
     return ""
 
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from kuffin.app.widgets.stageline import Phase
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import begun, typed_number
+from kuffin.core.base.saying import told
 from kuffin.core.bench.leading import MEASURING, SETTLING, WAITING
 from kuffin.core.bench.limits import SILENT
 from kuffin.core.compare.pairwords import joined
@@ -24,9 +25,9 @@ def minutes(seconds: float) -> str:
 def to_go(now: Now) -> str:
     """The time to go, large."""
     if now.over or now.stage is None:
-        return "over" if now.over else ""
+        return tr("over") if now.over else ""
     if now.stage.held:
-        return "held"
+        return tr("held")
     if now.stage.phase == WAITING:
         return tr("waiting for you")
     if now.left_s is None:
@@ -46,7 +47,7 @@ def sentences(now: Now) -> list[str]:
     if now.over and any(a.stop for a in now.alarms):
         return [tr("What was recorded is kept.")]  # the band says the rest
     if now.over:
-        return [now.over[:1].upper() + now.over[1:] + "."]
+        return [f"{begun(told(now.over))}."]
     stage = now.stage
     if stage is None:
         return []
@@ -108,16 +109,16 @@ def big_button(now: Now | None, carried_on: bool) -> BigButton:
 def calls(now: Now) -> list[tuple[str, str, str]]:
     """What the person is called for: the kind of call, the sentence, and what it is known by, so that it comes once."""
     stage = now.stage
-    out = [("alarm" if a.stop else "person", a.sentence, f"{a.key} {a.stop}") for a in now.alarms]
+    out = [("alarm" if a.stop else "person", told(a.sentence), f"{a.key} {a.stop}") for a in now.alarms]
     if stage is not None and stage.phase == WAITING:
-        said = now.load_trouble or f"{stage.step.name}: {joined([*stage.to_do]) or 'see to the load'}"
+        said = now.load_trouble or f"{stage.step.name}: {joined([*stage.to_do]) or tr('see to the load')}"
         out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
     if stage is not None and stage.phase == MEASURING and stage.why == "settled":
         out.append(("settled", tr("{name} has settled", name=stage.step.name), f"settled {stage.number}"))
     if now.check is not None and now.check.worse:
         out.append(("person", now.check.sentence, "mount check"))
     if now.over and not any(a.stop for a in now.alarms):
-        out.append(("person", tr("the run is over: {over}", over=now.over), "over"))
+        out.append(("person", tr("the run is over: {over}", over=told(now.over)), "over"))
     return out
 
 
@@ -133,13 +134,11 @@ def band(now: Now, carried_on: bool) -> tuple[str, str]:
     """What cannot be overlooked: (stop, look or blind, sentence), blank for nothing."""
     stopping = [a for a in now.alarms if a.stop]
     if stopping:
-        return "stop", now.over.replace(
-            stopping[0].sentence, stopping[0].sentence[:1].upper() + stopping[0].sentence[1:]
-        )
+        return "stop", begun(told(now.over))
     if now.check is not None and now.check.worse and not carried_on and not now.over:
         return "look", _said(now.check.sentence)
     if now.alarms:
-        return "blind" if now.alarms[0].key.startswith(SILENT) else "look", _said(now.alarms[0].sentence)
+        return "blind" if now.alarms[0].key.startswith(SILENT) else "look", _said(told(now.alarms[0].sentence))
     if now.load_trouble:
         return "look", _said(now.load_trouble)
     if now.troubles:
