@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+import itertools
+
 import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from scipy import ndimage
 
 from kuffin.core.base.boxes import box_means
 from kuffin.core.base.traces import inflation, lagged, lone_spikes, quantum, smooth_spikes
@@ -42,6 +45,67 @@ def test_a_glitch_in_a_smooth_trace_is_marked_and_nothing_else(nonsense: float) 
     assert marked[150]
     assert marked[420]
     assert marked.sum() <= 4
+
+
+def as_defined(values: np.ndarray, window: int = 11, mads: float = 6.0) -> np.ndarray:
+    """The filter of `smooth_spikes` as it is defined, at every sample."""
+    marked, there = np.zeros(values.size, bool), np.isfinite(values)
+    x = values[there]
+    if x.size < window:
+        return marked
+    away = np.abs(x - ndimage.median_filter(x, window, mode="nearest"))
+    around = np.lib.stride_tricks.sliding_window_view(np.pad(away, window // 2, mode="edge"), window)
+    spread = 1.4826 * np.median(around, axis=1)
+    least = max(0.75 * mads * 1.4826 * float(np.median(away)), 3 * quantum(x), 1e-9)
+    marked[there] = (away > least) & (away > mads * spread)
+    return marked
+
+
+@settings(max_examples=150, deadline=None)
+@given(st.integers(0, 2**32 - 1), st.sampled_from(["noisy", "coarse", "heavy", "bare"]), st.floats(0.0, 0.2))
+def test_spikes_are_sought_only_where_they_can_be_and_none_is_missed(seed: int, kind: str, missing: float) -> None:
+    rng = np.random.default_rng(seed)
+    n = int(rng.integers(5, 900))
+    values = 30 + 6 * np.sin(np.arange(n) / rng.uniform(5, 300))
+    if kind != "bare":
+        values += np.cumsum(rng.normal(0, 0.02, n)) + rng.normal(0, 0.05, n)
+    if kind == "coarse":
+        values = np.round(2 * values) / 2
+    if kind == "heavy":
+        values += 0.1 * rng.standard_t(1.5, n)
+    for at in rng.integers(0, n, rng.integers(0, 9)):
+        values[at : at + rng.integers(1, 4)] += rng.choice([-1, 1]) * rng.uniform(0.1, 60)
+    values[rng.random(n) < missing] = np.nan
+    assert np.flatnonzero(smooth_spikes(values)).tolist() == np.flatnonzero(as_defined(values)).tolist()
+
+
+@settings(max_examples=200, deadline=None)
+@given(st.integers(0, 2**32 - 1))
+def test_boxes_are_means_of_the_line_through_what_is_there(seed: int) -> None:
+    """By the definition, box by box: missing samples as if they had never been, boxes that are mostly a gap unknown."""
+    rng = np.random.default_rng(seed)
+    t = np.cumsum(rng.choice([1.0, 1.0, 0.5, 7.0, 40.0], int(rng.integers(3, 200))))
+    x = np.cumsum(rng.normal(0, 1, t.size))
+    for at in rng.integers(0, t.size, rng.integers(0, 5)):
+        x[at : at + rng.integers(1, 30)] = np.nan
+    width, starts = float(rng.choice([2.0, 5.0, 30.0])), np.arange(t[0] - 20, t[-1] + 20, 3.0)
+    found = box_means(t, x, width, starts)
+    there = np.isfinite(x)
+    if there.sum() < 2:
+        assert np.isnan(found).all()
+        return
+    t, x = t[there], x[there]
+    long = max(0.5 * width, 3 * float(np.median(np.diff(t))))
+    gaps = [(a, b) for a, b in itertools.pairwise(t) if b - a > long]
+    for begin, mean in zip(starts, found, strict=True):
+        end = begin + width
+        lost = sum(max(min(b, end) - max(a, begin), 0.0) for a, b in gaps)
+        inside = (t >= begin) & (t <= end)
+        if begin < t[0] - 1e-9 or end > t[-1] + 1e-9 or not inside.any() or lost > 0.5 * width + 1e-9:
+            assert np.isnan(mean)
+        elif abs(lost - 0.5 * width) > 1e-9:
+            edges = np.concatenate(([begin], t[(t > begin) & (t < end)], [end]))
+            assert mean == pytest.approx(np.trapezoid(np.interp(edges, t, x), edges) / width, abs=1e-9)
 
 
 def test_a_dip_of_the_load_stays_because_the_power_dips_too() -> None:

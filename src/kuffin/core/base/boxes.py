@@ -119,8 +119,7 @@ class Boxes:
     def _known_where(self, ok: Mask) -> Mask:
         """The same, where some are missing: each run of them is a step."""
         t, (missing, begins, ends) = self._times, runs_without(ok)
-        sparse = 10 * missing.size > ok.size  # such as a sensor that is read less often than the rest
-        limit = self._long(np.diff(t[ok]) if sparse else self._steps)
+        limit = self._long(np.diff(t[ok]))
         between = (begins > 0) & (ends < t.size)
         since, until = t[begins[between] - 1], t[ends[between]]
         long = until - since > limit

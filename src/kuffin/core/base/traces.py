@@ -147,9 +147,8 @@ def _standing_off(x: Array, limit: float, window: int) -> NDArray[np.intp]:
         pair = np.abs(x[k:] - x[:-k]) > limit
         off[k:] |= pair
         off[:-k] |= pair
-    if (
-        4 * np.count_nonzero(off) > x.size
-    ):  # a limit next to nothing: what only rises or only falls about it is the median
+    if 4 * np.count_nonzero(off) > x.size:
+        # a limit next to nothing: a sample about which all only rises or only falls is the median itself
         step = np.diff(x)
         turns = np.flatnonzero(step[1:] * step[:-1] <= 0) + 1
         if 4 * half * turns.size < x.size:
