@@ -43,7 +43,10 @@ def looked_at(window: MainWindow) -> Curve:
 def test_readings_are_typed_with_their_units_and_undone(shelf: MainWindow, at_rest: Wait) -> None:
     page = shelf.shelf_desk.readings
     begin(shelf, at_rest)
-    assert looked_at(shelf).part.name == "Knot" and "Not fitted yet: Knot has 0 points" in page.told.text()
+    assert (
+        looked_at(shelf).part.name == "Knot"
+        and "Not fitted yet: a curve needs three points at three different flows; Knot has 0 at 0" in page.told.text()
+    )
     assert page.facts.lines["flow_accuracy"].text() == "2 %"  # as the last readings were told
     for flow, pressure in (("80", "2.9"), ("2 L/min", "48 mbar"), ("160", "1.28 psi"), ("200", "12,6")):
         page.lines[0].setText(flow)

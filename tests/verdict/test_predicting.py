@@ -138,7 +138,7 @@ def test_what_was_not_varied_is_estimated_with_all_that_may_be_so(blocks: StudyV
 @pytest.mark.parametrize(
     ("asked", "said"),
     [
-        (WhatIf(power_w=-5.0), "power, W: -5 is outside"),
+        (WhatIf(power_w=-5.0), "power, W: −5 is outside"),
         (WhatIf(air_c=90.0), "air, °C: 90 is outside"),
         (WhatIf(fan=1.0), "fans, %: 1 is outside"),
     ],
