@@ -13,9 +13,9 @@ import pytest
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.desks.run.live import LivePage
-from kuffin.app.desks.run.stagewords import band, to_go
+from kuffin.app.desks.run.stagewords import band, big_button, sentences, to_go
 from kuffin.app.look import theme as looks
-from kuffin.core.bench.leading import SETTLING, Leader, Stage
+from kuffin.core.bench.leading import SETTLING, WAITING, Leader, Stage, to_do
 from kuffin.core.bench.limits import Alarm, Limits, Watch
 from kuffin.core.bench.protocol import Step, asked_for
 from kuffin.notebook import edits
@@ -122,3 +122,14 @@ def test_the_small_buttons_say_the_same_to_the_desk_in_every_language(german: No
     for button in (page.marker, page.holder, page.repeater, page.type_reading, page.goer, page.carrier):
         button.click()
     assert heard == ["mark", "hold", "repeat", "type", "go on run", "carry on"]
+
+
+def test_the_big_button_does_the_same_in_every_language(german: None) -> None:
+    """In German it said “Weiter” for a held run, and did nothing."""
+    stage = Stage(step=STEP, number=1, phase=SETTLING, begun_s=0.0, held=True)
+    held = replace(now(60.0, Forecast()), stage=stage)
+    assert (big_button(held, False).key, big_button(held, False).words) == ("go on", "Weiter")
+    waiting = replace(held, stage=replace(stage, phase=WAITING, held=False, to_do=to_do(STEP, None, ())))
+    assert (big_button(waiting, False).key, big_button(waiting, False).words) == ("acted", "Die Last läuft")
+    assert sentences(waiting) == ["Die Last „long mix“ bei 180 W starten, dann drücken."]
+    assert big_button(replace(held, over="von Hand"), False).key == "inspect" and big_button(None, False).key == "start"

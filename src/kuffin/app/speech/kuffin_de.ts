@@ -6390,11 +6390,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
-            <source>go on</source>
-            <translation>weiter</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
             <source>Stop and remount</source>
             <translation>Anhalten und neu montieren</translation>
         </message>
@@ -10341,9 +10336,74 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>von Hand beendet</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>set the load to {power:g} W</source>
+            <translation>die Last auf {power:g} W stellen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>set {what} to {value}</source>
+            <translation>{what} auf {value} stellen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>stop the load</source>
+            <translation>die Last beenden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>start the load “{load}” at {power:g} W</source>
+            <translation>die Last „{load}“ bei {power:g} W starten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>start the load “{load}”</source>
+            <translation>die Last „{load}“ starten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the load is stopped at: {limits}</source>
+            <translation>die Last wird beendet bei: {limits}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>no limit is set</source>
+            <translation>keine Grenze ist gesetzt</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/limits.py" />
             <source>{label} has fallen to {value:.0f} {unit}, under {least:g} {unit}</source>
             <translation>{label} ist auf {value:.0f} {unit} gefallen, unter {least:g} {unit}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>die at {at:g} °C</source>
+            <translation>Chip bei {at:g} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>coolant at {at:g} °C</source>
+            <translation>Kühlmittel bei {at:g} °C</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>flow under {at:g} L/h</source>
+            <translation>Durchfluss unter {at:g} L/h</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>pump under {at:g} rpm</source>
+            <translation>Pumpe unter {at:g} rpm</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>coolant rising faster than {at:g} K/min</source>
+            <translation>Kühlmittel schneller steigend als {at:g} K/min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>a leak sensor that answers</source>
+            <translation>ein Lecksensor, der anspricht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/limits.py" />

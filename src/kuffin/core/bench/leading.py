@@ -84,19 +84,23 @@ def to_do(step: Step, before: Step | None, sets: Collection[str]) -> tuple[str, 
     sets : collection of str
         What the bench sets by itself: ``load``, or a setting of the step.
     """
-    out = []
+    out = list[str]()
     for key, value in step.settings.items():
         had = None if before is None else before.value_of(key)
         if key not in {"load", "power_w"} and value != had and key not in sets:
-            called = OF_TEST[key].called if key in OF_TEST else f"“{key}”"
-            out.append(f"set {called} to {written_or(key, value)}")
+            called = say(OF_TEST[key].called) if key in OF_TEST else f"“{key}”"
+            out.append(say("set {what} to {value}", what=called, value=written_or(key, value)))
     loaded = before is not None and bool(before.load)
     if "load" not in sets and bool(step.load) != loaded:
-        power = f" at {step.power_w:g} W" if step.power_w else ""
-        out.append(f"start the load “{step.load}”{power}" if step.load else "stop the load")
+        if not step.load:
+            out.append(say("stop the load"))
+        elif step.power_w:
+            out.append(say("start the load “{load}” at {power:g} W", load=step.load, power=step.power_w))
+        else:
+            out.append(say("start the load “{load}”", load=step.load))
     watts = before.power_w if before is not None and step.load and step.load == before.load else step.power_w
     if step.power_w is not None and step.power_w != watts and "power_w" not in sets:
-        out.append(f"set the load to {step.power_w:g} W")
+        out.append(say("set the load to {power:g} W", power=step.power_w))
     return tuple(out)
 
 

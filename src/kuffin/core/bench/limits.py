@@ -9,6 +9,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.saying import say
 from kuffin.core.bench.roles import COOLANT, DIE, SIGNALS
 
@@ -62,18 +63,18 @@ class Limits:
         """The limits in words."""
         parts = []
         if self.die_c is not None:
-            parts.append(f"die at {self.die_c:g} °C")
+            parts.append(tr("die at {at:g} °C", at=float(self.die_c)))
         if self.coolant_c is not None:
-            parts.append(f"coolant at {self.coolant_c:g} °C")
+            parts.append(tr("coolant at {at:g} °C", at=float(self.coolant_c)))
         if self.flow_l_h is not None:
-            parts.append(f"flow under {self.flow_l_h:g} L/h")
+            parts.append(tr("flow under {at:g} L/h", at=float(self.flow_l_h)))
         if self.pump_rpm is not None:
-            parts.append(f"pump under {self.pump_rpm:g} rpm")
+            parts.append(tr("pump under {at:g} rpm", at=float(self.pump_rpm)))
         if self.rise_k_min is not None:
-            parts.append(f"coolant rising faster than {self.rise_k_min:g} K/min")
+            parts.append(tr("coolant rising faster than {at:g} K/min", at=float(self.rise_k_min)))
         if self.leak:
-            parts.append("a leak sensor that answers")
-        return "the load is stopped at: " + ", ".join(parts) if parts else "no limit is set"
+            parts.append(tr("a leak sensor that answers"))
+        return tr("the load is stopped at: {limits}", limits=", ".join(parts)) if parts else tr("no limit is set")
 
 
 # what each limit is called, and the roles of the channels that tell what it is held against

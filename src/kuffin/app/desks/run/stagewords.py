@@ -54,7 +54,7 @@ def sentences(now: Now) -> list[str]:
     if stage.phase == WAITING:
         if now.load_trouble:
             return [tr("The step waits, and begins anew when the load runs.")]  # the band says why
-        said = joined([*stage.to_do]) if stage.to_do else tr("see to the load")
+        said = joined([told(x) for x in stage.to_do]) if stage.to_do else tr("see to the load")
         return [tr("{doing}, then press.", doing=begun(said))]
     out = []
     if not stage.step.load and stage.number > 1:
@@ -100,7 +100,7 @@ def big_button(now: Now | None, carried_on: bool) -> BigButton:
             return BigButton("acted", tr("The load runs") if stage.step.load else tr("The load is stopped"))
         return BigButton("acted", tr("Done"))
     if stage.held and stage.step.settle != "check":
-        return BigButton(tr("go on"), tr("Go on"))
+        return BigButton("go on", tr("Go on"))
     if now.check is not None and now.check.worse and not carried_on:
         return BigButton("remount", tr("Stop and remount"))
     return BigButton("", tr("Nothing to do"))
@@ -111,7 +111,9 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
     stage = now.stage
     out = [("alarm" if a.stop else "person", told(a.sentence), f"{a.key} {a.stop}") for a in now.alarms]
     if stage is not None and stage.phase == WAITING:
-        said = now.load_trouble or f"{stage.step.name}: {joined([*stage.to_do]) or tr('see to the load')}"
+        said = (
+            now.load_trouble or f"{stage.step.name}: {joined([told(x) for x in stage.to_do]) or tr('see to the load')}"
+        )
         out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
     if stage is not None and stage.phase == MEASURING and stage.why == "settled":
         out.append(("settled", tr("{name} has settled", name=stage.step.name), f"settled {stage.number}"))
