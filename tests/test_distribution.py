@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import ast
 import os
+import re
 import shutil
 import subprocess
 import sys
@@ -105,3 +106,4 @@ def test_the_debian_package_has_all_that_it_needs_and_runs_away_from_the_environ
     made = packed(root, tmp_path, "-Znone")
     told = subprocess.run(["dpkg-deb", "--info", made], capture_output=True, text=True, check=True).stdout
     assert f"python3.{sys.version_info.minor}" in told and "libegl1" in told
+    assert all(re.search(rf"\* +{script} +#!/bin/sh", told) for script in ("postinst", "prerm"))  # run by dpkg

@@ -28,6 +28,7 @@ ROOT = Path(__file__).parents[1]
 _LEFT_OUT = re.compile(
     r"(^|/)(tests?|__pycache__|qml|designer)/|Qt6?(Quick|Qml|Designer)|^\.\./|^PySide6/(.*\.pyi$|linguist|lupdate|qmlls|qmllint|balsam)"
 )
+_PYTHON = f"{sys.version_info.major}.{sys.version_info.minor}"
 _START = """import sys
 sys.path.insert(0, __file__.rpartition("/")[0])
 from kuffin.cli import main
@@ -36,6 +37,13 @@ sys.exit(main())
 _COMMAND = """#!/bin/sh
 here=$(dirname "$(readlink -f "$0")")
 exec python{version} -I -S "$here/../lib/kuffin/start.py" "$@"
+"""
+# compiled once, where it is installed: who starts it may not write there, and would have it compiled at each start
+_AFTER = """#!/bin/sh
+python{version} -m compileall -q -j 0 /usr/lib/kuffin >/dev/null 2>&1 || true
+"""
+_BEFORE_REMOVAL = """#!/bin/sh
+find /usr/lib/kuffin -name __pycache__ -prune -exec rm -rf {{}} + || true
 """
 _CONTROL = """Package: kuffin
 Version: {version}
@@ -86,7 +94,7 @@ def _libraries(into: Path) -> None:
 
 
 def _depends() -> Iterator[str]:
-    yield f"python{sys.version_info.major}.{sys.version_info.minor}"
+    yield f"python{_PYTHON}"
     listed = re.search(r"wanted=\((.*?)\)", (ROOT / "tools" / "system-libraries.sh").read_text(), re.DOTALL)
     assert listed is not None
     yield from (name for name in listed[1].split() if name != "xvfb")
@@ -97,7 +105,7 @@ def staged(root: Path) -> None:
     _libraries(root / "usr/lib/kuffin")
     command = root / "usr/bin/kuffin"
     command.parent.mkdir(parents=True)
-    command.write_text(_COMMAND.format(version=f"{sys.version_info.major}.{sys.version_info.minor}"))
+    command.write_text(_COMMAND.format(version=_PYTHON))
     command.chmod(0o755)
     for path, content in shared_files(build_parser(), "kuffin"):
         target = root / "usr/share" / path
@@ -118,6 +126,9 @@ def packed(root: Path, into: Path, *how: str) -> Path:
     (root / "DEBIAN/control").write_text(
         _CONTROL.format(version=kuffin.__version__, architecture=architecture, size=size, depends=", ".join(_depends()))
     )
+    for name, script in (("postinst", _AFTER), ("prerm", _BEFORE_REMOVAL)):
+        (root / "DEBIAN" / name).write_text(script.format(version=_PYTHON))
+        (root / "DEBIAN" / name).chmod(0o755)
     into.mkdir(parents=True, exist_ok=True)
     target = into / f"kuffin_{kuffin.__version__}_{architecture}.deb"
     subprocess.run(
