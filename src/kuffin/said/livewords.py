@@ -59,8 +59,9 @@ def trend(times: Array, values: Array) -> str:
     left = v - np.polyval(np.polyfit(t, v, 1), t)
     unsure = 120.0 * float(left.std()) / max(float(t.std()) * np.sqrt(known.sum()), 1e-9)
     if abs(slope) < max(_STEADY_K_MIN, unsure):
-        return "steady"
-    return f"{'rising' if slope > 0 else 'falling'} {number(abs(slope), 1 if abs(slope) >= 0.95 else 2)} K/min"
+        return tr("steady")
+    by = number(abs(slope), 1 if abs(slope) >= 0.95 else 2)
+    return tr("rising {by} K/min" if slope > 0 else "falling {by} K/min", by=by)
 
 
 def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
@@ -71,10 +72,10 @@ def load_words(times: Array, power: Array | None, loaded: bool | None) -> str:
         return tr("the run is over")
     known = np.isfinite(power) & (times > times[-1] - 600)
     if known.sum() < 5:  # too little to say what it does
-        return "" if known.any() else "silent"
+        return "" if known.any() else tr("silent")
     t, p = times[known], power[known]
     if not loaded:
-        return "idle"
+        return tr("idle")
     usual = float(np.percentile(p, 75))
     low = p < 0.75 * usual
     if not low[-1]:
@@ -106,15 +107,16 @@ def figures(
         What the study is judged by: a part, and what its rise is taken over. It comes first where it is none of the heat path.
     """
     out = []
-    beside = [(name, "coolant", one.die, one.inlet) for name, one in (others or {}).items()]
-    own = device if beside and device else "die"
+    coolant, air = tr("coolant"), tr("air")
+    beside = [(name, coolant, one.die, one.inlet) for name, one in (others or {}).items()]
+    own = device if beside and device else tr("die")
     part, over = asked
     first = (
         [(tr(spoken(part)), tr(spoken(over)), s.get(part), s.base(part, over))]
         if not {part, over} <= set(SIGNALS)
         else []
     )
-    path = [(own, "coolant", s.die, s.inlet), *beside, ("coolant", "air", s.coolant, s.air)]
+    path = [(own, coolant, s.die, s.inlet), *beside, (coolant, air, s.coolant, s.air)]
     for part, base, upper, lower in first + path:
         if upper is None:
             continue
@@ -133,7 +135,7 @@ def figures(
             value = smooth(s.times, upper)
             out.append(
                 LiveFigure(
-                    label=part, value=value, unit="°C", state="silent" if value is None else trend(s.times, upper)
+                    label=part, value=value, unit="°C", state=tr("silent") if value is None else trend(s.times, upper)
                 )
             )
     power = s.load()
@@ -141,7 +143,7 @@ def figures(
         known = power[np.isfinite(power)]
         out.append(
             LiveFigure(
-                label="power",
+                label=tr("power"),
                 value=float(known[-1]) if known.size else None,
                 unit="W",
                 state=load_words(s.times, power, loaded),
@@ -150,7 +152,9 @@ def figures(
         )
     for label, unit, values in extra:
         value = smooth(s.times, values)
-        out.append(LiveFigure(label=label, value=value, unit=unit, state="silent" if value is None else "", digits=0))
+        out.append(
+            LiveFigure(label=label, value=value, unit=unit, state=tr("silent") if value is None else "", digits=0)
+        )
     return out
 
 
@@ -168,8 +172,8 @@ def stairs(
         Where there are others, each die goes by its device, and other parts are left out.
     """
     levels = []
-    own = device if beside and device else "die"
-    for name, values in (("air", s.air), ("coolant", s.coolant), (own, s.die), *(() if beside else others)):
+    own = device if beside and device else tr("die")
+    for name, values in ((tr("air"), s.air), (tr("coolant"), s.coolant), (own, s.die), *(() if beside else others)):
         value = smooth(s.times, values)
         if value is not None:
             levels.append(StairLevel(name, value))
@@ -179,5 +183,5 @@ def stairs(
         value, inlet = smooth(one.times, one.die), smooth(one.times, one.inlet)
         if value is not None and inlet is not None:
             levels.append(StairLevel(name, value, beside=True))
-            steps.append(step("coolant", name, value - inlet, 0.0, smooth(one.times, one.power)))
+            steps.append(step(tr("coolant"), name, value - inlet, 0.0, smooth(one.times, one.power)))
     return levels, steps

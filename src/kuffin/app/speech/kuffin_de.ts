@@ -1978,25 +1978,33 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <location filename="../../../../src/kuffin/app/desks/inspect/runwords.py" />
+            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
             <location filename="../../../../src/kuffin/app/widgets/padmap.py" />
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>die</source>
             <translation>Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <location filename="../../../../src/kuffin/app/desks/inspect/runwords.py" />
+            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/coolantchoice.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/curvefacts.py" />
+            <location filename="../../../../src/kuffin/app/state/running.py" />
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>coolant</source>
             <translation>Kühlmittel</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <location filename="../../../../src/kuffin/app/desks/prepare/bleed.py" />
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
             <location filename="../../../../src/kuffin/core/bench/outcomes.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
@@ -2044,7 +2052,10 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <location filename="../../../../src/kuffin/app/desks/inspect/runwords.py" />
             <location filename="../../../../src/kuffin/app/desks/prepare/fitting.py" />
+            <location filename="../../../../src/kuffin/app/desks/run/live.py" />
+            <location filename="../../../../src/kuffin/app/state/running.py" />
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>air</source>
             <translation>Luft</translation>
         </message>
@@ -3891,6 +3902,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <location filename="../../../../src/kuffin/core/findings/siblings.py" />
+            <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>power</source>
             <translation>Leistung</translation>
         </message>
@@ -4037,6 +4049,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
             <location filename="../../../../src/kuffin/app/desks/run/practice.py" />
+            <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>idle</source>
             <translation>Leerlauf</translation>
         </message>
@@ -9681,6 +9694,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>der Lauf wird bewahrt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/state/running.py" />
+            <source>recording {clock}{fast}</source>
+            <translation>Aufzeichnung {clock}{fast}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/state/shelfstate.py" />
             <source>looking at earlier studies</source>
             <translation>frühere Studien werden angesehen</translation>
@@ -10238,6 +10256,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
             <location filename="../../../../src/kuffin/core/bench/sweepaxes.py" />
             <location filename="../../../../src/kuffin/core/findings/siblings.py" />
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
@@ -10359,6 +10378,17 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/leading.py" />
             <source>start the load “{load}”</source>
             <translation>die Last „{load}“ starten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the coolant's rise</source>
+            <translation>der Anstieg des Kühlmittels</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <source>leak sensor</source>
+            <translation>Lecksensor</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/limits.py" />
@@ -15635,6 +15665,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>rising {by} K/min</source>
+            <translation>steigt um {by} K/min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>falling {by} K/min</source>
+            <translation>fällt um {by} K/min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>steady</source>
+            <translation>gleichbleibend</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>no channel</source>
             <translation>kein Kanal</translation>
         </message>
@@ -15652,6 +15697,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/livewords.py" />
             <source>the load has been low for {since:.0f} s</source>
             <translation>die Last ist seit {since:.0f} s niedrig</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/livewords.py" />
+            <source>silent</source>
+            <translation>stumm</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/livewords.py" />
@@ -19036,11 +19086,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
             <source>score</source>
             <translation>Punkte</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/roles.py" />
-            <source>leak sensor</source>
-            <translation>Lecksensor</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/configuration.py" />

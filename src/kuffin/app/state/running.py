@@ -194,8 +194,8 @@ class Running(QObject):
             return ""
         parts = []
         for role, label, unit, digits in (
-            ("air", "air", "", 1),
-            ("coolant", "coolant", "", 1),
+            ("air", tr("air"), "", 1),
+            ("coolant", tr("coolant"), "", 1),
             ("power", "", " W", 0),
             ("sound", "", " dBA", 0),
         ):
@@ -204,4 +204,4 @@ class Running(QObject):
         seconds = int(now.elapsed_s)
         clock = f"{seconds // 3600:02d}:{seconds // 60 % 60:02d}:{seconds % 60:02d}"
         fast = tr(" at {speed:g}×", speed=self.live.bench.speed) if self.live.bench.speed != 1 else ""
-        return " · ".join([*parts, f"recording {clock}{fast}"])
+        return " · ".join([*parts, tr("recording {clock}{fast}", clock=clock, fast=fast)])

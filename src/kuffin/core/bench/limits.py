@@ -9,7 +9,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.saying import say
 from kuffin.core.bench.roles import COOLANT, DIE, SIGNALS
 
@@ -79,12 +79,12 @@ class Limits:
 
 # what each limit is called, and the roles of the channels that tell what it is held against
 _TOLD_BY: dict[str, tuple[str, tuple[str, ...]]] = {
-    "die_c": ("die", DIE),
-    "coolant_c": ("coolant", COOLANT),
-    "flow_l_h": ("flow", ("flow",)),
-    "pump_rpm": ("pump speed", ("pump",)),
-    "rise_k_min": ("the coolant's rise", COOLANT),
-    "leak": ("leak sensor", ("leak",)),
+    "die_c": (mark("die"), DIE),
+    "coolant_c": (mark("coolant"), COOLANT),
+    "flow_l_h": (mark("flow"), ("flow",)),
+    "pump_rpm": (mark("pump speed"), ("pump",)),
+    "rise_k_min": (mark("the coolant's rise"), COOLANT),
+    "leak": (mark("leak sensor"), ("leak",)),
 }
 # without these there is no verdict
 _VERDICT_RESTS_ON = {role: signal.key for signal in SIGNALS.values() for role in signal.roles}

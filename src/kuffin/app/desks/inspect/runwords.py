@@ -178,7 +178,7 @@ def staircase(result: RunResult | None) -> tuple[list[StairLevel], list[Rise]]:
 
 def _typed_stairs(result: RunResult, air: float) -> tuple[list[StairLevel], list[Rise]]:
     """Levels and steps of figures that were typed, with what their last digits leave open."""
-    levels, steps = [StairLevel(tr("air"), air)], []
+    levels, steps, under = [StairLevel(tr("air"), air)], [], "air"
     assert result.typed is not None
     for part, power in (("coolant", result.heat_w), ("die", result.power_w)):
         names = [n for n in result.names.get(part, "").split(", ") if n in result.typed.resolutions]
@@ -186,10 +186,9 @@ def _typed_stairs(result: RunResult, air: float) -> tuple[list[StairLevel], list
             below = levels[-1]
             level = sum(result.means[n][0] for n in names) / len(names)
             u95 = 1.96 / 12**0.5 * max(result.typed.resolutions[n] for n in names)
-            steps.append(
-                step(below.name, part, level - below.temperature_c, u95, power, trace=f"{part}_over_{below.name}")
-            )
-            levels.append(StairLevel(part, level))
+            steps.append(step(below.name, part, level - below.temperature_c, u95, power, trace=f"{part}_over_{under}"))
+            levels.append(StairLevel(tr(part), level))
+            under = part
     return levels, steps
 
 

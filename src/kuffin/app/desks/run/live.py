@@ -231,7 +231,9 @@ class LivePage(QWidget):
                 now.forecast.settling,
                 window,
             )
-        self.traces.show_levels(whole.times, [("air", whole.air), ("coolant", whole.coolant), ("die", whole.die)])
+        self.traces.show_levels(
+            whole.times, [(tr("air"), whole.air), (tr("coolant"), whole.coolant), (tr("die"), whole.die)]
+        )
 
     # --- a line to type --------------------------------------------------------------------------------------------
 

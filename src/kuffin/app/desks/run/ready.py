@@ -115,7 +115,9 @@ class ReadyPage(QWidget):
         said = watched.sentence()
         parts = [said[:1].upper() + said[1:] + "."] if watched.any or not without else []
         if without:
-            parts.append(tr("Not watched, as no channel tells it: {without}.", without=", ".join(without)))
+            parts.append(
+                tr("Not watched, as no channel tells it: {without}.", without=", ".join(tr(w) for w in without))
+            )
         self.limits.setText(" ".join(parts))
 
     def show_cut_off(self, runs: list[tuple[Run, Mount]]) -> None:
