@@ -10,7 +10,7 @@ import numpy as np
 
 from kuffin.core.base.errors import TraceError
 from kuffin.core.base.pointers import CHANNELS
-from kuffin.core.base.saying import joined, say
+from kuffin.core.base.saying import chained, say
 from kuffin.core.bench.conditions import LEAD_S, Stretch, load_steps, stretches_of
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.roles import COOLANT, FURTHER_PARTS
@@ -118,7 +118,7 @@ def evaluate(
         undone = {d.step for d in doubts if d.refuted}
         stretches = [s for s in stretches if s.name not in undone]  # never labelled as what was not done
         not_done = (say("“{step}” was not done: {seen}", step=d.step, seen=d.said) for d in doubts if d.refuted)
-        problem = joined([x for x in (problem, *not_done) if x], "; ")
+        problem = chained([x for x in (problem, *not_done) if x], "; ")
         unsure = [
             Finding(kind="steps", seen=say("“{step}”: {seen}", step=d.step, seen=d.said), weight=REMARK)
             for d in doubts

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
-from kuffin.core.base.saying import joined, say
+from kuffin.core.base.saying import chained, say
 from kuffin.core.bench.leading import BY_HAND, WAITING, Leader, Stage
 from kuffin.core.bench.limits import Alarm, Limits, Watch
 from kuffin.core.bench.protocol import Step
@@ -348,7 +348,7 @@ class LiveRun:
         self.over = why
         self._troubles.note_counts(self.recorder.elapsed_s)
         if loaded:
-            self.over = joined(
+            self.over = chained(
                 [why, say("The load is stopped" if stopped else "STOP THE LOAD NOW: only you can")], ". "
             )
         self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind="stage", text=f"ended: {self.over}"))

@@ -48,10 +48,10 @@ def say(message: str, /, **places: object) -> Saying:
     return Saying(message, places)
 
 
-def joined(parts: Sequence[str], between: str) -> Saying:
+def chained(parts: Sequence[str], between: str) -> Saying:
     """Sentences one after another.
 
-    >>> joined([say("flat"), say("and level")], ", ")
+    >>> chained([say("flat"), say("and level")], ", ")
     'flat, and level'
     """
     places = {f"p{i}": part for i, part in enumerate(parts)}

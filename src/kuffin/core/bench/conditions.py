@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.pointers import CHANNELS
-from kuffin.core.base.saying import joined, say
+from kuffin.core.base.saying import chained, say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.protocol import Step
 from kuffin.core.bench.roles import ROLES
@@ -160,7 +160,7 @@ def stretches_of(
         if before is not None
         else ""
     )
-    return found, joined([x for x in (problem, lacks) if x], "; ")
+    return found, chained([x for x in (problem, lacks) if x], "; ")
 
 
 def _loads(times: Array, channels: Mapping[str, Array | None], under: list[Step]) -> tuple[list[Stretch], str]:

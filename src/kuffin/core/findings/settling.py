@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from kuffin.core.base.language import mark
-from kuffin.core.base.saying import joined, say
+from kuffin.core.base.saying import chained, say
 from kuffin.core.base.student import t_quantile
 from kuffin.core.findings.finding import DOUBT, REMARK, Finding
 from kuffin.core.findings.recorded import COOLANT, POWER, Recorded, mean_of, slope
@@ -60,7 +60,7 @@ def which_plateau(main: Settled | None) -> list[Finding]:
     """Which level is judged, where that is not plainly the one that a warm-up leads to."""
     if main is None or not main.notes:
         return []
-    return [Finding(kind="plateau", seen=joined(main.notes, "; "), weight=REMARK, span_s=main.window.span_s)]
+    return [Finding(kind="plateau", seen=chained(main.notes, "; "), weight=REMARK, span_s=main.window.span_s)]
 
 
 def stepped(run: Recorded) -> list[Finding]:
